@@ -1,0 +1,5 @@
+export * from './bhattacharyya.ts';
+export * from './contrast.ts';
+export * from './error.ts';
+export * from './readings.ts';
+export { normalCdf } from './numbers.ts';

@@ -1,0 +1,261 @@
+import { hopkinsDelay, partPresent, shiftCalendar, type Calendar, type Place } from '../season/index.ts';
+import {
+  admits,
+  qualifierKey,
+  stateWeights,
+  YES_SHARE,
+  type AdoptedScore,
+  type RangeValue,
+  type ScoreValue,
+} from '../score/index.ts';
+import type { Taxon } from '../taxon/index.ts';
+import { perceivable, type View } from '../view/index.ts';
+import type { Character, Vocabulary } from '../vocabulary/index.ts';
+import { inArc } from '../season/index.ts';
+import { countPmf, rangeModel, gridFor, measurePmf, type Grid } from './numbers.ts';
+
+/** A taxon with its adopted scores: what every computation of the heart works on. */
+export interface ProfiledTaxon {
+  taxon: Taxon;
+  scores: AdoptedScore[];
+}
+
+export type Reader = 'careful' | 'novice';
+
+export interface ReadingOptions {
+  reader?: Reader;
+  /** Where the calendars were recorded and where the view is; without both, calendars are used as they stand. */
+  reference?: Place;
+  site?: Place;
+}
+
+/**
+ * One thing that can be read, with its distribution of readings for each taxon. A one-of character, a number or a flag is
+ * one channel; an any-of character has a yes/no channel for each of its states.
+ */
+export interface Channel {
+  character: Character;
+  /** The state, for a channel of an any-of character. */
+  state?: string;
+  /** P(reading | taxon), one row a taxon, over a support that all rows share; undefined where unknown or not visible. */
+  rows: (Float64Array | undefined)[];
+  /** Square roots of the rows, for Bhattacharyya's coefficient. */
+  roots: (Float64Array | undefined)[];
+  grid?: Grid;
+}
+
+export interface Readings {
+  taxa: readonly ProfiledTaxon[];
+  view: View;
+  reader: Reader;
+  /** Channels by character id, in the order of the vocabulary. */
+  channels: Map<string, Channel[]>;
+  /** For each taxon the characters that are visible and apply but have no score: gaps in the library. */
+  gaps: string[][];
+}
+
+export const isDeciduous = (profiled: ProfiledTaxon): boolean =>
+  profiled.scores.some(
+    (score) =>
+      score.characterId === 'habit.persistence' &&
+      score.value.kind === 'states' &&
+      score.value.states[0]?.state === 'deciduous',
+  );
+
+/**
+ * The distribution of readings of every visible character, for every taxon of a list, in one view (3-computation 3.1).
+ * `P(s|a) = Σ_r w_a(r)·C(s|r)`: what the scores say, seen through a noisy reader.
+ */
+export function readingsOf(
+  taxa: readonly ProfiledTaxon[],
+  vocabulary: Vocabulary,
+  view: View,
+  options: ReadingOptions = {},
+): Readings {
+  const reader = options.reader ?? 'careful';
+  const delay = options.reference && options.site ? hopkinsDelay(options.reference, options.site) : 0;
+  const seasons = taxa.map((profiled) => ({
+    calendar: shiftCalendar(profiled.taxon.calendar, delay),
+    deciduous: isDeciduous(profiled),
+    byCharacter: groupByCharacter(profiled.scores),
+  }));
+  const channels = new Map<string, Channel[]>();
+  const gaps: string[][] = taxa.map(() => []);
+
+  for (const character of vocabulary.values()) {
+    if (!perceivable(character, view)) continue;
+    const values = seasons.map((season, i): ScoreValue[] | undefined => {
+      if (!partPresent(character.part, season.calendar, season.deciduous, view.day)) return undefined;
+      if (character.derived) return [leavesPresent(season.calendar, season.deciduous, view.day)];
+      if (!applies(character, season.byCharacter)) return undefined;
+      const scores = scoresInView(season.byCharacter.get(character.id) ?? [], view);
+      if (scores.length === 0) {
+        if (couldBeScored(character, season.byCharacter)) gaps[i]!.push(character.id);
+        return undefined;
+      }
+      return scores.map((score) => score.value);
+    });
+    if (!values.some((value) => value)) continue;
+    const made = channelsOf(character, values, reader, view);
+    if (made.length > 0) channels.set(character.id, made);
+  }
+  return { taxa, view, reader, channels, gaps };
+}
+
+function groupByCharacter(scores: readonly AdoptedScore[]): Map<string, AdoptedScore[]> {
+  const groups = new Map<string, AdoptedScore[]>();
+  for (const score of scores) {
+    const group = groups.get(score.characterId);
+    if (group) group.push(score);
+    else groups.set(score.characterId, [score]);
+  }
+  return groups;
+}
+
+/** A dependent character applies while the governing one is unknown or admits one of the states it needs. */
+function applies(character: Character, scores: Map<string, AdoptedScore[]>): boolean {
+  return character.requires.every(({ character: governor, states }) => {
+    const governing = scores.get(governor);
+    if (!governing) return true;
+    return governing.some((score) => states.some((state) => admits(score.value, state)));
+  });
+}
+
+/** A gap counts only where the governing character is known, so that a conifer is not said to lack leaf teeth. */
+const couldBeScored = (character: Character, scores: Map<string, AdoptedScore[]>): boolean =>
+  character.requires.every(({ character: governor }) => scores.has(governor));
+
+/**
+ * The scores that hold under the qualifiers of the view: those that contradict it are out, of the rest the ones that
+ * match it most closely stay. Several may stay (male and female catkins, the view silent); they are then mixed.
+ */
+export function scoresInView(scores: readonly AdoptedScore[], view: View): AdoptedScore[] {
+  const fitting = scores
+    .map((score) => {
+      const entries = Object.entries(score.qualifiers).filter(([, value]) => value);
+      const asked = entries.filter(([name]) => view.qualifiers[name as keyof typeof view.qualifiers]);
+      const contradicts = asked.some(
+        ([name, value]) => view.qualifiers[name as keyof typeof view.qualifiers] !== value,
+      );
+      return { score, matches: asked.length, contradicts };
+    })
+    .filter((entry) => !entry.contradicts);
+  const best = Math.max(...fitting.map((entry) => entry.matches));
+  return fitting
+    .filter((entry) => entry.matches === best)
+    .map((entry) => entry.score)
+    .sort((a, b) => qualifierKey(a.qualifiers).localeCompare(qualifierKey(b.qualifiers)));
+}
+
+function leavesPresent(calendar: Calendar, deciduous: boolean, day: number): ScoreValue {
+  const present = partPresent('leaves', calendar, deciduous, day);
+  const falling = present && (calendar.leafFall ?? []).some((arc) => inArc(arc, day));
+  return { kind: 'flag', frequency: falling ? 'usually' : present ? 'always' : 'never' };
+}
+
+function channelsOf(
+  character: Character,
+  values: (ScoreValue[] | undefined)[],
+  reader: Reader,
+  view: View,
+): Channel[] {
+  const m = Math.max(0.002, character.misread[reader]);
+  const make = (
+    row: (value: ScoreValue) => Float64Array | undefined,
+    state?: string,
+    grid?: Grid,
+  ): Channel => {
+    const rows = values.map((list) => list && mix(list.map(row)));
+    return {
+      character,
+      ...(state === undefined ? {} : { state }),
+      rows,
+      roots: rows.map((p) => p && p.map(Math.sqrt)),
+      ...(grid ? { grid } : {}),
+    };
+  };
+  switch (character.kind) {
+    case 'flag':
+      return [make((value) => (value.kind === 'flag' ? yesNo(YES_SHARE[value.frequency], m) : undefined))];
+    case 'months':
+      return [
+        make((value) =>
+          value.kind === 'months'
+            ? yesNo(value.arcs.some((arc) => inArc(arc, view.day)) ? 1 : 0, m)
+            : undefined,
+        ),
+      ];
+    case 'measure':
+    case 'count': {
+      const ranges = values
+        .flatMap((list) => list ?? [])
+        .filter((value): value is RangeValue => value.kind === 'range');
+      if (ranges.length === 0) return [];
+      const models = ranges.map((range) => rangeModel(range, character.kind as 'measure' | 'count', view));
+      const grid = gridFor(models, character.kind);
+      const pmf = character.kind === 'measure' ? measurePmf : countPmf;
+      return [
+        make(
+          (value) =>
+            value.kind === 'range'
+              ? pmf(rangeModel(value, character.kind as 'measure' | 'count', view), grid, m)
+              : undefined,
+          undefined,
+          grid,
+        ),
+      ];
+    }
+    case 'categorical':
+    case 'ordinal':
+      if (character.anyOf)
+        return character.states.map((state) =>
+          make((value) => {
+            const share = stateShare(value, state.id);
+            return share === undefined ? undefined : yesNo(share, m);
+          }, state.id),
+        );
+      return [make((value) => (value.kind === 'states' ? stateReading(character, value, m) : undefined))];
+  }
+}
+
+/** Share of individuals that show a state of an any-of character; undefined where the score does not say. */
+function stateShare(value: ScoreValue, state: string): number | undefined {
+  if (value.kind !== 'states') return undefined;
+  const entry = value.states.find((listed) => listed.state === state);
+  if (entry) return YES_SHARE[entry.frequency];
+  return value.exhaustive ? 0 : undefined;
+}
+
+const yesNo = (share: number, m: number): Float64Array => {
+  const yes = share * (1 - m) + (1 - share) * m;
+  return Float64Array.of(yes, 1 - yes);
+};
+
+/** `Σ_r w(r)·C(s|r)`; C keeps 1−m on the diagonal and shares m over the others, or over the neighbours if ordinal. */
+function stateReading(character: Character, value: ScoreValue & { kind: 'states' }, m: number): Float64Array {
+  const weights = stateWeights(value);
+  const k = character.states.length;
+  const p = new Float64Array(k);
+  character.states.forEach((state, r) => {
+    const w = weights.get(state.id) ?? 0;
+    if (w === 0) return;
+    p[r]! += w * (1 - m);
+    const others =
+      character.kind === 'ordinal'
+        ? [r - 1, r + 1].filter((s) => s >= 0 && s < k)
+        : character.states.map((_, s) => s).filter((s) => s !== r);
+    for (const s of others) p[s]! += (w * m) / others.length;
+  });
+  // Beyond the neighbours an ordinal reading is not impossible, only rare: no finding is infinitely sure.
+  if (character.kind === 'ordinal') for (let s = 0; s < k; s += 1) p[s] = 0.998 * p[s]! + 0.002 / k;
+  return p;
+}
+
+/** The mean of the known rows. */
+function mix(rows: (Float64Array | undefined)[]): Float64Array | undefined {
+  const known = rows.filter((row): row is Float64Array => row !== undefined);
+  if (known.length < 2) return known[0];
+  const mean = new Float64Array(known[0]!.length);
+  for (const row of known) row.forEach((p, i) => (mean[i]! += p / known.length));
+  return mean;
+}

@@ -1,0 +1,32 @@
+import type { ProfiledTaxon } from '../evidence/index.ts';
+import { reconcile, type Reconciliation, type Score } from '../score/index.ts';
+import type { Place } from '../season/index.ts';
+import type { Taxon } from '../taxon/index.ts';
+import type { Vocabulary } from '../vocabulary/index.ts';
+
+export interface Source {
+  id: string;
+  label: string;
+}
+
+/** A taxon with what every source says of it. */
+export interface TaxonStatements {
+  taxon: Taxon;
+  scores: Score[];
+}
+
+/** Everything a library holds at one revision. */
+export interface Library {
+  /** Where the calendars were recorded. */
+  reference: Place;
+  sources: Source[];
+  reconciliation: Reconciliation;
+  taxa: TaxonStatements[];
+}
+
+/** The taxa with their adopted scores, as every computation takes them. */
+export const profilesOf = (library: Library, vocabulary: Vocabulary): ProfiledTaxon[] =>
+  library.taxa.map(({ taxon, scores }) => ({
+    taxon,
+    scores: reconcile(scores, vocabulary, library.reconciliation),
+  }));

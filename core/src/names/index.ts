@@ -1,0 +1,3 @@
+export * from './fold.ts';
+export * from './mark.ts';
+export * from './resolve.ts';

@@ -1,0 +1,2 @@
+export * from './effective.ts';
+export * from './station.ts';

@@ -1,0 +1,32 @@
+import type { NamedTaxon, MarkingPolicy } from '../names/index.ts';
+import type { Traits } from '../specimen/index.ts';
+import type { Medium, View } from '../view/index.ts';
+
+/** A station as planned: one taxon in one view by one medium. */
+export interface PlannedStation {
+  taxonId: string;
+  medium: Medium;
+  view: View;
+}
+
+/** What opening a quiz fixes for a station, so that later edits of the library change neither it nor its marks. */
+export interface FrozenStation {
+  /** Library revision that the station was frozen at. */
+  revision: number;
+  truth: string;
+  /** The taught list with the names accepted for each taxon. */
+  list: NamedTaxon[];
+  marking: MarkingPolicy;
+  view: View;
+  medium: Medium;
+  seed: number;
+  /** The individual drawn for the station, if its medium is drawn. */
+  traits: Traits | null;
+  /** Its drawing as SVG markup without any names, or null. */
+  drawing: string | null;
+}
+
+export interface StationProblem {
+  position: number;
+  message: string;
+}

@@ -1,0 +1,173 @@
+import type { Vocabulary } from '../vocabulary/index.ts';
+import { stateOf } from '../vocabulary/index.ts';
+import { admits, unitFactor, type RangeValue, type Score, type ScoreValue } from './score.ts';
+
+export interface ScoreProblem {
+  characterId: string;
+  /** `error` refuses the score; `warning` keeps it and asks for a second look. */
+  severity: 'error' | 'warning';
+  message: string;
+  repair?: { label: string; value: ScoreValue };
+}
+
+/** Largest sensible values in stored units, by character; a value beyond is likely a slip of the unit. */
+const LARGEST: Record<string, number> = {
+  'leaf.length': 1.2,
+  'leaf.width': 0.8,
+  'leaf.petioleLength': 0.6,
+  'needle.length': 0.45,
+  'needle.width': 0.01,
+  'twig.thickness': 0.03,
+  'twig.thornLength': 0.12,
+  'bud.length': 0.05,
+  'flower.size': 0.3,
+  'fruit.length': 0.7,
+  'pollenCone.length': 0.1,
+  'habit.height': 120,
+  'habit.dbh': 12,
+  'habit.crownSpread': 60,
+  'wood.density': 1400,
+};
+
+/** Looks over the scores of one taxon from one source. Each problem explains itself and, where it can, offers a repair. */
+export function checkScores(scores: readonly Score[], vocabulary: Vocabulary): ScoreProblem[] {
+  return scores.flatMap((score) => [
+    ...checkValue(score, vocabulary),
+    ...checkApplies(score, scores, vocabulary),
+  ]);
+}
+
+function checkValue(score: Score, vocabulary: Vocabulary): ScoreProblem[] {
+  const { characterId, value } = score;
+  const character = vocabulary.get(characterId);
+  const error = (message: string, repair?: ScoreProblem['repair']): ScoreProblem[] => [
+    { characterId, severity: 'error', message, ...(repair ? { repair } : {}) },
+  ];
+  if (!character)
+    return error(
+      `There is no character “${characterId}” in this library. Check its id in the list of characters.`,
+    );
+  const fits =
+    (value.kind === 'range' && (character.kind === 'measure' || character.kind === 'count')) ||
+    (value.kind === 'states' && (character.kind === 'categorical' || character.kind === 'ordinal')) ||
+    value.kind === character.kind;
+  if (!fits)
+    return error(
+      `${capital(character.term)} is a ${character.kind} character and cannot take this kind of value.`,
+    );
+  if (character.derived)
+    return error(`${capital(character.term)} is worked out from the calendar; set the leaf months instead.`);
+
+  if (value.kind === 'range')
+    return checkRange(characterId, character.term, value, unitFactor(character), character.unit, error);
+  if (value.kind === 'states') {
+    const unknown = value.states.find((entry) => !stateOf(character, entry.state));
+    if (unknown) {
+      const known = character.states.map((state) => state.id).join(', ');
+      return error(`“${unknown.state}” is no state of ${character.term}. Choose from: ${known}.`);
+    }
+    if (value.states.length === 0)
+      return error(`Choose at least one state of ${character.term}, or remove the score.`);
+    const always = value.states.filter((entry) => entry.frequency === 'always');
+    if (!character.anyOf && always.length > 1) {
+      const words = always.map((entry) => stateOf(character, entry.state)!.term).join('” and “');
+      return error(
+        `${capital(character.term)} cannot be “${words}” always. Mark the rarer one “sometimes”.`,
+        {
+          label: `Keep “${stateOf(character, always[0]!.state)!.term}” as usual, the other as sometimes`,
+          value: {
+            ...value,
+            states: value.states.map((entry) =>
+              entry.frequency !== 'always'
+                ? entry
+                : { ...entry, frequency: entry === always[0] ? 'usually' : 'sometimes' },
+            ),
+          },
+        },
+      );
+    }
+  }
+  return [];
+}
+
+function checkRange(
+  characterId: string,
+  term: string,
+  range: RangeValue,
+  factor: number,
+  unit: string | undefined,
+  error: (message: string, repair?: ScoreProblem['repair']) => ScoreProblem[],
+): ScoreProblem[] {
+  const show = (n: number) =>
+    `${Number((n / factor).toPrecision(3))}${unit && unit !== '1' ? ` ${unit}` : ''}`;
+  const numbers = [range.min, range.low, range.high, range.max, range.typical].filter((n) => n !== undefined);
+  if (numbers.length === 0) return error(`Write at least one number for ${term}.`);
+  if (numbers.some((n) => !Number.isFinite(n) || n < 0))
+    return error(`${capital(term)} cannot be below zero.`);
+  if (range.low !== undefined && range.high !== undefined && range.low > range.high)
+    return error(
+      `${capital(term)}: the low end ${show(range.low)} is above the high end ${show(range.high)}. Swap them?`,
+      {
+        label: `Swap to ${show(range.high)}–${show(range.low)}`,
+        value: { ...range, low: range.high, high: range.low },
+      },
+    );
+  if (range.min !== undefined && range.low !== undefined && range.min > range.low)
+    return error(
+      `${capital(term)}: the extreme ${show(range.min)} in front lies above the usual low ${show(range.low)}.`,
+    );
+  if (range.max !== undefined && range.high !== undefined && range.max < range.high)
+    return error(
+      `${capital(term)}: the extreme ${show(range.max)} behind lies below the usual high ${show(range.high)}.`,
+    );
+  const largest = LARGEST[characterId];
+  const top = Math.max(...numbers);
+  if (largest !== undefined && top > largest) {
+    const by = [0.01, 0.001].find((scale) => top * scale <= largest && top * scale > largest / 1e4);
+    const smaller = by === undefined ? undefined : scaleRange(range, by);
+    const repair = smaller && {
+      label: `Did you mean ${show(smaller.high ?? smaller.low ?? 0)}?`,
+      value: smaller,
+    };
+    return [
+      {
+        characterId,
+        severity: 'warning',
+        message: `${capital(term)} ${show(top)} looks like a slip of the unit.${repair ? ` ${repair.label}` : ' Check the unit.'}`,
+        ...(repair ? { repair } : {}),
+      },
+    ];
+  }
+  return [];
+}
+
+function scaleRange(range: RangeValue, by: number): RangeValue {
+  const scaled: RangeValue = { ...range };
+  for (const end of ['min', 'low', 'high', 'max', 'typical'] as const) {
+    const value = scaled[end];
+    if (value !== undefined) scaled[end] = Number((value * by).toPrecision(10));
+  }
+  return scaled;
+}
+
+function checkApplies(score: Score, all: readonly Score[], vocabulary: Vocabulary): ScoreProblem[] {
+  const character = vocabulary.get(score.characterId);
+  if (!character) return [];
+  for (const { character: id, states } of character.requires) {
+    const governing = all.filter((other) => other.characterId === id && other.sourceId === score.sourceId);
+    if (governing.length === 0) continue;
+    if (governing.some((other) => states.some((state) => admits(other.value, state)))) continue;
+    const governor = vocabulary.get(id)!;
+    const wanted = states.map((state) => stateOf(governor, state)?.term ?? state).join(' or ');
+    return [
+      {
+        characterId: score.characterId,
+        severity: 'warning',
+        message: `${capital(character.term)} applies only where ${governor.term} is ${wanted}. Change one of the two.`,
+      },
+    ];
+  }
+  return [];
+}
+
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

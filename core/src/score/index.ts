@@ -1,0 +1,6 @@
+export * from './checks.ts';
+export * from './parse.ts';
+export * from './parseScore.ts';
+export * from './reconcile.ts';
+export * from './score.ts';
+export * from './words.ts';

@@ -1,0 +1,111 @@
+import { arcLabel } from '../season/index.ts';
+import { stateOf, type Character } from '../vocabulary/index.ts';
+import { unitFactor, type Frequency, type Qualifiers, type RangeValue, type ScoreValue } from './score.ts';
+
+export type Audience = 'technical' | 'plain';
+export type UnitSystem = 'metric' | 'imperial';
+
+/** A score in the words an instructor would say: "ovate, sometimes elliptic", "(4) 5–9 (10)", "2–4 cm". */
+export function valueInWords(
+  value: ScoreValue,
+  character: Character,
+  audience: Audience = 'technical',
+  units: UnitSystem = 'metric',
+): string {
+  switch (value.kind) {
+    case 'flag':
+      return flagInWords(value.frequency);
+    case 'months':
+      return value.arcs.map(arcLabel).join(', ');
+    case 'range':
+      return rangeInWords(value, character, units);
+    case 'states':
+      return value.states
+        .map(({ state, frequency }) => {
+          const found = stateOf(character, state);
+          const word = found ? (audience === 'plain' ? found.plain : found.term) : state;
+          const first =
+            frequency === 'always' || (frequency === 'usually' && value.states[0]?.state === state);
+          return first ? word : `${ADVERB[frequency]}${word}`;
+        })
+        .join(', ');
+  }
+}
+
+const ADVERB: Record<Frequency, string> = {
+  always: '',
+  usually: 'usually ',
+  sometimes: 'sometimes ',
+  rarely: 'seldom ',
+  never: 'never ',
+};
+
+function flagInWords(frequency: Frequency): string {
+  return { always: 'yes', usually: 'usually', sometimes: 'sometimes', rarely: 'seldom', never: 'no' }[
+    frequency
+  ];
+}
+
+function rangeInWords(range: RangeValue, character: Character, units: UnitSystem): string {
+  const { show, unit } = scaleFor(range, character, units);
+  const tail = unit ? ` ${unit}` : '';
+  const step = range.step === 2 ? ((range.low ?? 1) % 2 ? ', odd' : ', even') : '';
+  if (range.typical !== undefined && range.low === undefined) return `about ${show(range.typical)}${tail}`;
+  if (range.low === undefined && range.high !== undefined) return `to ${show(range.high)}${tail}`;
+  if (range.low === undefined) return range.max === undefined ? 'not given' : `to ${show(range.max)}${tail}`;
+  const low = show(range.low);
+  const high = range.high === undefined ? (range.open ? 'many' : undefined) : show(range.high);
+  const core = high === undefined || high === low ? low : `${low}–${high}`;
+  const min = range.min === undefined ? '' : `(${show(range.min)}) `;
+  const max = range.max === undefined ? '' : ` (${show(range.max)})`;
+  return `${min}${core}${max}${tail}${step}`;
+}
+
+/** The unit to show and a formatter; imperial shows feet from 1 ft up and inches below. */
+function scaleFor(range: RangeValue, character: Character, units: UnitSystem) {
+  const length = character.unit === 'm' || character.unit === 'cm' || character.unit === 'mm';
+  const size = range.high ?? range.low ?? range.typical ?? range.max ?? 0;
+  if (length && units === 'imperial') {
+    const inFeet = character.unit === 'm' || size >= 0.9144;
+    const factor = inFeet ? 0.3048 : 0.0254;
+    return {
+      show: (n: number) => (inFeet ? neat(n / factor) : eighths(n / factor)),
+      unit: inFeet ? 'ft' : 'in',
+    };
+  }
+  if (character.unit === 'kg/m³' && units === 'imperial')
+    return { show: (n: number) => neat(n / 16.0185), unit: 'lb/ft³' };
+  const factor = unitFactor(character);
+  const unit =
+    character.unit === '1' || character.unit === 'pH'
+      ? ''
+      : character.unit === '1/cm'
+        ? 'per cm'
+        : (character.unit ?? '');
+  return { show: (n: number) => neat(n / factor), unit };
+}
+
+const neat = (n: number) => String(Number(n.toPrecision(n >= 100 ? 3 : 2)));
+
+/** Inches to the nearest eighth: 2.75 → "2¾". */
+function eighths(inches: number): string {
+  const whole = Math.floor(inches + 1 / 16);
+  const part = Math.round((inches - whole) * 8);
+  const glyph = ['', '⅛', '¼', '⅜', '½', '⅝', '¾', '⅞'][Math.max(0, part)] ?? '';
+  return whole === 0 && glyph ? glyph : `${whole}${glyph}`;
+}
+
+const QUALIFIER_WORDS: Record<string, Record<string, string>> = {
+  partAge: { current: "this year's", last: "last year's", older: 'older' },
+  shoot: { coneBearing: 'cone-bearing', long: 'long shoots', spur: 'spur shoots', sprout: 'sprouts' },
+};
+
+/** "young", "sun, male". */
+export const qualifiersInWords = (qualifiers: Qualifiers): string =>
+  Object.entries(qualifiers)
+    .map(([name, value]) => QUALIFIER_WORDS[name]?.[value] ?? value)
+    .join(', ');
+
+/** The term or the plain words of a character, by audience. */
+export const characterName = (character: Character, audience: Audience): string =>
+  audience === 'plain' ? character.plain : character.term;

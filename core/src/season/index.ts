@@ -1,0 +1,4 @@
+export * from './arc.ts';
+export * from './calendar.ts';
+export * from './hopkins.ts';
+export * from './parse.ts';

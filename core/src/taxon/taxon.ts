@@ -1,0 +1,69 @@
+import type { Calendar } from '../season/index.ts';
+
+export const CAUTION_KINDS = [
+  'skin contact',
+  'thorns',
+  'poisonous part',
+  'allergen',
+  'drop hazard',
+  'protected',
+  'regulated pest host',
+  'roadside',
+  "water's edge",
+] as const;
+export type CautionKind = (typeof CAUTION_KINDS)[number];
+
+export interface Caution {
+  kind: CautionKind;
+  part: string;
+  /** What it does. */
+  effect: string;
+  /** The usual care; it ends by leaving the decision to local rules and licensed people. */
+  care: string;
+}
+
+export type Rank = 'species' | 'subspecies' | 'variety' | 'genus' | 'group';
+
+/** The names of a taxon: what a student may write for it. */
+export interface TaxonNames {
+  rank: Rank;
+  genus: string;
+  /** Empty for a genus or an informal group. */
+  epithet: string;
+  /** Epithet of a subspecies or variety. */
+  infraEpithet?: string;
+  hybrid?: boolean;
+  authority?: string;
+  family: string;
+  familyCommon?: string;
+  /** Families under which older books list it; accepted, with a remark. */
+  olderFamilies?: string[];
+  /** The first is the preferred one. */
+  commonNames: string[];
+  synonyms: string[];
+  /** What the words of the name mean. */
+  meaning?: string;
+}
+
+/** A taxon as it stands in one revision of its library, without its scores. */
+export interface Taxon extends TaxonNames {
+  id: string;
+  calendar: Calendar;
+  cautions: Caution[];
+  /** A memory aid for students. */
+  memoryAid?: string;
+  /** A sentence or two worth telling. */
+  fact?: string;
+  retired?: boolean;
+}
+
+/** "Abies grandis", "Populus balsamifera subsp. trichocarpa", "Sorbus × thuringiaca". Without authority. */
+export function scientificName(names: TaxonNames): string {
+  if (!names.epithet) return names.genus;
+  const binomial = `${names.genus} ${names.hybrid ? '× ' : ''}${names.epithet}`;
+  if (!names.infraEpithet) return binomial;
+  return `${binomial} ${names.rank === 'variety' ? 'var.' : 'subsp.'} ${names.infraEpithet}`;
+}
+
+/** The preferred common name, or the scientific one where there is none. */
+export const commonName = (names: TaxonNames): string => names.commonNames[0] ?? scientificName(names);

@@ -1,0 +1,2 @@
+export * from './view.ts';
+export * from './words.ts';

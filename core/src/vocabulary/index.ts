@@ -1,0 +1,2 @@
+export * from './character.ts';
+export * from './vocabulary.ts';

@@ -1,0 +1,64 @@
+import type { Character, Organ } from './character.ts';
+import { BARK } from './bark.ts';
+import { BUD } from './bud.ts';
+import { FLOWER, POLLEN_CONE } from './flower.ts';
+import { ACORN_CHARACTERS, CONE, FRUIT } from './fruit.ts';
+import { HABIT } from './habit.ts';
+import { FOLIAGE, LEAF } from './leaf.ts';
+import { NEEDLE } from './needle.ts';
+import { SITE } from './site.ts';
+import { TWIG } from './twig.ts';
+import { WOOD } from './wood.ts';
+
+/** A set of characters by id, in teaching order. A library may add its own to the built-in ones. */
+export type Vocabulary = ReadonlyMap<string, Character>;
+
+export const vocabularyOf = (characters: readonly Character[]): Vocabulary =>
+  new Map(characters.map((character) => [character.id, character]));
+
+/** The built-in characters of every organ. */
+export const BUILT_IN: Vocabulary = vocabularyOf([
+  ...HABIT,
+  ...FOLIAGE,
+  ...LEAF,
+  ...NEEDLE,
+  ...TWIG,
+  ...BUD,
+  ...FLOWER,
+  ...POLLEN_CONE,
+  ...FRUIT,
+  ...CONE,
+  ...ACORN_CHARACTERS,
+  ...BARK,
+  ...WOOD,
+  ...SITE,
+]);
+
+/** The order in which a profile is read, with the title of each part. */
+export const ORGANS: readonly { organ: Organ; title: string }[] = [
+  { organ: 'habit', title: 'Size and form' },
+  { organ: 'foliage', title: 'Foliage' },
+  { organ: 'leaf', title: 'Leaves' },
+  { organ: 'needle', title: 'Needles' },
+  { organ: 'twig', title: 'Twigs' },
+  { organ: 'bud', title: 'Buds' },
+  { organ: 'flower', title: 'Flowers' },
+  { organ: 'pollenCone', title: 'Pollen cones' },
+  { organ: 'fruit', title: 'Fruit' },
+  { organ: 'cone', title: 'Cones' },
+  { organ: 'acorn', title: 'Acorns' },
+  { organ: 'bark', title: 'Bark' },
+  { organ: 'wood', title: 'Wood' },
+  { organ: 'site', title: 'Place' },
+];
+
+/** The state of a character by id; flags have the two states `yes` and `no`. */
+export function stateOf(character: Character, id: string) {
+  if (character.kind === 'flag') return FLAG_STATES.find((state) => state.id === id);
+  return character.states.find((state) => state.id === id);
+}
+
+const FLAG_STATES = [
+  { id: 'yes', term: 'yes', plain: 'yes', definition: 'The feature is there.' },
+  { id: 'no', term: 'no', plain: 'no', definition: 'The feature is not there.' },
+];

@@ -1,0 +1,21 @@
+const shared = {
+  testEnvironment: 'node',
+  extensionsToTreatAsEsm: ['.ts', '.tsx'],
+  transform: {
+    '^.+\\.tsx?$': [
+      '@swc/jest',
+      { jsc: { target: 'es2022', parser: { syntax: 'typescript', tsx: true } }, module: { type: 'es6' } },
+    ],
+  },
+};
+
+export default {
+  projects: [
+    {
+      ...shared,
+      displayName: 'core',
+      testMatch: ['<rootDir>/core/**/*.test.ts', '<rootDir>/demo/**/*.test.ts'],
+    },
+    { ...shared, displayName: 'server', testMatch: ['<rootDir>/server/**/*.test.ts'] },
+  ],
+};
