@@ -11,6 +11,9 @@ export interface StoredResponse {
   sequence: number;
 }
 
+/** What an instructor decides between devices is stored as a response of this device, which outweighs all others. */
+export const INSTRUCTOR_DEVICE = 'instructor';
+
 export interface EffectiveResponse<R extends StoredResponse = StoredResponse> {
   response: R;
   /** Answers of other devices that say something else: the instructor decides. */
@@ -19,7 +22,7 @@ export interface EffectiveResponse<R extends StoredResponse = StoredResponse> {
 
 /**
  * Of all responses of one student at one station, the one that counts: the latest of each device; where devices differ, the
- * first device's answer stands and the others are shown as conflicting until the instructor rules.
+ * first device's answer stands and the others are shown as conflicting until the instructor decides.
  */
 export function effectiveResponses<R extends StoredResponse>(
   responses: readonly R[],
@@ -33,6 +36,8 @@ export function effectiveResponses<R extends StoredResponse>(
     groups.set(key, devices);
   }
   return [...groups.values()].map((devices) => {
+    const decided = devices.get(INSTRUCTOR_DEVICE);
+    if (decided) return { response: decided, conflicting: [] };
     const [first, ...others] = [...devices.values()];
     const own = JSON.stringify(sorted(first!.answer));
     return {

@@ -1,2 +1,3 @@
 export * from './effective.ts';
+export * from './freeze.ts';
 export * from './station.ts';

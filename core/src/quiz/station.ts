@@ -25,8 +25,3 @@ export interface FrozenStation {
   /** Its drawing as SVG markup without any names, or null. */
   drawing: string | null;
 }
-
-export interface StationProblem {
-  position: number;
-  message: string;
-}

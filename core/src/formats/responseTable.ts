@@ -1,0 +1,103 @@
+import { answerText, resolveName, type Answer, type NamedTaxon } from '../names/index.ts';
+import { done, type Outcome } from '../outcome/index.ts';
+import { commonName, scientificName } from '../taxon/index.ts';
+import { cell, readTable, type RowProblem } from './table.ts';
+
+export interface ResponseRow {
+  line: number;
+  studentId: string;
+  stationId: string;
+  answer: Answer;
+}
+
+export interface ResponseTable {
+  rows: ResponseRow[];
+  /** Rows that cannot be taken. */
+  problems: RowProblem[];
+  /** Rows that are kept as written but name no taxon of the list. */
+  unknown: RowProblem[];
+}
+
+export interface ResponseContext {
+  students: readonly { id: string; name: string; code: string }[];
+  stations: readonly { id: string; position: number }[];
+  list: readonly NamedTaxon[];
+}
+
+/**
+ * Reads paper answers: columns `student` (name or personal code), `station` (number) and `answer`, or `genus`, `epithet`,
+ * `family`. Every answer is kept as it is written; answers that name no taxon of the list are pointed out.
+ */
+export function readResponses(csv: string, context: ResponseContext): Outcome<ResponseTable> {
+  const table = readTable(csv, [['student', 'name', 'code'], ['station'], ['answer', 'genus']]);
+  if (!table.ok) return table;
+  const byName = new Map<string, string>();
+  for (const student of context.students) {
+    byName.set(student.name.toLowerCase(), student.id);
+    byName.set(student.code.toLowerCase(), student.id);
+  }
+  const byPosition = new Map(context.stations.map((station) => [String(station.position), station.id]));
+  const result: ResponseTable = { rows: [], problems: [], unknown: [] };
+  const seen = new Set<string>();
+  for (const row of table.value.rows) {
+    const who = cell(row, 'student', 'name', 'code');
+    const where = cell(row, 'station');
+    const studentId = byName.get(who.toLowerCase());
+    const stationId = byPosition.get(where);
+    if (!studentId) {
+      result.problems.push({
+        line: row.line,
+        message: `No student “${who}” in this course. Check the spelling against the class list.`,
+      });
+      continue;
+    }
+    if (!stationId) {
+      result.problems.push({
+        line: row.line,
+        message: `There is no station “${where}”; this quiz has stations 1 to ${context.stations.length}.`,
+      });
+      continue;
+    }
+    const key = `${studentId} ${stationId}`;
+    if (seen.has(key)) {
+      result.problems.push({
+        line: row.line,
+        message: `${who} has two answers at station ${where}. Keep one line.`,
+      });
+      continue;
+    }
+    seen.add(key);
+    const answer = answerOf(
+      cell(row, 'answer'),
+      cell(row, 'genus'),
+      cell(row, 'epithet'),
+      cell(row, 'family'),
+    );
+    const resolution = resolveName(answerText(answer), context.list);
+    if (resolution.how === 'none' || resolution.how === 'ambiguous')
+      result.unknown.push({
+        line: row.line,
+        message: unknownMessage(answerText(answer), resolution.candidates, context.list),
+      });
+    result.rows.push({ line: row.line, studentId, stationId, answer });
+  }
+  return done(result);
+}
+
+function answerOf(name: string, genus: string, epithet: string, family: string): Answer {
+  if (genus || epithet) return { genus, epithet, family };
+  return family ? { name, family } : { name };
+}
+
+function unknownMessage(
+  written: string,
+  candidates: string[] | undefined,
+  list: readonly NamedTaxon[],
+): string {
+  if (candidates) {
+    const names = candidates.map((id) => list.find((taxon) => taxon.id === id)!).map(commonName);
+    return `“${written}” could be ${names.join(' or ')}. It is kept as written; rule on it when you mark.`;
+  }
+  const example = list[0] ? scientificName(list[0]) : '';
+  return `“${written}” names no taxon on the list (a name looks like “${example}”). It is kept as written; correct the file, or rule on it when you mark.`;
+}

@@ -1,0 +1,139 @@
+import { done, type Outcome } from '../outcome/index.ts';
+import { checkScores, parseScore, type Qualifiers, type Score } from '../score/index.ts';
+import { CALENDAR_PARTS, parseArcs, type Calendar } from '../season/index.ts';
+import type { Taxon } from '../taxon/index.ts';
+import type { Vocabulary } from '../vocabulary/index.ts';
+import { cell, columnKey, readTable, type RowProblem } from './table.ts';
+
+export interface TaxonRow {
+  line: number;
+  taxon: Omit<Taxon, 'id'>;
+  scores: Score[];
+}
+
+export interface TaxonTable {
+  rows: TaxonRow[];
+  problems: RowProblem[];
+  /** Columns that are neither names nor characters. */
+  ignored: string[];
+}
+
+const NAME_COLUMNS = [
+  'scientific name',
+  'family',
+  'family common',
+  'common names',
+  'synonyms',
+  'authority',
+  'meaning',
+  'memory aid',
+  'fact',
+];
+
+/**
+ * Reads a taxa × characters table: one row a taxon, a column `scientific name`, names, `calendar.leaves` and the like, and a
+ * column for each character by its id, with qualifiers in brackets: `bark.surface [plantAge=young]`.
+ */
+export function readTaxonTable(csv: string, vocabulary: Vocabulary, sourceId: string): Outcome<TaxonTable> {
+  const table = readTable(csv, [['scientific name', 'name', 'species'], ['family']]);
+  if (!table.ok) return table;
+  const nameKeys = new Set([...NAME_COLUMNS, 'name', 'species', 'common name'].map(columnKey));
+  const characters = table.value.columns.flatMap((column) => {
+    const [, id, qualifiers] = /^([\w.]+)\s*(?:\[(.+)\])?$/.exec(column.trim()) ?? [];
+    const character = id
+      ? [...vocabulary.values()].find((entry) => entry.id.toLowerCase() === id.toLowerCase())
+      : undefined;
+    return character ? [{ column, character, qualifiers: readQualifiers(qualifiers) }] : [];
+  });
+  const calendarColumns = CALENDAR_PARTS.map((part) => ({ part, column: `calendar.${part}` }));
+  const known = new Set([
+    ...nameKeys,
+    ...characters.map(({ column }) => columnKey(column)),
+    ...calendarColumns.map(({ column }) => columnKey(column)),
+  ]);
+  const problems: RowProblem[] = [];
+  const rows: TaxonRow[] = [];
+  for (const row of table.value.rows) {
+    const name = cell(row, 'scientific name', 'name', 'species');
+    const [genus, ...rest] = name.replace(/[×]/g, ' ').split(/\s+/).filter(Boolean);
+    if (!genus || rest.length === 0) {
+      problems.push({
+        line: row.line,
+        message: `“${name}” is no scientific name. Write genus and epithet, such as Acer rubrum.`,
+      });
+      continue;
+    }
+    const calendar: Calendar = {};
+    for (const { part, column } of calendarColumns) {
+      const written = cell(row, column);
+      if (!written) continue;
+      const arcs = parseArcs(written);
+      if (arcs.ok) calendar[part] = arcs.value;
+      else problems.push({ line: row.line, message: arcs.problem });
+    }
+    const scores: Score[] = [];
+    for (const { column, character, qualifiers } of characters) {
+      const written = cell(row, column);
+      if (!written) continue;
+      const value = parseScore(written, character);
+      if (value.ok) scores.push({ characterId: character.id, sourceId, qualifiers, value: value.value });
+      else problems.push({ line: row.line, message: `${genus} ${rest[0]}: ${value.problem}` });
+    }
+    const wrong = checkScores(scores, vocabulary).filter((problem) => problem.severity === 'error');
+    for (const problem of wrong)
+      problems.push({ line: row.line, message: `${genus} ${rest[0]}: ${problem.message}` });
+    const refusedIds = new Set(wrong.map((problem) => problem.characterId));
+    rows.push({
+      line: row.line,
+      taxon: { ...namesOf(row.cells, name, genus, rest), calendar, cautions: [] },
+      scores: scores.filter((score) => !refusedIds.has(score.characterId)),
+    });
+  }
+  return done({
+    rows,
+    problems,
+    ignored: table.value.columns.filter((column) => column && !known.has(columnKey(column))),
+  });
+}
+
+function namesOf(cells: Record<string, string>, name: string, genus: string, rest: string[]) {
+  const get = (column: string) => cells[columnKey(column)] ?? '';
+  const list = (text: string) =>
+    text
+      .split(/[;,]/)
+      .map((part) => part.trim())
+      .filter(Boolean);
+  const infra = /\b(subsp|ssp|var)\.?\s+(\S+)/.exec(name);
+  const optional = Object.fromEntries(
+    Object.entries({
+      authority: get('authority'),
+      familyCommon: get('family common'),
+      meaning: get('meaning'),
+      memoryAid: get('memory aid'),
+      fact: get('fact'),
+      infraEpithet: infra?.[2] ?? '',
+    }).filter(([, value]) => value),
+  );
+  return {
+    rank: infra
+      ? infra[1] === 'var'
+        ? ('variety' as const)
+        : ('subspecies' as const)
+      : ('species' as const),
+    genus,
+    epithet: rest[0]!.toLowerCase(),
+    ...(name.includes('×') ? { hybrid: true } : {}),
+    family: get('family'),
+    commonNames: list(get('common names') || get('common name')),
+    synonyms: list(get('synonyms')),
+    ...optional,
+  };
+}
+
+const readQualifiers = (text: string | undefined): Qualifiers =>
+  Object.fromEntries(
+    (text ?? '')
+      .split(',')
+      .filter((pair) => pair.includes('='))
+      .map((pair) => pair.trim().split('=')),
+  );

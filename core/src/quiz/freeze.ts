@@ -1,0 +1,54 @@
+import type { ProfiledTaxon, ReadingOptions } from '../evidence/index.ts';
+import type { MarkingPolicy, NamedTaxon } from '../names/index.ts';
+import { drawingToSvg, drawSpecimen, layOut, sampleSpecimen } from '../specimen/index.ts';
+import type { UnitSystem } from '../score/index.ts';
+import type { Vocabulary } from '../vocabulary/index.ts';
+import type { FrozenStation, PlannedStation } from './station.ts';
+
+export interface FreezeContext extends ReadingOptions {
+  revision: number;
+  list: readonly ProfiledTaxon[];
+  vocabulary: Vocabulary;
+  marking: MarkingPolicy;
+  units: UnitSystem;
+}
+
+const FRAME = { width: 360, height: 300 };
+
+/** Fixes a station as the quiz opens: the names accepted, the view, and the individual drawn with its drawing. */
+export function freezeStation(station: PlannedStation, seed: number, context: FreezeContext): FrozenStation {
+  const truth = context.list.find(({ taxon }) => taxon.id === station.taxonId);
+  if (!truth) throw new Error('The taxon of a station must be on the taught list');
+  const traits = sampleSpecimen(truth, context.vocabulary, station.view, seed, context);
+  const scene = drawSpecimen(traits, station.view.organs);
+  const drawing = scene
+    ? drawingToSvg(
+        layOut(scene, { ...FRAME, units: context.units }),
+        'Specimen for this station, drawn to scale',
+      )
+    : null;
+  return {
+    revision: context.revision,
+    truth: station.taxonId,
+    list: context.list.map(({ taxon }) => namesOnly(taxon)),
+    marking: context.marking,
+    view: station.view,
+    medium: station.medium,
+    seed,
+    traits: scene ? traits : null,
+    drawing,
+  };
+}
+
+const namesOnly = (taxon: NamedTaxon): NamedTaxon => ({
+  id: taxon.id,
+  rank: taxon.rank,
+  genus: taxon.genus,
+  epithet: taxon.epithet,
+  ...(taxon.infraEpithet ? { infraEpithet: taxon.infraEpithet } : {}),
+  ...(taxon.hybrid ? { hybrid: true } : {}),
+  family: taxon.family,
+  ...(taxon.olderFamilies ? { olderFamilies: taxon.olderFamilies } : {}),
+  commonNames: taxon.commonNames,
+  synonyms: taxon.synonyms,
+});

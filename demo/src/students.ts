@@ -1,0 +1,94 @@
+import { isDeciduous, readingsOf, type ProfiledTaxon } from '@hurrow/core/evidence';
+import { randomFrom, seedOf, type Random } from '@hurrow/core/random';
+import type { Answer } from '@hurrow/core/names';
+import { admits, scoresOf } from './scores.ts';
+import type { Traits } from '@hurrow/core/specimen';
+import { BUILT_IN } from '@hurrow/core/vocabulary';
+import type { View } from '@hurrow/core/view';
+
+/**
+ * How the demo's students answer. They are no instance of the model that analyses them: each looks at a few characters of
+ * the specimen, reads some of them wrongly, and names the tree of the list that agrees with most of what was read.
+ */
+export const TRUTHS = {
+  /** Characters that the class hardly looks at: passed over most of the time, and misread when looked at. */
+  overlooked: [
+    'needle.bands',
+    'needle.lie',
+    'leaf.lowerColor',
+    'leaf.petioleSection',
+    'leaf.length',
+    'leaf.width',
+    'bud.length',
+    'bud.resin',
+  ],
+  misread: 0.1,
+  misreadOverlooked: 0.65,
+  /** Share of the visible characters that a student looks at. */
+  looksAt: 0.42,
+  looksAtOverlooked: 0.12,
+};
+
+/** One student's answer at one station, from the individual that stood there. */
+export function answerOf(
+  student: number,
+  station: number,
+  truth: ProfiledTaxon,
+  traits: Traits,
+  list: readonly ProfiledTaxon[],
+  view: View,
+  seed: number,
+): Answer {
+  const random = randomFrom(seedOf(seed, 'student', student, 'station', station));
+  const care = 0.75 + 0.5 * randomFrom(seedOf(seed, 'care', student)).uniform();
+  if (random.uniform() < 0.02) return { genus: '', epithet: '', family: '' };
+  const visible = [...readingsOf([truth], BUILT_IN, view).channels.keys()].filter(
+    (id) => traits.values[id] !== undefined,
+  );
+  const read = visible.flatMap((id) => {
+    const passedOver = TRUTHS.overlooked.includes(id);
+    if (random.uniform() > (passedOver ? TRUTHS.looksAtOverlooked : TRUTHS.looksAt * care)) return [];
+    const wrong = random.uniform() < (passedOver ? TRUTHS.misreadOverlooked : TRUTHS.misread);
+    return [{ id, seen: wrong ? misreading(id, list, random) : traits.values[id]! }];
+  });
+  const agreement = list.map((candidate) => {
+    const bare = isDeciduous(candidate) !== isDeciduous(truth) ? 0 : 0.01;
+    return read.reduce(
+      (sum, { id, seen }) => sum + admits(scoresOf(candidate, id), seen),
+      bare + 0.3 * random.uniform(),
+    );
+  });
+  const chosen = list[agreement.indexOf(Math.max(...agreement))]!;
+  return written(chosen, random);
+}
+
+/** What one sees who does not look: the state of some other tree of the list. */
+function misreading(id: string, list: readonly ProfiledTaxon[], random: Random) {
+  const others = list.flatMap((entry) => scoresOf(entry, id).slice(0, 1));
+  const value = others.length ? random.pick(others) : undefined;
+  if (!value) return '';
+  if (value.kind === 'states') return value.states[0]!.state;
+  if (value.kind === 'range') return ((value.low ?? 0) + (value.high ?? value.low ?? 0)) / 2;
+  return value.kind === 'flag' && (value.frequency === 'always' || value.frequency === 'usually');
+}
+
+function written(taxon: ProfiledTaxon, random: Random): Answer {
+  const { genus, epithet, family, synonyms } = taxon.taxon;
+  const slip = random.uniform();
+  const synonym = synonyms[0]?.split(' ');
+  if (slip < 0.04 && synonym) return { genus: synonym[0]!, epithet: synonym.slice(1).join(' '), family };
+  return {
+    genus: slip > 0.93 ? misspelled(genus, random) : genus,
+    epithet: slip > 0.84 ? misspelled(epithet, random) : epithet,
+    family: random.uniform() < 0.08 ? '' : random.uniform() < 0.06 ? misspelled(family, random) : family,
+  };
+}
+
+/** Drops, doubles or swaps a letter inside the word. */
+function misspelled(word: string, random: Random): string {
+  const at = 1 + Math.floor(random.uniform() * (word.length - 3));
+  const kind = random.uniform();
+  if (kind < 0.4) return word.slice(0, at) + word.slice(at + 1);
+  if (kind < 0.7) return word.slice(0, at) + word[at]! + word.slice(at);
+  return word.slice(0, at) + word[at + 1]! + word[at]! + word.slice(at + 2);
+}

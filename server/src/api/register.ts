@@ -1,0 +1,84 @@
+import express, { type ErrorRequestHandler, type Express, type Request } from 'express';
+import { rateLimit } from 'express-rate-limit';
+import type { Config } from '../config.ts';
+import { nowOf } from '../config.ts';
+import type { Db } from '../db/index.ts';
+import { whoIs } from '../auth/sessions.ts';
+import { Problem } from './problem.ts';
+import type { Route } from './route.ts';
+
+/** Hangs the routes into the application: who may call, what is valid, and errors as JSON with a message. */
+export function register(app: Express, routes: readonly Route[], db: Db, config: Config): void {
+  app.use('/api', express.json({ limit: '4mb' }));
+  const slowGuessing = rateLimit({
+    windowMs: 10 * 60_000,
+    limit: 40,
+    skipSuccessfulRequests: true,
+    standardHeaders: true,
+    legacyHeaders: false,
+    message: { message: 'Too many failed sign-ins from here. Wait ten minutes and try again.' },
+  });
+  for (const entry of routes) {
+    const path = entry.path.replace(/\{(\w+)\}/g, ':$1');
+    const guards = entry.guessable ? [slowGuessing] : [];
+    app[entry.method](path, ...guards, async (request, response) => {
+      const who = await whoIs(db, request);
+      if (entry.allow !== 'anyone') {
+        if (!who) throw new Problem(401, 'You are signed out. Sign in again; what you typed is still here.');
+        if (!entry.allow.includes(who.role))
+          throw new Problem(403, 'Your account may not do this. Ask the owner of this Hurrow.');
+      }
+      if (entry.method !== 'get' && request.get('x-hurrow') === undefined)
+        throw new Problem(403, 'This request did not come from Hurrow’s own pages and was refused.');
+      const answer = await entry.handle({
+        db,
+        config,
+        now: nowOf(config),
+        who,
+        body: valid(entry.body, request.body ?? {}),
+        params: request.params as Record<string, string>,
+        query: valid(entry.query, request.query as unknown) as Record<string, string>,
+        request,
+        response,
+      });
+      if (response.headersSent) return;
+      response.set('Cache-Control', 'no-store');
+      if (entry.answers) response.type(entry.answers).send(answer);
+      else response.json(answer ?? { done: true });
+    });
+  }
+  app.use('/api', () => {
+    throw new Problem(404, 'The API has no such address. /api/openapi.json lists them all.');
+  });
+  app.use('/api', errorsAsJson);
+}
+
+function valid(schema: Route['body'] | Route['query'], input: unknown): unknown {
+  if (!schema) return input;
+  const { value, error } = schema.validate(input, { abortEarly: false, convert: true });
+  if (!error) return value;
+  const message = error.details.map((detail) => detail.message.replace(/"([^"]*)"/g, '“$1”')).join('. ');
+  throw new Problem(
+    422,
+    `${message}.`,
+    error.details.map((detail) => detail.path.join('.')),
+  );
+}
+
+const errorsAsJson: ErrorRequestHandler = (error: unknown, request: Request, response, next) => {
+  if (response.headersSent) return next(error);
+  if (error instanceof Problem)
+    return void response.status(error.status).json({ message: error.message, details: error.details });
+  const status = (error as { status?: number }).status;
+  if (status && status < 500)
+    return void response
+      .status(status)
+      .json({ message: 'The request could not be read. Reload the page and try again.' });
+  request.log?.error(error);
+  response
+    .status(500)
+    .json({
+      message:
+        'Something went wrong on the server. Nothing you typed was lost; try again, and tell the owner if it stays.',
+    });
+};

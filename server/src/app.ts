@@ -1,0 +1,93 @@
+import { randomBytes } from 'node:crypto';
+import { existsSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import express, { type Express } from 'express';
+import helmet from 'helmet';
+import { pino } from 'pino';
+import { pinoHttp } from 'pino-http';
+import { openApi } from './api/openapi.ts';
+import { register } from './api/register.ts';
+import { route, type Route } from './api/route.ts';
+import { authRoutes } from './auth/routes.ts';
+import type { Config } from './config.ts';
+import { confusionRoutes } from './confusions/routes.ts';
+import { courseRoutes } from './courses/routes.ts';
+import type { Db } from './db/index.ts';
+import { quizRoutes } from './quizzes/routes.ts';
+import { sittingRoutes } from './sitting/routes.ts';
+import { speciesRoutes } from './species/routes.ts';
+
+const described: Route[] = [
+  ...authRoutes,
+  ...speciesRoutes,
+  ...courseRoutes,
+  ...quizRoutes,
+  ...sittingRoutes,
+  ...confusionRoutes,
+];
+
+/** Every route of the API, its own description among them. */
+export const ROUTES: Route[] = [
+  ...described,
+  route({
+    method: 'get',
+    path: '/api/openapi.json',
+    summary: 'This description.',
+    allow: 'anyone',
+    handle: async () => openApi(ROUTES),
+  }),
+];
+
+/** The application: API under /api, the built pages from `webFolder` for everything else. */
+export function createApp(db: Db, config: Config, webFolder?: string): Express {
+  const app = express();
+  app.disable('x-powered-by');
+  app.set('trust proxy', config.secure ? 1 : false);
+  app.use(pinoHttp({ logger: pino({ level: config.logLevel }), autoLogging: false }));
+  app.use((_request, response, next) => {
+    response.locals['nonce'] = randomBytes(16).toString('base64');
+    next();
+  });
+  app.use(
+    helmet({
+      contentSecurityPolicy: {
+        useDefaults: false,
+        directives: {
+          defaultSrc: ["'self'"],
+          scriptSrc: ["'self'"],
+          // Style elements carry the nonce of the page; there is no inline script at all.
+          styleSrc: [
+            "'self'",
+            (_request, response) => `'nonce-${(response as express.Response).locals['nonce'] as string}'`,
+          ],
+          imgSrc: ["'self'", 'data:', 'blob:'],
+          fontSrc: ["'self'"],
+          connectSrc: ["'self'"],
+          objectSrc: ["'none'"],
+          baseUri: ["'none'"],
+          formAction: ["'self'"],
+          frameAncestors: ["'none'"],
+        },
+      },
+      strictTransportSecurity: config.secure,
+    }),
+  );
+  register(app, ROUTES, db, config);
+  if (webFolder && existsSync(webFolder)) servePages(app, webFolder);
+  return app;
+}
+
+function servePages(app: Express, folder: string): void {
+  const page = readFileSync(join(folder, 'index.html'), 'utf8');
+  app.use(
+    '/assets',
+    express.static(join(folder, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }),
+  );
+  app.use(express.static(folder, { index: false }));
+  app.get('/{*path}', (_request, response) => {
+    response
+      .set('Cache-Control', 'no-cache')
+      .type('html')
+      .send(page.replaceAll('__NONCE__', response.locals['nonce'] as string));
+  });
+}

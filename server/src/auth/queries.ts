@@ -1,0 +1,127 @@
+import type { Role } from '../api/route.ts';
+import type { Db } from '../db/index.ts';
+
+export interface AccountRow {
+  id: string;
+  email: string;
+  name: string;
+  password_hash: string;
+  role: Role;
+}
+
+export const addSession = (
+  db: Db,
+  tokenHash: string,
+  accountId: string | null,
+  studentId: string | null,
+  expires: Date,
+) =>
+  db.query('insert into session (token_hash, account_id, student_id, expires_at) values ($1, $2, $3, $4)', [
+    tokenHash,
+    accountId,
+    studentId,
+    expires,
+  ]);
+
+export const removeSession = (db: Db, tokenHash: string) =>
+  db.query('delete from session where token_hash = $1', [tokenHash]);
+
+export const sessionOwner = async (db: Db, tokenHash: string, now: Date) =>
+  (
+    await db.query<{
+      account_id: string | null;
+      student_id: string | null;
+      course_id: string | null;
+      role: Role;
+      name: string;
+    }>(
+      `select session.account_id, session.student_id, student.course_id,
+              coalesce(account.role, 'student') as role, coalesce(account.name, student.name) as name
+         from session
+         left join account on account.id = session.account_id
+         left join student on student.id = session.student_id
+        where session.token_hash = $1 and session.expires_at > $2`,
+      [tokenHash, now],
+    )
+  )[0];
+
+export const countAccounts = async (db: Db) =>
+  (await db.query<{ n: number }>('select count(*)::int as n from account'))[0]!.n;
+
+export const accountByEmail = async (db: Db, email: string) =>
+  (
+    await db.query<AccountRow>(
+      'select id, email, name, password_hash, role from account where email = lower($1)',
+      [email],
+    )
+  )[0];
+
+export const firstOwner = async (db: Db) =>
+  (
+    await db.query<AccountRow>(
+      `select id, email, name, password_hash, role from account where role = 'owner' order by created_at limit 1`,
+    )
+  )[0];
+
+export const addAccount = (
+  db: Db,
+  id: string,
+  email: string,
+  name: string,
+  passwordHash: string,
+  role: Role,
+) =>
+  db.query('insert into account (id, email, name, password_hash, role) values ($1, lower($2), $3, $4, $5)', [
+    id,
+    email,
+    name,
+    passwordHash,
+    role,
+  ]);
+
+export const addLibrary = (
+  db: Db,
+  id: string,
+  name: string,
+  latitude: number,
+  longitude: number,
+  elevation: number,
+) =>
+  db.query('insert into library (id, name, latitude, longitude, elevation) values ($1, $2, $3, $4, $5)', [
+    id,
+    name,
+    latitude,
+    longitude,
+    elevation,
+  ]);
+
+export const addSource = (db: Db, libraryId: string, id: string, label: string, position: number) =>
+  db.query('insert into source (library_id, id, label, position) values ($1, $2, $3, $4)', [
+    libraryId,
+    id,
+    label,
+    position,
+  ]);
+
+export const courseByCode = async (db: Db, code: string) =>
+  (
+    await db.query<{ id: string; name: string }>('select id, name from course where code = upper($1)', [code])
+  )[0];
+
+export const studentByCode = async (db: Db, courseId: string, code: string) =>
+  (
+    await db.query<{ id: string; name: string }>(
+      'select id, name from student where course_id = $1 and code = upper($2)',
+      [courseId, code],
+    )
+  )[0];
+
+export const demoStudent = async (db: Db) =>
+  (
+    await db.query<{ id: string; name: string }>(
+      'select student.id, student.name from student join course on course.id = student.course_id order by course.created_at, student.name limit 1',
+    )
+  )[0];
+
+export const courseName = async (db: Db, courseId: string) =>
+  (await db.query<{ name: string }>('select name from course where id = $1', [courseId]))[0]?.name;

@@ -1,0 +1,57 @@
+import { createHash, randomBytes } from 'node:crypto';
+import type { Request, Response } from 'express';
+import type { Config } from '../config.ts';
+import type { Db } from '../db/index.ts';
+import type { Who } from '../api/route.ts';
+import * as queries from './queries.ts';
+
+const COOKIE = 'hurrow';
+const DAYS = { account: 14, student: 120 };
+
+const hashOf = (token: string) => createHash('sha256').update(token).digest('hex');
+
+function tokenOf(request: Request): string | undefined {
+  const pair = (request.headers.cookie ?? '').split(';').find((part) => part.trim().startsWith(`${COOKIE}=`));
+  return pair?.trim().slice(COOKIE.length + 1);
+}
+
+/** Starts a session and sets its cookie; only a hash of the token is stored. */
+export async function signIn(
+  db: Db,
+  config: Config,
+  response: Response,
+  who: { accountId?: string; studentId?: string },
+): Promise<void> {
+  const token = randomBytes(32).toString('base64url');
+  const days = who.accountId ? DAYS.account : DAYS.student;
+  const expires = new Date(Date.now() + days * 86_400_000);
+  await queries.addSession(db, hashOf(token), who.accountId ?? null, who.studentId ?? null, expires);
+  response.cookie(COOKIE, token, {
+    httpOnly: true,
+    sameSite: 'strict',
+    secure: config.secure,
+    path: '/',
+    expires,
+  });
+}
+
+export async function signOut(db: Db, request: Request, response: Response): Promise<void> {
+  const token = tokenOf(request);
+  if (token) await queries.removeSession(db, hashOf(token));
+  response.clearCookie(COOKIE, { path: '/' });
+}
+
+/** Who calls, or undefined for a missing, unknown or expired session. */
+export async function whoIs(db: Db, request: Request): Promise<Who | undefined> {
+  const token = tokenOf(request);
+  if (!token) return undefined;
+  const row = await queries.sessionOwner(db, hashOf(token), new Date());
+  if (!row) return undefined;
+  return {
+    role: row.role,
+    name: row.name,
+    ...(row.account_id ? { accountId: row.account_id } : {}),
+    ...(row.student_id ? { studentId: row.student_id } : {}),
+    ...(row.course_id ? { courseId: row.course_id } : {}),
+  };
+}

@@ -1,0 +1,35 @@
+export interface Config {
+  port: number;
+  dataFolder: string;
+  /** Sign-in by one click as the demo's people. Never set this on a real installation. */
+  demo: boolean;
+  /** A fixed "now" for the demo and for tests; else the machine's clock. */
+  clock: string | undefined;
+  /** Cookies for https only. */
+  secure: boolean;
+  logLevel: string;
+}
+
+/** Settings from the environment. Throws with what to change on a bad value. */
+export function readConfig(env: NodeJS.ProcessEnv): Config {
+  const port = Number(env['PORT'] ?? 4680);
+  if (!Number.isInteger(port) || port < 1 || port > 65535)
+    throw new Error(`PORT is “${env['PORT']}”. Set it to a port number such as 4680.`);
+  const clock = env['HURROW_CLOCK'] || undefined;
+  if (clock && Number.isNaN(Date.parse(clock)))
+    throw new Error(
+      `HURROW_CLOCK is “${clock}”. Set it to a date such as 2026-10-15T09:00:00Z, or leave it out.`,
+    );
+  return {
+    port,
+    dataFolder: env['HURROW_DATA'] ?? 'data',
+    demo: env['HURROW_DEMO'] === '1',
+    clock,
+    secure: env['HURROW_HTTPS'] === '1',
+    logLevel: env['LOG_LEVEL'] ?? 'warn',
+  };
+}
+
+/** The moment the application takes for now. */
+export const nowOf = (config: Pick<Config, 'clock'>): Date =>
+  config.clock ? new Date(config.clock) : new Date();

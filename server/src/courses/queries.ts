@@ -1,0 +1,118 @@
+import type { MarkingPolicy } from '@hurrow/core/names';
+import type { Db } from '../db/index.ts';
+import type { CourseBody } from './schema.ts';
+
+export interface CourseRow {
+  id: string;
+  library_id: string;
+  name: string;
+  code: string;
+  starts_on: string;
+  weeks: number;
+  audience: 'technical' | 'plain';
+  units: 'metric' | 'imperial';
+  marking: MarkingPolicy;
+  latitude: number;
+  longitude: number;
+  elevation: number;
+}
+
+const COLUMNS = `id, library_id, name, code, to_char(starts_on, 'YYYY-MM-DD') as starts_on, weeks, audience, units, marking, latitude, longitude, elevation`;
+
+export const courses = (db: Db) => db.query<CourseRow>(`select ${COLUMNS} from course order by created_at`);
+
+export const course = async (db: Db, id: string) =>
+  (await db.query<CourseRow>(`select ${COLUMNS} from course where id::text = $1`, [id]))[0];
+
+export const addCourse = (db: Db, id: string, libraryId: string, code: string, body: CourseBody) =>
+  db.query(
+    `insert into course (id, library_id, code, name, starts_on, weeks, audience, units, marking, latitude, longitude, elevation)
+     values ($1, $2, $3, $4, $5::date, $6, $7, $8, $9::jsonb, $10, $11, $12)`,
+    [id, libraryId, code, ...columnsOf(body)],
+  );
+
+export const updateCourse = (db: Db, id: string, body: CourseBody) =>
+  db.query(
+    `update course set name = $2, starts_on = $3::date, weeks = $4, audience = $5, units = $6, marking = $7::jsonb,
+            latitude = $8, longitude = $9, elevation = $10 where id = $1`,
+    [id, ...columnsOf(body)],
+  );
+
+const columnsOf = (body: CourseBody) => [
+  body.name,
+  body.startsOn,
+  body.weeks,
+  body.audience,
+  body.units,
+  JSON.stringify(body.marking),
+  body.latitude,
+  body.longitude,
+  body.elevation,
+];
+
+export const codeTaken = async (db: Db, code: string) =>
+  (await db.query('select 1 from course where code = $1', [code])).length > 0;
+
+export const sets = (db: Db, courseId: string) =>
+  db.query<{ id: string; title: string; week: number | null; taxa: string[] }>(
+    `select course_set.id, course_set.title, course_set.week,
+            coalesce(array_agg(course_taxon.taxon_id order by course_taxon.position) filter (where course_taxon.taxon_id is not null), '{}') as taxa
+       from course_set left join course_taxon on course_taxon.set_id = course_set.id
+      where course_set.course_id = $1
+      group by course_set.id order by course_set.position`,
+    [courseId],
+  );
+
+export const clearSets = async (db: Db, courseId: string) => {
+  await db.query('delete from course_taxon where course_id = $1', [courseId]);
+  await db.query('delete from course_set where course_id = $1', [courseId]);
+};
+
+export const addSet = (
+  db: Db,
+  id: string,
+  courseId: string,
+  position: number,
+  title: string,
+  week: number | null,
+) =>
+  db.query('insert into course_set (id, course_id, position, title, week) values ($1, $2, $3, $4, $5)', [
+    id,
+    courseId,
+    position,
+    title,
+    week,
+  ]);
+
+export const addCourseTaxon = (db: Db, courseId: string, taxonId: string, setId: string, position: number) =>
+  db.query('insert into course_taxon (course_id, taxon_id, set_id, position) values ($1, $2, $3, $4)', [
+    courseId,
+    taxonId,
+    setId,
+    position,
+  ]);
+
+export interface StudentRow {
+  id: string;
+  name: string;
+  code: string;
+}
+
+export const students = (db: Db, courseId: string) =>
+  db.query<StudentRow>('select id, name, code from student where course_id = $1 order by name', [courseId]);
+
+export const addStudent = (db: Db, id: string, courseId: string, name: string, code: string) =>
+  db.query('insert into student (id, course_id, name, code) values ($1, $2, $3, $4)', [
+    id,
+    courseId,
+    name,
+    code,
+  ]);
+
+export const studentHasResponses = async (db: Db, studentId: string) =>
+  (await db.query('select 1 from response where student_id::text = $1 limit 1', [studentId])).length > 0;
+
+export const removeStudent = async (db: Db, courseId: string, studentId: string) => {
+  await db.query('delete from session where student_id::text = $1', [studentId]);
+  await db.query('delete from student where course_id = $1 and id::text = $2', [courseId, studentId]);
+};

@@ -1,0 +1,162 @@
+import { randomUUID } from 'node:crypto';
+import Joi from 'joi';
+import { readRoster } from '@hurrow/core/formats';
+import { badInput, conflict, notFound } from '../api/problem.ts';
+import { INSTRUCTORS, route, STAFF } from '../api/route.ts';
+import type { Db } from '../db/index.ts';
+import { quizzesOfCourse } from '../quizzes/queries.ts';
+import { theLibrary } from '../species/queries.ts';
+import { libraryAt } from '../species/store.ts';
+import { readableCode } from './codes.ts';
+import * as queries from './queries.ts';
+import { courseSchema, listSchema, type CourseBody, type SetBody } from './schema.ts';
+
+/** The course of an address. Throws 404 where there is none. */
+export async function courseOf(db: Db, id: string): Promise<queries.CourseRow> {
+  const row = await queries.course(db, id);
+  if (!row) throw notFound('course');
+  return row;
+}
+
+const courseAsJson = (row: queries.CourseRow) => ({
+  id: row.id,
+  name: row.name,
+  code: row.code,
+  startsOn: row.starts_on,
+  weeks: row.weeks,
+  audience: row.audience,
+  units: row.units,
+  marking: row.marking,
+  latitude: row.latitude,
+  longitude: row.longitude,
+  elevation: row.elevation,
+});
+
+async function freeCode(db: Db): Promise<string> {
+  for (;;) {
+    const code = readableCode(5);
+    if (!(await queries.codeTaken(db, code))) return code;
+  }
+}
+
+export const courseRoutes = [
+  route({
+    method: 'get',
+    path: '/api/courses',
+    summary: 'All courses.',
+    allow: STAFF,
+    handle: async ({ db }) => (await queries.courses(db)).map(courseAsJson),
+  }),
+  route<CourseBody>({
+    method: 'post',
+    path: '/api/courses',
+    summary: 'Makes a course with an empty list.',
+    allow: INSTRUCTORS,
+    body: courseSchema,
+    handle: async ({ db, body }) => {
+      const library = await theLibrary(db);
+      if (!library) throw notFound('library');
+      const id = randomUUID();
+      await queries.addCourse(db, id, library.id, await freeCode(db), body);
+      return { id };
+    },
+  }),
+  route<unknown, { courseId: string }>({
+    method: 'get',
+    path: '/api/courses/{courseId}',
+    summary: 'A course with its sets, students and quizzes.',
+    allow: STAFF,
+    handle: async ({ db, params }) => {
+      const row = await courseOf(db, params.courseId);
+      return {
+        ...courseAsJson(row),
+        sets: await queries.sets(db, row.id),
+        students: await queries.students(db, row.id),
+        quizzes: await quizzesOfCourse(db, row.id),
+      };
+    },
+  }),
+  route<CourseBody, { courseId: string }>({
+    method: 'put',
+    path: '/api/courses/{courseId}',
+    summary: 'Changes the settings of a course. Open and closed quizzes keep those they were opened with.',
+    allow: INSTRUCTORS,
+    body: courseSchema,
+    handle: async ({ db, params, body }) => {
+      const row = await courseOf(db, params.courseId);
+      await queries.updateCourse(db, row.id, body);
+    },
+  }),
+  route<{ sets: SetBody[] }, { courseId: string }>({
+    method: 'put',
+    path: '/api/courses/{courseId}/list',
+    summary: 'Replaces the taught list: sets in order, taxa in order within them.',
+    allow: INSTRUCTORS,
+    body: listSchema,
+    handle: ({ db, params, body }) =>
+      db.transaction(async (tx) => {
+        const row = await courseOf(tx, params.courseId);
+        const known = new Set((await libraryAt(tx)).taxa.map(({ taxon }) => taxon.id));
+        const seen = new Set<string>();
+        for (const taxonId of body.sets.flatMap((set) => set.taxa)) {
+          if (!known.has(taxonId))
+            throw badInput(`There is no species “${taxonId}” in the library. Add it to the library first.`);
+          if (seen.has(taxonId)) throw badInput('A species stands in two sets. Keep it in one of them.');
+          seen.add(taxonId);
+        }
+        await queries.clearSets(tx, row.id);
+        for (const [position, set] of body.sets.entries()) {
+          const setId = randomUUID();
+          await queries.addSet(tx, setId, row.id, position, set.title, set.week ?? null);
+          for (const [place, taxonId] of set.taxa.entries())
+            await queries.addCourseTaxon(tx, row.id, taxonId, setId, place);
+        }
+      }),
+  }),
+  route<{ csv: string; dryRun: boolean }, { courseId: string }>({
+    method: 'post',
+    path: '/api/courses/{courseId}/students/import',
+    summary: 'Imports a class list (CSV with a column “name”); with dryRun it only says what it would do.',
+    allow: INSTRUCTORS,
+    body: Joi.object({ csv: Joi.string().required().label('File'), dryRun: Joi.boolean().required() }),
+    handle: ({ db, params, body }) =>
+      db.transaction(async (tx) => {
+        const row = await courseOf(tx, params.courseId);
+        const existing = await queries.students(tx, row.id);
+        const roster = readRoster(
+          body.csv,
+          existing.map((student) => student.name),
+        );
+        if (!roster.ok) throw badInput(roster.problem);
+        const codes = new Set(existing.map((student) => student.code));
+        const problems = [...roster.value.problems];
+        const added: string[] = [];
+        for (const entry of roster.value.rows) {
+          const code = entry.code.toUpperCase() || readableCode(6);
+          if (codes.has(code)) {
+            problems.push({
+              line: entry.line,
+              message: `The personal code ${code} of ${entry.name} is taken. Choose another or leave it empty.`,
+            });
+            continue;
+          }
+          codes.add(code);
+          added.push(entry.name);
+          if (!body.dryRun) await queries.addStudent(tx, randomUUID(), row.id, entry.name, code);
+        }
+        return { added, changed: [], refused: problems, ignored: [] };
+      }),
+  }),
+  route<unknown, { courseId: string; studentId: string }>({
+    method: 'delete',
+    path: '/api/courses/{courseId}/students/{studentId}',
+    summary: 'Takes a student without answers off the class list.',
+    allow: INSTRUCTORS,
+    handle: async ({ db, params }) => {
+      const row = await courseOf(db, params.courseId);
+      if (await queries.studentHasResponses(db, params.studentId))
+        throw conflict('This student has answered a quiz and stays on the list, so that no answer is lost.');
+      await queries.removeStudent(db, row.id, params.studentId);
+    },
+  }),
+];

@@ -1,0 +1,16 @@
+/** The one door to the store: plain SQL with $1 parameters, the same on PGlite and on a PostgreSQL server. */
+export interface Db {
+  query<Row>(sql: string, parameters?: unknown[]): Promise<Row[]>;
+  /** All of it or nothing; nested calls join the outer transaction. */
+  transaction<T>(work: (tx: Db) => Promise<T>): Promise<T>;
+  /** Several statements without parameters, for migrations. */
+  script(sql: string): Promise<void>;
+  close(): Promise<void>;
+}
+
+/** The single row of a query that must find one. Throws if it finds none. */
+export function only<Row>(rows: Row[]): Row {
+  const row = rows[0];
+  if (row === undefined) throw new Error('A query that must return a row returned none');
+  return row;
+}

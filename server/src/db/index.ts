@@ -1,0 +1,3 @@
+export * from './db.ts';
+export * from './migrate.ts';
+export * from './pglite.ts';

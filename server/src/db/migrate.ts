@@ -1,0 +1,25 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import type { Db } from './db.ts';
+
+/** Migrations lie beside this file in the sources and beside the bundle when built. */
+const FOLDER = new URL('./migrations/', import.meta.url);
+
+/** Brings the store to the newest shape; each migration runs once, in a transaction of its own. */
+export async function migrate(db: Db): Promise<void> {
+  await db.script(
+    'create table if not exists migration (name text primary key, at timestamptz not null default now())',
+  );
+  const ran = new Set(
+    (await db.query<{ name: string }>('select name from migration')).map((row) => row.name),
+  );
+  const files = readdirSync(FOLDER)
+    .filter((name) => name.endsWith('.sql'))
+    .sort();
+  for (const name of files) {
+    if (ran.has(name)) continue;
+    await db.transaction(async (tx) => {
+      await tx.script(readFileSync(new URL(name, FOLDER), 'utf8'));
+      await tx.query('insert into migration (name) values ($1)', [name]);
+    });
+  }
+}

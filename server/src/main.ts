@@ -1,0 +1,41 @@
+import { existsSync } from 'node:fs';
+import { resolve } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { createApp } from './app.ts';
+import { readConfig } from './config.ts';
+import { migrate, openFolder } from './db/index.ts';
+
+const beside = (path: string) => fileURLToPath(new URL(path, import.meta.url));
+
+async function start(): Promise<void> {
+  const config = readConfig(process.env);
+  const db = await openFolder(resolve(config.dataFolder), beside('./empty-store.tar.gz'));
+  await migrate(db);
+  const pages = beside('../../web/dist');
+  if (!existsSync(pages)) console.warn('The pages are not built. Run “npm run build” and start again.');
+  const server = createApp(db, config, pages).listen(config.port, () => {
+    console.log(`Hurrow is ready at http://localhost:${config.port}`);
+  });
+  server.on('error', (error: NodeJS.ErrnoException) => {
+    const inUse = error.code === 'EADDRINUSE';
+    console.error(
+      inUse ? `Port ${config.port} is in use. Stop what runs there, or start with PORT=4681.` : error.message,
+    );
+    void db.close().then(() => process.exit(1));
+  });
+  let stopping = false;
+  const stop = () => {
+    if (stopping) return;
+    stopping = true;
+    server.close(() => void db.close().then(() => process.exit(0)));
+    server.closeIdleConnections();
+    setTimeout(() => server.closeAllConnections(), 2000).unref();
+  };
+  process.on('SIGINT', stop);
+  process.on('SIGTERM', stop);
+}
+
+start().catch((error: unknown) => {
+  console.error(error instanceof Error ? error.message : error);
+  process.exit(1);
+});

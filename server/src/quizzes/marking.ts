@@ -1,0 +1,62 @@
+import { answerText, markAnswer, normaliseName, type Mark } from '@hurrow/core/names';
+import { effectiveResponses } from '@hurrow/core/quiz';
+import type { Db } from '../db/index.ts';
+import * as queries from './queries.ts';
+
+export interface MarkedAnswer {
+  responseId: string;
+  studentId: string;
+  stationId: string;
+  written: queries.ResponseRow['answer'];
+  /** What is resolved and ruled on. */
+  text: string;
+  mark: Mark;
+  ruledBy: string | null;
+  conflicting: { responseId: string; device: string; written: queries.ResponseRow['answer'] }[];
+}
+
+/** The text by which equal answers are ruled on at once. */
+export const answerKey = (text: string): string => normaliseName(text);
+
+/**
+ * The marks of a quiz, worked out anew from the frozen stations, the responses and the rulings: nothing of them is stored.
+ */
+export async function marksOf(
+  db: Db,
+  quizRow: queries.QuizRow,
+): Promise<{ stations: queries.StationRow[]; answers: MarkedAnswer[] }> {
+  const stations = await queries.stations(db, quizRow.id);
+  const responses = await queries.responsesOfQuiz(db, quizRow.id);
+  const rulings = await queries.rulings(db, quizRow.course_id);
+  const byId = new Map(stations.map((station) => [station.id, station]));
+  const answers = effectiveResponses(responses).flatMap(({ response, conflicting }): MarkedAnswer[] => {
+    const frozen = byId.get(response.stationId)?.frozen;
+    const truth = frozen?.list.find((taxon) => taxon.id === frozen.truth);
+    if (!frozen || !truth) return [];
+    const text = answerText(response.answer);
+    const ruling = rulings.find((row) => row.truth === frozen.truth && row.answer_key === answerKey(text));
+    return [
+      {
+        responseId: response.id,
+        studentId: response.studentId,
+        stationId: response.stationId,
+        written: response.answer,
+        text,
+        mark: markAnswer(
+          response.answer,
+          truth,
+          frozen.list,
+          frozen.marking,
+          ruling && { taxonId: ruling.counts_as },
+        ),
+        ruledBy: ruling?.by ?? null,
+        conflicting: conflicting.map((other) => ({
+          responseId: other.id,
+          device: other.device,
+          written: other.answer,
+        })),
+      },
+    ];
+  });
+  return { stations, answers };
+}

@@ -1,0 +1,205 @@
+import type { Answer } from '@hurrow/core/names';
+import type { FrozenStation } from '@hurrow/core/quiz';
+import type { Medium, View } from '@hurrow/core/view';
+import type { Db } from '../db/index.ts';
+
+export interface QuizRow {
+  id: string;
+  course_id: string;
+  title: string;
+  held_on: string;
+  state: 'planned' | 'open' | 'closed';
+  released: boolean;
+}
+
+const QUIZ = `quiz.id, quiz.course_id, quiz.title, to_char(quiz.held_on, 'YYYY-MM-DD') as held_on, quiz.state, quiz.released`;
+
+export const quizzesOfCourse = (db: Db, courseId: string) =>
+  db.query<QuizRow & { stations: number; students: number }>(
+    `select ${QUIZ},
+            (select count(*)::int from station where station.quiz_id = quiz.id) as stations,
+            (select count(distinct response.student_id)::int
+               from response join station on station.id = response.station_id
+              where station.quiz_id = quiz.id) as students
+       from quiz where course_id = $1 order by held_on, title`,
+    [courseId],
+  );
+
+export const quiz = async (db: Db, id: string) =>
+  (await db.query<QuizRow>(`select ${QUIZ} from quiz where id::text = $1`, [id]))[0];
+
+/** The quiz, held against others who would change its state at the same time. */
+export const quizForUpdate = async (db: Db, id: string) =>
+  (await db.query<QuizRow>(`select ${QUIZ} from quiz where id::text = $1 for update`, [id]))[0];
+
+export const addQuiz = (db: Db, id: string, courseId: string, title: string, heldOn: string) =>
+  db.query('insert into quiz (id, course_id, title, held_on) values ($1, $2, $3, $4::date)', [
+    id,
+    courseId,
+    title,
+    heldOn,
+  ]);
+
+export const updateQuiz = (db: Db, id: string, title: string, heldOn: string) =>
+  db.query('update quiz set title = $2, held_on = $3::date where id = $1', [id, title, heldOn]);
+
+export const setState = (db: Db, id: string, state: QuizRow['state']) =>
+  db.query('update quiz set state = $2 where id = $1', [id, state]);
+
+export const markOpened = (db: Db, id: string, at: Date) =>
+  db.query(`update quiz set state = 'open', opened_at = $2 where id = $1`, [id, at]);
+
+export const setReleased = (db: Db, id: string, released: boolean) =>
+  db.query('update quiz set released = $2 where id = $1', [id, released]);
+
+export const removeQuiz = async (db: Db, id: string) => {
+  await db.query('delete from station where quiz_id = $1', [id]);
+  await db.query('delete from quiz where id = $1', [id]);
+};
+
+export interface StationRow {
+  id: string;
+  quiz_id: string;
+  position: number;
+  taxon_id: string;
+  medium: Medium;
+  view: View;
+  seed: number;
+  voided: boolean;
+  frozen: FrozenStation | null;
+}
+
+export const stations = (db: Db, quizId: string) =>
+  db.query<StationRow>(
+    'select id, quiz_id, position, taxon_id, medium, view, seed, voided, frozen from station where quiz_id = $1 order by position',
+    [quizId],
+  );
+
+export const station = async (db: Db, id: string) =>
+  (
+    await db.query<StationRow & { course_id: string; state: QuizRow['state'] }>(
+      `select station.id, quiz_id, position, taxon_id, medium, view, seed, voided, frozen, quiz.course_id, quiz.state
+         from station join quiz on quiz.id = station.quiz_id where station.id::text = $1`,
+      [id],
+    )
+  )[0];
+
+export const addStation = (db: Db, row: Omit<StationRow, 'voided' | 'frozen'>) =>
+  db.query(
+    'insert into station (id, quiz_id, position, taxon_id, medium, view, seed) values ($1, $2, $3, $4, $5, $6::jsonb, $7)',
+    [row.id, row.quiz_id, row.position, row.taxon_id, row.medium, JSON.stringify(row.view), row.seed],
+  );
+
+export const clearStations = (db: Db, quizId: string) =>
+  db.query('delete from station where quiz_id = $1', [quizId]);
+
+export const freeze = (db: Db, stationId: string, frozen: FrozenStation) =>
+  db.query('update station set frozen = $2::jsonb where id = $1', [stationId, JSON.stringify(frozen)]);
+
+export const setVoided = (db: Db, stationId: string, voided: boolean) =>
+  db.query('update station set voided = $2 where id::text = $1', [stationId, voided]);
+
+export interface ResponseRow {
+  id: string;
+  stationId: string;
+  studentId: string;
+  answer: Answer;
+  device: string;
+  sequence: number;
+  written_at: Date;
+}
+
+export const responsesOfQuiz = (db: Db, quizId: string) =>
+  db.query<ResponseRow>(
+    `select response.id, station_id as "stationId", student_id as "studentId", answer, device, sequence, written_at
+       from response join station on station.id = response.station_id
+      where station.quiz_id = $1 order by received_at, sequence`,
+    [quizId],
+  );
+
+export const responsesOfStudent = (db: Db, studentId: string) =>
+  db.query<ResponseRow>(
+    `select id, station_id as "stationId", student_id as "studentId", answer, device, sequence, written_at
+       from response where student_id = $1 order by received_at, sequence`,
+    [studentId],
+  );
+
+export const responseHash = async (db: Db, id: string) =>
+  (await db.query<{ body_hash: string }>('select body_hash from response where id = $1', [id]))[0]?.body_hash;
+
+export const addResponse = async (
+  db: Db,
+  row: {
+    id: string;
+    stationId: string;
+    studentId: string;
+    answer: Answer;
+    device: string;
+    sequence: number;
+    writtenAt: string;
+    hash: string;
+    enteredBy: string | null;
+  },
+) =>
+  (
+    await db.query(
+      `insert into response (id, station_id, student_id, answer, device, sequence, written_at, body_hash, entered_by)
+       values ($1, $2, $3, $4::jsonb, $5, $6, $7, $8, $9)
+       on conflict (id) do nothing returning id`,
+      [
+        row.id,
+        row.stationId,
+        row.studentId,
+        JSON.stringify(row.answer),
+        row.device,
+        row.sequence,
+        row.writtenAt,
+        row.hash,
+        row.enteredBy,
+      ],
+    )
+  ).length > 0;
+
+/** Next sequence number of a device that writes through the server: paper entry and the instructor. */
+export const nextSequence = async (db: Db, stationId: string, studentId: string, device: string) =>
+  (
+    await db.query<{ n: number }>(
+      'select coalesce(max(sequence), 0) + 1 as n from response where station_id = $1 and student_id = $2 and device = $3',
+      [stationId, studentId, device],
+    )
+  )[0]!.n;
+
+export interface RulingRow {
+  id: number;
+  truth: string;
+  answer_key: string;
+  counts_as: string | null;
+  by: string;
+  at: Date;
+}
+
+/** The rulings in force: the newest of each truth and answer, unless withdrawn. */
+export const rulings = (db: Db, courseId: string) =>
+  db.query<RulingRow>(
+    `select id, truth, answer_key, counts_as, by, at from (
+       select distinct on (truth, answer_key) ruling.id, truth, answer_key, counts_as, withdrawn, account.name as by, at
+         from ruling join account on account.id = ruling.account_id
+        where course_id = $1 order by truth, answer_key, ruling.id desc
+     ) as newest where not withdrawn`,
+    [courseId],
+  );
+
+export const addRuling = (
+  db: Db,
+  courseId: string,
+  truth: string,
+  answerKey: string,
+  countsAs: string | null,
+  withdrawn: boolean,
+  accountId: string,
+  at: Date,
+) =>
+  db.query(
+    'insert into ruling (course_id, truth, answer_key, counts_as, withdrawn, account_id, at) values ($1, $2, $3, $4, $5, $6, $7)',
+    [courseId, truth, answerKey, countsAs, withdrawn, accountId, at],
+  );

@@ -1,0 +1,342 @@
+import { randomInt, randomUUID } from 'node:crypto';
+import Joi from 'joi';
+import { readResponses } from '@hurrow/core/formats';
+import { profilesOf } from '@hurrow/core/library';
+import type { Answer } from '@hurrow/core/names';
+import { freezeStation, INSTRUCTOR_DEVICE } from '@hurrow/core/quiz';
+import { dayOfYear } from '@hurrow/core/season';
+import { BUILT_IN } from '@hurrow/core/vocabulary';
+import { badInput, conflict, notFound } from '../api/problem.ts';
+import { accountOf, INSTRUCTORS, route, STAFF } from '../api/route.ts';
+import { courseOf } from '../courses/routes.ts';
+import * as courseQueries from '../courses/queries.ts';
+import type { Db } from '../db/index.ts';
+import { libraryAt } from '../species/store.ts';
+import { answerKey, marksOf } from './marking.ts';
+import * as queries from './queries.ts';
+import { receive } from './receive.ts';
+import { answerSchema, planSchema, type PlanBody } from './schema.ts';
+
+async function quizOf(db: Db, id: string): Promise<queries.QuizRow> {
+  const row = await queries.quiz(db, id);
+  if (!row) throw notFound('quiz');
+  return row;
+}
+
+async function plannedQuizOf(db: Db, id: string): Promise<queries.QuizRow> {
+  const row = await queries.quizForUpdate(db, id);
+  if (!row) throw notFound('quiz');
+  if (row.state !== 'planned')
+    throw conflict(
+      'This quiz has been opened and its stations are fixed. Void a station to leave it out, or plan another quiz.',
+    );
+  return row;
+}
+
+const taughtIds = async (db: Db, courseId: string) =>
+  (await courseQueries.sets(db, courseId)).flatMap((set) => set.taxa);
+
+async function writeStations(db: Db, quizId: string, courseId: string, body: PlanBody): Promise<void> {
+  const taught = new Set(await taughtIds(db, courseId));
+  const stray = body.stations.findIndex((station) => !taught.has(station.taxonId));
+  if (stray >= 0)
+    throw badInput(
+      `Station ${stray + 1} shows a species that is not on the course’s list. Add it to the list or choose another.`,
+    );
+  await queries.clearStations(db, quizId);
+  const day = dayOfYear(body.heldOn);
+  for (const [i, { taxonId, medium, view }] of body.stations.entries())
+    await queries.addStation(db, {
+      id: randomUUID(),
+      quiz_id: quizId,
+      position: i + 1,
+      taxon_id: taxonId,
+      medium,
+      view: { ...view, day },
+      seed: randomInt(1, 2 ** 31 - 1),
+    });
+}
+
+const quizAsJson = (row: queries.QuizRow) => ({
+  id: row.id,
+  courseId: row.course_id,
+  title: row.title,
+  heldOn: row.held_on,
+  state: row.state,
+  released: row.released,
+});
+
+export const quizRoutes = [
+  route<PlanBody, { courseId: string }>({
+    method: 'post',
+    path: '/api/courses/{courseId}/quizzes',
+    summary: 'Plans a quiz.',
+    allow: INSTRUCTORS,
+    body: planSchema,
+    handle: ({ db, params, body }) =>
+      db.transaction(async (tx) => {
+        const course = await courseOf(tx, params.courseId);
+        const id = randomUUID();
+        await queries.addQuiz(tx, id, course.id, body.title, body.heldOn);
+        await writeStations(tx, id, course.id, body);
+        return { id };
+      }),
+  }),
+  route<unknown, { quizId: string }>({
+    method: 'get',
+    path: '/api/quizzes/{quizId}',
+    summary: 'A quiz with its stations.',
+    allow: STAFF,
+    handle: async ({ db, params }) => {
+      const row = await quizOf(db, params.quizId);
+      const stations = await queries.stations(db, row.id);
+      return {
+        ...quizAsJson(row),
+        stations: stations.map((station) => ({
+          id: station.id,
+          position: station.position,
+          taxonId: station.taxon_id,
+          medium: station.medium,
+          view: station.view,
+          seed: station.seed,
+          voided: station.voided,
+          revision: station.frozen?.revision ?? null,
+          drawn: station.frozen?.drawing !== null && station.frozen !== null,
+        })),
+      };
+    },
+  }),
+  route<PlanBody, { quizId: string }>({
+    method: 'put',
+    path: '/api/quizzes/{quizId}',
+    summary: 'Changes the plan of a quiz that has not been opened.',
+    allow: INSTRUCTORS,
+    body: planSchema,
+    handle: ({ db, params, body }) =>
+      db.transaction(async (tx) => {
+        const row = await plannedQuizOf(tx, params.quizId);
+        await queries.updateQuiz(tx, row.id, body.title, body.heldOn);
+        await writeStations(tx, row.id, row.course_id, body);
+      }),
+  }),
+  route<unknown, { quizId: string }>({
+    method: 'delete',
+    path: '/api/quizzes/{quizId}',
+    summary: 'Removes a quiz that has not been opened.',
+    allow: INSTRUCTORS,
+    handle: ({ db, params }) =>
+      db.transaction(async (tx) => {
+        const row = await plannedQuizOf(tx, params.quizId);
+        await queries.removeQuiz(tx, row.id);
+      }),
+  }),
+  route<unknown, { quizId: string }>({
+    method: 'post',
+    path: '/api/quizzes/{quizId}/open',
+    summary:
+      'Opens a quiz to students. The first opening freezes every station; a closed quiz is opened again as it was.',
+    allow: INSTRUCTORS,
+    handle: ({ db, params, now }) =>
+      db.transaction(async (tx) => {
+        const row = await queries.quizForUpdate(tx, params.quizId);
+        if (!row) throw notFound('quiz');
+        if (row.state === 'open') return;
+        if (row.state === 'closed') return void (await queries.setState(tx, row.id, 'open'));
+        const stations = await queries.stations(tx, row.id);
+        if (stations.length === 0)
+          throw badInput('The quiz has no stations yet. Add at least one, then open it.');
+        const course = await courseOf(tx, row.course_id);
+        const library = await libraryAt(tx);
+        const taught = await taughtIds(tx, course.id);
+        const profiles = profilesOf(library, BUILT_IN);
+        const list = taught.flatMap((id) => profiles.find(({ taxon }) => taxon.id === id) ?? []);
+        for (const station of stations) {
+          if (!taught.includes(station.taxon_id))
+            throw badInput(
+              `Station ${station.position} shows a species that is no longer on the list. Change the station or the list.`,
+            );
+          const frozen = freezeStation(
+            { taxonId: station.taxon_id, medium: station.medium, view: station.view },
+            station.seed,
+            {
+              revision: library.revision,
+              list,
+              vocabulary: BUILT_IN,
+              marking: course.marking,
+              units: course.units,
+              reference: library.reference,
+              site: course,
+            },
+          );
+          await queries.freeze(tx, station.id, frozen);
+        }
+        await queries.markOpened(tx, row.id, now);
+      }),
+  }),
+  route<unknown, { quizId: string }>({
+    method: 'post',
+    path: '/api/quizzes/{quizId}/close',
+    summary: 'Closes a quiz: students can no longer answer, paper can still be entered.',
+    allow: INSTRUCTORS,
+    handle: async ({ db, params }) => {
+      const row = await quizOf(db, params.quizId);
+      if (row.state === 'planned') throw conflict('This quiz has not been opened yet. Open it first.');
+      await queries.setState(db, row.id, 'closed');
+    },
+  }),
+  route<{ released: boolean }, { quizId: string }>({
+    method: 'post',
+    path: '/api/quizzes/{quizId}/release',
+    summary: 'Lets students see their own result, or hides it again.',
+    allow: INSTRUCTORS,
+    body: Joi.object({ released: Joi.boolean().required() }),
+    handle: async ({ db, params, body }) => {
+      const row = await quizOf(db, params.quizId);
+      if (body.released && row.state !== 'closed')
+        throw conflict('Close the quiz before you release its results.');
+      await queries.setReleased(db, row.id, body.released);
+    },
+  }),
+  route<{ voided: boolean }, { quizId: string; stationId: string }>({
+    method: 'post',
+    path: '/api/quizzes/{quizId}/stations/{stationId}/void',
+    summary: 'Leaves a station out of all marks and analyses, or takes it in again.',
+    allow: INSTRUCTORS,
+    body: Joi.object({ voided: Joi.boolean().required() }),
+    handle: async ({ db, params, body }) => {
+      const station = await queries.station(db, params.stationId);
+      if (!station || station.quiz_id !== params.quizId) throw notFound('station');
+      await queries.setVoided(db, station.id, body.voided);
+    },
+  }),
+  route<unknown, { quizId: string; stationId: string }>({
+    method: 'get',
+    path: '/api/quizzes/{quizId}/stations/{stationId}/drawing.svg',
+    summary: 'The drawing that students see at a station of an opened quiz.',
+    allow: STAFF,
+    answers: 'image/svg+xml',
+    handle: async ({ db, params }) => {
+      const station = await queries.station(db, params.stationId);
+      if (!station?.frozen?.drawing || station.quiz_id !== params.quizId) throw notFound('drawing');
+      return station.frozen.drawing;
+    },
+  }),
+  route<unknown, { quizId: string }>({
+    method: 'get',
+    path: '/api/quizzes/{quizId}/marks',
+    summary: 'Every answer with its mark, worked out from the frozen stations and the rulings.',
+    allow: STAFF,
+    handle: async ({ db, params }) => {
+      const row = await quizOf(db, params.quizId);
+      const { stations, answers } = await marksOf(db, row);
+      return {
+        quiz: quizAsJson(row),
+        students: (await courseQueries.students(db, row.course_id)).map(({ id, name }) => ({ id, name })),
+        stations: stations.map((station) => ({
+          id: station.id,
+          position: station.position,
+          taxonId: station.taxon_id,
+          voided: station.voided,
+        })),
+        list: stations[0]?.frozen?.list ?? [],
+        policy: stations[0]?.frozen?.marking.policy ?? null,
+        answers,
+      };
+    },
+  }),
+  route<{ truth: string; text: string; countsAs: string | null; withdraw: boolean }, { quizId: string }>({
+    method: 'post',
+    path: '/api/quizzes/{quizId}/rulings',
+    summary:
+      'Rules what an answer counts as, for all equal answers of the course at once; or withdraws the ruling.',
+    allow: INSTRUCTORS,
+    body: Joi.object({
+      truth: Joi.string().required(),
+      text: Joi.string().max(400).required(),
+      countsAs: Joi.string().allow(null).required(),
+      withdraw: Joi.boolean().default(false),
+    }),
+    handle: async ({ db, params, body, who, now }) => {
+      const row = await quizOf(db, params.quizId);
+      await queries.addRuling(
+        db,
+        row.course_id,
+        body.truth,
+        answerKey(body.text),
+        body.countsAs,
+        body.withdraw,
+        accountOf(who),
+        now,
+      );
+    },
+  }),
+  route<{ studentId: string; stationId: string; answer: Answer; decide: boolean }, { quizId: string }>({
+    method: 'post',
+    path: '/api/quizzes/{quizId}/paper',
+    summary: 'Enters one answer from paper, or decides between answers of two devices.',
+    allow: STAFF,
+    body: Joi.object({
+      studentId: Joi.string().uuid().required(),
+      stationId: Joi.string().uuid().required(),
+      answer: answerSchema.required(),
+      decide: Joi.boolean().default(false),
+    }),
+    handle: ({ db, params, body, who, now }) =>
+      db.transaction(async (tx) => {
+        const row = await quizOf(tx, params.quizId);
+        if (row.state === 'planned')
+          throw conflict('Open the quiz before you enter answers, so that its stations are fixed.');
+        const station = await queries.station(tx, body.stationId);
+        const students = await courseQueries.students(tx, row.course_id);
+        if (station?.quiz_id !== row.id) throw notFound('station');
+        if (!students.some((student) => student.id === body.studentId)) throw notFound('student');
+        const device = body.decide ? INSTRUCTOR_DEVICE : 'paper';
+        const sequence = await queries.nextSequence(tx, body.stationId, body.studentId, device);
+        const response = {
+          id: randomUUID(),
+          stationId: body.stationId,
+          answer: body.answer,
+          device,
+          sequence,
+          writtenAt: now.toISOString(),
+        };
+        await receive(tx, body.studentId, response, accountOf(who));
+      }),
+  }),
+  route<{ csv: string; dryRun: boolean }, { quizId: string }>({
+    method: 'post',
+    path: '/api/quizzes/{quizId}/responses/import',
+    summary:
+      'Imports paper answers (CSV: student, station, answer); with dryRun it only says what it would do.',
+    allow: INSTRUCTORS,
+    body: Joi.object({ csv: Joi.string().required().label('File'), dryRun: Joi.boolean().required() }),
+    handle: ({ db, params, body, who, now }) =>
+      db.transaction(async (tx) => {
+        const row = await quizOf(tx, params.quizId);
+        const stations = await queries.stations(tx, row.id);
+        const list = stations[0]?.frozen?.list;
+        if (!list) throw conflict('Open the quiz before you import answers, so that its stations are fixed.');
+        const read = readResponses(body.csv, {
+          students: await courseQueries.students(tx, row.course_id),
+          stations,
+          list,
+        });
+        if (!read.ok) throw badInput(read.problem);
+        const { rows, problems, unknown } = read.value;
+        if (!body.dryRun)
+          for (const entry of rows) {
+            const sequence = await queries.nextSequence(tx, entry.stationId, entry.studentId, 'paper');
+            const response = {
+              id: randomUUID(),
+              stationId: entry.stationId,
+              answer: entry.answer,
+              device: 'paper',
+              sequence,
+              writtenAt: now.toISOString(),
+            };
+            await receive(tx, entry.studentId, response, accountOf(who));
+          }
+        return { added: [`${rows.length} answers`], changed: [], refused: problems, unknown, ignored: [] };
+      }),
+  }),
+];

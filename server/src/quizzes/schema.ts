@@ -1,0 +1,75 @@
+import Joi from 'joi';
+import type { PlannedStation } from '@hurrow/core/quiz';
+import type { Answer } from '@hurrow/core/names';
+import { AIDS, MEDIA } from '@hurrow/core/view';
+import { isoDate } from '../courses/schema.ts';
+
+export interface PlanBody {
+  title: string;
+  heldOn: string;
+  /** The day of a view is that of the quiz and is set by the server. */
+  stations: PlannedStation[];
+}
+
+const organs = ['habit', 'bark', 'twig', 'bud', 'leaf', 'flower', 'fruit', 'wood', 'site'];
+
+export const planSchema = Joi.object<PlanBody>({
+  title: Joi.string().trim().max(120).required().label('Title'),
+  heldOn: isoDate().required().label('Date'),
+  stations: Joi.array()
+    .max(200)
+    .items(
+      Joi.object({
+        taxonId: Joi.string().required().label('Species'),
+        medium: Joi.string()
+          .valid(...MEDIA)
+          .required()
+          .label('Medium'),
+        view: Joi.object({
+          organs: Joi.array()
+            .items(Joi.string().valid(...organs))
+            .min(1)
+            .required()
+            .label('What is shown')
+            .messages({
+              'array.min': '“What is shown” needs at least one part of the plant',
+            }),
+          day: Joi.number().integer().min(1).max(365),
+          nearness: Joi.string().valid('afar', 'arm', 'hand').required(),
+          aids: Joi.array()
+            .items(Joi.string().valid(...AIDS))
+            .min(1)
+            .required(),
+          qualifiers: Joi.object().pattern(Joi.string(), Joi.string()).default({}),
+        }).required(),
+      }),
+    )
+    .required(),
+});
+
+const written = Joi.string().allow('').max(200);
+
+export const answerSchema = Joi.object<Answer>({
+  name: written,
+  genus: written,
+  epithet: written,
+  family: written,
+});
+
+export interface ResponseBody {
+  id: string;
+  stationId: string;
+  answer: Answer;
+  device: string;
+  sequence: number;
+  writtenAt: string;
+}
+
+export const responseSchema = Joi.object<ResponseBody>({
+  id: Joi.string().uuid().required(),
+  stationId: Joi.string().uuid().required(),
+  answer: answerSchema.required(),
+  device: Joi.string().max(80).required(),
+  sequence: Joi.number().integer().min(0).required(),
+  writtenAt: Joi.string().isoDate().required(),
+});

@@ -1,0 +1,144 @@
+import Joi from 'joi';
+import { effectiveResponses } from '@hurrow/core/quiz';
+import { commonName, scientificName } from '@hurrow/core/taxon';
+import { MEDIUM_TITLES, viewInWords } from '@hurrow/core/view';
+import { notFound, Problem } from '../api/problem.ts';
+import { route } from '../api/route.ts';
+import { courseOf } from '../courses/routes.ts';
+import { marksOf } from '../quizzes/marking.ts';
+import * as quizQueries from '../quizzes/queries.ts';
+import { receive } from '../quizzes/receive.ts';
+import { responseSchema, type ResponseBody } from '../quizzes/schema.ts';
+
+/** What a student's phone may know: never the taxon of a station nor its traits. */
+export const sittingRoutes = [
+  route({
+    method: 'get',
+    path: '/api/sit',
+    summary:
+      'The open quizzes of the student who calls, with the answers received so far, and results that are released.',
+    allow: ['student'],
+    handle: async ({ db, who }) => {
+      const course = await courseOf(db, who!.courseId!);
+      const quizzes = await quizQueries.quizzesOfCourse(db, course.id);
+      const own = effectiveResponses(await quizQueries.responsesOfStudent(db, who!.studentId!));
+      const open = [];
+      for (const quiz of quizzes.filter((row) => row.state === 'open')) {
+        const stations = await quizQueries.stations(db, quiz.id);
+        open.push({
+          id: quiz.id,
+          title: quiz.title,
+          policy: stations[0]?.frozen?.marking.policy ?? course.marking.policy,
+          names:
+            course.marking.policy === 'common'
+              ? (stations[0]?.frozen?.list.map(commonName).sort() ?? [])
+              : [],
+          stations: stations.map((station) => ({
+            id: station.id,
+            position: station.position,
+            medium: MEDIUM_TITLES[station.medium],
+            shows: viewInWords(station.view),
+            drawn: Boolean(station.frozen?.drawing),
+            answer: own.find(({ response }) => response.stationId === station.id)?.response.answer ?? null,
+          })),
+        });
+      }
+      return {
+        course: course.name,
+        name: who!.name,
+        open,
+        released: quizzes
+          .filter((row) => row.state === 'closed' && row.released)
+          .map((row) => ({ id: row.id, title: row.title, heldOn: row.held_on })),
+      };
+    },
+  }),
+  route<unknown, { stationId: string }>({
+    method: 'get',
+    path: '/api/sit/stations/{stationId}/drawing.svg',
+    summary: 'The drawing of a station of an open quiz: outlines only, no names.',
+    allow: ['student'],
+    answers: 'image/svg+xml',
+    handle: async ({ db, params, who }) => {
+      const station = await quizQueries.station(db, params.stationId);
+      if (!station?.frozen?.drawing || station.course_id !== who!.courseId || station.state !== 'open')
+        throw notFound('drawing');
+      return station.frozen.drawing;
+    },
+  }),
+  route<{ responses: ResponseBody[] }>({
+    method: 'post',
+    path: '/api/sit/responses',
+    summary: 'Receives answers. Sending one again does no harm; each is acknowledged after it is stored.',
+    allow: ['student'],
+    body: Joi.object({ responses: Joi.array().items(responseSchema).min(1).max(300).required() }),
+    handle: async ({ db, body, who }) => {
+      const received: string[] = [];
+      const refused: { id: string; message: string }[] = [];
+      for (const response of body.responses) {
+        try {
+          const station = await quizQueries.station(db, response.stationId);
+          if (!station || station.course_id !== who!.courseId) throw notFound('station');
+          if (station.state !== 'open')
+            throw new Problem(
+              409,
+              'The quiz is closed and this answer came too late. It stays on this phone; show it to your instructor.',
+            );
+          await receive(db, who!.studentId!, response, null);
+          received.push(response.id);
+        } catch (error) {
+          if (!(error instanceof Problem)) throw error;
+          if (body.responses.length === 1) throw error;
+          refused.push({ id: response.id, message: error.message });
+        }
+      }
+      return { received, refused };
+    },
+  }),
+  route<unknown, { quizId: string }>({
+    method: 'get',
+    path: '/api/sit/quizzes/{quizId}/result',
+    summary: 'The student’s own result, once the instructor has released it.',
+    allow: ['student'],
+    handle: async ({ db, params, who }) => {
+      const quiz = await quizQueries.quiz(db, params.quizId);
+      if (!quiz || quiz.course_id !== who!.courseId) throw notFound('quiz');
+      if (quiz.state !== 'closed' || !quiz.released)
+        throw new Problem(403, 'Your instructor has not released this result yet. Look again later.');
+      const { stations, answers } = await marksOf(db, quiz);
+      const counted = stations.filter((station) => !station.voided && station.frozen);
+      const rows = counted.map((station) => {
+        const answer = answers.find(
+          (entry) => entry.stationId === station.id && entry.studentId === who!.studentId,
+        );
+        const truth = station.frozen!.list.find((taxon) => taxon.id === station.frozen!.truth)!;
+        const { points: full } = station.frozen!.marking;
+        const policy = station.frozen!.marking.policy;
+        const outOf =
+          policy === 'common'
+            ? full.name
+            : full.genus +
+              (policy === 'genus' ? 0 : full.epithet) +
+              (policy === 'binomialFamily' ? full.family : 0);
+        return {
+          position: station.position,
+          written: answer ? [answer.text, answer.written.family].filter(Boolean).join(', ') : '',
+          points: answer?.mark.points ?? 0,
+          outOf,
+          truth: policy === 'common' ? commonName(truth) : scientificName(truth),
+          latin: policy !== 'common',
+          family: policy === 'binomialFamily' ? truth.family : null,
+          remarks: (answer?.mark.parts ?? [])
+            .filter((part) => part.remark !== 'right')
+            .map((part) => `${part.part}: ${part.remark}`),
+        };
+      });
+      return {
+        title: quiz.title,
+        points: rows.reduce((sum, row) => sum + row.points, 0),
+        outOf: rows.reduce((sum, row) => sum + row.outOf, 0),
+        rows,
+      };
+    },
+  }),
+];

@@ -1,0 +1,189 @@
+import type { ReconciliationRule } from '@hurrow/core/score';
+import { only, type Db } from '../db/index.ts';
+
+export interface LibraryRow {
+  id: string;
+  name: string;
+  latitude: number;
+  longitude: number;
+  elevation: number;
+  rule: ReconciliationRule;
+}
+
+export const theLibrary = async (db: Db) =>
+  (
+    await db.query<LibraryRow>(
+      'select id, name, latitude, longitude, elevation, rule from library order by id limit 1',
+    )
+  )[0];
+
+export const sources = (db: Db, libraryId: string) =>
+  db.query<{ id: string; label: string }>(
+    'select id, label from source where library_id = $1 order by position',
+    [libraryId],
+  );
+
+export const newestRevision = async (db: Db, libraryId: string) =>
+  only(
+    await db.query<{ id: number }>('select coalesce(max(id), 0) as id from revision where library_id = $1', [
+      libraryId,
+    ]),
+  ).id;
+
+export const addRevision = async (
+  db: Db,
+  libraryId: string,
+  accountId: string | null,
+  at: Date,
+  summary: string,
+) =>
+  only(
+    await db.query<{ id: number }>(
+      'insert into revision (library_id, account_id, at, summary) values ($1, $2, $3, $4) returning id',
+      [libraryId, accountId, at, summary],
+    ),
+  ).id;
+
+/** Keeps two savers from reading the same newest revision. */
+export const lockLibrary = (db: Db, libraryId: string) =>
+  db.query('select id from library where id = $1 for update', [libraryId]);
+
+export const taxaAt = (db: Db, libraryId: string, revision: number) =>
+  db.query<{ id: string; record: object; revision_id: number }>(
+    `select distinct on (taxon.id) taxon.id, taxon_version.record, taxon_version.revision_id
+       from taxon join taxon_version on taxon_version.taxon_id = taxon.id
+      where taxon.library_id = $1 and taxon_version.revision_id <= $2
+      order by taxon.id, taxon_version.revision_id desc`,
+    [libraryId, revision],
+  );
+
+export interface ScoreRow {
+  taxon_id: string;
+  character_id: string;
+  source_id: string;
+  qualifiers: object;
+  value: object;
+  note: string | null;
+}
+
+export const scoresAt = (db: Db, libraryId: string, revision: number) =>
+  db.query<ScoreRow>(
+    `select * from (
+       select distinct on (score_version.taxon_id, character_id, qualifier_key, source_id)
+              score_version.taxon_id, character_id, source_id, qualifiers, value, note
+         from score_version join taxon on taxon.id = score_version.taxon_id
+        where taxon.library_id = $1 and revision_id <= $2
+        order by score_version.taxon_id, character_id, qualifier_key, source_id, revision_id desc
+     ) as newest where value is not null
+     order by taxon_id, character_id`,
+    [libraryId, revision],
+  );
+
+export const addTaxon = (db: Db, id: string, libraryId: string) =>
+  db.query('insert into taxon (id, library_id) values ($1, $2)', [id, libraryId]);
+
+export const taxonExists = async (db: Db, id: string) =>
+  (await db.query('select 1 from taxon where id = $1', [id])).length > 0;
+
+export const addTaxonVersion = (db: Db, taxonId: string, revision: number, record: object) =>
+  db.query('insert into taxon_version (taxon_id, revision_id, record) values ($1, $2, $3::jsonb)', [
+    taxonId,
+    revision,
+    JSON.stringify(record),
+  ]);
+
+export const addScoreVersion = (
+  db: Db,
+  row: {
+    taxonId: string;
+    characterId: string;
+    qualifierKey: string;
+    sourceId: string;
+    revision: number;
+    qualifiers: object;
+    value: object | null;
+    note: string | null;
+  },
+) =>
+  db.query(
+    `insert into score_version (taxon_id, character_id, qualifier_key, source_id, revision_id, qualifiers, value, note)
+     values ($1, $2, $3, $4, $5, $6::jsonb, $7::jsonb, $8)`,
+    [
+      row.taxonId,
+      row.characterId,
+      row.qualifierKey,
+      row.sourceId,
+      row.revision,
+      JSON.stringify(row.qualifiers),
+      row.value === null ? null : JSON.stringify(row.value),
+      row.note,
+    ],
+  );
+
+/** Characters of a taxon that someone else changed after a revision, by source and qualifiers. */
+export const scoresChangedSince = (db: Db, taxonId: string, revision: number) =>
+  db.query<{ character_id: string; qualifier_key: string; source_id: string; by: string | null }>(
+    `select distinct character_id, qualifier_key, source_id, account.name as by
+       from score_version
+       join revision on revision.id = score_version.revision_id
+       left join account on account.id = revision.account_id
+      where taxon_id = $1 and revision_id > $2`,
+    [taxonId, revision],
+  );
+
+export const taxonChangedSince = async (db: Db, taxonId: string, revision: number) =>
+  (
+    await db.query('select 1 from taxon_version where taxon_id = $1 and revision_id > $2 limit 1', [
+      taxonId,
+      revision,
+    ])
+  ).length > 0;
+
+export const revisionOf = async (db: Db, revision: number) =>
+  (
+    await db.query<{ id: number; summary: string; library_id: string }>(
+      'select id, summary, library_id from revision where id = $1',
+      [revision],
+    )
+  )[0];
+
+/** What a revision wrote, each with the value before it. */
+export const scoresOfRevision = (db: Db, revision: number) =>
+  db.query<{
+    taxon_id: string;
+    character_id: string;
+    qualifier_key: string;
+    source_id: string;
+    qualifiers: object;
+    before: object | null;
+    before_note: string | null;
+    later: boolean;
+  }>(
+    `select now.taxon_id, now.character_id, now.qualifier_key, now.source_id, now.qualifiers, prior.value as before, prior.note as before_note,
+            exists (select 1 from score_version as next
+                     where next.taxon_id = now.taxon_id and next.character_id = now.character_id
+                       and next.qualifier_key = now.qualifier_key and next.source_id = now.source_id
+                       and next.revision_id > now.revision_id) as later
+       from score_version as now
+       left join lateral (
+         select value, note from score_version as old
+          where old.taxon_id = now.taxon_id and old.character_id = now.character_id
+            and old.qualifier_key = now.qualifier_key and old.source_id = now.source_id
+            and old.revision_id < now.revision_id
+          order by old.revision_id desc limit 1) as prior on true
+      where now.revision_id = $1`,
+    [revision],
+  );
+
+export const taxaOfRevision = (db: Db, revision: number) =>
+  db.query<{ taxon_id: string; record: object; before: object | null; later: boolean }>(
+    `select now.taxon_id, now.record, prior.record as before,
+            exists (select 1 from taxon_version as next where next.taxon_id = now.taxon_id and next.revision_id > now.revision_id) as later
+       from taxon_version as now
+       left join lateral (
+         select record from taxon_version as old
+          where old.taxon_id = now.taxon_id and old.revision_id < now.revision_id
+          order by old.revision_id desc limit 1) as prior on true
+      where now.revision_id = $1`,
+    [revision],
+  );

@@ -1,0 +1,124 @@
+import Joi from 'joi';
+import { CAUTION_KINDS, type Taxon } from '@hurrow/core/taxon';
+import { CALENDAR_PARTS } from '@hurrow/core/season';
+import { FREQUENCIES, type Qualifiers, type ScoreValue } from '@hurrow/core/score';
+
+/** A taxon as it is sent; its id is in the address. */
+export type TaxonBody = Omit<Taxon, 'id'>;
+
+const arc = Joi.object({
+  from: Joi.number().integer().min(1).max(365).required(),
+  to: Joi.number().integer().min(1).max(365).required(),
+});
+const words = (max = 200) => Joi.string().trim().allow('').max(max);
+
+export const taxonSchema = Joi.object<TaxonBody>({
+  rank: Joi.string().valid('species', 'subspecies', 'variety', 'genus', 'group').default('species'),
+  genus: Joi.string()
+    .trim()
+    .max(60)
+    .pattern(/^[A-Z][\p{L}-]+$/u)
+    .required()
+    .label('Genus')
+    .messages({
+      'string.pattern.base': '“Genus” begins with a capital letter and has letters only, such as Acer',
+    }),
+  epithet: words(60).lowercase().required().label('Epithet'),
+  infraEpithet: words(60),
+  hybrid: Joi.boolean(),
+  authority: words(),
+  family: Joi.string().trim().max(60).required().label('Family'),
+  familyCommon: words(60),
+  olderFamilies: Joi.array().items(Joi.string().trim().max(60)),
+  commonNames: Joi.array().items(Joi.string().trim().max(80)).required().label('Common names'),
+  synonyms: Joi.array().items(Joi.string().trim().max(120)).required().label('Synonyms'),
+  meaning: words(500),
+  calendar: Joi.object(
+    Object.fromEntries(CALENDAR_PARTS.map((part) => [part, Joi.array().items(arc)])),
+  ).required(),
+  cautions: Joi.array()
+    .items(
+      Joi.object({
+        kind: Joi.string()
+          .valid(...CAUTION_KINDS)
+          .required(),
+        part: words().required(),
+        effect: words(500).required(),
+        care: words(500).required(),
+      }),
+    )
+    .required(),
+  memoryAid: words(500),
+  fact: words(1000),
+  retired: Joi.boolean(),
+});
+
+const share = Joi.string().valid(...FREQUENCIES);
+const number = Joi.number();
+
+export const valueSchema = Joi.alternatives(
+  Joi.object({
+    kind: Joi.string().valid('states').required(),
+    states: Joi.array()
+      .items(Joi.object({ state: Joi.string().required(), frequency: share.required() }))
+      .min(1)
+      .required(),
+    exhaustive: Joi.boolean(),
+  }),
+  Joi.object({ kind: Joi.string().valid('flag').required(), frequency: share.required() }),
+  Joi.object({
+    kind: Joi.string().valid('range').required(),
+    min: number,
+    low: number,
+    high: number,
+    max: number,
+    typical: number,
+    step: number.integer().min(1),
+    open: Joi.boolean(),
+  }),
+  Joi.object({
+    kind: Joi.string().valid('months').required(),
+    arcs: Joi.array().items(arc).min(1).required(),
+  }),
+);
+
+export interface ScoreChange {
+  characterId: string;
+  sourceId: string;
+  qualifiers: Qualifiers;
+  /** null withdraws the score. */
+  value: ScoreValue | null;
+  note?: string;
+}
+
+export interface SaveBody {
+  taxon: TaxonBody;
+  changes: ScoreChange[];
+  /** The revision that the editor was opened at; 0 for a new taxon. */
+  baseRevision: number;
+}
+
+const qualifiers = Joi.object({
+  plantAge: Joi.string().valid('seedling', 'young', 'mature', 'old'),
+  partAge: Joi.string().valid('current', 'last', 'older'),
+  shoot: Joi.string().valid('long', 'spur', 'sprout', 'coneBearing'),
+  light: Joi.string().valid('sun', 'shade'),
+  sex: Joi.string().valid('male', 'female'),
+  setting: Joi.string().valid('forest', 'open'),
+}).default({});
+
+export const saveSchema = Joi.object<SaveBody>({
+  taxon: taxonSchema.required(),
+  changes: Joi.array()
+    .items(
+      Joi.object({
+        characterId: Joi.string().required(),
+        sourceId: Joi.string().required(),
+        qualifiers,
+        value: valueSchema.allow(null).required(),
+        note: words(500),
+      }),
+    )
+    .required(),
+  baseRevision: Joi.number().integer().min(0).required(),
+});
