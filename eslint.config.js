@@ -16,7 +16,9 @@ export default tseslint.config(
   },
   {
     files: ['**/*.mjs', '**/*.js'],
-    languageOptions: { globals: { process: 'readonly', console: 'readonly', URL: 'readonly' } },
+    languageOptions: {
+      globals: { Buffer: 'readonly', process: 'readonly', console: 'readonly', URL: 'readonly' },
+    },
   },
   {
     files: ['core/src/**/*.ts'],
@@ -35,5 +37,15 @@ export default tseslint.config(
     plugins: { 'react-hooks': reactHooks },
     rules: reactHooks.configs.recommended.rules,
   },
-  { files: ['web/**/*.tsx'], ...jsxA11y.flatConfigs.recommended },
+  {
+    files: ['web/**/*.tsx'],
+    ...jsxA11y.flatConfigs.recommended,
+    rules: {
+      ...jsxA11y.flatConfigs.recommended.rules,
+      'jsx-a11y/label-has-associated-control': [
+        'error',
+        { controlComponents: ['Input', 'InputNumber', 'Select'] },
+      ],
+    },
+  },
 );

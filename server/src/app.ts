@@ -1,6 +1,7 @@
 import { randomBytes } from 'node:crypto';
 import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import compression from 'compression';
 import express, { type Express } from 'express';
 import helmet from 'helmet';
 import { pino } from 'pino';
@@ -72,6 +73,7 @@ export function createApp(db: Db, config: Config, webFolder?: string): Express {
       strictTransportSecurity: config.secure,
     }),
   );
+  app.use(compression());
   register(app, ROUTES, db, config);
   if (webFolder && existsSync(webFolder)) servePages(app, webFolder);
   return app;

@@ -125,10 +125,11 @@ function upper(t: number, apex: string, round: number, here: boolean): number {
   if (!here) return 1;
   const s = 1 - t;
   switch (apex) {
-    case 'acuminate':
-      return t < 0.4
-        ? 0.62 * (1 - 0.6 ** Math.max(1.4, round - 0.2)) * (t / 0.4) ** 1.35 + 0.38 * t * (1 - 0.6 ** 1.6)
-        : 1 - s ** Math.max(1.4, round - 0.2) - 0.12 * s * (1 - t);
+    case 'acuminate': {
+      // Concave run-out: the tip is drawn in to a third of what an acute one would be, smoothly.
+      const near = Math.min(1, t / 0.5);
+      return (1 - s ** Math.max(1.5, round)) * (0.3 + 0.7 * near * near * (3 - 2 * near));
+    }
     case 'rounded':
       return Math.sqrt(1 - s ** Math.max(2, round));
     case 'notched':
@@ -137,7 +138,8 @@ function upper(t: number, apex: string, round: number, here: boolean): number {
       return (1 - s ** Math.max(1.9, round)) ** 0.7;
     default:
       // Round blades run into a short point, others taper to it.
-      return round > 2.05 ? (1 - s ** 2.2) ** 0.72 : 1 - s ** Math.max(1.35, round - 0.1);
+      if (round <= 2.05) return 1 - s ** Math.max(1.35, round - 0.1);
+      return t < 0.1 ? (t / 0.1) ** 0.9 * (1 - 0.9 ** 2.2) ** 0.72 : (1 - s ** 2.2) ** 0.72;
   }
 }
 

@@ -1,7 +1,7 @@
 import { randomFrom, seedOf } from '../random/index.ts';
 import { bladeOf, bladeShapes, bladeSize } from './blade.ts';
-import { add, along, band, curve, direction, place, scaleBy, type Point } from './geometry.ts';
-import { LEAF_GREEN, LEAF_LOWER, NATURAL } from './palette.ts';
+import { add, along, band, boundsOf, curve, direction, place, scaleBy, type Point } from './geometry.ts';
+import { LEAF_GREEN, LEAF_LOWER, NATURAL, paler } from './palette.ts';
 import { emptyScene, type Scene, type Shape } from './scene.ts';
 import { TraitReader, type Traits } from './traits.ts';
 import { budInset, leafScars, twigBuds, twigOf } from './twig.ts';
@@ -10,6 +10,13 @@ const leafColor = (reader: TraitReader): string =>
   reader.traits.autumn
     ? (NATURAL[reader.states('leaf.autumnColor')[0] ?? 'yellow'] ?? LEAF_GREEN)
     : LEAF_GREEN;
+
+/** The lower face: its own color, or in autumn a paler one of the leaf where it is not white. */
+function lowerColor(reader: TraitReader): string {
+  const state = reader.state('leaf.lowerColor', 'pale');
+  if (reader.traits.autumn && (state === 'green' || state === 'pale')) return paler(leafColor(reader), 0.4);
+  return LEAF_LOWER[state] ?? LEAF_LOWER['pale']!;
+}
 
 interface PlacedLeaf {
   shapes: Shape[];
@@ -43,9 +50,7 @@ function leafAt(
   const joint = stalk[stalk.length - 1]!;
   const flattened = reader.state('leaf.petioleSection', 'round') === 'flattened';
   const stalkWidth = Math.max(0.45, Math.min(1.3, length * 0.012)) * (flattened ? 1.7 : 1);
-  const fill = lower
-    ? (LEAF_LOWER[reader.state('leaf.lowerColor', 'pale')] ?? LEAF_LOWER['pale']!)
-    : leafColor(reader);
+  const fill = lower ? lowerColor(reader) : leafColor(reader);
   const shapes: Shape[] = [
     { role: 'petiole', points: band(stalk, (s) => stalkWidth * (1.15 - 0.35 * s)), closed: true },
   ];
@@ -140,12 +145,15 @@ const leafletShape = (reader: TraitReader) =>
 const dot = (at: Point, r: number): Point[] =>
   Array.from({ length: 10 }, (_, i) => add(at, scaleBy(direction((2 * Math.PI * i) / 10), r)));
 
-/** A single leaf with its stalk: what a student is handed as "a leaf". */
+/** Two leaves with their stalks, the upper face and below it the lower one: what a student is handed as "a leaf". */
 export function singleLeaf(traits: Traits): Scene {
   const scene = emptyScene();
-  const leaf = leafAt(traits, [0, 0], 0, 1, 1);
-  scene.shapes.push(...leaf.shapes);
-  leafAnchors(scene, leaf);
+  const upper = leafAt(traits, [0, 0], 0, 1, 1);
+  const bounds = boundsOf(upper.shapes.map((shape) => shape.points));
+  const lower = leafAt(traits, [0, (bounds.bottom - bounds.top) * 1.06], 0, 0.96, 2, true);
+  scene.shapes.push(...upper.shapes, ...lower.shapes);
+  leafAnchors(scene, upper);
+  for (const id of ['leaf.lowerColor', 'leaf.lowerHair', 'leaf.hairPlace']) scene.anchors[id] = lower.middle;
   return scene;
 }
 

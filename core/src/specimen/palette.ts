@@ -37,3 +37,14 @@ export const LEAF_LOWER: Record<string, string> = {
   rusty: '#d2c19c',
 };
 export const LARCH_GOLD = { near: '#cfa93a', far: '#a5822b' };
+
+/** A color mixed with white: `share` 0 leaves it, 1 is white. */
+export function paler(hex: string, share: number): string {
+  const channel = (at: number) => {
+    const value = parseInt(hex.slice(at, at + 2), 16);
+    return Math.round(value + (255 - value) * share)
+      .toString(16)
+      .padStart(2, '0');
+  };
+  return `#${channel(1)}${channel(3)}${channel(5)}`;
+}

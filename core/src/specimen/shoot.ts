@@ -240,7 +240,7 @@ function bothFaces(length: number, width: number, bands: string, tip: string, co
         line: width * 0.2,
       });
   }
-  return { title: 'upper and lower face', magnification: 5, shows: 'needle.bands', shapes };
+  return { title: 'both faces', magnification: 5, shows: 'needle.bands', shapes };
 }
 
 /** A piece of bare twig with the marks that needles leave. */
@@ -296,7 +296,7 @@ function scarInset(reader: TraitReader): Inset {
     } else
       shapes.push({ role: 'mark', points: [add(at, [-0.9 * r, 0]), add(at, [0.5 * r, 0])], closed: false });
   }
-  return { title: 'marks of fallen needles', magnification: 5, shows: 'needle.scar', shapes };
+  return { title: 'needle scars', magnification: 5, shows: 'needle.scar', shapes };
 }
 
 /** Bundles of needles with their sheath, set round the end of the twig; far ones first and darker. */
@@ -422,7 +422,7 @@ function bundleInset(per: number, width: number, sheath: string, color: string):
             : [centre, add(centre, scaleBy(direction(-Math.PI / 2 + (2 * Math.PI * k) / per), r))],
         closed: false,
       });
-  return { title: 'one bundle, and cut across', magnification: 5, shows: 'needle.perBundle', shapes };
+  return { title: 'a bundle', magnification: 5, shows: 'needle.perBundle', shapes };
 }
 
 /** Needles in tufts on short spurs, or the bare spurs in winter. */

@@ -70,6 +70,8 @@ export interface LayoutOptions {
   /** Line drawing without color, for print. */
   plain?: boolean;
   units?: 'metric' | 'imperial';
+  /** Pixels kept free at the top, for labels. */
+  headroom?: number;
 }
 
 /** Lays a scene out in a frame of pixels: paths, insets in circles, and a scale bar of a round length. */
@@ -80,12 +82,13 @@ export function layOut(scene: Scene, options: LayoutOptions): Drawing {
   const right = insets.length ? 2 * r + 14 : 0;
   const bottom = 26;
   const bounds = boundsOf(scene.shapes.map((shape) => shape.points));
-  const room = { width: width - right - 24, height: height - bottom - 20 };
+  const head = options.headroom ?? 0;
+  const room = { width: width - right - 24, height: height - bottom - 20 - head };
   const spanX = bounds.right - bounds.left || 1;
   const spanY = bounds.bottom - bounds.top || 1;
   const perPixel = options.millimetresPerPixel ?? Math.max(spanX / room.width, spanY / room.height);
   const left = 12 + (room.width - spanX / perPixel) / 2 - bounds.left / perPixel;
-  const top = 10 + (room.height - spanY / perPixel) / 2 - bounds.top / perPixel;
+  const top = 10 + head + (room.height - spanY / perPixel) / 2 - bounds.top / perPixel;
   const toPixel = ([x, y]: Point): Point => [left + x / perPixel, top + y / perPixel];
   return {
     width,
@@ -106,7 +109,7 @@ export function fittingScale(scene: Scene, options: LayoutOptions): number {
   const right = options.insets !== false && scene.insets.length ? 2 * r + 14 : 0;
   return Math.max(
     (bounds.right - bounds.left) / (options.width - right - 24),
-    (bounds.bottom - bounds.top) / (options.height - 46),
+    (bounds.bottom - bounds.top) / (options.height - 46 - (options.headroom ?? 0)),
   );
 }
 

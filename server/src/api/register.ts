@@ -75,10 +75,8 @@ const errorsAsJson: ErrorRequestHandler = (error: unknown, request: Request, res
       .status(status)
       .json({ message: 'The request could not be read. Reload the page and try again.' });
   request.log?.error(error);
-  response
-    .status(500)
-    .json({
-      message:
-        'Something went wrong on the server. Nothing you typed was lost; try again, and tell the owner if it stays.',
-    });
+  response.status(500).json({
+    message:
+      'Something went wrong on the server. Nothing you typed was lost; try again, and tell the owner if it stays.',
+  });
 };

@@ -55,8 +55,8 @@ export const speciesRoutes = [
         if (!current) throw notFound('species');
         refuseErrors(body.changes, current.scores);
         await refuseConflicts(tx, params.taxonId, body);
-        const { id: _id, ...held } = current.taxon;
-        const renamed = JSON.stringify(held) !== JSON.stringify(body.taxon);
+        const held = { ...current.taxon, id: undefined };
+        const renamed = !sameRecord(held, body.taxon);
         if (!renamed && body.changes.length === 0) return { id: params.taxonId, revision: body.baseRevision };
         const revision = await queries.addRevision(
           tx,
@@ -199,3 +199,13 @@ async function importTaxa(db: Db, csv: string, dryRun: boolean, accountId: strin
   }
   return { ...report, revision };
 }
+
+/** Equal as stored, whatever the order in which the fields came. */
+const sameRecord = (a: object, b: object): boolean => canonical(a) === canonical(b);
+
+const canonical = (value: unknown): string =>
+  JSON.stringify(value, (_key, inner: unknown) =>
+    inner && typeof inner === 'object' && !Array.isArray(inner)
+      ? Object.fromEntries(Object.entries(inner).sort())
+      : inner,
+  );

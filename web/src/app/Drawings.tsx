@@ -1,0 +1,207 @@
+import { memo, useMemo } from 'react';
+import { isDeciduous, type ProfiledTaxon } from '@hurrow/core/evidence';
+import {
+  characterStrip,
+  drawSpecimen,
+  layOut,
+  sampleSpecimen,
+  traitsInWords,
+  type DrawnPath,
+  type Drawing,
+  type Glyph,
+  type Shape,
+  type Traits,
+} from '@hurrow/core/specimen';
+import type { Calendar } from '@hurrow/core/season';
+import { scientificName } from '@hurrow/core/taxon';
+import type { View } from '@hurrow/core/view';
+import { BUILT_IN } from '@hurrow/core/vocabulary';
+import { useFieldDate } from './fieldDate.tsx';
+
+const Path = ({ path }: { path: DrawnPath }) => (
+  <path
+    d={path.d}
+    fill={path.fill}
+    stroke={path.stroke}
+    strokeWidth={path.strokeWidth}
+    strokeLinejoin="round"
+    strokeLinecap="round"
+  />
+);
+
+/** A laid-out drawing with its insets and scale bar; `children` may point at parts of it. */
+export function DrawingSvg({
+  drawing,
+  label,
+  children,
+}: {
+  drawing: Drawing;
+  label: string;
+  children?: React.ReactNode;
+}) {
+  const { width, height, paths, insets, scaleBar } = drawing;
+  return (
+    <svg className="drawing" viewBox={`0 0 ${width} ${height}`} role="img" aria-label={label}>
+      {paths.map((path, i) => (
+        <Path key={i} path={path} />
+      ))}
+      {insets.map((inset) => (
+        <g key={inset.title}>
+          <circle cx={inset.cx} cy={inset.cy} r={inset.r} fill="#fff" stroke="#8aa0a0" />
+          {inset.paths.map((path, i) => (
+            <Path key={i} path={path} />
+          ))}
+          <text x={inset.cx} y={inset.cy + inset.r + 13} fontSize={11} textAnchor="middle" fill="#4c5d60">
+            {inset.title} ×{inset.magnification}
+          </text>
+        </g>
+      ))}
+      <path
+        d={`M${scaleBar.x} ${scaleBar.y - 4}v8m0 -4h${scaleBar.length}m0 -4v8`}
+        fill="none"
+        stroke="#17262b"
+        strokeWidth={1.2}
+      />
+      <text x={scaleBar.x + scaleBar.length + 7} y={scaleBar.y + 4} fontSize={12} fill="#17262b">
+        {scaleBar.label}
+      </text>
+      {children}
+    </svg>
+  );
+}
+
+export interface SpecimenProps {
+  profiled: ProfiledTaxon;
+  view: View;
+  /** Calendar at the course's site. */
+  calendar: Calendar;
+  width: number;
+  height: number;
+  /** Seed of the individual; without one the typical specimen is drawn. */
+  seed?: number;
+  units?: 'metric' | 'imperial';
+  audience?: 'technical' | 'plain';
+  insets?: boolean;
+}
+
+/** The traits of a specimen on the day of the view, its calendar being that of the site already. */
+export function specimenTraits({
+  profiled,
+  view,
+  calendar,
+  seed,
+}: Pick<SpecimenProps, 'profiled' | 'view' | 'calendar' | 'seed'>): Traits {
+  const here: ProfiledTaxon = { ...profiled, taxon: { ...profiled.taxon, calendar } };
+  return sampleSpecimen(here, BUILT_IN, view, seed ?? 11, { typical: seed === undefined });
+}
+
+/** One individual drawn from the scores. */
+export const Specimen = memo(function Specimen(props: SpecimenProps) {
+  const { profiled, view, calendar, width, height, seed, units, audience = 'technical', insets } = props;
+  const drawn = useMemo(() => {
+    const traits = specimenTraits({ profiled, view, calendar, ...(seed === undefined ? {} : { seed }) });
+    const scene = drawSpecimen(traits, view.organs);
+    const text = traitsInWords(traits, view.organs, BUILT_IN, audience, units);
+    return (
+      scene && {
+        drawing: layOut(scene, {
+          width,
+          height,
+          ...(units ? { units } : {}),
+          ...(insets === undefined ? {} : { insets }),
+        }),
+        text,
+      }
+    );
+  }, [profiled, view, calendar, width, height, seed, units, audience, insets]);
+  if (!drawn)
+    return (
+      <p className="quiet no-drawing">
+        {profiled.scores.length === 0
+          ? 'Nothing is scored yet, so nothing can be drawn.'
+          : 'These parts are not on the tree on this date, or their scores are missing.'}
+      </p>
+    );
+  return (
+    <DrawingSvg
+      drawing={drawn.drawing}
+      label={`${scientificName(profiled.taxon)}, drawn from its scores. ${drawn.text}`}
+    />
+  );
+});
+
+const GLYPH_FILL: Partial<Record<Shape['role'], string>> = {
+  blade: '#6f9a58',
+  needle: '#4f7a4c',
+  twig: '#7d6249',
+  budScale: '#7d6249',
+  fruit: '#7d6249',
+  fruitScale: '#8f7257',
+  bark: '#9a9c96',
+};
+
+function GlyphSvg({ glyph, hint }: { glyph: Glyph; hint: string }) {
+  return (
+    <svg
+      width={22}
+      height={22}
+      viewBox="0 0 24 24"
+      className={glyph.present ? 'glyph' : 'glyph absent'}
+      role="img"
+      aria-label={hint}
+    >
+      <title>{hint}</title>
+      {glyph.shapes.map((shape, i) => (
+        <path
+          key={i}
+          d={`M${shape.points.map(([x, y]) => `${x.toFixed(1)} ${y.toFixed(1)}`).join('L')}${shape.closed ? 'Z' : ''}`}
+          fill={shape.closed ? (shape.fill ?? GLYPH_FILL[shape.role] ?? '#888') : 'none'}
+          stroke={shape.role === 'lenticel' || shape.role === 'resin' ? '#f4f4ee' : '#17262b'}
+          strokeWidth={shape.role === 'needle' ? 0.3 : 0.9}
+          strokeLinecap="round"
+        />
+      ))}
+    </svg>
+  );
+}
+
+/** The character strip: small drawings, one an organ; what is absent on the field date is pale. */
+export const Strip = memo(function Strip({
+  profiled,
+  only,
+}: {
+  profiled: ProfiledTaxon;
+  only?: Glyph['organ'];
+}) {
+  const { day } = useFieldDate();
+  const glyphs = useMemo(
+    () =>
+      characterStrip(profiled, BUILT_IN, day, profiled.taxon.calendar).filter(
+        (glyph) => !only || glyph.organ === only,
+      ),
+    [profiled, day, only],
+  );
+  if (glyphs.length === 0) return <span className="strip quiet">not scored</span>;
+  return (
+    <span className="strip">
+      {glyphs.map((glyph) => (
+        <GlyphSvg
+          key={glyph.organ}
+          glyph={glyph}
+          hint={`${glyph.label}${glyph.present ? '' : ', not on this date'}`}
+        />
+      ))}
+    </span>
+  );
+});
+
+/** A view of a twig in the hand, the commonest way to look at a tree in class. */
+export const twigView = (day: number): View => ({
+  organs: ['twig', 'bud', 'leaf'],
+  day,
+  nearness: 'hand',
+  aids: ['eye', 'touch', 'smell', 'lens'],
+  qualifiers: { plantAge: 'mature' },
+});
+
+export { isDeciduous };

@@ -1,0 +1,116 @@
+import { Button } from 'antd';
+import { useState } from 'react';
+import { messageOf, post } from './api.ts';
+
+interface Line {
+  line: number;
+  message: string;
+}
+
+export interface ImportReport {
+  added: string[];
+  changed: string[];
+  refused: Line[];
+  ignored: string[];
+  unknown?: Line[];
+}
+
+/** A file or pasted table, what importing it would do, and then doing it. What was chosen or typed stays on any error. */
+export function ImportFile({
+  path,
+  example,
+  onDone,
+}: {
+  path: string;
+  example: string;
+  onDone(report: ImportReport): void;
+}) {
+  const [csv, setCsv] = useState('');
+  const [report, setReport] = useState<ImportReport>();
+  const [problem, setProblem] = useState<string>();
+  const [busy, setBusy] = useState(false);
+  const send = async (dryRun: boolean) => {
+    setBusy(true);
+    setProblem(undefined);
+    try {
+      const answer = await post<ImportReport>(path, { csv, dryRun });
+      if (dryRun) setReport(answer);
+      else onDone(answer);
+    } catch (error) {
+      setReport(undefined);
+      setProblem(messageOf(error));
+    } finally {
+      setBusy(false);
+    }
+  };
+  const choose = async (file: File | undefined) => {
+    if (!file) return;
+    setCsv(await file.text());
+    setReport(undefined);
+    setProblem(undefined);
+  };
+  const takes = report ? report.added.length + report.changed.length : 0;
+  return (
+    <div className="import-box">
+      <p>
+        <label>
+          Choose a CSV file:{' '}
+          <input
+            type="file"
+            accept=".csv,.tsv,.txt,text/csv"
+            onChange={(event) => void choose(event.target.files?.[0])}
+          />
+        </label>{' '}
+        or paste the table:
+      </p>
+      <textarea
+        aria-label="Table"
+        value={csv}
+        placeholder={example}
+        spellCheck={false}
+        onChange={(event) => {
+          setCsv(event.target.value);
+          setReport(undefined);
+        }}
+      />
+      {problem && (
+        <p className="problem" role="alert">
+          {problem}
+        </p>
+      )}
+      {report && (
+        <div className="notice" role="status">
+          <p>{takes === 0 ? 'Nothing in this table can be imported.' : 'Importing this would:'}</p>
+          <ul>
+            {report.added.length > 0 && <li>add {report.added.join('; ')}</li>}
+            {report.changed.length > 0 && <li>change {report.changed.join('; ')}</li>}
+            {report.ignored.length > 0 && (
+              <li>leave out the columns {report.ignored.join(', ')}, which Hurrow does not know</li>
+            )}
+            {report.refused.map((row) => (
+              <li key={`${row.line}${row.message}`} className="rust">
+                line {row.line} refused: {row.message}
+              </li>
+            ))}
+            {(report.unknown ?? []).map((row) => (
+              <li key={`${row.line}${row.message}`} className="gold">
+                line {row.line}: {row.message}
+              </li>
+            ))}
+          </ul>
+        </div>
+      )}
+      <Button disabled={!csv.trim()} loading={busy && !report} onClick={() => void send(true)}>
+        See what it would do
+      </Button>{' '}
+      <Button
+        type="primary"
+        disabled={!report || takes === 0}
+        loading={busy && report !== undefined}
+        onClick={() => void send(false)}
+      >
+        Import
+      </Button>
+    </div>
+  );
+}

@@ -1,0 +1,131 @@
+import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
+import { dayLabel, dayOfYear, MONTHS, wrapDay, type Arc } from '@hurrow/core/season';
+import type { Course } from './data.ts';
+import { useFieldDate } from './fieldDate.tsx';
+import './ribbon.css';
+
+const share = (day: number) => ((day - 1) / 365) * 100;
+
+/** Arcs over New Year are drawn as two pieces. */
+const pieces = (arc: Arc): Arc[] =>
+  arc.from <= arc.to
+    ? [arc]
+    : [
+        { from: arc.from, to: 365 },
+        { from: 1, to: arc.to },
+      ];
+
+/** Week of the course on a day of the year, or undefined outside the term. */
+export function courseWeek(course: Course | undefined, day: number): number | undefined {
+  if (!course) return undefined;
+  const week = Math.floor(wrapDay(day - dayOfYear(course.startsOn) + 1) / 7.0001) + 1;
+  return week <= course.weeks ? week : undefined;
+}
+
+/** The season ribbon: the year, the weeks of the course, the parts on show, and the field date as a handle. */
+export function Ribbon({ course }: { course: Course | undefined }) {
+  const { day, today, setDay, rows } = useFieldDate();
+  const band = useRef<HTMLDivElement>(null);
+  const week = courseWeek(course, day);
+  const label = `${dayLabel(day)}${week ? ` · week ${week}` : ''}`;
+
+  const dayAt = (event: PointerEvent) => {
+    const box = band.current!.getBoundingClientRect();
+    return 1 + Math.min(364, Math.max(0, ((event.clientX - box.left) / box.width) * 365));
+  };
+  const drag = (event: PointerEvent<HTMLDivElement>) => {
+    if (event.type === 'pointerdown') event.currentTarget.setPointerCapture(event.pointerId);
+    if (event.buttons & 1) setDay(dayAt(event));
+  };
+  const step = (event: KeyboardEvent) => {
+    const by = { ArrowLeft: -1, ArrowRight: 1, PageDown: -30, PageUp: 30 }[event.key];
+    if (by === undefined) return;
+    event.preventDefault();
+    setDay(day + by);
+  };
+  return (
+    <div className="ribbon" role="group" aria-label="Season ribbon">
+      <div className="ribbon-titles" aria-hidden="true">
+        {rows.map((row) => (
+          <span key={row.title}>{row.title}</span>
+        ))}
+      </div>
+      <div className="ribbon-band" ref={band} onPointerDown={drag} onPointerMove={drag}>
+        {MONTHS.map((month, i) => (
+          <span className="ribbon-month" key={month} style={{ left: `${(i / 12) * 100}%` }}>
+            {month}
+          </span>
+        ))}
+        {course && <Weeks course={course} now={week} />}
+        <div className="ribbon-rows">
+          {rows.map((row) => (
+            <div className="ribbon-row" key={row.title}>
+              {row.arcs.flatMap(pieces).map((arc) => (
+                <i
+                  key={arc.from}
+                  style={{
+                    left: `${share(arc.from)}%`,
+                    width: `${share(arc.to + 1) - share(arc.from)}%`,
+                    background: row.color,
+                  }}
+                />
+              ))}
+            </div>
+          ))}
+        </div>
+        {day !== today && (
+          <span
+            className="ribbon-today"
+            style={{ left: `${share(today)}%` }}
+            title={`Today, ${dayLabel(today)}`}
+          />
+        )}
+        <div
+          className="ribbon-handle"
+          role="slider"
+          tabIndex={0}
+          aria-label="Field date"
+          aria-valuemin={1}
+          aria-valuemax={365}
+          aria-valuenow={day}
+          aria-valuetext={label}
+          style={{ left: `${share(day)}%` }}
+          onKeyDown={step}
+        >
+          <span className={day > 320 ? 'left' : day < 45 ? 'right' : ''}>{label}</span>
+        </div>
+      </div>
+      <button className="ribbon-reset" disabled={day === today} onClick={() => setDay(today)}>
+        Today
+      </button>
+    </div>
+  );
+}
+
+function Weeks({ course, now }: { course: Course; now: number | undefined }) {
+  const first = dayOfYear(course.startsOn);
+  return (
+    <div aria-hidden="true">
+      {Array.from({ length: course.weeks }, (_, i) => {
+        const from = wrapDay(first + i * 7);
+        return (
+          <span
+            key={i}
+            className={`ribbon-week ${i + 1 === now ? 'now' : ''}`}
+            style={{ left: `${share(from)}%`, width: `${(6.4 / 365) * 100}%` }}
+          >
+            {i % 2 === 0 ? i + 1 : ''}
+          </span>
+        );
+      })}
+      {course.quizzes.map((quiz) => (
+        <span
+          key={quiz.id}
+          className={`ribbon-quiz ${quiz.state === 'planned' ? 'planned' : ''}`}
+          style={{ left: `${share(dayOfYear(quiz.held_on))}%` }}
+          title={`${quiz.title}, ${dayLabel(dayOfYear(quiz.held_on))}`}
+        />
+      ))}
+    </div>
+  );
+}

@@ -1,0 +1,62 @@
+import { Button } from 'antd';
+import { useNavigate } from 'react-router';
+import type { ProfiledTaxon } from '@hurrow/core/evidence';
+import { commonName } from '@hurrow/core/taxon';
+import { Strip } from './Drawings.tsx';
+import { useVasculum } from './vasculum.tsx';
+
+/** The vasculum along the bottom edge: what is in it, and what can be done with it. */
+export function Tray({ courseId, profiles }: { courseId: string; profiles: readonly ProfiledTaxon[] }) {
+  const { taxa, toggle, empty } = useVasculum();
+  const go = useNavigate();
+  const held = taxa.flatMap((id) => profiles.find(({ taxon }) => taxon.id === id) ?? []);
+  const ids = held.map(({ taxon }) => taxon.id).join(',');
+  return (
+    <footer className="tray" aria-label="Vasculum">
+      <strong>Vasculum</strong>
+      <ul>
+        {held.map((profiled) => (
+          <li key={profiled.taxon.id}>
+            <Strip profiled={profiled} only="foliage" />
+            {commonName(profiled.taxon)}
+            <button
+              aria-label={`Take ${commonName(profiled.taxon)} out of the vasculum`}
+              onClick={() => toggle(profiled.taxon.id)}
+            >
+              ×
+            </button>
+          </li>
+        ))}
+      </ul>
+      <span className="quiet tray-hint">
+        {held.length === 0
+          ? 'Press c on a species to gather it here; two make a contrast.'
+          : held.length === 1
+            ? 'One more makes a contrast.'
+            : ''}
+      </span>
+      <Button
+        type="primary"
+        disabled={held.length < 2}
+        onClick={() => void go(`/c/${courseId}/lookalikes?taxa=${ids}`)}
+      >
+        Contrast
+      </Button>
+      <Button
+        disabled={held.length === 0 || courseId === '-'}
+        onClick={() => void go(`/c/${courseId}/course/list?add=${ids}`)}
+      >
+        Set
+      </Button>
+      <Button
+        disabled={held.length === 0 || courseId === '-'}
+        onClick={() => void go(`/c/${courseId}/quizzes/new?taxa=${ids}`)}
+      >
+        Quiz
+      </Button>
+      <Button type="text" disabled={held.length === 0} onClick={empty}>
+        Empty
+      </Button>
+    </footer>
+  );
+}

@@ -1,0 +1,257 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { App as AntApp, ConfigProvider, Modal } from 'antd';
+import { lazy, Suspense, useEffect, useRef, useState } from 'react';
+import { Link, Navigate, NavLink, Route, Routes, useLocation, useNavigate, useParams } from 'react-router';
+import { commonName, scientificName } from '@hurrow/core/taxon';
+import { messageOf, post, remove, onSessionLost } from './api.ts';
+import { courseQuery, coursesQuery, useLibrary } from './data.ts';
+import { FieldDateProvider, useFieldDate } from './fieldDate.tsx';
+import { KEYS, useKeys } from './keys.ts';
+import { Ribbon } from './Ribbon.tsx';
+import type { Session } from './session.ts';
+import { theme } from './theme.ts';
+import { Tray } from './Tray.tsx';
+import { useVasculum, VasculumProvider } from './vasculum.tsx';
+import './workbench.css';
+
+const SpeciesPlace = lazy(() => import('../species/SpeciesPlace.tsx'));
+const LookalikesPlace = lazy(() => import('../lookalikes/LookalikesPlace.tsx'));
+const CoursePlace = lazy(() => import('../course/CoursePlace.tsx'));
+const QuizzesPlace = lazy(() => import('../quizzes/QuizzesPlace.tsx'));
+const ConfusionsPlace = lazy(() => import('../confusions/ConfusionsPlace.tsx'));
+
+const nonce = document.querySelector<HTMLMetaElement>('meta[name="csp-nonce"]')?.content ?? '';
+
+/** Everything behind an instructor's sign-in. */
+export default function Workbench({ session }: { session: Session }) {
+  return (
+    <ConfigProvider theme={theme} csp={{ nonce }}>
+      <AntApp>
+        <FieldDateProvider today={session.today}>
+          <VasculumProvider>
+            <Routes>
+              <Route path="/c/:courseId/*" element={<Bench session={session} />} />
+              <Route path="*" element={<FirstCourse />} />
+            </Routes>
+          </VasculumProvider>
+        </FieldDateProvider>
+      </AntApp>
+    </ConfigProvider>
+  );
+}
+
+function FirstCourse() {
+  const courses = useQuery(coursesQuery);
+  if (courses.isPending) return null;
+  if (courses.isError) return <p className="problem">{messageOf(courses.error)}</p>;
+  const first = courses.data[0];
+  return <Navigate to={first ? `/c/${first.id}/course` : '/c/-/species'} replace />;
+}
+
+function Bench({ session }: { session: Session }) {
+  const { courseId = '-' } = useParams();
+  const course = useQuery(courseQuery(courseId)).data;
+  const { profiles } = useLibrary();
+  const [help, setHelp] = useState(false);
+  const { day, setDay } = useFieldDate();
+  const { looking, toggle } = useVasculum();
+  const go = useNavigate();
+  const find = useRef<HTMLInputElement>(null);
+  const to = (place: string) => void go(`/c/${courseId}/${place}`);
+  useKeys({
+    '/': () => find.current?.focus(),
+    '[': () => setDay(day - 7),
+    ']': () => setDay(day + 7),
+    c: () => looking && toggle(looking),
+    'g s': () => to('species'),
+    'g l': () => to('lookalikes'),
+    'g c': () => to('course'),
+    'g q': () => to('quizzes'),
+    'g f': () => to('confusions'),
+    '?': () => setHelp(true),
+  });
+  return (
+    <div className="bench">
+      <Header session={session} courseId={courseId} find={find} />
+      <SignedOut />
+      <Ribbon course={course} />
+      <main className="place">
+        <Suspense fallback={<p className="opening">Opening…</p>}>
+          <Routes>
+            <Route path="species/*" element={<SpeciesPlace courseId={courseId} />} />
+            <Route path="lookalikes" element={<LookalikesPlace courseId={courseId} />} />
+            <Route path="course/*" element={<CoursePlace courseId={courseId} />} />
+            <Route path="quizzes/*" element={<QuizzesPlace courseId={courseId} />} />
+            <Route path="confusions/*" element={<ConfusionsPlace courseId={courseId} />} />
+            <Route path="*" element={<Navigate to={`/c/${courseId}/species`} replace />} />
+          </Routes>
+        </Suspense>
+      </main>
+      <Tray courseId={courseId} profiles={profiles} />
+      <Modal open={help} onCancel={() => setHelp(false)} footer={null} title="Keys">
+        <dl className="keys">
+          {KEYS.map(([key, does]) => (
+            <div key={key}>
+              <dt>
+                <kbd>{key}</kbd>
+              </dt>
+              <dd>{does}</dd>
+            </div>
+          ))}
+        </dl>
+      </Modal>
+    </div>
+  );
+}
+
+function Header({
+  session,
+  courseId,
+  find,
+}: {
+  session: Session;
+  courseId: string;
+  find: React.RefObject<HTMLInputElement | null>;
+}) {
+  const courses = useQuery(coursesQuery).data ?? [];
+  const queries = useQueryClient();
+  const go = useNavigate();
+  const leave = async () => {
+    await remove('/api/session');
+    queries.clear();
+    window.location.assign('/');
+  };
+  return (
+    <header className="bar">
+      <Link to={`/c/${courseId}/course`} className="bar-name">
+        Hurrow
+      </Link>
+      <select
+        aria-label="Course"
+        value={courseId}
+        onChange={(event) =>
+          void go(event.target.value === 'new' ? '/c/-/course' : `/c/${event.target.value}/course`)
+        }
+      >
+        {courseId === '-' && <option value="-">No course yet</option>}
+        {courses.map((course) => (
+          <option key={course.id} value={course.id}>
+            {course.name}
+          </option>
+        ))}
+        <option value="new">Another course…</option>
+      </select>
+      <nav aria-label="Places">
+        {(['Species', 'Lookalikes', 'Course', 'Quizzes', 'Confusions'] as const).map((place) => (
+          <NavLink key={place} to={`/c/${courseId}/${place.toLowerCase()}`}>
+            {place}
+          </NavLink>
+        ))}
+      </nav>
+      <Find courseId={courseId} find={find} />
+      <span className="bar-who" title={session.who?.role}>
+        {session.who?.name}
+      </span>
+      <button className="bar-out" onClick={() => void leave()}>
+        Sign out
+      </button>
+    </header>
+  );
+}
+
+/** Finds a species by any of its names, as one types. */
+function Find({ courseId, find }: { courseId: string; find: React.RefObject<HTMLInputElement | null> }) {
+  const { profiles } = useLibrary();
+  const [text, setText] = useState('');
+  const go = useNavigate();
+  const wanted = text.trim().toLowerCase();
+  const found = wanted
+    ? profiles
+        .filter(({ taxon }) =>
+          [scientificName(taxon), ...taxon.commonNames, ...taxon.synonyms].some((name) =>
+            name.toLowerCase().includes(wanted),
+          ),
+        )
+        .slice(0, 8)
+    : [];
+  const open = (id: string) => {
+    setText('');
+    find.current?.blur();
+    void go(`/c/${courseId}/species/${id}`);
+  };
+  return (
+    <div className="find">
+      <input
+        ref={find}
+        value={text}
+        placeholder="/ find a tree"
+        aria-label="Find a tree"
+        onChange={(event) => setText(event.target.value)}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter' && found[0]) open(found[0].taxon.id);
+          if (event.key === 'Escape') setText('');
+        }}
+      />
+      {wanted && (
+        <ul>
+          {found.map(({ taxon }) => (
+            <li key={taxon.id}>
+              <button onClick={() => open(taxon.id)}>
+                {commonName(taxon)} <span className="latin">{scientificName(taxon)}</span>
+              </button>
+            </li>
+          ))}
+          {found.length === 0 && <li className="quiet none">No species has this name.</li>}
+        </ul>
+      )}
+    </div>
+  );
+}
+
+/** When the session has ended: sign in again right here, so that nothing typed is lost. */
+function SignedOut() {
+  const [lost, setLost] = useState(false);
+  const [problem, setProblem] = useState<string>();
+  const queries = useQueryClient();
+  const where = useLocation().pathname;
+  useEffect(() => onSessionLost(() => setLost(true)), []);
+  if (!lost) return null;
+  return (
+    <form
+      key={where}
+      className="signed-out"
+      role="alert"
+      onSubmit={(event) => {
+        event.preventDefault();
+        const fields = Object.fromEntries(new FormData(event.currentTarget));
+        post('/api/session/account', fields)
+          .then(() => {
+            setLost(false);
+            setProblem(undefined);
+            return queries.invalidateQueries({ predicate: (query) => query.state.status === 'error' });
+          })
+          .catch((error: unknown) => setProblem(messageOf(error)));
+      }}
+    >
+      <strong>You are signed out. What you typed is still here.</strong> Sign in and save again:
+      <input
+        name="email"
+        type="email"
+        placeholder="E-mail"
+        aria-label="E-mail"
+        autoComplete="username"
+        required
+      />
+      <input
+        name="password"
+        type="password"
+        placeholder="Password"
+        aria-label="Password"
+        autoComplete="current-password"
+        required
+      />
+      <button>Sign in</button>
+      {problem && <span className="rust">{problem}</span>}
+    </form>
+  );
+}

@@ -1,0 +1,118 @@
+import { queryOptions, useQuery } from '@tanstack/react-query';
+import { useMemo } from 'react';
+import { profilesOf, type Library } from '@hurrow/core/library';
+import type { MarkingPolicy } from '@hurrow/core/names';
+import { hopkinsDelay, shiftCalendar, type Calendar } from '@hurrow/core/season';
+import type { Medium, View } from '@hurrow/core/view';
+import { BUILT_IN } from '@hurrow/core/vocabulary';
+import { get } from './api.ts';
+
+export interface LibraryAnswer extends Library {
+  id: string;
+  name: string;
+  revision: number;
+}
+
+export interface CourseSummary {
+  id: string;
+  name: string;
+  code: string;
+  startsOn: string;
+  weeks: number;
+  audience: 'technical' | 'plain';
+  units: 'metric' | 'imperial';
+  marking: MarkingPolicy;
+  latitude: number;
+  longitude: number;
+  elevation: number;
+}
+
+export interface CourseSet {
+  id: string;
+  title: string;
+  week: number | null;
+  taxa: string[];
+}
+
+export interface QuizSummary {
+  id: string;
+  title: string;
+  held_on: string;
+  state: 'planned' | 'open' | 'closed';
+  released: boolean;
+  stations: number;
+  students: number;
+}
+
+export interface Course extends CourseSummary {
+  sets: CourseSet[];
+  students: { id: string; name: string; code: string }[];
+  quizzes: QuizSummary[];
+}
+
+export interface ConfusionData {
+  quizzes: { id: string; title: string; heldOn: string; state: string }[];
+  stations: {
+    id: string;
+    quizId: string;
+    position: number;
+    truth: string;
+    view: View;
+    medium: Medium;
+    revision: number;
+    voided: boolean;
+  }[];
+  answers: {
+    responseId: string;
+    studentId: string;
+    student: string;
+    stationId: string;
+    quizId: string;
+    written: string;
+    how: string;
+    named: string | null;
+    points: number;
+    outOf: number;
+  }[];
+}
+
+export const libraryQuery = (revision?: number) =>
+  queryOptions({
+    queryKey: ['library', revision ?? 'now'],
+    queryFn: () => get<LibraryAnswer>(`/api/library${revision === undefined ? '' : `?revision=${revision}`}`),
+  });
+
+export const coursesQuery = queryOptions({
+  queryKey: ['courses'],
+  queryFn: () => get<CourseSummary[]>('/api/courses'),
+});
+
+export const courseQuery = (id: string) =>
+  queryOptions({
+    queryKey: ['course', id],
+    queryFn: () => get<Course>(`/api/courses/${id}`),
+    enabled: id !== '-',
+  });
+
+export const confusionsQuery = (id: string) =>
+  queryOptions({
+    queryKey: ['confusions', id],
+    queryFn: () => get<ConfusionData>(`/api/courses/${id}/confusions`),
+    enabled: id !== '-',
+  });
+
+/** The library with its adopted scores; retired taxa are left out of `profiles` and kept in `every`. */
+export function useLibrary(revision?: number) {
+  const query = useQuery(libraryQuery(revision));
+  const library = query.data;
+  const every = useMemo(() => (library ? profilesOf(library, BUILT_IN) : []), [library]);
+  const profiles = useMemo(() => every.filter(({ taxon }) => !taxon.retired), [every]);
+  return { query, library, every, profiles };
+}
+
+/** A calendar of the library as it runs at the course's site. */
+export const calendarAtSite = (
+  calendar: Calendar,
+  library: Library,
+  site: CourseSummary | undefined,
+): Calendar => (site ? shiftCalendar(calendar, hopkinsDelay(library.reference, site)) : calendar);

@@ -1,0 +1,16 @@
+import { queryOptions } from '@tanstack/react-query';
+import { get } from './api.ts';
+
+export interface Session {
+  setupNeeded: boolean;
+  demo: boolean;
+  /** The server's date, which the demo holds still. */
+  today: string;
+  who: { name: string; role: 'owner' | 'instructor' | 'assistant' | 'student'; course?: string } | null;
+}
+
+export const sessionQuery = queryOptions({
+  queryKey: ['session'],
+  queryFn: () => get<Session>('/api/session'),
+  staleTime: Infinity,
+});

@@ -1,0 +1,244 @@
+import { useQuery } from '@tanstack/react-query';
+import { useEffect, useMemo, useState } from 'react';
+import { Link, useParams } from 'react-router';
+import { contrast } from '@hurrow/core/evidence';
+import { characterName } from '@hurrow/core/score';
+import { dayLabel } from '@hurrow/core/season';
+import { commonName } from '@hurrow/core/taxon';
+import { listInWords, MEDIUM_TITLES, viewInWords, viewKey, type View } from '@hurrow/core/view';
+import { BUILT_IN } from '@hurrow/core/vocabulary';
+import { courseQuery, useLibrary, type ConfusionData } from '../app/data.ts';
+import { useFieldDate } from '../app/fieldDate.tsx';
+import { useVasculum } from '../app/vasculum.tsx';
+import { ContrastView } from '../lookalikes/ContrastView.tsx';
+import { useConfusions } from './useConfusions.ts';
+
+interface StationView {
+  key: string;
+  view: View;
+  stations: ConfusionData['stations'];
+  given: number;
+  mixed: number;
+}
+
+/** One confused pair: its contrast in each view that the stations had, and the answers behind the figures. */
+export function PairPage({ courseId }: { courseId: string }) {
+  const { aId = '', bId = '' } = useParams();
+  const { data, answers } = useConfusions(courseId);
+  const course = useQuery(courseQuery(courseId)).data;
+  const { day, setDay } = useFieldDate();
+  const { lookAt } = useVasculum();
+  const [chosen, setChosen] = useState(0);
+  const [asThen, setAsThen] = useState(false);
+  const views = useMemo(() => viewsOf(data, answers, aId, bId), [data, answers, aId, bId]);
+  const shown = views[Math.min(chosen, views.length - 1)];
+  const then = shown?.stations[0]?.revision;
+  const now = useLibrary();
+  const past = useLibrary(asThen ? then : undefined);
+  const { library, every } = asThen ? past : now;
+  useEffect(() => {
+    lookAt(aId);
+    return () => lookAt(undefined);
+  }, [aId, lookAt]);
+
+  const a = every.find(({ taxon }) => taxon.id === aId);
+  const b = every.find(({ taxon }) => taxon.id === bId);
+  const taught = course?.sets.flatMap((set) => set.taxa).join() ?? '';
+  const list = useMemo(() => {
+    const ids = new Set([...taught.split(','), aId, bId]);
+    return every.filter(({ taxon }) => ids.has(taxon.id));
+  }, [every, taught, aId, bId]);
+  const view = useMemo(() => (shown ? { ...shown.view, day } : undefined), [shown, day]);
+  if (!data || !library) return <p className="opening">Opening the pair…</p>;
+  if (!a || !b)
+    return (
+      <section className="page">
+        <h1>No such pair</h1>
+        <p>
+          One of the two is not in the library.{' '}
+          <Link to={`/c/${courseId}/confusions`}>Back to the pairs</Link>
+        </p>
+      </section>
+    );
+  const audience = course?.audience ?? 'technical';
+  return (
+    <section className="page">
+      <div className="page-head">
+        <h1>
+          {commonName(a.taxon)} or {commonName(b.taxon)}?
+        </h1>
+        <Link to={`/c/${courseId}/confusions`}>All pairs</Link>
+      </div>
+      <div className="pair-layout">
+        <div>
+          {shown && view ? (
+            <>
+              <div className="view-tabs" role="group" aria-label="Views of the stations">
+                {views.map((each, i) => (
+                  <button key={each.key} aria-pressed={each === shown} onClick={() => setChosen(i)}>
+                    {viewInWords(each.view)} <span className="quiet">· {each.mixed} mixed up</span>
+                  </button>
+                ))}
+              </div>
+              <ThatDay
+                list={list}
+                shown={shown}
+                aId={aId}
+                bId={bId}
+                day={day}
+                library={library}
+                audience={audience}
+                site={course}
+                onGo={setDay}
+              />
+              <ContrastView
+                list={list}
+                a={a}
+                b={b}
+                view={view}
+                library={library}
+                site={course}
+                audience={audience}
+                units={course?.units ?? 'metric'}
+              />
+              <p>
+                <label>
+                  <input
+                    type="checkbox"
+                    checked={asThen}
+                    onChange={(event) => setAsThen(event.target.checked)}
+                  />{' '}
+                  With the scores as they stood when the quiz was opened
+                  {library.revision !== now.library?.revision && asThen
+                    ? ' (the library has changed since)'
+                    : ''}
+                </label>
+              </p>
+            </>
+          ) : (
+            <p>No station of an opened quiz showed either of the two.</p>
+          )}
+        </div>
+        <Answers data={data} aId={aId} bId={bId} names={[commonName(a.taxon), commonName(b.taxon)]} />
+      </div>
+    </section>
+  );
+}
+
+/** One entry for each distinct view of the pair's stations, the one that most answers were given in first. */
+function viewsOf(
+  data: ConfusionData | undefined,
+  answers: ReturnType<typeof useConfusions>['answers'],
+  aId: string,
+  bId: string,
+): StationView[] {
+  const views = new Map<string, StationView>();
+  for (const station of data?.stations ?? []) {
+    if (station.voided || (station.truth !== aId && station.truth !== bId)) continue;
+    const key = viewKey(station.view);
+    const held = views.get(key) ?? { key, view: station.view, stations: [], given: 0, mixed: 0 };
+    held.stations.push(station);
+    held.given += answers.filter((answer) => answer.stationId === station.id).length;
+    const other = station.truth === aId ? bId : aId;
+    held.mixed += answers.filter(
+      (answer) => answer.stationId === station.id && answer.named === other,
+    ).length;
+    views.set(key, held);
+  }
+  return [...views.values()].sort((x, y) => y.given - x.given || y.mixed - x.mixed);
+}
+
+type ContrastInputs = Pick<
+  React.ComponentProps<typeof ContrastView>,
+  'list' | 'library' | 'audience' | 'site'
+>;
+
+/** When the field date is not the day of the quiz: what would have settled it that day. */
+function ThatDay({
+  list,
+  shown,
+  aId,
+  bId,
+  day,
+  library,
+  audience,
+  site,
+  onGo,
+}: ContrastInputs & { shown: StationView; aId: string; bId: string; day: number; onGo(day: number): void }) {
+  const then = shown.view.day;
+  const found = useMemo(
+    () =>
+      then === day
+        ? undefined
+        : contrast(list, aId, bId, BUILT_IN, shown.view, {
+            reference: library.reference,
+            ...(site ? { site } : {}),
+          }),
+    [then, day, list, aId, bId, shown, library, site],
+  );
+  if (!found) return <p className="quiet">As on the day of the quiz, {dayLabel(then)}.</p>;
+  const words = found.deciding.map((id) => characterName(BUILT_IN.get(id)!, audience));
+  return (
+    <p className="quiet">
+      On the day of the quiz, {dayLabel(then)},{' '}
+      {words.length ? `${listInWords(words)} would have settled it` : `it was ${found.verdict}`}.{' '}
+      <button className="link" onClick={() => onGo(then)}>
+        Go to that day
+      </button>
+    </p>
+  );
+}
+
+function Answers({
+  data,
+  aId,
+  bId,
+  names,
+}: {
+  data: ConfusionData;
+  aId: string;
+  bId: string;
+  names: [string, string];
+}) {
+  const stations = new Map(data.stations.map((station) => [station.id, station]));
+  const quizzes = new Map(data.quizzes.map((quiz) => [quiz.id, quiz.title]));
+  const ways = [
+    { truth: aId, named: bId, title: `${names[0]} called ${names[1]}` },
+    { truth: bId, named: aId, title: `${names[1]} called ${names[0]}` },
+  ];
+  return (
+    <aside className="pair-answers" aria-label="The answers behind it">
+      <h3>The answers behind it</h3>
+      {ways.map(({ truth, named, title }) => {
+        const found = data.answers.filter(
+          (answer) =>
+            answer.named === named &&
+            stations.get(answer.stationId)?.truth === truth &&
+            !stations.get(answer.stationId)!.voided,
+        );
+        return (
+          <div key={truth}>
+            <p className="quiet">
+              {title}: {found.length}
+            </p>
+            <ul>
+              {found.map((answer) => {
+                const station = stations.get(answer.stationId)!;
+                return (
+                  <li key={answer.responseId}>
+                    <strong>{answer.student}</strong> wrote “{answer.written}”
+                    <br />
+                    <span className="quiet">
+                      {quizzes.get(answer.quizId)}, station {station.position},{' '}
+                      {MEDIUM_TITLES[station.medium]}
+                    </span>
+                  </li>
+                );
+              })}
+            </ul>
+          </div>
+        );
+      })}
+    </aside>
+  );
+}

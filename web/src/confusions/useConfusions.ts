@@ -1,0 +1,50 @@
+import { useQuery } from '@tanstack/react-query';
+import { useMemo } from 'react';
+import { confusedPairs, type ConfusedPair, type NamedAnswer } from '@hurrow/core/confusion';
+import { confusionsQuery } from '../app/data.ts';
+
+/** Both directions of a confusion under one head. */
+export interface PairOfTaxa {
+  /** The taxon that is missed more often of the two. */
+  a: string;
+  b: string;
+  /** a called b, and b called a. */
+  ab: ConfusedPair | undefined;
+  ba: ConfusedPair | undefined;
+  count: number;
+}
+
+/** The confusions of a course, voided stations left out: counted, and joined into pairs, most frequent first. */
+export function useConfusions(courseId: string) {
+  const query = useQuery(confusionsQuery(courseId));
+  const data = query.data;
+  const counted = useMemo(() => {
+    if (!data)
+      return { answers: [] as NamedAnswer[], directed: [] as ConfusedPair[], pairs: [] as PairOfTaxa[] };
+    const stations = new Map(
+      data.stations.filter((station) => !station.voided).map((station) => [station.id, station]),
+    );
+    const answers = data.answers.flatMap((answer): NamedAnswer[] => {
+      const station = stations.get(answer.stationId);
+      if (!station) return [];
+      const { responseId, studentId, stationId, quizId, named } = answer;
+      return [{ responseId, studentId, stationId, quizId, truth: station.truth, named }];
+    });
+    const directed = confusedPairs(answers);
+    return { answers, directed, pairs: joined(directed) };
+  }, [data]);
+  return { query, data, ...counted };
+}
+
+function joined(directed: readonly ConfusedPair[]): PairOfTaxa[] {
+  const pairs = new Map<string, PairOfTaxa>();
+  for (const pair of directed) {
+    const key = [pair.truth, pair.answer].sort().join(' ');
+    const held = pairs.get(key);
+    if (held) {
+      held.ba = pair;
+      held.count += pair.count;
+    } else pairs.set(key, { a: pair.truth, b: pair.answer, ab: pair, ba: undefined, count: pair.count });
+  }
+  return [...pairs.values()].sort((x, y) => y.count - x.count);
+}

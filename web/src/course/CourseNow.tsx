@@ -1,0 +1,241 @@
+import { useMemo, type ReactNode } from 'react';
+import { Link } from 'react-router';
+import { contrast, type ProfiledTaxon } from '@hurrow/core/evidence';
+import { characterName } from '@hurrow/core/score';
+import { dayLabel, dayOfYear, partPresent } from '@hurrow/core/season';
+import { commonName } from '@hurrow/core/taxon';
+import { listInWords, MEDIUM_VIEWS, type View } from '@hurrow/core/view';
+import { BUILT_IN } from '@hurrow/core/vocabulary';
+import { calendarAtSite, useLibrary, type Course, type LibraryAnswer } from '../app/data.ts';
+import { isDeciduous, Specimen, Strip, twigView } from '../app/Drawings.tsx';
+import { useFieldDate } from '../app/fieldDate.tsx';
+import { Latin } from '../app/Names.tsx';
+import { courseWeek } from '../app/Ribbon.tsx';
+import { useConfusions } from '../confusions/useConfusions.ts';
+
+/** What needs doing, in sentences, and the sets of the list as they look on the field date. */
+export function CourseNow({ course }: { course: Course }) {
+  const { library, every } = useLibrary();
+  const { day, today } = useFieldDate();
+  const { pairs, answers } = useConfusions(course.id);
+  if (!library) return null;
+  const week = courseWeek(course, today);
+  const taught = course.sets.flatMap((set) => set.taxa);
+  const base = `/c/${course.id}`;
+  const find = (id: string) => every.find(({ taxon }) => taxon.id === id);
+  return (
+    <>
+      <div className="now">
+        <div>
+          <h2>{week ? `Week ${week}.` : 'Outside the term.'}</h2>
+          <ul>
+            {taught.length === 0 && (
+              <Todo>
+                The list is empty. <Link to={`${base}/course/list`}>Put species into sets.</Link>
+              </Todo>
+            )}
+            {course.students.length === 0 && (
+              <Todo>
+                No students yet. <Link to={`${base}/course/students`}>Import the class list.</Link>
+              </Todo>
+            )}
+            <QuizTodos course={course} library={library} every={every} />
+            {pairs.slice(0, 2).map((pair) => (
+              <PairTodo
+                key={`${pair.a}${pair.b}`}
+                course={course}
+                library={library}
+                every={every}
+                pair={pair}
+                day={day}
+              />
+            ))}
+            {answers.length === 0 &&
+              taught.length > 0 &&
+              course.students.length > 0 &&
+              course.quizzes.length === 0 && (
+                <Todo>
+                  Nothing has been asked yet. <Link to={`${base}/quizzes/new`}>Plan the first quiz.</Link>
+                </Todo>
+              )}
+          </ul>
+        </div>
+        {pairs[0] && <WorstPair course={course} library={library} pair={pairs[0]} find={find} day={day} />}
+      </div>
+      <div className="sets">
+        {course.sets.map((set) => (
+          <section key={set.id}>
+            <h3>
+              {set.title} {set.week && <span className="quiet">week {set.week}</span>}
+            </h3>
+            <ul>
+              {set.taxa.map((id) => {
+                const profiled = find(id);
+                return (
+                  profiled && (
+                    <li key={id}>
+                      <Link to={`${base}/species/${id}`}>{commonName(profiled.taxon)}</Link>{' '}
+                      <Latin names={profiled.taxon} />
+                      <Strip profiled={profiled} />
+                    </li>
+                  )
+                );
+              })}
+            </ul>
+          </section>
+        ))}
+      </div>
+    </>
+  );
+}
+
+/** The pair that is mixed up most, drawn as it looks on the field date. */
+function WorstPair({
+  course,
+  library,
+  pair,
+  find,
+  day,
+}: {
+  course: Course;
+  library: LibraryAnswer;
+  pair: { a: string; b: string };
+  find(id: string): ProfiledTaxon | undefined;
+  day: number;
+}) {
+  const view = useMemo(() => twigView(day), [day]);
+  return (
+    <div className="worst">
+      {[pair.a, pair.b].map((id) => {
+        const profiled = find(id);
+        return (
+          profiled && (
+            <figure key={id}>
+              <SiteSpecimen course={course} library={library} profiled={profiled} view={view} />
+              <figcaption className="quiet">{commonName(profiled.taxon)}</figcaption>
+            </figure>
+          )
+        );
+      })}
+    </div>
+  );
+}
+
+function SiteSpecimen({
+  course,
+  library,
+  profiled,
+  view,
+}: {
+  course: Course;
+  library: LibraryAnswer;
+  profiled: ProfiledTaxon;
+  view: View;
+}) {
+  const calendar = useMemo(
+    () => calendarAtSite(profiled.taxon.calendar, library, course),
+    [profiled, library, course],
+  );
+  return (
+    <Specimen
+      profiled={profiled}
+      view={view}
+      calendar={calendar}
+      width={310}
+      height={140}
+      insets={false}
+      units={course.units}
+      audience={course.audience}
+    />
+  );
+}
+
+const Todo = ({ children }: { children: ReactNode }) => <li>{children}</li>;
+
+function QuizTodos({
+  course,
+  library,
+  every,
+}: {
+  course: Course;
+  library: LibraryAnswer;
+  every: readonly ProfiledTaxon[];
+}) {
+  const base = `/c/${course.id}/quizzes`;
+  return course.quizzes.map((quiz) => {
+    if (quiz.state === 'open')
+      return (
+        <Todo key={quiz.id}>
+          <Link to={`${base}/${quiz.id}/run`}>{quiz.title}</Link> is open: {quiz.students} of{' '}
+          {course.students.length} students have answered something.
+        </Todo>
+      );
+    if (quiz.state === 'closed')
+      return quiz.released ? null : (
+        <Todo key={quiz.id}>
+          <Link to={`${base}/${quiz.id}/mark`}>{quiz.title}</Link> is closed; its results are not released
+          yet.
+        </Todo>
+      );
+    const day = dayOfYear(quiz.held_on);
+    const bare = course.sets
+      .flatMap((set) => set.taxa)
+      .flatMap((id) => every.find(({ taxon }) => taxon.id === id) ?? [])
+      .filter(
+        (profiled) =>
+          !partPresent(
+            'leaves',
+            calendarAtSite(profiled.taxon.calendar, library, course),
+            isDeciduous(profiled),
+            day,
+          ),
+      );
+    return (
+      <Todo key={quiz.id}>
+        <Link to={`${base}/${quiz.id}/plan`}>{quiz.title}</Link> is planned for {dayLabel(day)} with{' '}
+        {quiz.stations} stations.
+        {bare.length > 0 &&
+          ` By then ${listInWords(bare.map(({ taxon }) => commonName(taxon)))} ${bare.length === 1 ? 'has' : 'have'} no leaves to cut.`}
+      </Todo>
+    );
+  });
+}
+
+interface PairTodoProps {
+  course: Course;
+  library: LibraryAnswer;
+  every: readonly ProfiledTaxon[];
+  pair: { a: string; b: string; count: number };
+  day: number;
+}
+
+/** The pair mixed up most, and what a cut twig would settle it by on the field date. */
+function PairTodo({ course, library, every, pair, day }: PairTodoProps) {
+  const found = useMemo(() => {
+    const ids = new Set([...course.sets.flatMap((set) => set.taxa), pair.a, pair.b]);
+    const list = every.filter(({ taxon }) => ids.has(taxon.id));
+    if (![pair.a, pair.b].every((id) => list.some(({ taxon }) => taxon.id === id))) return undefined;
+    return contrast(
+      list,
+      pair.a,
+      pair.b,
+      BUILT_IN,
+      { ...MEDIUM_VIEWS.cutting, day, qualifiers: { plantAge: 'mature' } },
+      { reference: library.reference, site: course },
+    );
+  }, [course, library, every, pair.a, pair.b, day]);
+  const name = (id: string) => commonName(every.find(({ taxon }) => taxon.id === id)!.taxon);
+  if (!found) return null;
+  const settles = listInWords(found.deciding.map((id) => characterName(BUILT_IN.get(id)!, course.audience)));
+  return (
+    <li>
+      <Link to={`/c/${course.id}/confusions/${pair.a}/${pair.b}`}>
+        {name(pair.a)} and {name(pair.b)}
+      </Link>{' '}
+      were mixed up in <strong className="rust">{pair.count} answers</strong>;{' '}
+      {settles
+        ? `on a twig cut ${dayLabel(day)}, ${settles} would settle it.`
+        : `a twig cut ${dayLabel(day)} does not settle it.`}
+    </li>
+  );
+}

@@ -1,0 +1,129 @@
+import { App, Button, Input, InputNumber, Select } from 'antd';
+import { useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useSearchParams } from 'react-router';
+import { commonName, scientificName } from '@hurrow/core/taxon';
+import { messageOf, put } from '../app/api.ts';
+import { useLibrary, type Course } from '../app/data.ts';
+
+interface Draft {
+  title: string;
+  week: number | null;
+  taxa: string[];
+}
+
+/** The taught list in sets, edited as a whole and saved at once. */
+export function TaughtList({ course }: { course: Course }) {
+  const { profiles, every } = useLibrary();
+  const queries = useQueryClient();
+  const { message } = App.useApp();
+  const [search] = useSearchParams();
+  const [sets, setSets] = useState<Draft[]>(() => {
+    const held = course.sets.map(({ title, week, taxa }) => ({ title, week, taxa }));
+    const listed = new Set(held.flatMap((set) => set.taxa));
+    const gathered = (search.get('add') ?? '').split(',').filter((id) => id && !listed.has(id));
+    return gathered.length ? [...held, { title: 'From the vasculum', week: null, taxa: gathered }] : held;
+  });
+  const [problem, setProblem] = useState<string>();
+  const listed = new Set(sets.flatMap((set) => set.taxa));
+  const change = (i: number, part: Partial<Draft>) =>
+    setSets(sets.map((set, k) => (k === i ? { ...set, ...part } : set)));
+  const move = (i: number, by: number) => {
+    const next = [...sets];
+    const [taken] = next.splice(i, 1);
+    next.splice(i + by, 0, taken!);
+    setSets(next);
+  };
+  const save = async () => {
+    setProblem(undefined);
+    try {
+      await put(`/api/courses/${course.id}/list`, { sets });
+      await queries.invalidateQueries({ queryKey: ['course', course.id] });
+      void message.success('The list is saved.');
+    } catch (error) {
+      setProblem(messageOf(error));
+    }
+  };
+  const name = (id: string) => {
+    const found = every.find(({ taxon }) => taxon.id === id);
+    return found ? commonName(found.taxon) : id;
+  };
+  return (
+    <>
+      <p className="quiet">
+        About five species a set, easy splits first. The order here is the teaching order.
+      </p>
+      {sets.map((set, i) => (
+        <fieldset className="set-edit" key={i}>
+          <legend className="visually-hidden">Set {i + 1}</legend>
+          <div className="set-line">
+            <Input
+              aria-label={`Title of set ${i + 1}`}
+              value={set.title}
+              onChange={(event) => change(i, { title: event.target.value })}
+              style={{ width: 300 }}
+            />
+            <label>
+              week{' '}
+              <InputNumber
+                aria-label={`Week of set ${i + 1}`}
+                min={1}
+                max={course.weeks}
+                value={set.week}
+                onChange={(week) => change(i, { week })}
+                style={{ width: 70 }}
+              />
+            </label>
+            <Button size="small" disabled={i === 0} onClick={() => move(i, -1)}>
+              Earlier
+            </Button>
+            <Button size="small" disabled={i === sets.length - 1} onClick={() => move(i, 1)}>
+              Later
+            </Button>
+            <Button size="small" onClick={() => setSets(sets.filter((_, k) => k !== i))}>
+              Remove set
+            </Button>
+          </div>
+          <ul className="set-taxa">
+            {set.taxa.map((id) => (
+              <li key={id}>
+                {name(id)}
+                <button
+                  aria-label={`Take ${name(id)} out of ${set.title}`}
+                  onClick={() => change(i, { taxa: set.taxa.filter((other) => other !== id) })}
+                >
+                  ×
+                </button>
+              </li>
+            ))}
+          </ul>
+          <Select
+            showSearch={{ optionFilterProp: 'label' }}
+            aria-label={`Add a species to ${set.title || `set ${i + 1}`}`}
+            placeholder="Add a species"
+            value={null}
+            style={{ width: 320 }}
+            onChange={(id: string | null) => id && change(i, { taxa: [...set.taxa, id] })}
+            options={profiles
+              .filter(({ taxon }) => !listed.has(taxon.id))
+              .map(({ taxon }) => ({
+                value: taxon.id,
+                label: `${commonName(taxon)} (${scientificName(taxon)})`,
+              }))}
+          />
+        </fieldset>
+      ))}
+      {problem && (
+        <p className="problem" role="alert">
+          {problem}
+        </p>
+      )}
+      <Button onClick={() => setSets([...sets, { title: `Set ${sets.length + 1}`, week: null, taxa: [] }])}>
+        Add a set
+      </Button>{' '}
+      <Button type="primary" onClick={() => void save()}>
+        Save the list
+      </Button>
+    </>
+  );
+}

@@ -1,0 +1,55 @@
+import '@fontsource-variable/source-sans-3/wght.css';
+import '@fontsource-variable/source-serif-4/wght.css';
+import '@fontsource-variable/source-serif-4/wght-italic.css';
+import './app/base.css';
+import { QueryClient, QueryClientProvider, useQuery } from '@tanstack/react-query';
+import { lazy, StrictMode, Suspense } from 'react';
+import { createRoot } from 'react-dom/client';
+import { BrowserRouter } from 'react-router';
+import { ApiError, messageOf } from './app/api.ts';
+import { sessionQuery } from './app/session.ts';
+import { SignIn } from './signin/SignIn.tsx';
+
+// A phone loads only the student's pages, an instructor only the workbench.
+const Workbench = lazy(() => import('./app/Workbench.tsx'));
+const StudentPages = lazy(() => import('./student/StudentPages.tsx'));
+
+const queries = new QueryClient({
+  defaultOptions: {
+    queries: {
+      staleTime: 10_000,
+      retry: (times, error) => times < 2 && !(error instanceof ApiError && error.status >= 400),
+    },
+  },
+});
+
+function Entry() {
+  const session = useQuery(sessionQuery);
+  if (session.isPending) return <p style={{ padding: 24 }}>Opening Hurrow…</p>;
+  if (session.isError && !session.data)
+    return (
+      <div style={{ padding: 24 }} role="alert">
+        <p>{messageOf(session.error)}</p>
+        <button className="press" onClick={() => void session.refetch()}>
+          Try again
+        </button>
+      </div>
+    );
+  const { who } = session.data!;
+  if (!who) return <SignIn session={session.data!} />;
+  return (
+    <Suspense fallback={<p style={{ padding: 24 }}>Opening…</p>}>
+      {who.role === 'student' ? <StudentPages /> : <Workbench session={session.data!} />}
+    </Suspense>
+  );
+}
+
+createRoot(document.getElementById('root')!).render(
+  <StrictMode>
+    <QueryClientProvider client={queries}>
+      <BrowserRouter>
+        <Entry />
+      </BrowserRouter>
+    </QueryClientProvider>
+  </StrictMode>,
+);

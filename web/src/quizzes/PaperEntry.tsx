@@ -1,0 +1,135 @@
+import { useState, type FormEvent } from 'react';
+import { answerText, resolveName, type Answer } from '@hurrow/core/names';
+import { scientificName } from '@hurrow/core/taxon';
+import { messageOf, post } from '../app/api.ts';
+import type { Course } from '../app/data.ts';
+import type { Marks, Quiz } from './quizData.ts';
+
+const PARTS: Record<string, (keyof Answer)[]> = {
+  common: ['name'],
+  genus: ['genus'],
+  binomial: ['genus', 'epithet'],
+  binomialFamily: ['genus', 'epithet', 'family'],
+};
+
+/** One paper at a time, by keyboard: Enter goes on, and each changed line is stored as the paper is saved. */
+export function PaperEntry({
+  course,
+  quiz,
+  marks,
+  onSaved,
+}: {
+  course: Course;
+  quiz: Quiz;
+  marks: Marks | undefined;
+  onSaved(): void;
+}) {
+  const [studentId, setStudentId] = useState('');
+  const [typed, setTyped] = useState<Record<string, Answer>>({});
+  const [problem, setProblem] = useState<string>();
+  const [saved, setSaved] = useState<string>();
+  const parts = PARTS[marks?.policy ?? course.marking.policy] ?? ['name'];
+  const held = (stationId: string): Answer =>
+    marks?.answers.find((answer) => answer.studentId === studentId && answer.stationId === stationId)
+      ?.written ?? {};
+  const choose = (id: string) => {
+    setStudentId(id);
+    setTyped({});
+    setSaved(undefined);
+  };
+  const save = async (event: FormEvent) => {
+    event.preventDefault();
+    setProblem(undefined);
+    let left = { ...typed };
+    try {
+      for (const [stationId, answer] of Object.entries(typed)) {
+        await post(`/api/quizzes/${quiz.id}/paper`, { studentId, stationId, answer });
+        left = Object.fromEntries(Object.entries(left).filter(([id]) => id !== stationId));
+      }
+      setSaved(course.students.find((student) => student.id === studentId)?.name);
+      const next = course.students[course.students.findIndex((student) => student.id === studentId) + 1];
+      setStudentId(next?.id ?? '');
+      onSaved();
+    } catch (error) {
+      setProblem(`${messageOf(error)} ${Object.keys(left).length} lines are not stored yet and stay here.`);
+    } finally {
+      setTyped(left);
+    }
+  };
+  return (
+    <form className="paper" onSubmit={(event) => void save(event)}>
+      <label>
+        Paper of{' '}
+        <select value={studentId} onChange={(event) => choose(event.target.value)}>
+          <option value="">choose a student</option>
+          {course.students.map((student) => (
+            <option key={student.id} value={student.id}>
+              {student.name}
+            </option>
+          ))}
+        </select>
+      </label>{' '}
+      {saved && <span className="quiet">The paper of {saved} is stored.</span>}
+      {studentId && (
+        <>
+          <table className="plain-table">
+            <tbody>
+              {quiz.stations.map((station) => {
+                const answer = { ...held(station.id), ...typed[station.id] };
+                return (
+                  <tr key={station.id}>
+                    <td>{station.position}</td>
+                    {parts.map((part) => (
+                      <td key={part}>
+                        <input
+                          className="typed"
+                          aria-label={`Station ${station.position}, ${part}`}
+                          placeholder={part}
+                          value={answer[part] ?? ''}
+                          onChange={(event) =>
+                            setTyped({ ...typed, [station.id]: { ...answer, [part]: event.target.value } })
+                          }
+                          onKeyDown={(event) => {
+                            if (event.key !== 'Enter') return;
+                            const fields = [...event.currentTarget.form!.querySelectorAll('input')];
+                            const next = fields[fields.indexOf(event.currentTarget) + 1];
+                            if (!next) return;
+                            event.preventDefault();
+                            next.focus();
+                          }}
+                        />
+                      </td>
+                    ))}
+                    <td className="quiet reads">{readsAs(answer, marks)}</td>
+                  </tr>
+                );
+              })}
+            </tbody>
+          </table>
+          <button className="press chief" disabled={Object.keys(typed).length === 0}>
+            Store this paper
+          </button>
+        </>
+      )}
+      {problem && (
+        <p className="problem" role="alert">
+          {problem}
+        </p>
+      )}
+    </form>
+  );
+}
+
+/** How the answer will be read, as it is typed. */
+function readsAs(answer: Answer, marks: Marks | undefined): string {
+  const text = answerText(answer);
+  if (!text || !marks) return '';
+  const found = resolveName(text, marks.list);
+  const taxon = marks.list.find((entry) => entry.id === found.taxonId);
+  if (taxon) return found.how === 'exact' ? '✓' : `${found.how}: ${scientificName(taxon)}`;
+  return found.how === 'genus'
+    ? `genus ${found.genus} only`
+    : found.how === 'ambiguous'
+      ? 'more than one taxon'
+      : 'names no tree of the list';
+}

@@ -1,0 +1,459 @@
+import { App, Button, Input, Select } from 'antd';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMemo, useState } from 'react';
+import { useNavigate, useSearchParams } from 'react-router';
+import { idealReaderError, pairEvidence, readingsOf, type ProfiledTaxon } from '@hurrow/core/evidence';
+import { dayOfYear, partPresent } from '@hurrow/core/season';
+import { commonName, scientificName } from '@hurrow/core/taxon';
+import {
+  AIDS,
+  MEDIA,
+  MEDIUM_TITLES,
+  MEDIUM_VIEWS,
+  SHOWN_TITLES,
+  viewInWords,
+  type Aid,
+  type Medium,
+  type View,
+} from '@hurrow/core/view';
+import { BUILT_IN, type ShownOrgan } from '@hurrow/core/vocabulary';
+import { messageOf, post, put, remove } from '../app/api.ts';
+import { calendarAtSite, useLibrary, type Course, type LibraryAnswer } from '../app/data.ts';
+import { isDeciduous, Specimen } from '../app/Drawings.tsx';
+import { sessionQuery } from '../app/session.ts';
+import type { Quiz } from './quizData.ts';
+
+interface Planned {
+  taxonId: string;
+  medium: Medium;
+  view: View;
+}
+
+function freeTitle(course: Course): string {
+  let n = course.quizzes.length + 1;
+  while (course.quizzes.some((quiz) => quiz.title === `Quiz ${n}`)) n += 1;
+  return `Quiz ${n}`;
+}
+
+const viewFor = (medium: Medium, day: number): View => ({
+  ...MEDIUM_VIEWS[medium],
+  day,
+  qualifiers: { plantAge: 'mature' },
+});
+
+/** Plans a quiz by picking taxa, view and medium; says of each station what stands against it. */
+export function PlanPage({ course, quiz }: { course: Course; quiz: Quiz | undefined }) {
+  const { library, profiles } = useLibrary();
+  const today = useQuery(sessionQuery).data?.today ?? '2026-01-01';
+  const [search] = useSearchParams();
+  const queries = useQueryClient();
+  const go = useNavigate();
+  const { message } = App.useApp();
+  const [title, setTitle] = useState(quiz?.title ?? freeTitle(course));
+  const [heldOn, setHeldOn] = useState(quiz?.heldOn ?? today);
+  const day = dayOfYear(heldOn);
+  const [stations, setStations] = useState<Planned[]>(() =>
+    quiz
+      ? quiz.stations.map(({ taxonId, medium, view }) => ({ taxonId, medium, view }))
+      : (search.get('taxa') ?? '')
+          .split(',')
+          .filter(Boolean)
+          .map((taxonId) => ({ taxonId, medium: 'cutting' as const, view: viewFor('cutting', day) })),
+  );
+  const [open, setOpen] = useState(0);
+  const [problem, setProblem] = useState<string>();
+  const fixed = quiz !== undefined && quiz.state !== 'planned';
+  const taught = course.sets.flatMap((set) => set.taxa);
+  const list = useMemo(() => {
+    const ids = new Set(taught);
+    return profiles.filter(({ taxon }) => ids.has(taxon.id));
+  }, [profiles, taught]);
+  if (!library) return <p>Opening…</p>;
+
+  const change = (i: number, part: Partial<Planned>) =>
+    setStations(stations.map((station, k) => (k === i ? { ...station, ...part } : station)));
+  const add = (taxonId: string) => {
+    const last = stations[stations.length - 1];
+    setStations([
+      ...stations,
+      { taxonId, medium: last?.medium ?? 'cutting', view: last?.view ?? viewFor('cutting', day) },
+    ]);
+    setOpen(stations.length);
+  };
+  const move = (i: number, by: number) => {
+    const next = [...stations];
+    const [taken] = next.splice(i, 1);
+    next.splice(i + by, 0, taken!);
+    setStations(next);
+    setOpen(i + by);
+  };
+  const save = async (): Promise<string | undefined> => {
+    setProblem(undefined);
+    try {
+      const body = { title, heldOn, stations };
+      const id = quiz
+        ? (await put(`/api/quizzes/${quiz.id}`, body), quiz.id)
+        : (await post<{ id: string }>(`/api/courses/${course.id}/quizzes`, body)).id;
+      await queries.invalidateQueries({ queryKey: ['course', course.id] });
+      await queries.invalidateQueries({ queryKey: ['quiz', id] });
+      return id;
+    } catch (error) {
+      setProblem(messageOf(error));
+      return undefined;
+    }
+  };
+  const saveAndStay = async () => {
+    const id = await save();
+    if (!id) return;
+    void message.success('The plan is saved.');
+    if (!quiz) void go(`/c/${course.id}/quizzes/${id}/run`);
+  };
+  const drop = async () => {
+    try {
+      await remove(`/api/quizzes/${quiz!.id}`);
+      await queries.invalidateQueries({ queryKey: ['course', course.id] });
+      void go(`/c/${course.id}/quizzes`);
+    } catch (error) {
+      setProblem(messageOf(error));
+    }
+  };
+  const shown = stations[Math.min(open, stations.length - 1)];
+  const find = (id: string) => profiles.find(({ taxon }) => taxon.id === id);
+  return (
+    <div className="plan">
+      <div>
+        <div className="plan-head">
+          <label>
+            Title{' '}
+            <Input
+              aria-label="Title"
+              value={title}
+              disabled={fixed}
+              onChange={(event) => setTitle(event.target.value)}
+              style={{ width: 190 }}
+            />
+          </label>
+          <label>
+            Held on{' '}
+            <Input
+              aria-label="Held on"
+              type="date"
+              value={heldOn}
+              disabled={fixed}
+              onChange={(event) => setHeldOn(event.target.value || heldOn)}
+              style={{ width: 150 }}
+            />
+          </label>
+        </div>
+        {fixed && (
+          <p className="notice">
+            This quiz has been opened. Its stations, names and drawings are fixed as they were then; edits of
+            the library do not reach them.
+          </p>
+        )}
+        <ol className="stations">
+          {stations.map((station, i) => (
+            <StationLine
+              key={i}
+              station={station}
+              position={i + 1}
+              open={i === open}
+              fixed={fixed}
+              last={i === stations.length - 1}
+              list={list}
+              library={library}
+              course={course}
+              day={day}
+              onOpen={() => setOpen(i)}
+              onMedium={(medium) => change(i, { medium, view: viewFor(medium, day) })}
+              onMove={(by) => move(i, by)}
+              onRemove={() => setStations(stations.filter((_, k) => k !== i))}
+            />
+          ))}
+        </ol>
+        {stations.length === 0 && <p className="quiet">No stations yet. Add the first species below.</p>}
+        {!fixed && (
+          <>
+            <Select
+              showSearch={{ optionFilterProp: 'label' }}
+              aria-label="Add a station"
+              placeholder="Add a station: choose its species"
+              value={null}
+              style={{ width: 340 }}
+              onChange={(id: string | null) => id && add(id)}
+              notFoundContent="No species of the course’s list has this name."
+              options={list.map(({ taxon }) => ({
+                value: taxon.id,
+                label: `${commonName(taxon)} (${scientificName(taxon)})`,
+              }))}
+            />{' '}
+            <Button
+              disabled={stations.length > 0 || list.length === 0}
+              onClick={() =>
+                setStations(
+                  list.map(({ taxon }) => ({
+                    taxonId: taxon.id,
+                    medium: 'cutting',
+                    view: viewFor('cutting', day),
+                  })),
+                )
+              }
+            >
+              One of each on the list
+            </Button>
+            {problem && (
+              <p className="problem" role="alert">
+                {problem}
+              </p>
+            )}
+            <p className="plan-foot">
+              <Button type="primary" onClick={() => void saveAndStay()}>
+                Save the plan
+              </Button>{' '}
+              {quiz && <Button onClick={() => void drop()}>Remove this quiz</Button>}
+            </p>
+          </>
+        )}
+      </div>
+      <aside className="plan-view">
+        {shown && find(shown.taxonId) && (
+          <>
+            <h3>
+              Station {Math.min(open, stations.length - 1) + 1}: {commonName(find(shown.taxonId)!.taxon)}
+            </h3>
+            <ViewEditor
+              station={shown}
+              fixed={fixed}
+              onChange={(view) => change(Math.min(open, stations.length - 1), { view })}
+            />
+            {shown.view.organs.some((organ) => organ === 'twig' || organ === 'leaf' || organ === 'bud') ? (
+              <ShownSpecimen
+                station={shown}
+                profiled={find(shown.taxonId)!}
+                library={library}
+                course={course}
+                day={day}
+              />
+            ) : (
+              <p className="quiet">
+                Nothing is drawn for this view: students look at the piece or the tree itself.
+              </p>
+            )}
+          </>
+        )}
+      </aside>
+    </div>
+  );
+}
+
+function ShownSpecimen({
+  station,
+  profiled,
+  library,
+  course,
+  day,
+}: {
+  station: Planned;
+  profiled: ProfiledTaxon;
+  library: LibraryAnswer;
+  course: Course;
+  day: number;
+}) {
+  const view = useMemo(() => ({ ...station.view, day }), [station.view, day]);
+  const calendar = useMemo(
+    () => calendarAtSite(profiled.taxon.calendar, library, course),
+    [profiled, library, course],
+  );
+  return (
+    <Specimen
+      profiled={profiled}
+      view={view}
+      calendar={calendar}
+      width={360}
+      height={300}
+      seed={5}
+      units={course.units}
+      audience={course.audience}
+    />
+  );
+}
+
+interface StationLineProps {
+  station: Planned;
+  position: number;
+  open: boolean;
+  fixed: boolean;
+  last: boolean;
+  list: readonly ProfiledTaxon[];
+  library: LibraryAnswer;
+  course: Course;
+  day: number;
+  onOpen(): void;
+  onMedium(medium: Medium): void;
+  onMove(by: number): void;
+  onRemove(): void;
+}
+
+function StationLine({
+  station,
+  position,
+  open,
+  fixed,
+  last,
+  list,
+  library,
+  course,
+  day,
+  onOpen,
+  onMedium,
+  onMove,
+  onRemove,
+}: StationLineProps) {
+  const profiled = list.find(({ taxon }) => taxon.id === station.taxonId);
+  const doubts = useMemo(
+    () =>
+      profiled
+        ? doubtsOf(profiled, station, list, library, course, day)
+        : ['This species is not on the course’s list.'],
+    [profiled, station, list, library, course, day],
+  );
+  return (
+    <li className={open ? 'open' : ''}>
+      <button className="station-name" onClick={onOpen} aria-expanded={open}>
+        <b>{position}</b> {profiled ? commonName(profiled.taxon) : station.taxonId}
+      </button>
+      <select
+        aria-label={`Medium of station ${position}`}
+        value={station.medium}
+        disabled={fixed}
+        onChange={(event) => onMedium(event.target.value as Medium)}
+      >
+        {MEDIA.map((medium) => (
+          <option key={medium} value={medium}>
+            {MEDIUM_TITLES[medium]}
+          </option>
+        ))}
+      </select>
+      <span className="quiet station-view">{viewInWords(station.view)}</span>
+      {!fixed && (
+        <span className="station-tools">
+          <button
+            aria-label={`Station ${position} earlier`}
+            disabled={position === 1}
+            onClick={() => onMove(-1)}
+          >
+            ↑
+          </button>
+          <button aria-label={`Station ${position} later`} disabled={last} onClick={() => onMove(1)}>
+            ↓
+          </button>
+          <button aria-label={`Remove station ${position}`} onClick={onRemove}>
+            ×
+          </button>
+        </span>
+      )}
+      {doubts.map((doubt) => (
+        <span className="doubt gold" key={doubt}>
+          {doubt}
+        </span>
+      ))}
+    </li>
+  );
+}
+
+/** What stands against a station: parts that are not there on the day, and rivals that even a careful reader cannot exclude. */
+function doubtsOf(
+  profiled: ProfiledTaxon,
+  station: Planned,
+  list: readonly ProfiledTaxon[],
+  library: LibraryAnswer,
+  course: Course,
+  day: number,
+): string[] {
+  const calendar = calendarAtSite(profiled.taxon.calendar, library, course);
+  const deciduous = isDeciduous(profiled);
+  const { organs } = station.view;
+  const doubts: string[] = [];
+  if (organs.includes('leaf') && !organs.includes('twig') && !partPresent('leaves', calendar, deciduous, day))
+    doubts.push('It has no leaves on that date.');
+  if (organs.length === 1 && organs[0] === 'fruit' && !partPresent('fruit', calendar, deciduous, day))
+    doubts.push('It bears no fruit on that date.');
+  const readings = readingsOf(
+    list,
+    BUILT_IN,
+    { ...station.view, day },
+    { reference: library.reference, site: course },
+  );
+  const at = list.indexOf(profiled);
+  const rivals = list
+    .map((other, i) => ({
+      other,
+      error:
+        i === at
+          ? 0
+          : idealReaderError(
+              pairEvidence(readings, at, i).flatMap((entry) => entry.channels),
+              at,
+              i,
+            ),
+    }))
+    .filter(({ error }) => error > 0.1)
+    .sort((x, y) => y.error - x.error);
+  if (rivals.length > 0) {
+    const named = rivals.slice(0, 3).map(({ other }) => commonName(other.taxon));
+    doubts.push(
+      `Not to be told from ${named.join(', ')}${rivals.length > 3 ? ` and ${rivals.length - 3} more` : ''} by what is shown.`,
+    );
+  }
+  if (organs.includes('twig') && profiled.taxon.cautions.length > 0)
+    doubts.push(
+      `Caution: ${profiled.taxon.cautions.map((caution) => `${caution.kind} (${caution.part})`).join(', ')}.`,
+    );
+  return doubts;
+}
+
+function ViewEditor({
+  station,
+  fixed,
+  onChange,
+}: {
+  station: Planned;
+  fixed: boolean;
+  onChange(view: View): void;
+}) {
+  const { view } = station;
+  const flip = <T,>(list: T[], item: T) =>
+    list.includes(item) ? list.filter((other) => other !== item) : [...list, item];
+  return (
+    <>
+      <p className="quiet">Shown</p>
+      <div className="chips">
+        {(Object.keys(SHOWN_TITLES) as ShownOrgan[]).map((organ) => (
+          <button
+            key={organ}
+            aria-pressed={view.organs.includes(organ)}
+            {...(view.organs.includes(organ) ? { 'data-frequency': 'always' } : {})}
+            disabled={fixed}
+            onClick={() => onChange({ ...view, organs: flip(view.organs, organ) })}
+          >
+            {SHOWN_TITLES[organ]}
+          </button>
+        ))}
+      </div>
+      <p className="quiet">Students may use</p>
+      <div className="chips">
+        {AIDS.map((aid: Aid) => (
+          <button
+            key={aid}
+            aria-pressed={view.aids.includes(aid)}
+            {...(view.aids.includes(aid) ? { 'data-frequency': 'always' } : {})}
+            disabled={fixed || aid === 'eye'}
+            onClick={() => onChange({ ...view, aids: flip(view.aids, aid) })}
+          >
+            {aid}
+          </button>
+        ))}
+      </div>
+    </>
+  );
+}

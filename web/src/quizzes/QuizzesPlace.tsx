@@ -1,0 +1,126 @@
+import { Button } from 'antd';
+import { useQuery } from '@tanstack/react-query';
+import { Link, Navigate, NavLink, Route, Routes, useNavigate, useParams } from 'react-router';
+import { dayLabel, dayOfYear } from '@hurrow/core/season';
+import { messageOf } from '../app/api.ts';
+import { courseQuery, type Course } from '../app/data.ts';
+import { MarkPage } from './MarkPage.tsx';
+import { PlanPage } from './PlanPage.tsx';
+import { quizQuery } from './quizData.ts';
+import { RunPage } from './RunPage.tsx';
+import './quizzes.css';
+
+/** The quizzes of a course: plan, run, mark. */
+export default function QuizzesPlace({ courseId }: { courseId: string }) {
+  const query = useQuery(courseQuery(courseId));
+  if (courseId === '-')
+    return (
+      <section className="page">
+        <h1>Quizzes</h1>
+        <p>
+          A quiz belongs to a course. <Link to="/c/-/course">Make a course</Link> first.
+        </p>
+      </section>
+    );
+  if (query.isPending) return <p className="opening">Opening the quizzes…</p>;
+  if (!query.data) return <p className="problem">{messageOf(query.error)}</p>;
+  return (
+    <Routes>
+      <Route path="" element={<QuizList course={query.data} />} />
+      <Route
+        path="new"
+        element={
+          <section className="page">
+            <PlanPage key="new" course={query.data} quiz={undefined} />
+          </section>
+        }
+      />
+      <Route path=":quizId/*" element={<QuizPage course={query.data} />} />
+    </Routes>
+  );
+}
+
+const STATES = { planned: 'planned', open: 'open to students', closed: 'closed' };
+
+function QuizList({ course }: { course: Course }) {
+  const go = useNavigate();
+  return (
+    <section className="page">
+      <div className="page-head">
+        <h1>Quizzes</h1>
+        <Button type="primary" onClick={() => void go('new')}>
+          Plan a quiz
+        </Button>
+      </div>
+      {course.quizzes.length === 0 ? (
+        <p>None yet. Plan one: choose species, what is shown of each, and by what medium.</p>
+      ) : (
+        <table className="plain-table">
+          <thead>
+            <tr>
+              <th>Quiz</th>
+              <th>Held</th>
+              <th className="num">Stations</th>
+              <th className="num">Students who answered</th>
+              <th>State</th>
+              <th />
+            </tr>
+          </thead>
+          <tbody>
+            {course.quizzes.map((quiz) => (
+              <tr key={quiz.id}>
+                <td>
+                  <Link
+                    to={`${quiz.id}/${quiz.state === 'planned' ? 'plan' : quiz.state === 'open' ? 'run' : 'mark'}`}
+                  >
+                    {quiz.title}
+                  </Link>
+                </td>
+                <td>{dayLabel(dayOfYear(quiz.held_on))}</td>
+                <td className="num">{quiz.stations}</td>
+                <td className="num">
+                  {quiz.students} of {course.students.length}
+                </td>
+                <td>
+                  {STATES[quiz.state]}
+                  {quiz.released ? ', results released' : ''}
+                </td>
+                <td>{quiz.state !== 'planned' && <Link to={`${quiz.id}/mark`}>marks</Link>}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+    </section>
+  );
+}
+
+function QuizPage({ course }: { course: Course }) {
+  const { quizId = '' } = useParams();
+  const query = useQuery(quizQuery(quizId));
+  if (query.isPending) return <p className="opening">Opening the quiz…</p>;
+  if (!query.data) return <p className="problem">{messageOf(query.error)}</p>;
+  const quiz = query.data;
+  const base = `/c/${course.id}/quizzes/${quiz.id}`;
+  return (
+    <section className="page">
+      <div className="page-head">
+        <h1>{quiz.title}</h1>
+        <span className="quiet">
+          {dayLabel(dayOfYear(quiz.heldOn))} · {quiz.stations.length} stations · {STATES[quiz.state]}
+        </span>
+      </div>
+      <nav className="tabs" aria-label="Steps of the quiz">
+        <NavLink to={`${base}/plan`}>Plan</NavLink>
+        <NavLink to={`${base}/run`}>Run</NavLink>
+        <NavLink to={`${base}/mark`}>Mark</NavLink>
+      </nav>
+      <Routes>
+        <Route path="plan" element={<PlanPage key={quiz.id} course={course} quiz={quiz} />} />
+        <Route path="run" element={<RunPage course={course} quiz={quiz} />} />
+        <Route path="mark" element={<MarkPage course={course} quiz={quiz} />} />
+        <Route path="*" element={<Navigate to={`${base}/plan`} replace />} />
+      </Routes>
+    </section>
+  );
+}

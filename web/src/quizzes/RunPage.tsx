@@ -1,0 +1,168 @@
+import { App, Button } from 'antd';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useSearchParams } from 'react-router';
+import { scientificName } from '@hurrow/core/taxon';
+import { MEDIUM_TITLES } from '@hurrow/core/view';
+import { messageOf, post } from '../app/api.ts';
+import { useLibrary, type Course } from '../app/data.ts';
+import { ImportFile } from '../app/ImportFile.tsx';
+import { PaperEntry } from './PaperEntry.tsx';
+import { marksQuery, type Quiz } from './quizData.ts';
+
+/** Opens and closes a quiz, shows who has answered, and takes answers from paper. */
+export function RunPage({ course, quiz }: { course: Course; quiz: Quiz }) {
+  const marks = useQuery({
+    ...marksQuery(quiz.id, quiz.state === 'open'),
+    enabled: quiz.state !== 'planned',
+  });
+  const { every } = useLibrary();
+  const queries = useQueryClient();
+  const { message } = App.useApp();
+  const [search, setSearch] = useSearchParams();
+  const mode = search.get('enter');
+  const [problem, setProblem] = useState<string>();
+  const refresh = () =>
+    queries.invalidateQueries({
+      predicate: ({ queryKey }) => ['quiz', 'marks', 'course', 'confusions'].includes(String(queryKey[0])),
+    });
+  const act = async (path: string, body: object, said: string) => {
+    setProblem(undefined);
+    try {
+      await post(`/api/quizzes/${quiz.id}/${path}`, body);
+      await refresh();
+      void message.success(said);
+    } catch (error) {
+      setProblem(messageOf(error));
+    }
+  };
+  const counted = new Map<string, number>();
+  for (const answer of marks.data?.answers ?? [])
+    counted.set(answer.studentId, (counted.get(answer.studentId) ?? 0) + 1);
+  const taxonName = (id: string) => {
+    const found = every.find(({ taxon }) => taxon.id === id);
+    return found ? scientificName(found.taxon) : id;
+  };
+  return (
+    <>
+      <p>
+        {quiz.state === 'planned' && (
+          <>
+            Opening fixes every station: the list, the accepted names and the specimen drawn.{' '}
+            <Button type="primary" onClick={() => void act('open', {}, 'The quiz is open.')}>
+              Open to students
+            </Button>
+          </>
+        )}
+        {quiz.state === 'open' && (
+          <>
+            Students sign in with course code <strong className="code">{course.code}</strong>.{' '}
+            <Button type="primary" onClick={() => void act('close', {}, 'The quiz is closed.')}>
+              Close
+            </Button>
+          </>
+        )}
+        {quiz.state === 'closed' && (
+          <>
+            <Button onClick={() => void act('open', {}, 'The quiz is open again.')}>Open again</Button>{' '}
+            <Button
+              type={quiz.released ? 'default' : 'primary'}
+              onClick={() =>
+                void act(
+                  'release',
+                  { released: !quiz.released },
+                  quiz.released ? 'Results are hidden.' : 'Students see their own result now.',
+                )
+              }
+            >
+              {quiz.released ? 'Hide the results' : 'Release the results'}
+            </Button>
+          </>
+        )}
+      </p>
+      {problem && (
+        <p className="problem" role="alert">
+          {problem}
+        </p>
+      )}
+      {quiz.state !== 'planned' && (
+        <div className="run">
+          <section>
+            <h3>Answers from paper</h3>
+            <p>
+              <Button onClick={() => setSearch({ enter: 'paper' })}>Enter papers</Button>{' '}
+              <Button onClick={() => setSearch({ enter: 'file' })}>Import a response file</Button>
+            </p>
+            {mode === 'paper' && (
+              <PaperEntry course={course} quiz={quiz} marks={marks.data} onSaved={() => void refresh()} />
+            )}
+            {mode === 'file' && (
+              <ImportFile
+                path={`/api/quizzes/${quiz.id}/responses/import`}
+                example={
+                  course.marking.policy === 'common'
+                    ? 'student,station,answer\nRowan Achterberg,1,paper birch'
+                    : 'student,station,genus,epithet,family\nRowan Achterberg,1,Betula,papyrifera,Betulaceae'
+                }
+                onDone={() => {
+                  void message.success('The answers are imported.');
+                  setSearch({});
+                  void refresh();
+                }}
+              />
+            )}
+            <h3>Stations</h3>
+            <ol className="run-stations">
+              {quiz.stations.map((station) => (
+                <li key={station.id} className={station.voided ? 'voided' : ''}>
+                  {station.drawn ? (
+                    <img
+                      src={`/api/quizzes/${quiz.id}/stations/${station.id}/drawing.svg`}
+                      alt={`Station ${station.position}, as students see it`}
+                    />
+                  ) : (
+                    <span className="no-picture quiet">not drawn</span>
+                  )}
+                  <span>
+                    <b>{station.position}</b> <span className="latin">{taxonName(station.taxonId)}</span>,{' '}
+                    {MEDIUM_TITLES[station.medium]}
+                    <br />
+                    <button
+                      className="link"
+                      onClick={() =>
+                        void act(
+                          `stations/${station.id}/void`,
+                          { voided: !station.voided },
+                          station.voided
+                            ? 'The station counts again.'
+                            : 'The station is left out of all marks.',
+                        )
+                      }
+                    >
+                      {station.voided ? 'Left out. Count it again' : 'Leave out of all marks'}
+                    </button>
+                  </span>
+                </li>
+              ))}
+            </ol>
+          </section>
+          <section>
+            <h3>Who has answered</h3>
+            <table className="plain-table">
+              <tbody>
+                {course.students.map((student) => (
+                  <tr key={student.id}>
+                    <td>{student.name}</td>
+                    <td className="num">
+                      {counted.get(student.id) ?? 0} of {quiz.stations.length}
+                    </td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          </section>
+        </div>
+      )}
+    </>
+  );
+}

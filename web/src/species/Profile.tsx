@@ -1,0 +1,268 @@
+import { Button } from 'antd';
+import { useQuery } from '@tanstack/react-query';
+import { useEffect, useMemo, useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import type { ProfiledTaxon } from '@hurrow/core/evidence';
+import {
+  characterName,
+  qualifiersInWords,
+  valueInWords,
+  type AdoptedScore,
+  type Audience,
+  type UnitSystem,
+} from '@hurrow/core/score';
+import { arcLabel, dayLabel, partPresent, type Calendar } from '@hurrow/core/season';
+import { commonName, scientificName } from '@hurrow/core/taxon';
+import { BUILT_IN, ORGANS, type Character, type Organ } from '@hurrow/core/vocabulary';
+import { calendarAtSite, courseQuery, useLibrary, type LibraryAnswer } from '../app/data.ts';
+import { isDeciduous, Specimen, twigView } from '../app/Drawings.tsx';
+import { useFieldDate, useRibbonRows, type RibbonRow } from '../app/fieldDate.tsx';
+import { useKeys } from '../app/keys.ts';
+import { Latin } from '../app/Names.tsx';
+import { useVasculum } from '../app/vasculum.tsx';
+import { ConfusedLine } from '../confusions/ConfusedLine.tsx';
+
+/** One species, organ by organ, as its scores and the field date have it. */
+export function Profile({ courseId, taxonId }: { courseId: string; taxonId: string }) {
+  const { library, profiles, every } = useLibrary();
+  const course = useQuery(courseQuery(courseId)).data;
+  const profiled = (profiles.length ? every : []).find(({ taxon }) => taxon.id === taxonId);
+  const { lookAt, toggle, taxa } = useVasculum();
+  const { day } = useFieldDate();
+  const go = useNavigate();
+  const [seed, setSeed] = useState<number>();
+  const [chosen, setAudience] = useState<Audience>();
+  const audience = chosen ?? course?.audience ?? 'technical';
+  const units = course?.units ?? 'metric';
+  const calendar = useMemo(
+    () => (profiled && library ? calendarAtSite(profiled.taxon.calendar, library, course) : {}),
+    [profiled, library, course],
+  );
+  const view = useMemo(() => twigView(day), [day]);
+  useRibbonRows(useRows(calendar));
+  useEffect(() => {
+    lookAt(profiled ? taxonId : undefined);
+    return () => lookAt(undefined);
+  }, [profiled, taxonId, lookAt]);
+  useKeys({ r: () => setSeed((held) => (held ?? 0) + 1) });
+
+  if (!profiled || !library)
+    return (
+      <section className="page">
+        <h1>No such species</h1>
+        <p>It is not in this library. Choose one from the list.</p>
+      </section>
+    );
+  const { taxon } = profiled;
+  const held = taxa.includes(taxon.id);
+  return (
+    <article className="profile">
+      <aside className="profile-plate">
+        <Specimen
+          profiled={profiled}
+          view={view}
+          calendar={calendar}
+          width={360}
+          height={300}
+          units={units}
+          audience={audience}
+          {...(seed ? { seed } : {})}
+        />
+        <p className="quiet">
+          {seed ? `Individual ${seed}` : 'The typical specimen'} as on {dayLabel(day)}, drawn from the scores.{' '}
+          <button className="link" onClick={() => setSeed((n) => (n ?? 0) + 1)}>
+            Draw another (r)
+          </button>
+          {seed !== undefined && (
+            <>
+              {' · '}
+              <button className="link" onClick={() => setSeed(undefined)}>
+                typical
+              </button>
+            </>
+          )}
+        </p>
+        {taxon.memoryAid && <p className="aid">{taxon.memoryAid}</p>}
+        {taxon.fact && <p className="quiet">{taxon.fact}</p>}
+        {taxon.cautions.map((caution) => (
+          <p className="notice" key={caution.kind + caution.part}>
+            <strong>
+              {caution.kind}: {caution.part}.
+            </strong>{' '}
+            {caution.effect} {caution.care}
+          </p>
+        ))}
+        <SeasonList calendar={calendar} />
+      </aside>
+      <div className="profile-text">
+        <header>
+          <h1>
+            {commonName(taxon)} <Latin names={taxon} /> <small className="quiet">{taxon.authority}</small>
+          </h1>
+          <span className="quiet">
+            {taxon.family}
+            {taxon.familyCommon ? ` · ${taxon.familyCommon}` : ''}
+          </span>
+        </header>
+        <p className="quiet names">
+          {taxon.commonNames.length > 1 && <>Also {taxon.commonNames.slice(1).join(', ')}. </>}
+          {taxon.synonyms.length > 0 && (
+            <>
+              Synonym{taxon.synonyms.length > 1 ? 's' : ''}{' '}
+              <span className="latin">{taxon.synonyms.join(', ')}</span>.{' '}
+            </>
+          )}
+          {taxon.meaning}
+        </p>
+        <ConfusedLine courseId={courseId} taxonId={taxon.id} />
+        <div className="profile-tools">
+          <Button onClick={() => toggle(taxon.id)}>
+            {held ? 'Take out of vasculum (c)' : 'Into the vasculum (c)'}
+          </Button>
+          <Button onClick={() => void go(`/c/${courseId}/species/${taxon.id}/edit`)}>Edit (e)</Button>
+          <Button onClick={() => setAudience(audience === 'technical' ? 'plain' : 'technical')}>
+            {audience === 'technical' ? 'Plain words' : 'Technical terms'}
+          </Button>
+        </div>
+        {ORGANS.map(({ organ, title }) => (
+          <OrganRow
+            key={organ}
+            organ={organ}
+            title={title}
+            profiled={profiled}
+            calendar={calendar}
+            audience={audience}
+            units={units}
+            library={library}
+          />
+        ))}
+        {profiled.scores.length === 0 && (
+          <p className="notice">
+            Nothing is scored yet.{' '}
+            <Link to={`/c/${courseId}/species/${taxon.id}/edit`}>Enter its characters</Link>:{' '}
+            {scientificName(taxon)} can then be drawn, contrasted and quizzed.
+          </p>
+        )}
+      </div>
+    </article>
+  );
+}
+
+const ROWS: [keyof Calendar, string, string][] = [
+  ['leaves', 'leaves', '#7fa890'],
+  ['flowers', 'flowers', '#c9a227'],
+  ['fruitRipe', 'ripe fruit', '#6d4a63'],
+];
+
+function useRows(calendar: Calendar): RibbonRow[] {
+  return useMemo(
+    () =>
+      ROWS.flatMap(([part, title, color]) =>
+        calendar[part]?.length ? [{ title, arcs: calendar[part]!, color }] : [],
+      ),
+    [calendar],
+  );
+}
+
+function SeasonList({ calendar }: { calendar: Calendar }) {
+  const parts: [keyof Calendar, string][] = [
+    ['leaves', 'In leaf'],
+    ['autumnColor', 'Autumn color'],
+    ['leafFall', 'Leaf fall'],
+    ['winterCatkins', 'Winter catkins'],
+    ['flowers', 'Flower or pollen'],
+    ['fruitGreen', 'Green fruit'],
+    ['fruitRipe', 'Ripe fruit'],
+    ['fruitOld', 'Old fruit'],
+  ];
+  const known = parts.filter(([part]) => calendar[part]?.length);
+  if (known.length === 0) return null;
+  return (
+    <dl className="season-list">
+      {known.map(([part, title]) => (
+        <div key={part}>
+          <dt>{title}</dt>
+          <dd>{calendar[part]!.map(arcLabel).join(', ')}</dd>
+        </div>
+      ))}
+    </dl>
+  );
+}
+
+interface OrganRowProps {
+  organ: Organ;
+  title: string;
+  profiled: ProfiledTaxon;
+  calendar: Calendar;
+  audience: Audience;
+  units: UnitSystem;
+  library: LibraryAnswer;
+}
+
+function OrganRow({ organ, title, profiled, calendar, audience, units, library }: OrganRowProps) {
+  const { day } = useFieldDate();
+  const groups = scoresByCharacter(profiled.scores, organ);
+  if (groups.length === 0) return null;
+  const deciduous = isDeciduous(profiled);
+  const absent = groups.every(([character]) => !partPresent(character.part, calendar, deciduous, day));
+  const label = (id: string) => library.sources.find((source) => source.id === id)?.label ?? id;
+  const disagreeing = groups.flatMap(([character, scores]) =>
+    scores.filter((score) => score.disagree).map((score) => ({ character, score })),
+  );
+  const sources = new Set(
+    groups.flatMap(([, scores]) =>
+      scores.flatMap((score) => score.statements.map((statement) => statement.sourceId)),
+    ),
+  );
+  return (
+    <section className={absent ? 'organ absent' : 'organ'}>
+      <h3>{title}</h3>
+      <div className="statement">
+        {absent && <em className="gold">None on {dayLabel(day)}. </em>}
+        {groups.map(([character, scores], i) => (
+          <span key={character.id}>
+            {i > 0 && '; '}
+            <span className="quiet">{characterName(character, audience)}</span>{' '}
+            {scores.map((score, k) => (
+              <span key={k} className={score.disagree ? 'disputed' : ''}>
+                {k > 0 && ' | '}
+                {Object.keys(score.qualifiers).length > 0 && <i>{qualifiersInWords(score.qualifiers)}: </i>}
+                {valueInWords(score.value, character, audience, units)}
+              </span>
+            ))}
+          </span>
+        ))}
+        .
+      </div>
+      <div className="margin">
+        {disagreeing.map(({ character, score }, i) => (
+          <p key={i}>
+            <span className="rust">Sources disagree</span> on {characterName(character, audience)}:{' '}
+            {score.statements
+              .map(
+                (statement) =>
+                  `${label(statement.sourceId)} ${valueInWords(statement.value, character, audience, units)}`,
+              )
+              .join('; ')}
+            . Adopted: {score.from.map(label).join(', ')}.
+          </p>
+        ))}
+        {disagreeing.length === 0 && (
+          <p>
+            {sources.size > 1 ? `${sources.size} sources, no disagreement.` : label([...sources][0] ?? '')}
+          </p>
+        )}
+      </div>
+    </section>
+  );
+}
+
+function scoresByCharacter(scores: readonly AdoptedScore[], organ: Organ): [Character, AdoptedScore[]][] {
+  return [...BUILT_IN.values()]
+    .filter((character) => character.organ === organ)
+    .map((character): [Character, AdoptedScore[]] => [
+      character,
+      scores.filter((score) => score.characterId === character.id),
+    ])
+    .filter(([, held]) => held.length > 0);
+}

@@ -1,0 +1,148 @@
+import { useState, type FormEvent } from 'react';
+import { Link, Navigate, useNavigate, useParams } from 'react-router';
+import type { Answer } from '@hurrow/core/names';
+import type { Outbox } from './outbox.ts';
+import { FIELDS, type OpenQuiz, type Sitting } from './sitting.ts';
+
+/** One station after another. Going on writes the answer down on the phone and sends it. */
+export function Sit({ sitting, outbox }: { sitting: Sitting; outbox: Outbox }) {
+  const { quizId, position } = useParams();
+  const quiz = sitting.open.find((open) => open.id === quizId);
+  if (!quiz)
+    return (
+      <main className="pad">
+        <h2>This quiz is not open</h2>
+        <p>It has been closed, or not been opened yet. Answers you wrote are kept.</p>
+        <Link className="press wide-press" to="/">
+          Back
+        </Link>
+      </main>
+    );
+  const at = Number(position ?? 1);
+  if (at > quiz.stations.length) return <Done quiz={quiz} outbox={outbox} />;
+  const station = quiz.stations[at - 1];
+  if (!station) return <Navigate to={`/quiz/${quiz.id}/1`} replace />;
+  return <Station key={station.id} quiz={quiz} at={at} outbox={outbox} />;
+}
+
+const isEmpty = (answer: Answer) => Object.values(answer).every((text) => !text?.trim());
+
+function Station({ quiz, at, outbox }: { quiz: OpenQuiz; at: number; outbox: Outbox }) {
+  const station = quiz.stations[at - 1]!;
+  const before: Answer = outbox.written(station.id) ?? station.answer ?? {};
+  const [answer, setAnswer] = useState<Answer>(before);
+  const go = useNavigate();
+  const write = () => {
+    const changed = JSON.stringify(answer) !== JSON.stringify(before);
+    if (changed && !(isEmpty(answer) && isEmpty(before))) {
+      outbox.write(station.id, answer);
+    }
+  };
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    write();
+    void go(`/quiz/${quiz.id}/${at + 1}`);
+  };
+  const back = () => {
+    write();
+    void go(at === 1 ? '/' : `/quiz/${quiz.id}/${at - 1}`);
+  };
+  return (
+    <>
+      <header className="phone-bar">
+        <h1>Station {station.position}</h1>
+        <span>of {quiz.stations.length}</span>
+      </header>
+      <div className="phone-progress" aria-hidden="true">
+        <i style={{ width: `${(at / quiz.stations.length) * 100}%` }} />
+      </div>
+      <main className="pad">
+        {station.drawn ? (
+          <img
+            className="specimen"
+            src={`/api/sit/stations/${station.id}/drawing.svg`}
+            alt={`Drawing of the specimen at station ${station.position}, with a scale bar`}
+          />
+        ) : (
+          <p className="look-there">
+            Look at the {station.medium} at station {station.position}.
+          </p>
+        )}
+        <p className="quiet">
+          {capital(station.medium)}: {station.shows}.
+        </p>
+        <form onSubmit={submit}>
+          <h2>Name this tree</h2>
+          {FIELDS[quiz.policy].map(([part, label], i) => (
+            <label className="field" key={part}>
+              <span>{label}</span>
+              <input
+                className={part === 'genus' || part === 'epithet' ? 'latin' : ''}
+                value={answer[part] ?? ''}
+                onChange={(event) => setAnswer({ ...answer, [part]: event.target.value })}
+                autoComplete="off"
+                autoCorrect="off"
+                spellCheck={false}
+                autoCapitalize={part === 'epithet' ? 'none' : 'words'}
+                enterKeyHint={i === FIELDS[quiz.policy].length - 1 ? 'done' : 'next'}
+                list={quiz.names.length ? 'names' : undefined}
+              />
+            </label>
+          ))}
+          {quiz.names.length > 0 && (
+            <datalist id="names">
+              {quiz.names.map((name) => (
+                <option key={name} value={name} />
+              ))}
+            </datalist>
+          )}
+          <div className="phone-go">
+            <button
+              type="button"
+              className="press"
+              onClick={back}
+              aria-label={at === 1 ? 'Back to the start' : `Back to station ${at - 1}`}
+            >
+              ‹ {at === 1 ? '' : at - 1}
+            </button>
+            <button className="press chief">
+              {at === quiz.stations.length ? 'Finish' : 'Next station ›'}
+            </button>
+          </div>
+        </form>
+      </main>
+    </>
+  );
+}
+
+function Done({ quiz, outbox }: { quiz: OpenQuiz; outbox: Outbox }) {
+  const blank = quiz.stations.filter((station) =>
+    isEmpty(outbox.written(station.id) ?? station.answer ?? {}),
+  );
+  return (
+    <>
+      <header className="phone-bar">
+        <h1>{quiz.title}</h1>
+      </header>
+      <main className="pad">
+        <h2>{blank.length === 0 ? 'Every station has an answer.' : 'Some stations are blank:'}</h2>
+        <p className="phone-blank">
+          {blank.map((station) => (
+            <Link key={station.id} className="press" to={`/quiz/${quiz.id}/${station.position}`}>
+              {station.position}
+            </Link>
+          ))}
+        </p>
+        <p>You can go back and change answers until your instructor closes the quiz.</p>
+        <Link className="press wide-press" to={`/quiz/${quiz.id}/1`}>
+          Go through them again
+        </Link>
+        <Link className="press chief wide-press" to="/">
+          Done
+        </Link>
+      </main>
+    </>
+  );
+}
+
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

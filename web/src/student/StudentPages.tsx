@@ -1,0 +1,128 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useEffect, useState, useSyncExternalStore } from 'react';
+import { Link, Route, Routes } from 'react-router';
+import { get, messageOf, onSessionLost, remove } from '../app/api.ts';
+import { Outbox } from './outbox.ts';
+import { Result } from './Result.tsx';
+import { Sit } from './Sit.tsx';
+import type { Sitting } from './sitting.ts';
+import './student.css';
+
+/** A student's pages, made for a phone. */
+export default function StudentPages() {
+  const query = useQuery({
+    queryKey: ['sit'],
+    queryFn: () => get<Sitting>('/api/sit'),
+    refetchInterval: 30_000,
+  });
+  if (query.isPending) return <p className="pad">Opening…</p>;
+  if (!query.data)
+    return (
+      <p className="pad" role="alert">
+        {messageOf(query.error)}
+      </p>
+    );
+  return <Signed sitting={query.data} />;
+}
+
+function Signed({ sitting }: { sitting: Sitting }) {
+  const [outbox] = useState(() => new Outbox(`${sitting.course}/${sitting.name}`));
+  const [lost, setLost] = useState(false);
+  const queries = useQueryClient();
+  useEffect(() => onSessionLost(() => setLost(true)), []);
+  useEffect(() => {
+    const again = () => void outbox.send();
+    again();
+    const timer = window.setInterval(again, 8000);
+    window.addEventListener('online', again);
+    return () => {
+      window.clearInterval(timer);
+      window.removeEventListener('online', again);
+    };
+  }, [outbox]);
+  return (
+    <div className="phone">
+      {lost && (
+        <p className="strip-note">
+          You are signed out. Your answers are kept on this phone.{' '}
+          <button className="press" onClick={() => void queries.invalidateQueries({ queryKey: ['session'] })}>
+            Sign in again
+          </button>
+        </p>
+      )}
+      <Routes>
+        <Route path="quiz/:quizId/:position?" element={<Sit sitting={sitting} outbox={outbox} />} />
+        <Route path="result/:quizId" element={<Result />} />
+        <Route path="*" element={<Today sitting={sitting} />} />
+      </Routes>
+      <Received outbox={outbox} />
+    </div>
+  );
+}
+
+function Today({ sitting }: { sitting: Sitting }) {
+  const queries = useQueryClient();
+  const leave = async () => {
+    await remove('/api/session');
+    queries.clear();
+    window.location.assign('/');
+  };
+  return (
+    <>
+      <header className="phone-bar">
+        <h1>{sitting.course}</h1>
+      </header>
+      <main className="pad">
+        <p>
+          You are <strong>{sitting.name}</strong>.
+        </p>
+        <h2>Today’s quiz</h2>
+        {sitting.open.length === 0 && (
+          <p>No quiz is open now. When your instructor opens one, it appears here.</p>
+        )}
+        {sitting.open.map((quiz) => {
+          const done = quiz.stations.filter((station) => station.answer).length;
+          return (
+            <Link key={quiz.id} className="press chief wide-press" to={`/quiz/${quiz.id}/1`}>
+              {quiz.title}
+              <small>
+                {done === 0
+                  ? `${quiz.stations.length} stations`
+                  : `${done} of ${quiz.stations.length} answered`}
+              </small>
+            </Link>
+          );
+        })}
+        {sitting.released.length > 0 && <h2>Your results</h2>}
+        {sitting.released.map((quiz) => (
+          <Link key={quiz.id} className="press wide-press" to={`/result/${quiz.id}`}>
+            {quiz.title}
+          </Link>
+        ))}
+        <button className="press quiet-press" onClick={() => void leave()}>
+          Sign out
+        </button>
+      </main>
+    </>
+  );
+}
+
+/** What has reached the server; always in sight while something has not. */
+function Received({ outbox }: { outbox: Outbox }) {
+  const { waiting, offline, problem, refused } = useSyncExternalStore(outbox.subscribe, outbox.snapshot);
+  if (waiting === 0 && refused.length === 0) return null;
+  return (
+    <footer className="strip-note" role="status">
+      {waiting > 0 && (
+        <span>
+          {offline ? 'No signal. ' : ''}
+          {waiting === 1 ? 'One answer waits' : `${waiting} answers wait`} on this phone and will be sent by
+          itself. Nothing is lost.{problem ? ` ${problem}` : ''}
+        </span>
+      )}
+      {refused.map(({ item, message }) => (
+        <span key={item.id}>{message}</span>
+      ))}
+    </footer>
+  );
+}

@@ -1,0 +1,40 @@
+import type { Answer, NamingPolicy } from '@hurrow/core/names';
+
+export interface OpenQuiz {
+  id: string;
+  title: string;
+  policy: NamingPolicy;
+  /** Names to choose from, for courses that name from a list. */
+  names: string[];
+  stations: {
+    id: string;
+    position: number;
+    medium: string;
+    shows: string;
+    drawn: boolean;
+    answer: Answer | null;
+  }[];
+}
+
+/** What the server tells a student's phone. */
+export interface Sitting {
+  course: string;
+  name: string;
+  open: OpenQuiz[];
+  released: { id: string; title: string; heldOn: string }[];
+}
+
+/** The fields a naming policy asks for, with their labels. */
+export const FIELDS: Record<NamingPolicy, [keyof Answer, string][]> = {
+  common: [['name', 'Common name']],
+  genus: [['genus', 'Genus']],
+  binomial: [
+    ['genus', 'Genus'],
+    ['epithet', 'Epithet'],
+  ],
+  binomialFamily: [
+    ['genus', 'Genus'],
+    ['epithet', 'Epithet'],
+    ['family', 'Family'],
+  ],
+};
