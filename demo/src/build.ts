@@ -168,4 +168,7 @@ const db = await openFolder(folder, existsSync(packed) ? packed : undefined);
 await migrate(db);
 await db.transaction(fill);
 await db.close();
-writeFileSync(new URL('../data/complete', import.meta.url), 'The demo data are whole.\n');
+writeFileSync(
+  new URL('../data/complete', import.meta.url),
+  `A student signs in by hand with course code ${file.course.code} and personal code ${codeOf(file.students[0]!)}.\n`,
+);

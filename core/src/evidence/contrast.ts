@@ -3,7 +3,7 @@ import { AIDS, SHOWN_TITLES } from '../view/index.ts';
 import type { Character, ShownOrgan, Vocabulary } from '../vocabulary/index.ts';
 import { MONTHS } from '../season/index.ts';
 import { pairEvidence, spokenFor, type CharacterEvidence } from './bhattacharyya.ts';
-import { idealReaderError, SETTLED_AT, verdictOf, type Verdict } from './error.ts';
+import { idealReaderError, pairError, SETTLED_AT, verdictOf, type Verdict } from './error.ts';
 import { readingsOf, type ProfiledTaxon, type ReadingOptions } from './readings.ts';
 
 /** Below this a character says nothing worth showing: the two taxa agree in it. Nats. */
@@ -52,11 +52,7 @@ export function contrast(
     return by !== undefined && all.some((entry) => entry.characterId === by) ? by : undefined;
   };
   const taking = all.filter((entry) => !spokenHere(entry.characterId));
-  const error = idealReaderError(
-    taking.flatMap((entry) => entry.channels),
-    a,
-    b,
-  );
+  const error = pairError(taking, a, b);
   const ranked = taking.filter((entry) => entry.evidence >= AGREES_BELOW);
   const deciding = decidingSet(ranked, a, b);
   const known = new Set(all.map((entry) => entry.characterId));
@@ -124,13 +120,8 @@ function decidingSet(ranked: readonly CharacterEvidence[], a: number, b: number)
     if (!best || total < best.cost - 1e-9 || error < best.error)
       best = { characters: set, error, cost: total };
   };
-  pool.forEach((x, i) => {
-    consider([x]);
-    pool.slice(i + 1).forEach((y, j) => {
-      consider([x, y]);
-      pool.slice(i + j + 2).forEach((z) => consider([x, y, z]));
-    });
-  });
+  // Singles, then pairs, then triples: what is found early spares the dearer sets their computation.
+  for (const size of [1, 2, 3]) for (const set of subsets(pool, size)) consider(set);
   if (best) return { characters: byEvidence(best.characters), error: best.error };
 
   const greedy: CharacterEvidence[] = [];
@@ -140,6 +131,12 @@ function decidingSet(ranked: readonly CharacterEvidence[], a: number, b: number)
     if (error <= SETTLED_AT) return { characters: byEvidence(greedy), error };
   }
   return { characters: [] as CharacterEvidence[], error: errorOf(ranked) };
+}
+
+function* subsets<T>(pool: readonly T[], size: number, from = 0): Generator<T[]> {
+  if (size === 0) return yield [];
+  for (let i = from; i <= pool.length - size; i += 1)
+    for (const rest of subsets(pool, size - 1, i + 1)) yield [pool[i]!, ...rest];
 }
 
 const byEvidence = (set: readonly CharacterEvidence[]) => [...set].sort((x, y) => y.evidence - x.evidence);
@@ -195,9 +192,5 @@ export function contrastError(
   const all = pairEvidence(readings, a, b);
   const known = new Set(all.map((entry) => entry.characterId));
   const taking = all.filter((entry) => !known.has(left.get(entry.characterId) ?? ''));
-  return idealReaderError(
-    taking.flatMap((entry) => entry.channels),
-    a,
-    b,
-  );
+  return pairError(taking, a, b);
 }

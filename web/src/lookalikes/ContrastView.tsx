@@ -92,6 +92,7 @@ function Plate({
   units,
   deciding,
 }: ContrastProps & { deciding: string[] }) {
+  const headroom = 8 + 19 * Math.min(3, deciding.length);
   const drawn = useMemo(() => {
     const scenes = [a, b].map((profiled) => {
       const traits = specimenTraits({

@@ -2,7 +2,7 @@ import { App, Button, Input, Select } from 'antd';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
-import { idealReaderError, pairEvidence, readingsOf, type ProfiledTaxon } from '@hurrow/core/evidence';
+import { pairError, pairEvidence, readingsOf, type ProfiledTaxon } from '@hurrow/core/evidence';
 import { dayOfYear, partPresent } from '@hurrow/core/season';
 import { commonName, scientificName } from '@hurrow/core/taxon';
 import {
@@ -388,14 +388,7 @@ function doubtsOf(
   const rivals = list
     .map((other, i) => ({
       other,
-      error:
-        i === at
-          ? 0
-          : idealReaderError(
-              pairEvidence(readings, at, i).flatMap((entry) => entry.channels),
-              at,
-              i,
-            ),
+      error: i === at ? 0 : pairError(pairEvidence(readings, at, i), at, i),
     }))
     .filter(({ error }) => error > 0.1)
     .sort((x, y) => y.error - x.error);

@@ -53,6 +53,7 @@ export class Outbox {
           device: `phone-${crypto.randomUUID().slice(0, 8)}`,
           sequence: 0,
           waiting: [],
+          written: {},
           received: 0,
           refused: [],
         };

@@ -1,0 +1,151 @@
+import fc from 'fast-check';
+import {
+  DEFAULT_MARKING,
+  editDistance,
+  foldLatin,
+  markAnswer,
+  resolveName,
+  type MarkingPolicy,
+  type NamedTaxon,
+} from './index.ts';
+
+const taxon = (
+  id: string,
+  genus: string,
+  epithet: string,
+  family: string,
+  commonNames: string[],
+  more: Partial<NamedTaxon> = {},
+): NamedTaxon => ({
+  id,
+  rank: 'species',
+  genus,
+  epithet,
+  family,
+  commonNames,
+  synonyms: [],
+  ...more,
+});
+
+const LIST: NamedTaxon[] = [
+  taxon('grandis', 'Abies', 'grandis', 'Pinaceae', ['grand fir', 'white fir']),
+  taxon('lasiocarpa', 'Abies', 'lasiocarpa', 'Pinaceae', ['subalpine fir'], { synonyms: ['Abies bifolia'] }),
+  taxon('concolor', 'Abies', 'concolor', 'Pinaceae', ['white fir']),
+  taxon('trichocarpa', 'Populus', 'trichocarpa', 'Salicaceae', ['black cottonwood'], {
+    synonyms: ['Populus balsamifera subsp. trichocarpa'],
+  }),
+  taxon('tremuloides', 'Populus', 'tremuloides', 'Salicaceae', ['quaking aspen']),
+  taxon('menziesii', 'Pseudotsuga', 'menziesii', 'Pinaceae', ['Douglas-fir']),
+  taxon('rhus', 'Rhus', 'glabra', 'Anacardiaceae', ['smooth sumac']),
+  taxon('glabrum', 'Acer', 'glabrum', 'Sapindaceae', ['Rocky Mountain maple'], {
+    olderFamilies: ['Aceraceae'],
+  }),
+];
+
+test.each<[string, string, string | undefined]>([
+  ['Abies grandis', 'exact', 'grandis'],
+  ['  abies   GRANDIS ', 'exact', 'grandis'],
+  ['A. grandis', 'exact', 'grandis'],
+  ['Abies bifolia', 'synonym', 'lasiocarpa'],
+  ['Populus balsamifera ssp. trichocarpa', 'synonym', 'trichocarpa'],
+  ['grand fir', 'common', 'grandis'],
+  ['douglas fir', 'common', 'menziesii'],
+  ['Douglasfir', 'misspelled', 'menziesii'],
+  ['Abies granids', 'misspelled', 'grandis'],
+  ['Pseudotsuga menziesi', 'misspelled', 'menziesii'],
+  ['Psuedotsuga menzeisii', 'misspelled', 'menziesii'],
+  ['Populus tricocarpa', 'misspelled', 'trichocarpa'],
+  ['Rus glabra', 'misspelled', 'rhus'],
+  ['white fir', 'ambiguous', undefined],
+  ['Abies', 'genus', undefined],
+  ['Abys', 'genus', undefined],
+  ['Abies procera', 'genus', undefined],
+  ['Quercus alba', 'none', undefined],
+  ['   ', 'blank', undefined],
+])('“%s” is %s', (text, how, taxonId) => {
+  expect(resolveName(text, LIST)).toMatchObject({ how, ...(taxonId ? { taxonId } : {}) });
+});
+
+test('every name of every taxon resolves to it, whatever its case and spacing', () => {
+  const names = LIST.flatMap((each) =>
+    [`${each.genus} ${each.epithet}`, ...each.synonyms].map((name) => [each.id, name] as const),
+  );
+  fc.assert(
+    fc.property(fc.constantFrom(...names), fc.infiniteStream(fc.boolean()), ([id, name], upper) => {
+      const typed = [...name]
+        .map((char) => (upper.next().value ? char.toUpperCase() : char))
+        .join('')
+        .replace(/ /g, '  ');
+      expect(resolveName(typed, LIST).taxonId).toBe(id);
+    }),
+  );
+});
+
+test('edit distance agrees with its definition on short words', () => {
+  expect(editDistance('', 'abc')).toBe(3);
+  expect(editDistance('abies', 'abeis')).toBe(1);
+  fc.assert(
+    fc.property(fc.string({ maxLength: 8 }), fc.string({ maxLength: 8 }), (a, b) => {
+      expect(editDistance(a, b)).toBe(editDistance(b, a));
+      expect(editDistance(a, b) === 0).toBe(a === b);
+      expect(editDistance(a, b)).toBeLessThanOrEqual(Math.max(a.length, b.length));
+    }),
+  );
+});
+
+test.each([
+  ['menziesii', 'menziesi'],
+  ['rhus', 'rus'],
+  ['caerulea', 'cerulea'],
+  ['sylvestris', 'silvestris'],
+  ['papyrifera', 'papirifera'],
+])('%s folds like %s', (a, b) => expect(foldLatin(a)).toBe(foldLatin(b)));
+
+const binomial: MarkingPolicy = { ...DEFAULT_MARKING, policy: 'binomial' };
+const truth = LIST[0]!;
+const points = (answer: Parameters<typeof markAnswer>[0], marking = DEFAULT_MARKING, of = truth) =>
+  markAnswer(answer, of, LIST, marking).points;
+
+describe('marking', () => {
+  test('a full answer earns every part', () =>
+    expect(points({ genus: 'Abies', epithet: 'grandis', family: 'Pinaceae' })).toBe(3));
+  test('each misspelled part costs the deduction once', () =>
+    expect(points({ genus: 'Abeis', epithet: 'grandiss', family: 'Pinaceae' })).toBe(2.5));
+  test('the right genus with a wrong epithet earns the genus', () =>
+    expect(points({ genus: 'Abies', epithet: 'lasiocarpa' }, binomial)).toBe(1));
+  test('an epithet without its genus earns nothing', () =>
+    expect(points({ genus: 'Quercus', epithet: 'grandis' }, binomial)).toBe(0));
+  test('a synonym in use is right', () =>
+    expect(points({ genus: 'Abies', epithet: 'bifolia' }, binomial, LIST[1])).toBe(2));
+  test('an older family is right', () =>
+    expect(points({ genus: 'Acer', epithet: 'glabrum', family: 'Aceraceae' }, DEFAULT_MARKING, LIST[7])).toBe(
+      3,
+    ));
+  test('a blank earns nothing and never less', () => expect(points({})).toBe(0));
+  test('a deduction larger than the part leaves zero', () =>
+    expect(points({ genus: 'Abeis', epithet: '' }, { ...binomial, deduction: 5 })).toBe(0));
+  test('common names: right, misspelled, another tree, shared by two', () => {
+    const common: MarkingPolicy = { ...DEFAULT_MARKING, policy: 'common' };
+    expect(points({ name: 'Grand fir' }, common)).toBe(2);
+    expect(points({ name: 'grnd fir' }, common)).toBe(1.75);
+    expect(points({ name: 'subalpine fir' }, common)).toBe(0);
+    expect(points({ name: 'white fir' }, common)).toBe(0);
+  });
+  test('a ruling outweighs the rules, both ways', () => {
+    const odd = { genus: 'Abis', epithet: 'grandifolia' };
+    expect(markAnswer(odd, truth, LIST, binomial, { taxonId: 'grandis' }).points).toBe(2);
+    expect(
+      markAnswer({ genus: 'Abies', epithet: 'grandis' }, truth, LIST, binomial, { taxonId: null }).resolution
+        .how,
+    ).toBe('none');
+  });
+  test('points lie between zero and the full mark whatever is written', () => {
+    fc.assert(
+      fc.property(fc.string(), fc.string(), fc.string(), (genus, epithet, family) => {
+        const mark = markAnswer({ genus, epithet, family }, truth, LIST, DEFAULT_MARKING);
+        expect(mark.points).toBeGreaterThanOrEqual(0);
+        expect(mark.points).toBeLessThanOrEqual(mark.outOf);
+      }),
+    );
+  });
+});

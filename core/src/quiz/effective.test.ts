@@ -1,0 +1,44 @@
+import { effectiveResponses, INSTRUCTOR_DEVICE, type StoredResponse } from './index.ts';
+
+const response = (
+  device: string,
+  sequence: number,
+  name: string,
+  more: Partial<StoredResponse> = {},
+): StoredResponse => ({
+  id: `${device}${sequence}`,
+  stationId: 'station',
+  studentId: 'student',
+  answer: { name },
+  device,
+  sequence,
+  ...more,
+});
+
+test('the latest of one device counts, in whatever order they came', () => {
+  const [found] = effectiveResponses([
+    response('phone', 3, 'birch'),
+    response('phone', 1, 'alder'),
+    response('phone', 2, 'maple'),
+  ]);
+  expect(found).toMatchObject({ response: { answer: { name: 'birch' } }, conflicting: [] });
+});
+
+test('two devices that differ go to the instructor, whose word then counts', () => {
+  const two = [response('phone', 1, 'birch'), response('paper', 1, 'alder')];
+  expect(effectiveResponses(two)[0]!.conflicting).toHaveLength(1);
+  const [decided] = effectiveResponses([...two, response(INSTRUCTOR_DEVICE, 1, 'alder')]);
+  expect(decided).toMatchObject({ response: { answer: { name: 'alder' } }, conflicting: [] });
+});
+
+test('two devices that agree are no conflict', () => {
+  expect(
+    effectiveResponses([response('phone', 1, 'birch'), response('paper', 1, 'birch')])[0]!.conflicting,
+  ).toEqual([]);
+});
+
+test('students and stations are kept apart', () => {
+  expect(
+    effectiveResponses([response('phone', 1, 'birch'), response('phone', 2, 'elm', { studentId: 'other' })]),
+  ).toHaveLength(2);
+});

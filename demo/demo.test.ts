@@ -1,0 +1,239 @@
+import { contrast, type ProfiledTaxon } from '@hurrow/core/evidence';
+import { profilesOf } from '@hurrow/core/library';
+import { DEFAULT_MARKING, markAnswer } from '@hurrow/core/names';
+import { freezeStation } from '@hurrow/core/quiz';
+import { checkScores } from '@hurrow/core/score';
+import { partPresent } from '@hurrow/core/season';
+import {
+  characterStrip,
+  drawSpecimen,
+  layOut,
+  sampleSpecimen,
+  traitsInWords,
+  type Scene,
+  type Traits,
+} from '@hurrow/core/specimen';
+import { scientificName } from '@hurrow/core/taxon';
+import { MEDIUM_VIEWS, type View } from '@hurrow/core/view';
+import { BUILT_IN } from '@hurrow/core/vocabulary';
+import { demoLibrary } from './src/library.ts';
+import { answerOf } from './src/students.ts';
+
+const library = demoLibrary();
+const profiles = profilesOf(library, BUILT_IN);
+const find = (id: string): ProfiledTaxon => profiles.find(({ taxon }) => taxon.id === id)!;
+const twigOn = (day: number): View => ({ ...MEDIUM_VIEWS.cutting, day, qualifiers: { plantAge: 'mature' } });
+const SEPTEMBER = 253;
+const JANUARY = 15;
+
+describe('the library', () => {
+  test.each(library.taxa.map((entry) => [scientificName(entry.taxon), entry] as const))(
+    '%s is fully scored and passes every check',
+    (_name, { taxon, scores }) => {
+      expect(new Set(scores.map((score) => score.characterId)).size).toBeGreaterThanOrEqual(25);
+      expect(taxon.authority).toBeTruthy();
+      expect(taxon.calendar.leaves).toBeDefined();
+      expect(checkScores(scores, BUILT_IN)).toEqual([]);
+    },
+  );
+  test('its two sources disagree here and there', () => {
+    expect(profiles.flatMap(({ scores }) => scores).filter((score) => score.disagree).length).toBeGreaterThan(
+      2,
+    );
+  });
+});
+
+describe('what settles the pairs', () => {
+  const deciding = (a: string, b: string, day: number) =>
+    contrast(profiles, a, b, BUILT_IN, twigOn(day)).deciding;
+  test('aspen and cottonwood: the leaf in September, the buds in January', () => {
+    const [summer, winter] = [
+      deciding('populus-tremuloides', 'populus-trichocarpa', SEPTEMBER),
+      deciding('populus-tremuloides', 'populus-trichocarpa', JANUARY),
+    ];
+    expect(summer.every((id) => id.startsWith('leaf.'))).toBe(true);
+    expect(winter.every((id) => id.startsWith('bud.') || id.startsWith('twig.'))).toBe(true);
+    expect(summer).not.toEqual(winter);
+  });
+  test('the firs keep their needles and what settles them', () => {
+    expect(deciding('abies-grandis', 'abies-lasiocarpa', JANUARY)).toEqual(
+      deciding('abies-grandis', 'abies-lasiocarpa', SEPTEMBER),
+    );
+    expect(deciding('abies-grandis', 'abies-lasiocarpa', JANUARY)).toEqual(['needle.bands']);
+  });
+  test('alder and birch by their buds', () => {
+    expect(deciding('alnus-incana', 'betula-papyrifera', JANUARY)).toEqual(['bud.scales']);
+  });
+  test('every pair is settled by a twig in September', () => {
+    for (const [i, a] of profiles.entries())
+      for (const b of profiles.slice(i + 1))
+        expect([
+          a.taxon.id,
+          b.taxon.id,
+          contrast(profiles, a.taxon.id, b.taxon.id, BUILT_IN, twigOn(SEPTEMBER)).verdict,
+        ]).toEqual([a.taxon.id, b.taxon.id, 'settled']);
+  });
+});
+
+const points = (scene: Scene) => scene.shapes.flatMap((shape) => shape.points);
+const ofRole = (scene: Scene, ...roles: string[]) =>
+  scene.shapes.filter((shape) => roles.includes(shape.role));
+
+/** Counts the needles that leave from one point, from the drawing alone. */
+function needlesPerBundle(scene: Scene): number[] {
+  const bundles = new Map<string, number>();
+  for (const needle of ofRole(scene, 'needle', 'needleFar')) {
+    const n = needle.points.length;
+    const [a, b] = [needle.points[0]!, needle.points[n - 1]!];
+    const key = [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2].map((x) => x.toFixed(1)).join(' ');
+    bundles.set(key, (bundles.get(key) ?? 0) + 1);
+  }
+  return [...bundles.values()];
+}
+
+describe('drawn specimens', () => {
+  const seeds = Array.from({ length: 12 }, (_, i) => i + 1);
+  test.each(profiles.map((profiled) => [scientificName(profiled.taxon), profiled] as const))(
+    '%s: finite, inside the frame, the same for the same seed, another for another',
+    (_name, profiled) => {
+      for (const day of [JANUARY, SEPTEMBER]) {
+        const drawn = seeds.map((seed) => {
+          const traits = sampleSpecimen(profiled, BUILT_IN, twigOn(day), seed);
+          const scene = drawSpecimen(traits, ['twig', 'bud', 'leaf'])!;
+          expect(points(scene).flat().every(Number.isFinite)).toBe(true);
+          const drawing = layOut(scene, { width: 360, height: 300 });
+          const xy = drawing.paths.flatMap((path) =>
+            [...path.d.matchAll(/(-?[\d.]+) (-?[\d.]+)/g)].map(([, x, y]) => [Number(x), Number(y)] as const),
+          );
+          expect(xy.every(([x, y]) => x >= 0 && x <= 360 && y >= 0 && y <= 300)).toBe(true);
+          return JSON.stringify(drawing);
+        });
+        const again = layOut(
+          drawSpecimen(sampleSpecimen(profiled, BUILT_IN, twigOn(day), 1), ['twig', 'bud', 'leaf'])!,
+          { width: 360, height: 300 },
+        );
+        expect(JSON.stringify(again)).toBe(drawn[0]);
+        expect(new Set(drawn).size).toBe(seeds.length);
+      }
+    },
+  );
+  test('no individual carries a state that its taxon lacks', () => {
+    for (const profiled of profiles)
+      for (const seed of seeds) {
+        const { values } = sampleSpecimen(profiled, BUILT_IN, twigOn(SEPTEMBER), seed);
+        for (const score of profiled.scores) {
+          const trait = values[score.characterId];
+          if (score.value.kind !== 'states' || trait === undefined) continue;
+          const known = profiled.scores
+            .filter((other) => other.characterId === score.characterId)
+            .flatMap((other) =>
+              other.value.kind === 'states' ? other.value.states.map((entry) => entry.state) : [],
+            );
+          for (const state of [trait].flat()) expect(known).toContain(state);
+        }
+      }
+  });
+  test('measured back: needles in a bundle, length to width of a blade, leaves at a node', () => {
+    for (const seed of seeds) {
+      const pine = sampleSpecimen(find('pinus-ponderosa'), BUILT_IN, twigOn(SEPTEMBER), seed);
+      const per = pine.values['needle.perBundle'];
+      expect(new Set(needlesPerBundle(drawSpecimen(pine, ['twig', 'leaf'])!))).toEqual(new Set([per]));
+
+      const aspen = sampleSpecimen(
+        find('populus-tremuloides'),
+        BUILT_IN,
+        { ...twigOn(SEPTEMBER), organs: ['leaf'] },
+        seed,
+      );
+      const smooth: Traits = { ...aspen, values: { ...aspen.values, 'leaf.teeth': 'none' } };
+      const blade = ofRole(drawSpecimen(smooth, ['leaf'])!, 'blade')[0]!.points;
+      const span = (axis: 0 | 1) =>
+        Math.max(...blade.map((p) => p[axis])) - Math.min(...blade.map((p) => p[axis]));
+      const ratio = Number(aspen.values['leaf.length']) / Number(aspen.values['leaf.width']);
+      expect(span(0) / span(1) / ratio).toBeGreaterThan(0.95);
+      expect(span(0) / span(1) / ratio).toBeLessThan(1.05);
+
+      const maple = sampleSpecimen(find('acer-glabrum'), BUILT_IN, twigOn(SEPTEMBER), seed);
+      if (maple.values['leaf.composition'] === 'simple')
+        expect(ofRole(drawSpecimen(maple, ['twig', 'leaf'])!, 'blade', 'bladeLower').length % 2).toBe(0);
+    }
+  });
+  test('larch is bare in January and has its spurs', () => {
+    const scene = drawSpecimen(sampleSpecimen(find('larix-occidentalis'), BUILT_IN, twigOn(JANUARY), 4), [
+      'twig',
+      'bud',
+      'leaf',
+    ])!;
+    expect(ofRole(scene, 'needle', 'needleFar')).toEqual([]);
+    expect(scene.anchors['twig.spurs']).toBeDefined();
+  });
+  test('the typical specimen shows the commonest state and the middle of the range', () => {
+    const { values } = sampleSpecimen(find('abies-grandis'), BUILT_IN, twigOn(SEPTEMBER), 3, {
+      typical: true,
+    });
+    expect(values['needle.lie']).toBe('twoRanked');
+    expect(values['needle.length']).toBeCloseTo(Math.sqrt(0.03 * 0.05), 6);
+  });
+  test('the text of a drawing says its states and not its name', () => {
+    const traits = sampleSpecimen(find('abies-grandis'), BUILT_IN, twigOn(SEPTEMBER), 3, { typical: true });
+    const text = traitsInWords(traits, ['twig', 'bud', 'leaf'], BUILT_IN, 'plain');
+    expect(text).toContain('white stripes: underneath only');
+    expect(text).not.toMatch(/fir|Abies/);
+  });
+  test('every taxon has a strip of four glyphs within its box', () => {
+    for (const profiled of profiles) {
+      const strip = characterStrip(profiled, BUILT_IN, JANUARY, profiled.taxon.calendar);
+      expect(strip.map((glyph) => glyph.organ)).toEqual(['foliage', 'bud', 'fruit', 'bark']);
+      for (const glyph of strip)
+        for (const [x, y] of glyph.shapes.flatMap((shape) => shape.points))
+          expect(x >= 0 && x <= 24 && y >= 0 && y <= 24).toBe(true);
+      expect(strip[0]!.present).toBe(partPresent('leaves', profiled.taxon.calendar, true, JANUARY));
+    }
+  });
+});
+
+describe('a frozen station', () => {
+  const context = {
+    revision: 1,
+    list: profiles,
+    vocabulary: BUILT_IN,
+    marking: DEFAULT_MARKING,
+    units: 'metric' as const,
+  };
+  const frozen = freezeStation(
+    { taxonId: 'abies-grandis', medium: 'drawing', view: twigOn(SEPTEMBER) },
+    7,
+    context,
+  );
+  test('its drawing gives neither name nor trait away', () => {
+    expect(frozen.drawing).toMatch(/^<svg/);
+    expect(frozen.drawing).not.toMatch(/abies|grandis|fir\b|needle|band|class=|data-/i);
+  });
+  test('it holds the accepted names of the whole list', () => {
+    expect(frozen.list).toHaveLength(profiles.length);
+    expect(frozen.list.find((taxon) => taxon.id === 'abies-lasiocarpa')!.synonyms).toEqual(['Abies bifolia']);
+  });
+  test('bark alone is not drawn', () => {
+    expect(
+      freezeStation(
+        { taxonId: 'abies-grandis', medium: 'barkPiece', view: { ...twigOn(SEPTEMBER), organs: ['bark'] } },
+        7,
+        context,
+      ).drawing,
+    ).toBeNull();
+  });
+});
+
+test('the demo students answer alike for the same seed and know most trees', () => {
+  const truth = find('abies-grandis');
+  const traits = sampleSpecimen(truth, BUILT_IN, twigOn(SEPTEMBER), 5);
+  const list = profiles.map(({ taxon }) => taxon);
+  const marks = Array.from({ length: 200 }, (_, s) => {
+    const answer = answerOf(s, 0, truth, traits, profiles, twigOn(SEPTEMBER), 99);
+    expect(answerOf(s, 0, truth, traits, profiles, twigOn(SEPTEMBER), 99)).toEqual(answer);
+    return markAnswer(answer, truth.taxon, list, DEFAULT_MARKING).resolution.taxonId;
+  });
+  const right = marks.filter((id) => id === 'abies-grandis').length / marks.length;
+  expect(right).toBeGreaterThan(0.4);
+  expect(right).toBeLessThan(0.95);
+});

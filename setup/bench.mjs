@@ -1,0 +1,5 @@
+import { installPackages, run } from './install.mjs';
+
+installPackages();
+run('npm', ['run', '--silent', 'build']);
+run(process.execPath, ['--import', 'tsx', 'bench/src/main.ts']);

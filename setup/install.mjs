@@ -1,0 +1,68 @@
+import { existsSync, readdirSync, readFileSync, statSync } from 'node:fs';
+import { spawnSync } from 'node:child_process';
+import { fileURLToPath } from 'node:url';
+
+export const root = fileURLToPath(new URL('../', import.meta.url));
+
+/** Runs a command with its output shown; ends this process with its exit code if it fails. */
+export function run(command, args, env = {}) {
+  const result = spawnSync(command, args, {
+    cwd: root,
+    stdio: 'inherit',
+    env: { ...process.env, ...env },
+    shell: process.platform === 'win32',
+  });
+  if (result.error) {
+    console.error(`${command} could not be started: ${result.error.message}`);
+    process.exit(1);
+  }
+  if (result.status !== 0) process.exit(result.status ?? 1);
+}
+
+/** Installs the packages of package-lock.json where they are missing or older than it. */
+export function installPackages() {
+  const marker = `${root}node_modules/.package-lock.json`;
+  const lock = `${root}package-lock.json`;
+  const fresh = existsSync(marker) && statSync(marker).mtimeMs >= statSync(lock).mtimeMs - 1000;
+  if (fresh) return;
+  console.log('Installing packages…');
+  run('npm', ['ci', '--no-audit', '--no-fund']);
+}
+
+const CHROMIUM = ['/usr/bin/chromium', '/usr/bin/chromium-browser', '/usr/bin/google-chrome'];
+
+/** Where a Chromium is, or undefined. CHROMIUM_PATH names another one. */
+export const findChromium = () =>
+  [process.env.CHROMIUM_PATH, ...CHROMIUM].find((path) => path && existsSync(path));
+
+/** Chromium for the journeys: Debian's, installed when this user may; else a line that says what to install. */
+export function installChromium() {
+  const found = findChromium();
+  if (found) return found;
+  const debian = existsSync('/etc/debian_version') || /debian|ubuntu/i.test(read('/etc/os-release'));
+  if (debian && process.getuid?.() === 0) {
+    console.log('Installing Chromium…');
+    run('apt-get', ['update', '-qq'], { DEBIAN_FRONTEND: 'noninteractive' });
+    run('apt-get', ['install', '-y', '-qq', 'chromium'], { DEBIAN_FRONTEND: 'noninteractive' });
+    const now = findChromium();
+    if (now) return now;
+  }
+  console.error(
+    'The journeys need Chromium. Install it (on Debian: sudo apt-get install chromium) or set CHROMIUM_PATH to one, then run npm test again.',
+  );
+  process.exit(1);
+}
+
+const read = (file) => (existsSync(file) ? readFileSync(file, 'utf8') : '');
+
+/** Is there a build of server and pages that is newer than every source file? */
+export function builtAfterSources() {
+  const outputs = ['server/dist/main.js', 'web/dist/index.html'].map((file) => root + file);
+  if (!outputs.every(existsSync)) return false;
+  const built = Math.min(...outputs.map((file) => statSync(file).mtimeMs));
+  return ['core/src', 'server/src', 'web/src'].every((folder) =>
+    readdirSync(root + folder, { recursive: true, withFileTypes: true })
+      .filter((entry) => entry.isFile())
+      .every((entry) => statSync(`${entry.parentPath}/${entry.name}`).mtimeMs <= built),
+  );
+}
