@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { existsSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { hash } from '@node-rs/argon2';
 import { parse } from 'yaml';
@@ -161,7 +162,7 @@ async function fill(db: Db): Promise<void> {
   }
 }
 
-const folder = fileURLToPath(new URL('../data/', import.meta.url));
+const folder = process.argv[2] ?? fileURLToPath(new URL('../data/', import.meta.url));
 const packed = fileURLToPath(new URL('../../server/dist/empty-store.tar.gz', import.meta.url));
 rmSync(folder, { recursive: true, force: true });
 const db = await openFolder(folder, existsSync(packed) ? packed : undefined);
@@ -169,6 +170,6 @@ await migrate(db);
 await db.transaction(fill);
 await db.close();
 writeFileSync(
-  new URL('../data/complete', import.meta.url),
+  join(folder, 'complete'),
   `A student signs in by hand with course code ${file.course.code} and personal code ${codeOf(file.students[0]!)}.\n`,
 );

@@ -20,10 +20,10 @@ function dbOf(handle: PGlite | Transaction, close: () => Promise<void>): Db {
   return db;
 }
 
-/** A store in memory, for tests and tools; starts from the packed folder when one is given. */
-export async function openInMemory(packed?: string): Promise<Db> {
-  const pglite = await PGlite.create(packed ? { loadDataDir: new Blob([await readFile(packed)]) } : {});
-  return dbOf(pglite, () => pglite.close());
+/** A store in memory, for tests and tools; starts as a copy of `packed` when one is given. */
+export async function openInMemory(packed?: Blob): Promise<Db & { pack(): Promise<Blob> }> {
+  const pglite = await PGlite.create(packed ? { loadDataDir: packed } : {});
+  return { ...dbOf(pglite, () => pglite.close()), pack: () => pglite.dumpDataDir('none') };
 }
 
 /**

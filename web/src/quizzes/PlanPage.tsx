@@ -63,11 +63,13 @@ export function PlanPage({ course, quiz }: { course: Course; quiz: Quiz | undefi
   const [open, setOpen] = useState(0);
   const [problem, setProblem] = useState<string>();
   const fixed = quiz !== undefined && quiz.state !== 'planned';
-  const taught = course.sets.flatMap((set) => set.taxa);
-  const list = useMemo(() => {
-    const ids = new Set(taught);
-    return profiles.filter(({ taxon }) => ids.has(taxon.id));
-  }, [profiles, taught]);
+  const list = useMemo(
+    () =>
+      course.sets
+        .flatMap((set) => set.taxa)
+        .flatMap((id) => profiles.find(({ taxon }) => taxon.id === id) ?? []),
+    [profiles, course],
+  );
   if (!library) return <p>Opening…</p>;
 
   const change = (i: number, part: Partial<Planned>) =>

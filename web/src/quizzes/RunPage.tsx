@@ -58,7 +58,7 @@ export function RunPage({ course, quiz }: { course: Course; quiz: Quiz }) {
           <>
             Students sign in with course code <strong className="code">{course.code}</strong>.{' '}
             <Button type="primary" onClick={() => void act('close', {}, 'The quiz is closed.')}>
-              Close
+              Close the quiz
             </Button>
           </>
         )}

@@ -1,0 +1,18 @@
+import { cpus, totalmem } from 'node:os';
+import { drawing } from './drawing.ts';
+import { evidence } from './evidence.ts';
+import { pages } from './pages.ts';
+import { server } from './server.ts';
+import type { Row } from './row.ts';
+
+const rows: Row[] = [];
+for (const measure of [evidence, drawing, pages, server]) rows.push(...(await measure()));
+
+console.log(
+  `\n${cpus()[0]?.model ?? 'unknown processor'}, ${cpus().length} cores, ${Math.round(totalmem() / 2 ** 30)} GiB, Node ${process.version}`,
+);
+const width = Math.max(...rows.map((row) => row.what.length));
+for (const row of rows)
+  console.log(
+    `${row.what.padEnd(width)}  ${row.value.padStart(10)}  ${row.wanted ? `wanted ${row.wanted}` : ''}`,
+  );

@@ -1,0 +1,52 @@
+import { chromium, type Page } from '@playwright/test';
+import { demoFolder, startServer } from './start.ts';
+import type { Row } from './row.ts';
+
+const PORT = 46_820;
+
+/** Bytes on the wire until the first page can be used, as the browser counts them. */
+export async function pages(): Promise<Row[]> {
+  const { folder, remove } = demoFolder();
+  const { stop } = await startServer(folder, PORT);
+  const browser = await chromium.launch({
+    executablePath: process.env['CHROMIUM_PATH'] ?? '/usr/bin/chromium',
+    args: ['--no-sandbox', '--disable-background-networking'],
+  });
+  const weigh = async (as: 'instructor' | 'student', ready: (page: Page) => Promise<unknown>) => {
+    const page = await (await browser.newContext()).newPage();
+    await page.request.post(`http://localhost:${PORT}/api/session/demo`, {
+      data: { as },
+      headers: { 'x-hurrow': '1' },
+    });
+    const client = await page.context().newCDPSession(page);
+    await client.send('Network.enable');
+    let bytes = 0;
+    client.on('Network.loadingFinished', (event) => (bytes += event.encodedDataLength));
+    await page.goto(`http://localhost:${PORT}/`);
+    await ready(page);
+    await page.waitForLoadState('networkidle');
+    await page.context().close();
+    return bytes;
+  };
+  const student = await weigh('student', async (page) => {
+    await page.getByRole('link', { name: /Self-check/ }).click();
+    await page.getByLabel('Genus').waitFor();
+  });
+  const bench = await weigh('instructor', (page) => page.getByText('Week 7.').waitFor());
+  await browser.close();
+  await stop();
+  remove();
+  const kilobytes = (n: number) => `${Math.round(n / 1000)} kB`;
+  return [
+    {
+      what: "first page weight, a student's phone up to the first station",
+      value: kilobytes(student),
+      wanted: '≤ 200 kB',
+    },
+    {
+      what: 'first page weight, workbench up to the course page, data included',
+      value: kilobytes(bench),
+      wanted: '≤ 500 kB',
+    },
+  ];
+}

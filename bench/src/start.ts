@@ -1,0 +1,50 @@
+import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+const root = fileURLToPath(new URL('../../', import.meta.url));
+
+/** A fresh folder with the demo's data. */
+export function demoFolder(): { folder: string; remove(): void } {
+  const folder = mkdtempSync(join(tmpdir(), 'hurrow-bench-'));
+  const built = spawnSync(process.execPath, ['--import', 'tsx', 'demo/src/build.ts', folder], {
+    cwd: root,
+    encoding: 'utf8',
+  });
+  if (built.status !== 0) throw new Error(`The demo data could not be made: ${built.stderr}`);
+  return { folder, remove: () => rmSync(folder, { recursive: true, force: true }) };
+}
+
+/** Starts the built server on a folder; resolves when it answers its first request, with the milliseconds that took. */
+export async function startServer(
+  folder: string,
+  port: number,
+): Promise<{ child: ChildProcess; readyAfter: number; stop(): Promise<void> }> {
+  const start = performance.now();
+  const child = spawn(process.execPath, ['server/dist/main.js'], {
+    cwd: root,
+    stdio: 'ignore',
+    env: {
+      ...process.env,
+      PORT: String(port),
+      HURROW_DATA: folder,
+      HURROW_DEMO: '1',
+      HURROW_CLOCK: '2026-10-15T16:00:00Z',
+    },
+  });
+  for (;;) {
+    const answer = await fetch(`http://localhost:${port}/api/session`).catch(() => undefined);
+    if (answer?.ok) break;
+    if (child.exitCode !== null) throw new Error('The server stopped before it was ready.');
+    await new Promise((resolve) => setTimeout(resolve, 10));
+  }
+  const readyAfter = performance.now() - start;
+  const stop = () =>
+    new Promise<void>((resolve) => {
+      child.once('exit', () => resolve());
+      child.kill('SIGTERM');
+    });
+  return { child, readyAfter, stop };
+}

@@ -1,0 +1,86 @@
+import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { createServer } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+const root = fileURLToPath(new URL('../', import.meta.url));
+
+function freePort(): Promise<number> {
+  return new Promise((resolve) => {
+    const probe = createServer().listen(0, () => {
+      const { port } = probe.address() as { port: number };
+      probe.close(() => resolve(port));
+    });
+  });
+}
+
+/** A built Hurrow in a process and a data folder of its own. */
+export class Hurrow {
+  url = '';
+  private process: ChildProcess | undefined;
+  private readonly folder = mkdtempSync(join(tmpdir(), 'hurrow-journey-'));
+  private readonly demo: boolean;
+
+  private constructor(demo: boolean) {
+    this.demo = demo;
+  }
+
+  /** With the demo's data and doors, or empty as on a new machine. */
+  static async start(kind: 'demo' | 'empty'): Promise<Hurrow> {
+    const hurrow = new Hurrow(kind === 'demo');
+    if (hurrow.demo) {
+      const built = spawnSync(process.execPath, ['--import', 'tsx', 'demo/src/build.ts', hurrow.folder], {
+        cwd: root,
+        encoding: 'utf8',
+      });
+      if (built.status !== 0) throw new Error(`The demo data could not be made: ${built.stderr}`);
+    }
+    await hurrow.run();
+    return hurrow;
+  }
+
+  async run(): Promise<void> {
+    const port = await freePort();
+    this.url = `http://localhost:${port}`;
+    const env = {
+      ...process.env,
+      PORT: String(port),
+      HURROW_DATA: this.folder,
+      HURROW_CLOCK: '2026-10-15T16:00:00Z',
+      HURROW_DEMO: this.demo ? '1' : '',
+    };
+    const child = spawn(process.execPath, ['server/dist/main.js'], { cwd: root, env });
+    this.process = child;
+    await new Promise<void>((resolve, reject) => {
+      let said = '';
+      const hear = (chunk: Buffer) => {
+        said += chunk.toString();
+        if (said.includes('Hurrow is ready')) resolve();
+      };
+      child.stdout.on('data', hear);
+      child.stderr.on('data', hear);
+      child.on('exit', () => reject(new Error(`The server stopped: ${said}`)));
+    });
+  }
+
+  /** As a power cut would: no chance to finish anything. */
+  async kill(): Promise<void> {
+    await this.end('SIGKILL');
+  }
+
+  async stop(): Promise<void> {
+    await this.end('SIGTERM');
+    rmSync(this.folder, { recursive: true, force: true });
+  }
+
+  private async end(signal: NodeJS.Signals): Promise<void> {
+    const child = this.process;
+    this.process = undefined;
+    if (!child || child.exitCode !== null) return;
+    const gone = new Promise((resolve) => child.once('exit', resolve));
+    child.kill(signal);
+    await gone;
+  }
+}

@@ -1,0 +1,213 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test, type Page } from '@playwright/test';
+import { Hurrow } from '../hurrow.ts';
+
+let hurrow: Hurrow;
+test.beforeAll(async () => {
+  hurrow = await Hurrow.start('demo');
+});
+test.afterAll(() => hurrow.stop());
+
+async function enter(page: Page, as: 'instructor' | 'student') {
+  await page.goto(hurrow.url);
+  await page
+    .getByRole('button', { name: as === 'instructor' ? 'Enter as the instructor' : 'Enter as a student' })
+    .click();
+}
+const place = (page: Page, name: string) =>
+  page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name }).click();
+const moveTo = async (page: Page, weeks: number) => {
+  await page.locator('h1').first().click();
+  for (let i = 0; i < Math.abs(weeks); i += 1) await page.keyboard.press(weeks > 0 ? ']' : '[');
+};
+
+test('the course page says what needs doing', async ({ page }) => {
+  await enter(page, 'instructor');
+  await expect(page.getByRole('heading', { name: 'Woody Plants of the Inland Northwest' })).toBeVisible();
+  await expect(page.getByText('Week 7.')).toBeVisible();
+  await expect(page.getByRole('listitem').filter({ hasText: 'were mixed up in' }).first()).toContainText(
+    'white bands would settle it',
+  );
+});
+
+test('the worst broadleaf pair is settled by the leaf in autumn and by the buds in January; the firs keep theirs', async ({
+  page,
+}) => {
+  await enter(page, 'instructor');
+  await place(page, 'Confusions');
+  await expect(page.getByText('Answers mixed up')).toBeVisible();
+  const names = await page.locator('.pairs tbody tr td:first-child a').allInnerTexts();
+  expect(names[0]).toMatch(/grand fir|subalpine fir/);
+  const broadleaf = names.find((name) => /aspen|cottonwood|birch|alder|maple/.test(name))!;
+  expect(broadleaf).toMatch(/quaking aspen/);
+  expect(broadleaf).toMatch(/black cottonwood/);
+
+  await page.getByRole('link', { name: broadleaf }).click();
+  await page.getByRole('button', { name: /fresh|twig, buds and leaves in hand; eye, touch/ }).click();
+  const deciding = page.locator('.deciding strong');
+  await expect(deciding).toHaveText('lower color');
+  await moveTo(page, 13);
+  await expect(page.getByRole('slider', { name: 'Field date' })).toHaveAttribute('aria-valuetext', /Jan/);
+  await expect(deciding).toHaveText('bud length');
+  await expect(
+    page.getByText(/On the day of the quiz, 10 Sep, lower color would have settled it/),
+  ).toBeVisible();
+
+  await page.getByRole('link', { name: 'All pairs' }).click();
+  await page.getByRole('link', { name: names[0]! }).click();
+  await expect(deciding).toHaveText('white bands');
+  await moveTo(page, -13);
+  await expect(deciding).toHaveText('white bands');
+});
+
+test('the field date changes what a profile and its strip show', async ({ page }) => {
+  await enter(page, 'instructor');
+  await place(page, 'Species');
+  await page.getByRole('link', { name: /western larch/ }).click();
+  await moveTo(page, 13);
+  await expect(page.getByText(/None on \d+ Jan/).first()).toBeVisible();
+  await expect(page.getByRole('img', { name: /Larix occidentalis, drawn/ })).toHaveAttribute(
+    'aria-label',
+    /spur shoots/,
+  );
+});
+
+test('by keyboard alone: find, gather two firs, contrast them', async ({ page }) => {
+  await enter(page, 'instructor');
+  await expect(page.getByText('Week 7.')).toBeVisible();
+  for (const name of ['grand fir', 'subalpine fir']) {
+    await page.keyboard.press('/');
+    await page.keyboard.type(name);
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('heading', { name: new RegExp(`^${name}`) })).toBeVisible();
+    await page.keyboard.press('c');
+    await expect(page.getByRole('contentinfo', { name: 'Vasculum' }).getByText(name)).toBeVisible();
+  }
+  await page.getByRole('button', { name: 'Contrast' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'grand fir or subalpine fir?' })).toBeVisible();
+  await page.keyboard.press('?');
+  await expect(page.getByText('field date a week back, a week on')).toBeVisible();
+});
+
+test('editing a score is undone from the notice, and marks of the held quiz stay', async ({ page }) => {
+  await enter(page, 'instructor');
+  await place(page, 'Quizzes');
+  await page.getByRole('link', { name: 'Quiz 1' }).click();
+  const first = page.locator('.sheet tbody tr').first();
+  await expect(first).toContainText('/ 60');
+  const before = await page.locator('.sheet').innerText();
+  await place(page, 'Species');
+  await page.getByRole('link', { name: /grand fir/ }).click();
+  await expect(page.getByRole('heading', { name: /^grand fir/ })).toBeVisible();
+  await page.keyboard.press('e');
+  await page.getByRole('group', { name: 'white bands' }).getByRole('button', { name: 'both faces' }).click();
+  await page
+    .getByRole('group', { name: 'white bands' })
+    .getByRole('button', { name: /lower face/ })
+    .click();
+  await page
+    .getByRole('group', { name: 'white bands' })
+    .getByRole('button', { name: /lower face/ })
+    .click();
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText('is saved.')).toBeVisible();
+  await place(page, 'Quizzes');
+  await page.getByRole('link', { name: 'Quiz 1' }).click();
+  await expect(first).toContainText('/ 60');
+  expect(await page.locator('.sheet').innerText()).toBe(before);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByText('Undone')).toBeVisible();
+});
+
+test.describe('a student on a phone', () => {
+  test.use({ viewport: { width: 390, height: 844 } });
+
+  test('answers a quiz, loses the signal half-way, and nothing is lost', async ({ page, context }) => {
+    await enter(page, 'student');
+    await page.getByRole('link', { name: /Self-check/ }).click();
+    const answer = async (genus: string, epithet: string) => {
+      await page.getByLabel('Genus').fill(genus);
+      await page.getByLabel('Epithet').fill(epithet);
+      await page.getByRole('button', { name: /Next station|Finish/ }).click();
+    };
+    await expect(page.getByRole('img', { name: /specimen at station 1/ })).toBeVisible();
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+    await answer('Abies', 'lasiocarpa');
+    await expect(page.getByRole('heading', { name: 'Station 2' })).toBeVisible();
+    await context.setOffline(true);
+    await answer('Populus', 'trichocarpa');
+    await answer('Betula', 'papyrifera');
+    await expect(page.getByRole('status')).toContainText('No signal. 2 answers wait on this phone');
+    await context.setOffline(false);
+    await page.evaluate(() => window.dispatchEvent(new Event('online')));
+    await expect(page.getByRole('status')).toHaveCount(0);
+    await answer('Tsuga', 'heterophylla');
+    await answer('Pinus', 'ponderosa');
+    await answer('', '');
+    await expect(page.getByText('Some stations are blank:')).toBeVisible();
+    await page.getByRole('link', { name: '6', exact: true }).click();
+    await answer('Alnus', 'incana');
+    await expect(page.getByText('Every station has an answer.')).toBeVisible();
+    await page.reload();
+    await page.goto(hurrow.url);
+    await expect(page.getByText('6 of 6 answered')).toBeVisible();
+  });
+
+  test('sees the own result of a released quiz', async ({ page }) => {
+    await enter(page, 'student');
+    await page.getByRole('link', { name: 'Quiz 1' }).click();
+    await expect(page.getByText('Abies grandis').first()).toBeVisible();
+    await expect(page.locator('.result li')).toHaveCount(20);
+  });
+});
+
+test('no page has a serious accessibility fault', async ({ page, browser }) => {
+  const check = async (on: Page, where: string) => {
+    const { violations } = await new AxeBuilder({ page: on }).analyze();
+    const serious = violations.filter(
+      (violation) => violation.impact === 'serious' || violation.impact === 'critical',
+    );
+    expect(
+      serious.map((violation) => `${where}: ${violation.id} ${violation.nodes[0]?.html.slice(0, 140)}`),
+    ).toEqual([]);
+  };
+  await page.goto(hurrow.url);
+  await expect(page.getByRole('heading', { name: 'Students' })).toBeVisible();
+  await check(page, 'sign-in');
+  await enter(page, 'instructor');
+  await expect(page.getByText('Week 7.')).toBeVisible();
+  const base = page.url().replace(/\/course$/, '');
+  for (const [where, ready] of [
+    ['course', 'Week 7.'],
+    ['course/list', 'Save the list'],
+    ['course/students', 'Personal code'],
+    ['course/settings', 'Save settings'],
+    ['species/abies-grandis', 'Size and form'],
+    ['species/abies-grandis/edit', 'Scores from'],
+    ['species/import', 'Import species'],
+    ['lookalikes?taxa=abies-grandis,abies-lasiocarpa', 'strongest first'],
+    ['quizzes', 'Plan a quiz'],
+    ['quizzes/new?taxa=abies-grandis', 'Save the plan'],
+    ['confusions', 'What they take for what'],
+    ['confusions/abies-grandis/abies-lasiocarpa', 'The answers behind it'],
+  ] as const) {
+    await page.goto(`${base}/${where}`);
+    await expect(page.getByText(ready).first()).toBeVisible();
+    await check(page, where);
+  }
+  await page.goto(`${base}/quizzes`);
+  await page.getByRole('link', { name: 'Quiz 1' }).click();
+  await expect(page.locator('.sheet')).toBeVisible();
+  await check(page, 'mark');
+  await page.getByRole('link', { name: 'Run' }).click();
+  await expect(page.getByText('Who has answered')).toBeVisible();
+  await check(page, 'run');
+  const phone = await (await browser.newContext({ viewport: { width: 390, height: 844 } })).newPage();
+  await enter(phone, 'student');
+  await expect(phone.getByText('Today’s quiz')).toBeVisible();
+  await check(phone, 'today');
+  await phone.getByRole('link', { name: /Self-check/ }).click();
+  await expect(phone.getByLabel('Genus')).toBeVisible();
+  await check(phone, 'station');
+});

@@ -1,0 +1,18 @@
+import { defineConfig } from '@playwright/test';
+
+export default defineConfig({
+  testDir: './journeys',
+  outputDir: '../test-results',
+  timeout: 120_000,
+  expect: { timeout: 10_000 },
+  workers: 1,
+  reporter: 'list',
+  use: {
+    actionTimeout: 10_000,
+    viewport: { width: 1280, height: 800 },
+    launchOptions: {
+      executablePath: process.env['CHROMIUM_PATH'] ?? '/usr/bin/chromium',
+      args: ['--no-sandbox', '--disable-background-networking'],
+    },
+  },
+});

@@ -1,0 +1,338 @@
+import { randomUUID } from 'node:crypto';
+import type { Caller, TestHurrow } from '../testing/testHurrow.ts';
+import { plantCourse, startHurrow } from '../testing/testHurrow.ts';
+import type { MarkedAnswer } from './marking.ts';
+
+interface MarksAnswer {
+  students: { id: string; name: string }[];
+  stations: { id: string; position: number; taxonId: string }[];
+  answers: MarkedAnswer[];
+}
+interface SitAnswer {
+  open: { id: string; stations: { id: string; position: number; drawn: boolean; answer: object | null }[] }[];
+  released: { id: string }[];
+}
+
+let hurrow: TestHurrow;
+let owner: Caller;
+let planted: Awaited<ReturnType<typeof plantCourse>>;
+let rowan: Caller;
+let selma: Caller;
+
+beforeEach(async () => {
+  hurrow = await startHurrow();
+  owner = hurrow.owner;
+  planted = await plantCourse(owner);
+  [rowan, selma] = [hurrow.caller(), hurrow.caller()];
+  await rowan.post('/api/session/student', { courseCode: planted.code, personalCode: 'ROWAN1' });
+  await selma.post('/api/session/student', { courseCode: planted.code, personalCode: 'SELMA2' });
+});
+afterEach(() => hurrow.close());
+
+const open = () => owner.post(`/api/quizzes/${planted.quizId}/open`);
+const stationsFor = async (caller: Caller) =>
+  (await caller.get<SitAnswer>('/api/sit')).body.open[0]!.stations;
+const marks = async () => (await owner.get<MarksAnswer>(`/api/quizzes/${planted.quizId}/marks`)).body;
+const response = (stationId: string, genus: string, epithet: string, more: object = {}) => ({
+  id: randomUUID(),
+  stationId,
+  answer: { genus, epithet },
+  device: 'phone-1',
+  sequence: 1,
+  writtenAt: '2026-09-10T17:00:00Z',
+  ...more,
+});
+const send = (caller: Caller, ...responses: object[]) =>
+  caller.post<{ received: string[]; refused: { message: string }[] }>('/api/sit/responses', { responses });
+
+test('students see a quiz only while it is open, and never what tree it is', async () => {
+  expect((await rowan.get<SitAnswer>('/api/sit')).body.open).toEqual([]);
+  await open();
+  const { body } = await rowan.get<SitAnswer>('/api/sit');
+  expect(body.open[0]!.stations).toHaveLength(2);
+  const said =
+    JSON.stringify(body) +
+    JSON.stringify((await rowan.get(`/api/sit/stations/${body.open[0]!.stations[0]!.id}/drawing.svg`)).body);
+  expect(said).not.toMatch(/rubrum|saccharum|red maple|seed|traits/i);
+  await owner.post(`/api/quizzes/${planted.quizId}/close`);
+  expect((await rowan.get(`/api/sit/stations/${body.open[0]!.stations[0]!.id}/drawing.svg`)).status).toBe(
+    404,
+  );
+});
+
+test('editing the library after opening changes neither the quiz nor its marks', async () => {
+  await open();
+  const [first] = await stationsFor(rowan);
+  await send(rowan, response(first!.id, 'Acer', 'rubrum'));
+  const drawing = (await rowan.get(`/api/sit/stations/${first!.id}/drawing.svg`)).body;
+  const before = await marks();
+
+  const { taxa, revision } = (
+    await owner.get<{ revision: number; taxa: { taxon: Record<string, unknown> }[] }>('/api/library')
+  ).body;
+  const taxon = {
+    ...taxa.find((entry) => entry.taxon['id'] === planted.red.id)!.taxon,
+    id: undefined,
+    epithet: 'mutatum',
+  };
+  const leaf = {
+    characterId: 'leaf.length',
+    sourceId: 'own',
+    qualifiers: {},
+    value: { kind: 'range', low: 0.2, high: 0.3 },
+  };
+  const shape = {
+    characterId: 'leaf.shape',
+    sourceId: 'own',
+    qualifiers: {},
+    value: { kind: 'states', states: [{ state: 'linear', frequency: 'always' }] },
+  };
+  expect(
+    (
+      await owner.put(`/api/library/taxa/${planted.red.id}`, {
+        taxon,
+        changes: [leaf, shape],
+        baseRevision: revision,
+      })
+    ).status,
+  ).toBe(200);
+  const marking = { policy: 'common', points: { name: 9, genus: 9, epithet: 9, family: 9 }, deduction: 0 };
+  const held = (await owner.get(`/api/courses/${planted.courseId}`)).body as Record<string, unknown>;
+  const settings = [
+    'name',
+    'startsOn',
+    'weeks',
+    'audience',
+    'units',
+    'latitude',
+    'longitude',
+    'elevation',
+  ].map((key) => [key, held[key]]);
+  const course = Object.fromEntries(settings) as Record<string, unknown>;
+  expect((await owner.put(`/api/courses/${planted.courseId}`, { ...course, marking })).status).toBe(200);
+
+  expect(await marks()).toEqual(before);
+  expect((await rowan.get(`/api/sit/stations/${first!.id}/drawing.svg`)).body).toEqual(drawing);
+  expect(before.answers[0]!.mark).toMatchObject({ points: 2, outOf: 2 });
+});
+
+test('once opened, the plan is fixed; reopening a closed quiz keeps it as it was', async () => {
+  await open();
+  const plan = await owner.put(`/api/quizzes/${planted.quizId}`, {
+    title: 'x',
+    heldOn: '2026-09-11',
+    stations: [],
+  });
+  expect(plan).toMatchObject({
+    status: 409,
+    body: { message: expect.stringContaining('stations are fixed') as string },
+  });
+  const [{ frozen }] = (await hurrow.db.query<{ frozen: object }>(
+    'select frozen from station order by position',
+  )) as [{ frozen: object }];
+  await owner.post(`/api/quizzes/${planted.quizId}/close`);
+  await open();
+  expect(
+    (await hurrow.db.query<{ frozen: object }>('select frozen from station order by position'))[0]!.frozen,
+  ).toEqual(frozen);
+});
+
+describe('receiving answers', () => {
+  beforeEach(open);
+
+  test('the same answer sent twice is acknowledged twice and stored once', async () => {
+    const [first] = await stationsFor(rowan);
+    const said = response(first!.id, 'Acer', 'rubrum');
+    expect((await send(rowan, said)).body.received).toEqual([said.id]);
+    expect((await send(rowan, said)).body.received).toEqual([said.id]);
+    expect(await hurrow.db.query('select id from response')).toHaveLength(1);
+  });
+  test('the same id with another body is refused and the first kept', async () => {
+    const [first] = await stationsFor(rowan);
+    const said = response(first!.id, 'Acer', 'rubrum');
+    await send(rowan, said);
+    expect(await send(rowan, { ...said, answer: { genus: 'Acer', epithet: 'saccharum' } })).toMatchObject({
+      status: 409,
+    });
+    expect((await marks()).answers[0]!.written).toEqual({ genus: 'Acer', epithet: 'rubrum' });
+  });
+  test('one id used by two students does not mix them up', async () => {
+    const [first] = await stationsFor(rowan);
+    const said = response(first!.id, 'Acer', 'rubrum');
+    await send(rowan, said);
+    expect((await send(selma, said)).status).toBe(409);
+  });
+  test('later answers count, whatever the order of arrival', async () => {
+    const [first] = await stationsFor(rowan);
+    await send(rowan, response(first!.id, 'Acer', 'rubrum', { sequence: 5 }));
+    await send(rowan, response(first!.id, 'Acer', 'saccharum', { sequence: 2 }));
+    expect((await marks()).answers.map((answer) => answer.text)).toEqual(['Acer rubrum']);
+  });
+  test('of a batch, good answers are stored and bad ones named', async () => {
+    const [first] = await stationsFor(rowan);
+    const good = response(first!.id, 'Acer', 'rubrum');
+    const { body } = await send(rowan, good, response(randomUUID(), 'Acer', 'rubrum'));
+    expect(body).toMatchObject({
+      received: [good.id],
+      refused: [{ message: expect.stringContaining('station') as string }],
+    });
+  });
+  test('a closed quiz takes no more from phones, but from paper it does', async () => {
+    const [first] = await stationsFor(rowan);
+    await owner.post(`/api/quizzes/${planted.quizId}/close`);
+    expect((await send(rowan, response(first!.id, 'Acer', 'rubrum'))).body.message).toContain(
+      'came too late',
+    );
+    const { students, stations } = await marks();
+    expect(
+      (
+        await owner.post(`/api/quizzes/${planted.quizId}/paper`, {
+          studentId: students[0]!.id,
+          stationId: stations[0]!.id,
+          answer: { genus: 'Acer', epithet: 'rubrum' },
+        })
+      ).status,
+    ).toBe(200);
+  });
+  test('responses can be neither changed nor deleted, not even by a statement', async () => {
+    const [first] = await stationsFor(rowan);
+    await send(rowan, response(first!.id, 'Acer', 'rubrum'));
+    await expect(hurrow.db.query(`update response set answer = '{}'`)).rejects.toThrow('never changed');
+    await expect(hurrow.db.query('delete from response')).rejects.toThrow('never changed');
+  });
+  test('phone and paper that differ go to the instructor, whose choice counts', async () => {
+    const [first] = await stationsFor(rowan);
+    await send(rowan, response(first!.id, 'Acer', 'rubrum'));
+    const student = (await marks()).students[0]!;
+    const paper = {
+      studentId: student.id,
+      stationId: first!.id,
+      answer: { genus: 'Acer', epithet: 'saccharum' },
+    };
+    await owner.post(`/api/quizzes/${planted.quizId}/paper`, paper);
+    expect((await marks()).answers[0]!.conflicting).toHaveLength(1);
+    await owner.post(`/api/quizzes/${planted.quizId}/paper`, { ...paper, decide: true });
+    expect((await marks()).answers[0]).toMatchObject({ text: 'Acer saccharum', conflicting: [] });
+  });
+});
+
+describe('marking', () => {
+  beforeEach(open);
+
+  test('a ruling holds for all equal answers, is signed, and can be taken back', async () => {
+    const [first] = await stationsFor(rowan);
+    await send(rowan, response(first!.id, 'Swamp', 'mapel'));
+    await send(selma, response(first!.id, 'swamp', 'Mapel'));
+    expect((await marks()).answers.map((answer) => answer.mark.points)).toEqual([0, 0]);
+    const ruling = { truth: planted.red.id, text: 'Swamp mapel', countsAs: planted.red.id };
+    await owner.post(`/api/quizzes/${planted.quizId}/rulings`, ruling);
+    expect((await marks()).answers.map(({ mark, ruledBy }) => [mark.points, ruledBy])).toEqual([
+      [2, 'Ines Falk'],
+      [2, 'Ines Falk'],
+    ]);
+    await owner.post(`/api/quizzes/${planted.quizId}/rulings`, { ...ruling, withdraw: true });
+    expect((await marks()).answers[0]!.mark.points).toBe(0);
+  });
+  test('a student sees the own result only when it is released, and no one else’s', async () => {
+    const [first] = await stationsFor(rowan);
+    await send(rowan, response(first!.id, 'Acer', 'rubrum'));
+    await send(selma, response(first!.id, 'Acer', 'saccharum'));
+    const result = (caller: Caller) =>
+      caller.get<{ points: number; rows: { written: string }[] }>(
+        `/api/sit/quizzes/${planted.quizId}/result`,
+      );
+    expect((await result(rowan)).status).toBe(403);
+    expect((await owner.post(`/api/quizzes/${planted.quizId}/release`, { released: true })).status).toBe(409);
+    await owner.post(`/api/quizzes/${planted.quizId}/close`);
+    await owner.post(`/api/quizzes/${planted.quizId}/release`, { released: true });
+    expect((await result(rowan)).body.points).toBe(2);
+    expect((await result(selma)).body.points).toBe(1);
+    expect(JSON.stringify((await result(selma)).body)).not.toContain('Rowan');
+  });
+  test('a voided station leaves marks and results', async () => {
+    const [first] = await stationsFor(rowan);
+    await send(rowan, response(first!.id, 'Acer', 'rubrum'));
+    await owner.post(`/api/quizzes/${planted.quizId}/stations/${first!.id}/void`, { voided: true });
+    await owner.post(`/api/quizzes/${planted.quizId}/close`);
+    await owner.post(`/api/quizzes/${planted.quizId}/release`, { released: true });
+    expect((await rowan.get<{ outOf: number }>(`/api/sit/quizzes/${planted.quizId}/result`)).body.outOf).toBe(
+      2,
+    );
+  });
+  test('the confusions are counted from the marked answers', async () => {
+    const [first, second] = await stationsFor(rowan);
+    await send(
+      rowan,
+      response(first!.id, 'Acer', 'saccharum'),
+      response(second!.id, 'Acer', 'sacharum', { sequence: 2 }),
+    );
+    const { body } = await owner.get<{
+      answers: { named: string; how: string }[];
+      stations: { truth: string; revision: number }[];
+    }>(`/api/courses/${planted.courseId}/confusions`);
+    expect(body.answers.map(({ named, how }) => [named, how])).toEqual([
+      [planted.sugar.id, 'exact'],
+      [planted.sugar.id, 'misspelled'],
+    ]);
+    expect(body.stations[0]!.revision).toBe(planted.sugar.revision);
+  });
+});
+
+describe('files', () => {
+  const send = (csv: string, dryRun: boolean) =>
+    owner.post(`/api/quizzes/${planted.quizId}/responses/import`, { csv, dryRun });
+  test('answers before the quiz is opened are refused', async () => {
+    expect((await send('student,station,answer\nROWAN1,1,x', true)).body.message).toContain('Open the quiz');
+  });
+  test('an unknown taxon is pointed out and kept as written; importing stores what the preview said', async () => {
+    await open();
+    const csv =
+      'student,station,genus,epithet\nROWAN1,1,Acer,rubrum\nSelma Idowu,1,Quercus,alba\nNobody,1,Acer,rubrum';
+    const preview = await send(csv, true);
+    expect(preview.body).toMatchObject({
+      added: ['2 answers'],
+      refused: [{ line: 4 }],
+      unknown: [{ line: 3, message: expect.stringContaining('Quercus alba') as string }],
+    });
+    expect((await marks()).answers).toEqual([]);
+    await send(csv, false);
+    expect((await marks()).answers.map((answer) => answer.text)).toEqual(['Acer rubrum', 'Quercus alba']);
+  });
+  test('a roster without its column is refused, and the list is as before', async () => {
+    const answer = await owner.post(`/api/courses/${planted.courseId}/students/import`, {
+      csv: 'surname\nX',
+      dryRun: false,
+    });
+    expect(answer).toMatchObject({
+      status: 422,
+      body: { message: expect.stringContaining('“name” is missing') as string },
+    });
+    expect((await marks()).students).toHaveLength(2);
+  });
+});
+
+test('a station with a species off the list, or nothing shown, is refused with its number', async () => {
+  const view = { organs: ['leaf'], nearness: 'hand', aids: ['eye'], qualifiers: {} };
+  const put = (stations: object[]) =>
+    owner.put(`/api/quizzes/${planted.quizId}`, { title: 'Quiz', heldOn: '2026-09-10', stations });
+  expect((await put([{ taxonId: 'quercus-alba', medium: 'photo', view }])).body.message).toContain(
+    'Station 1',
+  );
+  expect(
+    (await put([{ taxonId: planted.red.id, medium: 'photo', view: { ...view, organs: [] } }])).body.message,
+  ).toContain('at least one part');
+  expect(
+    (await owner.put(`/api/quizzes/${planted.quizId}`, { title: 'Quiz', heldOn: '2026-02-30', stations: [] }))
+      .body.message,
+  ).toContain('is no date');
+});
+
+test('students with answers stay on the list', async () => {
+  await open();
+  const [first] = await stationsFor(rowan);
+  await send(rowan, response(first!.id, 'Acer', 'rubrum'));
+  const { students } = await marks();
+  const drop = (id: string) => owner.call('DELETE', `/api/courses/${planted.courseId}/students/${id}`);
+  expect((await drop(students[0]!.id)).status).toBe(409);
+  expect((await drop(students[1]!.id)).status).toBe(200);
+});

@@ -1,0 +1,176 @@
+import { once } from 'node:events';
+import type { AddressInfo } from 'node:net';
+import { createApp } from '../app.ts';
+import type { Config } from '../config.ts';
+import { migrate, openInMemory, type Db } from '../db/index.ts';
+
+export interface Answer<T = Record<string, unknown>> {
+  status: number;
+  body: T & { message?: string };
+  headers: Headers;
+}
+
+/** Someone with a cookie jar of their own. */
+export class Caller {
+  private cookie = '';
+  private readonly base: string;
+  constructor(base: string) {
+    this.base = base;
+  }
+  async call<T = Record<string, unknown>>(
+    method: string,
+    path: string,
+    body?: unknown,
+    headers: Record<string, string> = { 'x-hurrow': '1' },
+  ): Promise<Answer<T>> {
+    const response = await fetch(this.base + path, {
+      method,
+      headers: {
+        ...headers,
+        ...(this.cookie ? { cookie: this.cookie } : {}),
+        ...(body === undefined ? {} : { 'content-type': 'application/json' }),
+      },
+      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+    });
+    const set = response.headers.get('set-cookie');
+    if (set) this.cookie = set.split(';')[0]!;
+    const text = await response.text();
+    const json = response.headers.get('content-type')?.includes('json')
+      ? (JSON.parse(text) as T)
+      : ({ text } as T);
+    return { status: response.status, body: json as Answer<T>['body'], headers: response.headers };
+  }
+  get = <T = Record<string, unknown>>(path: string) => this.call<T>('GET', path);
+  post = <T = Record<string, unknown>>(path: string, body: unknown = {}) => this.call<T>('POST', path, body);
+  put = <T = Record<string, unknown>>(path: string, body: unknown) => this.call<T>('PUT', path, body);
+  /** Forgets the session, as a browser does whose cookie has run out. */
+  forget() {
+    this.cookie = '';
+  }
+}
+
+export interface TestHurrow {
+  db: Db;
+  caller(): Caller;
+  owner: Caller;
+  close(): Promise<void>;
+}
+
+export const OWNER = { name: 'Ines Falk', email: 'ines@example.org', password: 'a long enough password' };
+
+let packed: Promise<Blob> | undefined;
+
+/** An empty store in its newest shape, made once for all tests of a file. */
+function migrated(): Promise<Blob> {
+  packed ??= (async () => {
+    const db = await openInMemory();
+    await migrate(db);
+    const blob = await db.pack();
+    await db.close();
+    return blob;
+  })();
+  return packed;
+}
+
+/** A whole Hurrow on a store in memory and a free port, with its owner signed in. */
+export async function startHurrow(config: Partial<Config> = {}): Promise<TestHurrow> {
+  const db = await openInMemory(await migrated());
+  const app = createApp(db, {
+    port: 0,
+    dataFolder: '',
+    demo: false,
+    clock: '2026-10-15T16:00:00Z',
+    secure: false,
+    logLevel: 'silent',
+    ...config,
+  });
+  const server = app.listen(0);
+  await once(server, 'listening');
+  const base = `http://localhost:${(server.address() as AddressInfo).port}`;
+  const owner = new Caller(base);
+  await owner.post('/api/setup', {
+    ...OWNER,
+    libraryName: 'Test library',
+    latitude: 47,
+    longitude: -116,
+    elevation: 800,
+  });
+  return {
+    db,
+    owner,
+    caller: () => new Caller(base),
+    close: async () => {
+      server.closeAllConnections();
+      server.close();
+      await db.close();
+    },
+  };
+}
+
+const maple = (genus: string, epithet: string, common: string) => ({
+  rank: 'species',
+  genus,
+  epithet,
+  family: 'Sapindaceae',
+  commonNames: [common],
+  synonyms: [],
+  calendar: { leaves: [{ from: 121, to: 293 }] },
+  cautions: [],
+});
+const oneOf = (characterId: string, state: string) => ({
+  characterId,
+  sourceId: 'own',
+  qualifiers: {},
+  value: { kind: 'states', states: [{ state, frequency: 'always' }] },
+});
+const length = (low: number, high: number) => ({
+  characterId: 'leaf.length',
+  sourceId: 'own',
+  qualifiers: {},
+  value: { kind: 'range', low, high },
+});
+
+/** Two maples in a course with two students, and a planned quiz of two stations. */
+export async function plantCourse(owner: Caller) {
+  const add = (taxon: object, changes: object[]) =>
+    owner.post<{ id: string; revision: number }>('/api/library/taxa', { taxon, changes, baseRevision: 0 });
+  const scores = (shape: string, low: number) => [
+    oneOf('foliage.kind', 'broad'),
+    oneOf('leaf.shape', shape),
+    oneOf('twig.arrangement', 'opposite'),
+    length(low, low * 1.5),
+  ];
+  const red = (await add(maple('Acer', 'rubrum', 'red maple'), scores('ovate', 0.06))).body;
+  const sugar = (await add(maple('Acer', 'saccharum', 'sugar maple'), scores('orbicular', 0.1))).body;
+  const course = (
+    await owner.post<{ id: string }>('/api/courses', {
+      name: 'Maples',
+      startsOn: '2026-08-31',
+      weeks: 14,
+      audience: 'technical',
+      units: 'metric',
+      marking: { policy: 'binomial', points: { name: 2, genus: 1, epithet: 1, family: 1 }, deduction: 0.25 },
+      latitude: 47,
+      longitude: -116,
+      elevation: 800,
+    })
+  ).body;
+  await owner.put(`/api/courses/${course.id}/list`, {
+    sets: [{ title: 'Maples', week: 1, taxa: [red.id, sugar.id] }],
+  });
+  await owner.post(`/api/courses/${course.id}/students/import`, {
+    csv: 'name,code\nRowan Achterberg,ROWAN1\nSelma Idowu,SELMA2',
+    dryRun: false,
+  });
+  const view = { organs: ['leaf', 'twig'], nearness: 'hand', aids: ['eye', 'lens'], qualifiers: {} };
+  const stations = [red.id, sugar.id].map((taxonId) => ({ taxonId, medium: 'drawing', view }));
+  const quiz = (
+    await owner.post<{ id: string }>(`/api/courses/${course.id}/quizzes`, {
+      title: 'Quiz 1',
+      heldOn: '2026-09-10',
+      stations,
+    })
+  ).body;
+  const { code } = (await owner.get<{ code: string }>(`/api/courses/${course.id}`)).body;
+  return { red, sugar, courseId: course.id, quizId: quiz.id, code };
+}
