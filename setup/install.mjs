@@ -26,7 +26,8 @@ export function installPackages() {
   const fresh = existsSync(marker) && statSync(marker).mtimeMs >= statSync(lock).mtimeMs - 1000;
   if (fresh) return;
   console.log('Installing packages…');
-  run('npm', ['ci', '--no-audit', '--no-fund']);
+  // Not "npm ci": it refuses a lock file that lacks the binaries of other platforms, which a registry may not carry.
+  run('npm', ['install', '--no-save', '--no-audit', '--no-fund']);
 }
 
 const CHROMIUM = ['/usr/bin/chromium', '/usr/bin/chromium-browser', '/usr/bin/google-chrome'];
