@@ -39,23 +39,17 @@ export function contrast(
   view: View,
   options: ReadingOptions = {},
 ): Contrast {
-  const readings = readingsOf(list, vocabulary, view, options);
-  const a = list.findIndex((entry) => entry.taxon.id === aId);
-  const b = list.findIndex((entry) => entry.taxon.id === bId);
-  if (a < 0 || b < 0) throw new Error('Both taxa of a contrast must be in its list');
-
-  const left = spokenFor(readings);
-  const all = pairEvidence(readings, a, b);
-  // A near-duplicate steps aside only where the one that speaks for it is known for this pair as well.
-  const spokenHere = (id: string) => {
-    const by = left.get(id);
-    return by !== undefined && all.some((entry) => entry.characterId === by) ? by : undefined;
-  };
-  const taking = all.filter((entry) => !spokenHere(entry.characterId));
+  const { a, b, readings, all, known, spokenHere, taking } = evidenceOfPair(
+    list,
+    aId,
+    bId,
+    vocabulary,
+    view,
+    options,
+  );
   const error = pairError(taking, a, b);
   const ranked = taking.filter((entry) => entry.evidence >= AGREES_BELOW);
   const deciding = decidingSet(ranked, a, b);
-  const known = new Set(all.map((entry) => entry.characterId));
   return {
     verdict: verdictOf(error),
     error,
@@ -176,7 +170,7 @@ export function remedies(
     .sort((x, y) => x.error - y.error);
 }
 
-/** Error of the ideal reader between two taxa of a list in a view. */
+/** Error of the ideal reader between two taxa of a list in a view. Throws if either is not in the list. */
 export function contrastError(
   list: readonly ProfiledTaxon[],
   aId: string,
@@ -185,12 +179,38 @@ export function contrastError(
   view: View,
   options: ReadingOptions = {},
 ): number {
-  const readings = readingsOf(list, vocabulary, view, options);
+  const { a, b, taking } = evidenceOfPair(list, aId, bId, vocabulary, view, options);
+  return pairError(taking, a, b);
+}
+
+/** All evidence of a pair, and that which takes part once near-duplicates have stepped aside. */
+function evidenceOfPair(
+  list: readonly ProfiledTaxon[],
+  aId: string,
+  bId: string,
+  vocabulary: Vocabulary,
+  view: View,
+  options: ReadingOptions,
+) {
   const a = list.findIndex((entry) => entry.taxon.id === aId);
   const b = list.findIndex((entry) => entry.taxon.id === bId);
+  if (a < 0 || b < 0) throw new Error('Both taxa of a contrast must be in its list');
+  const readings = readingsOf(list, vocabulary, view, options);
   const left = spokenFor(readings);
   const all = pairEvidence(readings, a, b);
   const known = new Set(all.map((entry) => entry.characterId));
-  const taking = all.filter((entry) => !known.has(left.get(entry.characterId) ?? ''));
-  return pairError(taking, a, b);
+  // A near-duplicate steps aside only where the one that speaks for it is known for this pair as well.
+  const spokenHere = (id: string) => {
+    const by = left.get(id);
+    return by !== undefined && known.has(by) ? by : undefined;
+  };
+  return {
+    a,
+    b,
+    readings,
+    all,
+    known,
+    spokenHere,
+    taking: all.filter((entry) => !spokenHere(entry.characterId)),
+  };
 }

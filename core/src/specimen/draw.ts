@@ -1,5 +1,6 @@
 import type { ShownOrgan } from '../vocabulary/index.ts';
-import { needleShoot, scaleSpray } from './shoot.ts';
+import { scaleSpray } from './scaleSpray.ts';
+import { needleShoot } from './shoot.ts';
 import { broadTwig, singleLeaf } from './leafyTwig.ts';
 import type { Scene } from './scene.ts';
 import { TraitReader, type Traits } from './traits.ts';

@@ -71,7 +71,7 @@ export function twigOf(traits: Traits, nodeCount: number, internode: number): Tw
 
 const BUD_FORMS: Record<string, { ratio: number; widest: number; point: number }> = {
   ovoidBlunt: { ratio: 1.5, widest: 0.45, point: 0.55 },
-  ovoidPointed: { ratio: 1.8, widest: 0.38, point: 1 },
+  ovoidPointed: { ratio: 2.1, widest: 0.36, point: 1 },
   longConical: { ratio: 3, widest: 0.25, point: 1 },
   cigar: { ratio: 4.6, widest: 0.45, point: 1.15 },
   globose: { ratio: 1.12, widest: 0.5, point: 0.5 },
@@ -87,7 +87,7 @@ export function budShapes(reader: TraitReader, length: number): Shape[] {
   const half = body / form.ratio / 2;
   const width = (t: number) =>
     t < form.widest
-      ? half * Math.sqrt(1 - (1 - t / form.widest) ** 2 * 0.55)
+      ? half * Math.sqrt(1 - (1 - t / form.widest) ** 2 * 0.82)
       : half *
         (1 - ((t - form.widest) / (1 - form.widest)) ** (1 + 1 / form.point)) ** Math.min(1, form.point);
   const line = Array.from({ length: 19 }, (_, i): Point => [stalk + (body * i) / 18, 0]);

@@ -1,5 +1,5 @@
 import { memo, useMemo } from 'react';
-import { isDeciduous, type ProfiledTaxon } from '@hurrow/core/evidence';
+import type { ProfiledTaxon } from '@hurrow/core/evidence';
 import {
   characterStrip,
   drawSpecimen,
@@ -16,6 +16,7 @@ import type { Calendar } from '@hurrow/core/season';
 import { scientificName } from '@hurrow/core/taxon';
 import type { View } from '@hurrow/core/view';
 import { BUILT_IN } from '@hurrow/core/vocabulary';
+import { calendarAtSite, type CourseSummary, type LibraryAnswer } from './data.ts';
 import { useFieldDate } from './fieldDate.tsx';
 
 const Path = ({ path }: { path: DrawnPath }) => (
@@ -130,6 +131,23 @@ export const Specimen = memo(function Specimen(props: SpecimenProps) {
   );
 });
 
+/** A specimen as it stands at the course's site on the day of the view. */
+export function SiteSpecimen({
+  library,
+  course,
+  ...props
+}: Omit<SpecimenProps, 'calendar' | 'units' | 'audience'> & {
+  library: LibraryAnswer;
+  course: CourseSummary;
+}) {
+  const { profiled } = props;
+  const calendar = useMemo(
+    () => calendarAtSite(profiled.taxon.calendar, library, course),
+    [profiled, library, course],
+  );
+  return <Specimen {...props} calendar={calendar} units={course.units} audience={course.audience} />;
+}
+
 const GLYPH_FILL: Partial<Record<Shape['role'], string>> = {
   blade: '#6f9a58',
   needle: '#4f7a4c',
@@ -203,5 +221,3 @@ export const twigView = (day: number): View => ({
   aids: ['eye', 'touch', 'smell', 'lens'],
   qualifiers: { plantAge: 'mature' },
 });
-
-export { isDeciduous };

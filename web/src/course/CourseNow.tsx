@@ -1,13 +1,13 @@
 import { useMemo, type ReactNode } from 'react';
 import { Link } from 'react-router';
-import { contrast, type ProfiledTaxon } from '@hurrow/core/evidence';
+import { contrast, isDeciduous, type ProfiledTaxon } from '@hurrow/core/evidence';
 import { characterName } from '@hurrow/core/score';
 import { dayLabel, dayOfYear, partPresent } from '@hurrow/core/season';
 import { commonName } from '@hurrow/core/taxon';
-import { listInWords, MEDIUM_VIEWS, type View } from '@hurrow/core/view';
+import { listInWords, MEDIUM_VIEWS } from '@hurrow/core/view';
 import { BUILT_IN } from '@hurrow/core/vocabulary';
 import { calendarAtSite, useLibrary, type Course, type LibraryAnswer } from '../app/data.ts';
-import { isDeciduous, Specimen, Strip, twigView } from '../app/Drawings.tsx';
+import { SiteSpecimen, Strip, twigView } from '../app/Drawings.tsx';
 import { useFieldDate } from '../app/fieldDate.tsx';
 import { Latin } from '../app/Names.tsx';
 import { courseWeek } from '../app/Ribbon.tsx';
@@ -111,42 +111,21 @@ function WorstPair({
         return (
           profiled && (
             <figure key={id}>
-              <SiteSpecimen course={course} library={library} profiled={profiled} view={view} />
+              <SiteSpecimen
+                course={course}
+                library={library}
+                profiled={profiled}
+                view={view}
+                width={310}
+                height={140}
+                insets={false}
+              />
               <figcaption className="quiet">{commonName(profiled.taxon)}</figcaption>
             </figure>
           )
         );
       })}
     </div>
-  );
-}
-
-function SiteSpecimen({
-  course,
-  library,
-  profiled,
-  view,
-}: {
-  course: Course;
-  library: LibraryAnswer;
-  profiled: ProfiledTaxon;
-  view: View;
-}) {
-  const calendar = useMemo(
-    () => calendarAtSite(profiled.taxon.calendar, library, course),
-    [profiled, library, course],
-  );
-  return (
-    <Specimen
-      profiled={profiled}
-      view={view}
-      calendar={calendar}
-      width={310}
-      height={140}
-      insets={false}
-      units={course.units}
-      audience={course.audience}
-    />
   );
 }
 

@@ -109,7 +109,7 @@ function Plate({
     // One scale for both, unless the smaller would shrink to nothing.
     const scales = shown.map((scene) => fittingScale(scene, { ...FRAME, headroom }));
     const common =
-      scales.length === 2 && Math.max(...scales) / Math.min(...scales) < 2.6
+      scales.length === 2 && Math.max(...scales) / Math.min(...scales) < 4.5
         ? Math.max(...scales)
         : undefined;
     return scenes.map(({ scene, text }) => ({

@@ -2,32 +2,17 @@ import { App, Button, Input, Select } from 'antd';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
-import { pairError, pairEvidence, readingsOf, type ProfiledTaxon } from '@hurrow/core/evidence';
-import { dayOfYear, partPresent } from '@hurrow/core/season';
+import { dayOfYear } from '@hurrow/core/season';
 import { commonName, scientificName } from '@hurrow/core/taxon';
-import {
-  AIDS,
-  MEDIA,
-  MEDIUM_TITLES,
-  MEDIUM_VIEWS,
-  SHOWN_TITLES,
-  viewInWords,
-  type Aid,
-  type Medium,
-  type View,
-} from '@hurrow/core/view';
-import { BUILT_IN, type ShownOrgan } from '@hurrow/core/vocabulary';
+import { MEDIUM_VIEWS, type Medium, type View } from '@hurrow/core/view';
 import { messageOf, post, put, remove } from '../app/api.ts';
-import { calendarAtSite, useLibrary, type Course, type LibraryAnswer } from '../app/data.ts';
-import { isDeciduous, Specimen } from '../app/Drawings.tsx';
+import { useLibrary, type Course } from '../app/data.ts';
+import { SiteSpecimen } from '../app/Drawings.tsx';
 import { sessionQuery } from '../app/session.ts';
+import type { Planned } from './planned.ts';
 import type { Quiz } from './quizData.ts';
-
-interface Planned {
-  taxonId: string;
-  medium: Medium;
-  view: View;
-}
+import { StationLine } from './StationLine.tsx';
+import { ViewEditor } from './ViewEditor.tsx';
 
 function freeTitle(course: Course): string {
   let n = course.quizzes.length + 1;
@@ -229,12 +214,14 @@ export function PlanPage({ course, quiz }: { course: Course; quiz: Quiz | undefi
               onChange={(view) => change(Math.min(open, stations.length - 1), { view })}
             />
             {shown.view.organs.some((organ) => organ === 'twig' || organ === 'leaf' || organ === 'bud') ? (
-              <ShownSpecimen
-                station={shown}
-                profiled={find(shown.taxonId)!}
+              <SiteSpecimen
                 library={library}
                 course={course}
-                day={day}
+                profiled={find(shown.taxonId)!}
+                view={{ ...shown.view, day }}
+                width={360}
+                height={300}
+                seed={5}
               />
             ) : (
               <p className="quiet">
@@ -245,210 +232,5 @@ export function PlanPage({ course, quiz }: { course: Course; quiz: Quiz | undefi
         )}
       </aside>
     </div>
-  );
-}
-
-function ShownSpecimen({
-  station,
-  profiled,
-  library,
-  course,
-  day,
-}: {
-  station: Planned;
-  profiled: ProfiledTaxon;
-  library: LibraryAnswer;
-  course: Course;
-  day: number;
-}) {
-  const view = useMemo(() => ({ ...station.view, day }), [station.view, day]);
-  const calendar = useMemo(
-    () => calendarAtSite(profiled.taxon.calendar, library, course),
-    [profiled, library, course],
-  );
-  return (
-    <Specimen
-      profiled={profiled}
-      view={view}
-      calendar={calendar}
-      width={360}
-      height={300}
-      seed={5}
-      units={course.units}
-      audience={course.audience}
-    />
-  );
-}
-
-interface StationLineProps {
-  station: Planned;
-  position: number;
-  open: boolean;
-  fixed: boolean;
-  last: boolean;
-  list: readonly ProfiledTaxon[];
-  library: LibraryAnswer;
-  course: Course;
-  day: number;
-  onOpen(): void;
-  onMedium(medium: Medium): void;
-  onMove(by: number): void;
-  onRemove(): void;
-}
-
-function StationLine({
-  station,
-  position,
-  open,
-  fixed,
-  last,
-  list,
-  library,
-  course,
-  day,
-  onOpen,
-  onMedium,
-  onMove,
-  onRemove,
-}: StationLineProps) {
-  const profiled = list.find(({ taxon }) => taxon.id === station.taxonId);
-  const doubts = useMemo(
-    () =>
-      profiled
-        ? doubtsOf(profiled, station, list, library, course, day)
-        : ['This species is not on the course’s list.'],
-    [profiled, station, list, library, course, day],
-  );
-  return (
-    <li className={open ? 'open' : ''}>
-      <button className="station-name" onClick={onOpen} aria-expanded={open}>
-        <b>{position}</b> {profiled ? commonName(profiled.taxon) : station.taxonId}
-      </button>
-      <select
-        aria-label={`Medium of station ${position}`}
-        value={station.medium}
-        disabled={fixed}
-        onChange={(event) => onMedium(event.target.value as Medium)}
-      >
-        {MEDIA.map((medium) => (
-          <option key={medium} value={medium}>
-            {MEDIUM_TITLES[medium]}
-          </option>
-        ))}
-      </select>
-      <span className="quiet station-view">{viewInWords(station.view)}</span>
-      {!fixed && (
-        <span className="station-tools">
-          <button
-            aria-label={`Station ${position} earlier`}
-            disabled={position === 1}
-            onClick={() => onMove(-1)}
-          >
-            ↑
-          </button>
-          <button aria-label={`Station ${position} later`} disabled={last} onClick={() => onMove(1)}>
-            ↓
-          </button>
-          <button aria-label={`Remove station ${position}`} onClick={onRemove}>
-            ×
-          </button>
-        </span>
-      )}
-      {doubts.map((doubt) => (
-        <span className="doubt gold" key={doubt}>
-          {doubt}
-        </span>
-      ))}
-    </li>
-  );
-}
-
-/** What stands against a station: parts that are not there on the day, and rivals that even a careful reader cannot exclude. */
-function doubtsOf(
-  profiled: ProfiledTaxon,
-  station: Planned,
-  list: readonly ProfiledTaxon[],
-  library: LibraryAnswer,
-  course: Course,
-  day: number,
-): string[] {
-  const calendar = calendarAtSite(profiled.taxon.calendar, library, course);
-  const deciduous = isDeciduous(profiled);
-  const { organs } = station.view;
-  const doubts: string[] = [];
-  if (organs.includes('leaf') && !organs.includes('twig') && !partPresent('leaves', calendar, deciduous, day))
-    doubts.push('It has no leaves on that date.');
-  if (organs.length === 1 && organs[0] === 'fruit' && !partPresent('fruit', calendar, deciduous, day))
-    doubts.push('It bears no fruit on that date.');
-  const readings = readingsOf(
-    list,
-    BUILT_IN,
-    { ...station.view, day },
-    { reference: library.reference, site: course },
-  );
-  const at = list.indexOf(profiled);
-  const rivals = list
-    .map((other, i) => ({
-      other,
-      error: i === at ? 0 : pairError(pairEvidence(readings, at, i), at, i),
-    }))
-    .filter(({ error }) => error > 0.1)
-    .sort((x, y) => y.error - x.error);
-  if (rivals.length > 0) {
-    const named = rivals.slice(0, 3).map(({ other }) => commonName(other.taxon));
-    doubts.push(
-      `Not to be told from ${named.join(', ')}${rivals.length > 3 ? ` and ${rivals.length - 3} more` : ''} by what is shown.`,
-    );
-  }
-  if (organs.includes('twig') && profiled.taxon.cautions.length > 0)
-    doubts.push(
-      `Caution: ${profiled.taxon.cautions.map((caution) => `${caution.kind} (${caution.part})`).join(', ')}.`,
-    );
-  return doubts;
-}
-
-function ViewEditor({
-  station,
-  fixed,
-  onChange,
-}: {
-  station: Planned;
-  fixed: boolean;
-  onChange(view: View): void;
-}) {
-  const { view } = station;
-  const flip = <T,>(list: T[], item: T) =>
-    list.includes(item) ? list.filter((other) => other !== item) : [...list, item];
-  return (
-    <>
-      <p className="quiet">Shown</p>
-      <div className="chips">
-        {(Object.keys(SHOWN_TITLES) as ShownOrgan[]).map((organ) => (
-          <button
-            key={organ}
-            aria-pressed={view.organs.includes(organ)}
-            {...(view.organs.includes(organ) ? { 'data-frequency': 'always' } : {})}
-            disabled={fixed}
-            onClick={() => onChange({ ...view, organs: flip(view.organs, organ) })}
-          >
-            {SHOWN_TITLES[organ]}
-          </button>
-        ))}
-      </div>
-      <p className="quiet">Students may use</p>
-      <div className="chips">
-        {AIDS.map((aid: Aid) => (
-          <button
-            key={aid}
-            aria-pressed={view.aids.includes(aid)}
-            {...(view.aids.includes(aid) ? { 'data-frequency': 'always' } : {})}
-            disabled={fixed || aid === 'eye'}
-            onClick={() => onChange({ ...view, aids: flip(view.aids, aid) })}
-          >
-            {aid}
-          </button>
-        ))}
-      </div>
-    </>
   );
 }

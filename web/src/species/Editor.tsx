@@ -2,31 +2,16 @@ import { App, Button, Input, Select } from 'antd';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import {
-  checkScores,
-  parseScore,
-  qualifierKey,
-  type Qualifiers,
-  type Score,
-  type ScoreValue,
-} from '@hurrow/core/score';
+import { checkScores, parseScore, type Score } from '@hurrow/core/score';
 import { arcsAsText, CALENDAR_PARTS, CALENDAR_TITLES, parseArcs, type Calendar } from '@hurrow/core/season';
 import { scientificName, type Taxon } from '@hurrow/core/taxon';
 import { BUILT_IN, ORGANS, stateOf, type Character, type Organ } from '@hurrow/core/vocabulary';
 import { messageOf, post, put } from '../app/api.ts';
 import { libraryQuery, useLibrary, type LibraryAnswer } from '../app/data.ts';
+import { entriesOf, entryKey, type Entry } from './entry.ts';
 import { ScoreRow } from './ScoreRow.tsx';
 
 type Draft = Omit<Taxon, 'id'>;
-
-/** What the editor holds of one score: its value as typed or picked, with what is wrong in it. */
-export interface Entry {
-  characterId: string;
-  qualifiers: Qualifiers;
-  value: ScoreValue | null;
-  /** As typed, for numbers; kept even when it cannot be read. */
-  text: string;
-}
 
 const EMPTY: Draft = {
   rank: 'species',
@@ -50,41 +35,6 @@ export function Editor({ courseId, taxonId }: { courseId: string; taxonId: strin
       </section>
     );
   return <Form courseId={courseId} library={library} taxon={held?.taxon} scores={held?.scores ?? []} />;
-}
-
-const entryKey = (characterId: string, qualifiers: Qualifiers) =>
-  `${characterId}|${qualifierKey(qualifiers)}`;
-
-function entriesOf(scores: readonly Score[], sourceId: string): Map<string, Entry> {
-  return new Map(
-    scores
-      .filter((score) => score.sourceId === sourceId)
-      .map((score) => {
-        const { characterId, qualifiers, value } = score;
-        return [
-          entryKey(characterId, qualifiers),
-          { characterId, qualifiers, value, text: asTyped(value, BUILT_IN.get(characterId)!) },
-        ];
-      }),
-  );
-}
-
-/** A number as it would be typed, in the character's own unit, so that saving it again changes nothing. */
-function asTyped(value: ScoreValue, character: Character): string {
-  if (value.kind !== 'range') return '';
-  const factor = character.unit === 'cm' ? 0.01 : character.unit === 'mm' ? 0.001 : 1;
-  const n = (x: number | undefined) => (x === undefined ? '' : String(Number((x / factor).toPrecision(8))));
-  const unit = character.unit && !['1', '1/cm', 'pH'].includes(character.unit) ? ` ${character.unit}` : '';
-  const step = value.step === 2 ? ((value.low ?? 1) % 2 ? ', odd' : ', even') : '';
-  if (value.typical !== undefined && value.low === undefined) return `about ${n(value.typical)}${unit}`;
-  if (value.low === undefined) return `to ${n(value.high ?? value.max)}${unit}`;
-  const core =
-    value.open && value.high === undefined
-      ? `${n(value.low)}–many`
-      : value.high === undefined || value.high === value.low
-        ? n(value.low)
-        : `${n(value.low)}–${n(value.high)}`;
-  return `${value.min === undefined ? '' : `(${n(value.min)})`}${core}${value.max === undefined ? '' : `(${n(value.max)})`}${step ? step : unit}`;
 }
 
 function Form({

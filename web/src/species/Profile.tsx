@@ -2,7 +2,7 @@ import { Button } from 'antd';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import type { ProfiledTaxon } from '@hurrow/core/evidence';
+import { isDeciduous, type ProfiledTaxon } from '@hurrow/core/evidence';
 import {
   characterName,
   qualifiersInWords,
@@ -15,7 +15,7 @@ import { arcLabel, dayLabel, partPresent, type Calendar } from '@hurrow/core/sea
 import { commonName, scientificName } from '@hurrow/core/taxon';
 import { BUILT_IN, ORGANS, type Character, type Organ } from '@hurrow/core/vocabulary';
 import { calendarAtSite, courseQuery, useLibrary, type LibraryAnswer } from '../app/data.ts';
-import { isDeciduous, Specimen, twigView } from '../app/Drawings.tsx';
+import { Specimen, twigView } from '../app/Drawings.tsx';
 import { useFieldDate, useRibbonRows, type RibbonRow } from '../app/fieldDate.tsx';
 import { useKeys } from '../app/keys.ts';
 import { Latin } from '../app/Names.tsx';

@@ -10,7 +10,7 @@ import {
   type ScoreValue,
 } from '@hurrow/core/score';
 import { stateOf, type Character } from '@hurrow/core/vocabulary';
-import type { Entry } from './Editor.tsx';
+import type { Entry } from './entry.ts';
 
 const QUALIFIERS: [string, Qualifiers][] = [
   ['in general', {}],

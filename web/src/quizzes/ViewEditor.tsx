@@ -1,0 +1,50 @@
+import { AIDS, SHOWN_TITLES, type Aid, type View } from '@hurrow/core/view';
+import type { ShownOrgan } from '@hurrow/core/vocabulary';
+import type { Planned } from './planned.ts';
+
+/** What a station shows, and what its students may use. */
+export function ViewEditor({
+  station,
+  fixed,
+  onChange,
+}: {
+  station: Planned;
+  fixed: boolean;
+  onChange(view: View): void;
+}) {
+  const { view } = station;
+  const flip = <T,>(list: T[], item: T) =>
+    list.includes(item) ? list.filter((other) => other !== item) : [...list, item];
+  return (
+    <>
+      <p className="quiet">Shown</p>
+      <div className="chips">
+        {(Object.keys(SHOWN_TITLES) as ShownOrgan[]).map((organ) => (
+          <button
+            key={organ}
+            aria-pressed={view.organs.includes(organ)}
+            {...(view.organs.includes(organ) ? { 'data-frequency': 'always' } : {})}
+            disabled={fixed}
+            onClick={() => onChange({ ...view, organs: flip(view.organs, organ) })}
+          >
+            {SHOWN_TITLES[organ]}
+          </button>
+        ))}
+      </div>
+      <p className="quiet">Students may use</p>
+      <div className="chips">
+        {AIDS.map((aid: Aid) => (
+          <button
+            key={aid}
+            aria-pressed={view.aids.includes(aid)}
+            {...(view.aids.includes(aid) ? { 'data-frequency': 'always' } : {})}
+            disabled={fixed || aid === 'eye'}
+            onClick={() => onChange({ ...view, aids: flip(view.aids, aid) })}
+          >
+            {aid}
+          </button>
+        ))}
+      </div>
+    </>
+  );
+}

@@ -1,0 +1,8 @@
+import type { Medium, View } from '@hurrow/core/view';
+
+/** A station as it is being planned. */
+export interface Planned {
+  taxonId: string;
+  medium: Medium;
+  view: View;
+}
