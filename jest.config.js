@@ -14,7 +14,7 @@ export default {
     {
       ...shared,
       displayName: 'core',
-      testMatch: ['<rootDir>/core/**/*.test.ts', '<rootDir>/demo/**/*.test.ts'],
+      testMatch: ['core', 'demo', 'web'].map((room) => `<rootDir>/${room}/**/*.test.ts`),
     },
     { ...shared, displayName: 'server', testMatch: ['<rootDir>/server/**/*.test.ts'] },
   ],

@@ -66,7 +66,7 @@ function midribBlade(reader: TraitReader, length: number, width: number, stream:
   const lobes = reader.state('leaf.lobing', 'none') === 'pinnate' ? reader.number('leaf.lobes', 7) : 0;
   const depth = { shallow: 0.25, middle: 0.5, deep: 0.78 }[reader.state('leaf.sinusDepth', 'middle')] ?? 0.5;
   const sharp = reader.state('leaf.sinusBottom', 'round') === 'sharp';
-  const bend = random.between(-0.05, 0.05) * length;
+  const bend = random.between(-0.06, 0.06) * width;
   const skew = random.between(-0.025, 0.025);
   const uneven = base === 'uneven' ? 0.07 * length : 0;
   const midrib = curve([0, 0], [length * 0.5, bend], [length, 0], 24);

@@ -1,5 +1,6 @@
 import express, { type ErrorRequestHandler, type Express, type Request } from 'express';
 import { rateLimit } from 'express-rate-limit';
+import Joi from 'joi';
 import type { Config } from '../config.ts';
 import { nowOf } from '../config.ts';
 import type { Db } from '../db/index.ts';
@@ -36,7 +37,7 @@ export function register(app: Express, routes: readonly Route[], db: Db, config:
         now: nowOf(config),
         who,
         body: valid(entry.body, request.body ?? {}),
-        params: request.params as Record<string, string>,
+        params: valid(entry.params ?? anyParams, request.params) as Record<string, string>,
         query: valid(entry.query, request.query as unknown) as Record<string, string>,
         request,
         response,
@@ -53,7 +54,9 @@ export function register(app: Express, routes: readonly Route[], db: Db, config:
   app.use('/api', errorsAsJson);
 }
 
-function valid(schema: Route['body'] | Route['query'], input: unknown): unknown {
+const anyParams = Joi.object().pattern(Joi.string(), Joi.string().max(120));
+
+function valid(schema: Joi.ObjectSchema | undefined, input: unknown): unknown {
   if (!schema) return input;
   const { value, error } = schema.validate(input, { abortEarly: false, convert: true });
   if (!error) return value;

@@ -40,6 +40,8 @@ export interface Route<Body = unknown, Params = Record<string, string>, Query = 
   allow: 'anyone' | Role[];
   body?: Joi.ObjectSchema<Body>;
   query?: Joi.ObjectSchema<Query>;
+  /** Parameters of the path; where none are given each is a short text. */
+  params?: Joi.ObjectSchema<Params>;
   /** Failed calls are counted and slowed down. */
   guessable?: boolean;
   /** Media type of the answer when it is not JSON; the handler then returns a string. */

@@ -16,7 +16,12 @@ export const speciesRoutes = [
     path: '/api/library',
     summary: 'The library: taxa with what every source says of them, as now or as at a revision.',
     allow: STAFF,
-    query: Joi.object({ revision: Joi.number().integer().min(0) }),
+    query: Joi.object({
+      revision: Joi.number()
+        .integer()
+        .min(0)
+        .max(2 ** 31 - 1),
+    }),
     handle: ({ db, query }) => libraryAt(db, query.revision),
   }),
   route<SaveBody>({
@@ -70,14 +75,22 @@ export const speciesRoutes = [
         return { id: params.taxonId, revision };
       }),
   }),
-  route<unknown, { revision: string }>({
+  route<unknown, { revision: number }>({
     method: 'post',
     path: '/api/library/revisions/{revision}/undo',
+    params: Joi.object({
+      revision: Joi.number()
+        .integer()
+        .min(1)
+        .max(2 ** 31 - 1)
+        .required()
+        .label('Revision'),
+    }),
     summary: 'Takes a revision back by writing the values before it as a new revision.',
     allow: INSTRUCTORS,
     handle: ({ db, params, who, now }) =>
       db.transaction(async (tx) => {
-        const undone = await queries.revisionOf(tx, Number(params.revision));
+        const undone = await queries.revisionOf(tx, params.revision);
         if (!undone) throw notFound('change');
         const [scores, taxa] = [
           await queries.scoresOfRevision(tx, undone.id),

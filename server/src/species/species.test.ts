@@ -66,6 +66,11 @@ test('undo writes the values before back, as a revision of its own', async () =>
   );
 });
 
+test('a revision that is no number, or does not exist, is said so', async () => {
+  expect((await hurrow.owner.post('/api/library/revisions/abc/undo')).status).toBe(422);
+  expect((await hurrow.owner.post('/api/library/revisions/999999/undo')).status).toBe(404);
+});
+
 test('low above high is refused with what to do, and nothing of the save is kept', async () => {
   const { revision } = await library();
   const answer = await save(

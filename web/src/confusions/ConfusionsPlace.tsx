@@ -2,7 +2,7 @@ import { Route, Routes, useNavigate, Link } from 'react-router';
 import { useState } from 'react';
 import { commonName } from '@hurrow/core/taxon';
 import { messageOf } from '../app/api.ts';
-import { useLibrary } from '../app/data.ts';
+import { useLibrary, type ConfusionData } from '../app/data.ts';
 import { useKeys } from '../app/keys.ts';
 import { PairPage } from './PairPage.tsx';
 import { useConfusions } from './useConfusions.ts';
@@ -124,7 +124,40 @@ function Pairs({ courseId }: { courseId: string }) {
           </tbody>
         </table>
       )}
+      <Unnamed data={data!} name={name} />
     </section>
+  );
+}
+
+/** Wrong answers that name no tree of the list: blanks, other trees, a genus alone, names nobody can read. */
+function Unnamed({ data, name }: { data: ConfusionData; name(id: string): string }) {
+  const stations = new Map(
+    data.stations.filter((station) => !station.voided).map((station) => [station.id, station]),
+  );
+  const found = data.answers.filter((answer) => answer.named === null && stations.has(answer.stationId));
+  if (found.length === 0) return null;
+  return (
+    <details className="unnamed">
+      <summary>
+        {found.length} answer{found.length > 1 ? 's' : ''} without a tree of the list
+      </summary>
+      <ul>
+        {found.map((answer) => {
+          const station = stations.get(answer.stationId)!;
+          return (
+            <li key={answer.responseId}>
+              {answer.student} {answer.written ? `wrote “${answer.written}”` : 'left blank'} for{' '}
+              {name(station.truth)}, station {station.position}
+              {answer.how === 'genus'
+                ? ' (a genus alone)'
+                : answer.how === 'ambiguous'
+                  ? ' (more than one tree bears this name)'
+                  : ''}
+            </li>
+          );
+        })}
+      </ul>
+    </details>
   );
 }
 
