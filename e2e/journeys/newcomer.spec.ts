@@ -71,6 +71,7 @@ test('from an empty library to the pair that is mixed up and what settles it', a
     await expect(page.locator('.problem')).toContainText('low end 11 cm is above the high end 6 cm');
     await expect(page.getByLabel('Genus')).toHaveValue('Acer');
     await page.getByRole('button', { name: /Swap to 6 cm–11 cm/ }).click();
+    await expect(page.getByRole('textbox', { name: 'blade length' })).toHaveValue('6–11 cm');
     await page.getByRole('button', { name: 'Save' }).click();
     await expect(page.getByRole('heading', { name: /red maple/ })).toBeVisible();
     await expect(page.getByRole('img', { name: /Acer rubrum, drawn from its scores/ })).toBeVisible();

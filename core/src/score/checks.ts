@@ -133,7 +133,7 @@ function checkRange(
       {
         characterId,
         severity: 'warning',
-        message: `${capital(term)} ${show(top)} looks like a slip of the unit.${repair ? ` ${repair.label}` : ' Check the unit.'}`,
+        message: `${capital(term)} ${show(top)} looks like a slip of the unit.${repair ? '' : ' Check the unit.'}`,
         ...(repair ? { repair } : {}),
       },
     ];

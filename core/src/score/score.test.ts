@@ -143,7 +143,10 @@ describe('checks', () => {
   });
   test('a leaf of 40 m is offered as 40 cm', () => {
     const [problem] = checkScores([score({ kind: 'range', low: 40, high: 40 })], BUILT_IN);
-    expect(problem).toMatchObject({ severity: 'warning', repair: { value: { high: 0.4 } } });
+    expect(problem).toMatchObject({
+      severity: 'warning',
+      repair: { label: 'Did you mean 40 cm?', value: { high: 0.4 } },
+    });
   });
   test('opposite and alternate, both always, contradict each other', () => {
     const both: ScoreValue = {

@@ -203,7 +203,8 @@ export function broadTwig(traits: Traits): Scene {
     );
   for (const leaf of leaves) scene.shapes.push(...leaf.shapes);
   scene.shapes.push(...twig.shapes);
-  if (traits.buds) {
+  // Buds that nothing is known of are not invented.
+  if (traits.buds && Object.keys(traits.values).some((id) => id.startsWith('bud.'))) {
     const buds = twigBuds(traits, twig);
     scene.shapes.push(...buds.shapes);
     for (const id of [

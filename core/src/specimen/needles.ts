@@ -45,7 +45,7 @@ export function stripes(length: number, width: number, bend: number, lines: numb
 }
 
 export function addTipBuds(scene: Scene, reader: TraitReader, axis: readonly Point[]): void {
-  if (!reader.traits.buds) return;
+  if (!reader.traits.buds || !Object.keys(reader.traits.values).some((id) => id.startsWith('bud.'))) return;
   const { point, angle } = along(axis, 1);
   const length = reader.mm('bud.length', 4);
   const clustered = reader.state('bud.terminal', 'single') === 'clustered';

@@ -82,6 +82,12 @@ export function Profile({ courseId, taxonId }: { courseId: string; taxonId: stri
             </>
           )}
         </p>
+        {!taxon.calendar.leaves && profiled.scores.length > 0 && (
+          <p className="gold">
+            No leaf months are recorded;{' '}
+            {isDeciduous(profiled) ? 'May to mid October is assumed.' : 'it is drawn as in leaf all year.'}
+          </p>
+        )}
         {taxon.memoryAid && <p className="aid">{taxon.memoryAid}</p>}
         {taxon.fact && <p className="quiet">{taxon.fact}</p>}
         {taxon.cautions.map((caution) => (

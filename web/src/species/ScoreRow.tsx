@@ -10,7 +10,7 @@ import {
   type ScoreValue,
 } from '@hurrow/core/score';
 import { stateOf, type Character } from '@hurrow/core/vocabulary';
-import type { Entry } from './entry.ts';
+import { asTyped, type Entry } from './entry.ts';
 
 const QUALIFIERS: [string, Qualifiers][] = [
   ['in general', {}],
@@ -81,7 +81,11 @@ export function ScoreRow({ character, entries, problems, onChange }: ScoreRowPro
           <p className="row-problem" role="alert" key={problem.message}>
             {problem.message}{' '}
             {problem.repair && (
-              <button className="link" type="button" onClick={() => put(problem.repair!.value)}>
+              <button
+                className="link"
+                type="button"
+                onClick={() => put(problem.repair!.value, asTyped(problem.repair!.value, character))}
+              >
                 {problem.repair.label}
               </button>
             )}

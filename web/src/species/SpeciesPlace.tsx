@@ -31,6 +31,7 @@ export default function SpeciesPlace({ courseId }: { courseId: string }) {
   };
   useKeys({ j: () => step(1), k: () => step(-1), e: () => at >= 0 && void go(`${base}/${open}/edit`) });
 
+  const count = profiles.length === 1 ? '1 taxon' : `${profiles.length} taxa`;
   if (query.isPending) return <p className="opening">Opening the library…</p>;
   if (query.isError && !library) return <p className="problem">{messageOf(query.error)}</p>;
   const editing = path.endsWith('/edit') || open === 'new';
@@ -41,9 +42,9 @@ export default function SpeciesPlace({ courseId }: { courseId: string }) {
           <label>
             <span className="visually-hidden">Order</span>
             <select value={order} onChange={(event) => setOrder(event.target.value as typeof order)}>
-              <option value="set">{profiles.length} taxa, set order</option>
-              <option value="name">{profiles.length} taxa, by common name</option>
-              <option value="latin">{profiles.length} taxa, by scientific name</option>
+              <option value="set">{count}, set order</option>
+              <option value="name">{count}, by common name</option>
+              <option value="latin">{count}, by scientific name</option>
             </select>
           </label>
           <Button size="small" onClick={() => void go(`${base}/new`)}>
@@ -126,6 +127,10 @@ function EmptyLibrary({ base }: { base: string }) {
         Begin with three species that your students mix up.{' '}
         <Link to={`${base}/new`}>Enter a species by hand</Link>, organ by organ, or{' '}
         <Link to={`${base}/import`}>import a table</Link> with one row a species.
+      </p>
+      <p className="quiet">
+        A dozen characters each are enough to draw them and to see what settles them. Then make a course under
+        Course, plan a quiz under Quizzes, and read under Confusions who was taken for whom.
       </p>
     </section>
   );

@@ -30,7 +30,7 @@ export function entriesOf(scores: readonly Score[], sourceId: string): Map<strin
 }
 
 /** A number as it would be typed, in the character's own unit, so that saving it again changes nothing. */
-function asTyped(value: ScoreValue, character: Character): string {
+export function asTyped(value: ScoreValue, character: Character): string {
   if (value.kind !== 'range') return '';
   const factor = unitFactor(character);
   const n = (x: number | undefined) => (x === undefined ? '' : String(Number((x / factor).toPrecision(8))));
