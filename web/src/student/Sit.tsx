@@ -77,7 +77,6 @@ function Station({ quiz, at, outbox }: { quiz: OpenQuiz; at: number; outbox: Out
             <label className="field" key={part}>
               <span>{label}</span>
               <input
-                className={part === 'genus' || part === 'epithet' ? 'latin' : ''}
                 value={answer[part] ?? ''}
                 onChange={(event) => setAnswer({ ...answer, [part]: event.target.value })}
                 autoComplete="off"
