@@ -61,6 +61,15 @@ describe('what settles the pairs', () => {
     );
     expect(deciding('abies-grandis', 'abies-lasiocarpa', JANUARY)).toEqual(['needle.bands']);
   });
+  test('larch and hemlock in January by the bare twig; two trees that drop their leaves days apart, not by that', () => {
+    const leaves = (a: string, b: string, day: number) =>
+      contrast(profiles, a, b, BUILT_IN, twigOn(day)).ranked.find(
+        (entry) => entry.characterId === 'foliage.present',
+      )?.evidence ?? 0;
+    expect(leaves('larix-occidentalis', 'tsuga-heterophylla', JANUARY)).toBeGreaterThan(1.5);
+    for (const day of [280, 288, 296])
+      expect(leaves('alnus-incana', 'betula-papyrifera', day)).toBeLessThan(0.2);
+  });
   test('alder and birch by their buds', () => {
     expect(deciding('alnus-incana', 'betula-papyrifera', JANUARY)).toEqual(['bud.scales']);
   });

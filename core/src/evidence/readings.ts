@@ -1,4 +1,12 @@
-import { hopkinsDelay, partPresent, shiftCalendar, type Calendar, type Place } from '../season/index.ts';
+import {
+  hopkinsDelay,
+  inArc,
+  partPresent,
+  shiftCalendar,
+  wrapDay,
+  type Calendar,
+  type Place,
+} from '../season/index.ts';
 import {
   admits,
   qualifierKey,
@@ -11,7 +19,6 @@ import {
 import type { Taxon } from '../taxon/index.ts';
 import { perceivable, type View } from '../view/index.ts';
 import type { Character, Vocabulary } from '../vocabulary/index.ts';
-import { inArc } from '../season/index.ts';
 import { countPmf, rangeModel, gridFor, measurePmf, type Grid } from './numbers.ts';
 
 /** A taxon with its adopted scores: what every computation of the heart works on. */
@@ -147,10 +154,17 @@ export function scoresInView(scores: readonly AdoptedScore[], view: View): Adopt
     .sort((a, b) => qualifierKey(a.qualifiers).localeCompare(qualifierKey(b.qualifiers)));
 }
 
+/** Days by which leaf-out and leaf fall differ from year to year and from tree to tree. */
+const LEAF_DATES_VARY = 14;
+
+/** Leaves on the twig: sure in the midst of a season, but within two weeks of its ends only likely or unlikely. */
 function leavesPresent(calendar: Calendar, deciduous: boolean, day: number): ScoreValue {
-  const present = partPresent('leaves', calendar, deciduous, day);
-  const falling = present && (calendar.leafFall ?? []).some((arc) => inArc(arc, day));
-  return { kind: 'flag', frequency: falling ? 'usually' : present ? 'always' : 'never' };
+  const on = (at: number) => partPresent('leaves', calendar, deciduous, wrapDay(at));
+  const [before, now, after] = [on(day - LEAF_DATES_VARY), on(day), on(day + LEAF_DATES_VARY)];
+  const falling = now && (calendar.leafFall ?? []).some((arc) => inArc(arc, day));
+  const sure = before === now && after === now && !falling;
+  if (sure) return { kind: 'flag', frequency: now ? 'always' : 'never' };
+  return { kind: 'flag', frequency: now ? 'usually' : 'sometimes' };
 }
 
 function channelsOf(
