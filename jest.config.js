@@ -10,6 +10,10 @@ const shared = {
 };
 
 export default {
+  // Starting a store takes seconds on a busy machine.
+  testTimeout: 60_000,
+  // A server left open by a failed hook must not hold up the run.
+  forceExit: true,
   projects: [
     {
       ...shared,
