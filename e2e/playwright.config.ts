@@ -3,12 +3,12 @@ import { defineConfig } from '@playwright/test';
 export default defineConfig({
   testDir: './journeys',
   outputDir: '../test-results',
-  timeout: 120_000,
-  expect: { timeout: 10_000 },
+  timeout: 240_000,
+  expect: { timeout: 15_000 },
   workers: 1,
   reporter: 'list',
   use: {
-    actionTimeout: 10_000,
+    actionTimeout: 15_000,
     viewport: { width: 1280, height: 800 },
     launchOptions: {
       executablePath: process.env['CHROMIUM_PATH'] ?? '/usr/bin/chromium',
