@@ -45,16 +45,14 @@ test('killed in the midst of writing, every acknowledged answer is there after r
   // Sent once more with another body, an answer that was stored is refused; one that was lost would be taken.
   const stored: string[] = [];
   for (let at = 0; at < acknowledged.length; at += 100) {
-    const responses = acknowledged
-      .slice(at, at + 100)
-      .map((id) => ({
-        id,
-        stationId: stations[0]!.id,
-        answer: { genus: 'other' },
-        device: 'probe',
-        sequence: 1,
-        writtenAt: new Date().toISOString(),
-      }));
+    const responses = acknowledged.slice(at, at + 100).map((id) => ({
+      id,
+      stationId: stations[0]!.id,
+      answer: { genus: 'other' },
+      device: 'probe',
+      sequence: 1,
+      writtenAt: new Date().toISOString(),
+    }));
     // Two probes at least: a single one would be answered by its status alone.
     const extra = { ...responses[0]!, id: randomUUID() };
     const answer = await again.post('/api/sit/responses', {
