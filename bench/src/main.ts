@@ -1,6 +1,7 @@
 import { cpus, totalmem } from 'node:os';
 import { drawing } from './drawing.ts';
 import { evidence } from './evidence.ts';
+import { genera } from './genera.ts';
 import { pages } from './pages.ts';
 import { server } from './server.ts';
 import type { Row } from './row.ts';
@@ -16,3 +17,6 @@ for (const row of rows)
   console.log(
     `${row.what.padEnd(width)}  ${row.value.padStart(10)}  ${row.wanted ? `wanted ${row.wanted}` : ''}`,
   );
+
+console.log('\nPairs within a genus of the demo library, on a cutting');
+for (const line of genera()) console.log(line);

@@ -1,6 +1,6 @@
 import { isDeciduous, readingsOf, type ProfiledTaxon } from '@hurrow/core/evidence';
 import { randomFrom, seedOf, type Random } from '@hurrow/core/random';
-import type { Answer } from '@hurrow/core/names';
+import type { Answer, NamingPolicy } from '@hurrow/core/names';
 import { admits, scoresOf } from './scores.ts';
 import type { Traits } from '@hurrow/core/specimen';
 import { BUILT_IN } from '@hurrow/core/vocabulary';
@@ -29,7 +29,29 @@ export const TRUTHS = {
   /** Share of the visible characters that a student looks at. */
   looksAt: 0.42,
   looksAtOverlooked: 0.12,
+  /** Taught again on a date: from then on looked at, and read as well as any other. It resolves one pair. */
+  retaught: [
+    { on: '2026-10-01', pair: ['populus-tremuloides', 'populus-trichocarpa'], character: 'leaf.lowerColor' },
+    {
+      on: '2026-10-01',
+      pair: ['populus-tremuloides', 'populus-trichocarpa'],
+      character: 'leaf.petioleSection',
+    },
+  ],
+  /** Share of the students who look at a retaught character. */
+  looksAtRetaught: 0.9,
 };
+
+/** The characters that have been taught again before a date. */
+export const retaughtBy = (date: string): string[] =>
+  TRUTHS.retaught.filter(({ on }) => on < date).map(({ character }) => character);
+
+export interface Sitting {
+  seed: number;
+  /** Characters taught again before this quiz. */
+  retaught: readonly string[];
+  policy: NamingPolicy;
+}
 
 /** One student's answer at one station, from the individual that stood there. */
 export function answerOf(
@@ -39,29 +61,38 @@ export function answerOf(
   traits: Traits,
   list: readonly ProfiledTaxon[],
   view: View,
-  seed: number,
+  { seed, retaught, policy }: Sitting,
 ): Answer {
   const random = randomFrom(seedOf(seed, 'student', student, 'station', station));
   const care = 0.75 + 0.5 * randomFrom(seedOf(seed, 'care', student)).uniform();
-  if (random.uniform() < 0.02) return { genus: '', epithet: '', family: '' };
+  if (random.uniform() < 0.02)
+    return policy === 'common' ? { name: '' } : { genus: '', epithet: '', family: '' };
   const visible = [...readingsOf([truth], BUILT_IN, view).channels.keys()].filter(
     (id) => traits.values[id] !== undefined,
   );
   const read = visible.flatMap((id) => {
-    const passedOver = TRUTHS.overlooked.includes(id);
-    if (random.uniform() > (passedOver ? TRUTHS.looksAtOverlooked : TRUTHS.looksAt * care)) return [];
+    const learned = retaught.includes(id);
+    const passedOver = TRUTHS.overlooked.includes(id) && !learned;
+    const looks = learned
+      ? TRUTHS.looksAtRetaught
+      : passedOver
+        ? TRUTHS.looksAtOverlooked
+        : TRUTHS.looksAt * care;
+    if (random.uniform() > looks) return [];
     const wrong = random.uniform() < (passedOver ? TRUTHS.misreadOverlooked : TRUTHS.misread);
-    return [{ id, seen: wrong ? misreading(id, list, random) : traits.values[id]! }];
+    const seen = wrong ? misreading(id, list, random) : traits.values[id]!;
+    // What was taught again is remembered, and weighs.
+    return [{ id, seen, weight: learned ? 2 : 1 }];
   });
   const agreement = list.map((candidate) => {
     const bare = isDeciduous(candidate) !== isDeciduous(truth) ? 0 : 0.01;
     return read.reduce(
-      (sum, { id, seen }) => sum + admits(scoresOf(candidate, id), seen),
+      (sum, { id, seen, weight }) => sum + weight * admits(scoresOf(candidate, id), seen),
       bare + 0.3 * random.uniform(),
     );
   });
   const chosen = list[agreement.indexOf(Math.max(...agreement))]!;
-  return written(chosen, random);
+  return policy === 'common' ? said(chosen, random) : written(chosen, random);
 }
 
 /** What one sees who does not look: the state of some other tree of the list. */
@@ -84,6 +115,12 @@ function written(taxon: ProfiledTaxon, random: Random): Answer {
     epithet: slip > 0.84 ? misspelled(epithet, random) : epithet,
     family: random.uniform() < 0.08 ? '' : random.uniform() < 0.06 ? misspelled(family, random) : family,
   };
+}
+
+/** A common name from the list, seldom misspelled. */
+function said(taxon: ProfiledTaxon, random: Random): Answer {
+  const name = taxon.taxon.commonNames[0]!;
+  return { name: random.uniform() < 0.1 ? misspelled(name, random) : name };
 }
 
 /** Drops, doubles or swaps a letter inside the word. */

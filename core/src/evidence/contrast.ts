@@ -4,7 +4,7 @@ import type { Character, ShownOrgan, Vocabulary } from '../vocabulary/index.ts';
 import { MONTHS } from '../season/index.ts';
 import { pairEvidence, spokenFor, type CharacterEvidence } from './bhattacharyya.ts';
 import { idealReaderError, pairError, SETTLED_AT, verdictOf, type Verdict } from './error.ts';
-import { readingsOf, type ProfiledTaxon, type ReadingOptions } from './readings.ts';
+import { readingsOf, type ProfiledTaxon, type ReadingOptions, type Readings } from './readings.ts';
 
 /** Below this a character says nothing worth showing: the two taxa agree in it. Nats. */
 const AGREES_BELOW = 0.05;
@@ -183,7 +183,31 @@ export function contrastError(
   return pairError(taking, a, b);
 }
 
-/** All evidence of a pair, and that which takes part once near-duplicates have stepped aside. */
+/** One pair of a list, by place in it, with the error of the ideal reader between the two. */
+export interface PairOfList {
+  a: number;
+  b: number;
+  error: number;
+}
+
+/** The error of every pair of a list in a view, in the order of the list. Same figures as `contrastError`, computed together. */
+export function pairErrors(
+  list: readonly ProfiledTaxon[],
+  vocabulary: Vocabulary,
+  view: View,
+  options: ReadingOptions = {},
+): PairOfList[] {
+  const readings = readingsOf(list, vocabulary, view, options);
+  const left = spokenFor(readings);
+  return list.flatMap((_, a) =>
+    list.slice(a + 1).map((_other, i) => {
+      const b = a + 1 + i;
+      return { a, b, error: pairError(takingPart(readings, left, a, b).taking, a, b) };
+    }),
+  );
+}
+
+/** All evidence of a pair of a list given by ids. Throws if either is not in the list. */
 function evidenceOfPair(
   list: readonly ProfiledTaxon[],
   aId: string,
@@ -196,7 +220,11 @@ function evidenceOfPair(
   const b = list.findIndex((entry) => entry.taxon.id === bId);
   if (a < 0 || b < 0) throw new Error('Both taxa of a contrast must be in its list');
   const readings = readingsOf(list, vocabulary, view, options);
-  const left = spokenFor(readings);
+  return { a, b, readings, ...takingPart(readings, spokenFor(readings), a, b) };
+}
+
+/** The evidence of a pair, and that which takes part once near-duplicates have stepped aside. */
+function takingPart(readings: Readings, left: Map<string, string>, a: number, b: number) {
   const all = pairEvidence(readings, a, b);
   const known = new Set(all.map((entry) => entry.characterId));
   // A near-duplicate steps aside only where the one that speaks for it is known for this pair as well.
@@ -204,13 +232,5 @@ function evidenceOfPair(
     const by = left.get(id);
     return by !== undefined && known.has(by) ? by : undefined;
   };
-  return {
-    a,
-    b,
-    readings,
-    all,
-    known,
-    spokenHere,
-    taking: all.filter((entry) => !spokenHere(entry.characterId)),
-  };
+  return { all, known, spokenHere, taking: all.filter((entry) => !spokenHere(entry.characterId)) };
 }

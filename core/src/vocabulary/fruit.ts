@@ -53,7 +53,7 @@ export const FRUIT = [
   count('fruit.stones', 'stones', {
     part: 'ripeFruit',
     distance: 'cut',
-    requires: [when('fruit.type', 'drupe')],
+    requires: [when('fruit.type', 'drupe', 'pome', 'berry', 'berryCone')],
   }),
   oneOf(
     'fruit.seed',

@@ -119,7 +119,7 @@ export const studentByCode = async (db: Db, courseId: string, code: string) =>
 export const demoStudent = async (db: Db) =>
   (
     await db.query<{ id: string; name: string }>(
-      'select student.id, student.name from student join course on course.id = student.course_id order by course.created_at, student.name limit 1',
+      'select student.id, student.name from student join course on course.id = student.course_id order by course.created_at, course.starts_on, student.name limit 1',
     )
   )[0];
 

@@ -19,7 +19,8 @@ export interface CourseRow {
 
 const COLUMNS = `id, library_id, name, code, to_char(starts_on, 'YYYY-MM-DD') as starts_on, weeks, audience, units, marking, latitude, longitude, elevation`;
 
-export const courses = (db: Db) => db.query<CourseRow>(`select ${COLUMNS} from course order by created_at`);
+export const courses = (db: Db) =>
+  db.query<CourseRow>(`select ${COLUMNS} from course order by created_at, starts_on`);
 
 export const course = async (db: Db, id: string) =>
   (await db.query<CourseRow>(`select ${COLUMNS} from course where id::text = $1`, [id]))[0];

@@ -1,0 +1,188 @@
+import { randomUUID } from 'node:crypto';
+import { readFileSync } from 'node:fs';
+import { parse } from 'yaml';
+import type { ProfiledTaxon } from '@hurrow/core/evidence';
+import type { Library } from '@hurrow/core/library';
+import { DEFAULT_MARKING, answerText, type NamingPolicy } from '@hurrow/core/names';
+import { freezeStation, type FrozenStation } from '@hurrow/core/quiz';
+import { seedOf } from '@hurrow/core/random';
+import { dayOfYear } from '@hurrow/core/season';
+import { sampleSpecimen } from '@hurrow/core/specimen';
+import { MEDIUM_VIEWS, type Medium, type View } from '@hurrow/core/view';
+import { BUILT_IN } from '@hurrow/core/vocabulary';
+import * as courses from '@hurrow/server/courses/queries';
+import type { Db } from '@hurrow/server/db';
+import * as quizzes from '@hurrow/server/quizzes/queries';
+import { receive } from '@hurrow/server/quizzes/receive';
+import { answerOf, retaughtBy } from './students.ts';
+
+const SEED = 20261015;
+
+interface QuizFile {
+  title: string;
+  heldOn: string;
+  state: 'planned' | 'open' | 'closed';
+  /** Taxon and medium of each station: "abies-grandis cutting". */
+  stations: string[];
+}
+
+export interface CourseFile extends Omit<Parameters<typeof courses.addCourse>[4], 'marking'> {
+  code: string;
+  policy: NamingPolicy;
+  sets: { title: string; week: number; taxa: string[] }[];
+  students: string[];
+  quizzes: QuizFile[];
+}
+
+export interface DemoFile {
+  accounts: { name: string; email: string; role: 'owner' | 'instructor' }[];
+  library: { name: string };
+  courses: CourseFile[];
+}
+
+/** The demo's people and courses as written in `demo/course.yaml`. */
+export const demoFile = (): DemoFile =>
+  parse(readFileSync(new URL('../course.yaml', import.meta.url), 'utf8')) as DemoFile;
+
+/** A personal code made of the name, so that the demo's cards never change: "AARAV71". */
+export const codeOf = (name: string) =>
+  `${name.split(' ')[0]!.toUpperCase()}${(Math.abs(seedOf(name)) % 90) + 10}`;
+
+/** What the library holds, for filling a course from it. */
+export interface Ground {
+  libraryId: string;
+  accountId: string;
+  revision: number;
+  reference: Library['reference'];
+  profiles: readonly ProfiledTaxon[];
+}
+
+/** Writes one course with its sets, students, quizzes and the answers of its students. */
+export async function fillCourse(db: Db, file: CourseFile, ground: Ground): Promise<void> {
+  const courseId = randomUUID();
+  const marking = { ...DEFAULT_MARKING, policy: file.policy };
+  await courses.addCourse(db, courseId, ground.libraryId, file.code, { ...file, marking });
+  for (const [i, set] of file.sets.entries()) {
+    const setId = randomUUID();
+    await courses.addSet(db, setId, courseId, i, set.title, set.week);
+    for (const [place, taxonId] of set.taxa.entries())
+      await courses.addCourseTaxon(db, courseId, taxonId, setId, place);
+  }
+  const students = file.students.map((name) => ({ id: randomUUID(), name }));
+  for (const student of students)
+    await courses.addStudent(db, student.id, courseId, student.name, codeOf(student.name));
+  for (const quiz of file.quizzes) {
+    const stations = await setQuiz(db, courseId, file, quiz, ground);
+    if (quiz.state === 'closed') await answerQuiz(db, file, quiz, students, stations, ground);
+  }
+}
+
+const profileOf = (ground: Ground, id: string): ProfiledTaxon => {
+  const found = ground.profiles.find(({ taxon }) => taxon.id === id);
+  if (!found) throw new Error(`course.yaml names ${id}, which is not in demo/library`);
+  return found;
+};
+
+/** The taxa of the sets taught up to and including a week. */
+function taughtBy(file: CourseFile, ground: Ground, week: number): ProfiledTaxon[] {
+  return file.sets
+    .filter((set) => set.week <= week)
+    .flatMap((set) => set.taxa)
+    .map((id) => profileOf(ground, id));
+}
+
+interface SetStation {
+  id: string;
+  frozen: FrozenStation;
+}
+
+async function setQuiz(
+  db: Db,
+  courseId: string,
+  file: CourseFile,
+  quiz: QuizFile,
+  ground: Ground,
+): Promise<SetStation[]> {
+  const quizId = randomUUID();
+  await quizzes.addQuiz(db, quizId, courseId, quiz.title, quiz.heldOn);
+  const set: SetStation[] = [];
+  for (const [i, line] of quiz.stations.entries()) {
+    const [taxonId, how] = line.split(' ') as [string, string];
+    const medium: Medium = how === 'leaf' ? 'photo' : (how as Medium);
+    const view: View = {
+      ...MEDIUM_VIEWS[medium],
+      day: dayOfYear(quiz.heldOn),
+      qualifiers: { plantAge: 'mature' },
+    };
+    const station = {
+      id: randomUUID(),
+      quiz_id: quizId,
+      position: i + 1,
+      taxon_id: profileOf(ground, taxonId).taxon.id,
+      medium,
+      view,
+      seed: seedOf(SEED, quiz.title, i) & 0x7fffffff,
+    };
+    await quizzes.addStation(db, station);
+    if (quiz.state === 'planned') continue;
+    const frozen = freezeStation({ taxonId, medium, view }, station.seed, {
+      revision: ground.revision,
+      list: taughtBy(file, ground, Infinity),
+      vocabulary: BUILT_IN,
+      marking: { ...DEFAULT_MARKING, policy: file.policy },
+      units: file.units,
+      reference: ground.reference,
+      site: file,
+    });
+    await quizzes.freeze(db, station.id, frozen);
+    set.push({ id: station.id, frozen });
+  }
+  if (quiz.state === 'planned') return set;
+  await quizzes.markOpened(db, quizId, new Date(`${quiz.heldOn}T16:00:00Z`));
+  if (quiz.state === 'open') return set;
+  await quizzes.setState(db, quizId, 'closed');
+  await quizzes.setReleased(db, quizId, true);
+  return set;
+}
+
+async function answerQuiz(
+  db: Db,
+  file: CourseFile,
+  quiz: QuizFile,
+  students: readonly { id: string; name: string }[],
+  stations: readonly SetStation[],
+  ground: Ground,
+): Promise<void> {
+  const days = (Date.parse(quiz.heldOn) - Date.parse(file.startsOn)) / 86_400_000;
+  const week = Math.floor(days / 7) + 1;
+  const known = taughtBy(file, ground, week);
+  let wrong = 0;
+  for (const [s, student] of students.entries())
+    for (const [i, { id, frozen }] of stations.entries()) {
+      const truth = profileOf(ground, frozen.truth);
+      const traits = frozen.traits ?? sampleSpecimen(truth, BUILT_IN, frozen.view, frozen.seed);
+      const answer = answerOf(s, i, truth, traits, known, frozen.view, {
+        seed: seedOf(SEED, file.code, quiz.title),
+        retaught: retaughtBy(quiz.heldOn),
+        policy: file.policy,
+      });
+      if (answerText(answer).split(' ')[0]?.[0] !== truth.taxon.genus[0]) wrong += 1;
+      await receive(
+        db,
+        student.id,
+        {
+          id: randomUUID(),
+          stationId: id,
+          answer,
+          device: 'paper',
+          sequence: 1,
+          writtenAt: `${quiz.heldOn}T17:00:00.000Z`,
+        },
+        ground.accountId,
+      );
+    }
+  console.log(
+    `${file.code}, ${quiz.title}: ${students.length * stations.length} answers` +
+      (file.policy === 'common' ? '' : `, ${wrong} of another genus`),
+  );
+}
