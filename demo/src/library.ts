@@ -26,6 +26,7 @@ export function demoLibrary(): Library {
       { id: 'notes', label: 'Field notes, Quillan Ridge' },
     ],
     reconciliation: { rule: 'preferred', order: ['manual', 'notes'] },
+    characters: [],
     taxa: files
       .map(readTaxon)
       .sort(

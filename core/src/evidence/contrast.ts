@@ -202,7 +202,7 @@ export function pairErrors(
   return list.flatMap((_, a) =>
     list.slice(a + 1).map((_other, i) => {
       const b = a + 1 + i;
-      return { a, b, error: pairError(takingPart(readings, left, a, b).taking, a, b) };
+      return { a, b, error: pairError(evidenceTaken(readings, left, a, b).taking, a, b) };
     }),
   );
 }
@@ -220,11 +220,11 @@ function evidenceOfPair(
   const b = list.findIndex((entry) => entry.taxon.id === bId);
   if (a < 0 || b < 0) throw new Error('Both taxa of a contrast must be in its list');
   const readings = readingsOf(list, vocabulary, view, options);
-  return { a, b, readings, ...takingPart(readings, spokenFor(readings), a, b) };
+  return { a, b, readings, ...evidenceTaken(readings, spokenFor(readings), a, b) };
 }
 
 /** The evidence of a pair, and that which takes part once near-duplicates have stepped aside. */
-function takingPart(readings: Readings, left: Map<string, string>, a: number, b: number) {
+export function evidenceTaken(readings: Readings, left: Map<string, string>, a: number, b: number) {
   const all = pairEvidence(readings, a, b);
   const known = new Set(all.map((entry) => entry.characterId));
   // A near-duplicate steps aside only where the one that speaks for it is known for this pair as well.

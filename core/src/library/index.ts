@@ -1,1 +1,3 @@
+export * from './disagreements.ts';
 export * from './library.ts';
+export * from './search.ts';

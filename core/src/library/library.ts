@@ -2,7 +2,7 @@ import type { ProfiledTaxon } from '../evidence/index.ts';
 import { reconcile, type Reconciliation, type Score } from '../score/index.ts';
 import type { Place } from '../season/index.ts';
 import type { Taxon } from '../taxon/index.ts';
-import type { Vocabulary } from '../vocabulary/index.ts';
+import { BUILT_IN, type Character, type Vocabulary } from '../vocabulary/index.ts';
 
 export interface Source {
   id: string;
@@ -21,6 +21,8 @@ export interface Library {
   reference: Place;
   sources: Source[];
   reconciliation: Reconciliation;
+  /** Characters of the library's own, and built-in ones that it has changed. */
+  characters: Character[];
   taxa: TaxonStatements[];
 }
 
@@ -30,3 +32,11 @@ export const profilesOf = (library: Library, vocabulary: Vocabulary): ProfiledTa
     taxon,
     scores: reconcile(scores, vocabulary, library.reconciliation),
   }));
+
+/** The built-in characters with what a library has changed in them or added: its own characters, states and words. */
+export function vocabularyOfLibrary(library: Pick<Library, 'characters'>): Vocabulary {
+  if (library.characters.length === 0) return BUILT_IN;
+  const merged = new Map(BUILT_IN);
+  for (const character of library.characters) merged.set(character.id, character);
+  return merged;
+}

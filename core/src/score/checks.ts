@@ -1,13 +1,14 @@
 import type { Vocabulary } from '../vocabulary/index.ts';
 import { stateOf } from '../vocabulary/index.ts';
-import { admits, unitFactor, type RangeValue, type Score, type ScoreValue } from './score.ts';
+import { admits, qualifierKey, unitFactor, type RangeValue, type Score, type ScoreValue } from './score.ts';
 
 export interface ScoreProblem {
   characterId: string;
   /** `error` refuses the score; `warning` keeps it and asks for a second look. */
   severity: 'error' | 'warning';
   message: string;
-  repair?: { label: string; value: ScoreValue };
+  /** What was probably meant; null takes the score out. */
+  repair?: { label: string; value: ScoreValue | null };
 }
 
 /** Largest sensible values in stored units, by character; a value beyond is likely a slip of the unit. */
@@ -29,12 +30,64 @@ const LARGEST: Record<string, number> = {
   'wood.density': 1400,
 };
 
+/** Smallest sensible high ends in stored units; a value below is likely a slip of the unit the other way. */
+const SMALLEST: Record<string, number> = {
+  'habit.height': 0.1,
+  'habit.dbh': 0.005,
+  'leaf.length': 0.003,
+  'leaf.width': 0.001,
+  'needle.length': 0.002,
+  'fruit.length': 0.001,
+  'bud.length': 0.0005,
+  'twig.thickness': 0.0004,
+  'wood.density': 80,
+};
+
+/** Characters whose values have an upper bound by their nature. */
+const BOUNDED: Record<string, number> = {
+  'fruit.samaraAngle': 360,
+  'acorn.cupCover': 100,
+  'site.soilPh': 14,
+};
+
+/** Pairs of characters of which the first is by its nature no smaller than the second. */
+const NO_SMALLER: [string, string][] = [
+  ['leaf.length', 'leaf.width'],
+  ['needle.length', 'needle.width'],
+  ['habit.height', 'habit.dbh'],
+];
+
 /** Looks over the scores of one taxon from one source. Each problem explains itself and, where it can, offers a repair. */
 export function checkScores(scores: readonly Score[], vocabulary: Vocabulary): ScoreProblem[] {
   return scores.flatMap((score) => [
     ...checkValue(score, vocabulary),
     ...checkApplies(score, scores, vocabulary),
+    ...checkAgainst(score, scores, vocabulary),
   ]);
+}
+
+/** Two measures the wrong way round: a needle wider than it is long. Blades wider than long exist; three times is a slip. */
+function checkAgainst(score: Score, all: readonly Score[], vocabulary: Vocabulary): ScoreProblem[] {
+  const pair = NO_SMALLER.find(([larger]) => larger === score.characterId);
+  const [larger, smaller] = [vocabulary.get(pair?.[0] ?? ''), vocabulary.get(pair?.[1] ?? '')];
+  if (!larger || !smaller || score.value.kind !== 'range') return [];
+  const other = all.find(
+    (entry) =>
+      entry.characterId === smaller.id &&
+      entry.sourceId === score.sourceId &&
+      qualifierKey(entry.qualifiers) === qualifierKey(score.qualifiers),
+  )?.value;
+  if (other?.kind !== 'range') return [];
+  const [length, width] = [score.value.high ?? score.value.low, other.low ?? other.high];
+  if (length === undefined || width === undefined || width <= 3 * length) return [];
+  return [
+    {
+      characterId: score.characterId,
+      severity: 'warning',
+      message: `${capital(smaller.term)} is over three times the ${larger.term}. Are the two swapped?`,
+      repair: { label: `Take the ${smaller.term} as ${larger.term}`, value: other },
+    },
+  ];
 }
 
 function checkValue(score: Score, vocabulary: Vocabulary): ScoreProblem[] {
@@ -115,15 +168,32 @@ function checkRange(
   if (range.min !== undefined && range.low !== undefined && range.min > range.low)
     return error(
       `${capital(term)}: the extreme ${show(range.min)} in front lies above the usual low ${show(range.low)}.`,
+      mended('Swap the two', { ...range, min: range.low, low: range.min }),
     );
   if (range.max !== undefined && range.high !== undefined && range.max < range.high)
     return error(
       `${capital(term)}: the extreme ${show(range.max)} behind lies below the usual high ${show(range.high)}.`,
+      mended('Swap the two', { ...range, max: range.high, high: range.max }),
     );
+  const bound = BOUNDED[characterId];
+  if (bound !== undefined && numbers.some((n) => n > bound))
+    return error(`${capital(term)} cannot be over ${bound}${unit && unit !== 'pH' ? ` ${unit}` : ''}.`, {
+      label: `Cut off at ${bound}`,
+      value: Object.fromEntries(
+        Object.entries(range).map(([end, n]) => [
+          end,
+          typeof n === 'number' && end !== 'n' ? Math.min(n, bound) : n,
+        ]),
+      ) as unknown as RangeValue,
+    });
   const largest = LARGEST[characterId];
+  const least = SMALLEST[characterId];
   const top = Math.max(...numbers);
-  if (largest !== undefined && top > largest) {
-    const by = [0.01, 0.001].find((scale) => top * scale <= largest && top * scale > largest / 1e4);
+  const tooLarge = largest !== undefined && top > largest;
+  if (tooLarge || (least !== undefined && top < least)) {
+    const by = tooLarge
+      ? [0.01, 0.001].find((scale) => top * scale <= largest && top * scale > largest / 1e4)
+      : [100, 1000].find((scale) => top * scale >= least!);
     const smaller = by === undefined ? undefined : scaleRange(range, by);
     const repair = smaller && {
       label: `Did you mean ${show(smaller.high ?? smaller.low ?? 0)}?`,
@@ -139,6 +209,12 @@ function checkRange(
     ];
   }
   return [];
+}
+
+/** A repair that holds only if the ends then stand in order. */
+function mended(label: string, value: RangeValue): ScoreProblem['repair'] {
+  const ends = [value.min, value.low, value.high, value.max].filter((n) => n !== undefined);
+  return ends.every((n, i) => i === 0 || ends[i - 1]! <= n) ? { label, value } : undefined;
 }
 
 function scaleRange(range: RangeValue, by: number): RangeValue {
@@ -164,6 +240,7 @@ function checkApplies(score: Score, all: readonly Score[], vocabulary: Vocabular
         characterId: score.characterId,
         severity: 'warning',
         message: `${capital(character.term)} applies only where ${governor.term} is ${wanted}. Change one of the two.`,
+        repair: { label: `Take ${character.term} out`, value: null },
       },
     ];
   }

@@ -1,4 +1,5 @@
 import { done, refused, type Outcome } from '../outcome/index.ts';
+import { parseArcs } from '../season/index.ts';
 import type { Character, State } from '../vocabulary/index.ts';
 import { parseRange } from './parse.ts';
 import type { Frequency, ScoreValue, StateFrequency } from './score.ts';
@@ -43,11 +44,16 @@ export function parseScore(text: string, character: Character): Outcome<ScoreVal
       );
     }
     case 'months':
-      return refused(`${character.term} is set on the calendar, not in a table.`);
+      return parseMonths(typed);
     case 'categorical':
     case 'ordinal':
       return parseStates(typed, character);
   }
+}
+
+function parseMonths(typed: string): Outcome<ScoreValue> {
+  const arcs = parseArcs(typed);
+  return arcs.ok ? done({ kind: 'months', arcs: arcs.value }) : arcs;
 }
 
 function parseStates(typed: string, character: Character): Outcome<ScoreValue> {
@@ -78,7 +84,7 @@ function parseStates(typed: string, character: Character): Outcome<ScoreValue> {
     pieces.length === 1 &&
     !character.anyOf &&
     states[0]!.frequency === 'usually' &&
-    !/^(usually|mostly)/i.test(typed)
+    !/^(usually|mostly)/i.test(pieces[0]!)
   )
     states[0]!.frequency = 'always';
   return done({ kind: 'states', states, ...(exhaustive ? { exhaustive: true } : {}) });

@@ -21,6 +21,8 @@ export interface RangeValue {
   step?: number;
   /** Counts only: no upper end ("many"). */
   open?: boolean;
+  /** Own measurements only: how many were taken. */
+  n?: number;
 }
 export interface StatesValue {
   kind: 'states';

@@ -4,15 +4,24 @@ import { MONTHS, YEAR_ROUND, dateOfDay, dayOfYear, wrapDay, type Arc } from './a
 const MONTH_LENGTHS = [31, 28, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31];
 
 /**
- * Reads arcs of the year: `10 May – 15 Oct`, `Apr–May`, `late Jun – Aug`, `all year`; several are parted by semicolons. A
- * month alone means the whole month at either end.
+ * Reads arcs of the year: `10 May – 15 Oct`, `Apr–May`, `late Jun to Aug`, `from mid-May through June`, `all year`; several
+ * are parted by semicolons or commas. A month alone means the whole month at either end.
  */
 export function parseArcs(text: string): Outcome<Arc[]> {
-  const plain = text.trim().toLowerCase().replace(/[–—]/g, '-');
+  const plain = text
+    .trim()
+    .toLowerCase()
+    .replace(/\b(early|mid|late)\s*[-–—]\s*(?=[a-z])/g, '$1 ')
+    .replace(/\b(?:beginning|start) of /g, 'early ')
+    .replace(/\bend of /g, 'late ')
+    .replace(/\bmiddle of /g, 'mid ')
+    .replace(/^(?:from|in|during) /, '')
+    .replace(/\s+(?:to|through|thru|until|till|into)\s+|[–—]/g, '-')
+    .replace(/(\d)(?:st|nd|rd|th)\b/g, '$1');
   if (!plain) return done([]);
-  if (/^(all year|year round)$/.test(plain)) return done([YEAR_ROUND]);
+  if (/^(all[- ]year|year[- ]round|evergreen)$/.test(plain)) return done([YEAR_ROUND]);
   const arcs: Arc[] = [];
-  for (const piece of plain.split(';')) {
+  for (const piece of plain.split(/[;,]|\band\b/)) {
     const [first, second, ...rest] = piece.split('-').map((end) => end.trim());
     const from = dayOf(first!, 'from');
     const to = dayOf(second ?? first!, 'to');

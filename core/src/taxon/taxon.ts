@@ -54,8 +54,30 @@ export interface Taxon extends TaxonNames {
   memoryAid?: string;
   /** A sentence or two worth telling. */
   fact?: string;
+  /** What people have made of it, told as history and never as advice. */
+  uses?: string;
+  /** Who eats it and lives in it. */
+  wildlife?: string;
+  /** The largest trees known. */
+  largest?: LargestTree[];
   retired?: boolean;
 }
+
+/** A measured tree; girth is taken 1.37 m above the ground. Metres. */
+export interface LargestTree {
+  place: string;
+  year?: number;
+  girth: number;
+  height: number;
+  crownSpread: number;
+}
+
+/**
+ * Size points: girth in inches + height in feet + a quarter of the mean crown spread in feet, the sum that registers of big
+ * trees in North America have long ranked by. Rounded to whole points.
+ */
+export const sizePoints = ({ girth, height, crownSpread }: LargestTree): number =>
+  Math.round(girth / 0.0254 + height / 0.3048 + crownSpread / 0.3048 / 4);
 
 /** "Abies grandis", "Populus balsamifera subsp. trichocarpa", "Sorbus × thuringiaca". Without authority. */
 export function scientificName(names: TaxonNames): string {

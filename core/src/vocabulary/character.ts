@@ -82,7 +82,8 @@ export interface Misread {
   novice: number;
 }
 
-export type QualifierName = 'plantAge' | 'partAge' | 'shoot' | 'light' | 'sex' | 'setting';
+export const QUALIFIER_NAMES = ['plantAge', 'partAge', 'shoot', 'light', 'sex', 'setting'] as const;
+export type QualifierName = (typeof QUALIFIER_NAMES)[number];
 
 export interface Character {
   id: string;

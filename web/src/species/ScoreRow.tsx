@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import {
+  asTyped,
   FREQUENCIES,
   parseScore,
   qualifierKey,
@@ -10,7 +11,7 @@ import {
   type ScoreValue,
 } from '@hurrow/core/score';
 import { stateOf, type Character } from '@hurrow/core/vocabulary';
-import { asTyped, type Entry } from './entry.ts';
+import type { Entry } from './entry.ts';
 
 const QUALIFIERS: [string, Qualifiers][] = [
   ['in general', {}],
@@ -84,7 +85,10 @@ export function ScoreRow({ character, entries, problems, onChange }: ScoreRowPro
               <button
                 className="link"
                 type="button"
-                onClick={() => put(problem.repair!.value, asTyped(problem.repair!.value, character))}
+                onClick={() => {
+                  const { value } = problem.repair!;
+                  put(value, value ? asTyped(value, character) : '');
+                }}
               >
                 {problem.repair.label}
               </button>

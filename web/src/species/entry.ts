@@ -1,5 +1,5 @@
-import { qualifierKey, unitFactor, type Qualifiers, type Score, type ScoreValue } from '@hurrow/core/score';
-import { BUILT_IN, type Character } from '@hurrow/core/vocabulary';
+import { asTyped, qualifierKey, type Qualifiers, type Score, type ScoreValue } from '@hurrow/core/score';
+import { BUILT_IN } from '@hurrow/core/vocabulary';
 
 /** What the editor holds of one score: its value as typed or picked, with what is wrong in it. */
 export interface Entry {
@@ -27,22 +27,4 @@ export function entriesOf(scores: readonly Score[], sourceId: string): Map<strin
         ];
       }),
   );
-}
-
-/** A number as it would be typed, in the character's own unit, so that saving it again changes nothing. */
-export function asTyped(value: ScoreValue, character: Character): string {
-  if (value.kind !== 'range') return '';
-  const factor = unitFactor(character);
-  const n = (x: number | undefined) => (x === undefined ? '' : String(Number((x / factor).toPrecision(8))));
-  const unit = character.unit && !['1', '1/cm', 'pH'].includes(character.unit) ? ` ${character.unit}` : '';
-  const step = value.step === 2 ? ((value.low ?? 1) % 2 ? ', odd' : ', even') : '';
-  if (value.typical !== undefined && value.low === undefined) return `about ${n(value.typical)}${unit}`;
-  if (value.low === undefined) return `to ${n(value.high ?? value.max)}${unit}`;
-  const core =
-    value.open && value.high === undefined
-      ? `${n(value.low)}–many`
-      : value.high === undefined || value.high === value.low
-        ? n(value.low)
-        : `${n(value.low)}–${n(value.high)}`;
-  return `${value.min === undefined ? '' : `(${n(value.min)})`}${core}${value.max === undefined ? '' : `(${n(value.max)})`}${step ? step : unit}`;
 }

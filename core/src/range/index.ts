@@ -1,0 +1,5 @@
+export * from './facts.ts';
+export * from './geojson.ts';
+export * from './grid.ts';
+export * from './range.ts';
+export * from './words.ts';
