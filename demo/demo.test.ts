@@ -1,5 +1,6 @@
 import { contrast, contrastError, pairErrors, verdictOf, type ProfiledTaxon } from '@hurrow/core/evidence';
 import { profilesOf } from '@hurrow/core/library';
+import { growsHere } from '@hurrow/core/range';
 import { DEFAULT_MARKING, markAnswer } from '@hurrow/core/names';
 import { freezeStation } from '@hurrow/core/quiz';
 import { checkScores } from '@hurrow/core/score';
@@ -18,6 +19,7 @@ import { MEDIUM_VIEWS, type View } from '@hurrow/core/view';
 import { BUILT_IN } from '@hurrow/core/vocabulary';
 import { demoFile } from './src/courses.ts';
 import { demoLibrary } from './src/library.ts';
+import { demoRanges } from './src/ranges.ts';
 import { answerOf, TRUTHS } from './src/students.ts';
 
 const library = demoLibrary();
@@ -42,6 +44,28 @@ describe('the library', () => {
       2,
     );
   });
+});
+
+describe('the ranges', () => {
+  const ranges = demoRanges();
+  const college = { latitude: 47.6, longitude: -116.4, elevation: 780 };
+  test('every taxon has one, labelled as generalized by hand', () => {
+    expect(Object.keys(ranges).sort()).toEqual(library.taxa.map(({ taxon }) => taxon.id).sort());
+    for (const range of Object.values(ranges)) expect(range.note).toContain('by hand');
+  });
+  test.each([
+    ['abies-grandis', 'native'],
+    ['picea-pungens', 'planted'],
+    ['populus-angustifolia', 'planted'],
+    ['pinus-flexilis', 'planted'],
+    ['celtis-reticulata', 'planted'],
+  ])('%s is %s at the college', (id, status) =>
+    expect(growsHere(college, ranges[id]!.cells, {}).status).toBe(status),
+  );
+  test('alpine larch is near but high above the college', () =>
+    expect(growsHere(college, ranges['larix-lyallii']!.cells, { low: 1800 })).toMatchObject({
+      elevation: 'below',
+    }));
 });
 
 describe('what settles the pairs', () => {

@@ -9,8 +9,10 @@ import { BUILT_IN } from '@hurrow/core/vocabulary';
 import * as auth from '@hurrow/server/auth/queries';
 import { migrate, openFolder, type Db } from '@hurrow/server/db';
 import * as species from '@hurrow/server/species/queries';
+import { addRecord } from '@hurrow/server/species/records';
 import { codeOf, demoFile, fillCourse } from './courses.ts';
 import { demoLibrary } from './library.ts';
+import { demoRanges } from './ranges.ts';
 
 const library = demoLibrary();
 const file = demoFile();
@@ -37,7 +39,7 @@ async function fillLibrary(db: Db, libraryId: string, accountId: string): Promis
   const { latitude, longitude, elevation } = library.reference;
   await auth.addLibrary(db, libraryId, file.library.name, latitude, longitude, elevation);
   for (const [i, source] of library.sources.entries())
-    await auth.addSource(db, libraryId, source.id, source.label, i);
+    await species.addSource(db, libraryId, source.id, source.label, i);
   const revision = await species.addRevision(
     db,
     libraryId,
@@ -61,6 +63,8 @@ async function fillLibrary(db: Db, libraryId: string, accountId: string): Promis
         note: null,
       });
   }
+  for (const [taxonId, range] of Object.entries(demoRanges()))
+    await addRecord(db, libraryId, 'range', taxonId, revision, range);
   return revision;
 }
 

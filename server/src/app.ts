@@ -10,17 +10,29 @@ import { openApi } from './api/openapi.ts';
 import { register } from './api/register.ts';
 import { route, type Route } from './api/route.ts';
 import { authRoutes } from './auth/routes.ts';
+import { characterRoutes } from './characters/routes.ts';
 import type { Config } from './config.ts';
 import { confusionRoutes } from './confusions/routes.ts';
 import { courseRoutes } from './courses/routes.ts';
 import type { Db } from './db/index.ts';
+import { exchangeRoutes } from './exchange/routes.ts';
+import { measurementRoutes } from './measurements/routes.ts';
+import { photoRoutes } from './photos/routes.ts';
 import { quizRoutes } from './quizzes/routes.ts';
+import { rangeRoutes } from './range/routes.ts';
 import { sittingRoutes } from './sitting/routes.ts';
+import { sourceRoutes } from './sources/routes.ts';
 import { speciesRoutes } from './species/routes.ts';
 
 const described: Route[] = [
   ...authRoutes,
   ...speciesRoutes,
+  ...sourceRoutes,
+  ...characterRoutes,
+  ...rangeRoutes,
+  ...measurementRoutes,
+  ...photoRoutes,
+  ...exchangeRoutes,
   ...courseRoutes,
   ...quizRoutes,
   ...sittingRoutes,

@@ -14,8 +14,8 @@ import {
 import { CAUTION_KINDS, scientificName, type Taxon } from '../taxon/index.ts';
 import type { Library } from '../library/index.ts';
 import { BUILT_IN, type Character } from '../vocabulary/index.ts';
-import { readBundle, writeBundle } from './bundle.ts';
-import { BUNDLE_SCHEMA } from './bundleSchema.ts';
+import { BUNDLE_SCHEMA, readBundle, writeBundle } from '../bundle/index.ts';
+
 import {
   readDarwinCore,
   readScoreTable,
@@ -246,7 +246,10 @@ test('CSV of taxa × characters: one source comes back equal but for what a cell
       const read = readTaxonTable(writeTaxonTable(lib.taxa, BUILT_IN, 'manual'), BUILT_IN, 'manual');
       if (!read.ok) throw new Error(read.problem);
       const flags = (list: readonly Score[]) =>
-        asSet(list.filter((score) => score.value.kind !== 'range')).map(({ note: _, ...score }) => score);
+        asSet(list.filter((score) => score.value.kind !== 'range')).map((score) => ({
+          ...score,
+          note: undefined,
+        }));
       for (const { taxon: one, scores: said } of lib.taxa) {
         const back = read.value.rows.find(
           (row) => scientificName(row.taxon as Taxon) === scientificName(one),

@@ -1,2 +1,3 @@
 export * from './photo.ts';
 export * from './sheet.ts';
+export * from './photoRecord.ts';

@@ -32,11 +32,11 @@ export function paint(
   painted: readonly string[],
   status: RangeStatus | undefined,
 ): RangeCells {
-  const next = { ...cells };
+  const next = new Map(Object.entries(cells));
   for (const cell of painted)
-    if (status) next[cell] = status;
-    else delete next[cell];
-  return next;
+    if (status) next.set(cell, status);
+    else next.delete(cell);
+  return Object.fromEntries(next);
 }
 
 /** A cell of any resolution as cells of the range grid: its parent, or its children. */

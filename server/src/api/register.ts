@@ -10,7 +10,6 @@ import type { Route } from './route.ts';
 
 /** Hangs the routes into the application: who may call, what is valid, and errors as JSON with a message. */
 export function register(app: Express, routes: readonly Route[], db: Db, config: Config): void {
-  app.use('/api', express.json({ limit: '4mb' }));
   const slowGuessing = rateLimit({
     windowMs: 10 * 60_000,
     limit: 40,
@@ -22,7 +21,9 @@ export function register(app: Express, routes: readonly Route[], db: Db, config:
   for (const entry of routes) {
     const path = entry.path.replace(/\{(\w+)\}/g, ':$1');
     const guards = entry.guessable ? [slowGuessing] : [];
-    app[entry.method](path, ...guards, async (request, response) => {
+    const limit = entry.limit ?? '4mb';
+    const read = entry.takesImage ? express.raw({ type: 'image/*', limit }) : express.json({ limit });
+    app[entry.method](path, ...guards, read, async (request, response) => {
       const who = await whoIs(db, request);
       if (entry.allow !== 'anyone') {
         if (!who) throw new Problem(401, 'You are signed out. Sign in again; what you typed is still here.');
@@ -73,6 +74,10 @@ const errorsAsJson: ErrorRequestHandler = (error: unknown, request: Request, res
   if (error instanceof Problem)
     return void response.status(error.status).json({ message: error.message, details: error.details });
   const status = (error as { status?: number }).status;
+  if (status === 413)
+    return void response
+      .status(413)
+      .json({ message: 'The file is too large for one request. Send a smaller one, or in parts.' });
   if (status && status < 500)
     return void response
       .status(status)

@@ -42,9 +42,13 @@ export interface Route<Body = unknown, Params = Record<string, string>, Query = 
   query?: Joi.ObjectSchema<Query>;
   /** Parameters of the path; where none are given each is a short text. */
   params?: Joi.ObjectSchema<Params>;
+  /** The body is a picture, handed on as a Buffer; otherwise it is JSON. */
+  takesImage?: boolean;
+  /** Largest body, such as '25mb'; 4mb where nothing is said. */
+  limit?: string;
   /** Failed calls are counted and slowed down. */
   guessable?: boolean;
-  /** Media type of the answer when it is not JSON; the handler then returns a string. */
+  /** Media type of the answer when it is not JSON; the handler then returns a string or a Buffer. */
   answers?: string;
   handle(context: Context<Body, Params, Query>): Promise<unknown>;
 }

@@ -95,14 +95,6 @@ export const addLibrary = (
     elevation,
   ]);
 
-export const addSource = (db: Db, libraryId: string, id: string, label: string, position: number) =>
-  db.query('insert into source (library_id, id, label, position) values ($1, $2, $3, $4)', [
-    libraryId,
-    id,
-    label,
-    position,
-  ]);
-
 export const courseByCode = async (db: Db, code: string) =>
   (
     await db.query<{ id: string; name: string }>('select id, name from course where code = upper($1)', [code])

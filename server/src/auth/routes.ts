@@ -4,6 +4,7 @@ import Joi from 'joi';
 import { Problem, conflict } from '../api/problem.ts';
 import { route, type Who } from '../api/route.ts';
 import type { Db } from '../db/index.ts';
+import { addSource } from '../species/queries.ts';
 import * as queries from './queries.ts';
 import { signIn, signOut } from './sessions.ts';
 
@@ -76,7 +77,7 @@ export const authRoutes = [
           body.longitude,
           body.elevation,
         );
-        await queries.addSource(tx, libraryId, 'own', 'Own observations', 0);
+        await addSource(tx, libraryId, 'own', 'Own observations', 0);
       });
       await signIn(db, config, response, { accountId });
       return sessionState(db, { role: 'owner', name: body.name, accountId }, config.demo, now);

@@ -1,11 +1,10 @@
 import { randomInt, randomUUID } from 'node:crypto';
 import Joi from 'joi';
 import { readResponses } from '@hurrow/core/formats';
-import { profilesOf } from '@hurrow/core/library';
+import { profilesOf, vocabularyOfLibrary } from '@hurrow/core/library';
 import type { Answer } from '@hurrow/core/names';
 import { freezeStation, INSTRUCTOR_DEVICE } from '@hurrow/core/quiz';
 import { dayOfYear } from '@hurrow/core/season';
-import { BUILT_IN } from '@hurrow/core/vocabulary';
 import { badInput, conflict, notFound } from '../api/problem.ts';
 import { accountOf, INSTRUCTORS, route, STAFF } from '../api/route.ts';
 import { courseOf } from '../courses/routes.ts';
@@ -148,7 +147,8 @@ export const quizRoutes = [
         const course = await courseOf(tx, row.course_id);
         const library = await libraryAt(tx);
         const taught = await taughtIds(tx, course.id);
-        const profiles = profilesOf(library, BUILT_IN);
+        const vocabulary = vocabularyOfLibrary(library);
+        const profiles = profilesOf(library, vocabulary);
         const list = taught.flatMap((id) => profiles.find(({ taxon }) => taxon.id === id) ?? []);
         for (const station of stations) {
           if (!taught.includes(station.taxon_id))
@@ -161,7 +161,7 @@ export const quizRoutes = [
             {
               revision: library.revision,
               list,
-              vocabulary: BUILT_IN,
+              vocabulary,
               marking: course.marking,
               units: course.units,
               reference: library.reference,

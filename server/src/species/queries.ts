@@ -1,4 +1,5 @@
 import type { ReconciliationRule } from '@hurrow/core/score';
+import type { Taxon } from '@hurrow/core/taxon';
 import { only, type Db } from '../db/index.ts';
 
 export interface LibraryRow {
@@ -187,3 +188,33 @@ export const taxaOfRevision = (db: Db, revision: number) =>
       where now.revision_id = $1`,
     [revision],
   );
+
+export const taxonNow = async (db: Db, taxonId: string) =>
+  (
+    await db.query<{ record: Omit<Taxon, 'id'> }>(
+      'select record from taxon_version where taxon_id = $1 order by revision_id desc limit 1',
+      [taxonId],
+    )
+  )[0]?.record;
+
+/** One taxon's newest scores by source, character and qualifiers. */
+export const scoresOfTaxon = (db: Db, taxonId: string) =>
+  db.query<ScoreRow>(
+    `select * from (
+       select distinct on (character_id, qualifier_key, source_id)
+              taxon_id, character_id, source_id, qualifiers, value, note
+         from score_version where taxon_id = $1
+        order by character_id, qualifier_key, source_id, revision_id desc
+     ) as newest where value is not null`,
+    [taxonId],
+  );
+
+export const addSource = (db: Db, libraryId: string, id: string, label: string, position: number) =>
+  db.query(
+    `insert into source (library_id, id, label, position) values ($1, $2, $3, $4)
+     on conflict (library_id, id) do update set label = excluded.label, position = excluded.position`,
+    [libraryId, id, label, position],
+  );
+
+export const removeSource = (db: Db, libraryId: string, id: string) =>
+  db.query('delete from source where library_id = $1 and id = $2', [libraryId, id]);

@@ -1,13 +1,24 @@
 import Joi from 'joi';
-import { readTaxonTable } from '@hurrow/core/formats';
+import { search, vocabularyOfLibrary } from '@hurrow/core/library';
 import { checkScores, qualifierKey, qualifiersInWords, type Score } from '@hurrow/core/score';
 import { scientificName } from '@hurrow/core/taxon';
-import { BUILT_IN } from '@hurrow/core/vocabulary';
+import type { Vocabulary } from '@hurrow/core/vocabulary';
 import { badInput, conflict, notFound } from '../api/problem.ts';
 import { accountOf, INSTRUCTORS, route, STAFF } from '../api/route.ts';
 import type { Db } from '../db/index.ts';
+import { beginChange } from './change.ts';
 import * as queries from './queries.ts';
-import { saveSchema, type SaveBody, type ScoreChange } from './schema.ts';
+import { addRecord, recordsOfRevision } from './records.ts';
+import {
+  bulkSchema,
+  saveSchema,
+  type BulkBody,
+  type SaveBody,
+  type ScoreChange,
+  type TaxonBody,
+} from './schema.ts';
+import { sameRecord } from './same.ts';
+import { searchIndexOf } from './searching.ts';
 import { freeTaxonId, libraryAt, writeScores } from './store.ts';
 
 export const speciesRoutes = [
@@ -36,7 +47,7 @@ export const speciesRoutes = [
         const name = scientificName(body.taxon);
         if (library.taxa.some(({ taxon }) => scientificName(taxon) === name && !taxon.retired))
           throw conflict(`${name} is in the library already. Open its profile and edit it there.`);
-        refuseErrors(body.changes, []);
+        refuseErrors(body.changes, [], vocabularyOfLibrary(library));
         const id = await freeTaxonId(tx, body.taxon);
         const revision = await queries.addRevision(tx, library.id, accountOf(who), now, `Added ${name}`);
         await queries.addTaxon(tx, id, library.id);
@@ -56,12 +67,13 @@ export const speciesRoutes = [
       db.transaction(async (tx) => {
         const library = (await queries.theLibrary(tx))!;
         await queries.lockLibrary(tx, library.id);
-        const current = (await libraryAt(tx)).taxa.find(({ taxon }) => taxon.id === params.taxonId);
+        const held = await libraryAt(tx);
+        const vocabulary = vocabularyOfLibrary(held);
+        const current = held.taxa.find(({ taxon }) => taxon.id === params.taxonId);
         if (!current) throw notFound('species');
-        refuseErrors(body.changes, current.scores);
-        await refuseConflicts(tx, params.taxonId, body);
-        const held = { ...current.taxon, id: undefined };
-        const renamed = !sameRecord(held, body.taxon);
+        refuseErrors(body.changes, current.scores, vocabulary);
+        await refuseConflicts(tx, params.taxonId, body, vocabulary);
+        const renamed = !sameRecord({ ...current.taxon, id: undefined }, body.taxon);
         if (!renamed && body.changes.length === 0) return { id: params.taxonId, revision: body.baseRevision };
         const revision = await queries.addRevision(
           tx,
@@ -92,11 +104,12 @@ export const speciesRoutes = [
       db.transaction(async (tx) => {
         const undone = await queries.revisionOf(tx, params.revision);
         if (!undone) throw notFound('change');
-        const [scores, taxa] = [
+        const [scores, taxa, others] = [
           await queries.scoresOfRevision(tx, undone.id),
           await queries.taxaOfRevision(tx, undone.id),
+          await recordsOfRevision(tx, undone.id),
         ];
-        if (scores.some((row) => row.later) || taxa.some((row) => row.later))
+        if ([...scores, ...taxa, ...others].some((row) => row.later))
           throw conflict('Something of this change was changed again since. Undo the later change first.');
         const revision = await queries.addRevision(
           tx,
@@ -123,21 +136,55 @@ export const speciesRoutes = [
             value: row.before,
             note: row.before_note,
           });
+        for (const row of others)
+          await addRecord(tx, undone.library_id, row.kind, row.key, revision, row.before);
         return { revision };
       }),
   }),
-  route<{ csv: string; dryRun: boolean }>({
+  route<BulkBody>({
     method: 'post',
-    path: '/api/library/import',
-    summary: 'Imports a taxa × characters table (CSV); with dryRun it only says what it would do.',
+    path: '/api/library/scores',
+    summary: 'Saves scores of many taxa as one revision: one character down a list, for example.',
     allow: INSTRUCTORS,
-    body: Joi.object({ csv: Joi.string().required().label('File'), dryRun: Joi.boolean().required() }),
-    handle: ({ db, body, who, now }) =>
-      db.transaction((tx) => importTaxa(tx, body.csv, body.dryRun, accountOf(who), now)),
+    body: bulkSchema,
+    limit: '20mb',
+    handle: ({ db, body, who, now }) => db.transaction((tx) => saveBulk(tx, body, accountOf(who), now)),
+  }),
+  route<unknown, Record<string, string>, { q: string; limit: number }>({
+    method: 'get',
+    path: '/api/library/search',
+    summary: 'Finds taxa by any names and states: “needles 5 blue white bark”. Typing errors are tolerated.',
+    allow: STAFF,
+    query: Joi.object({
+      q: Joi.string().allow('').max(200).required(),
+      limit: Joi.number().integer().min(1).max(2000).default(200),
+    }),
+    handle: async ({ db, query }) => ({ found: search(await searchIndexOf(db), query.q, query.limit) }),
   }),
 ];
 
-function refuseErrors(changes: readonly ScoreChange[], held: readonly Score[]): void {
+async function saveBulk(db: Db, body: BulkBody, accountId: string, now: Date) {
+  const { libraryId, revision } = await beginChange(db, accountId, now, body.summary);
+  const library = await libraryAt(db);
+  const byTaxon = new Map<string, ScoreChange[]>();
+  for (const { taxonId, ...change } of body.changes)
+    byTaxon.set(taxonId, [...(byTaxon.get(taxonId) ?? []), change]);
+  for (const [taxonId, changes] of byTaxon) {
+    const held = library.taxa.find(({ taxon }) => taxon.id === taxonId);
+    if (!held) throw notFound('species');
+    refuseErrors(changes, held.scores, vocabularyOfLibrary(library));
+    await refuseConflicts(
+      db,
+      taxonId,
+      { changes, baseRevision: body.baseRevision },
+      vocabularyOfLibrary(library),
+    );
+    await writeScores(db, taxonId, revision, changes);
+  }
+  return { revision, libraryId };
+}
+
+function refuseErrors(changes: readonly ScoreChange[], held: readonly Score[], vocabulary: Vocabulary): void {
   const key = (score: { characterId: string; sourceId: string; qualifiers: object }) =>
     `${score.characterId}|${score.sourceId}|${qualifierKey(score.qualifiers)}`;
   const changed = new Set(changes.map(key));
@@ -146,14 +193,19 @@ function refuseErrors(changes: readonly ScoreChange[], held: readonly Score[]): 
     ...changes.flatMap((change): Score[] => (change.value ? [{ ...change, value: change.value }] : [])),
   ];
   const touched = new Set(changes.map((change) => change.characterId));
-  const errors = checkScores(after, BUILT_IN).filter(
+  const errors = checkScores(after, vocabulary).filter(
     (problem) => problem.severity === 'error' && touched.has(problem.characterId),
   );
   if (errors.length > 0) throw badInput(errors.map((error) => error.message).join(' '), errors);
 }
 
 /** Two people may edit one profile: only where both changed the same character of the same source is it a conflict. */
-async function refuseConflicts(db: Db, taxonId: string, body: SaveBody): Promise<void> {
+async function refuseConflicts(
+  db: Db,
+  taxonId: string,
+  body: Pick<SaveBody, 'changes' | 'baseRevision'> & { taxon?: TaxonBody },
+  vocabulary: Vocabulary,
+): Promise<void> {
   const others = await queries.scoresChangedSince(db, taxonId, body.baseRevision);
   const clashes = others.filter((row) =>
     body.changes.some(
@@ -169,56 +221,15 @@ async function refuseConflicts(db: Db, taxonId: string, body: SaveBody): Promise
         body.changes.find((change) => qualifierKey(change.qualifiers) === row.qualifier_key)?.qualifiers ??
         {};
       const suffix = row.qualifier_key ? ` (${qualifiersInWords(qualifiers)})` : '';
-      return `${BUILT_IN.get(row.character_id)?.term ?? row.character_id}${suffix}`;
+      return `${vocabulary.get(row.character_id)?.term ?? row.character_id}${suffix}`;
     });
     throw conflict(
       `${clashes[0]!.by ?? 'Someone'} changed ${names.join(', ')} while you were editing. Your values are still here: load theirs to compare, then save again.`,
       clashes,
     );
   }
-  if (await queries.taxonChangedSince(db, taxonId, body.baseRevision))
+  if (body.taxon && (await queries.taxonChangedSince(db, taxonId, body.baseRevision)))
     throw conflict(
       'The names or the calendar were changed by someone else while you were editing. Load the new ones to compare, then save again.',
     );
 }
-
-async function importTaxa(db: Db, csv: string, dryRun: boolean, accountId: string, now: Date) {
-  const library = await libraryAt(db);
-  const sourceId = library.sources[0]!.id;
-  const table = readTaxonTable(csv, BUILT_IN, sourceId);
-  if (!table.ok) throw badInput(table.problem);
-  const { rows, problems, ignored } = table.value;
-  const existing = new Map(library.taxa.map(({ taxon }) => [scientificName(taxon), taxon]));
-  const plan = rows.map((row) => {
-    const name = scientificName(row.taxon);
-    return { ...row, name, existing: existing.get(name) };
-  });
-  const report = {
-    added: plan.filter((row) => !row.existing).map((row) => `${row.name}: ${row.scores.length} characters`),
-    changed: plan.filter((row) => row.existing).map((row) => `${row.name}: ${row.scores.length} characters`),
-    refused: problems,
-    ignored,
-    revision: library.revision,
-  };
-  if (dryRun || plan.length === 0) return report;
-  const revision = await queries.addRevision(db, library.id, accountId, now, `Imported ${plan.length} taxa`);
-  for (const row of plan) {
-    const id = row.existing?.id ?? (await freeTaxonId(db, row.taxon));
-    if (!row.existing) {
-      await queries.addTaxon(db, id, library.id);
-      await queries.addTaxonVersion(db, id, revision, row.taxon);
-    }
-    await writeScores(db, id, revision, row.scores);
-  }
-  return { ...report, revision };
-}
-
-/** Equal as stored, whatever the order in which the fields came. */
-const sameRecord = (a: object, b: object): boolean => canonical(a) === canonical(b);
-
-const canonical = (value: unknown): string =>
-  JSON.stringify(value, (_key, inner: unknown) =>
-    inner && typeof inner === 'object' && !Array.isArray(inner)
-      ? Object.fromEntries(Object.entries(inner).sort())
-      : inner,
-  );

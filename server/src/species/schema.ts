@@ -50,6 +50,17 @@ export const taxonSchema = Joi.object<TaxonBody>({
     .required(),
   memoryAid: words(500),
   fact: words(1000),
+  uses: words(1000),
+  wildlife: words(1000),
+  largest: Joi.array().items(
+    Joi.object({
+      place: words(120).required().label('Place of the largest tree'),
+      year: Joi.number().integer().min(1800).max(2200),
+      girth: Joi.number().positive().max(60).required().label('Girth'),
+      height: Joi.number().positive().max(130).required().label('Height'),
+      crownSpread: Joi.number().positive().max(80).required().label('Crown spread'),
+    }),
+  ),
   retired: Joi.boolean(),
 });
 
@@ -75,6 +86,7 @@ export const valueSchema = Joi.alternatives(
     typical: number,
     step: number.integer().min(1),
     open: Joi.boolean(),
+    n: number.integer().min(1),
   }),
   Joi.object({
     kind: Joi.string().valid('months').required(),
@@ -98,7 +110,7 @@ export interface SaveBody {
   baseRevision: number;
 }
 
-const qualifiers = Joi.object({
+export const qualifiersSchema = Joi.object({
   plantAge: Joi.string().valid('seedling', 'young', 'mature', 'old'),
   partAge: Joi.string().valid('current', 'last', 'older'),
   shoot: Joi.string().valid('long', 'spur', 'sprout', 'coneBearing'),
@@ -114,11 +126,35 @@ export const saveSchema = Joi.object<SaveBody>({
       Joi.object({
         characterId: Joi.string().required(),
         sourceId: Joi.string().required(),
-        qualifiers,
+        qualifiers: qualifiersSchema,
         value: valueSchema.allow(null).required(),
         note: words(500),
       }),
     )
     .required(),
   baseRevision: Joi.number().integer().min(0).required(),
+});
+
+export interface BulkBody {
+  changes: (ScoreChange & { taxonId: string })[];
+  baseRevision: number;
+  summary: string;
+}
+
+export const bulkSchema = Joi.object<BulkBody>({
+  changes: Joi.array()
+    .items(
+      Joi.object({
+        taxonId: Joi.string().required(),
+        characterId: Joi.string().required(),
+        sourceId: Joi.string().required(),
+        qualifiers: qualifiersSchema,
+        value: valueSchema.allow(null).required(),
+        note: words(500),
+      }),
+    )
+    .min(1)
+    .required(),
+  baseRevision: Joi.number().integer().min(0).required(),
+  summary: words(200).required(),
 });

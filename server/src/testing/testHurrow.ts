@@ -43,6 +43,21 @@ export class Caller {
   get = <T = Record<string, unknown>>(path: string) => this.call<T>('GET', path);
   post = <T = Record<string, unknown>>(path: string, body: unknown = {}) => this.call<T>('POST', path, body);
   put = <T = Record<string, unknown>>(path: string, body: unknown) => this.call<T>('PUT', path, body);
+  /** Sends the bytes of a file. */
+  async upload<T = Record<string, unknown>>(path: string, bytes: Buffer, type: string): Promise<Answer<T>> {
+    const response = await fetch(this.base + path, {
+      method: 'POST',
+      headers: { 'x-hurrow': '1', 'content-type': type, cookie: this.cookie },
+      body: new Uint8Array(bytes),
+    });
+    const body = (await response.json()) as Answer<T>['body'];
+    return { status: response.status, body, headers: response.headers };
+  }
+  /** The bytes of an answer. */
+  async download(path: string): Promise<Buffer> {
+    const response = await fetch(this.base + path, { headers: { cookie: this.cookie } });
+    return Buffer.from(await response.arrayBuffer());
+  }
   /** Forgets the session, as a browser does whose cookie has run out. */
   forget() {
     this.cookie = '';

@@ -1,0 +1,2 @@
+export * from './bundle.ts';
+export * from './bundleSchema.ts';

@@ -1,0 +1,58 @@
+import exifr from 'exifr';
+import sharp from 'sharp';
+import { badInput } from '../api/problem.ts';
+
+export const PHOTO_SIZES = { thumb: 240, screen: 1280, full: 2560 } as const;
+export type PhotoSize = keyof typeof PHOTO_SIZES;
+
+export interface EncodedPhoto {
+  sizes: { size: PhotoSize; width: number; height: number; bytes: Buffer }[];
+  /** Month in which the picture was taken, 1–12, where the camera wrote it down. */
+  month?: number;
+  position?: { latitude: number; longitude: number };
+}
+
+const READ = ['jpeg', 'png', 'webp', 'gif', 'tiff', 'avif', 'heif'];
+
+/**
+ * Decodes an uploaded picture, turns it upright and encodes it again as WebP in three sizes (longest side 240, 1,280 and
+ * 2,560 px). Everything else in the file, its position among it, stays behind. Throws 422 on what is no photograph.
+ */
+export async function encodePhoto(file: Buffer): Promise<EncodedPhoto> {
+  const source = () => sharp(file, { limitInputPixels: 80_000_000, failOn: 'error' });
+  const format = (
+    await source()
+      .metadata()
+      .catch(() => undefined)
+  )?.format;
+  if (!format || !READ.includes(format))
+    throw badInput('This file is no photograph that can be read. Send a JPEG, PNG, WebP, HEIC or TIFF.');
+  try {
+    const sizes = [];
+    for (const [size, edge] of Object.entries(PHOTO_SIZES)) {
+      const { data, info } = await source()
+        .rotate()
+        .resize({ width: edge, height: edge, fit: 'inside', withoutEnlargement: true })
+        .webp({ quality: 82 })
+        .toBuffer({ resolveWithObject: true });
+      sizes.push({ size: size as PhotoSize, width: info.width, height: info.height, bytes: data });
+    }
+    return { sizes, ...(await readTags(file)) };
+  } catch {
+    throw badInput(
+      'This photograph is damaged and could not be read to its end. Export it again and send that.',
+    );
+  }
+}
+
+async function readTags(file: Buffer): Promise<Pick<EncodedPhoto, 'month' | 'position'>> {
+  const taken = (await exifr.parse(file, ['DateTimeOriginal']).catch(() => undefined)) as
+    { DateTimeOriginal?: Date } | undefined;
+  const gps = await exifr.gps(file).catch(() => undefined);
+  const date = taken?.DateTimeOriginal;
+  const known = gps && Number.isFinite(gps.latitude) && Number.isFinite(gps.longitude);
+  return {
+    ...(date instanceof Date && !Number.isNaN(date.getTime()) ? { month: date.getMonth() + 1 } : {}),
+    ...(known ? { position: { latitude: gps.latitude, longitude: gps.longitude } } : {}),
+  };
+}

@@ -1,0 +1,53 @@
+import type { Db } from '../db/index.ts';
+
+export const addPhoto = (
+  db: Db,
+  id: string,
+  libraryId: string,
+  taxonId: string,
+  accountId: string,
+  at: Date,
+) =>
+  db.query('insert into photo (id, library_id, taxon_id, account_id, at) values ($1, $2, $3, $4, $5)', [
+    id,
+    libraryId,
+    taxonId,
+    accountId,
+    at,
+  ]);
+
+export const addSize = (
+  db: Db,
+  photoId: string,
+  size: string,
+  width: number,
+  height: number,
+  bytes: Uint8Array,
+) =>
+  db.query('insert into photo_size (photo_id, size, width, height, bytes) values ($1, $2, $3, $4, $5)', [
+    photoId,
+    size,
+    width,
+    height,
+    bytes,
+  ]);
+
+export const photosOfTaxon = (db: Db, taxonId: string) =>
+  db.query<{ id: string; width: number; height: number }>(
+    `select photo.id, photo_size.width, photo_size.height
+       from photo join photo_size on photo_size.photo_id = photo.id and photo_size.size = 'screen'
+      where photo.taxon_id = $1 order by photo.at, photo.id`,
+    [taxonId],
+  );
+
+export const photoBytes = async (db: Db, photoId: string, size: string) =>
+  (
+    await db.query<{ bytes: Uint8Array }>(
+      'select bytes from photo_size where photo_id::text = $1 and size = $2',
+      [photoId, size],
+    )
+  )[0]?.bytes;
+
+export const photoTaxon = async (db: Db, photoId: string) =>
+  (await db.query<{ taxon_id: string }>('select taxon_id from photo where id::text = $1', [photoId]))[0]
+    ?.taxon_id;

@@ -1,0 +1,22 @@
+import { profilesOf, searchIndex, vocabularyOfLibrary, type SearchIndex } from '@hurrow/core/library';
+import { notFound } from '../api/problem.ts';
+import type { Db } from '../db/index.ts';
+import * as queries from './queries.ts';
+import { libraryAt } from './store.ts';
+
+/** The index of the newest revision that was searched. It is worked out again when the library has changed. */
+let held: { key: string; index: SearchIndex } | undefined;
+
+/** The search index of the library as it stands now; retired taxa are not found. */
+export async function searchIndexOf(db: Db): Promise<SearchIndex> {
+  const row = await queries.theLibrary(db);
+  if (!row) throw notFound('library');
+  const key = `${row.id}@${await queries.newestRevision(db, row.id)}`;
+  if (held?.key === key) return held.index;
+  const library = await libraryAt(db);
+  const vocabulary = vocabularyOfLibrary(library);
+  const taxa = library.taxa.filter(({ taxon }) => !taxon.retired);
+  const index = searchIndex(profilesOf({ ...library, taxa }, vocabulary), vocabulary);
+  held = { key, index };
+  return index;
+}
