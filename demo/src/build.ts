@@ -12,6 +12,7 @@ import * as species from '@hurrow/server/species/queries';
 import { addRecord } from '@hurrow/server/species/records';
 import { codeOf, demoFile, fillCourse } from './courses.ts';
 import { demoLibrary } from './library.ts';
+import { fillPhotos } from './photos.ts';
 import { demoRanges } from './ranges.ts';
 
 const library = demoLibrary();
@@ -33,6 +34,7 @@ async function fill(db: Db): Promise<void> {
     profiles: profilesOf(library, BUILT_IN),
   };
   for (const course of file.courses) await fillCourse(db, course, ground);
+  await fillPhotos(db, libraryId, accountId, ground.profiles);
 }
 
 async function fillLibrary(db: Db, libraryId: string, accountId: string): Promise<number> {

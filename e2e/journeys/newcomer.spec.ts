@@ -39,7 +39,7 @@ test('from an empty library to the pair that is mixed up and what settles it', a
     await expect(page.getByLabel('Table')).toHaveValue('tree\noak');
     await page.getByLabel('Table').fill(SPECIES);
     await page.getByRole('button', { name: 'See what it would do' }).click();
-    await expect(page.getByRole('status')).toContainText('Populus grandidentata: 10 characters');
+    await expect(page.getByRole('status')).toContainText('Populus grandidentata: 10 scores');
     await page.getByRole('button', { name: 'Import', exact: true }).last().click();
     await expect(page.getByRole('heading', { name: /eastern cottonwood/ })).toBeVisible();
   });

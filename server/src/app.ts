@@ -18,6 +18,7 @@ import type { Db } from './db/index.ts';
 import { exchangeRoutes } from './exchange/routes.ts';
 import { measurementRoutes } from './measurements/routes.ts';
 import { photoRoutes } from './photos/routes.ts';
+import { printRoutes } from './prints/routes.ts';
 import { quizRoutes } from './quizzes/routes.ts';
 import { rangeRoutes } from './range/routes.ts';
 import { sittingRoutes } from './sitting/routes.ts';
@@ -33,6 +34,7 @@ const described: Route[] = [
   ...measurementRoutes,
   ...photoRoutes,
   ...exchangeRoutes,
+  ...printRoutes,
   ...courseRoutes,
   ...quizRoutes,
   ...sittingRoutes,

@@ -33,10 +33,18 @@ export const profilesOf = (library: Library, vocabulary: Vocabulary): ProfiledTa
     scores: reconcile(scores, vocabulary, library.reconciliation),
   }));
 
-/** The built-in characters with what a library has changed in them or added: its own characters, states and words. */
-export function vocabularyOfLibrary(library: Pick<Library, 'characters'>): Vocabulary {
-  if (library.characters.length === 0) return BUILT_IN;
-  const merged = new Map(BUILT_IN);
-  for (const character of library.characters) merged.set(character.id, character);
-  return merged;
+const merged = new WeakMap<readonly Character[], Vocabulary>();
+
+/**
+ * The built-in characters with what a library has changed in them or added: its own characters, states and words. The same
+ * list of characters gives the same vocabulary object.
+ */
+export function vocabularyOfLibrary({ characters }: Pick<Library, 'characters'>): Vocabulary {
+  if (characters.length === 0) return BUILT_IN;
+  const held = merged.get(characters);
+  if (held) return held;
+  const vocabulary = new Map(BUILT_IN);
+  for (const character of characters) vocabulary.set(character.id, character);
+  merged.set(characters, vocabulary);
+  return vocabulary;
 }

@@ -157,6 +157,13 @@ export function singleLeaf(traits: Traits): Scene {
   return scene;
 }
 
+/** The upper face of one leaf alone. */
+export function upperFace(traits: Traits): Scene {
+  const scene = emptyScene();
+  scene.shapes.push(...leafAt(traits, [0, 0], 0, 1, 1).shapes);
+  return scene;
+}
+
 function leafAnchors(scene: Scene, leaf: PlacedLeaf): void {
   for (const id of [
     'leaf.shape',

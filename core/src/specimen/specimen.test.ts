@@ -7,6 +7,8 @@ import {
   drawSpecimen,
   escapeText,
   layOut,
+  STATE_FRAME,
+  statePicture,
   type Role,
   type Scene,
   type Trait,
@@ -400,4 +402,22 @@ describe('laying out', () => {
     expect(svg.endsWith('</svg>')).toBe(true);
     expect(escapeText("<'>")).toBe('&lt;&#39;&gt;');
   });
+});
+
+test('a picture of a state stays in its frame, and no two states of one character look alike', () => {
+  for (const id of ['leaf.shape', 'leaf.lobing', 'leaf.teeth', 'leaf.apex', 'leaf.base', 'needle.lie']) {
+    const pictures = BUILT_IN.get(id)!.states.map((state) => statePicture(id, state.id)!);
+    const [x, y, width, height] = STATE_FRAME;
+    for (const point of pictures.flat().flatMap(({ d }) => [...d.matchAll(/(-?[\d.]+) (-?[\d.]+)/g)])) {
+      expect(Number(point[1])).toBeGreaterThanOrEqual(x);
+      expect(Number(point[1])).toBeLessThanOrEqual(x + width);
+      expect(Number(point[2])).toBeGreaterThanOrEqual(y);
+      expect(Number(point[2])).toBeLessThanOrEqual(y + height);
+    }
+    expect([id, new Set(pictures.map((paths) => paths.map(({ d }) => d).join())).size]).toEqual([
+      id,
+      pictures.length,
+    ]);
+  }
+  expect(statePicture('bark.odor', 'vanilla')).toBeUndefined();
 });

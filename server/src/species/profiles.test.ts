@@ -446,3 +446,41 @@ describe('exchange', () => {
     );
   });
 });
+
+describe('prints', () => {
+  const pdf = async (query: string) => owner.download(`/api/prints/${query}`);
+  test.each(['a4', 'letter'])('a profile sheet and flash cards are PDF on %s', async (paper) => {
+    for (const kind of [`profile.pdf?taxa=${red}`, `cards.pdf?taxa=${red},${sugar}`]) {
+      const bytes = (await pdf(`${kind}&paper=${paper}&ink=black&audience=plain&units=imperial`)).toString(
+        'latin1',
+      );
+      expect(bytes.slice(0, 5)).toBe('%PDF-');
+      const [, width] = /MediaBox \[0 0 ([\d.]+)/.exec(bytes)!;
+      expect(Math.round(Number(width))).toBe(paper === 'a4' ? 595 : 612);
+      // Cards come in twos: drawings, then names.
+      expect(bytes.match(/\/Type \/Page\b/g)!.length).toBe(kind.startsWith('cards') ? 2 : 1);
+    }
+  });
+  test('a photo goes onto the sheet only with credit and licence', async () => {
+    const images = async () =>
+      (await pdf(`profile.pdf?taxa=${red}`)).toString('latin1').match(/\/Subtype \/Image/g)?.length ?? 0;
+    const { photos } = (
+      await owner.get<{ photos: { id: string; record: object }[] }>(`/api/library/taxa/${red}/photos`)
+    ).body;
+    const withdraw = async (licence: string) => {
+      for (const photo of photos)
+        await owner.put(`/api/library/photos/${photo.id}`, {
+          record: { ...photo.record, credit: 'I. Falk', licence },
+          baseRevision: await base(),
+        });
+    };
+    await withdraw('');
+    expect(await images()).toBe(0);
+    await withdraw('CC BY 4.0');
+    expect(await images()).toBeGreaterThan(0);
+  });
+  test('no species, or one that is not there, is said', async () => {
+    expect((await owner.get('/api/prints/profile.pdf?taxa=none')).body.message).toContain('None of these');
+    expect((await owner.get('/api/prints/poster.pdf?taxa=x')).status).toBe(422);
+  });
+});

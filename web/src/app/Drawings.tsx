@@ -15,8 +15,8 @@ import {
 import type { Calendar } from '@hurrow/core/season';
 import { scientificName } from '@hurrow/core/taxon';
 import type { View } from '@hurrow/core/view';
-import { BUILT_IN } from '@hurrow/core/vocabulary';
-import { calendarAtSite, type CourseSummary, type LibraryAnswer } from './data.ts';
+import type { Vocabulary } from '@hurrow/core/vocabulary';
+import { calendarAtSite, useVocabulary, type CourseSummary, type LibraryAnswer } from './data.ts';
 import { useFieldDate } from './fieldDate.tsx';
 
 const Path = ({ path }: { path: DrawnPath }) => (
@@ -86,23 +86,25 @@ export interface SpecimenProps {
 }
 
 /** The traits of a specimen on the day of the view, its calendar being that of the site already. */
-export function specimenTraits({
-  profiled,
-  view,
-  calendar,
-  seed,
-}: Pick<SpecimenProps, 'profiled' | 'view' | 'calendar' | 'seed'>): Traits {
+export function specimenTraits(
+  { profiled, view, calendar, seed }: Pick<SpecimenProps, 'profiled' | 'view' | 'calendar' | 'seed'>,
+  vocabulary: Vocabulary,
+): Traits {
   const here: ProfiledTaxon = { ...profiled, taxon: { ...profiled.taxon, calendar } };
-  return sampleSpecimen(here, BUILT_IN, view, seed ?? 11, { typical: seed === undefined });
+  return sampleSpecimen(here, vocabulary, view, seed ?? 11, { typical: seed === undefined });
 }
 
 /** One individual drawn from the scores. */
 export const Specimen = memo(function Specimen(props: SpecimenProps) {
   const { profiled, view, calendar, width, height, seed, units, audience = 'technical', insets } = props;
+  const vocabulary = useVocabulary();
   const drawn = useMemo(() => {
-    const traits = specimenTraits({ profiled, view, calendar, ...(seed === undefined ? {} : { seed }) });
+    const traits = specimenTraits(
+      { profiled, view, calendar, ...(seed === undefined ? {} : { seed }) },
+      vocabulary,
+    );
     const scene = drawSpecimen(traits, view.organs);
-    const text = traitsInWords(traits, view.organs, BUILT_IN, audience, units);
+    const text = traitsInWords(traits, view.organs, vocabulary, audience, units);
     return (
       scene && {
         drawing: layOut(scene, {
@@ -114,7 +116,7 @@ export const Specimen = memo(function Specimen(props: SpecimenProps) {
         text,
       }
     );
-  }, [profiled, view, calendar, width, height, seed, units, audience, insets]);
+  }, [profiled, view, calendar, width, height, seed, units, audience, insets, vocabulary]);
   if (!drawn)
     return (
       <p className="quiet no-drawing">
@@ -192,12 +194,13 @@ export const Strip = memo(function Strip({
   only?: Glyph['organ'];
 }) {
   const { day } = useFieldDate();
+  const vocabulary = useVocabulary();
   const glyphs = useMemo(
     () =>
-      characterStrip(profiled, BUILT_IN, day, profiled.taxon.calendar).filter(
+      characterStrip(profiled, vocabulary, day, profiled.taxon.calendar).filter(
         (glyph) => !only || glyph.organ === only,
       ),
-    [profiled, day, only],
+    [profiled, day, only, vocabulary],
   );
   if (glyphs.length === 0) return <span className="strip quiet">not scored</span>;
   return (

@@ -8,6 +8,8 @@ interface Line {
 }
 
 export interface ImportReport {
+  /** What kind of file it is. */
+  what?: string;
   added: string[];
   changed: string[];
   refused: Line[];
@@ -19,10 +21,12 @@ export interface ImportReport {
 export function ImportFile({
   path,
   example,
+  accept = '.csv,.tsv,.txt,text/csv',
   onDone,
 }: {
   path: string;
   example: string;
+  accept?: string;
   onDone(report: ImportReport): void;
 }) {
   const [csv, setCsv] = useState('');
@@ -54,12 +58,8 @@ export function ImportFile({
     <div className="import-box">
       <p>
         <label>
-          Choose a CSV file:{' '}
-          <input
-            type="file"
-            accept=".csv,.tsv,.txt,text/csv"
-            onChange={(event) => void choose(event.target.files?.[0])}
-          />
+          Choose a file:{' '}
+          <input type="file" accept={accept} onChange={(event) => void choose(event.target.files?.[0])} />
         </label>{' '}
         or paste the table:
       </p>
@@ -80,16 +80,21 @@ export function ImportFile({
       )}
       {report && (
         <div className="notice" role="status">
-          <p>{takes === 0 ? 'Nothing in this table can be imported.' : 'Importing this would:'}</p>
+          <p>
+            {takes === 0
+              ? 'There is nothing new in this file.'
+              : `Importing ${report.what ? `these, ${report.what},` : 'this'} would:`}
+          </p>
           <ul>
             {report.added.length > 0 && <li>add {report.added.join('; ')}</li>}
             {report.changed.length > 0 && <li>change {report.changed.join('; ')}</li>}
             {report.ignored.length > 0 && (
-              <li>leave out the columns {report.ignored.join(', ')}, which Hurrow does not know</li>
+              <li>leave out what Hurrow does not know: {report.ignored.join('; ')}</li>
             )}
             {report.refused.map((row) => (
               <li key={`${row.line}${row.message}`} className="rust">
-                line {row.line} refused: {row.message}
+                {row.line > 0 ? `line ${row.line} refused: ` : 'refused: '}
+                {row.message}
               </li>
             ))}
             {(report.unknown ?? []).map((row) => (

@@ -19,7 +19,7 @@ export function onSessionLost(listener: Listener): () => void {
 }
 
 /**
- * One call of the API. Throws ApiError with a message for the user; status 0 when the server cannot be reached. A 401 while
+ * One call of the API; a body is sent as JSON, a picture as it is. Throws ApiError with a message for the user; status 0 when the server cannot be reached. A 401 while
  * signed in also tells everyone who listens that the session is gone.
  */
 export async function api<T>(
@@ -28,11 +28,14 @@ export async function api<T>(
   body?: unknown,
 ): Promise<T> {
   let response: Response;
+  const picture = body instanceof Blob;
+  const headers: Record<string, string> = { 'x-hurrow': '1' };
+  if (body !== undefined) headers['content-type'] = picture ? body.type : 'application/json';
   try {
     response = await fetch(path, {
       method,
-      headers: { 'x-hurrow': '1', ...(body === undefined ? {} : { 'content-type': 'application/json' }) },
-      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+      headers,
+      ...(body === undefined ? {} : { body: picture ? body : JSON.stringify(body) }),
     });
   } catch {
     throw new ApiError(

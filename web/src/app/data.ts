@@ -1,10 +1,10 @@
 import { queryOptions, useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
-import { profilesOf, type Library } from '@hurrow/core/library';
+import { profilesOf, vocabularyOfLibrary, type Library } from '@hurrow/core/library';
 import type { MarkingPolicy } from '@hurrow/core/names';
 import { hopkinsDelay, shiftCalendar, type Calendar } from '@hurrow/core/season';
 import type { Medium, View } from '@hurrow/core/view';
-import { BUILT_IN } from '@hurrow/core/vocabulary';
+import { BUILT_IN, type Vocabulary } from '@hurrow/core/vocabulary';
 import { get } from './api.ts';
 
 export interface LibraryAnswer extends Library {
@@ -105,9 +105,16 @@ export const confusionsQuery = (id: string) =>
 export function useLibrary(revision?: number) {
   const query = useQuery(libraryQuery(revision));
   const library = query.data;
-  const every = useMemo(() => (library ? profilesOf(library, BUILT_IN) : []), [library]);
+  const vocabulary = library ? vocabularyOfLibrary(library) : BUILT_IN;
+  const every = useMemo(() => (library ? profilesOf(library, vocabulary) : []), [library, vocabulary]);
   const profiles = useMemo(() => every.filter(({ taxon }) => !taxon.retired), [every]);
-  return { query, library, every, profiles };
+  return { query, library, vocabulary, every, profiles };
+}
+
+/** The characters of the library: the built-in ones with its own words, states and additions. */
+export function useVocabulary(): Vocabulary {
+  const library = useQuery(libraryQuery()).data;
+  return library ? vocabularyOfLibrary(library) : BUILT_IN;
 }
 
 /** A calendar of the library as it runs at the course's site. */

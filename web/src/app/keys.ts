@@ -7,6 +7,7 @@ export const KEYS: [string, string][] = [
   ['j  k', 'next and previous in a list'],
   ['c', 'gather the tree you are looking at into the vasculum, or take it out'],
   ['e', 'edit the profile'],
+  ['n', 'enter a new species (in Species)'],
   ['r', 'draw another individual'],
   ['[  ]', 'field date a week back, a week on'],
   ['?', 'this list'],

@@ -6,8 +6,7 @@ import { characterName } from '@hurrow/core/score';
 import { dayLabel } from '@hurrow/core/season';
 import { commonName } from '@hurrow/core/taxon';
 import { listInWords, MEDIUM_TITLES, viewInWords, viewKey, type View } from '@hurrow/core/view';
-import { BUILT_IN } from '@hurrow/core/vocabulary';
-import { courseQuery, useLibrary, type ConfusionData } from '../app/data.ts';
+import { courseQuery, useLibrary, type ConfusionData, useVocabulary } from '../app/data.ts';
 import { useFieldDate } from '../app/fieldDate.tsx';
 import { useVasculum } from '../app/vasculum.tsx';
 import { ContrastView } from '../lookalikes/ContrastView.tsx';
@@ -166,18 +165,19 @@ function ThatDay({
   onGo,
 }: ContrastInputs & { shown: StationView; aId: string; bId: string; day: number; onGo(day: number): void }) {
   const then = shown.view.day;
+  const vocabulary = useVocabulary();
   const found = useMemo(
     () =>
       then === day
         ? undefined
-        : contrast(list, aId, bId, BUILT_IN, shown.view, {
+        : contrast(list, aId, bId, vocabulary, shown.view, {
             reference: library.reference,
             ...(site ? { site } : {}),
           }),
-    [then, day, list, aId, bId, shown, library, site],
+    [then, day, list, aId, bId, shown, library, site, vocabulary],
   );
   if (!found) return <p className="quiet">As on the day of the quiz, {dayLabel(then)}.</p>;
-  const words = found.deciding.map((id) => characterName(BUILT_IN.get(id)!, audience));
+  const words = found.deciding.map((id) => characterName(vocabulary.get(id)!, audience));
   return (
     <p className="quiet">
       On the day of the quiz, {dayLabel(then)},{' '}

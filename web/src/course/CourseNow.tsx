@@ -5,8 +5,7 @@ import { characterName } from '@hurrow/core/score';
 import { dayLabel, dayOfYear, partPresent } from '@hurrow/core/season';
 import { commonName } from '@hurrow/core/taxon';
 import { listInWords, MEDIUM_VIEWS } from '@hurrow/core/view';
-import { BUILT_IN } from '@hurrow/core/vocabulary';
-import { calendarAtSite, useLibrary, type Course, type LibraryAnswer } from '../app/data.ts';
+import { calendarAtSite, useLibrary, type Course, type LibraryAnswer, useVocabulary } from '../app/data.ts';
 import { SiteSpecimen, Strip, twigView } from '../app/Drawings.tsx';
 import { useFieldDate } from '../app/fieldDate.tsx';
 import { Latin } from '../app/Names.tsx';
@@ -190,6 +189,7 @@ interface PairTodoProps {
 
 /** The pair mixed up most, and what a cut twig would settle it by on the field date. */
 function PairTodo({ course, library, every, pair, day }: PairTodoProps) {
+  const vocabulary = useVocabulary();
   const found = useMemo(() => {
     const ids = new Set([...course.sets.flatMap((set) => set.taxa), pair.a, pair.b]);
     const list = every.filter(({ taxon }) => ids.has(taxon.id));
@@ -198,14 +198,16 @@ function PairTodo({ course, library, every, pair, day }: PairTodoProps) {
       list,
       pair.a,
       pair.b,
-      BUILT_IN,
+      vocabulary,
       { ...MEDIUM_VIEWS.cutting, day, qualifiers: { plantAge: 'mature' } },
       { reference: library.reference, site: course },
     );
-  }, [course, library, every, pair.a, pair.b, day]);
+  }, [course, library, every, pair.a, pair.b, day, vocabulary]);
   const name = (id: string) => commonName(every.find(({ taxon }) => taxon.id === id)!.taxon);
   if (!found) return null;
-  const settles = listInWords(found.deciding.map((id) => characterName(BUILT_IN.get(id)!, course.audience)));
+  const settles = listInWords(
+    found.deciding.map((id) => characterName(vocabulary.get(id)!, course.audience)),
+  );
   return (
     <li>
       <Link to={`/c/${course.id}/confusions/${pair.a}/${pair.b}`}>

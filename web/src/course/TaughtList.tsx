@@ -52,6 +52,25 @@ export function TaughtList({ course }: { course: Course }) {
     <>
       <p className="quiet">
         About five species a set, easy splits first. The order here is the teaching order.
+        {listed.size > 0 && (
+          <>
+            {' '}
+            Flash cards of the list:{' '}
+            {(['letter', 'a4'] as const).map((paper, i) => (
+              <span key={paper}>
+                {i > 0 && ' · '}
+                <a
+                  href={`/api/prints/cards.pdf?paper=${paper}&units=${course.units}&taxa=${[...listed].join(',')}`}
+                  target="_blank"
+                  rel="noreferrer"
+                >
+                  {paper === 'a4' ? 'A4' : 'Letter'}
+                </a>
+              </span>
+            ))}
+            .
+          </>
+        )}
       </p>
       {sets.map((set, i) => (
         <fieldset className="set-edit" key={i}>

@@ -11,9 +11,8 @@ import { dayLabel, type Place } from '@hurrow/core/season';
 import { drawSpecimen, fittingScale, layOut, traitsInWords, type Scene } from '@hurrow/core/specimen';
 import { commonName, scientificName } from '@hurrow/core/taxon';
 import { listInWords, type View } from '@hurrow/core/view';
-import { BUILT_IN } from '@hurrow/core/vocabulary';
 import { scoresInView } from '@hurrow/core/evidence';
-import { calendarAtSite, type CourseSummary, type LibraryAnswer } from '../app/data.ts';
+import { calendarAtSite, type CourseSummary, type LibraryAnswer, useVocabulary } from '../app/data.ts';
 import { DrawingSvg, specimenTraits } from '../app/Drawings.tsx';
 import './contrast.css';
 
@@ -38,11 +37,12 @@ export function ContrastView(props: ContrastProps) {
     () => ({ reference: library.reference, ...(site ? { site: site as Place } : {}) }),
     [library.reference, site],
   );
+  const vocabulary = useVocabulary();
   const found = useMemo(
-    () => contrast(list, a.taxon.id, b.taxon.id, BUILT_IN, view, options),
-    [list, a, b, view, options],
+    () => contrast(list, a.taxon.id, b.taxon.id, vocabulary, view, options),
+    [list, a, b, view, options, vocabulary],
   );
-  const name = (id: string) => characterName(BUILT_IN.get(id)!, audience);
+  const name = (id: string) => characterName(vocabulary.get(id)!, audience);
   return (
     <div className="contrast">
       <Verdict found={found} day={view.day} />
@@ -92,17 +92,17 @@ function Plate({
   units,
   deciding,
 }: ContrastProps & { deciding: string[] }) {
+  const vocabulary = useVocabulary();
   const headroom = 8 + 19 * Math.min(3, deciding.length);
   const drawn = useMemo(() => {
     const scenes = [a, b].map((profiled) => {
-      const traits = specimenTraits({
-        profiled,
-        view,
-        calendar: calendarAtSite(profiled.taxon.calendar, library, site),
-      });
+      const traits = specimenTraits(
+        { profiled, view, calendar: calendarAtSite(profiled.taxon.calendar, library, site) },
+        vocabulary,
+      );
       return {
         scene: drawSpecimen(traits, view.organs),
-        text: traitsInWords(traits, view.organs, BUILT_IN, audience, units),
+        text: traitsInWords(traits, view.organs, vocabulary, audience, units),
       };
     });
     const shown = scenes.map(({ scene }) => scene).filter((scene): scene is Scene => scene !== undefined);
@@ -118,7 +118,7 @@ function Plate({
         scene &&
         layOut(scene, { ...FRAME, headroom, units, ...(common ? { millimetresPerPixel: common } : {}) }),
     }));
-  }, [a, b, view, library, site, audience, units, headroom]);
+  }, [a, b, view, library, site, audience, units, headroom, vocabulary]);
   if (drawn.every(({ drawing }) => !drawing)) return null;
   return (
     <div className="plates">
@@ -142,8 +142,8 @@ function Plate({
                       key={id}
                       at={drawing.anchors[id]}
                       row={k}
-                      label={score ? valueInWords(score.value, BUILT_IN.get(id)!, audience, units) : ''}
-                      title={characterName(BUILT_IN.get(id)!, audience)}
+                      label={score ? valueInWords(score.value, vocabulary.get(id)!, audience, units) : ''}
+                      title={characterName(vocabulary.get(id)!, audience)}
                     />
                   );
                 })}
@@ -198,9 +198,10 @@ function Pointer({
 
 function Ranked({ a, b, view, audience, units, found }: ContrastProps & { found: Contrast }) {
   const [all, setAll] = useState(false);
-  const name = (id: string) => characterName(BUILT_IN.get(id)!, audience);
+  const vocabulary = useVocabulary();
+  const name = (id: string) => characterName(vocabulary.get(id)!, audience);
   const says = (profiled: ProfiledTaxon, id: string) => {
-    const character = BUILT_IN.get(id)!;
+    const character = vocabulary.get(id)!;
     if (character.derived) return '';
     return scoresInView(
       profiled.scores.filter((score) => score.characterId === id),
@@ -286,9 +287,10 @@ function Ranked({ a, b, view, audience, units, found }: ContrastProps & { found:
 }
 
 function Remedies({ list, a, b, view, options }: ContrastProps & { options: object }) {
+  const vocabulary = useVocabulary();
   const found = useMemo(
-    () => remedies(list, a.taxon.id, b.taxon.id, BUILT_IN, view, options),
-    [list, a, b, view, options],
+    () => remedies(list, a.taxon.id, b.taxon.id, vocabulary, view, options),
+    [list, a, b, view, options, vocabulary],
   );
   const of = (kind: string) => found.filter((remedy) => remedy.kind === kind).map((remedy) => remedy.label);
   const parts = [

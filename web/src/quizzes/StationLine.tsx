@@ -3,8 +3,8 @@ import { isDeciduous, pairError, pairEvidence, readingsOf, type ProfiledTaxon } 
 import { partPresent } from '@hurrow/core/season';
 import { commonName } from '@hurrow/core/taxon';
 import { MEDIA, MEDIUM_TITLES, viewInWords, type Medium } from '@hurrow/core/view';
-import { BUILT_IN } from '@hurrow/core/vocabulary';
-import { calendarAtSite, type Course, type LibraryAnswer } from '../app/data.ts';
+import type { Vocabulary } from '@hurrow/core/vocabulary';
+import { calendarAtSite, type Course, type LibraryAnswer, useVocabulary } from '../app/data.ts';
 import type { Planned } from './planned.ts';
 
 interface StationLineProps {
@@ -40,12 +40,13 @@ export function StationLine({
   onRemove,
 }: StationLineProps) {
   const profiled = list.find(({ taxon }) => taxon.id === station.taxonId);
+  const vocabulary = useVocabulary();
   const doubts = useMemo(
     () =>
       profiled
-        ? doubtsOf(profiled, station, list, library, course, day)
+        ? doubtsOf(profiled, station, list, library, vocabulary, course, day)
         : ['This species is not on the course’s list.'],
-    [profiled, station, list, library, course, day],
+    [profiled, station, list, library, vocabulary, course, day],
   );
   return (
     <li className={open ? 'open' : ''}>
@@ -97,6 +98,7 @@ function doubtsOf(
   station: Planned,
   list: readonly ProfiledTaxon[],
   library: LibraryAnswer,
+  vocabulary: Vocabulary,
   course: Course,
   day: number,
 ): string[] {
@@ -110,7 +112,7 @@ function doubtsOf(
     doubts.push('It bears no fruit on that date.');
   const readings = readingsOf(
     list,
-    BUILT_IN,
+    vocabulary,
     { ...station.view, day },
     { reference: library.reference, site: course },
   );

@@ -1,17 +1,25 @@
-import { App, Button, Input, Select } from 'antd';
+import { Button, Select } from 'antd';
 import { useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { checkScores, parseScore, type Score } from '@hurrow/core/score';
-import { arcsAsText, CALENDAR_PARTS, CALENDAR_TITLES, parseArcs, type Calendar } from '@hurrow/core/season';
-import { scientificName, type Taxon } from '@hurrow/core/taxon';
-import { BUILT_IN, ORGANS, stateOf, type Character, type Organ } from '@hurrow/core/vocabulary';
+import {
+  arcsAsText,
+  CALENDAR_PARTS,
+  CALENDAR_TITLES,
+  checkCalendar,
+  parseArcs,
+  type Calendar,
+} from '@hurrow/core/season';
+import { commonName, scientificName, type Taxon } from '@hurrow/core/taxon';
+import { ORGANS, stateOf, type Character, type Organ, type Vocabulary } from '@hurrow/core/vocabulary';
 import { messageOf, post, put } from '../app/api.ts';
 import { libraryQuery, useLibrary, type LibraryAnswer } from '../app/data.ts';
+import { useSaved } from '../library/useSaved.tsx';
+import { CautionFields } from './CautionFields.tsx';
 import { entriesOf, entryKey, type Entry } from './entry.ts';
+import { NamesFields, Text, type Draft } from './NamesFields.tsx';
 import { ScoreRow } from './ScoreRow.tsx';
-
-type Draft = Omit<Taxon, 'id'>;
 
 const EMPTY: Draft = {
   rank: 'species',
@@ -26,7 +34,7 @@ const EMPTY: Draft = {
 
 /** Names, calendar and scores of one species from one source. What was typed stays until it is saved. */
 export function Editor({ courseId, taxonId }: { courseId: string; taxonId: string | undefined }) {
-  const { library } = useLibrary();
+  const { library, vocabulary } = useLibrary();
   const held = taxonId ? library?.taxa.find(({ taxon }) => taxon.id === taxonId) : undefined;
   if (!library || (taxonId && !held))
     return (
@@ -34,21 +42,31 @@ export function Editor({ courseId, taxonId }: { courseId: string; taxonId: strin
         <h1>No such species</h1>
       </section>
     );
-  return <Form courseId={courseId} library={library} taxon={held?.taxon} scores={held?.scores ?? []} />;
+  return (
+    <Form
+      courseId={courseId}
+      library={library}
+      vocabulary={vocabulary}
+      taxon={held?.taxon}
+      scores={held?.scores ?? []}
+    />
+  );
 }
 
 function Form({
   courseId,
   library,
+  vocabulary,
   taxon,
   scores,
 }: {
   courseId: string;
   library: LibraryAnswer;
+  vocabulary: Vocabulary;
   taxon: Taxon | undefined;
   scores: readonly Score[];
 }) {
-  const { message, notification } = App.useApp();
+  const saidSaved = useSaved();
   const queries = useQueryClient();
   const go = useNavigate();
   const [base, setBase] = useState(library.revision);
@@ -67,7 +85,7 @@ function Form({
   const [problem, setProblem] = useState<string>();
   const [shownOrgans, setShownOrgans] = useState<Organ[]>([]);
   const [busy, setBusy] = useState(false);
-  const entries = bySource[sourceId] ?? entriesOf(start, sourceId);
+  const entries = bySource[sourceId] ?? entriesOf(start, sourceId, vocabulary);
 
   const change = (entry: Entry) => {
     const next = new Map(entries);
@@ -79,12 +97,13 @@ function Form({
       ? [{ characterId: entry.characterId, sourceId, qualifiers: entry.qualifiers, value: entry.value }]
       : [],
   );
-  const problems = checkScores(list, BUILT_IN);
+  const problems = checkScores(list, vocabulary);
+  const seasonProblems = useMemo(() => monthProblems(months, library.reference.latitude), [months, library]);
 
   const save = async () => {
     const unread = [...entries.values()].find((entry) => entry.text.trim() && !entry.value);
     if (unread) {
-      const read = parseScore(unread.text, BUILT_IN.get(unread.characterId)!);
+      const read = parseScore(unread.text, vocabulary.get(unread.characterId)!);
       setProblem(read.ok ? 'A value could not be read.' : read.problem);
       return;
     }
@@ -94,7 +113,9 @@ function Form({
       if (!arcs.ok) return setProblem(`${CALENDAR_TITLES[part]}: ${arcs.problem}`);
       if (arcs.value.length) calendar[part] = arcs.value;
     }
-    const changes = Object.entries(bySource).flatMap(([source, edited]) => changesOf(start, edited, source));
+    const changes = Object.entries(bySource).flatMap(([source, edited]) =>
+      changesOf(start, edited, source, vocabulary),
+    );
     const body = { taxon: { ...draft, calendar }, changes, baseRevision: base };
     setBusy(true);
     setProblem(undefined);
@@ -102,29 +123,7 @@ function Form({
       const saved = taxon
         ? await put<{ id: string; revision: number }>(`/api/library/taxa/${taxon.id}`, body)
         : await post<{ id: string; revision: number }>('/api/library/taxa', body);
-      await queries.invalidateQueries({ queryKey: ['library'] });
-      const key = `saved-${saved.revision}`;
-      notification.open({
-        key,
-        title: `${scientificName(draft)} is saved.`,
-        actions:
-          saved.revision > base ? (
-            <Button
-              size="small"
-              onClick={() => {
-                notification.destroy(key);
-                post(`/api/library/revisions/${saved.revision}/undo`)
-                  .then(() => queries.invalidateQueries({ queryKey: ['library'] }))
-                  .then(() => message.info('Undone: the values before are back.'))
-                  .catch((error: unknown) => message.error(messageOf(error)));
-              }}
-            >
-              Undo
-            </Button>
-          ) : undefined,
-        placement: 'bottomRight',
-        duration: 8,
-      });
+      await saidSaved(`${scientificName(draft)} is saved.`, saved.revision);
       void go(`/c/${courseId}/species/${saved.id}`);
     } catch (error) {
       setProblem(messageOf(error));
@@ -140,9 +139,17 @@ function Form({
   };
 
   const set = <K extends keyof Draft>(key: K, value: Draft[K]) => setDraft({ ...draft, [key]: value });
-  const organs = organsFor(entries).concat(shownOrgans);
+  const organs = organsFor(entries, vocabulary).concat(shownOrgans);
   return (
-    <section className="editor" aria-label="Editor">
+    <section
+      className="editor"
+      aria-label="Editor"
+      onKeyDown={(event) => {
+        if (event.key !== 's' || !(event.ctrlKey || event.metaKey)) return;
+        event.preventDefault();
+        void save();
+      }}
+    >
       <div className="editor-head">
         <h1>{taxon ? `Edit ${scientificName(taxon)}` : 'New species'}</h1>
         <label>
@@ -170,41 +177,7 @@ function Form({
           )}
         </div>
       )}
-      <fieldset>
-        <legend>Names</legend>
-        <div className="names-grid">
-          <Text label="Genus" value={draft.genus} onChange={(genus) => set('genus', genus)} />
-          <Text label="Epithet" value={draft.epithet} onChange={(epithet) => set('epithet', epithet)} />
-          <Text label="Authority" value={draft.authority ?? ''} onChange={(text) => set('authority', text)} />
-          <Text label="Family" value={draft.family} onChange={(family) => set('family', family)} />
-          <Text
-            wide
-            label="Common names, the preferred one first, with commas"
-            value={draft.commonNames.join(', ')}
-            onChange={(text) => set('commonNames', names(text))}
-            raw
-          />
-          <Text
-            wide
-            label="Synonyms, with commas"
-            value={draft.synonyms.join(', ')}
-            onChange={(text) => set('synonyms', names(text))}
-            raw
-          />
-          <Text
-            wide
-            label="What the words mean"
-            value={draft.meaning ?? ''}
-            onChange={(text) => set('meaning', text)}
-          />
-          <Text
-            wide
-            label="Memory aid"
-            value={draft.memoryAid ?? ''}
-            onChange={(text) => set('memoryAid', text)}
-          />
-        </div>
-      </fieldset>
+      <NamesFields draft={draft} set={set} isNew={!taxon} />
       <fieldset>
         <legend>Calendar</legend>
         <p className="quiet">
@@ -221,17 +194,44 @@ function Form({
             />
           ))}
         </div>
+        {seasonProblems.map((found) => (
+          <p className="row-problem" role="alert" key={found.message}>
+            {found.message}{' '}
+            {found.repair && (
+              <button
+                type="button"
+                className="link"
+                onClick={() => setMonths({ ...months, [found.part]: arcsAsText(found.repair!.arcs) })}
+              >
+                {found.repair.label}
+              </button>
+            )}
+          </p>
+        ))}
       </fieldset>
-      <p className="quiet">
-        Click a state for “always”, again for “usually”, “sometimes”, “rarely” and off. Ranges as you would
-        write them: (4)5–9(10), 4–7 in, 60–90 ft.
+      <CautionFields cautions={draft.cautions} onChange={(cautions) => set('cautions', cautions)} />
+      <p className="quiet how-to">
+        Press the key on a state for “always”, again for “usually”, “sometimes”, “rarely” and off. Enter or ↓
+        goes on, ↑ back, Alt+Q changes what it holds for, Ctrl+S saves. Ranges as you would write them:
+        (4)5–9(10), 4–7 in, 60–90 ft.
       </p>
+      <CopyFrom
+        library={library}
+        self={taxon?.id}
+        onCopy={(copied) => {
+          const next = new Map(entries);
+          for (const [key, entry] of entriesOf(copied, undefined, vocabulary))
+            if (!next.get(key)?.value) next.set(key, entry);
+          setBySource({ ...bySource, [sourceId]: next });
+        }}
+      />
       {ORGANS.filter(({ organ }) => organs.includes(organ)).map(({ organ, title }) => (
         <fieldset key={organ}>
           <legend>{title}</legend>
-          {[...BUILT_IN.values()]
+          {[...vocabulary.values()]
             .filter(
-              (character) => character.organ === organ && !character.derived && applies(character, entries),
+              (character) =>
+                character.organ === organ && !character.derived && applies(character, entries, vocabulary),
             )
             .map((character) => (
               <ScoreRow
@@ -255,24 +255,64 @@ function Form({
   );
 }
 
-const names = (text: string) =>
-  text
-    .split(',')
-    .map((name) => name.trim())
-    .filter(Boolean);
+/** What does not fit together in the months as they are typed. */
+function monthProblems(months: Record<string, string>, latitude: number) {
+  const calendar: Calendar = {};
+  for (const part of CALENDAR_PARTS) {
+    const arcs = parseArcs(months[part] ?? '');
+    if (arcs.ok && arcs.value.length) calendar[part] = arcs.value;
+  }
+  return checkCalendar(calendar, latitude);
+}
+
+/** Fills what is still empty with the scores of a relative, to change what differs. */
+function CopyFrom({
+  library,
+  self,
+  onCopy,
+}: {
+  library: LibraryAnswer;
+  self: string | undefined;
+  onCopy(scores: readonly Score[]): void;
+}) {
+  const { profiles } = useLibrary();
+  if (library.taxa.length === 0) return null;
+  return (
+    <p>
+      Copy what is empty from{' '}
+      <Select
+        aria-label="Relative to copy from"
+        showSearch={{ optionFilterProp: 'label' }}
+        placeholder="a relative…"
+        value={null}
+        style={{ width: 260 }}
+        onChange={(id: string | null) => {
+          const from = profiles.find((profiled) => profiled.taxon.id === id);
+          if (from) onCopy(from.scores.map((score) => ({ ...score, sourceId: '' })));
+        }}
+        options={profiles
+          .filter((profiled) => profiled.taxon.id !== self)
+          .map((profiled) => ({
+            value: profiled.taxon.id,
+            label: `${scientificName(profiled.taxon)}, ${commonName(profiled.taxon)}`,
+          }))}
+      />
+    </p>
+  );
+}
 
 /** The organs that an entry form begins with: foliage first, since it decides what else applies. */
-function organsFor(entries: Map<string, Entry>): Organ[] {
+function organsFor(entries: Map<string, Entry>, vocabulary: Vocabulary): Organ[] {
   const kinds = [...entries.values()].find((entry) => entry.characterId === 'foliage.kind')?.value;
   const kind = kinds?.kind === 'states' ? kinds.states[0]?.state : undefined;
   const filled = [...entries.values()]
     .filter((entry) => entry.value)
-    .map((entry) => BUILT_IN.get(entry.characterId)!.organ);
+    .map((entry) => vocabulary.get(entry.characterId)!.organ);
   const leaf: Organ[] = kind === undefined ? [] : kind === 'broad' ? ['leaf'] : ['needle'];
   return ['habit', 'foliage', ...leaf, 'twig', 'bud', 'fruit', 'bark', ...filled];
 }
 
-function applies(character: Character, entries: Map<string, Entry>): boolean {
+function applies(character: Character, entries: Map<string, Entry>, vocabulary: Vocabulary): boolean {
   const filled = [...entries.values()].some((entry) => entry.characterId === character.id && entry.value);
   if (filled) return true;
   return character.requires.every(({ character: governor, states }) => {
@@ -287,46 +327,22 @@ function applies(character: Character, entries: Map<string, Entry>): boolean {
     return (
       value.kind !== 'states' ||
       value.states.some(
-        (entry) => states.includes(entry.state) && stateOf(BUILT_IN.get(governor)!, entry.state),
+        (entry) => states.includes(entry.state) && stateOf(vocabulary.get(governor)!, entry.state),
       )
     );
   });
 }
 
-function changesOf(start: readonly Score[], edited: Map<string, Entry>, sourceId: string) {
-  const before = entriesOf(start, sourceId);
+function changesOf(
+  start: readonly Score[],
+  edited: Map<string, Entry>,
+  sourceId: string,
+  vocabulary: Vocabulary,
+) {
+  const before = entriesOf(start, sourceId, vocabulary);
   return [...edited.entries()].flatMap(([key, entry]) => {
     const was = before.get(key)?.value ?? null;
     if (JSON.stringify(was) === JSON.stringify(entry.value)) return [];
     return [{ characterId: entry.characterId, sourceId, qualifiers: entry.qualifiers, value: entry.value }];
   });
-}
-
-/** A labelled field; `raw` keeps what is typed until the field is left, for lists with commas. */
-function Text({
-  label,
-  value,
-  onChange,
-  wide,
-  raw,
-}: {
-  label: string;
-  value: string;
-  onChange(text: string): void;
-  wide?: boolean;
-  raw?: boolean;
-}) {
-  const [typed, setTyped] = useState<string>();
-  return (
-    <label className={wide ? 'wide' : ''}>
-      <span>{label}</span>
-      <Input
-        value={raw ? (typed ?? value) : value}
-        onChange={(event) =>
-          raw ? (setTyped(event.target.value), onChange(event.target.value)) : onChange(event.target.value)
-        }
-        onBlur={() => setTyped(undefined)}
-      />
-    </label>
-  );
 }

@@ -12,8 +12,8 @@ import {
   type UnitSystem,
 } from '@hurrow/core/score';
 import { arcLabel, dayLabel, partPresent, type Calendar } from '@hurrow/core/season';
-import { commonName, scientificName } from '@hurrow/core/taxon';
-import { BUILT_IN, ORGANS, type Character, type Organ } from '@hurrow/core/vocabulary';
+import { commonName, scientificName, sizePoints, type Taxon } from '@hurrow/core/taxon';
+import { ORGANS, type Character, type Organ, type Vocabulary } from '@hurrow/core/vocabulary';
 import { calendarAtSite, courseQuery, useLibrary, type LibraryAnswer } from '../app/data.ts';
 import { Specimen, twigView } from '../app/Drawings.tsx';
 import { useFieldDate, useRibbonRows, type RibbonRow } from '../app/fieldDate.tsx';
@@ -24,7 +24,7 @@ import { ConfusedLine } from '../confusions/ConfusedLine.tsx';
 
 /** One species, organ by organ, as its scores and the field date have it. */
 export function Profile({ courseId, taxonId }: { courseId: string; taxonId: string }) {
-  const { library, profiles, every } = useLibrary();
+  const { library, vocabulary, profiles, every } = useLibrary();
   const course = useQuery(courseQuery(courseId)).data;
   const profiled = (profiles.length ? every : []).find(({ taxon }) => taxon.id === taxonId);
   const { lookAt, toggle, taxa } = useVasculum();
@@ -129,6 +129,9 @@ export function Profile({ courseId, taxonId }: { courseId: string; taxonId: stri
           <Button onClick={() => setAudience(audience === 'technical' ? 'plain' : 'technical')}>
             {audience === 'technical' ? 'Plain words' : 'Technical terms'}
           </Button>
+          <Link to={`/c/${courseId}/species/${taxon.id}/range`}>Range</Link>
+          <Link to={`/c/${courseId}/species/${taxon.id}/measuring`}>Photos and measurements</Link>
+          <PrintLinks taxonId={taxon.id} audience={audience} units={units} />
         </div>
         {ORGANS.map(({ organ, title }) => (
           <OrganRow
@@ -140,8 +143,10 @@ export function Profile({ courseId, taxonId }: { courseId: string; taxonId: stri
             audience={audience}
             units={units}
             library={library}
+            vocabulary={vocabulary}
           />
         ))}
+        <Told taxon={taxon} units={units} />
         {profiled.scores.length === 0 && (
           <p className="notice">
             Nothing is scored yet.{' '}
@@ -151,6 +156,74 @@ export function Profile({ courseId, taxonId }: { courseId: string; taxonId: stri
         )}
       </div>
     </article>
+  );
+}
+
+/** Sheets of one species as PDF, in the words and units that the profile is read in. */
+function PrintLinks({
+  taxonId,
+  audience,
+  units,
+}: {
+  taxonId: string;
+  audience: Audience;
+  units: UnitSystem;
+}) {
+  const href = (kind: string, paper: string) =>
+    `/api/prints/${kind}.pdf?taxa=${taxonId}&paper=${paper}&audience=${audience}&units=${units}`;
+  return (
+    <span className="prints">
+      Print{' '}
+      <a href={href('profile', 'letter')} target="_blank" rel="noreferrer">
+        Letter
+      </a>{' '}
+      ·{' '}
+      <a href={href('profile', 'a4')} target="_blank" rel="noreferrer">
+        A4
+      </a>
+    </span>
+  );
+}
+
+/** Uses and wildlife as history, and the largest trees known with their size points. */
+function Told({ taxon, units }: { taxon: Taxon; units: UnitSystem }) {
+  const length = (metres: number) =>
+    units === 'metric' ? `${metres.toFixed(1)} m` : `${Math.round(metres / 0.3048)} ft`;
+  return (
+    <>
+      {taxon.wildlife && (
+        <section className="organ">
+          <h3>Wildlife</h3>
+          <div className="statement">{taxon.wildlife}</div>
+        </section>
+      )}
+      {taxon.uses && (
+        <section className="organ">
+          <h3>Uses</h3>
+          <div className="statement">{taxon.uses}</div>
+          <div className="margin">
+            <p>Told as history, not as advice.</p>
+          </div>
+        </section>
+      )}
+      {(taxon.largest ?? []).length > 0 && (
+        <section className="organ">
+          <h3>Largest</h3>
+          <div className="statement">
+            {taxon.largest!.map((tree) => (
+              <p key={`${tree.place}${tree.year}`}>
+                {tree.place}
+                {tree.year ? `, ${tree.year}` : ''}: girth {length(tree.girth)}, height {length(tree.height)},
+                crown {length(tree.crownSpread)}; {sizePoints(tree)} points
+              </p>
+            ))}
+          </div>
+          <div className="margin">
+            <p>Points: inches of girth, feet of height, a quarter of the feet of crown.</p>
+          </div>
+        </section>
+      )}
+    </>
   );
 }
 
@@ -203,11 +276,13 @@ interface OrganRowProps {
   audience: Audience;
   units: UnitSystem;
   library: LibraryAnswer;
+  vocabulary: Vocabulary;
 }
 
-function OrganRow({ organ, title, profiled, calendar, audience, units, library }: OrganRowProps) {
+function OrganRow(props: OrganRowProps) {
+  const { organ, title, profiled, calendar, audience, units, library, vocabulary } = props;
   const { day } = useFieldDate();
-  const groups = scoresByCharacter(profiled.scores, organ);
+  const groups = scoresByCharacter(profiled.scores, organ, vocabulary);
   if (groups.length === 0) return null;
   const deciduous = isDeciduous(profiled);
   const absent = groups.every(([character]) => !partPresent(character.part, calendar, deciduous, day));
@@ -263,8 +338,12 @@ function OrganRow({ organ, title, profiled, calendar, audience, units, library }
   );
 }
 
-function scoresByCharacter(scores: readonly AdoptedScore[], organ: Organ): [Character, AdoptedScore[]][] {
-  return [...BUILT_IN.values()]
+function scoresByCharacter(
+  scores: readonly AdoptedScore[],
+  organ: Organ,
+  vocabulary: Vocabulary,
+): [Character, AdoptedScore[]][] {
+  return [...vocabulary.values()]
     .filter((character) => character.organ === organ)
     .map((character): [Character, AdoptedScore[]] => [
       character,

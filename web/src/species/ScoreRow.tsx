@@ -1,15 +1,17 @@
-import { useState } from 'react';
+import { useId, useState } from 'react';
 import {
   asTyped,
   FREQUENCIES,
   parseScore,
   qualifierKey,
   qualifiersInWords,
+  slipOf,
   type Frequency,
   type Qualifiers,
   type ScoreProblem,
   type ScoreValue,
 } from '@hurrow/core/score';
+import { STATE_FRAME, statePicture } from '@hurrow/core/specimen';
 import { stateOf, type Character } from '@hurrow/core/vocabulary';
 import type { Entry } from './entry.ts';
 
@@ -28,6 +30,9 @@ const QUALIFIERS: [string, Qualifiers][] = [
   ['forest-grown', { setting: 'forest' }],
 ];
 
+/** Keys that pick a state by its place: digits, then letters. */
+const PICKS = '1234567890abcdefghijklmnoprstuvwxyz';
+
 interface ScoreRowProps {
   character: Character;
   entries: readonly Entry[];
@@ -35,7 +40,15 @@ interface ScoreRowProps {
   onChange(entry: Entry): void;
 }
 
-/** One character in the editor: its qualifier, and its states as chips or its range as typed. */
+/** Moves the focus to the row after or before; every row of the editor has one stop. */
+function toRow(from: HTMLElement, by: 1 | -1): void {
+  const stops = [...document.querySelectorAll<HTMLElement>('.editor .row-stop')];
+  const row = from.closest('.score-row');
+  const at = stops.findIndex((stop) => stop.closest('.score-row') === row);
+  stops[at + by]?.focus();
+}
+
+/** One character in the editor: what it holds for, and its states as chips or its range as typed. */
 export function ScoreRow({ character, entries, problems, onChange }: ScoreRowProps) {
   const [chosen, setChosen] = useState<string>();
   const key = chosen ?? qualifierKey(entries[0]?.qualifiers ?? {});
@@ -44,32 +57,46 @@ export function ScoreRow({ character, entries, problems, onChange }: ScoreRowPro
   const entry: Entry = held ?? { characterId: character.id, qualifiers, value: null, text: '' };
   const others = entries.filter((other) => other.value && qualifierKey(other.qualifiers) !== key);
   const put = (value: ScoreValue | null, text = '') => onChange({ ...entry, value, text });
+  const options = [
+    ...QUALIFIERS.map(([label, q]) => [label, qualifierKey(q)] as const),
+    ...entries
+      .filter((other) => !QUALIFIERS.some(([, q]) => qualifierKey(q) === qualifierKey(other.qualifiers)))
+      .map((other) => [qualifiersInWords(other.qualifiers), qualifierKey(other.qualifiers)] as const),
+  ];
+  const number = character.kind === 'measure' || character.kind === 'count';
+  const keys = (event: React.KeyboardEvent<HTMLDivElement>) => {
+    const from = event.target as HTMLElement;
+    const inSelect = from.tagName === 'SELECT';
+    if (event.altKey && event.key === 'q') {
+      const at = options.findIndex(([, optionKey]) => optionKey === key);
+      setChosen(options[(at + (event.shiftKey ? options.length - 1 : 1)) % options.length]![1]);
+    } else if (inSelect || event.ctrlKey || event.metaKey || event.altKey) return;
+    else if (event.key === 'ArrowDown' || event.key === 'Enter') toRow(from, 1);
+    else if (event.key === 'ArrowUp') toRow(from, -1);
+    else return;
+    event.preventDefault();
+  };
   return (
-    <div className="score-row">
+    // Keys pressed in its fields bubble up here: the row itself is no control.
+    <div className="score-row" onKeyDown={keys} role="presentation">
       <span className="name" id={`name-${character.id}`} title={character.plain}>
         {character.term}
       </span>
       <select
         aria-label={`${character.term}: holds for`}
         value={key}
+        tabIndex={-1}
         onChange={(event) => setChosen(event.target.value)}
       >
-        {QUALIFIERS.map(([label, q]) => (
-          <option key={label} value={qualifierKey(q)}>
+        {options.map(([label, optionKey]) => (
+          <option key={optionKey} value={optionKey}>
             {label}
           </option>
         ))}
-        {entries
-          .filter((other) => !QUALIFIERS.some(([, q]) => qualifierKey(q) === qualifierKey(other.qualifiers)))
-          .map((other) => (
-            <option key={qualifierKey(other.qualifiers)} value={qualifierKey(other.qualifiers)}>
-              {qualifiersInWords(other.qualifiers)}
-            </option>
-          ))}
       </select>
       <div>
-        {character.kind === 'measure' || character.kind === 'count' ? (
-          <Range character={character} entry={entry} put={put} />
+        {number ? (
+          <Range key={key} character={character} entry={entry} put={put} />
         ) : (
           <Chips character={character} value={entry.value} put={put} />
         )}
@@ -87,7 +114,7 @@ export function ScoreRow({ character, entries, problems, onChange }: ScoreRowPro
                 type="button"
                 onClick={() => {
                   const { value } = problem.repair!;
-                  put(value, value ? asTyped(value, character) : '');
+                  put(value, value?.kind === 'range' ? asTyped(value, character) : '');
                 }}
               >
                 {problem.repair.label}
@@ -116,6 +143,7 @@ function Range({
   if (entry.text !== seen) {
     setSeen(entry.text);
     setText(entry.text);
+    setProblem(undefined);
   }
   const type = (typed: string) => {
     setText(typed);
@@ -128,10 +156,11 @@ function Range({
     setProblem(read.ok ? undefined : read.problem);
     put(read.ok ? read.value : null, typed);
   };
+  const slip = problem ? slipOf(text, character) : undefined;
   return (
     <>
       <input
-        className="typed"
+        className="typed row-stop"
         aria-labelledby={`name-${character.id}`}
         aria-invalid={problem !== undefined}
         value={text}
@@ -140,22 +169,28 @@ function Range({
       />
       {problem && (
         <p className="row-problem" role="alert">
-          {problem}
+          {problem}{' '}
+          {slip && (
+            <button className="link" type="button" onClick={() => type(slip.text)}>
+              Did you mean {slip.text}?
+            </button>
+          )}
         </p>
       )}
     </>
   );
 }
 
-function Chips({
-  character,
-  value,
-  put,
-}: {
+interface ChipsProps {
   character: Character;
   value: ScoreValue | null;
   put(value: ScoreValue | null): void;
-}) {
+}
+
+/** The states as chips. The key on a chip picks it; pressed again it means less often, and at last not at all. */
+function Chips({ character, value, put }: ChipsProps) {
+  const said = useId();
+  const [looking, setLooking] = useState<string>();
   const states =
     character.kind === 'flag'
       ? FREQUENCIES.map((frequency) => ({ id: frequency, term: FLAG_TERMS[frequency], definition: '' }))
@@ -169,6 +204,7 @@ function Chips({
         ? value.states.find((entry) => entry.state === id)?.frequency
         : undefined;
   const press = (id: string) => {
+    setLooking(id);
     if (character.kind === 'flag')
       return put(frequencyOf(id) ? null : { kind: 'flag', frequency: id as Frequency });
     const list = value?.kind === 'states' ? value.states : [];
@@ -183,25 +219,69 @@ function Chips({
         : null,
     );
   };
+  const keys = (event: React.KeyboardEvent<HTMLDivElement>) => {
+    if (event.ctrlKey || event.metaKey || event.altKey) return;
+    const picked = event.key.length === 1 ? states[PICKS.indexOf(event.key.toLowerCase())] : undefined;
+    const chips = [...event.currentTarget.querySelectorAll('button')];
+    const at = chips.indexOf(event.target as HTMLButtonElement);
+    if (picked) press(picked.id);
+    else if (event.key === 'ArrowRight') chips[Math.min(chips.length - 1, at + 1)]?.focus();
+    else if (event.key === 'ArrowLeft') chips[Math.max(0, at - 1)]?.focus();
+    else if (event.key === 'Backspace' || event.key === 'Delete') put(null);
+    else return;
+    event.preventDefault();
+  };
+  const shown = stateOf(character, looking ?? '');
   return (
-    <div className="chips" role="group" aria-labelledby={`name-${character.id}`}>
-      {states.map((state) => {
-        const frequency = frequencyOf(state.id);
-        return (
-          <button
-            key={state.id}
-            type="button"
-            aria-pressed={frequency !== undefined}
-            {...(frequency ? { 'data-frequency': frequency } : {})}
-            title={state.definition || stateOf(character, state.id)?.definition}
-            onClick={() => press(state.id)}
-          >
-            {state.term}
-            {frequency && frequency !== 'always' && <small>{frequency}</small>}
-          </button>
-        );
-      })}
-    </div>
+    <>
+      {/* Keys bubble up from the chips, which are the controls. */}
+      <div className="chips" role="group" aria-labelledby={`name-${character.id}`} onKeyDown={keys}>
+        {states.map((state, i) => {
+          const frequency = frequencyOf(state.id);
+          return (
+            <button
+              key={state.id}
+              type="button"
+              className={i === 0 ? 'row-stop' : ''}
+              tabIndex={i === 0 ? 0 : -1}
+              aria-pressed={frequency !== undefined}
+              aria-describedby={said}
+              {...(frequency ? { 'data-frequency': frequency } : {})}
+              title={state.definition || stateOf(character, state.id)?.definition}
+              onFocus={() => setLooking(state.id)}
+              onClick={() => press(state.id)}
+            >
+              <StatePicture characterId={character.id} state={state.id} />
+              <kbd aria-hidden="true">{PICKS[i]}</kbd>
+              {state.term}
+              {frequency && frequency !== 'always' && <small>{frequency}</small>}
+            </button>
+          );
+        })}
+      </div>
+      <p className="definition" id={said}>
+        {shown && character.kind !== 'flag' ? `${shown.term}: ${shown.definition}` : ''}
+      </p>
+    </>
+  );
+}
+
+function StatePicture({ characterId, state }: { characterId: string; state: string }) {
+  const paths = statePicture(characterId, state);
+  if (!paths) return null;
+  return (
+    <svg className="state-picture" viewBox={STATE_FRAME.join(' ')} width={40} height={30} aria-hidden="true">
+      {paths.map((path, i) => (
+        <path
+          key={i}
+          d={path.d}
+          fill={path.fill}
+          stroke={path.stroke}
+          strokeWidth={path.strokeWidth * 1.6}
+          strokeLinejoin="round"
+        />
+      ))}
+    </svg>
   );
 }
 

@@ -1,121 +1,85 @@
-import { Button } from 'antd';
 import { useQuery } from '@tanstack/react-query';
-import { useEffect, useRef, useState } from 'react';
-import { Link, NavLink, Route, Routes, useLocation, useNavigate } from 'react-router';
-import type { ProfiledTaxon } from '@hurrow/core/evidence';
-import { commonName } from '@hurrow/core/taxon';
+import { lazy, Suspense } from 'react';
+import { Link, NavLink, Route, Routes, useLocation } from 'react-router';
 import { messageOf } from '../app/api.ts';
 import { courseQuery, useLibrary } from '../app/data.ts';
-import { Strip } from '../app/Drawings.tsx';
-import { useKeys } from '../app/keys.ts';
-import { Latin } from '../app/Names.tsx';
-import { Editor } from './Editor.tsx';
-import { ImportTaxa } from './ImportTaxa.tsx';
 import { Profile } from './Profile.tsx';
+import { SpeciesList } from './SpeciesList.tsx';
 import './species.css';
 
-/** The library: the list at the left, a profile, the editor or the import beside it. */
+const Editor = lazy(() => import('./Editor.tsx').then(({ Editor: page }) => ({ default: page })));
+const Exchange = lazy(() => import('../library/Exchange.tsx'));
+const SideBySide = lazy(() => import('../library/SideBySide.tsx'));
+const Sources = lazy(() => import('../library/Sources.tsx'));
+const Characters = lazy(() => import('../library/Characters.tsx'));
+const RangePage = lazy(() => import('../range/RangePage.tsx'));
+const MeasuringPage = lazy(() => import('../measuring/MeasuringPage.tsx'));
+
+/** Pages about the whole library; the rest of the address names a taxon. */
+const PAGES: [string, string][] = [
+  ['side-by-side', 'Side by side'],
+  ['sources', 'Sources and gaps'],
+  ['characters', 'Characters'],
+  ['exchange', 'Exchange'],
+];
+
+/** The library: the list at the left; a profile, the editor or a page about the whole library beside it. */
 export default function SpeciesPlace({ courseId }: { courseId: string }) {
   const { query, library, profiles } = useLibrary();
   const course = useQuery(courseQuery(courseId)).data;
-  const go = useNavigate();
   const path = useLocation().pathname;
-  const open = decodeURIComponent(/\/species\/([^/]+)/.exec(path)?.[1] ?? '');
+  const named = decodeURIComponent(/\/species\/([^/]+)/.exec(path)?.[1] ?? '');
+  const open = PAGES.some(([page]) => page === named) ? '' : named;
   const base = `/c/${courseId}/species`;
-  const [order, setOrder] = useState<'set' | 'name' | 'latin'>('set');
-  const listed = inOrder(profiles, order, course?.sets.flatMap((set) => set.taxa) ?? []);
-  const at = listed.findIndex(({ taxon }) => taxon.id === open);
-  const step = (by: number) => {
-    const next = listed[Math.min(listed.length - 1, Math.max(0, at + by))];
-    if (next) void go(`${base}/${next.taxon.id}`);
-  };
-  useKeys({ j: () => step(1), k: () => step(-1), e: () => at >= 0 && void go(`${base}/${open}/edit`) });
-
-  const count = profiles.length === 1 ? '1 taxon' : `${profiles.length} taxa`;
   if (query.isPending) return <p className="opening">Opening the library…</p>;
   if (query.isError && !library) return <p className="problem">{messageOf(query.error)}</p>;
-  const editing = path.endsWith('/edit') || open === 'new';
+  const taught = course?.sets.flatMap((set) => set.taxa) ?? [];
+  const first =
+    taught.map((id) => profiles.find(({ taxon }) => taxon.id === id)).find(Boolean) ?? profiles[0];
   return (
-    <div className={editing ? 'species editing' : 'species'}>
-      <nav className="species-list" aria-label="Species of the library">
-        <div className="species-list-head">
-          <label>
-            <span className="visually-hidden">Order</span>
-            <select value={order} onChange={(event) => setOrder(event.target.value as typeof order)}>
-              <option value="set">{count}, set order</option>
-              <option value="name">{count}, by common name</option>
-              <option value="latin">{count}, by scientific name</option>
-            </select>
-          </label>
-          <Button size="small" onClick={() => void go(`${base}/new`)}>
-            New
-          </Button>
-          <Button size="small" onClick={() => void go(`${base}/import`)}>
-            Import
-          </Button>
-        </div>
-        <ol>
-          {listed.map((profiled) => (
-            <ListRow
-              key={profiled.taxon.id}
-              profiled={profiled}
-              to={`${base}/${profiled.taxon.id}`}
-              open={profiled.taxon.id === open}
-            />
-          ))}
-        </ol>
-      </nav>
-      <Routes>
-        <Route path="new" element={<Editor key="new" courseId={courseId} taxonId={undefined} />} />
-        <Route path="import" element={<ImportTaxa courseId={courseId} />} />
-        <Route path=":taxonId" element={<Profile courseId={courseId} taxonId={open} />} />
-        <Route path=":taxonId/edit" element={<Editor key={open} courseId={courseId} taxonId={open} />} />
-        <Route
-          path=""
-          element={
-            profiles[0] ? (
-              <Profile courseId={courseId} taxonId={listed[0]!.taxon.id} />
-            ) : (
-              <EmptyLibrary base={base} />
-            )
-          }
+    <div className="species">
+      <div className="species-side">
+        <SpeciesList
+          base={base}
+          profiles={profiles}
+          taught={taught}
+          revision={library?.revision ?? 0}
+          open={named === '' ? (first?.taxon.id ?? '') : open}
         />
-      </Routes>
+        <p className="library-pages">
+          {PAGES.map(([page, title]) => (
+            <NavLink key={page} to={`${base}/${page}`}>
+              {title}
+            </NavLink>
+          ))}
+        </p>
+      </div>
+      <Suspense fallback={<p className="opening">Opening…</p>}>
+        <Routes>
+          <Route path="new" element={<Editor key="new" courseId={courseId} taxonId={undefined} />} />
+          <Route path="exchange" element={<Exchange courseId={courseId} />} />
+          <Route path="side-by-side" element={<SideBySide courseId={courseId} />} />
+          <Route path="sources" element={<Sources courseId={courseId} />} />
+          <Route path="characters" element={<Characters />} />
+          <Route path=":taxonId" element={<Profile courseId={courseId} taxonId={open} />} />
+          <Route path=":taxonId/edit" element={<Editor key={open} courseId={courseId} taxonId={open} />} />
+          <Route
+            path=":taxonId/range"
+            element={<RangePage key={open} courseId={courseId} taxonId={open} />}
+          />
+          <Route
+            path=":taxonId/measuring"
+            element={<MeasuringPage key={open} courseId={courseId} taxonId={open} />}
+          />
+          <Route
+            path=""
+            element={
+              first ? <Profile courseId={courseId} taxonId={first.taxon.id} /> : <EmptyLibrary base={base} />
+            }
+          />
+        </Routes>
+      </Suspense>
     </div>
-  );
-}
-
-function inOrder(
-  profiles: readonly ProfiledTaxon[],
-  order: string,
-  taught: readonly string[],
-): ProfiledTaxon[] {
-  const place = (id: string) => (taught.includes(id) ? taught.indexOf(id) : taught.length);
-  const byLatin = (a: ProfiledTaxon, b: ProfiledTaxon) =>
-    `${a.taxon.genus} ${a.taxon.epithet}`.localeCompare(`${b.taxon.genus} ${b.taxon.epithet}`);
-  return [...profiles].sort((a, b) => {
-    if (order === 'name') return commonName(a.taxon).localeCompare(commonName(b.taxon));
-    if (order === 'latin') return byLatin(a, b);
-    return place(a.taxon.id) - place(b.taxon.id) || byLatin(a, b);
-  });
-}
-
-function ListRow({ profiled, to, open }: { profiled: ProfiledTaxon; to: string; open: boolean }) {
-  const row = useRef<HTMLLIElement>(null);
-  useEffect(() => {
-    if (open) row.current?.scrollIntoView({ block: 'nearest' });
-  }, [open]);
-  return (
-    <li ref={row}>
-      <NavLink to={to} aria-current={open ? 'page' : undefined} className={open ? 'open' : ''}>
-        <span>
-          {commonName(profiled.taxon)}
-          <br />
-          <Latin names={profiled.taxon} />
-        </span>
-        <Strip profiled={profiled} />
-      </NavLink>
-    </li>
   );
 }
 
@@ -126,7 +90,7 @@ function EmptyLibrary({ base }: { base: string }) {
       <p>
         Begin with three species that your students mix up.{' '}
         <Link to={`${base}/new`}>Enter a species by hand</Link>, organ by organ, or{' '}
-        <Link to={`${base}/import`}>import a table</Link> with one row a species.
+        <Link to={`${base}/exchange`}>import a table</Link> with one row a species.
       </p>
       <p className="quiet">
         A dozen characters each are enough to draw them and to see what settles them. Then make a course under

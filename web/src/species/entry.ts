@@ -1,5 +1,5 @@
 import { asTyped, qualifierKey, type Qualifiers, type Score, type ScoreValue } from '@hurrow/core/score';
-import { BUILT_IN } from '@hurrow/core/vocabulary';
+import type { Vocabulary } from '@hurrow/core/vocabulary';
 
 /** What the editor holds of one score: its value as typed or picked, with what is wrong in it. */
 export interface Entry {
@@ -14,16 +14,28 @@ export interface Entry {
 export const entryKey = (characterId: string, qualifiers: Qualifiers) =>
   `${characterId}|${qualifierKey(qualifiers)}`;
 
-/** What one source says, as entries of the form. */
-export function entriesOf(scores: readonly Score[], sourceId: string): Map<string, Entry> {
+/** What one source says (all of them without one), as entries of the form. */
+export function entriesOf(
+  scores: readonly Score[],
+  sourceId: string | undefined,
+  vocabulary: Vocabulary,
+): Map<string, Entry> {
   return new Map(
     scores
-      .filter((score) => score.sourceId === sourceId)
+      .filter(
+        (score) =>
+          (sourceId === undefined || score.sourceId === sourceId) && vocabulary.has(score.characterId),
+      )
       .map((score) => {
         const { characterId, qualifiers, value } = score;
         return [
           entryKey(characterId, qualifiers),
-          { characterId, qualifiers, value, text: asTyped(value, BUILT_IN.get(characterId)!) },
+          {
+            characterId,
+            qualifiers,
+            value,
+            text: value.kind === 'range' ? asTyped(value, vocabulary.get(characterId)!) : '',
+          },
         ];
       }),
   );

@@ -1,0 +1,50 @@
+import { fileURLToPath } from 'node:url';
+import { dirname, join } from 'node:path';
+import { createRequire } from 'node:module';
+import pdfmake from 'pdfmake';
+import type { TDocumentDefinitions } from 'pdfmake/interfaces.js';
+
+const require = createRequire(import.meta.url);
+const folderOf = (font: string) =>
+  join(dirname(require.resolve(`@fontsource/${font}/package.json`)), 'files');
+const FOLDERS = { sans: folderOf('source-sans-3'), serif: folderOf('source-serif-4') };
+
+const face = (folder: string, font: string) => ({
+  normal: join(folder, `${font}-latin-400-normal.woff`),
+  bold: join(folder, `${font}-latin-600-normal.woff`),
+  italics: join(folder, `${font}-latin-400-italic.woff`),
+  bolditalics: join(folder, `${font}-latin-600-italic.woff`),
+});
+
+pdfmake.setFonts({
+  Sans: face(FOLDERS.sans, 'source-sans-3'),
+  Serif: face(FOLDERS.serif, 'source-serif-4'),
+});
+// Nothing is fetched, and no file but the fonts is read.
+pdfmake.setUrlAccessPolicy(() => false);
+pdfmake.setLocalAccessPolicy((path: string) => {
+  const file = path.startsWith('file:') ? fileURLToPath(path) : path;
+  return Object.values(FOLDERS).some((folder) => file.startsWith(folder));
+});
+
+export type Paper = 'a4' | 'letter';
+export const PAPERS: Paper[] = ['a4', 'letter'];
+
+/** Width and height of the paper in points. */
+export const PAPER_SIZE: Record<Paper, { name: 'A4' | 'LETTER'; width: number; height: number }> = {
+  a4: { name: 'A4', width: 595.28, height: 841.89 },
+  letter: { name: 'LETTER', width: 612, height: 792 },
+};
+
+/** Sets a document in the fonts of the house and returns it as a PDF. */
+export async function pdfOf(
+  paper: Paper,
+  definition: Omit<TDocumentDefinitions, 'pageSize'>,
+): Promise<Buffer> {
+  const document = pdfmake.createPdf({
+    pageSize: PAPER_SIZE[paper].name,
+    defaultStyle: { font: 'Sans', fontSize: 9.5, lineHeight: 1.12, color: '#17262b' },
+    ...definition,
+  });
+  return Buffer.from(await document.getBuffer());
+}

@@ -1,0 +1,201 @@
+import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces.js';
+import type { ProfiledTaxon } from '@hurrow/core/evidence';
+import { rangeInWords, type Range } from '@hurrow/core/range';
+import {
+  characterName,
+  qualifiersInWords,
+  valueInWords,
+  type Audience,
+  type UnitSystem,
+} from '@hurrow/core/score';
+import { arcLabel, CALENDAR_PARTS, CALENDAR_TITLES } from '@hurrow/core/season';
+import { drawingToSvg, drawSpecimen, layOut, sampleSpecimen } from '@hurrow/core/specimen';
+import { commonName, scientificName, sizePoints } from '@hurrow/core/taxon';
+import { MEDIUM_VIEWS } from '@hurrow/core/view';
+import { ORGANS, type Vocabulary } from '@hurrow/core/vocabulary';
+
+export interface PrintOptions {
+  audience: Audience;
+  units: UnitSystem;
+  /** Line drawings without color. */
+  black: boolean;
+  vocabulary: Vocabulary;
+  /** Day of the year on which the specimen is drawn: in leaf, with its buds set. */
+  day: number;
+  sources: readonly { id: string; label: string }[];
+}
+
+export interface PrintedPhoto {
+  dataUrl: string;
+  caption: string;
+}
+
+/** The typical twig of a taxon as SVG; undefined where its scores do not make a drawing. */
+export function twigSvg(profiled: ProfiledTaxon, options: PrintOptions, width: number, height: number) {
+  const view = { ...MEDIUM_VIEWS.cutting, day: options.day, qualifiers: { plantAge: 'mature' } };
+  const traits = sampleSpecimen(profiled, options.vocabulary, view, 11, { typical: true });
+  const scene = drawSpecimen(traits, ['twig', 'bud', 'leaf']);
+  if (!scene) return undefined;
+  const drawing = layOut(scene, { width, height, plain: options.black, units: options.units });
+  // The fonts of the PDF are named; the drawing must not ask for another.
+  return drawingToSvg(drawing, scientificName(profiled.taxon)).replace(
+    'font-family="sans-serif"',
+    'font-family="Sans"',
+  );
+}
+
+/** A profile on one or two pages: names, drawing, what is said organ by organ, cautions, months and range. */
+export function profileSheet(
+  profiled: ProfiledTaxon,
+  range: Range | undefined,
+  photos: readonly PrintedPhoto[],
+  options: PrintOptions,
+): Omit<TDocumentDefinitions, 'pageSize'> {
+  const { taxon } = profiled;
+  const svg = twigSvg(profiled, options, 330, 260);
+  const drawn: Content = svg
+    ? { svg, width: 230 }
+    : { text: 'Its scores do not make a drawing yet.', italics: true, color: '#4c5d60' };
+  return {
+    info: { title: `${commonName(taxon)}, ${scientificName(taxon)}` },
+    pageMargins: [44, 40, 44, 44],
+    footer: (page, pages) => ({
+      text: `${scientificName(taxon)} · ${page} of ${pages}`,
+      alignment: 'center',
+      fontSize: 8,
+      color: '#4c5d60',
+    }),
+    content: [
+      {
+        columns: [
+          { text: capital(commonName(taxon)), font: 'Serif', bold: true, fontSize: 20, width: 'auto' },
+          {
+            text: [
+              { text: scientificName(taxon), font: 'Serif', italics: true, fontSize: 14 },
+              { text: `  ${taxon.authority ?? ''}`, fontSize: 9 },
+            ],
+            margin: [0, 6, 0, 0],
+          },
+        ],
+        columnGap: 12,
+      },
+      {
+        text: [
+          taxon.family,
+          taxon.familyCommon ? ` (${taxon.familyCommon})` : '',
+          taxon.commonNames.length > 1 ? `. Also ${taxon.commonNames.slice(1).join(', ')}` : '',
+          '. ',
+          taxon.synonyms.length ? { text: `Synonym ${taxon.synonyms.join(', ')}. `, italics: true } : '',
+          taxon.meaning ?? '',
+        ],
+        margin: [0, 2, 0, 8],
+      },
+      {
+        columns: [
+          { width: 236, stack: [drawn] },
+          {
+            stack: [
+              ...(taxon.memoryAid
+                ? [{ text: taxon.memoryAid, font: 'Serif', fontSize: 12, margin: [0, 4, 0, 6] } as Content]
+                : []),
+              ...(taxon.fact ? [{ text: taxon.fact, margin: [0, 0, 0, 6] } as Content] : []),
+              ...taxon.cautions.map((caution): Content => ({
+                text: [
+                  { text: `${capital(caution.kind)}: ${caution.part}. `, bold: true },
+                  `${caution.effect} ${caution.care}`,
+                ],
+                margin: [0, 0, 0, 5],
+              })),
+              ...CALENDAR_PARTS.filter((part) => taxon.calendar[part]?.length).map((part): Content => ({
+                text: [
+                  { text: `${capital(CALENDAR_TITLES[part])}  `, color: '#4c5d60' },
+                  taxon.calendar[part]!.map(arcLabel).join(', '),
+                ],
+              })),
+            ],
+          },
+        ],
+        columnGap: 14,
+      },
+      ...photoRow(photos),
+      {
+        margin: [0, 10, 0, 0],
+        layout: 'lightHorizontalLines',
+        table: {
+          widths: [74, '*'],
+          body: [
+            ...ORGANS.flatMap(({ organ, title }) => {
+              const said = organInWords(profiled, organ, options);
+              return said ? [[{ text: title, bold: true }, said]] : [];
+            }),
+            ...(taxon.wildlife ? [[{ text: 'Wildlife', bold: true }, taxon.wildlife]] : []),
+            ...(taxon.uses
+              ? [[{ text: 'Uses', bold: true }, `${taxon.uses} (Told as history, not as advice.)`]]
+              : []),
+            ...(taxon.largest?.length
+              ? [
+                  [
+                    { text: 'Largest', bold: true },
+                    taxon.largest
+                      .map(
+                        (tree) =>
+                          `${tree.place}${tree.year ? `, ${tree.year}` : ''}: ${sizePoints(tree)} points`,
+                      )
+                      .join('; '),
+                  ],
+                ]
+              : []),
+            [{ text: 'Range', bold: true }, range ? rangeInWords(range) : 'No range is recorded.'],
+          ],
+        },
+      },
+      {
+        text: `Sources: ${sourcesOf(profiled, options)}.`,
+        fontSize: 8,
+        color: '#4c5d60',
+        margin: [0, 8, 0, 0],
+      },
+    ],
+  };
+}
+
+const photoRow = (photos: readonly PrintedPhoto[]): Content[] =>
+  photos.length === 0
+    ? []
+    : [
+        {
+          columns: photos.map((photo) => ({
+            width: 160,
+            stack: [
+              { image: photo.dataUrl, fit: [160, 110] },
+              { text: photo.caption, fontSize: 7.5 },
+            ],
+          })),
+          columnGap: 10,
+          margin: [0, 8, 0, 0],
+        },
+      ];
+
+function organInWords(profiled: ProfiledTaxon, organ: string, options: PrintOptions): string {
+  const said = [...options.vocabulary.values()]
+    .filter((character) => character.organ === organ)
+    .flatMap((character) => {
+      const scores = profiled.scores.filter((score) => score.characterId === character.id);
+      if (scores.length === 0) return [];
+      const values = scores.map((score) => {
+        const where = qualifiersInWords(score.qualifiers);
+        const value = valueInWords(score.value, character, options.audience, options.units);
+        return where ? `${where}: ${value}` : value;
+      });
+      return [`${characterName(character, options.audience)} ${values.join(' | ')}`];
+    });
+  return said.join('; ');
+}
+
+function sourcesOf(profiled: ProfiledTaxon, { sources }: PrintOptions): string {
+  const used = new Set(profiled.scores.flatMap((score) => score.statements.map(({ sourceId }) => sourceId)));
+  const labels = sources.filter(({ id }) => used.has(id)).map(({ label }) => label);
+  return labels.join(', ') || 'none yet';
+}
+
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

@@ -1,0 +1,93 @@
+import Joi from 'joi';
+import sharp from 'sharp';
+import { profilesOf, vocabularyOfLibrary } from '@hurrow/core/library';
+import { mayLeave, type PhotoRecord } from '@hurrow/core/measurement';
+import type { Range } from '@hurrow/core/range';
+import type { Audience, UnitSystem } from '@hurrow/core/score';
+import { dayOfYear } from '@hurrow/core/season';
+import { badInput } from '../api/problem.ts';
+import { route, STAFF } from '../api/route.ts';
+import type { Db } from '../db/index.ts';
+import { photoBytes, photosOfTaxon } from '../photos/queries.ts';
+import { recordNow, recordsAt } from '../species/records.ts';
+import { libraryAt } from '../species/store.ts';
+import { PAPERS, pdfOf, type Paper } from './document.ts';
+import { flashCards } from './flashCards.ts';
+import { profileSheet, type PrintedPhoto } from './profileSheet.ts';
+
+interface PrintQuery {
+  taxa: string;
+  paper: Paper;
+  audience: Audience;
+  units: UnitSystem;
+  ink: 'color' | 'black';
+}
+
+/** Specimens are drawn in leaf with their buds set, unless the caller's date is a better one. */
+const DRAWN_ON = dayOfYear('2026-08-20');
+
+export const printRoutes = [
+  route<unknown, { kind: 'profile' | 'cards' }, PrintQuery>({
+    method: 'get',
+    path: '/api/prints/{kind}.pdf',
+    summary: 'A profile sheet of one taxon, or flash cards of many, as PDF on A4 or Letter.',
+    allow: STAFF,
+    answers: 'application/pdf',
+    params: Joi.object({ kind: Joi.string().valid('profile', 'cards').required() }),
+    query: Joi.object({
+      taxa: Joi.string().max(8000).required(),
+      paper: Joi.string()
+        .valid(...PAPERS)
+        .default('letter'),
+      audience: Joi.string().valid('technical', 'plain').default('technical'),
+      units: Joi.string().valid('metric', 'imperial').default('metric'),
+      ink: Joi.string().valid('color', 'black').default('color'),
+    }),
+    handle: async ({ db, params, query }) => {
+      const library = await libraryAt(db);
+      const vocabulary = vocabularyOfLibrary(library);
+      const wanted = query.taxa.split(',').filter(Boolean);
+      const profiles = profilesOf(
+        { ...library, taxa: library.taxa.filter(({ taxon }) => wanted.includes(taxon.id)) },
+        vocabulary,
+      );
+      const list = wanted.flatMap((id) => profiles.find(({ taxon }) => taxon.id === id) ?? []);
+      if (list.length === 0) throw badInput('None of these species is in the library. Choose at least one.');
+      const options = {
+        audience: query.audience,
+        units: query.units,
+        black: query.ink === 'black',
+        vocabulary,
+        day: DRAWN_ON,
+        sources: library.sources,
+      };
+      if (params.kind === 'cards') return pdfOf(query.paper, flashCards(list, query.paper, options));
+      const first = list[0]!;
+      const range = await recordNow<Range>(db, library.id, 'range', first.taxon.id);
+      const photos = await printablePhotos(db, library, first.taxon.id);
+      return pdfOf(query.paper, profileSheet(first, range?.record ?? undefined, photos, options));
+    },
+  }),
+];
+
+/** Up to three photos that may leave the library, as JPEG with their credit. */
+async function printablePhotos(
+  db: Db,
+  library: { id: string; revision: number },
+  taxonId: string,
+): Promise<PrintedPhoto[]> {
+  const records = await recordsAt<PhotoRecord>(db, library.id, 'photo', library.revision);
+  const printed: PrintedPhoto[] = [];
+  for (const { id } of await photosOfTaxon(db, taxonId)) {
+    const record = records.find(({ key }) => key === id)?.record;
+    if (!record || !mayLeave(record) || printed.length === 3) continue;
+    const bytes = await photoBytes(db, id, 'screen');
+    if (!bytes) continue;
+    const jpeg = await sharp(bytes).resize({ width: 640 }).jpeg({ quality: 80 }).toBuffer();
+    printed.push({
+      dataUrl: `data:image/jpeg;base64,${jpeg.toString('base64')}`,
+      caption: [record.caption, `${record.credit}, ${record.licence}`].filter(Boolean).join('. '),
+    });
+  }
+  return printed;
+}

@@ -1,0 +1,69 @@
+import { App } from 'antd';
+import { useQueryClient } from '@tanstack/react-query';
+import { useNavigate } from 'react-router';
+import { ImportFile } from '../app/ImportFile.tsx';
+import { useLibrary } from '../app/data.ts';
+import './library.css';
+
+const EXAMPLE = `scientific name,family,common names,calendar.leaves,foliage.kind,leaf.shape,leaf.length,twig.arrangement
+Acer rubrum,Sapindaceae,"red maple, soft maple",1 May – 20 Oct,broad blade,ovate,6–10 cm,opposite
+Ulmus americana,Ulmaceae,American elm,5 May – 15 Oct,broad blade,ovate; sometimes elliptic,3–6 in,alternate`;
+
+const EXPORTS: [string, string, string][] = [
+  ['json', 'Library bundle', 'JSON, everything but photographs; docs/library.schema.json describes it'],
+  ['scores', 'Scores', 'CSV, one row a score with its source'],
+  ['table', 'Taxa × characters', 'CSV, a row a species, from the first source'],
+  ['sdd', 'Descriptions', 'TDWG SDD 1.1, XML'],
+  ['occurrences', 'Occurrences', 'Darwin Core, CSV, one row a cell of a range'],
+  ['geojson', 'Ranges', 'GeoJSON, one feature a status'],
+];
+
+/** Takes files into the library, after showing what they would do, and writes it out in open formats. */
+export default function Exchange({ courseId }: { courseId: string }) {
+  const queries = useQueryClient();
+  const go = useNavigate();
+  const { message } = App.useApp();
+  const { library } = useLibrary();
+  return (
+    <section className="library-page">
+      <h1>Import species</h1>
+      <p className="quiet">
+        A table with one row a species (“scientific name” and “family” are needed; other columns are names,
+        “calendar.leaves” and the like, and any character by its id), a table with one row a score, a library
+        bundle, SDD descriptions, or occurrence rows in Darwin Core. The kind of file is found out by itself.
+      </p>
+      <ImportFile
+        path="/api/library/import"
+        example={EXAMPLE}
+        accept=".csv,.tsv,.txt,.json,.xml,text/csv,application/json,application/xml"
+        onDone={(report) => {
+          void queries.invalidateQueries({ queryKey: ['library'] });
+          void queries.invalidateQueries({ queryKey: ['range'] });
+          void message.success(`${report.added.length + report.changed.length} species imported.`);
+          void go(`/c/${courseId}/species`);
+        }}
+      />
+      {(library?.taxa.length ?? 0) > 0 && (
+        <>
+          <h2>Export</h2>
+          <dl className="exports">
+            {EXPORTS.map(([format, title, what]) => (
+              <div key={format}>
+                <dt>
+                  <a href={`/api/library/export/${format}`} download>
+                    {title}
+                  </a>
+                </dt>
+                <dd className="quiet">{what}</dd>
+              </div>
+            ))}
+          </dl>
+          <p className="quiet">
+            What is written here is read back equal. Photographs stay in the library unless they have a credit
+            and a licence; then they may go into prints.
+          </p>
+        </>
+      )}
+    </section>
+  );
+}

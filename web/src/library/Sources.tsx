@@ -1,0 +1,325 @@
+import { Button } from 'antd';
+import { useQuery } from '@tanstack/react-query';
+import { useMemo, useState } from 'react';
+import { Link } from 'react-router';
+import { gapsOf, type Gap } from '@hurrow/core/evidence';
+import { disagreementsOf, type Disagreement } from '@hurrow/core/library';
+import { characterName, qualifiersInWords, valueInWords, type Reconciliation } from '@hurrow/core/score';
+import { dayLabel } from '@hurrow/core/season';
+import { commonName } from '@hurrow/core/taxon';
+import { MEDIUM_VIEWS } from '@hurrow/core/view';
+import { messageOf, put } from '../app/api.ts';
+import { courseQuery, useLibrary, type LibraryAnswer } from '../app/data.ts';
+import { useFieldDate } from '../app/fieldDate.tsx';
+import { useSaved } from './useSaved.tsx';
+import './library.css';
+
+type Picks = NonNullable<Reconciliation['picks']>;
+
+/** The sources and how they are reconciled, what they disagree on, and what the library lacks. */
+export default function Sources({ courseId }: { courseId: string }) {
+  const { library, profiles } = useLibrary();
+  if (!library) return null;
+  const found = disagreementsOf(profiles);
+  return (
+    <section className="library-page">
+      <SourceList key={library.revision} library={library} />
+      <h2>
+        {found.length === 0
+          ? 'No disagreements'
+          : `${found.length} ${found.length === 1 ? 'disagreement' : 'disagreements'}`}
+      </h2>
+      {found.length > 0 && <Disagreements courseId={courseId} library={library} found={found} />}
+      <Gaps courseId={courseId} />
+    </section>
+  );
+}
+
+/** Saves sources, rule and picks together: they make one record. */
+function useSettings(library: LibraryAnswer) {
+  const saved = useSaved();
+  const [problem, setProblem] = useState<string>();
+  const save = async (change: {
+    sources?: { id?: string; label: string }[];
+    rule?: Reconciliation['rule'];
+    picks?: Picks;
+  }) => {
+    setProblem(undefined);
+    try {
+      const { revision } = await put<{ revision: number }>('/api/library/sources', {
+        sources: library.sources,
+        rule: library.reconciliation.rule,
+        picks: library.reconciliation.picks ?? {},
+        baseRevision: library.revision,
+        ...change,
+      });
+      await saved('Saved how sources are reconciled.', revision);
+    } catch (error) {
+      setProblem(messageOf(error));
+    }
+  };
+  return { save, problem };
+}
+
+function SourceList({ library }: { library: LibraryAnswer }) {
+  const { save, problem } = useSettings(library);
+  const [sources, setSources] = useState<{ id?: string; label: string }[]>(library.sources);
+  const [rule, setRule] = useState(library.reconciliation.rule);
+  const move = (i: number, by: number) => {
+    const next = [...sources];
+    const [taken] = next.splice(i, 1);
+    next.splice(i + by, 0, taken!);
+    setSources(next);
+  };
+  const changed =
+    rule !== library.reconciliation.rule || JSON.stringify(sources) !== JSON.stringify(library.sources);
+  return (
+    <>
+      <h1>Sources</h1>
+      <p className="quiet">Who says what is in the profiles, the most trusted first.</p>
+      {sources.map((source, i) => (
+        <div className="source-line" key={source.id ?? `new-${i}`}>
+          <span className="quiet">{i + 1}</span>
+          <input
+            aria-label={`Name of source ${i + 1}`}
+            value={source.label}
+            onChange={(event) =>
+              setSources(
+                sources.map((entry, k) => (k === i ? { ...entry, label: event.target.value } : entry)),
+              )
+            }
+          />
+          <Button
+            size="small"
+            disabled={i === 0}
+            aria-label={`Trust source ${i + 1} more`}
+            onClick={() => move(i, -1)}
+          >
+            ↑
+          </Button>
+          <Button
+            size="small"
+            disabled={sources.length === 1}
+            aria-label={`Remove source ${i + 1}`}
+            onClick={() => setSources(sources.filter((_, k) => k !== i))}
+          >
+            ×
+          </Button>
+        </div>
+      ))}
+      <p>
+        <Button size="small" onClick={() => setSources([...sources, { label: '' }])}>
+          Add a source
+        </Button>
+      </p>
+      <p>
+        Where they differ, adopt{' '}
+        <select
+          aria-label="Rule of reconciliation"
+          value={rule}
+          onChange={(event) => setRule(event.target.value as typeof rule)}
+        >
+          <option value="preferred">what the most trusted source says</option>
+          <option value="envelope">everything that any source says</option>
+        </select>
+        . A character can be an exception, with a reason.
+      </p>
+      {problem && (
+        <p className="problem" role="alert">
+          {problem}
+        </p>
+      )}
+      {changed && (
+        <Button type="primary" onClick={() => void save({ sources, rule })}>
+          Save sources and rule
+        </Button>
+      )}
+      <Exceptions library={library} onRemove={(picks) => void save({ picks })} />
+    </>
+  );
+}
+
+function Exceptions({ library, onRemove }: { library: LibraryAnswer; onRemove(picks: Picks): void }) {
+  const { vocabulary } = useLibrary();
+  const picks = Object.entries(library.reconciliation.picks ?? {});
+  if (picks.length === 0) return null;
+  return (
+    <ul>
+      {picks.map(([id, pick]) => (
+        <li key={id}>
+          {vocabulary.get(id)?.term ?? id}:{' '}
+          {library.sources.find((entry) => entry.id === pick.sourceId)?.label}, because {pick.reason}.{' '}
+          <button
+            className="link"
+            onClick={() => onRemove(Object.fromEntries(picks.filter(([other]) => other !== id)))}
+          >
+            Follow the rule again
+          </button>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+function Disagreements({
+  courseId,
+  library,
+  found,
+}: {
+  courseId: string;
+  library: LibraryAnswer;
+  found: readonly Disagreement[];
+}) {
+  const { vocabulary } = useLibrary();
+  const course = useQuery(courseQuery(courseId)).data;
+  const { save, problem } = useSettings(library);
+  const [open, setOpen] = useState<string>();
+  const [reason, setReason] = useState('');
+  const label = (id: string) => library.sources.find((entry) => entry.id === id)?.label ?? id;
+  const pick = (characterId: string, sourceId: string) =>
+    void save({
+      picks: { ...(library.reconciliation.picks ?? {}), [characterId]: { sourceId, reason } },
+    }).then(() => setOpen(undefined));
+  return (
+    <>
+      {problem && (
+        <p className="problem" role="alert">
+          {problem}
+        </p>
+      )}
+      <table className="doubts-table">
+        <thead>
+          <tr>
+            <th scope="col">Taxon and character</th>
+            <th scope="col">What the sources say; the adopted one is bold</th>
+            <th scope="col">Exception</th>
+          </tr>
+        </thead>
+        <tbody>
+          {found.map(({ taxon, score }) => {
+            const character = vocabulary.get(score.characterId)!;
+            const key = `${taxon.id}${score.characterId}${JSON.stringify(score.qualifiers)}`;
+            return (
+              <tr key={key}>
+                <td>
+                  <Link to={`/c/${courseId}/species/${taxon.id}`}>{commonName(taxon)}</Link>
+                  <br />
+                  {characterName(character, course?.audience ?? 'technical')}
+                  {Object.keys(score.qualifiers).length > 0 && ` (${qualifiersInWords(score.qualifiers)})`}
+                </td>
+                <td>
+                  {score.statements.map((statement) => (
+                    <div
+                      key={statement.sourceId}
+                      className={score.from.includes(statement.sourceId) ? 'adopted' : ''}
+                    >
+                      {label(statement.sourceId)}:{' '}
+                      {valueInWords(statement.value, character, course?.audience, course?.units)}
+                    </div>
+                  ))}
+                </td>
+                <td>
+                  {open === key ? (
+                    <div className="reason">
+                      <input
+                        aria-label={`Why another source is right on ${character.term}`}
+                        placeholder="Because…"
+                        value={reason}
+                        onChange={(event) => setReason(event.target.value)}
+                      />
+                      {score.statements
+                        .filter((statement) => !score.from.includes(statement.sourceId))
+                        .map((statement) => (
+                          <Button
+                            key={statement.sourceId}
+                            size="small"
+                            disabled={reason.trim().length < 3}
+                            onClick={() => pick(score.characterId, statement.sourceId)}
+                          >
+                            Trust {label(statement.sourceId)} on {character.term}
+                          </Button>
+                        ))}
+                    </div>
+                  ) : (
+                    <button
+                      className="link"
+                      onClick={() => {
+                        setOpen(key);
+                        setReason('');
+                      }}
+                    >
+                      Trust the other one
+                    </button>
+                  )}
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+    </>
+  );
+}
+
+function Gaps({ courseId }: { courseId: string }) {
+  const { library, vocabulary, profiles } = useLibrary();
+  const course = useQuery(courseQuery(courseId)).data;
+  const { day } = useFieldDate();
+  const gaps = useMemo(() => {
+    const taught = new Set(course?.sets.flatMap((set) => set.taxa) ?? []);
+    const list = profiles.filter(({ taxon }) => taught.size === 0 || taught.has(taxon.id));
+    const view = { ...MEDIUM_VIEWS.cutting, day, qualifiers: { plantAge: 'mature' } };
+    return gapsOf(list, vocabulary, view, {
+      ...(library ? { reference: library.reference } : {}),
+      ...(course ? { site: course } : {}),
+    }).slice(0, 14);
+  }, [course, profiles, vocabulary, library, day]);
+  const name = (id: string) => commonName(profiles.find(({ taxon }) => taxon.id === id)!.taxon);
+  return (
+    <>
+      <h2>What is missing</h2>
+      {gaps.length === 0 && <p>Every character that a cutting shows on {dayLabel(day)} is scored.</p>}
+      {gaps.length > 0 && (
+        <p className="quiet">
+          On {course ? 'this course’s list' : 'the library'}, of what a cutting shows on {dayLabel(day)}.
+          “Would settle” counts pairs that are not settled now and would be if the two turned out to differ
+          clearly.
+        </p>
+      )}
+      <ul className="gaps">
+        {gaps.map((gap) => (
+          <GapLine key={gap.character.id} gap={gap} name={name} courseId={courseId} />
+        ))}
+      </ul>
+    </>
+  );
+}
+
+function GapLine({ gap, name, courseId }: { gap: Gap; name(id: string): string; courseId: string }) {
+  const n = gap.taxa.length;
+  const settles = gap.wouldSettle.length;
+  return (
+    <li>
+      <details>
+        <summary>
+          {n === 1 ? '1 taxon lacks' : `${n} taxa lack`} <strong>{gap.character.term}</strong>;{' '}
+          {settles === 0
+            ? 'it settles no pair that is open now.'
+            : `it would settle ${settles} ${settles === 1 ? 'pair' : 'pairs'} not settled now.`}
+        </summary>
+        <p>
+          Missing in{' '}
+          {gap.taxa.map((id, i) => (
+            <span key={id}>
+              {i > 0 && ', '}
+              <Link to={`/c/${courseId}/species/${id}/edit`}>{name(id)}</Link>
+            </span>
+          ))}
+          .
+          {settles > 0 &&
+            ` Pairs: ${gap.wouldSettle.map(([a, b]) => `${name(a)} and ${name(b)}`).join('; ')}.`}
+        </p>
+      </details>
+    </li>
+  );
+}

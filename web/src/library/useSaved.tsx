@@ -1,0 +1,37 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { App, Button } from 'antd';
+import { messageOf, post } from '../app/api.ts';
+
+/** Says that a revision was saved, with a button that takes it back. */
+export function useSaved() {
+  const { notification, message } = App.useApp();
+  const queries = useQueryClient();
+  const refresh = () =>
+    Promise.all(
+      ['library', 'range', 'sheets', 'photos', 'search'].map((key) =>
+        queries.invalidateQueries({ queryKey: [key] }),
+      ),
+    );
+  return async (title: string, revision: number) => {
+    await refresh();
+    const key = `saved-${revision}`;
+    const undo = () => {
+      notification.destroy(key);
+      post(`/api/library/revisions/${revision}/undo`)
+        .then(refresh)
+        .then(() => message.info('Undone: the values before are back.'))
+        .catch((error: unknown) => message.error(messageOf(error)));
+    };
+    notification.open({
+      key,
+      title,
+      actions: (
+        <Button size="small" onClick={undo}>
+          Undo
+        </Button>
+      ),
+      placement: 'bottomRight',
+      duration: 8,
+    });
+  };
+}

@@ -1,0 +1,100 @@
+import { Spin } from 'antd';
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import type { PhotoRecord } from '@hurrow/core/measurement';
+import type { Qualifiers } from '@hurrow/core/score';
+import { commonName } from '@hurrow/core/taxon';
+import { get, messageOf } from '../app/api.ts';
+import { useLibrary } from '../app/data.ts';
+import { Latin } from '../app/Names.tsx';
+import { PhotoDetails } from './PhotoDetails.tsx';
+import { PhotoList } from './PhotoList.tsx';
+import { PhotoStage } from './PhotoStage.tsx';
+import { Sheet } from './Sheet.tsx';
+import './measuring.css';
+
+export interface Photo {
+  id: string;
+  /** Size of the picture on the screen, in pixels. */
+  width: number;
+  height: number;
+  record: PhotoRecord;
+}
+
+export interface SheetRecord {
+  characterId: string;
+  qualifiers: Qualifiers;
+  values: { value: number; photoId?: string; note?: string }[];
+}
+
+/** Photos of a taxon, measuring on them, and the sheets that hold what was measured. */
+export default function MeasuringPage({ courseId, taxonId }: { courseId: string; taxonId: string }) {
+  const { every } = useLibrary();
+  const taxon = every.find((profiled) => profiled.taxon.id === taxonId)?.taxon;
+  const photos = useQuery({
+    queryKey: ['photos', taxonId],
+    queryFn: () => get<{ revision: number; photos: Photo[] }>(`/api/library/taxa/${taxonId}/photos`),
+    retry: false,
+  });
+  const sheets = useQuery({
+    queryKey: ['sheets', taxonId],
+    queryFn: () => get<{ revision: number; sheets: SheetRecord[] }>(`/api/library/taxa/${taxonId}/sheets`),
+    retry: false,
+  });
+  const [openId, setOpenId] = useState<string>();
+  const [characterId, setCharacterId] = useState<string>();
+  /** A value read off the photo, on its way into the sheet. */
+  const [measured, setMeasured] = useState<{ value: number; key: number }>();
+  const failed = photos.error ?? sheets.error;
+  if (failed) return <p className="problem">{messageOf(failed)}</p>;
+  if (!taxon || !photos.data || !sheets.data) return <Spin className="opening" />;
+  const photo = photos.data.photos.find(({ id }) => id === openId) ?? photos.data.photos[0];
+  return (
+    <section className="measuring">
+      <header>
+        <h1>
+          Photos and measurements of {commonName(taxon)} <Latin names={taxon} />
+        </h1>
+        <Link to={`/c/${courseId}/species/${taxon.id}`}>Profile</Link>
+      </header>
+      <PhotoList taxonId={taxonId} photos={photos.data.photos} open={photo?.id} onOpen={setOpenId} />
+      <div className="measuring-stage">
+        {photo ? (
+          <>
+            <PhotoStage
+              key={photo.id}
+              photo={photo}
+              revision={photos.data.revision}
+              onMeasured={(value) => setMeasured({ value, key: (measured?.key ?? 0) + 1 })}
+              characterId={characterId}
+            />
+            <PhotoDetails
+              key={`${photo.id}-${photos.data.revision}`}
+              photo={photo}
+              revision={photos.data.revision}
+            />
+          </>
+        ) : (
+          <div className="no-photo">
+            <h2>No photos yet</h2>
+            <p>
+              Add a picture of a leaf beside a rule or a coin: set the scale on it, then click lengths, angles
+              and counts into the sheet. Or type what you measured in the sheet at the right.
+            </p>
+          </div>
+        )}
+      </div>
+      <Sheet
+        key={characterId ?? ''}
+        taxonId={taxonId}
+        sheets={sheets.data.sheets}
+        revision={sheets.data.revision}
+        characterId={characterId}
+        onCharacter={setCharacterId}
+        photoId={photo?.id}
+        measured={measured}
+      />
+    </section>
+  );
+}

@@ -1,0 +1,166 @@
+import { Button } from 'antd';
+import { useState } from 'react';
+import { LICENCES, mayLeave, type Annotation, type PhotoRecord } from '@hurrow/core/measurement';
+import { MONTHS } from '@hurrow/core/season';
+import type { ShownOrgan } from '@hurrow/core/vocabulary';
+import { SHOWN_TITLES } from '@hurrow/core/view';
+import { messageOf, put, remove } from '../app/api.ts';
+import { useVocabulary } from '../app/data.ts';
+import { useSaved } from '../library/useSaved.tsx';
+import type { Photo } from './MeasuringPage.tsx';
+
+/** What is said of a photo: organ, month, credit, licence, and what each mark on it shows. */
+export function PhotoDetails({ photo, revision }: { photo: Photo; revision: number }) {
+  const saved = useSaved();
+  const [draft, setDraft] = useState<PhotoRecord>(photo.record);
+  const [problem, setProblem] = useState<string>();
+  const set = <K extends keyof PhotoRecord>(key: K, value: PhotoRecord[K]) =>
+    setDraft({ ...draft, [key]: value });
+  const setMark = (i: number, mark: Annotation | undefined) =>
+    set(
+      'annotations',
+      draft.annotations.flatMap((held, k) => (k !== i ? [held] : mark ? [mark] : [])),
+    );
+  const changed = JSON.stringify(draft) !== JSON.stringify(photo.record);
+  const save = () =>
+    put<{ revision: number }>(`/api/library/photos/${photo.id}`, { record: draft, baseRevision: revision })
+      .then((answer) => saved('The photo’s details are saved.', answer.revision))
+      .catch((error: unknown) => setProblem(messageOf(error)));
+  const takeOut = () =>
+    remove<{ revision: number }>(`/api/library/photos/${photo.id}`)
+      .then((answer) => saved('The photo is taken out.', answer.revision))
+      .catch((error: unknown) => setProblem(messageOf(error)));
+  return (
+    <div className="photo-details">
+      {problem && (
+        <p className="problem" role="alert">
+          {problem}
+        </p>
+      )}
+      <div className="photo-fields">
+        <label>
+          Organ
+          <select value={draft.organ} onChange={(event) => set('organ', event.target.value as ShownOrgan)}>
+            {Object.entries(SHOWN_TITLES).map(([organ, title]) => (
+              <option key={organ} value={organ}>
+                {title}
+              </option>
+            ))}
+          </select>
+        </label>
+        <label>
+          Month
+          <select
+            value={draft.month ?? ''}
+            onChange={(event) => {
+              const { month, ...rest } = draft;
+              setDraft(event.target.value ? { ...rest, month: Number(event.target.value) } : rest);
+            }}
+          >
+            <option value="">not known</option>
+            {MONTHS.map((month, i) => (
+              <option key={month} value={i + 1}>
+                {month}
+              </option>
+            ))}
+          </select>
+        </label>
+        <label>
+          Credit
+          <input value={draft.credit} onChange={(event) => set('credit', event.target.value)} />
+        </label>
+        <label>
+          Licence
+          <select
+            value={draft.licence}
+            onChange={(event) => set('licence', event.target.value as PhotoRecord['licence'])}
+          >
+            <option value="">not given</option>
+            {LICENCES.map((licence) => (
+              <option key={licence}>{licence}</option>
+            ))}
+          </select>
+        </label>
+      </div>
+      {draft.annotations.map((mark, i) => (
+        <MarkLine key={i} mark={mark} position={i + 1} onChange={(next) => setMark(i, next)} />
+      ))}
+      <p>
+        <Button type="primary" size="small" disabled={!changed} onClick={() => void save()}>
+          Save details
+        </Button>{' '}
+        <Button size="small" onClick={() => void takeOut()}>
+          Take the photo out
+        </Button>{' '}
+        <span className={mayLeave(draft) ? 'quiet' : 'gold'}>
+          {mayLeave(draft)
+            ? 'With credit and licence it may go into prints.'
+            : 'Without credit and licence it stays in the library.'}
+        </span>
+      </p>
+    </div>
+  );
+}
+
+function MarkLine({
+  mark,
+  position,
+  onChange,
+}: {
+  mark: Annotation;
+  position: number;
+  onChange(mark: Annotation | undefined): void;
+}) {
+  const vocabulary = useVocabulary();
+  const character = vocabulary.get(mark.characterId ?? '');
+  return (
+    <div className="mark-line">
+      <span>
+        {position}. {mark.shape}
+      </span>
+      <input
+        aria-label={`Words of mark ${position}`}
+        placeholder="words on the picture"
+        value={mark.text ?? ''}
+        onChange={(event) => onChange({ ...mark, text: event.target.value })}
+      />
+      <select
+        aria-label={`Character that mark ${position} shows`}
+        value={mark.characterId ?? ''}
+        onChange={(event) => {
+          const { characterId, state, ...rest } = mark;
+          onChange(event.target.value ? { ...rest, characterId: event.target.value } : rest);
+        }}
+      >
+        <option value="">shows no character</option>
+        {[...vocabulary.values()]
+          .filter((entry) => !entry.derived)
+          .map((entry) => (
+            <option key={entry.id} value={entry.id}>
+              {entry.organ}: {entry.term}
+            </option>
+          ))}
+      </select>
+      {character && character.states.length > 0 && (
+        <select
+          aria-label={`State that mark ${position} shows`}
+          value={mark.state ?? ''}
+          onChange={(event) => {
+            const { state, ...rest } = mark;
+            onChange(event.target.value ? { ...rest, state: event.target.value } : rest);
+          }}
+        >
+          <option value="">any state</option>
+          {character.states.map((state) => (
+            <option key={state.id} value={state.id}>
+              {state.term}
+            </option>
+          ))}
+        </select>
+      )}
+      <button aria-label={`Remove mark ${position}`} onClick={() => onChange(undefined)}>
+        ×
+      </button>
+    </div>
+  );
+}

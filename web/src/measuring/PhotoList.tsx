@@ -1,0 +1,99 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { messageOf, post } from '../app/api.ts';
+import type { Photo } from './MeasuringPage.tsx';
+
+interface PhotoListProps {
+  taxonId: string;
+  photos: readonly Photo[];
+  open: string | undefined;
+  onOpen(id: string): void;
+}
+
+/** The photos of a taxon, and new ones by drop, camera, file or folder. */
+export function PhotoList({ taxonId, photos, open, onOpen }: PhotoListProps) {
+  const queries = useQueryClient();
+  const [keep, setKeep] = useState(false);
+  const [sending, setSending] = useState<{ done: number; all: number }>();
+  const [problems, setProblems] = useState<string[]>([]);
+  const send = async (files: readonly File[]) => {
+    const pictures = files.filter((file) => file.type.startsWith('image/'));
+    const failed = files
+      .filter((file) => !pictures.includes(file))
+      .map((file) => `${file.name} is no picture and was left out.`);
+    for (const [i, file] of pictures.entries()) {
+      setSending({ done: i, all: pictures.length });
+      try {
+        const { id } = await post<{ id: string }>(
+          `/api/library/taxa/${taxonId}/photos?keepPosition=${keep}`,
+          file,
+        );
+        onOpen(id);
+      } catch (error) {
+        failed.push(`${file.name}: ${messageOf(error)}`);
+      }
+    }
+    setSending(undefined);
+    setProblems(failed);
+    await queries.invalidateQueries({ queryKey: ['photos', taxonId] });
+    await queries.invalidateQueries({ queryKey: ['sheets', taxonId] });
+  };
+  const chosen = (event: React.ChangeEvent<HTMLInputElement>) => {
+    void send([...(event.target.files ?? [])]);
+    event.target.value = '';
+  };
+  return (
+    <nav
+      className="photo-list"
+      aria-label="Photos"
+      onDragOver={(event) => event.preventDefault()}
+      onDrop={(event) => {
+        event.preventDefault();
+        void send([...event.dataTransfer.files]);
+      }}
+    >
+      {photos.map((photo, i) => (
+        <button
+          key={photo.id}
+          aria-current={photo.id === open ? 'true' : undefined}
+          onClick={() => onOpen(photo.id)}
+        >
+          <img src={`/api/library/photos/${photo.id}/thumb`} alt={photo.record.caption ?? `Photo ${i + 1}`} />
+          <span>
+            {photo.record.organ}
+            {photo.record.credit ? '' : ' · no credit yet'}
+          </span>
+        </button>
+      ))}
+      <div className="photo-add">
+        <p>Drop pictures here, or</p>
+        <label className="file-press">
+          choose files
+          <input type="file" accept="image/*" multiple onChange={chosen} />
+        </label>
+        <label className="file-press">
+          take one
+          <input type="file" accept="image/*" capture="environment" onChange={chosen} />
+        </label>
+        <label className="file-press">
+          a folder
+          <input type="file" multiple {...{ webkitdirectory: '' }} onChange={chosen} />
+        </label>
+        <label>
+          <input type="checkbox" checked={keep} onChange={(event) => setKeep(event.target.checked)} /> keep
+          where it was taken (rounded for protected trees)
+        </label>
+        {sending && (
+          <p role="status">
+            Sending {sending.done + 1} of {sending.all}…
+          </p>
+        )}
+        {problems.map((problem) => (
+          <p className="row-problem" role="alert" key={problem}>
+            {problem}
+          </p>
+        ))}
+      </div>
+    </nav>
+  );
+}

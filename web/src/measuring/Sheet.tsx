@@ -1,0 +1,157 @@
+import { Button } from 'antd';
+import { useState } from 'react';
+import { sheetAsScore, sheetStatistics } from '@hurrow/core/measurement';
+import { parseRange, unitFactor, valueInWords } from '@hurrow/core/score';
+import type { Character } from '@hurrow/core/vocabulary';
+import { messageOf, put } from '../app/api.ts';
+import { useVocabulary } from '../app/data.ts';
+import { useSaved } from '../library/useSaved.tsx';
+import type { SheetRecord } from './MeasuringPage.tsx';
+
+interface SheetProps {
+  taxonId: string;
+  sheets: readonly SheetRecord[];
+  revision: number;
+  characterId: string | undefined;
+  onCharacter(id: string): void;
+  photoId: string | undefined;
+  /** A value read off the photo; a new key means a new value. */
+  measured: { value: number; key: number } | undefined;
+}
+
+/** Own measurements of one character: values as they come, their statistics as one types, saved as a score. */
+export function Sheet(props: SheetProps) {
+  const { taxonId, sheets, revision, characterId, onCharacter, photoId, measured } = props;
+  const vocabulary = useVocabulary();
+  const saved = useSaved();
+  const character = vocabulary.get(characterId ?? '');
+  const held = sheets.find((sheet) => sheet.characterId === characterId);
+  const [values, setValues] = useState<SheetRecord['values']>(held?.values ?? []);
+  const [text, setText] = useState('');
+  const [problem, setProblem] = useState<string>();
+  const [taken, setTaken] = useState(measured?.key);
+  if (measured && measured.key !== taken && character) {
+    setTaken(measured.key);
+    setValues([...values, { value: measured.value, ...(photoId ? { photoId } : {}) }]);
+  }
+  const typed = character && text.trim() ? readValue(text, character) : undefined;
+  const shown = [...values.map(({ value }) => value), ...(typed && typeof typed === 'number' ? [typed] : [])];
+  const add = () => {
+    if (typeof typed !== 'number') return setProblem(typed);
+    setProblem(undefined);
+    setValues([...values, { value: typed }]);
+    setText('');
+  };
+  const save = () =>
+    put<{ revision: number }>(`/api/library/taxa/${taxonId}/sheets`, {
+      characterId,
+      qualifiers: held?.qualifiers ?? {},
+      values,
+      baseRevision: revision,
+    })
+      .then((answer) => saved(`${character!.term}: ${values.length} measurements saved.`, answer.revision))
+      .catch((error: unknown) => setProblem(messageOf(error)));
+  const changed = JSON.stringify(values) !== JSON.stringify(held?.values ?? []);
+  return (
+    <aside className="sheet" aria-label="Measuring sheet">
+      <label className="field-line">
+        Character
+        <select value={characterId ?? ''} onChange={(event) => onCharacter(event.target.value)}>
+          <option value="">choose what you measure…</option>
+          {[...vocabulary.values()]
+            .filter(({ kind }) => kind === 'measure' || kind === 'count')
+            .map((entry) => (
+              <option key={entry.id} value={entry.id}>
+                {entry.organ}: {entry.term}
+                {sheets.some((sheet) => sheet.characterId === entry.id) ? ' ✓' : ''}
+              </option>
+            ))}
+        </select>
+      </label>
+      {!character && (
+        <p className="quiet">
+          Measure ten leaves of one tree rather than one: the spread is what students will meet. The 5th and
+          95th percentile become the usual range.
+        </p>
+      )}
+      {character && (
+        <>
+          <label className="field-line">
+            Next value{character.kind === 'measure' ? `, in ${character.unit} or with its unit` : ''}
+            <input
+              value={text}
+              placeholder={character.kind === 'count' ? '7' : '4.2, or 1 3/4 in'}
+              onChange={(event) => setText(event.target.value)}
+              onKeyDown={(event) => event.key === 'Enter' && add()}
+            />
+          </label>
+          {(problem ?? (typeof typed === 'string' && typed)) && (
+            <p className="row-problem" role="alert">
+              {problem ?? typed}
+            </p>
+          )}
+          <Statistics values={shown} character={character} />
+          <ol className="values">
+            {values.map(({ value, photoId: from }, i) => (
+              <li key={i}>
+                {inUnit(value, character)}
+                {from && <small className="quiet"> from a photo</small>}
+                <button
+                  aria-label={`Remove value ${i + 1}`}
+                  onClick={() => setValues(values.filter((_, k) => k !== i))}
+                >
+                  ×
+                </button>
+              </li>
+            ))}
+          </ol>
+          <Button type="primary" disabled={!changed} onClick={() => void save()}>
+            Save the sheet
+          </Button>
+        </>
+      )}
+    </aside>
+  );
+}
+
+/** One value in stored units, or what is wrong with it. */
+function readValue(text: string, character: Character): number | string {
+  const read = parseRange(text, character);
+  if (!read.ok) return read.problem;
+  const { low, high } = read.value;
+  if (low === undefined || low !== high)
+    return 'Write one value at a time; the spread is worked out from them.';
+  return low;
+}
+
+const inUnit = (value: number, character: Character) =>
+  `${Number((value / unitFactor(character)).toPrecision(3))}${character.unit && character.unit !== '1' ? ` ${character.unit}` : ''}`;
+
+function Statistics({ values, character }: { values: readonly number[]; character: Character }) {
+  const found = sheetStatistics(values);
+  const score = sheetAsScore(values, character);
+  if (!found || !score) return <p className="quiet">No values yet.</p>;
+  return (
+    <dl className="statistics" aria-live="polite">
+      <div>
+        <dt>n</dt>
+        <dd>{found.n}</dd>
+      </div>
+      <div>
+        <dt>mean</dt>
+        <dd>
+          {inUnit(found.mean, character)}
+          {found.n > 1 && ` ± ${inUnit(found.deviation, character)}`}
+        </dd>
+      </div>
+      <div>
+        <dt>median</dt>
+        <dd>{inUnit(found.median, character)}</dd>
+      </div>
+      <div>
+        <dt>as a score</dt>
+        <dd>{valueInWords(score, character)}</dd>
+      </div>
+    </dl>
+  );
+}

@@ -1,0 +1,363 @@
+import { Button, Spin } from 'antd';
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { readDarwinCore } from '@hurrow/core/formats';
+import { normaliseName } from '@hurrow/core/names';
+import {
+  areaOf,
+  cellAt,
+  growsHere,
+  growsHereInWords,
+  middleOf,
+  paint,
+  presentCells,
+  RANGE_STATUSES,
+  rangeAsGeoJson,
+  rangeInWords,
+  readRangeGeoJson,
+  type Range,
+  type RangeCells,
+} from '@hurrow/core/range';
+import { commonName, scientificName, type Taxon } from '@hurrow/core/taxon';
+import { get, messageOf, put } from '../app/api.ts';
+import { courseQuery, useLibrary } from '../app/data.ts';
+import { Latin } from '../app/Names.tsx';
+import { useSaved } from '../library/useSaved.tsx';
+import { placeName, type MapView } from './baseMap.ts';
+import { RangeMap, STATUS_LOOK, type Tool } from './RangeMap.tsx';
+import './range.css';
+
+interface RangeAnswer {
+  range: Range;
+  revision: number;
+}
+
+/** The range of one taxon: painted, imported, exported, and asked whether the taxon grows at a place. */
+export default function RangePage({ courseId, taxonId }: { courseId: string; taxonId: string }) {
+  const { every } = useLibrary();
+  const profiled = every.find(({ taxon }) => taxon.id === taxonId);
+  const held = useQuery({
+    queryKey: ['range', taxonId],
+    queryFn: () => get<RangeAnswer>(`/api/library/taxa/${taxonId}/range`),
+    retry: false,
+  });
+  if (held.isError) return <p className="problem">{messageOf(held.error)}</p>;
+  if (!held.data || !profiled) return <Spin className="opening" />;
+  return (
+    <RangeEditor
+      key={held.data.revision}
+      courseId={courseId}
+      taxon={profiled.taxon}
+      held={held.data}
+      elevation={elevationOf(profiled.scores)}
+    />
+  );
+}
+
+function elevationOf(scores: { characterId: string; value: { kind: string } }[]) {
+  const value = scores.find(({ characterId }) => characterId === 'site.elevation')?.value as
+    { kind: string; low?: number; high?: number } | undefined;
+  return { low: value?.low, high: value?.high };
+}
+
+interface EditorProps {
+  courseId: string;
+  taxon: Taxon;
+  held: RangeAnswer;
+  elevation: { low: number | undefined; high: number | undefined };
+}
+
+function RangeEditor({ courseId, taxon, held, elevation }: EditorProps) {
+  const course = useQuery(courseQuery(courseId)).data;
+  const { library } = useLibrary();
+  const site = course ?? library?.reference;
+  const saved = useSaved();
+  const [cells, setCells] = useState<RangeCells>(held.range.cells);
+  const [note, setNote] = useState(held.range.note ?? '');
+  const [past, setPast] = useState<RangeCells[]>([]);
+  const [tool, setTool] = useState<Tool>('move');
+  const [radius, setRadius] = useState(1);
+  const [view, setView] = useState<MapView>(() => viewOf(held.range.cells, site));
+  const [cursor, setCursor] = useState(() => cellAt(site?.latitude ?? 45, site?.longitude ?? -100));
+  const [said, setSaid] = useState<string[]>([]);
+  const [problem, setProblem] = useState<string>();
+  const [busy, setBusy] = useState(false);
+  const range: Range = { cells, ...(note.trim() ? { note: note.trim() } : {}) };
+  const changed = cells !== held.range.cells || note !== (held.range.note ?? '');
+  const remember = () => setPast([...past.slice(-40), cells]);
+  const paintCells = (painted: string[]) =>
+    setCells((before) => paint(before, painted, tool === 'erase' || tool === 'move' ? undefined : tool));
+  const save = async () => {
+    setBusy(true);
+    setProblem(undefined);
+    try {
+      const { revision } = await put<{ revision: number }>(`/api/library/taxa/${taxon.id}/range`, {
+        range,
+        baseRevision: held.revision,
+      });
+      await saved(`The range of ${commonName(taxon)} is saved.`, revision);
+    } catch (error) {
+      setProblem(messageOf(error));
+    } finally {
+      setBusy(false);
+    }
+  };
+  const take = async (file: File | undefined) => {
+    if (!file) return;
+    const read = readFile(await file.text(), taxon);
+    if (typeof read === 'string') return setProblem(read);
+    remember();
+    setProblem(undefined);
+    setCells({ ...cells, ...read.cells });
+    setView(viewOf({ ...cells, ...read.cells }, site));
+    setSaid([
+      `${Object.keys(read.cells).length} cells taken from ${file.name}; save to keep them.`,
+      ...read.said,
+    ]);
+  };
+  const middle = middleOf(cursor);
+  const here = placeName(middle.longitude, middle.latitude);
+  return (
+    <section className="range-page">
+      <div className="range-main">
+        <header>
+          <h1>
+            Range of {commonName(taxon)} <Latin names={taxon} />
+          </h1>
+          <Link to={`/c/${courseId}/species/${taxon.id}`}>Profile</Link>
+        </header>
+        <div className="toolbar" role="toolbar" aria-label="Painting">
+          <button aria-pressed={tool === 'move'} onClick={() => setTool('move')}>
+            Move the map
+          </button>
+          {RANGE_STATUSES.map((status) => (
+            <button key={status} aria-pressed={tool === status} onClick={() => setTool(status)}>
+              <svg width="14" height="14" aria-hidden="true">
+                <rect width="14" height="14" fill={STATUS_LOOK[status].fill} />
+                {STATUS_LOOK[status].mark && (
+                  <rect width="14" height="14" fill={`url(#${STATUS_LOOK[status].mark})`} fillOpacity={0.6} />
+                )}
+              </svg>
+              {status}
+            </button>
+          ))}
+          <button aria-pressed={tool === 'erase'} onClick={() => setTool('erase')}>
+            erase
+          </button>
+          <label>
+            Brush{' '}
+            <select value={radius} onChange={(event) => setRadius(Number(event.target.value))}>
+              <option value={0}>1 cell</option>
+              <option value={1}>7 cells</option>
+              <option value={2}>19 cells</option>
+              <option value={4}>61 cells</option>
+            </select>
+          </label>
+          <button onClick={() => setView({ ...view, scale: Math.min(20000, view.scale * 1.4) })}>+</button>
+          <button
+            aria-label="Zoom out"
+            onClick={() => setView({ ...view, scale: Math.max(350, view.scale / 1.4) })}
+          >
+            −
+          </button>
+          <button
+            disabled={past.length === 0}
+            onClick={() => {
+              setCells(past.at(-1)!);
+              setPast(past.slice(0, -1));
+            }}
+          >
+            Undo stroke
+          </button>
+        </div>
+        <RangeMap
+          cells={cells}
+          view={view}
+          tool={tool}
+          radius={radius}
+          cursor={cursor}
+          site={site}
+          label={`Range map of ${scientificName(taxon)}. Arrow keys move the cursor, Space paints, plus and minus zoom.`}
+          onView={setView}
+          onCursor={setCursor}
+          onPaint={paintCells}
+          onStroke={remember}
+        />
+        <p className="quiet" aria-live="polite">
+          Cursor: {Math.abs(middle.latitude).toFixed(1)}° {middle.latitude < 0 ? 'S' : 'N'},{' '}
+          {Math.abs(middle.longitude).toFixed(1)}° {middle.longitude < 0 ? 'W' : 'E'}
+          {here ? `, ${here}` : ', at sea'}: {cells[cursor] ?? 'not recorded'}.
+        </p>
+      </div>
+      <aside className="range-side">
+        {problem && (
+          <p className="problem" role="alert">
+            {problem}
+          </p>
+        )}
+        {said.length > 0 && (
+          <div className="notice" role="status">
+            {said.map((line) => (
+              <p key={line}>{line}</p>
+            ))}
+          </div>
+        )}
+        <p>{rangeInWords(range)}</p>
+        {presentCells(cells).length > 0 && (
+          <p className="quiet">
+            In all about {Number(areaOf(presentCells(cells)).toPrecision(2)).toLocaleString('en-US')} km²
+            where it can be met, to the grain of cells some 1,770 km² each.
+          </p>
+        )}
+        <label className="field-line">
+          Where the map comes from
+          <input
+            value={note}
+            onChange={(event) => setNote(event.target.value)}
+            placeholder="generalized by hand"
+          />
+        </label>
+        <p className="profile-tools">
+          <Button type="primary" disabled={!changed} loading={busy} onClick={() => void save()}>
+            Save the range
+          </Button>
+          {changed && (
+            <Button
+              onClick={() => {
+                setCells(held.range.cells);
+                setNote(held.range.note ?? '');
+              }}
+            >
+              Back to the saved one
+            </Button>
+          )}
+        </p>
+        <GrowsHere taxon={taxon} cells={cells} elevation={elevation} site={site} />
+        <h3>Files</h3>
+        <p>
+          <label>
+            Take in GeoJSON or occurrence rows (Darwin Core CSV):{' '}
+            <input
+              type="file"
+              accept=".geojson,.json,.csv,.tsv,application/geo+json,text/csv"
+              onChange={(event) => void take(event.target.files?.[0])}
+            />
+          </label>
+        </p>
+        <p>
+          <button className="link" onClick={() => download(range, taxon)}>
+            Write out as GeoJSON
+          </button>
+        </p>
+      </aside>
+    </section>
+  );
+}
+
+function GrowsHere({
+  taxon,
+  cells,
+  elevation,
+  site,
+}: {
+  taxon: Taxon;
+  cells: RangeCells;
+  elevation: EditorProps['elevation'];
+  site: { latitude: number; longitude: number; elevation: number } | undefined;
+}) {
+  const [place, setPlace] = useState<{ latitude: string; longitude: string; elevation: string }>();
+  const written = place ?? {
+    latitude: String(site?.latitude ?? ''),
+    longitude: String(site?.longitude ?? ''),
+    elevation: String(site?.elevation ?? ''),
+  };
+  const asked = {
+    latitude: Number(written.latitude),
+    longitude: Number(written.longitude),
+    elevation: Number(written.elevation),
+  };
+  const valid =
+    written.latitude.trim() !== '' &&
+    written.longitude.trim() !== '' &&
+    Math.abs(asked.latitude) <= 90 &&
+    Math.abs(asked.longitude) <= 180 &&
+    Number.isFinite(asked.elevation);
+  return (
+    <>
+      <h3>Does it grow here?</h3>
+      <div className="place-line">
+        {(['latitude', 'longitude', 'elevation'] as const).map((part) => (
+          <label key={part}>
+            {part}
+            <input
+              inputMode="decimal"
+              value={written[part]}
+              onChange={(event) => setPlace({ ...written, [part]: event.target.value })}
+            />
+          </label>
+        ))}
+      </div>
+      <p role="status">
+        {valid
+          ? growsHereInWords(growsHere(asked, cells, elevation), commonName(taxon))
+          : 'Write latitude and longitude in degrees, such as 47.6 and -116.4, and the elevation in meters.'}
+      </p>
+      {elevation.low !== undefined && (
+        <p className="quiet">
+          Recorded from {elevation.low.toLocaleString('en-US')} to {elevation.high?.toLocaleString('en-US')}{' '}
+          m.
+        </p>
+      )}
+    </>
+  );
+}
+
+/** The middle and scale at which a range fills the map; the course's site where there is none. */
+function viewOf(cells: RangeCells, site: { latitude: number; longitude: number } | undefined): MapView {
+  const frame = { width: 720, height: 500 };
+  const middles = Object.keys(cells).map(middleOf);
+  if (middles.length === 0)
+    return { ...frame, latitude: site?.latitude ?? 45, longitude: site?.longitude ?? -100, scale: 1600 };
+  const ends = (values: number[]) => [Math.min(...values), Math.max(...values)] as const;
+  const [south, north] = ends(middles.map((middle) => middle.latitude));
+  const [west, east] = ends(middles.map((middle) => middle.longitude));
+  const tall = ((north - south + 2) * Math.PI) / 180;
+  const latitude = (south + north) / 2;
+  const wide = (((east - west + 3) * Math.PI) / 180) * Math.cos((latitude * Math.PI) / 180);
+  const scale = Math.min(5000, (frame.height * 0.9) / tall, (frame.width * 0.9) / wide);
+  return { ...frame, latitude, longitude: (west + east) / 2, scale: Math.max(400, scale) };
+}
+
+/** Cells of a GeoJSON or Darwin Core file with remarks, or what is wrong with it. */
+function readFile(text: string, taxon: Taxon): { cells: RangeCells; said: string[] } | string {
+  if (text.trimStart().startsWith('{')) {
+    const read = readRangeGeoJson(text);
+    return read.ok ? { cells: read.value.range.cells, said: read.value.ignored } : read.problem;
+  }
+  const read = readDarwinCore(text);
+  if (!read.ok) return read.problem;
+  const names = [scientificName(taxon), ...taxon.synonyms].map(normaliseName);
+  const fits = (name: string) =>
+    name === '' ||
+    names.some((own) => normaliseName(name) === own || normaliseName(name).startsWith(`${own} `));
+  const mine = read.value.ranges.filter(({ scientificName: name }) => fits(name));
+  if (mine.length === 0)
+    return `No row of the file is of ${scientificName(taxon)}; it names ${read.value.ranges.map(({ scientificName: name }) => name).join(', ') || 'no taxon with a place'}.`;
+  return {
+    cells: Object.assign({}, ...mine.map((entry) => entry.range.cells)) as RangeCells,
+    said: [
+      ...read.value.problems.slice(0, 8).map((row) => `Line ${row.line}: ${row.message}`),
+      ...(mine.length < read.value.ranges.length ? ['Rows of other taxa were left out.'] : []),
+    ],
+  };
+}
+
+function download(range: Range, taxon: Taxon): void {
+  const text = JSON.stringify(rangeAsGeoJson(range, scientificName(taxon)), null, 1);
+  const link = document.createElement('a');
+  link.href = URL.createObjectURL(new Blob([text], { type: 'application/geo+json' }));
+  link.download = `${taxon.id}.geojson`;
+  link.click();
+  URL.revokeObjectURL(link.href);
+}

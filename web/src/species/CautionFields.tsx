@@ -1,0 +1,104 @@
+import { Button } from 'antd';
+import { CAUTION_KINDS, type Caution, type CautionKind } from '@hurrow/core/taxon';
+
+/** What is usual for each kind; the instructor says what holds here. */
+const USUAL: Record<CautionKind, { effect: string; care: string }> = {
+  'skin contact': {
+    effect: 'Irritates the skin of some people.',
+    care: 'Gloves when cutting, wash hands afterwards; local rules decide.',
+  },
+  thorns: {
+    effect: 'Thorns pierce gloves and eyes.',
+    care: 'Gloves and eye protection; bag cut twigs. Local rules decide.',
+  },
+  'poisonous part': {
+    effect: 'Poisonous when swallowed.',
+    care: 'Nobody tastes anything; wash hands. For any accident call the poison line or a physician.',
+  },
+  allergen: {
+    effect: 'Pollen or hairs set off allergies.',
+    care: 'Ask before handling; keep a distance. Physicians decide.',
+  },
+  'drop hazard': {
+    effect: 'Heavy cones or limbs fall without warning.',
+    care: 'Do not stand below; licensed people judge the tree.',
+  },
+  protected: {
+    effect: 'Protected by law.',
+    care: 'Photograph it and do not cut; the land manager and the law decide.',
+  },
+  'regulated pest host': {
+    effect: 'May carry a regulated pest.',
+    care: 'Do not move branches between districts; local rules and the land manager decide.',
+  },
+  roadside: {
+    effect: 'Stands where cars pass.',
+    care: 'Stay off the road, wear high visibility; the road authority decides.',
+  },
+  "water's edge": {
+    effect: 'Stands on banks that slump.',
+    care: 'Keep students back from the edge; the land manager decides.',
+  },
+};
+
+/** Cautions of a taxon: what can hurt, the usual care, and that others decide locally. */
+export function CautionFields({
+  cautions,
+  onChange,
+}: {
+  cautions: readonly Caution[];
+  onChange(cautions: Caution[]): void;
+}) {
+  const set = (i: number, change: Partial<Caution>) =>
+    onChange(cautions.map((caution, k) => (k === i ? { ...caution, ...change } : caution)));
+  return (
+    <fieldset>
+      <legend>Cautions</legend>
+      <p className="quiet">
+        They stand in the profile, on its prints, and follow the species into every list of what is cut or
+        handled. End with who decides: local rules, the land manager, licensed people.
+      </p>
+      {cautions.map((caution, i) => (
+        <div className="caution-line" key={i}>
+          <select
+            aria-label={`Kind of caution ${i + 1}`}
+            value={caution.kind}
+            onChange={(event) => {
+              const kind = event.target.value as CautionKind;
+              const untouched = caution.effect === USUAL[caution.kind].effect;
+              set(i, { kind, ...(untouched ? USUAL[kind] : {}) });
+            }}
+          >
+            {CAUTION_KINDS.map((kind) => (
+              <option key={kind}>{kind}</option>
+            ))}
+          </select>
+          {(['part', 'effect', 'care'] as const).map((part) => (
+            <input
+              key={part}
+              aria-label={`${part === 'part' ? 'Part' : part === 'effect' ? 'What it does' : 'Usual care'}, caution ${i + 1}`}
+              placeholder={
+                part === 'part' ? 'which part' : part === 'effect' ? 'what it does' : 'the usual care'
+              }
+              value={caution[part]}
+              onChange={(event) => set(i, { [part]: event.target.value })}
+            />
+          ))}
+          <button
+            type="button"
+            aria-label={`Remove caution ${i + 1}`}
+            onClick={() => onChange(cautions.filter((_, k) => k !== i))}
+          >
+            ×
+          </button>
+        </div>
+      ))}
+      <Button
+        size="small"
+        onClick={() => onChange([...cautions, { kind: 'thorns', part: 'twigs', ...USUAL.thorns }])}
+      >
+        Add a caution
+      </Button>
+    </fieldset>
+  );
+}

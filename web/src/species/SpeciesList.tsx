@@ -1,0 +1,231 @@
+import { Button } from 'antd';
+import { useQuery } from '@tanstack/react-query';
+import { useVirtualizer } from '@tanstack/react-virtual';
+import { useDeferredValue, useEffect, useEffectEvent, useRef, useState } from 'react';
+import { NavLink, useNavigate } from 'react-router';
+import type { ProfiledTaxon } from '@hurrow/core/evidence';
+import { commonName } from '@hurrow/core/taxon';
+import { stateOf, type Character } from '@hurrow/core/vocabulary';
+import { get, messageOf } from '../app/api.ts';
+import { useVocabulary } from '../app/data.ts';
+import { Strip } from '../app/Drawings.tsx';
+import { useKeys } from '../app/keys.ts';
+import { Latin } from '../app/Names.tsx';
+
+const ROW = 47;
+
+interface SpeciesListProps {
+  base: string;
+  profiles: readonly ProfiledTaxon[];
+  /** Ids of the course's list, in the order in which they are taught. */
+  taught: readonly string[];
+  revision: number;
+  open: string;
+}
+
+type Order = 'set' | 'name' | 'latin';
+
+/** The library as a list: searched as one types, filtered by a state, drawn only where it is looked at. */
+export function SpeciesList({ base, profiles, taught, revision, open }: SpeciesListProps) {
+  const go = useNavigate();
+  const [order, setOrder] = useState<Order>('set');
+  const [text, setText] = useState('');
+  const [filter, setFilter] = useState<StateFilter>();
+  const asked = useDeferredValue(text.trim());
+  const search = useQuery({
+    queryKey: ['search', asked, revision],
+    queryFn: () =>
+      get<{ found: { id: string }[] }>(`/api/library/search?limit=2000&q=${encodeURIComponent(asked)}`),
+    enabled: asked !== '',
+    placeholderData: (before) => before,
+  });
+  const found = asked ? search.data?.found.map(({ id }) => id) : undefined;
+  const inOrder = ordered(profiles, order, taught);
+  const listed = (
+    found ? found.flatMap((id) => profiles.find(({ taxon }) => taxon.id === id) ?? []) : inOrder
+  ).filter((profiled) => !filter || shows(profiled, filter));
+  const at = listed.findIndex(({ taxon }) => taxon.id === open);
+  const step = (by: number) => {
+    const next = listed[Math.min(listed.length - 1, Math.max(0, at + by))];
+    if (next) void go(`${base}/${next.taxon.id}`);
+  };
+  useKeys({
+    j: () => step(1),
+    k: () => step(-1),
+    n: () => void go(`${base}/new`),
+    e: () => at >= 0 && void go(`${base}/${open}/edit`),
+  });
+
+  const frame = useRef<HTMLDivElement>(null);
+  const rows = useVirtualizer({
+    count: listed.length,
+    getScrollElement: () => frame.current,
+    estimateSize: () => ROW,
+    overscan: 8,
+  });
+  const scrollTo = useEffectEvent(() => {
+    if (at >= 0) rows.scrollToIndex(at, { align: 'auto' });
+  });
+  // Only a change of what is open scrolls the list.
+  useEffect(() => scrollTo(), [open]);
+  return (
+    <nav className="species-list" aria-label="Species of the library">
+      <div className="species-search">
+        <input
+          type="search"
+          value={text}
+          placeholder="names, marks: needles 5 blue"
+          aria-label="Search names and states"
+          onChange={(event) => setText(event.target.value)}
+          onKeyDown={(event) => {
+            if (event.key === 'Enter' && listed[0]) void go(`${base}/${listed[0].taxon.id}`);
+            if (event.key === 'Escape') setText('');
+          }}
+        />
+        <FilterPicker filter={filter} onChange={setFilter} />
+      </div>
+      <div className="species-list-head">
+        <label>
+          <span className="visually-hidden">Order</span>
+          <select
+            value={order}
+            disabled={found !== undefined}
+            onChange={(event) => setOrder(event.target.value as Order)}
+          >
+            <option value="set">{countOf(listed.length, profiles.length)}, set order</option>
+            <option value="name">{countOf(listed.length, profiles.length)}, by common name</option>
+            <option value="latin">{countOf(listed.length, profiles.length)}, by scientific name</option>
+          </select>
+        </label>
+        <Button size="small" onClick={() => void go(`${base}/new`)}>
+          New
+        </Button>
+        <Button size="small" onClick={() => void go(`${base}/exchange`)}>
+          Import
+        </Button>
+      </div>
+      {search.isError && <p className="problem">{messageOf(search.error)}</p>}
+      {listed.length === 0 && profiles.length > 0 && (
+        <p className="quiet none-found">
+          No species {asked ? `answers to “${asked}”` : 'shows this'}.{' '}
+          <button
+            className="link"
+            onClick={() => {
+              setText('');
+              setFilter(undefined);
+            }}
+          >
+            Show all
+          </button>
+        </p>
+      )}
+      <div className="species-rows" ref={frame}>
+        <ol style={{ height: rows.getTotalSize() }}>
+          {rows.getVirtualItems().map((row) => {
+            const profiled = listed[row.index]!;
+            const { id } = profiled.taxon;
+            return (
+              <li key={id} style={{ transform: `translateY(${row.start}px)`, height: ROW }}>
+                <NavLink
+                  to={`${base}/${id}`}
+                  aria-current={id === open ? 'page' : undefined}
+                  className={id === open ? 'open' : ''}
+                >
+                  <span>
+                    {commonName(profiled.taxon)}
+                    <br />
+                    <Latin names={profiled.taxon} />
+                  </span>
+                  <Strip profiled={profiled} />
+                </NavLink>
+              </li>
+            );
+          })}
+        </ol>
+      </div>
+    </nav>
+  );
+}
+
+const countOf = (shown: number, all: number) =>
+  shown === all ? (all === 1 ? '1 taxon' : `${all} taxa`) : `${shown} of ${all}`;
+
+function ordered(profiles: readonly ProfiledTaxon[], order: Order, taught: readonly string[]) {
+  const places = new Map(taught.map((id, i) => [id, i]));
+  const place = (id: string) => places.get(id) ?? taught.length;
+  const byLatin = (a: ProfiledTaxon, b: ProfiledTaxon) =>
+    `${a.taxon.genus} ${a.taxon.epithet}`.localeCompare(`${b.taxon.genus} ${b.taxon.epithet}`);
+  return [...profiles].sort((a, b) => {
+    if (order === 'name') return commonName(a.taxon).localeCompare(commonName(b.taxon));
+    if (order === 'latin') return byLatin(a, b);
+    return place(a.taxon.id) - place(b.taxon.id) || byLatin(a, b);
+  });
+}
+
+interface StateFilter {
+  characterId: string;
+  state: string;
+}
+
+/** Does a taxon show a state, however rarely? */
+function shows({ scores }: ProfiledTaxon, { characterId, state }: StateFilter): boolean {
+  return scores.some(({ characterId: id, value }) => {
+    if (id !== characterId) return false;
+    if (value.kind === 'states')
+      return value.states.some((entry) => entry.state === state && entry.frequency !== 'never');
+    return value.kind === 'flag' && (value.frequency !== 'never') === (state === 'yes');
+  });
+}
+
+function FilterPicker({
+  filter,
+  onChange,
+}: {
+  filter: StateFilter | undefined;
+  onChange(filter: StateFilter | undefined): void;
+}) {
+  const vocabulary = useVocabulary();
+  const [characterId, setCharacterId] = useState('');
+  const character = vocabulary.get(characterId);
+  const states = character ? statesOf(character) : [];
+  return (
+    <div className="species-filter">
+      <select
+        aria-label="Filter by character"
+        value={characterId}
+        onChange={(event) => {
+          setCharacterId(event.target.value);
+          onChange(undefined);
+        }}
+      >
+        <option value="">All characters</option>
+        {[...vocabulary.values()]
+          .filter((entry) => !entry.derived && statesOf(entry).length > 0)
+          .map((entry) => (
+            <option key={entry.id} value={entry.id}>
+              {entry.organ}: {entry.term}
+            </option>
+          ))}
+      </select>
+      {character && (
+        <select
+          aria-label={`State of ${character.term}`}
+          value={filter?.state ?? ''}
+          onChange={(event) =>
+            onChange(event.target.value ? { characterId, state: event.target.value } : undefined)
+          }
+        >
+          <option value="">any state</option>
+          {states.map((state) => (
+            <option key={state} value={state}>
+              {stateOf(character, state)?.term ?? state}
+            </option>
+          ))}
+        </select>
+      )}
+    </div>
+  );
+}
+
+const statesOf = (character: Character): string[] =>
+  character.kind === 'flag' ? ['yes', 'no'] : character.states.map((state) => state.id);
