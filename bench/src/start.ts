@@ -34,17 +34,18 @@ export async function startServer(
       HURROW_CLOCK: '2026-10-15T16:00:00Z',
     },
   });
+  const gone = new Promise<void>((resolve) => child.once('exit', () => resolve()));
   for (;;) {
     const answer = await fetch(`http://localhost:${port}/api/session`).catch(() => undefined);
+    if (child.exitCode !== null)
+      throw new Error(`The server stopped before it was ready. Is port ${port} in use?`);
     if (answer?.ok) break;
-    if (child.exitCode !== null) throw new Error('The server stopped before it was ready.');
     await new Promise((resolve) => setTimeout(resolve, 10));
   }
   const readyAfter = performance.now() - start;
-  const stop = () =>
-    new Promise<void>((resolve) => {
-      child.once('exit', () => resolve());
-      child.kill('SIGTERM');
-    });
+  const stop = () => {
+    child.kill('SIGTERM');
+    return gone;
+  };
   return { child, readyAfter, stop };
 }

@@ -48,7 +48,7 @@ test('from an empty library to the pair that is mixed up and what settles it', a
     await page.getByRole('button', { name: 'New', exact: true }).click();
     await page.getByLabel('Genus').fill('Acer');
     await page.getByLabel('Epithet').fill('rubrum');
-    await page.getByLabel('Family').fill('Sapindaceae');
+    await page.getByRole('textbox', { name: 'Family', exact: true }).fill('Sapindaceae');
     await page.getByLabel(/^Common names/).fill('red maple, soft maple');
     await page.getByLabel('leaves', { exact: true }).fill('1 May – 15 Oct');
     await page.getByRole('group', { name: 'foliage' }).getByRole('button', { name: 'broad blade' }).click();

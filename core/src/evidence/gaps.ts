@@ -2,7 +2,7 @@ import type { Character, Vocabulary } from '../vocabulary/index.ts';
 import type { View } from '../view/index.ts';
 import { spokenFor } from './bhattacharyya.ts';
 import { evidenceTaken } from './contrast.ts';
-import { idealReaderError, SETTLED_AT } from './error.ts';
+import { idealReaderError, quickVerdict, SETTLED_AT } from './error.ts';
 import { readingsOf, type Channel, type ProfiledTaxon, type ReadingOptions } from './readings.ts';
 
 /** A character that some taxa of a list lack, and what scoring it could be worth. */
@@ -10,7 +10,7 @@ export interface Gap {
   character: Character;
   /** Ids of the taxa that lack it though it applies to them and can be seen. */
   taxa: string[];
-  /** Pairs, by id, that are not settled now and would be if the two turned out to differ in it. */
+  /** Pairs, by id, not settled now, of which one taxon is scored for it: settled if the other turned out to differ. */
   wouldSettle: [string, string][];
 }
 
@@ -36,19 +36,24 @@ export function gapsOf(
   for (let a = 0; a < list.length; a += 1)
     for (let b = a + 1; b < list.length; b += 1) {
       const lacking = [...gaps.values()].filter(({ character }) =>
-        [a, b].some((i) => readings.gaps[i]!.includes(character.id)),
+        oneOfTwo(readings.gaps[a]!.includes(character.id), readings.gaps[b]!.includes(character.id)),
       );
       if (lacking.length === 0) continue;
-      const known = evidenceTaken(readings, left, a, b).taking.flatMap((entry) => entry.channels);
-      if (idealReaderError(known, a, b) <= SETTLED_AT) continue;
+      const { taking } = evidenceTaken(readings, left, a, b);
+      // Most pairs of a list are settled beyond doubt; their error need not be worked out.
+      if (quickVerdict(taking, a, b) === 'settled') continue;
+      const known = taking.flatMap((entry) => entry.channels);
       for (const gap of lacking)
         if (idealReaderError([...known, clearDifference(gap.character, a, b)], a, b) <= SETTLED_AT)
           gap.wouldSettle.push([list[a]!.taxon.id, list[b]!.taxon.id]);
     }
   return [...gaps.values()].sort(
-    (x, y) => y.wouldSettle.length - x.wouldSettle.length || y.taxa.length - x.taxa.length,
+    (x, y) => y.wouldSettle.length - x.wouldSettle.length || x.taxa.length - y.taxa.length,
   );
 }
+
+/** Scored for one of the two: what the other shows could tell them apart. */
+const oneOfTwo = (a: boolean, b: boolean): boolean => a !== b;
 
 /** A channel in which a and b never share a state, read as wrongly as a careful reader reads this character. */
 function clearDifference(character: Character, a: number, b: number): Channel {

@@ -17,6 +17,9 @@ export interface ImportReport {
   unknown?: Line[];
 }
 
+/** Characters up to which a file is shown as it would be pasted. */
+const SHOWN = 60_000;
+
 /** A file or pasted table, what importing it would do, and then doing it. What was chosen or typed stays on any error. */
 export function ImportFile({
   path,
@@ -29,7 +32,10 @@ export function ImportFile({
   accept?: string;
   onDone(report: ImportReport): void;
 }) {
-  const [csv, setCsv] = useState('');
+  const [typed, setTyped] = useState('');
+  /** A file too long to be looked over in a box. */
+  const [file, setFile] = useState<{ name: string; text: string }>();
+  const csv = file?.text ?? typed;
   const [report, setReport] = useState<ImportReport>();
   const [problem, setProblem] = useState<string>();
   const [busy, setBusy] = useState(false);
@@ -47,9 +53,11 @@ export function ImportFile({
       setBusy(false);
     }
   };
-  const choose = async (file: File | undefined) => {
-    if (!file) return;
-    setCsv(await file.text());
+  const choose = async (chosen: File | undefined) => {
+    if (!chosen) return;
+    const text = await chosen.text();
+    setFile(text.length > SHOWN ? { name: chosen.name, text } : undefined);
+    setTyped(text.length > SHOWN ? '' : text);
     setReport(undefined);
     setProblem(undefined);
   };
@@ -63,13 +71,22 @@ export function ImportFile({
         </label>{' '}
         or paste the table:
       </p>
+      {file && (
+        <p role="note">
+          {file.name}, {Math.round(file.text.length / 1000)} kB, is chosen.{' '}
+          <button className="link" onClick={() => setFile(undefined)}>
+            Paste something instead
+          </button>
+        </p>
+      )}
       <textarea
         aria-label="Table"
-        value={csv}
+        hidden={file !== undefined}
+        value={typed}
         placeholder={example}
         spellCheck={false}
         onChange={(event) => {
-          setCsv(event.target.value);
+          setTyped(event.target.value);
           setReport(undefined);
         }}
       />

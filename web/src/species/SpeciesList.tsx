@@ -1,7 +1,7 @@
 import { Button } from 'antd';
 import { useQuery } from '@tanstack/react-query';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { useDeferredValue, useEffect, useEffectEvent, useRef, useState } from 'react';
+import { useDeferredValue, useEffect, useEffectEvent, useMemo, useRef, useState } from 'react';
 import { NavLink, useNavigate } from 'react-router';
 import type { ProfiledTaxon } from '@hurrow/core/evidence';
 import { commonName } from '@hurrow/core/taxon';
@@ -39,11 +39,16 @@ export function SpeciesList({ base, profiles, taught, revision, open }: SpeciesL
     enabled: asked !== '',
     placeholderData: (before) => before,
   });
-  const found = asked ? search.data?.found.map(({ id }) => id) : undefined;
-  const inOrder = ordered(profiles, order, taught);
-  const listed = (
-    found ? found.flatMap((id) => profiles.find(({ taxon }) => taxon.id === id) ?? []) : inOrder
-  ).filter((profiled) => !filter || shows(profiled, filter));
+  const found = useMemo(
+    () => (asked ? search.data?.found.map(({ id }) => id) : undefined),
+    [asked, search.data],
+  );
+  const inOrder = useMemo(() => ordered(profiles, order, taught), [profiles, order, taught]);
+  const listed = useMemo(() => {
+    const byId = new Map(profiles.map((profiled) => [profiled.taxon.id, profiled]));
+    const chosen = found ? found.flatMap((id) => byId.get(id) ?? []) : inOrder;
+    return filter ? chosen.filter((profiled) => shows(profiled, filter)) : chosen;
+  }, [profiles, found, inOrder, filter]);
   const at = listed.findIndex(({ taxon }) => taxon.id === open);
   const step = (by: number) => {
     const next = listed[Math.min(listed.length - 1, Math.max(0, at + by))];

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { lazy, Suspense } from 'react';
+import { lazy, Suspense, useMemo } from 'react';
 import { Link, NavLink, Route, Routes, useLocation } from 'react-router';
 import { messageOf } from '../app/api.ts';
 import { courseQuery, useLibrary } from '../app/data.ts';
@@ -27,13 +27,13 @@ const PAGES: [string, string][] = [
 export default function SpeciesPlace({ courseId }: { courseId: string }) {
   const { query, library, profiles } = useLibrary();
   const course = useQuery(courseQuery(courseId)).data;
+  const taught = useMemo(() => course?.sets.flatMap((set) => set.taxa) ?? [], [course]);
   const path = useLocation().pathname;
   const named = decodeURIComponent(/\/species\/([^/]+)/.exec(path)?.[1] ?? '');
   const open = PAGES.some(([page]) => page === named) ? '' : named;
   const base = `/c/${courseId}/species`;
   if (query.isPending) return <p className="opening">Opening the library…</p>;
   if (query.isError && !library) return <p className="problem">{messageOf(query.error)}</p>;
-  const taught = course?.sets.flatMap((set) => set.taxa) ?? [];
   const first =
     taught.map((id) => profiles.find(({ taxon }) => taxon.id === id)).find(Boolean) ?? profiles[0];
   return (

@@ -1,0 +1,131 @@
+import { randomUUID } from 'node:crypto';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { hash } from '@node-rs/argon2';
+import { chromium, type Page } from '@playwright/test';
+import { BUILT_IN } from '@hurrow/core/vocabulary';
+import * as auth from '@hurrow/server/auth/queries';
+import { migrate, openFolder } from '@hurrow/server/db';
+import * as species from '@hurrow/server/species/queries';
+import { startServer } from './start.ts';
+import { median, milliseconds, type Row } from './row.ts';
+import { syntheticLibrary } from './synthetic.ts';
+
+const PORT = 46_830;
+const OWNER = { email: 'bench@example.org', password: 'a long enough password' };
+const QUERIES = [
+  'needles 5 blue',
+  'opposite',
+  'synthetica n512',
+  'glossy dark',
+  'naked buds',
+  'sinthetica n77',
+  '3 lobes',
+];
+
+/** A store with 1,000 synthetic taxa, each scored for 120 built-in characters. */
+async function plant(folder: string): Promise<void> {
+  const db = await openFolder(folder);
+  await migrate(db);
+  const scored = [...BUILT_IN.values()].filter((character) => !character.derived).slice(0, 120);
+  const { taxa } = syntheticLibrary(1000, 120, 5);
+  await db.transaction(async (tx) => {
+    const [accountId, libraryId] = [randomUUID(), randomUUID()];
+    await auth.addAccount(tx, accountId, OWNER.email, 'Bench', await hash(OWNER.password), 'owner');
+    await auth.addLibrary(tx, libraryId, 'Large', 47, -116, 800);
+    await species.addSource(tx, libraryId, 'own', 'Own', 0);
+    const revision = await species.addRevision(tx, libraryId, accountId, new Date(), 'Large');
+    for (const { taxon, scores } of taxa) {
+      const { id, ...record } = taxon;
+      await species.addTaxon(tx, id, libraryId);
+      await species.addTaxonVersion(tx, id, revision, record);
+      const rows = scores.map((score, i) => ({ character: scored[i]!.id, value: score.value }));
+      await tx.query(
+        `insert into score_version (taxon_id, character_id, qualifier_key, source_id, revision_id, qualifiers, value)
+         select $1, row.character, '', 'own', $2, '{}'::jsonb, row.value
+           from jsonb_to_recordset($3::jsonb) as row(character text, value jsonb)`,
+        [id, revision, JSON.stringify(rows)],
+      );
+    }
+  });
+  await db.close();
+}
+
+/** Searching, listing and opening in a library of 1,000 taxa × 120 characters. */
+export async function largeLibrary(): Promise<Row[]> {
+  const folder = mkdtempSync(join(tmpdir(), 'hurrow-bench-'));
+  await plant(folder);
+  const { stop } = await startServer(folder, PORT);
+  const browser = await chromium.launch({
+    executablePath: process.env['CHROMIUM_PATH'] ?? '/usr/bin/chromium',
+    args: ['--no-sandbox', '--disable-background-networking'],
+  });
+  const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
+  const home = `http://localhost:${PORT}`;
+  await page.request.post(`${home}/api/session/account`, { data: OWNER, headers: { 'x-hurrow': '1' } });
+  const searched = async (query: string) => {
+    const start = performance.now();
+    await page.request.get(`${home}/api/library/search?q=${encodeURIComponent(query)}`);
+    return performance.now() - start;
+  };
+  const first = await searched(QUERIES[0]!);
+  const times: number[] = [];
+  for (let i = 0; i < 10; i += 1) for (const query of QUERIES) times.push(await searched(query));
+  await page.goto(`${home}/c/-/species`);
+  await page.getByText('1000 taxa, set order').waitFor({ timeout: 120_000, state: 'attached' });
+  await page.locator('.profile h1').waitFor();
+  const opens: number[] = [];
+  for (let i = 2; i < 9; i += 1) opens.push(await openProfile(page, i));
+  const longest = await scroll(page);
+  await browser.close();
+  await stop();
+  rmSync(folder, { recursive: true, force: true });
+  const size = '1,000 taxa × 120 characters';
+  return [
+    {
+      what: `search over HTTP, ${size}, median of 70`,
+      value: milliseconds(median(times)),
+      wanted: '< 30 ms',
+    },
+    { what: `first search after a change (index built), ${size}`, value: milliseconds(first) },
+    {
+      what: `profile opens from the list, ${size}, median of 7`,
+      value: milliseconds(median(opens)),
+      wanted: '< 150 ms',
+    },
+    {
+      what: `longest task while the list is scrolled through, ${size}`,
+      value: milliseconds(longest),
+      wanted: 'smooth',
+    },
+  ];
+}
+
+/** Milliseconds from the click on a row of the list to the heading of its profile, measured in the page. */
+const openProfile = (page: Page, row: number): Promise<number> =>
+  page.evaluate(async (n) => {
+    const link = document.querySelectorAll<HTMLElement>('.species-rows a')[n]!;
+    const before = document.querySelector('.profile h1')?.textContent;
+    const start = performance.now();
+    link.click();
+    while (document.querySelector('.profile h1')?.textContent === before)
+      await new Promise((resolve) => requestAnimationFrame(resolve));
+    return performance.now() - start;
+  }, row);
+
+/** The longest task of the main thread, in milliseconds, while the list is scrolled to its end in steps of a screen. */
+const scroll = (page: Page): Promise<number> =>
+  page.evaluate(async () => {
+    let longest = 0;
+    new PerformanceObserver((list) => {
+      for (const entry of list.getEntries()) longest = Math.max(longest, entry.duration);
+    }).observe({ entryTypes: ['longtask'] });
+    const rows = document.querySelector('.species-rows')!;
+    for (let top = 0; top < rows.scrollHeight; top += rows.clientHeight) {
+      rows.scrollTop = top;
+      await new Promise((resolve) => setTimeout(resolve, 30));
+    }
+    await new Promise((resolve) => setTimeout(resolve, 300));
+    return longest;
+  });
