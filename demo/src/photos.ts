@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import sharp from 'sharp';
 import type { ProfiledTaxon } from '@hurrow/core/evidence';
-import { sheetAsScore, type PhotoRecord } from '@hurrow/core/measurement';
+import { sheetAsScore, type Annotation, type PhotoRecord } from '@hurrow/core/measurement';
 import { drawSpecimen, layOut, sampleSpecimen } from '@hurrow/core/specimen';
 import { MEDIUM_VIEWS } from '@hurrow/core/view';
 import { BUILT_IN } from '@hurrow/core/vocabulary';
@@ -15,6 +15,16 @@ import { writeScores } from '@hurrow/server/species/store';
 const FRAME = { width: 1200, height: 1100 };
 /** Millimetres to a pixel, so that a blade and a rule of 10 cm fill the picture. */
 const SCALE = 0.115;
+
+/** Points at the flattened stalk of the upper leaf. */
+const STALK: Annotation = {
+  shape: 'arrow',
+  from: { x: 0.16, y: 0.11 },
+  to: { x: 0.31, y: 0.235 },
+  text: 'flat stalk',
+  characterId: 'leaf.petioleSection',
+  state: 'flattened',
+};
 
 /** A leaf laid on paper beside a rule, drawn by the product itself: it stands for a photograph in the demo. */
 function leafOnPaper(profiled: ProfiledTaxon, seed: number): string {
@@ -85,7 +95,7 @@ export async function fillPhotos(
       credit: 'Drawn by Hurrow',
       licence: 'CC0 1.0',
       caption: `A leaf of ${profiled.taxon.commonNames[0]} with a rule, drawn in place of a photograph`,
-      annotations: [],
+      annotations: profiled === aspen ? [STALK] : [],
     };
     await addRecord(db, libraryId, 'photo', id, revision, record);
   }

@@ -1,4 +1,4 @@
-import { BUILT_IN, stateOf, type Character } from './index.ts';
+import { BUILT_IN, ORGANS, organsInOrder, stateOf, TEACHING_STARTS, type Character } from './index.ts';
 import { table } from './character.ts';
 
 const all: Character[] = [...BUILT_IN.values()];
@@ -42,4 +42,10 @@ test('careful readers err less than novices', () => {
 
 test('a line of a state table without four columns is refused', () => {
   expect(() => table('a | b | c')).toThrow('needs id | term | plain | definition');
+});
+
+test.each(TEACHING_STARTS)('a course that begins with the %s sees every organ once', (start) => {
+  const order = organsInOrder(start).map(({ organ }) => organ);
+  expect([...order].sort()).toEqual(ORGANS.map(({ organ }) => organ).sort());
+  expect(order[0]).toBe(start === 'leaf' ? 'habit' : start);
 });

@@ -52,6 +52,22 @@ export const ORGANS: readonly { organ: Organ; title: string }[] = [
   { organ: 'site', title: 'Place' },
 ];
 
+/** Where a course begins to look at a tree: the two schools, and a course that is held in winter. */
+export const TEACHING_STARTS = ['leaf', 'site', 'twig'] as const;
+export type TeachingStart = (typeof TEACHING_STARTS)[number];
+
+const FIRST: Record<TeachingStart, Organ[]> = {
+  leaf: [],
+  site: ['site', 'habit', 'bark'],
+  twig: ['twig', 'bud', 'bark'],
+};
+
+/** The organs in a course's teaching order: those it begins with, then the others as a profile is read. */
+export function organsInOrder(start: TeachingStart): readonly { organ: Organ; title: string }[] {
+  const first = FIRST[start].map((organ) => ORGANS.find((entry) => entry.organ === organ)!);
+  return [...first, ...ORGANS.filter(({ organ }) => !FIRST[start].includes(organ))];
+}
+
 /** The state of a character by id; flags have the two states `yes` and `no`. */
 export function stateOf(character: Character, id: string) {
   if (character.kind === 'flag') return FLAG_STATES.find((state) => state.id === id);

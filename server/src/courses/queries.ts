@@ -1,4 +1,5 @@
 import type { MarkingPolicy } from '@hurrow/core/names';
+import type { TeachingStart } from '@hurrow/core/vocabulary';
 import type { Db } from '../db/index.ts';
 import type { CourseBody } from './schema.ts';
 
@@ -15,9 +16,10 @@ export interface CourseRow {
   latitude: number;
   longitude: number;
   elevation: number;
+  starts_with: TeachingStart;
 }
 
-const COLUMNS = `id, library_id, name, code, to_char(starts_on, 'YYYY-MM-DD') as starts_on, weeks, audience, units, marking, latitude, longitude, elevation`;
+const COLUMNS = `id, library_id, name, code, to_char(starts_on, 'YYYY-MM-DD') as starts_on, weeks, audience, units, marking, latitude, longitude, elevation, starts_with`;
 
 export const courses = (db: Db) =>
   db.query<CourseRow>(`select ${COLUMNS} from course order by created_at, starts_on`);
@@ -27,15 +29,15 @@ export const course = async (db: Db, id: string) =>
 
 export const addCourse = (db: Db, id: string, libraryId: string, code: string, body: CourseBody) =>
   db.query(
-    `insert into course (id, library_id, code, name, starts_on, weeks, audience, units, marking, latitude, longitude, elevation)
-     values ($1, $2, $3, $4, $5::date, $6, $7, $8, $9::jsonb, $10, $11, $12)`,
+    `insert into course (id, library_id, code, name, starts_on, weeks, audience, units, marking, latitude, longitude, elevation, starts_with)
+     values ($1, $2, $3, $4, $5::date, $6, $7, $8, $9::jsonb, $10, $11, $12, $13)`,
     [id, libraryId, code, ...columnsOf(body)],
   );
 
 export const updateCourse = (db: Db, id: string, body: CourseBody) =>
   db.query(
     `update course set name = $2, starts_on = $3::date, weeks = $4, audience = $5, units = $6, marking = $7::jsonb,
-            latitude = $8, longitude = $9, elevation = $10 where id = $1`,
+            latitude = $8, longitude = $9, elevation = $10, starts_with = $11 where id = $1`,
     [id, ...columnsOf(body)],
   );
 
@@ -49,6 +51,7 @@ const columnsOf = (body: CourseBody) => [
   body.latitude,
   body.longitude,
   body.elevation,
+  body.startsWith ?? 'leaf',
 ];
 
 export const codeTaken = async (db: Db, code: string) =>

@@ -23,6 +23,7 @@ const courseAsJson = (row: queries.CourseRow) => ({
   name: row.name,
   code: row.code,
   startsOn: row.starts_on,
+  startsWith: row.starts_with,
   weeks: row.weeks,
   audience: row.audience,
   units: row.units,

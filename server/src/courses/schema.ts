@@ -1,6 +1,7 @@
 import Joi from 'joi';
 import type { MarkingPolicy } from '@hurrow/core/names';
 import { NAMING_POLICIES } from '@hurrow/core/names';
+import { TEACHING_STARTS, type TeachingStart } from '@hurrow/core/vocabulary';
 
 export interface CourseBody {
   name: string;
@@ -12,6 +13,8 @@ export interface CourseBody {
   latitude: number;
   longitude: number;
   elevation: number;
+  /** The organ that profiles begin with. */
+  startsWith?: TeachingStart;
 }
 
 const points = Joi.number().min(0).max(20).required();
@@ -45,6 +48,9 @@ export const courseSchema = Joi.object<CourseBody>({
   latitude: Joi.number().min(-90).max(90).required().label('Latitude'),
   longitude: Joi.number().min(-180).max(180).required().label('Longitude'),
   elevation: Joi.number().min(-450).max(6000).required().label('Elevation'),
+  startsWith: Joi.string()
+    .valid(...TEACHING_STARTS)
+    .default('leaf'),
 });
 
 export interface SetBody {

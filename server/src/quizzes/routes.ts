@@ -10,6 +10,7 @@ import { accountOf, INSTRUCTORS, route, STAFF } from '../api/route.ts';
 import { courseOf } from '../courses/routes.ts';
 import * as courseQueries from '../courses/queries.ts';
 import type { Db } from '../db/index.ts';
+import { photoFor } from '../photos/photoFor.ts';
 import { libraryAt } from '../species/store.ts';
 import { answerKey, marksOf } from './marking.ts';
 import * as queries from './queries.ts';
@@ -155,7 +156,7 @@ export const quizRoutes = [
             throw badInput(
               `Station ${station.position} shows a species that is no longer on the list. Change the station or the list.`,
             );
-          const frozen = freezeStation(
+          const drawn = freezeStation(
             { taxonId: station.taxon_id, medium: station.medium, view: station.view },
             station.seed,
             {
@@ -168,7 +169,15 @@ export const quizRoutes = [
               site: course,
             },
           );
-          await queries.freeze(tx, station.id, frozen);
+          const picture =
+            station.medium === 'photo'
+              ? await photoFor(tx, library, station.taxon_id, station.view)
+              : undefined;
+          await queries.freeze(
+            tx,
+            station.id,
+            picture ? { ...drawn, traits: null, drawing: picture } : drawn,
+          );
         }
         await queries.markOpened(tx, row.id, now);
       }),

@@ -447,6 +447,41 @@ describe('exchange', () => {
   });
 });
 
+describe('a photo station', () => {
+  test('shows the photo where one may leave the library and shows the organ, and tells nothing else', async () => {
+    const bytes = await sharp({ create: { width: 80, height: 60, channels: 3, background: '#6a8' } })
+      .jpeg()
+      .toBuffer();
+    const { id } = (
+      await owner.upload<{ id: string }>(`/api/library/taxa/${sugar}/photos`, bytes, 'image/jpeg')
+    ).body;
+    const record = {
+      organ: 'leaf',
+      qualifiers: {},
+      credit: 'I. Falk',
+      licence: 'CC0 1.0',
+      caption: 'sugar maple',
+      annotations: [],
+    };
+    await owner.put(`/api/library/photos/${id}`, { record, baseRevision: await base() });
+    const course = (await owner.get<{ id: string }[]>('/api/courses')).body[0]!;
+    const view = { organs: ['leaf'], nearness: 'hand', aids: ['eye'], qualifiers: {} };
+    const { body: quiz } = await owner.post<{ id: string }>(`/api/courses/${course.id}/quizzes`, {
+      title: 'Photos',
+      heldOn: '2026-09-20',
+      stations: [{ taxonId: sugar, medium: 'photo', view }],
+    });
+    expect((await owner.post(`/api/quizzes/${quiz.id}/open`)).status).toBe(200);
+    const [frozen] = await hurrow.db.query<{ frozen: { drawing: string; traits: null } }>(
+      'select frozen from station where quiz_id = $1',
+      [quiz.id],
+    );
+    expect(frozen!.frozen.drawing).toContain('data:image/webp;base64,');
+    expect(frozen!.frozen.drawing).not.toMatch(/maple|Acer|Falk/);
+    expect(frozen!.frozen.traits).toBeNull();
+  });
+});
+
 describe('prints', () => {
   const pdf = async (query: string) => owner.download(`/api/prints/${query}`);
   test.each(['a4', 'letter'])('a profile sheet and flash cards are PDF on %s', async (paper) => {

@@ -4,7 +4,7 @@ import { profilesOf, vocabularyOfLibrary, type Library } from '@hurrow/core/libr
 import type { MarkingPolicy } from '@hurrow/core/names';
 import { hopkinsDelay, shiftCalendar, type Calendar } from '@hurrow/core/season';
 import type { Medium, View } from '@hurrow/core/view';
-import { BUILT_IN, type Vocabulary } from '@hurrow/core/vocabulary';
+import { BUILT_IN, type TeachingStart, type Vocabulary } from '@hurrow/core/vocabulary';
 import { get } from './api.ts';
 
 export interface LibraryAnswer extends Library {
@@ -25,6 +25,8 @@ export interface CourseSummary {
   latitude: number;
   longitude: number;
   elevation: number;
+  /** The organs that a profile begins with. */
+  startsWith: TeachingStart;
 }
 
 export interface CourseSet {

@@ -172,11 +172,17 @@ function QuizTodos({
       <Todo key={quiz.id}>
         <Link to={`${base}/${quiz.id}/plan`}>{quiz.title}</Link> is planned for {dayLabel(day)} with{' '}
         {quiz.stations} stations.
-        {bare.length > 0 &&
-          ` By then ${listInWords(bare.map(({ taxon }) => commonName(taxon)))} ${bare.length === 1 ? 'has' : 'have'} no leaves to cut.`}
+        {bare.length > 0 && ` By then ${bareInWords(bare)} no leaves to cut.`}
       </Todo>
     );
   });
+}
+
+/** "quaking aspen and paper birch have", with a count where the list is long. */
+function bareInWords(bare: readonly ProfiledTaxon[]): string {
+  const named = bare.slice(0, bare.length > 5 ? 3 : 5).map(({ taxon }) => commonName(taxon));
+  const more = bare.length - named.length;
+  return `${listInWords(more > 0 ? [...named, `${more} more of the list`] : named)} ${bare.length === 1 ? 'has' : 'have'}`;
 }
 
 interface PairTodoProps {

@@ -25,6 +25,7 @@ export function Settings({ course }: { course: Course | undefined }) {
         latitude: course.latitude,
         longitude: course.longitude,
         elevation: course.elevation,
+        startsWith: course.startsWith,
       }
     : {
         name: '',
@@ -34,6 +35,7 @@ export function Settings({ course }: { course: Course | undefined }) {
         units: 'metric',
         marking: DEFAULT_MARKING,
         ...library!.reference,
+        startsWith: 'leaf',
       };
   return <Form course={course} start={start} />;
 }
@@ -111,6 +113,18 @@ function Form({ course, start }: { course: Course | undefined; start: Draft }) {
             options={[
               { value: 'metric', label: 'metric' },
               { value: 'imperial', label: 'feet and inches' },
+            ]}
+          />
+        </label>
+        <label>
+          <span>Profiles begin with</span>
+          <Select
+            value={draft.startsWith}
+            onChange={(startsWith) => set('startsWith', startsWith)}
+            options={[
+              { value: 'leaf', label: 'size and form, then leaves' },
+              { value: 'site', label: 'the site, then form and bark' },
+              { value: 'twig', label: 'twigs, buds and bark, as in winter' },
             ]}
           />
         </label>

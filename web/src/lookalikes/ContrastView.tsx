@@ -14,6 +14,7 @@ import { listInWords, type View } from '@hurrow/core/view';
 import { scoresInView } from '@hurrow/core/evidence';
 import { calendarAtSite, type CourseSummary, type LibraryAnswer, useVocabulary } from '../app/data.ts';
 import { DrawingSvg, specimenTraits } from '../app/Drawings.tsx';
+import { PhotosThatShow } from '../measuring/PhotoStrip.tsx';
 import './contrast.css';
 
 interface ContrastProps {
@@ -151,6 +152,7 @@ function Plate({
             ) : (
               <p className="quiet no-drawing">Not on the tree on this date.</p>
             )}
+            <PhotosThatShow taxonId={profiled.taxon.id} characters={deciding} />
           </figure>
         );
       })}

@@ -2,7 +2,6 @@ import { Spin } from 'antd';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import type { PhotoRecord } from '@hurrow/core/measurement';
 import type { Qualifiers } from '@hurrow/core/score';
 import { commonName } from '@hurrow/core/taxon';
 import { get, messageOf } from '../app/api.ts';
@@ -11,16 +10,9 @@ import { Latin } from '../app/Names.tsx';
 import { PhotoDetails } from './PhotoDetails.tsx';
 import { PhotoList } from './PhotoList.tsx';
 import { PhotoStage } from './PhotoStage.tsx';
+import { photosQuery } from './photosQuery.ts';
 import { Sheet } from './Sheet.tsx';
 import './measuring.css';
-
-export interface Photo {
-  id: string;
-  /** Size of the picture on the screen, in pixels. */
-  width: number;
-  height: number;
-  record: PhotoRecord;
-}
 
 export interface SheetRecord {
   characterId: string;
@@ -32,11 +24,7 @@ export interface SheetRecord {
 export default function MeasuringPage({ courseId, taxonId }: { courseId: string; taxonId: string }) {
   const { every } = useLibrary();
   const taxon = every.find((profiled) => profiled.taxon.id === taxonId)?.taxon;
-  const photos = useQuery({
-    queryKey: ['photos', taxonId],
-    queryFn: () => get<{ revision: number; photos: Photo[] }>(`/api/library/taxa/${taxonId}/photos`),
-    retry: false,
-  });
+  const photos = useQuery(photosQuery(taxonId));
   const sheets = useQuery({
     queryKey: ['sheets', taxonId],
     queryFn: () => get<{ revision: number; sheets: SheetRecord[] }>(`/api/library/taxa/${taxonId}/sheets`),

@@ -7,7 +7,7 @@ import { SHOWN_TITLES } from '@hurrow/core/view';
 import { messageOf, put, remove } from '../app/api.ts';
 import { useVocabulary } from '../app/data.ts';
 import { useSaved } from '../library/useSaved.tsx';
-import type { Photo } from './MeasuringPage.tsx';
+import type { Photo } from './photosQuery.ts';
 
 /** What is said of a photo: organ, month, credit, licence, and what each mark on it shows. */
 export function PhotoDetails({ photo, revision }: { photo: Photo; revision: number }) {

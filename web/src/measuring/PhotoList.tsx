@@ -1,7 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { messageOf, post } from '../app/api.ts';
-import type { Photo } from './MeasuringPage.tsx';
+import type { Photo } from './photosQuery.ts';
 
 interface PhotoListProps {
   taxonId: string;

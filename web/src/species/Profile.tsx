@@ -13,13 +13,14 @@ import {
 } from '@hurrow/core/score';
 import { arcLabel, dayLabel, partPresent, type Calendar } from '@hurrow/core/season';
 import { commonName, scientificName, sizePoints, type Taxon } from '@hurrow/core/taxon';
-import { ORGANS, type Character, type Organ, type Vocabulary } from '@hurrow/core/vocabulary';
+import { organsInOrder, type Character, type Organ, type Vocabulary } from '@hurrow/core/vocabulary';
 import { calendarAtSite, courseQuery, useLibrary, type LibraryAnswer } from '../app/data.ts';
 import { Specimen, twigView } from '../app/Drawings.tsx';
 import { useFieldDate, useRibbonRows, type RibbonRow } from '../app/fieldDate.tsx';
 import { useKeys } from '../app/keys.ts';
 import { Latin } from '../app/Names.tsx';
 import { useVasculum } from '../app/vasculum.tsx';
+import { PhotoStrip } from '../measuring/PhotoStrip.tsx';
 import { ConfusedLine } from '../confusions/ConfusedLine.tsx';
 
 /** One species, organ by organ, as its scores and the field date have it. */
@@ -98,6 +99,7 @@ export function Profile({ courseId, taxonId }: { courseId: string; taxonId: stri
             {caution.effect} {caution.care}
           </p>
         ))}
+        <PhotoStrip taxonId={taxon.id} to={`/c/${courseId}/species/${taxon.id}/measuring`} />
         <SeasonList calendar={calendar} />
       </aside>
       <div className="profile-text">
@@ -133,7 +135,7 @@ export function Profile({ courseId, taxonId }: { courseId: string; taxonId: stri
           <Link to={`/c/${courseId}/species/${taxon.id}/measuring`}>Photos and measurements</Link>
           <PrintLinks taxonId={taxon.id} audience={audience} units={units} />
         </div>
-        {ORGANS.map(({ organ, title }) => (
+        {organsInOrder(course?.startsWith ?? 'leaf').map(({ organ, title }) => (
           <OrganRow
             key={organ}
             organ={organ}

@@ -97,7 +97,9 @@ export function SpeciesList({ base, profiles, taught, revision, open }: SpeciesL
             disabled={found !== undefined}
             onChange={(event) => setOrder(event.target.value as Order)}
           >
-            <option value="set">{countOf(listed.length, profiles.length)}, set order</option>
+            <option value="set">
+              {countOf(listed.length, profiles.length)}, {found ? 'best first' : 'set order'}
+            </option>
             <option value="name">{countOf(listed.length, profiles.length)}, by common name</option>
             <option value="latin">{countOf(listed.length, profiles.length)}, by scientific name</option>
           </select>

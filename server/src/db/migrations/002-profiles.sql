@@ -1,6 +1,9 @@
 -- What a profile holds beside names and scores. Everything versioned that is one record under a key stands in one table:
 -- how sources are reconciled, characters of the library's own, ranges, measuring sheets, and what is said of a photo.
 
+-- Which organs a course looks at first.
+alter table course add column starts_with text not null default 'leaf' check (starts_with in ('leaf', 'site', 'twig'));
+
 create table record_version (
   library_id  uuid not null references library,
   kind        text not null check (kind in ('reconciliation', 'character', 'range', 'sheet', 'photo')),

@@ -1,0 +1,58 @@
+import { useQuery } from '@tanstack/react-query';
+import { Link } from 'react-router';
+import { useVocabulary } from '../app/data.ts';
+import { Marks } from './Marks.tsx';
+import { photosQuery, type Photo } from './photosQuery.ts';
+import './photoStrip.css';
+
+/** The photos of a taxon in its profile, with their marks and their credit. */
+export function PhotoStrip({ taxonId, to }: { taxonId: string; to: string }) {
+  const photos = useQuery(photosQuery(taxonId)).data?.photos ?? [];
+  if (photos.length === 0) return null;
+  return (
+    <div className="photo-strip">
+      {photos.slice(0, 4).map((photo) => (
+        <Link key={photo.id} to={to}>
+          <Picture photo={photo} />
+        </Link>
+      ))}
+    </div>
+  );
+}
+
+/** For a contrast: the photos on which a mark shows one of these characters. */
+export function PhotosThatShow({ taxonId, characters }: { taxonId: string; characters: readonly string[] }) {
+  const vocabulary = useVocabulary();
+  const photos = useQuery(photosQuery(taxonId)).data?.photos ?? [];
+  const showing = photos.flatMap((photo) => {
+    const marks = photo.record.annotations.filter((mark) => characters.includes(mark.characterId ?? ''));
+    const shown = [...new Set(marks.map((mark) => vocabulary.get(mark.characterId!)?.term ?? ''))];
+    return marks.length > 0 ? [{ photo, shown }] : [];
+  });
+  if (showing.length === 0) return null;
+  return (
+    <div className="photo-strip">
+      {showing.slice(0, 3).map(({ photo, shown }) => (
+        <figure key={photo.id}>
+          <Picture photo={photo} />
+          <figcaption className="quiet">shows {shown.join(', ')}</figcaption>
+        </figure>
+      ))}
+    </div>
+  );
+}
+
+function Picture({ photo }: { photo: Photo }) {
+  const { record, width, height } = photo;
+  return (
+    <svg
+      viewBox={`0 0 ${width} ${height}`}
+      role="img"
+      aria-label={record.caption ?? `Photo of ${record.organ}`}
+    >
+      <title>{record.credit ? `${record.credit}, ${record.licence || 'no licence'}` : 'No credit yet'}</title>
+      <image href={`/api/library/photos/${photo.id}/thumb`} width={width} height={height} />
+      <Marks annotations={record.annotations} photo={photo} />
+    </svg>
+  );
+}
