@@ -1,6 +1,7 @@
 import '@fontsource-variable/source-sans-3/wght.css';
-import '@fontsource-variable/source-serif-4/wght.css';
-import '@fontsource-variable/source-serif-4/wght-italic.css';
+import '@fontsource/source-serif-4/latin-400.css';
+import '@fontsource/source-serif-4/latin-600.css';
+import '@fontsource/source-serif-4/latin-400-italic.css';
 import './app/base.css';
 import { QueryClient, QueryClientProvider, useQuery } from '@tanstack/react-query';
 import { lazy, StrictMode, Suspense } from 'react';

@@ -1,4 +1,5 @@
 declare module '*.css';
 declare module '@fontsource-variable/source-sans-3/wght.css';
-declare module '@fontsource-variable/source-serif-4/wght.css';
-declare module '@fontsource-variable/source-serif-4/wght-italic.css';
+declare module '@fontsource/source-serif-4/latin-400.css';
+declare module '@fontsource/source-serif-4/latin-600.css';
+declare module '@fontsource/source-serif-4/latin-400-italic.css';

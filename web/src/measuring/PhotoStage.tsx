@@ -149,13 +149,16 @@ export function PhotoStage({ photo, revision, characterId, onMeasured }: PhotoSt
             {title}
           </button>
         ))}
-        {tool === 'scale' && (
-          <select aria-label="Known size" value={known} onChange={(event) => setKnown(event.target.value)}>
-            {KNOWN_SIZES.map(({ label }) => (
-              <option key={label}>{label}</option>
-            ))}
-          </select>
-        )}
+        <select
+          aria-label="Known size"
+          disabled={tool !== 'scale'}
+          value={known}
+          onChange={(event) => setKnown(event.target.value)}
+        >
+          {KNOWN_SIZES.map(({ label }) => (
+            <option key={label}>{label}</option>
+          ))}
+        </select>
       </div>
       <p className="stage-said" role="status">
         {said || TOOLS.find(([id]) => id === tool)![2]}

@@ -1,0 +1,103 @@
+import { cellAt } from '@hurrow/core/range';
+import { BUILT_IN } from '@hurrow/core/vocabulary';
+import { baseOf, libraryOf, type LibraryBody } from '../testing/libraryOf.ts';
+import { plantCourse, startHurrow, type Caller, type TestHurrow } from '../testing/testHurrow.ts';
+
+let hurrow: TestHurrow;
+let owner: Caller;
+let sugar: string;
+
+beforeAll(async () => {
+  hurrow = await startHurrow();
+  owner = hurrow.owner;
+  sugar = (await plantCourse(owner)).sugar.id;
+});
+afterAll(() => hurrow.close());
+
+const library = () => libraryOf(owner);
+const base = () => baseOf(owner);
+
+// Something of every kind to write out: a range, and a character of the library's own.
+beforeAll(async () => {
+  const cells = { [cellAt(47, -116)]: 'native' };
+  await owner.put(`/api/library/taxa/${sugar}/range`, { range: { cells }, baseRevision: await base() });
+  const own = { ...BUILT_IN.get('twig.zigzag')!, id: 'twig.squeak', term: 'squeaking twig' };
+  await owner.put(`/api/library/characters/${own.id}`, { character: own, baseRevision: await base() });
+});
+
+describe('exchange', () => {
+  const exported = async (format: string) =>
+    (await owner.download(`/api/library/export/${format}`)).toString('utf8');
+  test.each(['json', 'scores', 'table', 'sdd', 'occurrences'])(
+    '%s is written, and importing it again changes nothing',
+    async (format) => {
+      const text = await exported(format);
+      expect(text.length).toBeGreaterThan(100);
+      const again = await owner.post<{ added: string[]; changed: string[]; refused: { message: string }[] }>(
+        '/api/library/import',
+        {
+          csv: text,
+          dryRun: true,
+        },
+      );
+      expect(again.status).toBe(200);
+      expect(again.body.added).toEqual([]);
+      if (format !== 'json' && format !== 'occurrences') expect(again.body.changed).toEqual([]);
+      expect(again.body.refused).toEqual([]);
+    },
+  );
+  test('a bundle fills an empty Hurrow, scores, ranges, characters and sources among them', async () => {
+    const other = await startHurrow();
+    const text = await exported('json');
+    const filled = await other.owner.post<{ added: string[] }>('/api/library/import', {
+      csv: text,
+      dryRun: false,
+    });
+    expect(filled.body.added).toHaveLength(2);
+    const there = (await other.owner.get<LibraryBody>('/api/library')).body;
+    const here = await library();
+    expect(there.taxa.map(({ scores }) => scores.length)).toEqual(
+      here.taxa.map(({ scores }) => scores.length),
+    );
+    expect(there.characters).toEqual(here.characters);
+    expect((await other.owner.get('/api/library/ranges')).body['ranges']).toEqual(
+      (await owner.get('/api/library/ranges')).body['ranges'],
+    );
+    await other.close();
+  });
+  test('occurrence rows become a range; GeoJSON holds it; a file of no known kind is refused', async () => {
+    const csv =
+      'scientificName,decimalLatitude,decimalLongitude,recordedBy\nAcer rubrum,45,-110,I. Falk\nQuercus alba,45,-110,x';
+    const done = await owner.post<{ changed: string[]; refused: object[]; ignored: string[] }>(
+      '/api/library/import',
+      { csv, dryRun: false },
+    );
+    expect(done.body).toMatchObject({
+      changed: ['Acer rubrum: 1 cells of its range'],
+      ignored: ['recordedBy'],
+    });
+    expect(done.body.refused).toHaveLength(1);
+    expect(JSON.parse(await exported('geojson'))).toMatchObject({
+      features: expect.arrayContaining([
+        expect.objectContaining({
+          properties: expect.objectContaining({ scientificName: 'Acer rubrum' }) as object,
+        }),
+      ]) as object,
+    });
+    expect((await owner.post('/api/library/import', { csv: '{"a":1}', dryRun: true })).status).toBe(422);
+    expect((await owner.get('/api/library/export/docx')).status).toBe(422);
+  });
+  test('a foreign SDD adds what it names; a family it does not give is left open', async () => {
+    const xml = `<Datasets xmlns="http://rs.tdwg.org/UBIF/2006/"><Dataset><TaxonNames>
+      <TaxonName id="a"><Representation><Label>Acer negundo</Label></Representation></TaxonName>
+      <TaxonName id="b"><Representation><Label>Tilia americana</Label></Representation></TaxonName></TaxonNames></Dataset></Datasets>`;
+    await owner.post('/api/library/import', { csv: xml, dryRun: false });
+    const families = (await library()).taxa.map(
+      ({ taxon }) => taxon as unknown as { family: string; genus: string },
+    );
+    expect(families.find(({ genus }) => genus === 'Tilia')!.family).toBe('incertae sedis');
+    expect(families.filter(({ genus, family }) => genus === 'Acer' && family === 'Sapindaceae')).toHaveLength(
+      3,
+    );
+  });
+});
