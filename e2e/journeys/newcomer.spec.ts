@@ -132,7 +132,7 @@ test('from an empty library to the pair that is mixed up and what settles it', a
       ['Populus', 'deltoides', 'Salicaceae'],
       ['Acer', 'rubrum', 'Sapindaceae'],
     ] as const) {
-      await expect(phone.getByRole('img', { name: /Drawing of the specimen/ })).toBeVisible();
+      await expect(phone.getByRole('img', { name: /The specimen at station/ })).toBeVisible();
       await phone.getByLabel('Genus').fill(genus);
       await phone.getByLabel('Epithet').fill(epithet);
       await phone.getByLabel('Family').fill(family);

@@ -30,7 +30,7 @@ const represented = (text: string, detail?: string) => ({
 
 /**
  * A library as TDWG SDD 1.1. Characters and states have their ids as XML ids; each source's word on a taxon under one set of
- * qualifiers is a coded description. Frequencies and qualifiers are modifiers. Values are in the character's own unit.
+ * qualifiers is a coded description. Frequencies and qualifiers are modifiers; `created` is an ISO time. Values are in the character's own unit.
  */
 export function writeSdd(
   library: {
@@ -39,6 +39,7 @@ export function writeSdd(
     taxa: readonly { taxon: Taxon; scores: readonly Score[] }[];
   },
   vocabulary: Vocabulary,
+  created: string,
 ): string {
   const used = new Set(library.taxa.flatMap(({ scores }) => scores.map((score) => score.characterId)));
   const characters = [...vocabulary.values()].filter((character) => used.has(character.id));
@@ -48,7 +49,7 @@ export function writeSdd(
     Datasets: {
       '@_xmlns': SDD_NAMESPACE,
       TechnicalMetadata: {
-        '@_created': '2026-01-01T00:00:00',
+        '@_created': created,
         Generator: { '@_name': 'Hurrow', '@_version': '1' },
       },
       Dataset: {

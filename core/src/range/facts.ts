@@ -75,8 +75,8 @@ export function growsHere(place: Place, cells: RangeCells, band: ElevationBand):
   return { answer: near ? 'nearby' : 'no', ...found };
 }
 
-/** Can two taxa be met at one place? Unknown where a range is not recorded. */
-export function canMeet(place: Place, a: GrowsHere, b: GrowsHere): 'yes' | 'no' | 'unknown' {
+/** Can two taxa be met at the place that was asked of both? Unknown where a range is not recorded. */
+export function canMeet(a: GrowsHere, b: GrowsHere): 'yes' | 'no' | 'unknown' {
   if (a.answer === 'unknown' || b.answer === 'unknown') return 'unknown';
-  return a.answer !== 'no' && b.answer !== 'no' && Number.isFinite(place.elevation) ? 'yes' : 'no';
+  return a.answer !== 'no' && b.answer !== 'no' ? 'yes' : 'no';
 }

@@ -1,12 +1,4 @@
-import {
-  cellToLatLng,
-  cellToParent,
-  cellToChildren,
-  getResolution,
-  gridDisk,
-  isValidCell,
-  latLngToCell,
-} from 'h3-js';
+import { cellToLatLng, getResolution, gridDisk, isValidCell, latLngToCell } from 'h3-js';
 import { RANGE_RESOLUTION, type RangeCells, type RangeStatus } from './range.ts';
 
 /** The cell at a place (degrees). Throws on a latitude or longitude that is not finite. */
@@ -37,11 +29,4 @@ export function paint(
     if (status) next.set(cell, status);
     else next.delete(cell);
   return Object.fromEntries(next);
-}
-
-/** A cell of any resolution as cells of the range grid: its parent, or its children. */
-export function toRangeGrid(cell: string): string[] {
-  const resolution = getResolution(cell);
-  if (resolution >= RANGE_RESOLUTION) return [cellToParent(cell, RANGE_RESOLUTION)];
-  return cellToChildren(cell, RANGE_RESOLUTION);
 }

@@ -16,7 +16,6 @@ import {
   rangeInWords,
   readRangeGeoJson,
   shareInside,
-  toRangeGrid,
   type Range,
   type RangeCells,
 } from './index.ts';
@@ -171,19 +170,22 @@ test('does it grow here: inside, beside, far, died out, too high, not recorded',
 test('two taxa meet where both grow, and nobody says so of what is not recorded', () => {
   const yes = growsHere(COLLEGE, around(47.6, -116.4, 1), {});
   const no = growsHere(COLLEGE, around(30, -90, 0), {});
-  expect(canMeet(COLLEGE, yes, yes)).toBe('yes');
-  expect(canMeet(COLLEGE, yes, no)).toBe('no');
-  expect(canMeet(COLLEGE, yes, growsHere(COLLEGE, {}, {}))).toBe('unknown');
+  expect(canMeet(yes, yes)).toBe('yes');
+  expect(canMeet(yes, no)).toBe('no');
+  expect(canMeet(yes, growsHere(COLLEGE, {}, {}))).toBe('unknown');
 });
 
-test('cells of other resolutions are brought to the grid; other text is no cell', () => {
+test('a cell of the grid is known as one; other text and other resolutions are not', () => {
   const cell = cellAt(47, -116);
-  expect(toRangeGrid(cell)).toEqual([cell]);
-  expect(toRangeGrid(cellAt(47, -116, 7))).toEqual([cell]);
-  expect(toRangeGrid(cellAt(47, -116, 3))).toHaveLength(7);
-  expect(isRangeCell(cell)).toBe(true);
-  expect(isRangeCell('abies')).toBe(false);
+  expect([cell, cellAt(47, -116, 7), 'abies'].map(isRangeCell)).toEqual([true, false, false]);
   expect(Math.abs(middleOf(cell).latitude - 47)).toBeLessThan(0.4);
+});
+
+test('a taxon known only from where it has died out elsewhere', () => {
+  const gone = paint({}, [cellAt(40, -90)], 'extirpated');
+  expect(growsHereInWords(growsHere(COLLEGE, gone, {}), 'it')).toContain(
+    'known only from where it has died out',
+  );
 });
 
 test('a range is said in words', () => {

@@ -45,7 +45,9 @@ export function growsHereInWords(found: GrowsHere, name: string): string {
     case 'no':
       return found.status === 'extirpated'
         ? `No longer: ${name} has died out here.${height}`
-        : `Not recorded: the nearest cell of ${name} is about ${km} away.${height}`;
+        : km
+          ? `Not recorded: the nearest cell of ${name} is about ${km} away.${height}`
+          : `Not recorded: ${name} is known only from where it has died out.${height}`;
   }
 }
 

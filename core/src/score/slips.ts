@@ -29,8 +29,8 @@ const MENDS: Mend[] = [
   // A unit that is nearly one.
   (text) =>
     text
-      .replace(/\b(?:inchs|inces|inchess|ins|zoll)\b\.?/i, 'in')
-      .replace(/\b(?:feets|foots|fts|fus)\b\.?/i, 'ft')
+      .replace(/\b(?:inchs|inces|inchess|ins)\b\.?/i, 'in')
+      .replace(/\b(?:feets|foots|fts)\b\.?/i, 'ft')
       .replace(/\b(?:cms|centimetre|centimeter|c\.m\.)(?=\s|$)/i, 'cm')
       .replace(/\b(?:mms|millimetre|millimeter|m\.m\.)(?=\s|$)/i, 'mm')
       .replace(/\b(?:mtrs?|ms)\b\.?/i, 'm'),

@@ -79,7 +79,6 @@ export const characterRoutes = [
     handle: ({ db, body: { character, baseRevision }, params, who, now }) =>
       db.transaction(async (tx) => {
         if (character.id !== params.characterId) throw badInput('The id of a character cannot be changed.');
-        refuseOtherKind(character, BUILT_IN.get(character.id));
         await refuseStale(tx, 'character', character.id, baseRevision, `“${character.term}”`);
         const { libraryId, revision } = await beginChange(
           tx,

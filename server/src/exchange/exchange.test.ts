@@ -65,6 +65,13 @@ describe('exchange', () => {
     );
     await other.close();
   });
+  test('a source that only the file knows is added, and said beforehand', async () => {
+    const csv = 'scientific name,character,value,source\nAcer rubrum,leaf.texture,thin,herbarium sheet';
+    const report = await owner.post<{ also: string[] }>('/api/library/import', { csv, dryRun: true });
+    expect(report.body.also).toEqual(['add the source herbarium sheet']);
+    await owner.post('/api/library/import', { csv, dryRun: false });
+    expect((await library()).sources.map(({ label }) => label)).toContain('herbarium sheet');
+  });
   test('occurrence rows become a range; GeoJSON holds it; a file of no known kind is refused', async () => {
     const csv =
       'scientificName,decimalLatitude,decimalLongitude,recordedBy\nAcer rubrum,45,-110,I. Falk\nQuercus alba,45,-110,x';

@@ -44,6 +44,8 @@ export interface ImportReport {
   what: string;
   added: string[];
   changed: string[];
+  /** What else it would do: new sources, characters added or changed. */
+  also: string[];
   refused: RowProblem[];
   ignored: string[];
   revision: number;
@@ -62,6 +64,11 @@ export async function importFile(
   const incoming = read.value;
   const plan = incoming.taxa.map((row) => ({ ...row, held: heldAs(row.name, library) }));
   const refused = [...incoming.problems];
+  const characters = incoming.characters.filter(
+    (character) => !library.characters.some((held) => sameRecord(held, character)),
+  );
+  const vocabulary = vocabularyOfLibrary({ characters: [...library.characters, ...characters] });
+  const sources = newSources(incoming, library);
   const useful = plan.flatMap((row) => {
     const id = row.held?.taxon.id;
     const held = library.taxa.find(({ taxon }) => taxon.id === id)?.scores ?? [];
@@ -73,10 +80,7 @@ export async function importFile(
       return [];
     }
     const wrong = new Set(
-      checkScores(
-        row.scores,
-        vocabularyOfLibrary({ characters: [...library.characters, ...incoming.characters] }),
-      )
+      checkScores(row.scores, vocabulary)
         .filter((problem) => problem.severity === 'error')
         .map((problem) => {
           refused.push({ line: 0, message: `${row.name}: ${problem.message}` });
@@ -98,16 +102,18 @@ export async function importFile(
     added: useful.filter((row) => !row.held).map(say),
     changed: useful.filter((row) => row.held && (row.scores.length || row.range)).map(say),
     refused,
+    also: [
+      ...sources.map(({ label }) => `add the source ${label}`),
+      ...characters.map(({ term }) => `add or change the character ${term}`),
+    ],
     ignored: incoming.ignored,
     revision: library.revision,
   };
-  if (dryRun || report.added.length + report.changed.length === 0) return report;
+  if (dryRun || report.added.length + report.changed.length + report.also.length === 0) return report;
   const { libraryId, revision } = await beginChange(db, accountId, now, `Imported ${useful.length} taxa`);
-  const known = new Set(library.sources.map((source) => source.id));
-  for (const source of incoming.sources)
-    if (!known.has(source.id))
-      await queries.addSource(db, libraryId, source.id, source.label, known.add(source.id).size - 1);
-  for (const character of incoming.characters)
+  for (const [i, source] of sources.entries())
+    await queries.addSource(db, libraryId, source.id, source.label, library.sources.length + i);
+  for (const character of characters)
     await addRecord(db, libraryId, 'character', character.id, revision, character);
   for (const row of useful) {
     const id = row.held?.taxon.id ?? (await freeTaxonId(db, row.taxon!));
@@ -153,6 +159,10 @@ function readAny(text: string, library: LibraryAtRevision, sourceId: string): Ou
       value: {
         ...nothing,
         what: 'a library bundle',
+        ignored: [
+          'names, months and cautions of species that are here already',
+          'the order of sources and the rule that reconciles them',
+        ],
         sources,
         characters,
         taxa: taxa.map(({ taxon: { id, ...taxon }, scores }) => ({
@@ -200,6 +210,15 @@ function readAny(text: string, library: LibraryAtRevision, sourceId: string): Ou
       taxa: read.value.rows.map(({ taxon, scores }) => ({ name: scientificName(taxon), taxon, scores })),
     },
   };
+}
+
+/** Sources that scores of the file rest on and the library does not have; one without a label goes by its id. */
+function newSources({ sources, taxa }: Incoming, library: LibraryAtRevision): Incoming['sources'] {
+  const known = new Set(library.sources.map(({ id }) => id));
+  const used = new Set(taxa.flatMap(({ scores }) => scores.map(({ sourceId }) => sourceId)));
+  return [...used]
+    .filter((id) => !known.has(id))
+    .map((id) => sources.find((source) => source.id === id) ?? { id, label: id });
 }
 
 /**

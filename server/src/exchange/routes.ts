@@ -34,9 +34,9 @@ export const exchangeRoutes = [
         .required(),
     }),
     query: Joi.object({ source: Joi.string().max(60) }),
-    handle: async ({ db, params, query, response }) => {
+    handle: async ({ db, params, query, response, now }) => {
       const { file, type } = EXPORTS[params.format];
-      const text = await exported(db, params.format, query.source);
+      const text = await exported(db, params.format, query.source, now);
       response.set({
         'Cache-Control': 'no-store',
         'Content-Type': `${type}; charset=utf-8`,
@@ -61,7 +61,12 @@ export const exchangeRoutes = [
   }),
 ];
 
-async function exported(db: Db, format: ExportFormat, source: string | undefined): Promise<string> {
+async function exported(
+  db: Db,
+  format: ExportFormat,
+  source: string | undefined,
+  now: Date,
+): Promise<string> {
   const whole = await libraryAt(db);
   const library = { ...whole, taxa: whole.taxa.filter(({ taxon }) => !taxon.retired) };
   const vocabulary = vocabularyOfLibrary(library);
@@ -78,7 +83,7 @@ async function exported(db: Db, format: ExportFormat, source: string | undefined
     case 'table':
       return writeTaxonTable(library.taxa, vocabulary, source ?? library.sources[0]!.id);
     case 'sdd':
-      return writeSdd(library, vocabulary);
+      return writeSdd(library, vocabulary, now.toISOString());
     case 'occurrences':
       return writeDarwinCore(ranges);
     case 'geojson':

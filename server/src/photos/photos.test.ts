@@ -18,6 +18,14 @@ afterAll(() => hurrow.close());
 const library = () => libraryOf(owner);
 const base = () => baseOf(owner);
 
+/** 47.61234 N 116.41234 W, as a camera writes it down. */
+const PLACE = {
+  GPSLatitudeRef: 'N',
+  GPSLatitude: '47/1 36/1 4442/100',
+  GPSLongitudeRef: 'W',
+  GPSLongitude: '116/1 24/1 4442/100',
+};
+
 describe('photos', () => {
   const picture = (width: number, height: number) =>
     sharp({ create: { width, height, channels: 3, background: { r: 40, g: 120, b: 60 } } });
@@ -30,17 +38,12 @@ describe('photos', () => {
     }>(`/api/library/taxa/${taxon}/photos${query}`, bytes, 'image/jpeg');
     return response;
   };
-  /** Turned a quarter, taken at 47.61234 N 116.41234 W. */
+  /** Turned a quarter, with a place. */
   const turned = async () =>
     picture(900, 300)
       .withExif({
         IFD0: { Copyright: 'somebody' },
-        IFD3: {
-          GPSLatitudeRef: 'N',
-          GPSLatitude: '47/1 36/1 4442/100',
-          GPSLongitudeRef: 'W',
-          GPSLongitude: '116/1 24/1 4442/100',
-        },
+        IFD3: PLACE,
       })
       .withMetadata({ orientation: 6 })
       .jpeg()
@@ -64,12 +67,7 @@ describe('photos', () => {
     const kept = await send(
       await picture(50, 50)
         .withExif({
-          IFD3: {
-            GPSLatitudeRef: 'N',
-            GPSLatitude: '47/1 36/1 4442/100',
-            GPSLongitudeRef: 'W',
-            GPSLongitude: '116/1 24/1 4442/100',
-          },
+          IFD3: PLACE,
         })
         .jpeg()
         .toBuffer(),
@@ -94,12 +92,7 @@ describe('photos', () => {
     const rounded = await send(
       await picture(50, 50)
         .withExif({
-          IFD3: {
-            GPSLatitudeRef: 'N',
-            GPSLatitude: '47/1 36/1 4442/100',
-            GPSLongitudeRef: 'W',
-            GPSLongitude: '116/1 24/1 4442/100',
-          },
+          IFD3: PLACE,
         })
         .jpeg()
         .toBuffer(),

@@ -197,18 +197,6 @@ export const taxonNow = async (db: Db, taxonId: string) =>
     )
   )[0]?.record;
 
-/** One taxon's newest scores by source, character and qualifiers. */
-export const scoresOfTaxon = (db: Db, taxonId: string) =>
-  db.query<ScoreRow>(
-    `select * from (
-       select distinct on (character_id, qualifier_key, source_id)
-              taxon_id, character_id, source_id, qualifiers, value, note
-         from score_version where taxon_id = $1
-        order by character_id, qualifier_key, source_id, revision_id desc
-     ) as newest where value is not null`,
-    [taxonId],
-  );
-
 export const addSource = (db: Db, libraryId: string, id: string, label: string, position: number) =>
   db.query(
     `insert into source (library_id, id, label, position) values ($1, $2, $3, $4)

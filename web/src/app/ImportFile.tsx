@@ -15,6 +15,8 @@ export interface ImportReport {
   refused: Line[];
   ignored: string[];
   unknown?: Line[];
+  /** What else it would do. */
+  also?: string[];
 }
 
 /** Characters up to which a file is shown as it would be pasted. */
@@ -61,7 +63,7 @@ export function ImportFile({
     setReport(undefined);
     setProblem(undefined);
   };
-  const takes = report ? report.added.length + report.changed.length : 0;
+  const takes = report ? report.added.length + report.changed.length + (report.also?.length ?? 0) : 0;
   return (
     <div className="import-box">
       <p>
@@ -105,9 +107,10 @@ export function ImportFile({
           <ul>
             {report.added.length > 0 && <li>add {report.added.join('; ')}</li>}
             {report.changed.length > 0 && <li>change {report.changed.join('; ')}</li>}
-            {report.ignored.length > 0 && (
-              <li>leave out what Hurrow does not know: {report.ignored.join('; ')}</li>
-            )}
+            {(report.also ?? []).map((line) => (
+              <li key={line}>{line}</li>
+            ))}
+            {report.ignored.length > 0 && <li>leave out {report.ignored.join('; ')}</li>}
             {report.refused.map((row) => (
               <li key={`${row.line}${row.message}`} className="rust">
                 {row.line > 0 ? `line ${row.line} refused: ` : 'refused: '}

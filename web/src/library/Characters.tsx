@@ -13,6 +13,7 @@ import {
 } from '@hurrow/core/vocabulary';
 import { get, messageOf, put, remove } from '../app/api.ts';
 import { useLibrary } from '../app/data.ts';
+import { useDraft } from '../app/useDraft.ts';
 import { useSaved } from './useSaved.tsx';
 import './library.css';
 
@@ -54,7 +55,7 @@ export default function Characters() {
         ))}
       </nav>
       <CharacterForm
-        key={`${fresh ? 'new' : character.id}-${library.revision}`}
+        key={fresh ? 'new' : character.id}
         character={character}
         isNew={fresh !== undefined}
         isOwn={own.has(character.id)}
@@ -117,7 +118,7 @@ function CharacterForm({
   onSaved(id: string): void;
 }) {
   const saved = useSaved();
-  const [draft, setDraft] = useState(character);
+  const { draft, setDraft, base, settle } = useDraft(character, revision);
   const [problem, setProblem] = useState<string>();
   const uses = useQuery({
     queryKey: ['library', 'uses', character.id, revision],
@@ -156,10 +157,11 @@ function CharacterForm({
     try {
       const answer = await put<{ revision: number }>(`/api/library/characters/${id}`, {
         character: body,
-        baseRevision: revision,
+        baseRevision: base,
       });
-      onSaved(id);
       await saved(`${draft.term} is saved.`, answer.revision);
+      settle(answer.revision);
+      onSaved(id);
     } catch (error) {
       setProblem(messageOf(error));
     }

@@ -11,6 +11,7 @@ import { MEDIUM_VIEWS } from '@hurrow/core/view';
 import { messageOf, put } from '../app/api.ts';
 import { courseQuery, useLibrary, type LibraryAnswer } from '../app/data.ts';
 import { useFieldDate } from '../app/fieldDate.tsx';
+import { useDraft } from '../app/useDraft.ts';
 import { useSaved } from './useSaved.tsx';
 import './library.css';
 
@@ -23,7 +24,7 @@ export default function Sources({ courseId }: { courseId: string }) {
   const found = disagreementsOf(profiles);
   return (
     <section className="library-page">
-      <SourceList key={library.revision} library={library} />
+      <SourceList library={library} />
       <h2>
         {found.length === 0
           ? 'No disagreements'
@@ -35,7 +36,7 @@ export default function Sources({ courseId }: { courseId: string }) {
   );
 }
 
-/** Saves sources, rule and picks together: they make one record. */
+/** Saves sources, rule and picks together: they make one record. Gives the revision, or nothing when it was refused. */
 function useSettings(library: LibraryAnswer) {
   const saved = useSaved();
   const [problem, setProblem] = useState<string>();
@@ -54,25 +55,34 @@ function useSettings(library: LibraryAnswer) {
         ...change,
       });
       await saved('Saved how sources are reconciled.', revision);
+      return revision;
     } catch (error) {
       setProblem(messageOf(error));
+      return undefined;
     }
   };
   return { save, problem };
 }
 
+interface Settings {
+  sources: { id?: string; label: string }[];
+  rule: Reconciliation['rule'];
+}
+
 function SourceList({ library }: { library: LibraryAnswer }) {
   const { save, problem } = useSettings(library);
-  const [sources, setSources] = useState<{ id?: string; label: string }[]>(library.sources);
-  const [rule, setRule] = useState(library.reconciliation.rule);
+  const { draft, setDraft, changed, settle } = useDraft<Settings>(
+    { sources: library.sources, rule: library.reconciliation.rule },
+    library.revision,
+  );
+  const { sources, rule } = draft;
+  const setSources = (next: Settings['sources']) => setDraft({ ...draft, sources: next });
   const move = (i: number, by: number) => {
     const next = [...sources];
     const [taken] = next.splice(i, 1);
     next.splice(i + by, 0, taken!);
     setSources(next);
   };
-  const changed =
-    rule !== library.reconciliation.rule || JSON.stringify(sources) !== JSON.stringify(library.sources);
   return (
     <>
       <h1>Sources</h1>
@@ -117,7 +127,7 @@ function SourceList({ library }: { library: LibraryAnswer }) {
         <select
           aria-label="Rule of reconciliation"
           value={rule}
-          onChange={(event) => setRule(event.target.value as typeof rule)}
+          onChange={(event) => setDraft({ ...draft, rule: event.target.value as typeof rule })}
         >
           <option value="preferred">what the most trusted source says</option>
           <option value="envelope">everything that any source says</option>
@@ -130,7 +140,10 @@ function SourceList({ library }: { library: LibraryAnswer }) {
         </p>
       )}
       {changed && (
-        <Button type="primary" onClick={() => void save({ sources, rule })}>
+        <Button
+          type="primary"
+          onClick={() => void save(draft).then((revision) => revision !== undefined && settle(revision))}
+        >
           Save sources and rule
         </Button>
       )}

@@ -6,11 +6,12 @@ import type { Qualifiers } from '@hurrow/core/score';
 import { commonName } from '@hurrow/core/taxon';
 import { get, messageOf } from '../app/api.ts';
 import { useLibrary } from '../app/data.ts';
+import { useDraft } from '../app/useDraft.ts';
 import { Latin } from '../app/Names.tsx';
 import { PhotoDetails } from './PhotoDetails.tsx';
 import { PhotoList } from './PhotoList.tsx';
 import { PhotoStage } from './PhotoStage.tsx';
-import { photosQuery } from './photosQuery.ts';
+import { photosQuery, type Photo } from './photosQuery.ts';
 import { Sheet } from './Sheet.tsx';
 import './measuring.css';
 
@@ -49,20 +50,13 @@ export default function MeasuringPage({ courseId, taxonId }: { courseId: string;
       <PhotoList taxonId={taxonId} photos={photos.data.photos} open={photo?.id} onOpen={setOpenId} />
       <div className="measuring-stage">
         {photo ? (
-          <>
-            <PhotoStage
-              key={photo.id}
-              photo={photo}
-              revision={photos.data.revision}
-              onMeasured={(value) => setMeasured({ value, key: (measured?.key ?? 0) + 1 })}
-              characterId={characterId}
-            />
-            <PhotoDetails
-              key={`${photo.id}-${photos.data.revision}`}
-              photo={photo}
-              revision={photos.data.revision}
-            />
-          </>
+          <PhotoPanel
+            key={photo.id}
+            photo={photo}
+            revision={photos.data.revision}
+            characterId={characterId}
+            onMeasured={(value) => setMeasured({ value, key: (measured?.key ?? 0) + 1 })}
+          />
         ) : (
           <div className="no-photo">
             <h2>No photos yet</h2>
@@ -84,5 +78,29 @@ export default function MeasuringPage({ courseId, taxonId }: { courseId: string;
         measured={measured}
       />
     </section>
+  );
+}
+
+interface PhotoPanelProps {
+  photo: Photo;
+  revision: number;
+  characterId: string | undefined;
+  onMeasured(value: number): void;
+}
+
+/** One photo with what is said of it: marks set on the picture and the details below it are one draft. */
+function PhotoPanel({ photo, revision, characterId, onMeasured }: PhotoPanelProps) {
+  const edit = useDraft(photo.record, revision);
+  return (
+    <>
+      <PhotoStage
+        photo={photo}
+        marks={edit.draft.annotations}
+        characterId={characterId}
+        onMeasured={onMeasured}
+        onMark={(mark) => edit.setDraft({ ...edit.draft, annotations: [...edit.draft.annotations, mark] })}
+      />
+      <PhotoDetails photoId={photo.id} edit={edit} />
+    </>
   );
 }

@@ -6,13 +6,19 @@ import type { ShownOrgan } from '@hurrow/core/vocabulary';
 import { SHOWN_TITLES } from '@hurrow/core/view';
 import { messageOf, put, remove } from '../app/api.ts';
 import { useVocabulary } from '../app/data.ts';
+import type { useDraft } from '../app/useDraft.ts';
 import { useSaved } from '../library/useSaved.tsx';
-import type { Photo } from './photosQuery.ts';
 
 /** What is said of a photo: organ, month, credit, licence, and what each mark on it shows. */
-export function PhotoDetails({ photo, revision }: { photo: Photo; revision: number }) {
+export function PhotoDetails({
+  photoId,
+  edit,
+}: {
+  photoId: string;
+  edit: ReturnType<typeof useDraft<PhotoRecord>>;
+}) {
   const saved = useSaved();
-  const [draft, setDraft] = useState<PhotoRecord>(photo.record);
+  const { draft, setDraft, changed } = edit;
   const [problem, setProblem] = useState<string>();
   const set = <K extends keyof PhotoRecord>(key: K, value: PhotoRecord[K]) =>
     setDraft({ ...draft, [key]: value });
@@ -21,13 +27,16 @@ export function PhotoDetails({ photo, revision }: { photo: Photo; revision: numb
       'annotations',
       draft.annotations.flatMap((held, k) => (k !== i ? [held] : mark ? [mark] : [])),
     );
-  const changed = JSON.stringify(draft) !== JSON.stringify(photo.record);
   const save = () =>
-    put<{ revision: number }>(`/api/library/photos/${photo.id}`, { record: draft, baseRevision: revision })
-      .then((answer) => saved('The photo’s details are saved.', answer.revision))
+    put<{ revision: number }>(`/api/library/photos/${photoId}`, { record: draft, baseRevision: edit.base })
+      .then(async ({ revision }) => {
+        setProblem(undefined);
+        await saved('The photo’s details are saved.', revision);
+        edit.settle(revision);
+      })
       .catch((error: unknown) => setProblem(messageOf(error)));
   const takeOut = () =>
-    remove<{ revision: number }>(`/api/library/photos/${photo.id}`)
+    remove<{ revision: number }>(`/api/library/photos/${photoId}`)
       .then((answer) => saved('The photo is taken out.', answer.revision))
       .catch((error: unknown) => setProblem(messageOf(error)));
   return (

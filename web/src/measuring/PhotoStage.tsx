@@ -1,4 +1,3 @@
-import { useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import {
   angleAt,
@@ -8,7 +7,6 @@ import {
   type Annotation,
   type Pixel,
 } from '@hurrow/core/measurement';
-import { messageOf, put } from '../app/api.ts';
 import { useVocabulary } from '../app/data.ts';
 import { Marks } from './Marks.tsx';
 import type { Photo } from './photosQuery.ts';
@@ -28,14 +26,15 @@ const TOOLS: [Tool, string, string][] = [
 
 interface PhotoStageProps {
   photo: Photo;
-  revision: number;
+  /** Marks as they are being edited. */
+  marks: readonly Annotation[];
   characterId: string | undefined;
   onMeasured(value: number): void;
+  onMark(mark: Annotation): void;
 }
 
 /** A photo to measure on: a scale, lengths, angles and counts by clicking, or by a crosshair moved with the keys. */
-export function PhotoStage({ photo, revision, characterId, onMeasured }: PhotoStageProps) {
-  const queries = useQueryClient();
+export function PhotoStage({ photo, marks, characterId, onMeasured, onMark }: PhotoStageProps) {
   const character = useVocabulary().get(characterId ?? '');
   const frame = useRef<SVGSVGElement>(null);
   const [tool, setTool] = useState<Tool>('scale');
@@ -46,22 +45,13 @@ export function PhotoStage({ photo, revision, characterId, onMeasured }: PhotoSt
   const [said, setSaid] = useState('');
   const size = KNOWN_SIZES.find(({ label }) => label === known)!;
 
-  const annotate = async (shape: Annotation['shape'], from: Pixel, to: Pixel) => {
+  const annotate = (shape: Annotation['shape'], from: Pixel, to: Pixel) => {
     const share = ({ x, y }: Pixel) => ({
       x: Math.min(1, Math.max(0, x / photo.width)),
       y: Math.min(1, Math.max(0, y / photo.height)),
     });
-    const annotations = [...photo.record.annotations, { shape, from: share(from), to: share(to) }];
-    try {
-      await put(`/api/library/photos/${photo.id}`, {
-        record: { ...photo.record, annotations },
-        baseRevision: revision,
-      });
-      await queries.invalidateQueries({ queryKey: ['photos'] });
-      setSaid('Marked. Say below what it shows.');
-    } catch (error) {
-      setSaid(messageOf(error));
-    }
+    onMark({ shape, from: share(from), to: share(to) });
+    setSaid('Marked. Say below what it shows, then save the details.');
   };
   const finish = (line: readonly Pixel[]) => {
     setPoints([]);
@@ -82,7 +72,7 @@ export function PhotoStage({ photo, revision, characterId, onMeasured }: PhotoSt
       if (!scale) return setSaid('Set the scale first: a length in pixels says nothing.');
       const metres = lengthOf(line, scale);
       take(metres, `${(metres * 100).toFixed(2)} cm.`, ['m', 'cm', 'mm'].includes(character?.unit ?? ''));
-    } else if (line.length >= 2) void annotate(tool, line[0]!, line[1]!);
+    } else if (line.length >= 2) annotate(tool, line[0]!, line[1]!);
   };
   const take = (value: number, words: string, fits: boolean) => {
     if (!fits)
@@ -183,7 +173,7 @@ export function PhotoStage({ photo, revision, characterId, onMeasured }: PhotoSt
           aria-hidden="true"
         >
           <image href={`/api/library/photos/${photo.id}/screen`} width={photo.width} height={photo.height} />
-          <Marks annotations={photo.record.annotations} photo={photo} />
+          <Marks annotations={marks} photo={photo} />
           <g stroke="#fff" strokeWidth={thick * 2.4} fill="none" strokeLinecap="round">
             <polyline points={points.map(({ x, y }) => `${x},${y}`).join(' ')} />
           </g>

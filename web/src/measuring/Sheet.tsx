@@ -5,6 +5,7 @@ import { parseRange, unitFactor, valueInWords } from '@hurrow/core/score';
 import type { Character } from '@hurrow/core/vocabulary';
 import { messageOf, put } from '../app/api.ts';
 import { useVocabulary } from '../app/data.ts';
+import { useDraft } from '../app/useDraft.ts';
 import { useSaved } from '../library/useSaved.tsx';
 import type { SheetRecord } from './MeasuringPage.tsx';
 
@@ -19,6 +20,8 @@ interface SheetProps {
   measured: { value: number; key: number } | undefined;
 }
 
+const NONE: SheetRecord['values'] = [];
+
 /** Own measurements of one character: values as they come, their statistics as one types, saved as a score. */
 export function Sheet(props: SheetProps) {
   const { taxonId, sheets, revision, characterId, onCharacter, photoId, measured } = props;
@@ -26,7 +29,7 @@ export function Sheet(props: SheetProps) {
   const saved = useSaved();
   const character = vocabulary.get(characterId ?? '');
   const held = sheets.find((sheet) => sheet.characterId === characterId);
-  const [values, setValues] = useState<SheetRecord['values']>(held?.values ?? []);
+  const { draft: values, setDraft: setValues, ...edit } = useDraft(held?.values ?? NONE, revision);
   const [text, setText] = useState('');
   const [problem, setProblem] = useState<string>();
   const [taken, setTaken] = useState(measured?.key);
@@ -47,11 +50,13 @@ export function Sheet(props: SheetProps) {
       characterId,
       qualifiers: held?.qualifiers ?? {},
       values,
-      baseRevision: revision,
+      baseRevision: edit.base,
     })
-      .then((answer) => saved(`${character!.term}: ${values.length} measurements saved.`, answer.revision))
+      .then(async ({ revision: written }) => {
+        await saved(`${character!.term}: ${values.length} measurements saved.`, written);
+        edit.settle(written);
+      })
       .catch((error: unknown) => setProblem(messageOf(error)));
-  const changed = JSON.stringify(values) !== JSON.stringify(held?.values ?? []);
   return (
     <aside className="sheet" aria-label="Measuring sheet">
       <label className="field-line">
@@ -105,7 +110,7 @@ export function Sheet(props: SheetProps) {
               </li>
             ))}
           </ol>
-          <Button type="primary" disabled={!changed} onClick={() => void save()}>
+          <Button type="primary" disabled={!edit.changed} onClick={() => void save()}>
             Save the sheet
           </Button>
         </>

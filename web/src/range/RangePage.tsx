@@ -22,6 +22,7 @@ import {
 import { commonName, scientificName, type Taxon } from '@hurrow/core/taxon';
 import { get, messageOf, put } from '../app/api.ts';
 import { courseQuery, useLibrary } from '../app/data.ts';
+import { useDraft } from '../app/useDraft.ts';
 import { Latin } from '../app/Names.tsx';
 import { useSaved } from '../library/useSaved.tsx';
 import { placeName, type MapView } from './baseMap.ts';
@@ -46,7 +47,6 @@ export default function RangePage({ courseId, taxonId }: { courseId: string; tax
   if (!held.data || !profiled) return <Spin className="opening" />;
   return (
     <RangeEditor
-      key={held.data.revision}
       courseId={courseId}
       taxon={profiled.taxon}
       held={held.data}
@@ -73,8 +73,9 @@ function RangeEditor({ courseId, taxon, held, elevation }: EditorProps) {
   const { library } = useLibrary();
   const site = course ?? library?.reference;
   const saved = useSaved();
-  const [cells, setCells] = useState<RangeCells>(held.range.cells);
-  const [note, setNote] = useState(held.range.note ?? '');
+  const { draft: range, setDraft: setRange, ...edit } = useDraft(held.range, held.revision);
+  const { cells } = range;
+  const setCells = (next: RangeCells) => setRange({ ...range, cells: next });
   const [past, setPast] = useState<RangeCells[]>([]);
   const [tool, setTool] = useState<Tool>('move');
   const [radius, setRadius] = useState(1);
@@ -83,20 +84,22 @@ function RangeEditor({ courseId, taxon, held, elevation }: EditorProps) {
   const [said, setSaid] = useState<string[]>([]);
   const [problem, setProblem] = useState<string>();
   const [busy, setBusy] = useState(false);
-  const range: Range = { cells, ...(note.trim() ? { note: note.trim() } : {}) };
-  const changed = cells !== held.range.cells || note !== (held.range.note ?? '');
   const remember = () => setPast([...past.slice(-40), cells]);
   const paintCells = (painted: string[]) =>
-    setCells((before) => paint(before, painted, tool === 'erase' || tool === 'move' ? undefined : tool));
+    setRange((before) => ({
+      ...before,
+      cells: paint(before.cells, painted, tool === 'erase' || tool === 'move' ? undefined : tool),
+    }));
   const save = async () => {
     setBusy(true);
     setProblem(undefined);
     try {
       const { revision } = await put<{ revision: number }>(`/api/library/taxa/${taxon.id}/range`, {
         range,
-        baseRevision: held.revision,
+        baseRevision: edit.base,
       });
       await saved(`The range of ${commonName(taxon)} is saved.`, revision);
+      edit.settle(revision);
     } catch (error) {
       setProblem(messageOf(error));
     } finally {
@@ -154,7 +157,12 @@ function RangeEditor({ courseId, taxon, held, elevation }: EditorProps) {
               <option value={4}>61 cells</option>
             </select>
           </label>
-          <button onClick={() => setView({ ...view, scale: Math.min(20000, view.scale * 1.4) })}>+</button>
+          <button
+            aria-label="Zoom in"
+            onClick={() => setView({ ...view, scale: Math.min(20000, view.scale * 1.4) })}
+          >
+            +
+          </button>
           <button
             aria-label="Zoom out"
             onClick={() => setView({ ...view, scale: Math.max(350, view.scale / 1.4) })}
@@ -213,25 +221,16 @@ function RangeEditor({ courseId, taxon, held, elevation }: EditorProps) {
         <label className="field-line">
           Where the map comes from
           <input
-            value={note}
-            onChange={(event) => setNote(event.target.value)}
+            value={range.note ?? ''}
+            onChange={(event) => setRange({ ...range, note: event.target.value })}
             placeholder="generalized by hand"
           />
         </label>
         <p className="profile-tools">
-          <Button type="primary" disabled={!changed} loading={busy} onClick={() => void save()}>
+          <Button type="primary" disabled={!edit.changed} loading={busy} onClick={() => void save()}>
             Save the range
           </Button>
-          {changed && (
-            <Button
-              onClick={() => {
-                setCells(held.range.cells);
-                setNote(held.range.note ?? '');
-              }}
-            >
-              Back to the saved one
-            </Button>
-          )}
+          {edit.changed && <Button onClick={edit.reset}>Back to the saved one</Button>}
         </p>
         <GrowsHere taxon={taxon} cells={cells} elevation={elevation} site={site} />
         <h3>Files</h3>
@@ -280,6 +279,7 @@ function GrowsHere({
   const valid =
     written.latitude.trim() !== '' &&
     written.longitude.trim() !== '' &&
+    written.elevation.trim() !== '' &&
     Math.abs(asked.latitude) <= 90 &&
     Math.abs(asked.longitude) <= 180 &&
     Number.isFinite(asked.elevation);
@@ -303,10 +303,9 @@ function GrowsHere({
           ? growsHereInWords(growsHere(asked, cells, elevation), commonName(taxon))
           : 'Write latitude and longitude in degrees, such as 47.6 and -116.4, and the elevation in meters.'}
       </p>
-      {elevation.low !== undefined && (
+      {elevation.low !== undefined && elevation.high !== undefined && (
         <p className="quiet">
-          Recorded from {elevation.low.toLocaleString('en-US')} to {elevation.high?.toLocaleString('en-US')}{' '}
-          m.
+          Recorded from {elevation.low.toLocaleString('en-US')} to {elevation.high.toLocaleString('en-US')} m.
         </p>
       )}
     </>

@@ -147,7 +147,7 @@ function Form({
       onKeyDown={(event) => {
         if (event.key !== 's' || !(event.ctrlKey || event.metaKey)) return;
         event.preventDefault();
-        void save();
+        if (!busy) void save();
       }}
     >
       <div className="editor-head">

@@ -1,9 +1,24 @@
-import { Input } from 'antd';
-import { useState } from 'react';
+import { Input, type InputRef } from 'antd';
+import { useEffect, useRef, useState } from 'react';
 import type { Taxon } from '@hurrow/core/taxon';
 
 export type Draft = Omit<Taxon, 'id'>;
 type SetDraft = <K extends keyof Draft>(key: K, value: Draft[K]) => void;
+type TextKey = 'authority' | 'familyCommon' | 'meaning' | 'memoryAid' | 'fact' | 'uses' | 'wildlife';
+type ListKey = 'commonNames' | 'olderFamilies' | 'synonyms';
+
+/** The fields below genus, epithet, authority and family; lists are written with commas. */
+const FIELDS: ({ label: string; wide?: boolean } & ({ text: TextKey } | { list: ListKey }))[] = [
+  { label: 'Common names, the preferred one first, with commas', list: 'commonNames', wide: true },
+  { label: 'Family in common words', text: 'familyCommon' },
+  { label: 'Older families, with commas', list: 'olderFamilies' },
+  { label: 'Synonyms, with commas', list: 'synonyms', wide: true },
+  { label: 'What the words mean', text: 'meaning', wide: true },
+  { label: 'Memory aid', text: 'memoryAid', wide: true },
+  { label: 'Worth telling', text: 'fact', wide: true },
+  { label: 'Uses, told as history', text: 'uses', wide: true },
+  { label: 'Who eats it and lives in it', text: 'wildlife', wide: true },
+];
 
 /** Names of a taxon and what is told of it. */
 export function NamesFields({ draft, set, isNew }: { draft: Draft; set: SetDraft; isNew: boolean }) {
@@ -15,62 +30,30 @@ export function NamesFields({ draft, set, isNew }: { draft: Draft; set: SetDraft
         <Text label="Epithet" value={draft.epithet} onChange={(text) => set('epithet', text)} />
         <Text label="Authority" value={draft.authority ?? ''} onChange={(text) => set('authority', text)} />
         <Text label="Family" value={draft.family} onChange={(text) => set('family', text)} />
-        <Text
-          wide
-          label="Common names, the preferred one first, with commas"
-          value={draft.commonNames.join(', ')}
-          onChange={(text) => set('commonNames', names(text))}
-          raw
-        />
-        <Text
-          label="Family in common words"
-          value={draft.familyCommon ?? ''}
-          onChange={(text) => set('familyCommon', text)}
-        />
-        <Text
-          label="Older families, with commas"
-          value={(draft.olderFamilies ?? []).join(', ')}
-          onChange={(text) => set('olderFamilies', names(text))}
-          raw
-        />
-        <Text
-          wide
-          label="Synonyms, with commas"
-          value={draft.synonyms.join(', ')}
-          onChange={(text) => set('synonyms', names(text))}
-          raw
-        />
-        <Text
-          wide
-          label="What the words mean"
-          value={draft.meaning ?? ''}
-          onChange={(text) => set('meaning', text)}
-        />
-        <Text
-          wide
-          label="Memory aid"
-          value={draft.memoryAid ?? ''}
-          onChange={(text) => set('memoryAid', text)}
-        />
-        <Text wide label="Worth telling" value={draft.fact ?? ''} onChange={(text) => set('fact', text)} />
-        <Text
-          wide
-          label="Uses, told as history"
-          value={draft.uses ?? ''}
-          onChange={(text) => set('uses', text)}
-        />
-        <Text
-          wide
-          label="Who eats it and lives in it"
-          value={draft.wildlife ?? ''}
-          onChange={(text) => set('wildlife', text)}
-        />
+        {FIELDS.map((field) =>
+          'list' in field ? (
+            <Text
+              key={field.label}
+              {...field}
+              value={(draft[field.list] ?? []).join(', ')}
+              onChange={(text) => set(field.list, names(text))}
+              raw
+            />
+          ) : (
+            <Text
+              key={field.label}
+              {...field}
+              value={draft[field.text] ?? ''}
+              onChange={(text) => set(field.text, text)}
+            />
+          ),
+        )}
       </div>
     </fieldset>
   );
 }
 
-export const names = (text: string) =>
+const names = (text: string) =>
   text
     .split(',')
     .map((name) => name.trim())
@@ -81,22 +64,29 @@ interface TextProps {
   value: string;
   onChange(text: string): void;
   wide?: boolean;
+  /** Keeps what is typed until the field is left, for lists with commas. */
   raw?: boolean;
+  /** Takes the focus when the form opens. */
   first?: boolean;
 }
 
-/** A labelled field; `raw` keeps what is typed until the field is left, for lists with commas. */
+/** A labelled field. */
 export function Text({ label, value, onChange, wide, raw, first }: TextProps) {
   const [typed, setTyped] = useState<string>();
+  const field = useRef<InputRef>(null);
+  useEffect(() => {
+    if (first) field.current?.focus();
+  }, [first]);
   return (
     <label className={wide ? 'wide' : ''}>
       <span>{label}</span>
       <Input
         value={raw ? (typed ?? value) : value}
-        ref={first ? (input) => void (value === '' && input?.focus()) : undefined}
-        onChange={(event) =>
-          raw ? (setTyped(event.target.value), onChange(event.target.value)) : onChange(event.target.value)
-        }
+        ref={field}
+        onChange={(event) => {
+          if (raw) setTyped(event.target.value);
+          onChange(event.target.value);
+        }}
         onBlur={() => setTyped(undefined)}
       />
     </label>

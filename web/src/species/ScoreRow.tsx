@@ -70,7 +70,8 @@ export function ScoreRow({ character, entries, problems, onChange }: ScoreRowPro
     if (event.altKey && event.key === 'q') {
       const at = options.findIndex(([, optionKey]) => optionKey === key);
       setChosen(options[(at + (event.shiftKey ? options.length - 1 : 1)) % options.length]![1]);
-    } else if (inSelect || event.ctrlKey || event.metaKey || event.altKey) return;
+    } else if (from.classList.contains('link')) return;
+    else if (inSelect || event.ctrlKey || event.metaKey || event.altKey) return;
     else if (event.key === 'ArrowDown' || event.key === 'Enter') toRow(from, 1);
     else if (event.key === 'ArrowUp') toRow(from, -1);
     else return;

@@ -61,7 +61,7 @@ function Station({ quiz, at, outbox }: { quiz: OpenQuiz; at: number; outbox: Out
           <img
             className="specimen"
             src={`/api/sit/stations/${station.id}/drawing.svg`}
-            alt={`Drawing of the specimen at station ${station.position}, with a scale bar`}
+            alt={`The specimen at station ${station.position}`}
           />
         ) : (
           <p className="look-there">
