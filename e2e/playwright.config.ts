@@ -5,7 +5,8 @@ export default defineConfig({
   outputDir: '../test-results',
   timeout: 240_000,
   expect: { timeout: 15_000 },
-  workers: 1,
+  // One a core; every file has a Hurrow of its own.
+  workers: 2,
   reporter: 'list',
   use: {
     actionTimeout: 15_000,

@@ -2,12 +2,12 @@ import { partPresent, type Calendar } from '../season/index.ts';
 import { isDeciduous, type ProfiledTaxon } from '../evidence/index.ts';
 import type { View } from '../view/index.ts';
 import type { Vocabulary } from '../vocabulary/index.ts';
-import { bladeOf, bladeSize } from './blade.ts';
+import { bladeOf, bladeSize } from './leaf/blade.ts';
 import { add, band, boundsOf, curve, direction, scaleBy, type Point } from './geometry.ts';
 import { NATURAL, NEEDLE_GREENS, LEAF_GREEN } from './palette.ts';
 import type { Shape } from './scene.ts';
 import { sampleSpecimen, TraitReader, type Traits } from './traits.ts';
-import { budShapes } from './twig.ts';
+import { budShapes } from './twig/buds.ts';
 
 export interface Glyph {
   organ: 'foliage' | 'bud' | 'fruit' | 'bark';

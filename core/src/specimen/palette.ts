@@ -48,3 +48,22 @@ export function paler(hex: string, share: number): string {
   };
   return `#${channel(1)}${channel(3)}${channel(5)}`;
 }
+
+/** A color made lighter (positive) or darker (negative) by a share. */
+export function tinted(hex: string, share: number): string {
+  if (share >= 0) return paler(hex, share);
+  const channel = (at: number) =>
+    Math.round(parseInt(hex.slice(at, at + 2), 16) * (1 + share))
+      .toString(16)
+      .padStart(2, '0');
+  return `#${channel(1)}${channel(3)}${channel(5)}`;
+}
+
+/** Half-way between two colors. */
+export function blend(a: string, b: string): string {
+  const channel = (at: number) =>
+    Math.round((parseInt(a.slice(at, at + 2), 16) + parseInt(b.slice(at, at + 2), 16)) / 2)
+      .toString(16)
+      .padStart(2, '0');
+  return `#${channel(1)}${channel(3)}${channel(5)}`;
+}

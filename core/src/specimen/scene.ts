@@ -1,43 +1,78 @@
 import type { Point } from './geometry.ts';
 
-/** What a shape stands for; the renderer chooses line and color by it. */
+/** What a shape stands for; the renderer chooses line and color by it, and a measurer knows by it what to count. */
 export type Role =
   | 'blade'
   | 'bladeLower'
   | 'vein'
+  | 'veinlet'
   | 'midrib'
+  | 'bristle'
   | 'petiole'
+  | 'stipule'
+  | 'gland'
   | 'twig'
-  | 'bark'
+  | 'thorn'
+  | 'pith'
   | 'needle'
   | 'needleLower'
   | 'needleFar'
+  | 'scaleLeaf'
   | 'band'
   | 'sheath'
+  | 'bud'
   | 'budScale'
   | 'resin'
   | 'scar'
+  | 'bundle'
   | 'mark'
   | 'lenticel'
   | 'hair'
+  | 'flower'
+  | 'petal'
+  | 'stamen'
+  | 'catkin'
+  | 'pollenCone'
+  | 'bract'
+  | 'stalk'
   | 'fruit'
   | 'fruitScale'
+  | 'wing'
+  | 'nut'
+  | 'cup'
+  | 'cotton'
+  | 'bark'
+  | 'barkDark'
+  | 'barkPale'
+  | 'barkInner'
+  | 'barkTint'
+  | 'crown'
+  | 'crownShade'
+  | 'trunk'
+  | 'limb'
+  | 'person'
+  | 'ground'
+  | 'wood'
+  | 'pore'
+  | 'ray'
+  | 'ring'
+  | 'shade'
+  | 'light'
   | 'paper';
 
 export interface Shape {
   role: Role;
   points: readonly Point[];
   closed: boolean;
-  /** Colour of the part, where a trait gives one: overrides that of the role. */
+  /** Color of the part, where a trait gives one: overrides that of the role. */
   fill?: string;
   /** Line width in millimetres of the specimen's own scale; the renderer keeps it within reason. */
   line?: number;
 }
 
-/** A part drawn larger in a circle, with its stated magnification. */
+/** A part drawn larger in a circle; the magnification is worked out when it is laid out. */
 export interface Inset {
   title: string;
-  magnification: number;
   shapes: Shape[];
   /** What it shows, for labels: a character id. */
   shows: string;
@@ -48,6 +83,13 @@ export interface Scene {
   insets: Inset[];
   /** Where a character can be pointed at, in millimetres. */
   anchors: Record<string, Point>;
+  /** A field that fills its frame, as a piece of bark does: no room is left around it. */
+  field?: boolean;
 }
 
 export const emptyScene = (): Scene => ({ shapes: [], insets: [], anchors: {} });
+
+/** The same point for several characters. */
+export function anchor(scene: Scene, at: Point, ...ids: string[]): void {
+  for (const id of ids) scene.anchors[id] = at;
+}

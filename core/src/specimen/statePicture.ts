@@ -1,6 +1,6 @@
 import { drawSpecimen } from './draw.ts';
-import { upperFace } from './leafyTwig.ts';
-import { layOut, type DrawnPath } from './svg.ts';
+import { upperFace } from './leaf/leaf.ts';
+import { layOut, type DrawnPath } from './layout.ts';
 import type { Traits } from './traits.ts';
 
 /** A plain leaf and a plain shoot on which one state is shown at a time. */
@@ -70,7 +70,15 @@ export function statePicture(characterId: string, state: string): DrawnPath[] | 
   if (!more) return undefined;
   const needle = characterId.startsWith('needle.');
   const values = { ...(needle ? SHOOT : LEAF), ...more(state), [characterId]: state };
-  const traits: Traits = { seed: 3, values, leafy: true, buds: false, autumn: false };
+  const traits: Traits = {
+    seed: 3,
+    values,
+    leafy: true,
+    buds: false,
+    autumn: false,
+    flowers: false,
+    fruit: false,
+  };
   const scene = needle ? drawSpecimen(traits, ['twig', 'leaf']) : upperFace(traits);
   return scene && layOut(scene, { width: 124, height: 116, insets: false }).paths;
 }

@@ -16,6 +16,11 @@ export interface Traits {
   leafy: boolean;
   buds: boolean;
   autumn: boolean;
+  /** Are flowers or pollen cones, and fruits or cones, on the tree on the day? */
+  flowers: boolean;
+  fruit: boolean;
+  /** How the flowers stood: fruits stand so too, when the flowers are long gone. */
+  cluster?: string;
 }
 
 /** Measures that grow together share most of their deviation; the correlation is of their logarithms. */
@@ -64,13 +69,23 @@ export function sampleSpecimen(
       : sampleValue(score.value, character, random, deviations);
     if (trait !== undefined) values[character.id] = trait;
   }
+  const cluster = clusterOf(profiled);
   return {
     seed,
     values,
+    ...(cluster ? { cluster } : {}),
     leafy: present('leaves'),
     buds: present('buds'),
     autumn: deciduous && present('autumnLeaves'),
+    flowers: present('flowers'),
+    fruit: present('fruit'),
   };
+}
+
+/** The commonest inflorescence of a taxon. */
+function clusterOf({ scores }: ProfiledTaxon): string | undefined {
+  const value = scores.find((score) => score.characterId === 'flower.type')?.value;
+  return value?.kind === 'states' ? value.states[0]?.state : undefined;
 }
 
 const holds = (trait: Trait, state: string) =>

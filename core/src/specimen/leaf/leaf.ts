@@ -1,0 +1,403 @@
+import { randomFrom, seedOf } from '../../random/index.ts';
+import {
+  add,
+  along,
+  band,
+  boundsOf,
+  curve,
+  direction,
+  ellipse,
+  place,
+  scaleBy,
+  type Point,
+} from '../geometry.ts';
+import { LEAF_GREEN, LEAF_LOWER, NATURAL, paler, tinted } from '../palette.ts';
+import { anchor, emptyScene, type Scene, type Shape } from '../scene.ts';
+import { TraitReader, type Traits } from '../traits.ts';
+import { bladeOf, bladeShapes, bladeSize, edgePoint, type Blade } from './blade.ts';
+import { formOf } from './form.ts';
+
+export interface PlacedLeaf {
+  shapes: Shape[];
+  middle: Point;
+  tip: Point;
+  petiole: Point;
+  edge: Point;
+}
+
+/** Green of the individual, or the color of its autumn; leaves of one shoot differ a little. */
+function leafColor(reader: TraitReader, stream: number): string {
+  const shift = randomFrom(seedOf(reader.traits.seed, 'green', stream)).between(-0.05, 0.05);
+  const individual = randomFrom(seedOf(reader.traits.seed, 'green')).between(-0.06, 0.06);
+  const autumn = reader.states('leaf.autumnColor')[0];
+  const base = reader.traits.autumn ? (NATURAL[autumn ?? 'yellow'] ?? LEAF_GREEN) : LEAF_GREEN;
+  return tinted(base, shift + individual);
+}
+
+/** The lower face: its own color, or in autumn a paler one of the leaf where it is not white. */
+function lowerColor(reader: TraitReader): string {
+  const state = reader.state('leaf.lowerColor', 'pale');
+  if (reader.traits.autumn && (state === 'green' || state === 'pale'))
+    return paler(leafColor(reader, 0), 0.4);
+  return LEAF_LOWER[state] ?? LEAF_LOWER['pale']!;
+}
+
+/** A leaf, simple or compound, whose petiole starts at `at` and leaves at `angle`; sizes times `grow`. */
+export function leafAt(
+  traits: Traits,
+  at: Point,
+  angle: number,
+  grow: number,
+  stream: number,
+  lower = false,
+): PlacedLeaf {
+  const reader = new TraitReader(traits);
+  const composition = reader.state('leaf.composition', 'simple');
+  const simple = composition === 'simple';
+  const { length, width } = simple ? bladeSize(traits) : compoundSize(reader);
+  const petiole = reader.mm('leaf.petioleLength', length * (simple ? 0.25 : 0.2)) * grow;
+  const random = randomFrom(seedOf(traits.seed, 'petiole', stream));
+  const bend = random.between(-0.18, 0.18);
+  const stalk = curve(
+    at,
+    add(at, scaleBy(direction(angle + bend), petiole * 0.5)),
+    add(at, scaleBy(direction(angle), petiole)),
+    8,
+  );
+  const joint = stalk[stalk.length - 1]!;
+  const section = reader.state('leaf.petioleSection', 'round');
+  const stalkWidth =
+    Math.max(0.4, Math.min(1.2, length * (simple ? 0.011 : 0.006))) * (section === 'flattened' ? 1.7 : 1);
+  const fill = lower ? lowerColor(reader) : leafColor(reader, stream);
+  const shapes: Shape[] = [];
+  if (section === 'winged')
+    shapes.push({
+      role: 'wing',
+      points: band(stalk, (s) => stalkWidth * (1.5 + 1.6 * s)),
+      closed: true,
+      fill,
+    });
+  shapes.push({ role: 'petiole', points: band(stalk, (s) => stalkWidth * (1.15 - 0.35 * s)), closed: true });
+  if (section === 'flattened' || section === 'grooved')
+    shapes.push({ role: 'midrib', points: stalk, closed: false });
+  shapes.push(...stipulesAt(reader, at, angle, stalkWidth, length));
+  shapes.push(...glandsAt(reader, stalk, angle, stalkWidth));
+
+  if (simple) {
+    const blade = bladeOf(unlobed(traits, stream), length * grow, width * grow, stream);
+    const move = (points: readonly Point[]) => place(points, joint, angle);
+    shapes.push(...faceShapes(reader, blade, move, fill, lower));
+    return {
+      shapes,
+      middle: move([[length * grow * 0.45, 0]])[0]!,
+      tip: move([[length * grow, 0]])[0]!,
+      petiole: along(stalk, 0.5).point,
+      edge: move([edgePoint(blade)])[0]!,
+    };
+  }
+  return compound(reader, { shapes, stalk, stalkWidth, angle, bend, grow, stream, fill, lower });
+}
+
+/** Where lobed and unlobed leaves stand on one shoot, every third is unlobed. */
+const unlobed = (traits: Traits, stream: number): Traits =>
+  traits.values['leaf.mixedLobing'] === true && stream % 3 === 2
+    ? { ...traits, values: { ...traits.values, 'leaf.lobing': 'none' } }
+    : traits;
+
+/** A blade with what its face carries: the light on a glossy one, hairs of the lower one, a rolled or wavy edge. */
+function faceShapes(
+  reader: TraitReader,
+  blade: Blade,
+  move: (points: readonly Point[]) => Point[],
+  fill: string,
+  lower: boolean,
+): Shape[] {
+  const shapes = bladeShapes(blade, move, fill, lower);
+  const length = blade.midrib[blade.midrib.length - 1]![0];
+  const edge = reader.states('leaf.edge');
+  if (edge.includes('rolled'))
+    for (const side of blade.sides)
+      shapes.push({
+        role: lower ? 'light' : 'veinlet',
+        points: move(side.map(([x, y]): Point => [x, y * 0.94])),
+        closed: false,
+      });
+  if (!lower) {
+    if (reader.state('leaf.upperFace', 'dull') === 'glossy')
+      shapes.push({ role: 'light', points: move(glossBand(blade, length)), closed: true });
+    return shapes;
+  }
+  return [...shapes, ...lowerHairs(reader, blade, move)];
+}
+
+/** One light band on the side towards the light. */
+function glossBand(blade: Blade, length: number): Point[] {
+  const side = blade.sides[0];
+  const at = (share: number, depth: number): Point => {
+    const { point } = along(side, share);
+    return [point[0], point[1] * depth];
+  };
+  const outer = [0.3, 0.4, 0.5, 0.6, 0.68].map((s) => at(s, 0.62));
+  const inner = [0.68, 0.6, 0.5, 0.4, 0.3].map((s) => at(s, 0.42));
+  return [...outer, ...inner].map(([x, y]): Point => [Math.min(length, x), y]);
+}
+
+/** Hairs of the lower face as stipple: along the veins, in their angles, or all over; wool closer than a few hairs. */
+function lowerHairs(reader: TraitReader, blade: Blade, move: (points: readonly Point[]) => Point[]): Shape[] {
+  const amount = { sparse: 1, dense: 2, woolly: 3 }[reader.state('leaf.lowerHair', 'none')] ?? 0;
+  if (amount === 0) return [];
+  const places = reader.states('leaf.hairPlace');
+  const random = randomFrom(seedOf(reader.traits.seed, 'hairs'));
+  const length = blade.midrib[blade.midrib.length - 1]![0];
+  const size = Math.max(0.5, length * 0.013);
+  const spots: Point[] = [];
+  if (places.length === 0 || places.includes('allOver'))
+    for (const side of blade.sides)
+      for (let i = 0; i < 14 * amount; i += 1) {
+        const { point } = along(side, random.between(0.08, 0.92));
+        spots.push([point[0], point[1] * random.between(0.1, 0.9)]);
+      }
+  if (places.includes('veins'))
+    for (const vein of blade.veins.main)
+      for (let i = 0; i < 2 * amount; i += 1) spots.push(along(vein, random.between(0.05, 0.8)).point);
+  if (places.includes('angles'))
+    for (const vein of blade.veins.main)
+      for (let i = 0; i < 3; i += 1)
+        spots.push(add(vein[0]!, [random.between(0, size), random.between(-size, size)]));
+  return spots.map((spot) => {
+    const away = direction(random.between(0, 2 * Math.PI));
+    return { role: 'hair', points: move([spot, add(spot, scaleBy(away, size))]), closed: false };
+  });
+}
+
+function glandsAt(reader: TraitReader, stalk: readonly Point[], angle: number, stalkWidth: number): Shape[] {
+  const glands = reader.state('leaf.glands', 'none');
+  if (glands === 'none') return [];
+  const at = along(stalk, glands === 'petiole' ? 0.88 : 1).point;
+  return [-1, 1].map((side) => ({
+    role: 'gland',
+    points: ellipse(
+      add(at, scaleBy(direction(angle + Math.PI / 2), side * stalkWidth * 1.6)),
+      stalkWidth * 0.85,
+      stalkWidth * 0.85,
+      0,
+      10,
+    ),
+    closed: true,
+  }));
+}
+
+function stipulesAt(
+  reader: TraitReader,
+  at: Point,
+  angle: number,
+  stalkWidth: number,
+  length: number,
+): Shape[] {
+  const kind = reader.state('leaf.stipules', 'none');
+  if (kind !== 'leafy' && kind !== 'spines') return [];
+  const size = Math.max(3, length * (kind === 'leafy' ? 0.14 : 0.1));
+  const body = band(
+    [
+      [0, 0],
+      [size * 0.5, 0],
+      [size, 0],
+    ],
+    (s) =>
+      kind === 'leafy'
+        ? size * 0.24 * Math.sin(Math.PI * (0.12 + 0.88 * s))
+        : stalkWidth * 0.6 * (1 - s) + 0.02,
+  );
+  return [-1, 1].map((side) => ({
+    role: kind === 'leafy' ? 'stipule' : 'thorn',
+    points: place(body, at, angle + side * 0.9),
+    closed: true,
+  }));
+}
+
+interface CompoundPlace {
+  shapes: Shape[];
+  stalk: Point[];
+  stalkWidth: number;
+  angle: number;
+  bend: number;
+  grow: number;
+  stream: number;
+  fill: string;
+  lower: boolean;
+}
+
+/**
+ * Leaflets on a rachis, or spread from one point. The measures of a compound leaf are those of its whole blade, from the joint with
+ * the petiole to the tip of the last leaflet and across the longest pair.
+ */
+function compound(reader: TraitReader, spot: CompoundPlace): PlacedLeaf {
+  const { shapes, stalk, stalkWidth, angle, bend, grow, stream, fill, lower } = spot;
+  const { traits } = reader;
+  const whole = compoundSize(reader);
+  const composition = reader.state('leaf.composition', 'odd');
+  const leaflets = leafletCount(reader);
+  const size = leafletSize(reader, whole, leaflets);
+  const stalked = reader.flag('leaf.leafletStalk') ? size.length * 0.12 : size.length * 0.02;
+  const leafletTraits: Traits = {
+    ...traits,
+    values: { ...traits.values, 'leaf.lobing': 'none', 'leaf.shape': leafletShape(reader) },
+  };
+  const joint = stalk[stalk.length - 1]!;
+  const leaflet = (from: Point, turn: number, share: number, k: number) => {
+    const base = add(from, scaleBy(direction(turn), stalked * share));
+    const blade = bladeOf(
+      leafletTraits,
+      (size.length - stalked) * share,
+      size.width * share,
+      stream * 31 + k,
+    );
+    shapes.push({ role: 'petiole', points: band([from, base], () => stalkWidth * 0.55), closed: true });
+    shapes.push(...faceShapes(reader, blade, (points) => place(points, base, turn), fill, lower));
+  };
+  const terminal = composition !== 'even';
+  const pairs = Math.floor((leaflets - (terminal ? 1 : 0)) / 2);
+  const odd = leaflets - (terminal ? 1 : 0) - 2 * pairs;
+  const placed = {
+    shapes,
+    petiole: along(stalk, 0.5).point,
+    tip: add(joint, scaleBy(direction(angle), whole.length * grow)),
+    edge: add(joint, scaleBy(direction(angle - 0.5), whole.length * grow * 0.6)),
+  };
+  if (composition === 'palmate') {
+    for (let k = 0; k < leaflets; k += 1) {
+      const off = k - (leaflets - 1) / 2;
+      const last = (leaflets - 1) / 2 || 1;
+      leaflet(
+        joint,
+        angle + (off / last) * Math.min(1.2, 0.42 * last),
+        grow * (1 - 0.3 * Math.abs(off / last)),
+        k,
+      );
+    }
+    return { ...placed, middle: add(joint, scaleBy(direction(angle), whole.length * grow * 0.4)) };
+  }
+  const rachisLength = (whole.length - (terminal ? size.length : size.length * 0.55)) * grow;
+  const rachis = curve(
+    joint,
+    add(joint, scaleBy(direction(angle + bend * 0.3), rachisLength * 0.5)),
+    add(joint, scaleBy(direction(angle), rachisLength)),
+    12,
+  );
+  shapes.push({ role: 'petiole', points: band(rachis, (s) => stalkWidth * (0.9 - 0.3 * s)), closed: true });
+  // The longest leaflets stand in the middle.
+  const swell = (k: number) => grow * (0.82 + 0.18 * Math.sin((Math.PI * (k + 0.5)) / pairs));
+  for (let k = 0; k < pairs; k += 1) {
+    const { point, angle: heading } = along(
+      rachis,
+      pairs === 1 ? (terminal ? 0.5 : 1) : 0.03 + (k / (pairs - (terminal ? 0.1 : 1))) * 0.97,
+    );
+    for (const sign of [-1, 1]) leaflet(point, heading + sign * LEAFLET_ANGLE, swell(k), k * 2 + sign + 1);
+  }
+  if (odd) leaflet(along(rachis, 0.9).point, angle - LEAFLET_ANGLE, grow * 0.85, 98);
+  if (terminal) leaflet(along(rachis, 1).point, along(rachis, 1).angle, grow, 99);
+  return { ...placed, middle: along(rachis, 0.5).point };
+}
+
+/** Angle at which leaflets leave the rachis, radians. */
+const LEAFLET_ANGLE = 1.08;
+
+const leafletCount = (reader: TraitReader): number =>
+  Math.max(
+    2,
+    Math.round(
+      reader.number('leaf.leaflets', reader.state('leaf.composition', 'odd') === 'trifoliate' ? 3 : 7),
+    ),
+  );
+
+/** Length and width of the whole blade of a compound leaf, millimetres. */
+export function compoundSize(reader: TraitReader): { length: number; width: number } {
+  const palmate = reader.state('leaf.composition', 'odd') === 'palmate';
+  const length = reader.mm(
+    'leaf.length',
+    reader.known('leaf.width') ? reader.mm('leaf.width', 120) * (palmate ? 0.75 : 1.7) : 180,
+  );
+  return { length, width: reader.mm('leaf.width', length / (palmate ? 0.75 : 1.7)) };
+}
+
+/** One leaflet of a whole: long enough for the width across a pair, no wider than its neighbours leave room for. */
+function leafletSize(
+  reader: TraitReader,
+  whole: { length: number; width: number },
+  leaflets: number,
+): { length: number; width: number } {
+  const { ratio } = formOf(leafletShape(reader));
+  if (reader.state('leaf.composition', 'odd') === 'palmate') {
+    const length = whole.length;
+    return { length, width: Math.min(length / ratio, (whole.width * 1.5) / leaflets) };
+  }
+  const across = whole.width / 2 / Math.sin(LEAFLET_ANGLE);
+  const pairs = Math.max(1, Math.floor((leaflets - 1) / 2));
+  const length = Math.min(across, whole.length * (pairs === 1 ? 0.62 : 0.5));
+  const room = pairs === 1 ? length / ratio : ((whole.length - length) / pairs) * 1.02;
+  return { length, width: Math.max(length / (ratio * 1.7), Math.min(length / ratio, room)) };
+}
+
+/** Leaflets of a leaf that is lobed when simple are egg-shaped; others have the shape that is scored. */
+const leafletShape = (reader: TraitReader) =>
+  reader.state('leaf.lobing', 'none') === 'none' ? reader.state('leaf.shape', 'ovate') : 'ovate';
+
+/** Two leaves with their stalks, the upper face and below it the lower one: what a student is handed as "a leaf". */
+export function singleLeaf(traits: Traits): Scene {
+  const scene = emptyScene();
+  const upper = leafAt(traits, [0, 0], 0, 1, 1);
+  const bounds = boundsOf(upper.shapes.map((shape) => shape.points));
+  const lower = leafAt(traits, [0, (bounds.bottom - bounds.top) * 1.06], 0, 0.96, 2, true);
+  scene.shapes.push(...upper.shapes, ...lower.shapes);
+  leafAnchors(scene, upper);
+  anchor(scene, lower.middle, 'leaf.lowerColor', 'leaf.lowerHair', 'leaf.hairPlace');
+  return scene;
+}
+
+/** The upper face of one leaf alone. */
+export function upperFace(traits: Traits): Scene {
+  const scene = emptyScene();
+  const leaf = leafAt(traits, [0, 0], 0, 1, 1);
+  scene.shapes.push(...leaf.shapes);
+  leafAnchors(scene, leaf);
+  return scene;
+}
+
+export function leafAnchors(scene: Scene, leaf: PlacedLeaf): void {
+  anchor(
+    scene,
+    leaf.middle,
+    'leaf.shape',
+    'leaf.length',
+    'leaf.width',
+    'leaf.veins',
+    'leaf.composition',
+    'leaf.veinPairs',
+    'leaf.veinsSunken',
+    'leaf.leaflets',
+    'leaf.leafletStalk',
+    'leaf.upperFace',
+    'leaf.texture',
+    'leaf.autumnColor',
+    'leaf.odor',
+    'leaf.base',
+    'foliage.kind',
+    'foliage.present',
+  );
+  anchor(
+    scene,
+    leaf.edge,
+    'leaf.teeth',
+    'leaf.lobing',
+    'leaf.lobes',
+    'leaf.lobeTips',
+    'leaf.sinusDepth',
+    'leaf.sinusBottom',
+    'leaf.teethPerCm',
+    'leaf.toothTip',
+    'leaf.teethReach',
+    'leaf.edge',
+  );
+  anchor(scene, leaf.tip, 'leaf.apex');
+  anchor(scene, leaf.petiole, 'leaf.petioleSection', 'leaf.petioleLength', 'leaf.glands', 'leaf.stipules');
+}

@@ -1,0 +1,47 @@
+import { randomFrom, seedOf } from '../../random/index.ts';
+import { add, direction, scaleBy } from '../geometry.ts';
+import type { Shape } from '../scene.ts';
+import type { TraitReader } from '../traits.ts';
+import { taper, type TwigNode } from './twig.ts';
+
+/** Thorns, spines and prickles at a node, each as long as the trait says. */
+export function armatureAt(reader: TraitReader, node: TwigNode, thickness: number): Shape[] {
+  const kind = reader.state('twig.armature', 'none');
+  if (kind === 'none' || kind === 'spineTipped') return [];
+  const length = reader.mm('twig.thornLength', 15);
+  const half = Math.min(thickness * 0.34, Math.max(length * 0.06, 0.35));
+  const random = randomFrom(seedOf(reader.traits.seed, 'thorn', Math.round(node.at[0] * 10)));
+  const side = node.stands[0]!.side === 1 ? 1 : -1;
+  const on = (way: number) =>
+    add(node.at, scaleBy(direction(node.angle + (way * Math.PI) / 2), thickness * 0.35));
+  const thorn = (way: number, lean: number, size = 1): Shape => ({
+    role: 'thorn',
+    points: taper(on(way), node.angle + way * lean, length * size, half),
+    closed: true,
+  });
+  switch (kind) {
+    case 'pairedSpines':
+      return [thorn(-1, 1.1), thorn(1, 1.1)];
+    case 'prickles':
+      return [thorn(-side, 1.9, 0.9), thorn(side, 1.8, 0.8)];
+    case 'branchedThorns': {
+      const main = thorn(-side, 1.2);
+      const fork = add(on(-side), scaleBy(direction(node.angle - side * 1.2), length * 0.45));
+      return [
+        {
+          role: 'thorn',
+          points: taper(fork, node.angle - side * 0.55, length * 0.45, half * 0.7),
+          closed: true,
+        },
+        {
+          role: 'thorn',
+          points: taper(fork, node.angle - side * 1.8, length * 0.4, half * 0.7),
+          closed: true,
+        },
+        main,
+      ];
+    }
+    default:
+      return [thorn(-side, random.between(1.1, 1.35))];
+  }
+}
