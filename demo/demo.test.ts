@@ -2,12 +2,14 @@ import { contrast, contrastError, pairErrors, verdictOf, type ProfiledTaxon } fr
 import { profilesOf } from '@hurrow/core/library';
 import { growsHere } from '@hurrow/core/range';
 import { DEFAULT_MARKING, markAnswer } from '@hurrow/core/names';
-import { freezeStation } from '@hurrow/core/quiz';
-import { checkScores } from '@hurrow/core/score';
+import { fairnessOf, freezeStation, Reader } from '@hurrow/core/quiz';
+import { randomFrom } from '@hurrow/core/random';
+import { admits, checkScores } from '@hurrow/core/score';
 import { partPresent } from '@hurrow/core/season';
 import {
   characterStrip,
   drawSpecimen,
+  glyphPresent,
   layOut,
   sampleSpecimen,
   traitsInWords,
@@ -237,14 +239,16 @@ describe('drawn specimens', () => {
   });
   test('every taxon has a strip of glyphs within its box, one an organ', () => {
     for (const profiled of profiles) {
-      const strip = characterStrip(profiled, BUILT_IN, JANUARY, profiled.taxon.calendar);
+      const strip = characterStrip(profiled, BUILT_IN);
       // Scale leaves hide the buds of the cypress family.
       const buds = profiled.scores.some((score) => score.characterId === 'bud.shape') ? ['bud'] : [];
       expect(strip.map((glyph) => glyph.organ)).toEqual(['foliage', ...buds, 'fruit', 'bark']);
       for (const glyph of strip)
         for (const [x, y] of glyph.shapes.flatMap((shape) => shape.points))
           expect(x >= 0 && x <= 24 && y >= 0 && y <= 24).toBe(true);
-      expect(strip[0]!.present).toBe(partPresent('leaves', profiled.taxon.calendar, true, JANUARY));
+      expect(glyphPresent(strip[0]!, profiled, profiled.taxon.calendar, JANUARY)).toBe(
+        partPresent('leaves', profiled.taxon.calendar, true, JANUARY),
+      );
     }
   });
 });
@@ -270,14 +274,11 @@ describe('a frozen station', () => {
     expect(frozen.list).toHaveLength(profiles.length);
     expect(frozen.list.find((taxon) => taxon.id === 'abies-lasiocarpa')!.synonyms).toEqual(['Abies bifolia']);
   });
-  test('bark alone is not drawn', () => {
-    expect(
-      freezeStation(
-        { taxonId: 'abies-grandis', medium: 'barkPiece', view: { ...twigOn(SEPTEMBER), organs: ['bark'] } },
-        7,
-        context,
-      ).drawing,
-    ).toBeNull();
+  test('a piece of bark is drawn as a field, a leaf of a bare tree not at all', () => {
+    const freeze = (medium: 'barkPiece' | 'photo', view: View) =>
+      freezeStation({ taxonId: 'populus-tremuloides', medium, view }, 7, context).drawing;
+    expect(freeze('barkPiece', { ...twigOn(SEPTEMBER), organs: ['bark'] })).toContain('a piece of bark');
+    expect(freeze('photo', { ...twigOn(15), organs: ['leaf'] })).toBeNull();
   });
 });
 
@@ -329,4 +330,46 @@ test('the demo students answer alike for the same seed and know most trees', () 
   const right = marks.filter((id) => id === 'abies-grandis').length / marks.length;
   expect(right).toBeGreaterThan(0.4);
   expect(right).toBeLessThan(0.95);
+});
+
+test('the blind check: read off drawn individuals, a taxon is named as often as its fairness says', () => {
+  for (const organs of [['twig', 'bud', 'leaf'], ['leaf']] as View['organs'][]) {
+    const view = { ...twigOn(SEPTEMBER), organs };
+    const reader = new Reader(profiles, BUILT_IN, view);
+    const random = randomFrom(99);
+    const share = (n: number, right: () => number) =>
+      Array.from({ length: n }, right).reduce((a, b) => a + b) / n;
+    const mean = (of: (profiled: ProfiledTaxon, t: number) => number) =>
+      profiles.reduce((sum, profiled, t) => sum + of(profiled, t), 0) / profiles.length;
+    const fair = mean((_, t) => fairnessOf(reader, t, 600).right);
+    const blind = mean((profiled, t) => {
+      let seed = 0;
+      return share(
+        150,
+        () =>
+          reader.judge(
+            t,
+            reader.readIndividual(sampleSpecimen(profiled, BUILT_IN, view, (seed += 17)), random),
+          ).right,
+      );
+    });
+    expect(fair).toBeGreaterThan(0.9);
+    expect(Math.abs(blind - fair)).toBeLessThan(0.03);
+  }
+});
+
+test('no individual carries a state that its taxon lacks, and a dozen of them differ', () => {
+  const view: View = { ...twigOn(SEPTEMBER), organs: ['twig', 'bud', 'leaf', 'fruit', 'bark', 'habit'] };
+  for (const profiled of profiles) {
+    const dozen = Array.from({ length: 12 }, (_, seed) => sampleSpecimen(profiled, BUILT_IN, view, seed + 1));
+    for (const { values } of dozen)
+      for (const [id, trait] of Object.entries(values)) {
+        const scores = profiled.scores.filter(({ characterId }) => characterId === id);
+        const states = typeof trait === 'string' ? [trait] : Array.isArray(trait) ? trait : [];
+        for (const state of states) expect(scores.some(({ value }) => admits(value, state))).toBe(true);
+      }
+    const outlines = dozen.map((traits) => JSON.stringify(drawSpecimen(traits, view.organs)!.shapes));
+    expect(new Set(outlines).size).toBe(12);
+    expect(sampleSpecimen(profiled, BUILT_IN, view, 5)).toEqual(sampleSpecimen(profiled, BUILT_IN, view, 5));
+  }
 });

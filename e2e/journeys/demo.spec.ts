@@ -162,6 +162,35 @@ test.describe('a student on a phone', () => {
   });
 });
 
+test('the specimen bench: another individual, a dozen, black lines, and a picture to take along', async ({
+  page,
+}) => {
+  await page.goto(hurrow.url);
+  await enter(page, 'instructor');
+  await expect(page.getByText('Week 7.')).toBeVisible();
+  const base = page.url().replace(/\/course$/, '');
+  await page.goto(`${base}/species/abies-grandis`);
+  await page.getByRole('link', { name: 'Specimens' }).click();
+  const plate = page.getByRole('img', { name: /Abies grandis, drawn from its scores/ });
+  await expect(plate).toBeVisible();
+  const paths = () => plate.locator('path').first().getAttribute('d');
+  const typical = await paths();
+  await page.keyboard.press('r');
+  await expect(page.getByText('Individual 1, mature')).toBeVisible();
+  expect(await paths()).not.toBe(typical);
+  await page.getByLabel('ink').selectOption('line');
+  await expect(plate.locator('path[fill="#ffffff"]').first()).toBeAttached();
+  const picture = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'Take as PNG' }).click();
+  expect((await picture).suggestedFilename()).toBe('abies-grandis.png');
+  const drawing = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Take as SVG' }).click();
+  expect((await drawing).suggestedFilename()).toBe('abies-grandis.svg');
+  await page.getByRole('button', { name: 'A dozen' }).click();
+  await page.getByRole('button', { name: 'Take up individual 5' }).click();
+  await expect(page.getByText('Individual 5, mature')).toBeVisible();
+});
+
 test('no page has a serious accessibility fault', async ({ page, browser }) => {
   const check = async (on: Page, where: string) => {
     const { violations } = await new AxeBuilder({ page: on })
@@ -194,6 +223,7 @@ test('no page has a serious accessibility fault', async ({ page, browser }) => {
     ['species/characters', 'Technical term'],
     ['species/populus-tremuloides/range', 'Does it grow here?'],
     ['species/populus-tremuloides/measuring', 'Photos and measurements'],
+    ['species/populus-tremuloides/specimens', 'What the scores cannot show'],
     ['lookalikes?taxa=abies-grandis,abies-lasiocarpa', 'strongest first'],
     ['quizzes', 'Plan a quiz'],
     ['quizzes/new?taxa=abies-grandis', 'Save the plan'],

@@ -19,6 +19,7 @@ import { exchangeRoutes } from './exchange/routes.ts';
 import { measurementRoutes } from './measurements/routes.ts';
 import { photoRoutes } from './photos/routes.ts';
 import { printRoutes } from './prints/routes.ts';
+import { specimenPictureRoutes } from './prints/specimenPicture.ts';
 import { quizRoutes } from './quizzes/routes.ts';
 import { rangeRoutes } from './range/routes.ts';
 import { sittingRoutes } from './sitting/routes.ts';
@@ -35,6 +36,7 @@ const described: Route[] = [
   ...photoRoutes,
   ...exchangeRoutes,
   ...printRoutes,
+  ...specimenPictureRoutes,
   ...courseRoutes,
   ...quizRoutes,
   ...sittingRoutes,

@@ -1,6 +1,6 @@
 import type { ProfiledTaxon, ReadingOptions } from '../evidence/index.ts';
 import type { MarkingPolicy, NamedTaxon } from '../names/index.ts';
-import { drawingToSvg, drawSpecimen, layOut, sampleSpecimen } from '../specimen/index.ts';
+import { drawingToSvg, drawPlate, partsInWords, sampleSpecimen } from '../specimen/index.ts';
 import type { UnitSystem } from '../score/index.ts';
 import type { Vocabulary } from '../vocabulary/index.ts';
 import type { FrozenStation, PlannedStation } from './station.ts';
@@ -20,13 +20,12 @@ export function freezeStation(station: PlannedStation, seed: number, context: Fr
   const truth = context.list.find(({ taxon }) => taxon.id === station.taxonId);
   if (!truth) throw new Error('The taxon of a station must be on the taught list');
   const traits = sampleSpecimen(truth, context.vocabulary, station.view, seed, context);
-  const scene = drawSpecimen(traits, station.view.organs);
-  const drawing = scene
-    ? drawingToSvg(
-        layOut(scene, { ...FRAME, units: context.units }),
-        'Specimen for this station, drawn to scale',
-      )
-    : null;
+  const plate = drawPlate(traits, station.view.organs, {
+    ...FRAME,
+    units: context.units,
+    lying: station.medium === 'cutting',
+  });
+  const drawing = plate ? drawingToSvg(plate, partsInWords(traits, station.view.organs)) : null;
   return {
     revision: context.revision,
     truth: station.taxonId,
@@ -35,7 +34,7 @@ export function freezeStation(station: PlannedStation, seed: number, context: Fr
     view: station.view,
     medium: station.medium,
     seed,
-    traits: scene ? traits : null,
+    traits: plate ? traits : null,
     drawing,
   };
 }

@@ -1,3 +1,5 @@
 export * from './effective.ts';
 export * from './freeze.ts';
 export * from './station.ts';
+export * from './fairness.ts';
+export * from './reader.ts';

@@ -1,7 +1,7 @@
 import { partPresent, type Calendar } from '../season/index.ts';
 import { isDeciduous, type ProfiledTaxon } from '../evidence/index.ts';
 import type { View } from '../view/index.ts';
-import type { Vocabulary } from '../vocabulary/index.ts';
+import type { Part, Vocabulary } from '../vocabulary/index.ts';
 import { bladeOf, bladeSize } from './leaf/blade.ts';
 import { add, band, boundsOf, curve, direction, scaleBy, type Point } from './geometry.ts';
 import { NATURAL, NEEDLE_GREENS, LEAF_GREEN } from './palette.ts';
@@ -13,23 +13,26 @@ export interface Glyph {
   organ: 'foliage' | 'bud' | 'fruit' | 'bark';
   /** Shapes in a box of 24 × 24. */
   shapes: Shape[];
-  /** Is the part on the tree on the day? */
-  present: boolean;
+  /** What must be on the tree for it to be seen. */
+  part: Part;
   label: string;
 }
 
 const BOX = 24;
 
-/**
- * The character strip of a taxon: one small drawing an organ, made from its typical states. Organs that nothing is known of
- * are left out.
- */
-export function characterStrip(
+/** Is what a glyph stands for on the tree on the day? */
+export const glyphPresent = (
+  glyph: Glyph,
   profiled: ProfiledTaxon,
-  vocabulary: Vocabulary,
-  day: number,
   calendar: Calendar,
-): Glyph[] {
+  day: number,
+): boolean => partPresent(glyph.part, calendar, isDeciduous(profiled), day);
+
+/**
+ * The character strip of a taxon: one small drawing an organ, made from its typical states as if every part were there: the strip
+ * stands for the whole year. Organs that nothing is known of are left out.
+ */
+export function characterStrip(profiled: ProfiledTaxon, vocabulary: Vocabulary): Glyph[] {
   const view: View = {
     organs: ['twig'],
     day: 200,
@@ -37,27 +40,14 @@ export function characterStrip(
     aids: ['eye'],
     qualifiers: { plantAge: 'mature' },
   };
-  // Drawn as if every part were there: the strip stands for the whole year and fades what is absent on the day.
   const always: ProfiledTaxon = { ...profiled, taxon: { ...profiled.taxon, calendar: {} } };
   const traits = sampleSpecimen(always, vocabulary, view, 1, { typical: true });
   const reader = new TraitReader(traits);
-  const deciduous = isDeciduous(profiled);
-  const glyph = (
-    organ: Glyph['organ'],
-    shapes: Shape[],
-    part: Parameters<typeof partPresent>[0],
-    id: string,
-  ): Glyph => {
-    const character = vocabulary.get(id);
-    const state = character?.states.find((entry) =>
-      [reader.state(id, ''), ...reader.states(id)].includes(entry.id),
-    );
-    return {
-      organ,
-      shapes: fit(shapes),
-      present: partPresent(part, calendar, deciduous, day),
-      label: state ? `${organ}: ${state.plain}` : organ,
-    };
+  const glyph = (organ: Glyph['organ'], shapes: Shape[], part: Part, id: string): Glyph => {
+    const state = vocabulary
+      .get(id)
+      ?.states.find((entry) => [reader.state(id, ''), ...reader.states(id)].includes(entry.id));
+    return { organ, shapes: fit(shapes), part, label: state ? `${organ}: ${state.plain}` : organ };
   };
   const strip: Glyph[] = [];
   if (reader.known('foliage.kind'))

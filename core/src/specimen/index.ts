@@ -7,5 +7,6 @@ export * from './scene.ts';
 export * from './statePicture.ts';
 export * from './svg.ts';
 export * from './traits.ts';
+export * from './unshown.ts';
 export * from './words.ts';
 export type { Point } from './geometry.ts';

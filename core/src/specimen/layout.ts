@@ -66,6 +66,8 @@ export interface LayoutOptions {
 }
 
 const MARGIN = 12;
+/** Longest scale bar, pixels, that leaves room for its label. */
+const barRoom = (width: number): number => Math.max(16, Math.min(70, width - 74));
 const BOTTOM = 26;
 
 const insetRadius = (height: number): number => Math.min(52, height * 0.19);
@@ -118,7 +120,7 @@ export function layOut(scene: Scene, options: LayoutOptions): Drawing {
     insets: room.insets.map((inset, i) =>
       layInset(inset, x + width - r - 8, y + 10 + r + i * (2 * r + 22), r, perPixel, options.plain),
     ),
-    scaleBars: [scaleBar(perPixel, x + MARGIN + 2, y + height - 14, 70, options.units)],
+    scaleBars: [scaleBar(perPixel, x + MARGIN + 2, y + height - 14, barRoom(width), options.units)],
     labels: [],
     anchors: Object.fromEntries(Object.entries(scene.anchors).map(([id, point]) => [id, toPixel(point)])),
   };
@@ -169,7 +171,7 @@ function layField(scene: Scene, options: LayoutOptions): Drawing {
     height: options.height,
     paths: [...cut, frame].flatMap((shape) => pathsOf(shape, toPixel, perPixel, options.plain)),
     insets: [],
-    scaleBars: [scaleBar(perPixel, left + 2, y + options.height - 14, 60, options.units)],
+    scaleBars: [scaleBar(perPixel, left + 2, y + options.height - 14, barRoom(options.width), options.units)],
     labels: [],
     anchors: Object.fromEntries(Object.keys(scene.anchors).map((id) => [id, middle])),
   };

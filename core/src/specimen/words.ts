@@ -2,10 +2,13 @@ import { unitFactor, valueInWords, type Audience, type UnitSystem } from '../sco
 import { listInWords } from '../view/index.ts';
 import { stateOf, type ShownOrgan, type Vocabulary } from '../vocabulary/index.ts';
 import { SHOWN_BY } from '../vocabulary/index.ts';
+import { drawParts } from './draw.ts';
+import { PART_TITLES } from './plate/plate.ts';
 import type { Trait, Traits } from './traits.ts';
 
 /**
  * What a drawing shows, in words at the audience's level: the states of the individual, organ by organ. It names no taxon.
+ * Characters in `hidden` are left out: those that a student is to find.
  */
 export function traitsInWords(
   traits: Traits,
@@ -13,9 +16,10 @@ export function traitsInWords(
   vocabulary: Vocabulary,
   audience: Audience,
   units: UnitSystem = 'metric',
+  hidden: readonly string[] = [],
 ): string {
   const phrases = [...vocabulary.values()].flatMap((character) => {
-    const trait = traits.values[character.id];
+    const trait = hidden.includes(character.id) ? undefined : traits.values[character.id];
     if (trait === undefined || !organs.includes(SHOWN_BY[character.organ])) return [];
     const name = audience === 'plain' ? character.plain : character.term;
     if (typeof trait === 'boolean') return trait ? [name] : [];
@@ -38,4 +42,20 @@ export function traitsInWords(
     }
   });
   return phrases.length ? `${phrases.join('; ')}.` : 'Nothing of this specimen is described.';
+}
+
+/**
+ * What parts a drawing shows, without a word on what they are like: a text for a quiz, which must not give the answer away.
+ */
+export function partsInWords(traits: Traits, organs: readonly ShownOrgan[]): string {
+  const parts = drawParts(traits, organs).map(({ part }) =>
+    part === 'shoot' && !organs.includes('twig') && !organs.includes('bud')
+      ? 'a leaf from both sides'
+      : part === 'shoot' && !traits.leafy
+        ? 'a bare twig'
+        : PART_TITLES[part],
+  );
+  return parts.length
+    ? `The specimen at this station: ${listInWords(parts)}, each with a scale bar.`
+    : 'Nothing of this specimen is drawn.';
 }

@@ -2,7 +2,7 @@ import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interface
 import type { ProfiledTaxon } from '@hurrow/core/evidence';
 import { commonName, scientificName } from '@hurrow/core/taxon';
 import { PAPER_SIZE, type Paper } from './document.ts';
-import { twigSvg, type PrintOptions } from './profileSheet.ts';
+import { specimenSvg, type PrintOptions } from './profileSheet.ts';
 
 const COLUMNS = 2;
 const ROWS = 4;
@@ -63,7 +63,7 @@ function front(
   card: { width: number; height: number },
   options: PrintOptions,
 ): TableCell {
-  const svg = twigSvg(profiled, options, 400, 270);
+  const svg = specimenSvg(profiled, ['twig', 'bud', 'leaf'], options, 400, 270);
   if (!svg) return { text: 'No drawing yet', margin: [12, 12, 12, 12], color: '#4c5d60' };
   return { svg, fit: [card.width - 20, card.height - 16], margin: [10, 8, 10, 0] };
 }

@@ -9,10 +9,10 @@ import {
   type UnitSystem,
 } from '@hurrow/core/score';
 import { arcLabel, CALENDAR_PARTS, CALENDAR_TITLES } from '@hurrow/core/season';
-import { drawingToSvg, drawSpecimen, layOut, sampleSpecimen } from '@hurrow/core/specimen';
+import { drawingToSvg, drawPlate, sampleSpecimen } from '@hurrow/core/specimen';
 import { commonName, scientificName, sizePoints } from '@hurrow/core/taxon';
 import { MEDIUM_VIEWS } from '@hurrow/core/view';
-import { ORGANS, type Vocabulary } from '@hurrow/core/vocabulary';
+import { ORGANS, type ShownOrgan, type Vocabulary } from '@hurrow/core/vocabulary';
 
 export interface PrintOptions {
   audience: Audience;
@@ -30,17 +30,24 @@ export interface PrintedPhoto {
   caption: string;
 }
 
-/** The typical twig of a taxon as SVG; undefined where its scores do not make a drawing. */
-export function twigSvg(profiled: ProfiledTaxon, options: PrintOptions, width: number, height: number) {
-  const view = { ...MEDIUM_VIEWS.cutting, day: options.day, qualifiers: { plantAge: 'mature' } };
+/** The typical specimen of a taxon as SVG, of these organs; undefined where its scores do not make a drawing. */
+export function specimenSvg(
+  profiled: ProfiledTaxon,
+  organs: ShownOrgan[],
+  options: PrintOptions,
+  width: number,
+  height: number,
+) {
+  const view = { ...MEDIUM_VIEWS.cutting, organs, day: options.day, qualifiers: { plantAge: 'mature' } };
   const traits = sampleSpecimen(profiled, options.vocabulary, view, 11, { typical: true });
-  const scene = drawSpecimen(traits, ['twig', 'bud', 'leaf']);
-  if (!scene) return undefined;
-  const drawing = layOut(scene, { width, height, plain: options.black, units: options.units });
+  const drawing = drawPlate(traits, organs, { width, height, plain: options.black, units: options.units });
   // The fonts of the PDF are named; the drawing must not ask for another.
-  return drawingToSvg(drawing, scientificName(profiled.taxon)).replace(
-    'font-family="sans-serif"',
-    'font-family="Sans"',
+  return (
+    drawing &&
+    drawingToSvg(drawing, scientificName(profiled.taxon)).replace(
+      'font-family="sans-serif"',
+      'font-family="Sans"',
+    )
   );
 }
 
@@ -52,9 +59,9 @@ export function profileSheet(
   options: PrintOptions,
 ): Omit<TDocumentDefinitions, 'pageSize'> {
   const { taxon } = profiled;
-  const svg = twigSvg(profiled, options, 330, 260);
+  const svg = specimenSvg(profiled, ['twig', 'bud', 'leaf', 'fruit', 'bark'], options, 520, 380);
   const drawn: Content = svg
-    ? { svg, width: 230 }
+    ? { svg, width: 290 }
     : { text: 'Its scores do not make a drawing yet.', italics: true, color: '#4c5d60' };
   return {
     info: { title: `${commonName(taxon)}, ${scientificName(taxon)}` },
@@ -92,7 +99,7 @@ export function profileSheet(
       },
       {
         columns: [
-          { width: 236, stack: [drawn] },
+          { width: 296, stack: [drawn] },
           {
             stack: [
               ...(taxon.memoryAid

@@ -1,11 +1,11 @@
 import { memo, useMemo } from 'react';
 import type { ProfiledTaxon } from '@hurrow/core/evidence';
 import {
-  characterStrip,
-  drawSpecimen,
-  layOut,
+  drawPlate,
+  glyphPresent,
   sampleSpecimen,
   traitsInWords,
+  type DrawnLabel,
   type DrawnPath,
   type Drawing,
   type Glyph,
@@ -18,6 +18,7 @@ import type { View } from '@hurrow/core/view';
 import type { Vocabulary } from '@hurrow/core/vocabulary';
 import { calendarAtSite, useVocabulary, type CourseSummary, type LibraryAnswer } from './data.ts';
 import { useFieldDate } from './fieldDate.tsx';
+import { useStrip } from './strips.ts';
 
 const Path = ({ path }: { path: DrawnPath }) => (
   <path
@@ -40,14 +41,14 @@ export function DrawingSvg({
   label: string;
   children?: React.ReactNode;
 }) {
-  const { width, height, paths, insets, scaleBar } = drawing;
+  const { width, height, paths, insets, scaleBars, labels } = drawing;
   return (
     <svg className="drawing" viewBox={`0 0 ${width} ${height}`} role="img" aria-label={label}>
       {paths.map((path, i) => (
         <Path key={i} path={path} />
       ))}
       {insets.map((inset) => (
-        <g key={inset.title}>
+        <g key={`${inset.title}${inset.cx}`}>
           <circle cx={inset.cx} cy={inset.cy} r={inset.r} fill="#fff" stroke="#8aa0a0" />
           {inset.paths.map((path, i) => (
             <Path key={i} path={path} />
@@ -57,17 +58,58 @@ export function DrawingSvg({
           </text>
         </g>
       ))}
-      <path
-        d={`M${scaleBar.x} ${scaleBar.y - 4}v8m0 -4h${scaleBar.length}m0 -4v8`}
-        fill="none"
-        stroke="#17262b"
-        strokeWidth={1.2}
-      />
-      <text x={scaleBar.x + scaleBar.length + 7} y={scaleBar.y + 4} fontSize={12} fill="#17262b">
-        {scaleBar.label}
-      </text>
+      {scaleBars.map((bar) => (
+        <g key={`${bar.x} ${bar.y}`}>
+          <path
+            d={`M${bar.x} ${bar.y - 4}v8m0 -4h${bar.length}m0 -4v8`}
+            fill="none"
+            stroke="#17262b"
+            strokeWidth={1.2}
+          />
+          <text x={bar.x + bar.length + 7} y={bar.y + 4} fontSize={12} fill="#17262b">
+            {bar.label}
+          </text>
+        </g>
+      ))}
+      {labels.map((each) => (
+        <Pointer key={`${each.x} ${each.y}`} label={each} />
+      ))}
       {children}
     </svg>
+  );
+}
+
+/** A short label with a line to the part that it speaks of. */
+function Pointer({ label }: { label: DrawnLabel }) {
+  return (
+    <g>
+      {label.to && (
+        <>
+          <line
+            x1={label.x}
+            y1={label.y + 5}
+            x2={label.to[0]}
+            y2={label.to[1]}
+            stroke="#1d6a70"
+            strokeWidth={1.3}
+          />
+          <circle cx={label.to[0]} cy={label.to[1]} r={3} fill="#1d6a70" />
+        </>
+      )}
+      <text
+        x={label.x}
+        y={label.y}
+        fontSize={13}
+        fontWeight={label.bold ? 600 : 400}
+        fill="#17262b"
+        stroke="#fff"
+        strokeWidth={4}
+        paintOrder="stroke"
+        textAnchor={label.middle ? 'middle' : 'start'}
+      >
+        {label.text}
+      </text>
+    </g>
   );
 }
 
@@ -103,19 +145,13 @@ export const Specimen = memo(function Specimen(props: SpecimenProps) {
       { profiled, view, calendar, ...(seed === undefined ? {} : { seed }) },
       vocabulary,
     );
-    const scene = drawSpecimen(traits, view.organs);
-    const text = traitsInWords(traits, view.organs, vocabulary, audience, units);
-    return (
-      scene && {
-        drawing: layOut(scene, {
-          width,
-          height,
-          ...(units ? { units } : {}),
-          ...(insets === undefined ? {} : { insets }),
-        }),
-        text,
-      }
-    );
+    const drawing = drawPlate(traits, view.organs, {
+      width,
+      height,
+      ...(units ? { units } : {}),
+      ...(insets === undefined ? {} : { insets }),
+    });
+    return drawing && { drawing, text: traitsInWords(traits, view.organs, vocabulary, audience, units) };
   }, [profiled, view, calendar, width, height, seed, units, audience, insets, vocabulary]);
   if (!drawn)
     return (
@@ -158,15 +194,17 @@ const GLYPH_FILL: Partial<Record<Shape['role'], string>> = {
   fruit: '#7d6249',
   fruitScale: '#8f7257',
   bark: '#9a9c96',
+  bud: '#7d6249',
 };
 
-function GlyphSvg({ glyph, hint }: { glyph: Glyph; hint: string }) {
+function GlyphSvg({ glyph, present }: { glyph: Glyph; present: boolean }) {
+  const hint = `${glyph.label}${present ? '' : ', not on this date'}`;
   return (
     <svg
       width={22}
       height={22}
       viewBox="0 0 24 24"
-      className={glyph.present ? 'glyph' : 'glyph absent'}
+      className={present ? 'glyph' : 'glyph absent'}
       role="img"
       aria-label={hint}
     >
@@ -194,14 +232,9 @@ export const Strip = memo(function Strip({
   only?: Glyph['organ'];
 }) {
   const { day } = useFieldDate();
-  const vocabulary = useVocabulary();
-  const glyphs = useMemo(
-    () =>
-      characterStrip(profiled, vocabulary, day, profiled.taxon.calendar).filter(
-        (glyph) => !only || glyph.organ === only,
-      ),
-    [profiled, day, only, vocabulary],
-  );
+  const strip = useStrip(profiled, useVocabulary());
+  if (!strip) return <span className="strip" aria-busy="true" />;
+  const glyphs = strip.filter((glyph) => !only || glyph.organ === only);
   if (glyphs.length === 0) return <span className="strip quiet">not scored</span>;
   return (
     <span className="strip">
@@ -209,7 +242,7 @@ export const Strip = memo(function Strip({
         <GlyphSvg
           key={glyph.organ}
           glyph={glyph}
-          hint={`${glyph.label}${glyph.present ? '' : ', not on this date'}`}
+          present={glyphPresent(glyph, profiled, profiled.taxon.calendar, day)}
         />
       ))}
     </span>

@@ -8,12 +8,12 @@ import {
   type UnitSystem,
 } from '@hurrow/core/score';
 import { dayLabel, type Place } from '@hurrow/core/season';
-import { drawSpecimen, fittingScale, layOut, traitsInWords, type Scene } from '@hurrow/core/specimen';
+import { contrastPlate, traitsInWords } from '@hurrow/core/specimen';
 import { commonName, scientificName } from '@hurrow/core/taxon';
 import { listInWords, type View } from '@hurrow/core/view';
 import { scoresInView } from '@hurrow/core/evidence';
 import { calendarAtSite, type CourseSummary, type LibraryAnswer, useVocabulary } from '../app/data.ts';
-import { DrawingSvg, specimenTraits } from '../app/Drawings.tsx';
+import { DrawingSvg } from '../app/Drawings.tsx';
 import { PhotosThatShow } from '../measuring/PhotoStrip.tsx';
 import './contrast.css';
 
@@ -28,7 +28,7 @@ interface ContrastProps {
   units: UnitSystem;
 }
 
-const FRAME = { width: 560, height: 256 };
+const FRAME = { width: 1000, height: 256 };
 const percent = (error: number) => (error < 0.001 ? 'under 0.1 %' : `${(error * 100).toFixed(1)} %`);
 
 /** Both trees side by side, what tells them apart in this view on the field date, and what would if nothing here does. */
@@ -82,7 +82,7 @@ function Verdict({ found, day }: { found: Contrast; day: number }) {
   );
 }
 
-/** The two typical specimens at one scale, the deciding characters pointed at. */
+/** Both drawn alike but for what decides, at one scale, the deciding characters pointed at, or to be found. */
 function Plate({
   a,
   b,
@@ -94,107 +94,57 @@ function Plate({
   deciding,
 }: ContrastProps & { deciding: string[] }) {
   const vocabulary = useVocabulary();
-  const headroom = 8 + 19 * Math.min(3, deciding.length);
-  const drawn = useMemo(() => {
-    const scenes = [a, b].map((profiled) => {
-      const traits = specimenTraits(
-        { profiled, view, calendar: calendarAtSite(profiled.taxon.calendar, library, site) },
-        vocabulary,
-      );
-      return {
-        scene: drawSpecimen(traits, view.organs),
-        text: traitsInWords(traits, view.organs, vocabulary, audience, units),
-      };
-    });
-    const shown = scenes.map(({ scene }) => scene).filter((scene): scene is Scene => scene !== undefined);
-    // One scale for both, unless the smaller would shrink to nothing.
-    const scales = shown.map((scene) => fittingScale(scene, { ...FRAME, headroom }));
-    const common =
-      scales.length === 2 && Math.max(...scales) / Math.min(...scales) < 4.5
-        ? Math.max(...scales)
-        : undefined;
-    return scenes.map(({ scene, text }) => ({
-      text,
-      drawing:
-        scene &&
-        layOut(scene, { ...FRAME, headroom, units, ...(common ? { millimetresPerPixel: common } : {}) }),
+  const [hidden, setHidden] = useState(false);
+  const plates = useMemo(() => {
+    const taxa = [a, b].map((profiled) => ({
+      ...profiled,
+      taxon: { ...profiled.taxon, calendar: calendarAtSite(profiled.taxon.calendar, library, site) },
     }));
-  }, [a, b, view, library, site, audience, units, headroom, vocabulary]);
-  if (drawn.every(({ drawing }) => !drawing)) return null;
-  return (
-    <div className="plates">
-      {[a, b].map((profiled, i) => {
-        const { drawing, text } = drawn[i]!;
-        return (
-          <figure key={profiled.taxon.id}>
-            <figcaption>
-              <strong>{commonName(profiled.taxon)}</strong>{' '}
-              <span className="latin">{scientificName(profiled.taxon)}</span>
-            </figcaption>
-            {drawing ? (
-              <DrawingSvg drawing={drawing} label={`${commonName(profiled.taxon)}. ${text}`}>
-                {deciding.slice(0, 3).map((id, k) => {
-                  const score = scoresInView(
-                    profiled.scores.filter((entry) => entry.characterId === id),
-                    view,
-                  )[0];
-                  return (
-                    <Pointer
-                      key={id}
-                      at={drawing.anchors[id]}
-                      row={k}
-                      label={score ? valueInWords(score.value, vocabulary.get(id)!, audience, units) : ''}
-                      title={characterName(vocabulary.get(id)!, audience)}
-                    />
-                  );
-                })}
-              </DrawingSvg>
-            ) : (
-              <p className="quiet no-drawing">Not on the tree on this date.</p>
-            )}
-            <PhotosThatShow taxonId={profiled.taxon.id} characters={deciding} />
-          </figure>
-        );
-      })}
-    </div>
+    const says = (index: number, id: string) => {
+      const score = scoresInView(
+        taxa[index]!.scores.filter((entry) => entry.characterId === id),
+        view,
+      )[0];
+      const character = vocabulary.get(id)!;
+      return (
+        score &&
+        `${characterName(character, audience)}: ${valueInWords(score.value, character, audience, units)}`
+      );
+    };
+    return contrastPlate(taxa, vocabulary, view, {
+      ...FRAME,
+      deciding,
+      units,
+      ...(hidden ? {} : { label: says }),
+    });
+  }, [a, b, view, library, site, audience, units, deciding, hidden, vocabulary]);
+  if (!plates.drawn.includes(true)) return null;
+  const text = [a, b].map(
+    ({ taxon }, i) =>
+      `${commonName(taxon)}. ${traitsInWords(plates.traits[i]!, view.organs, vocabulary, audience, units, hidden ? deciding : [])}`,
   );
-}
-
-/** A short label over the drawing with a line to the part that it speaks of. */
-function Pointer({
-  at,
-  row,
-  label,
-  title,
-}: {
-  at: readonly [number, number] | undefined;
-  row: number;
-  label: string;
-  title: string;
-}) {
-  if (!at || !label) return null;
-  const y = 16 + row * 19;
-  const text = `${title}: ${label}`;
-  const half = text.length * 3.4;
-  const x = Math.min(FRAME.width - 130 - half, Math.max(half + 8, at[0]));
   return (
-    <g>
-      <line x1={x} y1={y + 5} x2={at[0]} y2={at[1]} stroke="#1d6a70" strokeWidth={1.3} />
-      <circle cx={at[0]} cy={at[1]} r={3} fill="#1d6a70" />
-      <text
-        x={x}
-        y={y}
-        fontSize={13}
-        fontWeight={600}
-        fill="#17262b"
-        stroke="#fff"
-        strokeWidth={4}
-        paintOrder="stroke"
-        textAnchor="middle"
-      >
-        {text}
-      </text>
-    </g>
+    <figure className="contrast-plate">
+      <figcaption>
+        {[a, b].map(({ taxon }, i) => (
+          <span key={taxon.id}>
+            <strong>{commonName(taxon)}</strong> <span className="latin">{scientificName(taxon)}</span>
+            {!plates.drawn[i] && <span className="quiet"> not on the tree on this date</span>}
+          </span>
+        ))}
+      </figcaption>
+      <DrawingSvg drawing={plates.drawing} label={text.join(' ')} />
+      <p className="quiet">
+        Drawn alike but for what decides.{' '}
+        {deciding.length > 0 && (
+          <button className="link" onClick={() => setHidden(!hidden)}>
+            {hidden ? 'Point it out' : 'Hide the labels: let them find it'}
+          </button>
+        )}
+      </p>
+      {!hidden &&
+        [a, b].map(({ taxon }) => <PhotosThatShow key={taxon.id} taxonId={taxon.id} characters={deciding} />)}
+    </figure>
   );
 }
 

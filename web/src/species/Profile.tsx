@@ -13,7 +13,14 @@ import {
 } from '@hurrow/core/score';
 import { arcLabel, dayLabel, partPresent, type Calendar } from '@hurrow/core/season';
 import { commonName, scientificName, sizePoints, type Taxon } from '@hurrow/core/taxon';
-import { organsInOrder, type Character, type Organ, type Vocabulary } from '@hurrow/core/vocabulary';
+import type { View } from '@hurrow/core/view';
+import {
+  organsInOrder,
+  type Character,
+  type Organ,
+  type ShownOrgan,
+  type Vocabulary,
+} from '@hurrow/core/vocabulary';
 import { calendarAtSite, courseQuery, useLibrary, type LibraryAnswer } from '../app/data.ts';
 import { Specimen, twigView } from '../app/Drawings.tsx';
 import { useFieldDate, useRibbonRows, type RibbonRow } from '../app/fieldDate.tsx';
@@ -22,6 +29,8 @@ import { Latin } from '../app/Names.tsx';
 import { useVasculum } from '../app/vasculum.tsx';
 import { PhotoStrip } from '../measuring/PhotoStrip.tsx';
 import { ConfusedLine } from '../confusions/ConfusedLine.tsx';
+
+const PLATE: ShownOrgan[] = ['twig', 'bud', 'leaf', 'fruit', 'bark'];
 
 /** One species, organ by organ, as its scores and the field date have it. */
 export function Profile({ courseId, taxonId }: { courseId: string; taxonId: string }) {
@@ -39,7 +48,7 @@ export function Profile({ courseId, taxonId }: { courseId: string; taxonId: stri
     () => (profiled && library ? calendarAtSite(profiled.taxon.calendar, library, course) : {}),
     [profiled, library, course],
   );
-  const view = useMemo(() => twigView(day), [day]);
+  const view = useMemo<View>(() => ({ ...twigView(day), organs: PLATE }), [day]);
   useRibbonRows(useRows(calendar));
   useEffect(() => {
     lookAt(profiled ? taxonId : undefined);
@@ -64,7 +73,7 @@ export function Profile({ courseId, taxonId }: { courseId: string; taxonId: stri
           view={view}
           calendar={calendar}
           width={360}
-          height={300}
+          height={430}
           units={units}
           audience={audience}
           {...(seed ? { seed } : {})}
@@ -131,6 +140,7 @@ export function Profile({ courseId, taxonId }: { courseId: string; taxonId: stri
           <Button onClick={() => setAudience(audience === 'technical' ? 'plain' : 'technical')}>
             {audience === 'technical' ? 'Plain words' : 'Technical terms'}
           </Button>
+          <Link to={`/c/${courseId}/species/${taxon.id}/specimens`}>Specimens</Link>
           <Link to={`/c/${courseId}/species/${taxon.id}/range`}>Range</Link>
           <Link to={`/c/${courseId}/species/${taxon.id}/measuring`}>Photos and measurements</Link>
           <PrintLinks taxonId={taxon.id} audience={audience} units={units} />

@@ -13,6 +13,7 @@ const SideBySide = lazy(() => import('../library/SideBySide.tsx'));
 const Sources = lazy(() => import('../library/Sources.tsx'));
 const Characters = lazy(() => import('../library/Characters.tsx'));
 const RangePage = lazy(() => import('../range/RangePage.tsx'));
+const SpecimenBench = lazy(() => import('../specimens/SpecimenBench.tsx'));
 const MeasuringPage = lazy(() => import('../measuring/MeasuringPage.tsx'));
 
 /** Pages about the whole library; the rest of the address names a taxon. */
@@ -66,6 +67,10 @@ export default function SpeciesPlace({ courseId }: { courseId: string }) {
           <Route
             path=":taxonId/range"
             element={<RangePage key={open} courseId={courseId} taxonId={open} />}
+          />
+          <Route
+            path=":taxonId/specimens"
+            element={<SpecimenBench key={open} courseId={courseId} taxonId={open} />}
           />
           <Route
             path=":taxonId/measuring"

@@ -244,9 +244,14 @@ function plates(
       const phase = random.between(0, 6);
       const tone = random.uniform() < 0.35 ? second : base;
       mark('barkPale', outline(1, phase), true, tinted(tone, random.between(-0.06, 0.06)));
+      // Flakes part along stretches of contour.
       if (flaking)
-        for (const s of [0.74, 0.48])
-          mark('mark', outline(s * random.between(0.9, 1.05), phase + s * 4), false);
+        for (const s of [0.8, 0.6, 0.42]) {
+          const from = Math.floor(random.between(0, 18));
+          const ring = outline(s * random.between(0.92, 1.05), phase + s * 5);
+          const stretch = Array.from({ length: 7 }, (_, k) => ring[(from + k) % ring.length]!);
+          mark('mark', stretch, false);
+        }
     }
 }
 

@@ -1,5 +1,5 @@
 import { randomFrom, seedOf, type Random } from '../../random/index.ts';
-import { add, band, direction, scaleBy, type Point } from '../geometry.ts';
+import { add, band, direction, ellipse, scaleBy, type Point } from '../geometry.ts';
 import { LEAF_GREEN, NATURAL, tinted } from '../palette.ts';
 import { anchor, emptyScene, type Scene, type Shape } from '../scene.ts';
 import { TraitReader, type Traits } from '../traits.ts';
@@ -285,11 +285,14 @@ function extent(height: number, spread: number, clear: number, form: string, lea
       Math.max(-spread / 2, Math.min(spread / 2, i === 2 ? spread / 2 : i === 3 ? -spread / 2 : x)),
       y,
     ];
+    // Fine branches come from within the crown, below their tips.
+    const from: Point = [tip[0] * 0.22, Math.min(-height * clear * 0.95, y + height * 0.2)];
+    const bend: Point = [tip[0] * 0.68, Math.min(-height * clear * 0.9, y + height * 0.06)];
     return {
       role: 'limb',
-      points: [[tip[0] * 0.72, y + height * 0.09], [tip[0] * 0.9, y + height * 0.03], tip],
+      points: [from, bend, tip],
       closed: false,
-      line: height * 0.003,
+      line: height * 0.002,
     };
   });
 }
@@ -308,30 +311,26 @@ const noddingLeader = (height: number, trunk: number): Shape => ({
 
 function person(at: Point): Shape[] {
   const p = (x: number, y: number): Point => [at[0] + x * PERSON, at[1] - y * PERSON];
+  const half: [number, number][] = [
+    [0.035, 0],
+    [0.075, 0.01],
+    [0.085, 0.28],
+    [0.09, 0.47],
+    [0.075, 0.62],
+    [0.1, 0.5],
+    [0.125, 0.42],
+    [0.135, 0.46],
+    [0.12, 0.68],
+    [0.105, 0.79],
+    [0.04, 0.84],
+    [0.03, 0.87],
+  ];
   return [
     {
       role: 'person',
-      points: [
-        p(-0.1, 0),
-        p(-0.13, 0.5),
-        p(-0.15, 0.8),
-        p(-0.06, 0.84),
-        p(0.06, 0.84),
-        p(0.15, 0.8),
-        p(0.13, 0.5),
-        p(0.1, 0),
-        p(0.02, 0),
-        p(0, 0.42),
-        p(-0.02, 0),
-      ],
+      points: [...half.map(([x, y]) => p(x, y)), ...[...half].reverse().map(([x, y]) => p(-x, y))],
       closed: true,
     },
-    {
-      role: 'person',
-      points: Array.from({ length: 12 }, (_, i) =>
-        add(p(0, 0.925), scaleBy(direction((2 * Math.PI * i) / 12), PERSON * 0.075)),
-      ),
-      closed: true,
-    },
+    { role: 'person', points: ellipse(p(0, 0.93), PERSON * 0.055, PERSON * 0.07, 0, 14), closed: true },
   ];
 }

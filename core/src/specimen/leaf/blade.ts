@@ -4,7 +4,7 @@ import type { Shape } from '../scene.ts';
 import { TraitReader, type Traits } from '../traits.ts';
 import { formOf, halfWidth, heartDip } from './form.ts';
 import { lobeAxes, palmateRadius, pinnateSide, SINUS_DEPTH, type LobeStyle } from './lobes.ts';
-import { withTeeth } from './teeth.ts';
+import { toothHeight, withTeeth } from './teeth.ts';
 import { palmateVeins, pinnateVeins, type Veins } from './veins.ts';
 
 /** A blade along +x from the joint with its petiole at the origin, millimetres. */
@@ -42,9 +42,10 @@ export function bladeOf(traits: Traits, length: number, width: number, stream = 
   const bend = palmate ? 0 : random.between(-0.05, 0.05) * width;
   const lobed = reader.state('leaf.lobing', 'none') !== 'none';
   const largest = Math.min(length * 0.05, width * (lobed ? 0.018 : 0.06));
+  const half = width / 2 - 0.9 * toothHeight(reader, largest);
   const toothed = ([-1, 1] as const).map((sign, k) =>
     withTeeth(
-      bare.sides[k]!.map(([x, y]): Point => [x * length, (sign * y * width) / 2]),
+      bare.sides[k]!.map(([x, y]): Point => [x * length, sign * y * half]),
       sign,
       reader,
       largest,

@@ -26,6 +26,7 @@ export function withTeeth(
   const bare = { line: [...side], tips: [], points: [] };
   if (kind === 'none') return bare;
   const lobed = reader.state('leaf.lobing', 'none') !== 'none';
+  const notched = reader.state('leaf.apex', 'acute') === 'notched';
   const total = lengthOf(side);
   const reach = REACH[reader.state('leaf.teethReach', 'allRound')] ?? 0.07;
   const perCm = reader.number('leaf.teethPerCm', kind === 'double' ? 1.6 : 3);
@@ -34,17 +35,23 @@ export function withTeeth(
   const tip = reader.state('leaf.toothTip', 'forward');
   const forward = tip === 'forward' || tip === 'gland' || tip === 'bristle';
   const step = toothed / teeth;
-  const height = Math.min(step * (tip === 'rounded' ? 0.26 : 0.4), largest);
+  const height = Math.min(step * steepness(tip), largest);
   const peak = forward ? 0.72 : 0.5;
   const inner = kind === 'double' ? [0.34 * peak, 0.66 * peak] : [];
 
   // One resampled base line serves all feet and tips: `each` points to a tooth.
-  const each = 8;
+  const each = kind === 'double' ? 16 : 8;
   const smooth = Math.max(4, Math.round(total * reach * 0.6));
   const body = cutAt(side, total * reach);
   const head = resample(body.before, smooth);
   const base = resample(body.after, teeth * each);
   const outward = normals(base, sign === 1 ? -1 : 1);
+  const walls = lobed
+    ? wallDistances(
+        Array.from({ length: teeth + 1 }, (_, j) => base[j * each]!),
+        step,
+      )
+    : undefined;
   const line: Point[] = head.slice(0, -1);
   const tips: Point[] = [];
   const points: Point[][] = [];
@@ -52,13 +59,16 @@ export function withTeeth(
     const at = (share: number) => Math.max(0, Math.min(base.length - 1, Math.round((j + share) * each)));
     const window = Math.max(0.5, Math.min(1, ((j + 1) / teeth) * 5, ((teeth - j) / teeth) * 5));
     // In a sharp sinus neighbouring teeth would run into one another, in a narrow one those of its two walls.
-    const room = Math.min(sinusRoom(base, at(0), at(1)), lobed ? sinusRoom(base, at(-0.6), at(1.6)) : 1);
+    // A notch has no teeth in it.
+    const ending = notched && j >= teeth - 2 ? 0 : 1;
+    const room =
+      ending * Math.min(sinusRoom(base, at(0), at(1)), lobed ? sinusRoom(base, at(-0.6), at(1.6)) : 1);
     const own = base[at(0.5)]!;
     const h = Math.min(
       height * window * room,
-      lobed ? 0.24 * Math.min(wallDistance(base, j + 0.5, each), wallDistance(base, j + 1, each)) : Infinity,
-      // Behind the joint the two sides of a blade come close to each other.
-      own[0] < 0 ? 0.4 * Math.abs(own[1]) : Infinity,
+      walls ? 0.2 * Math.min(walls[j]!, walls[j + 1]!) : Infinity,
+      // Behind the joint and at the tip the two sides of a blade come close to each other.
+      (own[0] < 0 ? 0.4 : 0.7) * Math.abs(own[1]),
     );
     const raised = (share: number, by: number): Point => {
       const i = at(share);
@@ -77,7 +87,7 @@ export function withTeeth(
       for (const t of [0.12, 0.3, 0.5, 0.7, 0.88])
         line.push(raised(t * end, h * Math.sqrt(Math.max(0, 1 - (2 * t - 1) ** 2))));
       // The small one of a double tooth stands on the upper flank of the large one.
-      if (kind === 'double') line.push(raised(0.7, h * 0.42), raised(0.84, h * 0.62));
+      if (kind === 'double') line.push(raised(0.7, h * 0.5), raised(0.84, h * 0.68));
       tips.push(raised(0.5 * end, h));
       continue;
     }
@@ -85,7 +95,7 @@ export function withTeeth(
       const lower = (t / peak) * h;
       line.push(raised(t - 0.02, lower + h * 0.16), raised(t + 0.05, lower - h * 0.02));
     }
-    if (inner.length === 0) line.push(raised(peak * 0.5, h * 0.42));
+    if (inner.length === 0) line.push(raised(peak * 0.5, h * 0.47));
     const end = raised(peak, h);
     line.push(end);
     tips.push(end);
@@ -99,6 +109,17 @@ export function withTeeth(
   return { line, tips, points };
 }
 
+/** Height of a tooth over its length along the edge. */
+const steepness = (tip: string): number => (tip === 'rounded' ? 0.26 : 0.4);
+
+/** How far teeth will stand out from the edge, millimetres, so that room can be left for them. */
+export function toothHeight(reader: TraitReader, largest: number): number {
+  const kind = reader.state('leaf.teeth', 'none');
+  if (kind === 'none') return 0;
+  const perCm = reader.number('leaf.teethPerCm', kind === 'double' ? 1.6 : 3);
+  return Math.min((10 / perCm) * steepness(reader.state('leaf.toothTip', 'forward')), largest);
+}
+
 /** 1 along a plain edge, less where the stretch lies in a sharp hollow or turns back on itself. */
 function sinusRoom(base: readonly Point[], from: number, to: number): number {
   const [a, b] = [base[from]!, base[to]!];
@@ -108,22 +129,17 @@ function sinusRoom(base: readonly Point[], from: number, to: number): number {
   return straight > 0.97 ? 1 : straight > 0.9 ? 0.5 : 0;
 }
 
-/** Distance from the place of tooth j to the nearest part of the edge that is not its own neighbourhood. */
-function wallDistance(base: readonly Point[], j: number, each: number): number {
-  const from = Math.round(j * each);
-  const own = base[Math.min(base.length - 1, from)]!;
-  let nearest = Infinity;
-  let walked = 0;
-  for (const way of [-1, 1]) {
-    walked = 0;
-    for (let i = from + way * (each / 2); i >= 0 && i < base.length; i += way * (each / 2)) {
-      const gap = distance(own, base[i]!);
-      walked += distance(base[i]!, base[Math.min(base.length - 1, Math.max(0, i - way * (each / 2)))]!);
-      // The way along the edge is much longer than the straight one: another wall.
-      if (walked > 1.6 * gap) nearest = Math.min(nearest, gap);
+/** For each foot of a tooth its distance to another wall: to what is much nearer across than along the edge. */
+function wallDistances(feet: readonly Point[], step: number): Float64Array {
+  const walls = new Float64Array(feet.length).fill(Infinity);
+  for (let j = 0; j < feet.length; j += 1)
+    for (let k = j + 1; k < feet.length; k += 1) {
+      const gap = distance(feet[j]!, feet[k]!);
+      if ((k - j) * step < 1.6 * gap) continue;
+      if (gap < walls[j]!) walls[j] = gap;
+      if (gap < walls[k]!) walls[k] = gap;
     }
-  }
-  return nearest;
+  return walls;
 }
 
 function cutAt(line: readonly Point[], length: number): { before: Point[]; after: Point[] } {

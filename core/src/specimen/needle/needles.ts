@@ -20,7 +20,7 @@ export interface NeedleForm {
 }
 
 /** Where the outline of a needle is worked out: closest at its foot and tip. */
-const SHARES = [0, 0.04, 0.1, 0.35, 0.6, 0.8, 0.9, 0.95, 0.985, 1];
+const SHARES = [0, 0.04, 0.1, 0.35, 0.6, 0.8, 0.9, 0.94, 0.97, 0.985, 0.995, 1];
 
 /** A needle is a body along +x from its base: a closed shape as wide as the score says, bent a little. */
 export function needleBody(length: number, form: NeedleForm, bend: number): Point[] {

@@ -1,5 +1,5 @@
-import { along, distance, lengthOf, type Point } from './geometry.ts';
-import type { Scene, Shape } from './scene.ts';
+import { along, distance, lengthOf, type Point } from '../geometry.ts';
+import type { Scene, Shape } from '../scene.ts';
 
 /**
  * What can be measured on a drawing with a rule and a pointed finger. Nothing here knows the traits it was drawn from: only roles
@@ -65,7 +65,7 @@ export function countPalmateLobes(outline: readonly Point[]): number {
   return rises(outline.map(([x, y]) => Math.hypot(x, y)));
 }
 
-/** Corners of a line that turn back into the blade by more than 25°: the bottoms between teeth. */
+/** Corners of a line that turn back into the blade by more than 12°: the bottoms between teeth. */
 function hollows(side: readonly Point[], sign: 1 | -1): Point[] {
   const found: Point[] = [];
   for (let i = 1; i < side.length - 1; i += 1) {
@@ -74,7 +74,7 @@ function hollows(side: readonly Point[], sign: 1 | -1): Point[] {
       (b[0] - a[0]) * (c[1] - b[1]) - (b[1] - a[1]) * (c[0] - b[0]),
       (b[0] - a[0]) * (c[0] - b[0]) + (b[1] - a[1]) * (c[1] - b[1]),
     );
-    if (sign * turn < -0.44) found.push(b);
+    if (sign * turn > 0.22) found.push(b);
   }
   return found;
 }
@@ -84,17 +84,20 @@ function hollows(side: readonly Point[], sign: 1 | -1): Point[] {
  * `sign` is −1 for the side whose outside lies at negative y.
  */
 export function teethPerCm(side: readonly Point[], sign: 1 | -1): number {
-  const base = hollows(side, sign);
-  if (base.length < 2) return 0;
+  const all = hollows(side, sign);
+  // The middle stretch is measured: at base and tip teeth dwindle.
+  const from = Math.floor(all.length * 0.25);
+  const base = all.slice(from, Math.ceil(all.length * 0.85));
+  if (base.length < 3) return 0;
   const depth = base.map((at, i) => {
-    const [before, after] = [peak(side, base[i - 1], at), peak(side, at, base[i + 1])];
-    return before && after ? toLine(at, before, after) : Infinity;
+    const [before, after] = [peak(side, all[from + i - 1], at), peak(side, at, all[from + i + 1])];
+    return before && after ? toLine(at, before, after) : 0;
   });
-  const large = base.filter((_, i) => {
-    const near = depth.slice(Math.max(0, i - 3), i + 4).filter(Number.isFinite);
-    return !Number.isFinite(depth[i]!) || depth[i]! > 0.55 * Math.max(...near);
-  });
-  return ((large.length - 1) * 10) / lengthOf(large);
+  const sorted = [...depth].sort((a, b) => a - b);
+  const [shallow, deep] = [sorted[Math.floor(sorted.length / 3)]!, sorted[Math.floor(sorted.length * 0.83)]!];
+  // Two depths apart: the shallow ones lie between the small teeth of double ones.
+  const large = deep > 1.7 * shallow ? base.filter((_, i) => depth[i]! > Math.sqrt(shallow * deep)) : base;
+  return large.length < 2 ? 0 : ((large.length - 1) * 10) / lengthOf(large);
 }
 
 /** The point between two corners that stands out farthest from their chord. */
@@ -191,13 +194,10 @@ export function zigzag(axis: readonly Point[]): number {
 
 /** How leaves or buds stand on a twig, from the feet of their stalks: gaps along the twig against the internodes. */
 export function arrangementOf(feet: readonly Point[], axis: readonly Point[]): string {
-  const steps = 400;
-  const share = (p: Point) => {
-    let best = 0;
-    for (let i = 0; i <= steps; i += 1)
-      if (distance(along(axis, i / steps).point, p) < distance(along(axis, best / steps).point, p)) best = i;
-    return best / steps;
-  };
+  const steps = 200;
+  const spots = Array.from({ length: steps + 1 }, (_, i) => along(axis, i / steps).point);
+  const share = (p: Point) =>
+    spots.reduce((best, spot, i) => (distance(spot, p) < distance(spots[best]!, p) ? i : best), 0) / steps;
   const places = feet.map(share).sort((a, b) => a - b);
   const gaps = places.slice(1).map((p, i) => p - places[i]!);
   const internode = Math.max(...gaps);

@@ -1,0 +1,65 @@
+import type { ProfiledTaxon } from '../evidence/index.ts';
+import { randomFrom } from '../random/index.ts';
+import type { AdoptedScore } from '../score/index.ts';
+import type { View } from '../view/index.ts';
+import { BUILT_IN } from '../vocabulary/index.ts';
+import { Reader, stationFairness } from './index.ts';
+
+const view: View = { organs: ['twig', 'bud'], day: 20, nearness: 'hand', aids: ['eye'], qualifiers: {} };
+const taxon = (id: string, arrangement: string): ProfiledTaxon => ({
+  taxon: {
+    id,
+    rank: 'species',
+    genus: 'Ficta',
+    epithet: id,
+    family: 'Fictaceae',
+    commonNames: [],
+    synonyms: [],
+    calendar: {},
+    cautions: [],
+  },
+  scores: [
+    {
+      characterId: 'twig.arrangement',
+      qualifiers: {},
+      value: { kind: 'states', states: [{ state: arrangement, frequency: 'always' }] },
+      from: ['s'],
+      statements: [],
+      disagree: false,
+    } satisfies AdoptedScore,
+  ],
+});
+const list = [taxon('a', 'alternate'), taxon('b', 'opposite'), taxon('c', 'opposite')];
+
+test('alone with its state it is named but for misreadings; of two alike each gets half', () => {
+  // The careful reader misreads a plain character in 0.5 %.
+  expect(stationFairness(list, 'a', BUILT_IN, view).right).toBeCloseTo(0.995, 2);
+  const two = stationFairness(list, 'b', BUILT_IN, view);
+  expect(two.right).toBeCloseTo(0.995 / 2, 2);
+  expect(two.judgement).toBe('unfair');
+  expect(two.rivals[0]!.taxonId).toBe('c');
+});
+
+test('the same seed gives the same figure; a taxon that is not taught is refused', () => {
+  const once = () => stationFairness(list, 'b', BUILT_IN, view, { draws: 200, seed: 5 });
+  expect(once()).toEqual(once());
+  expect(() => stationFairness(list, 'x', BUILT_IN, view)).toThrow('taught list');
+});
+
+test('an individual is read state by state', () => {
+  const reader = new Reader(list, BUILT_IN, view);
+  const random = randomFrom(3);
+  const traits = {
+    seed: 1,
+    values: { 'twig.arrangement': 'alternate' },
+    leafy: false,
+    buds: true,
+    autumn: false,
+    flowers: false,
+    fruit: false,
+  };
+  let right = 0;
+  for (let i = 0; i < 500; i += 1) right += reader.judge(0, reader.readIndividual(traits, random)).right;
+  expect(right / 500).toBeGreaterThan(0.98);
+  expect(reader.judge(1, reader.readIndividual(traits, random)).right).toBe(0);
+});

@@ -1,0 +1,84 @@
+import Joi from 'joi';
+import sharp from 'sharp';
+import { profilesOf, vocabularyOfLibrary } from '@hurrow/core/library';
+import { drawPlate, drawingToSvg, sampleSpecimen } from '@hurrow/core/specimen';
+import { scientificName } from '@hurrow/core/taxon';
+import type { ShownOrgan } from '@hurrow/core/vocabulary';
+import { badInput, notFound } from '../api/problem.ts';
+import { route, STAFF } from '../api/route.ts';
+import { course as courseOf } from '../courses/queries.ts';
+import { libraryAt } from '../species/store.ts';
+
+interface PictureQuery {
+  course: string;
+  day: number;
+  /** 0 is the typical specimen. */
+  seed: number;
+  organs: string;
+  age: string;
+  ink: 'color' | 'line';
+  lying: boolean;
+}
+
+const FRAME = { width: 900, height: 400 };
+/** Pixels of the picture to one of the frame: 1,800 px across print well at 15 cm. */
+const DENSITY = 2;
+const ORGANS: ShownOrgan[] = ['twig', 'bud', 'leaf', 'flower', 'fruit', 'bark', 'habit', 'wood'];
+
+export const specimenPictureRoutes = [
+  route<unknown, { taxonId: string }, PictureQuery>({
+    method: 'get',
+    path: '/api/library/taxa/{taxonId}/specimen.png',
+    summary: 'One individual of a taxon, drawn from its scores for a day at the site of a course, as PNG.',
+    allow: STAFF,
+    answers: 'image/png',
+    query: Joi.object({
+      course: Joi.string().max(80).default('-'),
+      day: Joi.number().integer().min(1).max(366).required(),
+      seed: Joi.number().integer().min(0).max(1_000_000).default(0),
+      organs: Joi.string().max(120).default('twig,bud,leaf'),
+      age: Joi.string().valid('seedling', 'young', 'mature', 'old').default('mature'),
+      ink: Joi.string().valid('color', 'line').default('color'),
+      lying: Joi.boolean().default(false),
+    }),
+    handle: async ({ db, params, query }) => {
+      const library = await libraryAt(db);
+      const vocabulary = vocabularyOfLibrary(library);
+      const profiled = profilesOf(
+        { ...library, taxa: library.taxa.filter(({ taxon }) => taxon.id === params.taxonId) },
+        vocabulary,
+      )[0];
+      if (!profiled) throw notFound('species');
+      const organs = ORGANS.filter((organ) => query.organs.split(',').includes(organ));
+      const site = await courseOf(db, query.course);
+      const traits = sampleSpecimen(
+        profiled,
+        vocabulary,
+        {
+          organs,
+          day: query.day,
+          nearness: 'hand',
+          aids: ['eye', 'lens', 'cut'],
+          qualifiers: { plantAge: query.age },
+        },
+        query.seed || 11,
+        { typical: query.seed === 0, reference: library.reference, ...(site ? { site } : {}) },
+      );
+      const drawing = drawPlate(traits, organs, {
+        ...FRAME,
+        units: site?.units ?? 'metric',
+        plain: query.ink === 'line',
+        lying: query.lying,
+      });
+      if (!drawing)
+        throw badInput(
+          'Nothing of this specimen can be drawn on this day. Choose other parts or another day.',
+        );
+      const svg = drawingToSvg(drawing, scientificName(profiled.taxon));
+      return sharp(Buffer.from(svg), { density: 72 * DENSITY })
+        .flatten({ background: '#ffffff' })
+        .png()
+        .toBuffer();
+    },
+  }),
+];

@@ -1,0 +1,295 @@
+import { Button } from 'antd';
+import { useQuery } from '@tanstack/react-query';
+import { useMemo, useState } from 'react';
+import { Link } from 'react-router';
+import type { ProfiledTaxon } from '@hurrow/core/evidence';
+import { characterName } from '@hurrow/core/score';
+import { dayLabel } from '@hurrow/core/season';
+import { drawPlate, drawingToSvg, notShown, traitsInWords, type Traits } from '@hurrow/core/specimen';
+import { commonName, scientificName } from '@hurrow/core/taxon';
+import { listInWords, SHOWN_TITLES, type View } from '@hurrow/core/view';
+import type { ShownOrgan } from '@hurrow/core/vocabulary';
+import { calendarAtSite, courseQuery, useLibrary } from '../app/data.ts';
+import { DrawingSvg, specimenTraits } from '../app/Drawings.tsx';
+import { useFieldDate } from '../app/fieldDate.tsx';
+import { useKeys } from '../app/keys.ts';
+import { Latin } from '../app/Names.tsx';
+import { PhotoStrip } from '../measuring/PhotoStrip.tsx';
+import './specimens.css';
+
+const FRAME = { width: 900, height: 400 };
+const DOZEN = { width: 300, height: 220 };
+const DRAWN_ORGANS: ShownOrgan[] = ['twig', 'bud', 'leaf', 'flower', 'fruit', 'bark', 'habit', 'wood'];
+const AGES = ['seedling', 'young', 'mature', 'old'];
+
+/** What is laid on the bench: organs, age, ink, and which individual. */
+interface Laid {
+  organs: ShownOrgan[];
+  age: string;
+  ink: 'color' | 'line';
+  lying: boolean;
+  /** 0 is the typical specimen. */
+  seed: number;
+  dozen: boolean;
+}
+
+/** Individuals of one taxon, drawn from its scores as on the field date: one large, or a dozen; to take along as SVG or PNG. */
+export default function SpecimenBench({ courseId, taxonId }: { courseId: string; taxonId: string }) {
+  const { library, vocabulary, profiles } = useLibrary();
+  const course = useQuery(courseQuery(courseId)).data;
+  const { day } = useFieldDate();
+  const [laid, setLaid] = useState<Laid>({
+    organs: ['twig', 'bud', 'leaf', 'fruit', 'bark'],
+    age: 'mature',
+    ink: 'color',
+    lying: false,
+    seed: 0,
+    dozen: false,
+  });
+  const set = (change: Partial<Laid>) => setLaid((held) => ({ ...held, ...change }));
+  const profiled = profiles.find(({ taxon }) => taxon.id === taxonId);
+  const { organs, age, ink, lying, seed, dozen } = laid;
+  const view = useMemo<View>(
+    () => ({ organs, day, nearness: 'hand', aids: ['eye', 'lens', 'cut'], qualifiers: { plantAge: age } }),
+    [organs, day, age],
+  );
+  const calendar = useMemo(
+    () => (profiled && library ? calendarAtSite(profiled.taxon.calendar, library, course) : {}),
+    [profiled, library, course],
+  );
+  // Redrawing a dozen takes the next twelve individuals.
+  const step = dozen ? 12 : 1;
+  useKeys({ r: () => set({ seed: seed + step }) });
+  if (!profiled || !library)
+    return (
+      <section className="page">
+        <h1>No such species</h1>
+        <p>It is not in this library. Choose one from the list.</p>
+      </section>
+    );
+  const traitsOf = (individual: number) =>
+    specimenTraits({ profiled, view, calendar, ...(individual ? { seed: individual } : {}) }, vocabulary);
+  const units = course?.units ?? 'metric';
+  const audience = course?.audience ?? 'technical';
+  const ofOne = { units, plain: ink === 'line', lying };
+  return (
+    <section className="specimens">
+      <header>
+        <h1>
+          Specimens of {commonName(profiled.taxon)} <Latin names={profiled.taxon} />
+        </h1>
+        <Link to={`/c/${courseId}/species/${taxonId}`}>Profile</Link>
+      </header>
+      <Controls laid={laid} set={set} step={step} />
+      {dozen ? (
+        <Dozen
+          traits={Array.from({ length: 12 }, (_, i) => traitsOf(seed + i + 1))}
+          view={view}
+          options={ofOne}
+          from={seed + 1}
+          onTake={(taken) => set({ seed: taken, dozen: false })}
+        />
+      ) : (
+        <One
+          profiled={profiled}
+          traits={traitsOf(seed)}
+          view={view}
+          options={ofOne}
+          caption={`${seed ? `Individual ${seed}` : 'The typical specimen'}, ${age}, as on ${dayLabel(day)}.`}
+          picture={`/api/library/taxa/${taxonId}/specimen.png?${new URLSearchParams({
+            course: courseId,
+            day: String(day),
+            seed: String(seed),
+            organs: organs.join(','),
+            age,
+            ink,
+            lying: String(lying),
+          }).toString()}`}
+          words={(traits) => traitsInWords(traits, organs, vocabulary, audience, units)}
+        />
+      )}
+      <div className="bench-foot">
+        <Unshown profiled={profiled} organs={organs} courseId={courseId} />
+        <div>
+          <h2>Beside a photo</h2>
+          <PhotoStrip taxonId={taxonId} to={`/c/${courseId}/species/${taxonId}/measuring`} />
+          <p className="quiet">
+            <Link to={`/c/${courseId}/species/${taxonId}/measuring`}>Photos and measurements</Link> hold what
+            a drawing can be checked against.
+          </p>
+        </div>
+      </div>
+    </section>
+  );
+}
+
+function Controls({ laid, set, step }: { laid: Laid; set(change: Partial<Laid>): void; step: number }) {
+  const { organs, age, ink, lying, seed, dozen } = laid;
+  const toggle = (organ: ShownOrgan) =>
+    set({
+      organs: organs.includes(organ)
+        ? organs.filter((each) => each !== organ)
+        : DRAWN_ORGANS.filter((each) => each === organ || organs.includes(each)),
+    });
+  return (
+    <div className="bench-controls">
+      <div role="group" aria-label="Organs shown">
+        {DRAWN_ORGANS.map((organ) => (
+          <button
+            key={organ}
+            className={organs.includes(organ) ? 'chip on' : 'chip'}
+            aria-pressed={organs.includes(organ)}
+            onClick={() => toggle(organ)}
+          >
+            {SHOWN_TITLES[organ]}
+          </button>
+        ))}
+      </div>
+      <label>
+        age{' '}
+        <select value={age} onChange={(event) => set({ age: event.target.value })}>
+          {AGES.map((each) => (
+            <option key={each}>{each}</option>
+          ))}
+        </select>
+      </label>
+      <label>
+        ink{' '}
+        <select value={ink} onChange={(event) => set({ ink: event.target.value as Laid['ink'] })}>
+          <option value="color">color</option>
+          <option value="line">black lines, for print</option>
+        </select>
+      </label>
+      <label>
+        <input type="checkbox" checked={lying} onChange={(event) => set({ lying: event.target.checked })} />{' '}
+        as it lies on a table
+      </label>
+      <span className="bench-actions">
+        <Button type="primary" onClick={() => set({ seed: seed + step })}>
+          {dozen ? 'Another dozen (r)' : 'Another individual (r)'}
+        </Button>
+        <Button onClick={() => set({ dozen: !dozen })}>{dozen ? 'One, large' : 'A dozen'}</Button>
+        {seed > 0 && !dozen && <Button onClick={() => set({ seed: 0 })}>The typical one</Button>}
+      </span>
+    </div>
+  );
+}
+
+interface PlateOptions {
+  units: 'metric' | 'imperial';
+  plain: boolean;
+  lying: boolean;
+}
+
+const NOTHING = 'None of these parts is on the tree on this date, or their scores are missing.';
+
+function One({
+  profiled,
+  traits,
+  view,
+  options,
+  caption,
+  picture,
+  words,
+}: {
+  profiled: ProfiledTaxon;
+  traits: Traits;
+  view: View;
+  options: PlateOptions;
+  caption: string;
+  picture: string;
+  words(traits: Traits): string;
+}) {
+  const drawing = drawPlate(traits, view.organs, { ...FRAME, ...options });
+  if (!drawing) return <p className="quiet no-drawing">{NOTHING}</p>;
+  const text = words(traits);
+  const name = scientificName(profiled.taxon);
+  const svg = () =>
+    download(`${profiled.taxon.id}.svg`, new Blob([drawingToSvg(drawing, name)], { type: 'image/svg+xml' }));
+  return (
+    <figure className="bench-plate">
+      <DrawingSvg drawing={drawing} label={`${name}, drawn from its scores. ${text}`} />
+      <figcaption>
+        <strong>{caption}</strong>{' '}
+        <button className="link" onClick={svg}>
+          Take as SVG
+        </button>{' '}
+        <a href={picture} download={`${profiled.taxon.id}.png`}>
+          Take as PNG
+        </a>
+        <details>
+          <summary>In words</summary>
+          <p>{text}</p>
+        </details>
+      </figcaption>
+    </figure>
+  );
+}
+
+function download(name: string, blob: Blob): void {
+  const link = document.createElement('a');
+  link.href = URL.createObjectURL(blob);
+  link.download = name;
+  link.click();
+  URL.revokeObjectURL(link.href);
+}
+
+/** Twelve individuals at once; one of them can be taken up. */
+function Dozen({
+  traits,
+  view,
+  options,
+  from,
+  onTake,
+}: {
+  traits: Traits[];
+  view: View;
+  options: PlateOptions;
+  from: number;
+  onTake(seed: number): void;
+}) {
+  const drawings = traits.map((each) =>
+    drawPlate(each, view.organs, { ...DOZEN, ...options, insets: false }),
+  );
+  if (drawings.every((drawing) => !drawing)) return <p className="quiet no-drawing">{NOTHING}</p>;
+  return (
+    <ol className="bench-dozen">
+      {drawings.map((drawing, i) => (
+        <li key={from + i}>
+          <button onClick={() => onTake(from + i)} aria-label={`Take up individual ${from + i}`}>
+            {drawing && <DrawingSvg drawing={drawing} label={`Individual ${from + i}`} />}
+            <span className="quiet">{from + i}</span>
+          </button>
+        </li>
+      ))}
+    </ol>
+  );
+}
+
+/** Characters that would make a better drawing, and are scored by nobody. */
+function Unshown({
+  profiled,
+  organs,
+  courseId,
+}: {
+  profiled: ProfiledTaxon;
+  organs: ShownOrgan[];
+  courseId: string;
+}) {
+  const { vocabulary } = useLibrary();
+  const missing = notShown(profiled, organs, vocabulary);
+  return (
+    <div>
+      <h2>What the scores cannot show</h2>
+      {missing.length === 0 ? (
+        <p className="quiet">Everything that these drawings are made from is scored.</p>
+      ) : (
+        <p>
+          Nothing says {listInWords(missing.map((id) => characterName(vocabulary.get(id)!, 'technical')))};
+          the drawing takes something usual.{' '}
+          <Link to={`/c/${courseId}/species/${profiled.taxon.id}/edit`}>Score them</Link>
+        </p>
+      )}
+    </div>
+  );
+}
