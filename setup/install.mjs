@@ -1,5 +1,5 @@
 import { existsSync, readdirSync, readFileSync, statSync } from 'node:fs';
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { fileURLToPath } from 'node:url';
 
 export const root = fileURLToPath(new URL('../', import.meta.url));
@@ -17,6 +17,26 @@ export function run(command, args, env = {}) {
     process.exit(1);
   }
   if (result.status !== 0) process.exit(result.status ?? 1);
+}
+
+/** Runs commands side by side; when all have ended, ends this process if one of them failed. */
+export async function runTogether(commands) {
+  const codes = await Promise.all(
+    commands.map(
+      ([command, args]) =>
+        new Promise((resolve) => {
+          const child = spawn(command, args, {
+            cwd: root,
+            stdio: 'inherit',
+            shell: process.platform === 'win32',
+          });
+          child.on('error', () => resolve(1));
+          child.on('close', (code) => resolve(code ?? 1));
+        }),
+    ),
+  );
+  const failed = codes.find((code) => code !== 0);
+  if (failed) process.exit(failed);
 }
 
 /** Installs the packages of package-lock.json where they are missing or older than it. */

@@ -1,4 +1,4 @@
-import { installChromium, installPackages, run } from './install.mjs';
+import { installChromium, installPackages, run, runTogether } from './install.mjs';
 
 installPackages();
 process.env.CHROMIUM_PATH = installChromium();
@@ -6,8 +6,11 @@ const step = (title, script) => {
   console.log(`\n— ${title}`);
   run('npm', ['run', '--silent', script]);
 };
-step('types', 'types');
-step('lint', 'lint');
+console.log('\n— types and lint');
+await runTogether([
+  ['npm', ['run', '--silent', 'types']],
+  ['npm', ['run', '--silent', 'lint']],
+]);
 step('core', 'unit');
 step('server', 'serverTests');
 step('build', 'build');

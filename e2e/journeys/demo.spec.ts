@@ -171,6 +171,7 @@ test('the specimen bench: another individual, a dozen, black lines, and a pictur
   const base = page.url().replace(/\/course$/, '');
   await page.goto(`${base}/species/abies-grandis`);
   await page.getByRole('link', { name: 'Specimens' }).click();
+  await expect(page.getByRole('heading', { name: /^Specimens of/ })).toBeVisible();
   const plate = page.getByRole('img', { name: /Abies grandis, drawn from its scores/ });
   await expect(plate).toBeVisible();
   const paths = () => plate.locator('path').first().getAttribute('d');

@@ -1,5 +1,5 @@
 import type { Arc } from '../season/index.ts';
-import type { Character, QualifierName } from '../vocabulary/index.ts';
+import { QUALIFIER_NAMES, type Character, type QualifierName } from '../vocabulary/index.ts';
 
 export const FREQUENCIES = ['always', 'usually', 'sometimes', 'rarely', 'never'] as const;
 export type Frequency = (typeof FREQUENCIES)[number];
@@ -71,6 +71,17 @@ export const qualifierKey = (qualifiers: Qualifiers): string =>
     .sort(([a], [b]) => a.localeCompare(b))
     .map(([name, value]) => `${name}=${value}`)
     .join(';');
+
+/** What `qualifierKey` wrote; names and values that are none are left out. */
+export function readQualifierKey(key: string): Qualifiers {
+  const read: Qualifiers = {};
+  for (const part of key.split(';')) {
+    const [name, value] = part.split('=');
+    const known = QUALIFIER_NAMES.find((each) => each === name);
+    if (known && value) read[known] = value;
+  }
+  return read;
+}
 
 /** Weights 1, or 8:3:1 among several, normalised to sum 1. States "never" seen weigh nothing. */
 export function stateWeights(value: StatesValue): Map<string, number> {

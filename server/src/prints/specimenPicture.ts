@@ -2,6 +2,7 @@ import Joi from 'joi';
 import sharp from 'sharp';
 import { profilesOf, vocabularyOfLibrary } from '@hurrow/core/library';
 import { drawPlate, drawingToSvg, sampleSpecimen } from '@hurrow/core/specimen';
+import { readQualifierKey } from '@hurrow/core/score';
 import { scientificName } from '@hurrow/core/taxon';
 import type { ShownOrgan } from '@hurrow/core/vocabulary';
 import { badInput, notFound } from '../api/problem.ts';
@@ -15,7 +16,8 @@ interface PictureQuery {
   /** 0 is the typical specimen. */
   seed: number;
   organs: string;
-  age: string;
+  /** As `qualifierKey` writes them: `plantAge=mature;sex=male`. */
+  qualifiers: string;
   ink: 'color' | 'line';
   lying: boolean;
 }
@@ -37,7 +39,7 @@ export const specimenPictureRoutes = [
       day: Joi.number().integer().min(1).max(366).required(),
       seed: Joi.number().integer().min(0).max(1_000_000).default(0),
       organs: Joi.string().max(120).default('twig,bud,leaf'),
-      age: Joi.string().valid('seedling', 'young', 'mature', 'old').default('mature'),
+      qualifiers: Joi.string().max(200).default('plantAge=mature'),
       ink: Joi.string().valid('color', 'line').default('color'),
       lying: Joi.boolean().default(false),
     }),
@@ -59,7 +61,7 @@ export const specimenPictureRoutes = [
           day: query.day,
           nearness: 'hand',
           aids: ['eye', 'lens', 'cut'],
-          qualifiers: { plantAge: query.age },
+          qualifiers: readQualifierKey(query.qualifiers),
         },
         query.seed || 11,
         { typical: query.seed === 0, reference: library.reference, ...(site ? { site } : {}) },

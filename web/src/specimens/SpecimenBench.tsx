@@ -3,12 +3,12 @@ import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import type { ProfiledTaxon } from '@hurrow/core/evidence';
-import { characterName } from '@hurrow/core/score';
+import { characterName, qualifierKey, qualifiersInWords, type Qualifiers } from '@hurrow/core/score';
 import { dayLabel } from '@hurrow/core/season';
 import { drawPlate, drawingToSvg, notShown, traitsInWords, type Traits } from '@hurrow/core/specimen';
 import { commonName, scientificName } from '@hurrow/core/taxon';
 import { listInWords, SHOWN_TITLES, type View } from '@hurrow/core/view';
-import type { ShownOrgan } from '@hurrow/core/vocabulary';
+import { QUALIFIER_NAMES, type QualifierName, type ShownOrgan } from '@hurrow/core/vocabulary';
 import { calendarAtSite, courseQuery, useLibrary } from '../app/data.ts';
 import { DrawingSvg, specimenTraits } from '../app/Drawings.tsx';
 import { useFieldDate } from '../app/fieldDate.tsx';
@@ -25,7 +25,8 @@ const AGES = ['seedling', 'young', 'mature', 'old'];
 /** What is laid on the bench: organs, age, ink, and which individual. */
 interface Laid {
   organs: ShownOrgan[];
-  age: string;
+  /** Age of the plant, and whatever else the scores of this taxon make a difference of. */
+  qualifiers: Qualifiers;
   ink: 'color' | 'line';
   lying: boolean;
   /** 0 is the typical specimen. */
@@ -40,7 +41,7 @@ export default function SpecimenBench({ courseId, taxonId }: { courseId: string;
   const { day } = useFieldDate();
   const [laid, setLaid] = useState<Laid>({
     organs: ['twig', 'bud', 'leaf', 'fruit', 'bark'],
-    age: 'mature',
+    qualifiers: { plantAge: 'mature' },
     ink: 'color',
     lying: false,
     seed: 0,
@@ -48,10 +49,10 @@ export default function SpecimenBench({ courseId, taxonId }: { courseId: string;
   });
   const set = (change: Partial<Laid>) => setLaid((held) => ({ ...held, ...change }));
   const profiled = profiles.find(({ taxon }) => taxon.id === taxonId);
-  const { organs, age, ink, lying, seed, dozen } = laid;
+  const { organs, qualifiers, ink, lying, seed, dozen } = laid;
   const view = useMemo<View>(
-    () => ({ organs, day, nearness: 'hand', aids: ['eye', 'lens', 'cut'], qualifiers: { plantAge: age } }),
-    [organs, day, age],
+    () => ({ organs, day, nearness: 'hand', aids: ['eye', 'lens', 'cut'], qualifiers }),
+    [organs, day, qualifiers],
   );
   const calendar = useMemo(
     () => (profiled && library ? calendarAtSite(profiled.taxon.calendar, library, course) : {}),
@@ -80,7 +81,7 @@ export default function SpecimenBench({ courseId, taxonId }: { courseId: string;
         </h1>
         <Link to={`/c/${courseId}/species/${taxonId}`}>Profile</Link>
       </header>
-      <Controls laid={laid} set={set} step={step} />
+      <Controls laid={laid} set={set} step={step} choices={qualifiersOf(profiled)} />
       {dozen ? (
         <Dozen
           traits={Array.from({ length: 12 }, (_, i) => traitsOf(seed + i + 1))}
@@ -95,13 +96,13 @@ export default function SpecimenBench({ courseId, taxonId }: { courseId: string;
           traits={traitsOf(seed)}
           view={view}
           options={ofOne}
-          caption={`${seed ? `Individual ${seed}` : 'The typical specimen'}, ${age}, as on ${dayLabel(day)}.`}
+          caption={`${seed ? `Individual ${seed}` : 'The typical specimen'}, ${qualifiersInWords(qualifiers)}, as on ${dayLabel(day)}.`}
           picture={`/api/library/taxa/${taxonId}/specimen.png?${new URLSearchParams({
             course: courseId,
             day: String(day),
             seed: String(seed),
             organs: organs.join(','),
-            age,
+            qualifiers: qualifierKey(qualifiers),
             ink,
             lying: String(lying),
           }).toString()}`}
@@ -123,8 +124,36 @@ export default function SpecimenBench({ courseId, taxonId }: { courseId: string;
   );
 }
 
-function Controls({ laid, set, step }: { laid: Laid; set(change: Partial<Laid>): void; step: number }) {
-  const { organs, age, ink, lying, seed, dozen } = laid;
+/** What the scores of a taxon make a difference of: for each qualifier the values that some score is limited to. */
+function qualifiersOf({ scores }: ProfiledTaxon): [QualifierName, string[]][] {
+  return QUALIFIER_NAMES.flatMap((name): [QualifierName, string[]][] => {
+    if (name === 'plantAge') return [[name, AGES]];
+    const values = [...new Set(scores.flatMap(({ qualifiers }) => qualifiers[name] ?? []))];
+    return values.length ? [[name, values]] : [];
+  });
+}
+
+const QUALIFIER_WORDS: Record<QualifierName, string> = {
+  plantAge: 'age',
+  partAge: 'age of the part',
+  shoot: 'shoot',
+  light: 'light',
+  sex: 'sex',
+  setting: 'setting',
+};
+
+function Controls({
+  laid,
+  set,
+  step,
+  choices,
+}: {
+  laid: Laid;
+  set(change: Partial<Laid>): void;
+  step: number;
+  choices: [QualifierName, string[]][];
+}) {
+  const { organs, qualifiers, ink, lying, seed, dozen } = laid;
   const toggle = (organ: ShownOrgan) =>
     set({
       organs: organs.includes(organ)
@@ -145,14 +174,22 @@ function Controls({ laid, set, step }: { laid: Laid; set(change: Partial<Laid>):
           </button>
         ))}
       </div>
-      <label>
-        age{' '}
-        <select value={age} onChange={(event) => set({ age: event.target.value })}>
-          {AGES.map((each) => (
-            <option key={each}>{each}</option>
-          ))}
-        </select>
-      </label>
+      {choices.map(([name, values]) => (
+        <label key={name}>
+          {QUALIFIER_WORDS[name]}{' '}
+          <select
+            value={qualifiers[name] ?? ''}
+            onChange={(event) =>
+              set({ qualifiers: { ...qualifiers, [name]: event.target.value || undefined } })
+            }
+          >
+            {name !== 'plantAge' && <option value="">any</option>}
+            {values.map((each) => (
+              <option key={each}>{each}</option>
+            ))}
+          </select>
+        </label>
+      ))}
       <label>
         ink{' '}
         <select value={ink} onChange={(event) => set({ ink: event.target.value as Laid['ink'] })}>
