@@ -23,7 +23,8 @@ export function freezeStation(station: PlannedStation, seed: number, context: Fr
   const plate = drawPlate(traits, station.view.organs, {
     ...FRAME,
     units: context.units,
-    lying: station.medium === 'cutting',
+    // With a lens the parts that it shows are drawn enlarged, without one the cutting lies as it is.
+    lying: station.medium === 'cutting' && !station.view.aids.includes('lens'),
   });
   const drawing = plate ? drawingToSvg(plate, partsInWords(traits, station.view.organs)) : null;
   return {
