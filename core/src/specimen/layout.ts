@@ -223,7 +223,7 @@ function decimal(tenths: number): string {
   return whole === 0 && tenths < 0 ? `-0.${rest}` : `${whole}.${rest}`;
 }
 
-/** Path data to a tenth of a pixel; points within half a pixel of the last one are left out. */
+/** Path data to a tenth of a pixel; points within seven tenths of a pixel of the last one are left out. */
 function pathData(points: readonly Point[], closed: boolean): string {
   const last = points.length - 1;
   let px = Math.round(points[0]![0] * 10);
@@ -232,7 +232,7 @@ function pathData(points: readonly Point[], closed: boolean): string {
   for (let i = 1; i <= last; i += 1) {
     const x = Math.round(points[i]![0] * 10);
     const y = Math.round(points[i]![1] * 10);
-    if (i < last && Math.abs(x - px) + Math.abs(y - py) < 5) continue;
+    if (i < last && Math.abs(x - px) + Math.abs(y - py) < 7) continue;
     d += `L${decimal(x)} ${decimal(y)}`;
     px = x;
     py = y;
