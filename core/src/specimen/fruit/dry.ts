@@ -176,7 +176,8 @@ export function acorn(traits: Traits): Scene {
   const halfAt = (s: number) =>
     (width / 2) * Math.sin(Math.PI * Math.min(1, 0.16 + 0.84 * (1 - (1 - s) ** 1.15))) ** 0.5;
   const nutLine = Array.from({ length: 25 }, (_, i): Point => [0, (length * i) / 24]);
-  const half = (s: number) => Math.max(0.02, s < 0.45 ? (width / 2) * (0.72 + 0.62 * s) : halfAt(s));
+  const half = (s: number) =>
+    Math.max(0.02, s < 0.42 ? (width / 2) * Math.sqrt(1 - 0.6 * (1 - s / 0.42) ** 2) : halfAt(s));
   const outline = (line: readonly Point[], at: (y: number) => number): Point[] => [
     ...line.map(([, y]): Point => [-at(y), y]),
     ...[...line].reverse().map(([, y]): Point => [at(y), y]),
@@ -198,7 +199,8 @@ export function acorn(traits: Traits): Scene {
   const thick = width * 0.07;
   const rim = length * cover;
   const cupLine = Array.from({ length: 15 }, (_, i): Point => [0, -thick + ((rim + thick) * i) / 14]);
-  const bowl = (y: number) => (half(Math.max(0, y) / length) + thick) * (y < 0 ? 0.72 : 1);
+  const bowl = (y: number) =>
+    (half(Math.max(0, y) / length) + thick) * (y < 0 ? 0.8 + (0.2 * (y + thick)) / thick : 1);
   scene.shapes.push({
     role: 'cup',
     points: outline(cupLine, bowl),

@@ -41,7 +41,7 @@ export function bladeOf(traits: Traits, length: number, width: number, stream = 
   const bare = palmate ? palmateSides(reader, random) : midribSides(reader, random, length / width);
   const bend = palmate ? 0 : random.between(-0.05, 0.05) * width;
   const lobed = reader.state('leaf.lobing', 'none') !== 'none';
-  const largest = Math.min(length * 0.05, width * (lobed ? 0.018 : 0.06));
+  const largest = Math.min(length * 0.05, width * (lobed ? 0.013 : 0.06));
   const half = width / 2 - 0.9 * toothHeight(reader, largest);
   const toothed = ([-1, 1] as const).map((sign, k) =>
     withTeeth(

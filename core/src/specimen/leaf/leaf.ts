@@ -285,6 +285,27 @@ function compound(reader: TraitReader, spot: CompoundPlace): PlacedLeaf {
     12,
   );
   shapes.push({ role: 'petiole', points: band(rachis, (s) => stalkWidth * (0.9 - 0.3 * s)), closed: true });
+  if (composition === 'twicePinnate') {
+    const pinnae = 2 * Math.max(1, Math.min(4, Math.round(Math.sqrt(leaflets) / 1.7)));
+    for (let p = 0; p < pinnae; p += 1) {
+      const { point, angle: heading } = along(rachis, (Math.floor(p / 2) + 0.6) / (pinnae / 2));
+      const turn = heading + (p % 2 ? 1 : -1) * LEAFLET_ANGLE * 0.92;
+      const own = Math.floor(leaflets / pinnae) + (p < leaflets % pinnae ? 1 : 0);
+      shapes.push(
+        ...pinna(leafletTraits, {
+          from: point,
+          turn,
+          length: (whole.width / 2) * grow,
+          leaflets: own,
+          stalkWidth,
+          fill,
+          lower,
+          stream: stream * 31 + p * 97,
+        }),
+      );
+    }
+    return { ...placed, middle: along(rachis, 0.5).point };
+  }
   // The longest leaflets stand in the middle.
   const swell = (k: number) => grow * (0.82 + 0.18 * Math.sin((Math.PI * (k + 0.5)) / pairs));
   for (let k = 0; k < pairs; k += 1) {
@@ -297,6 +318,37 @@ function compound(reader: TraitReader, spot: CompoundPlace): PlacedLeaf {
   if (odd) leaflet(along(rachis, 0.9).point, angle - LEAFLET_ANGLE, grow * 0.85, 98);
   if (terminal) leaflet(along(rachis, 1).point, along(rachis, 1).angle, grow, 99);
   return { ...placed, middle: along(rachis, 0.5).point };
+}
+
+interface PinnaPlace {
+  from: Point;
+  turn: number;
+  length: number;
+  leaflets: number;
+  stalkWidth: number;
+  fill: string;
+  lower: boolean;
+  stream: number;
+}
+
+/** One feather of a twice pinnate leaf: leaflets by turns along a side stalk, the last at its end. */
+function pinna(
+  traits: Traits,
+  { from, turn, length, leaflets, stalkWidth, fill, lower, stream }: PinnaPlace,
+): Shape[] {
+  const reader = new TraitReader(traits);
+  const { ratio } = formOf(reader.state('leaf.shape', 'ovate'));
+  const size = Math.min(length * 0.42, (length * 1.5) / Math.max(1, leaflets));
+  const stalk: Point[] = [from, add(from, scaleBy(direction(turn), length - size))];
+  const shapes: Shape[] = [{ role: 'petiole', points: band(stalk, () => stalkWidth * 0.5), closed: true }];
+  for (let k = 0; k < leaflets; k += 1) {
+    const last = k === leaflets - 1;
+    const base = along(stalk, last ? 1 : (k + 0.8) / leaflets).point;
+    const heading = last ? turn : turn + (k % 2 ? 1 : -1) * LEAFLET_ANGLE;
+    const blade = bladeOf(traits, size, size / Math.max(1.6, ratio), stream + k);
+    shapes.push(...faceShapes(reader, blade, (points) => place(points, base, heading), fill, lower));
+  }
+  return shapes;
 }
 
 /** Angle at which leaflets leave the rachis, radians. */

@@ -12,7 +12,11 @@ export const SINUS_DEPTH: Record<string, number> = { shallow: 0.25, middle: 0.5,
 
 /** From 0 at the bottom of a sinus to 1 at the tip of a lobe. */
 export function lobeRise(t: number, { tips, sharpSinus }: LobeStyle): number {
-  if (tips === 'rounded') return sharpSinus ? 1 - (1 - t) ** 2.2 : t * t * (3 - 2 * t);
+  if (tips === 'rounded') {
+    // Broad round ends with narrow cuts between them.
+    const u = Math.min(1, t * 1.4);
+    return (sharpSinus ? 1 - (1 - u) ** 2.2 : u * u * (3 - 2 * u)) * (0.95 + 0.05 * t);
+  }
   return sharpSinus ? 0.85 * t + 0.15 * t ** 3 : 0.5 * t + 0.5 * t ** 2.2;
 }
 
