@@ -2,7 +2,6 @@ import { Spin } from 'antd';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import type { Qualifiers } from '@hurrow/core/score';
 import { commonName } from '@hurrow/core/taxon';
 import { get, messageOf } from '../app/api.ts';
 import { useLibrary } from '../app/data.ts';
@@ -12,14 +11,8 @@ import { PhotoDetails } from './PhotoDetails.tsx';
 import { PhotoList } from './PhotoList.tsx';
 import { PhotoStage } from './PhotoStage.tsx';
 import { photosQuery, type Photo } from './photosQuery.ts';
-import { Sheet } from './Sheet.tsx';
+import { Sheet, type SheetRecord } from './Sheet.tsx';
 import './measuring.css';
-
-export interface SheetRecord {
-  characterId: string;
-  qualifiers: Qualifiers;
-  values: { value: number; photoId?: string; note?: string }[];
-}
 
 /** Photos of a taxon, measuring on them, and the sheets that hold what was measured. */
 export default function MeasuringPage({ courseId, taxonId }: { courseId: string; taxonId: string }) {

@@ -1,13 +1,19 @@
 import { Button } from 'antd';
 import { useState } from 'react';
 import { sheetAsScore, sheetStatistics } from '@hurrow/core/measurement';
-import { parseRange, unitFactor, valueInWords } from '@hurrow/core/score';
+import { parseRange, unitFactor, valueInWords, type Qualifiers } from '@hurrow/core/score';
 import type { Character } from '@hurrow/core/vocabulary';
 import { messageOf, put } from '../app/api.ts';
 import { useVocabulary } from '../app/data.ts';
 import { useDraft } from '../app/useDraft.ts';
 import { useSaved } from '../library/useSaved.tsx';
-import type { SheetRecord } from './MeasuringPage.tsx';
+
+/** What was measured of one character: its values as they came. */
+export interface SheetRecord {
+  characterId: string;
+  qualifiers: Qualifiers;
+  values: { value: number; photoId?: string; note?: string }[];
+}
 
 interface SheetProps {
   taxonId: string;
