@@ -47,7 +47,6 @@ export type Role =
   | 'barkInner'
   | 'barkTint'
   | 'crown'
-  | 'crownShade'
   | 'trunk'
   | 'limb'
   | 'person'

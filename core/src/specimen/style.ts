@@ -72,7 +72,6 @@ export const STYLE: Record<Role, Ink> = {
   barkTint: flat('#8d8272', 'none'),
   barkInner: body('#b5744a', 0.7, 'grey'),
   crown: { fill: '#5f8550', stroke: 'own', width: 0.5, print: 'white' },
-  crownShade: flat('rgba(20,40,30,.16)'),
   trunk: body('#8d8272', 0.7),
   limb: { fill: 'none', stroke: '#5c5148', width: 0.8, print: 'black' },
   person: flat('#405055', 'black'),
