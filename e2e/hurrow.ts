@@ -4,6 +4,7 @@ import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import type { Page } from '@playwright/test';
 
 const root = fileURLToPath(new URL('../', import.meta.url));
 
@@ -63,6 +64,14 @@ export class Hurrow {
       child.stderr.on('data', hear);
       child.on('exit', () => reject(new Error(`The server stopped: ${said}`)));
     });
+  }
+
+  /** Through one of the demo's two doors. */
+  async enter(page: Page, as: 'instructor' | 'student'): Promise<void> {
+    await page.goto(this.url);
+    await page
+      .getByRole('button', { name: as === 'instructor' ? 'Enter as the instructor' : 'Enter as a student' })
+      .click();
   }
 
   /** As a power cut would: no chance to finish anything. */

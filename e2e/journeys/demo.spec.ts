@@ -1,4 +1,3 @@
-import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
 import { Hurrow } from '../hurrow.ts';
 
@@ -8,12 +7,6 @@ test.beforeAll(async () => {
 });
 test.afterAll(() => hurrow.stop());
 
-async function enter(page: Page, as: 'instructor' | 'student') {
-  await page.goto(hurrow.url);
-  await page
-    .getByRole('button', { name: as === 'instructor' ? 'Enter as the instructor' : 'Enter as a student' })
-    .click();
-}
 const place = (page: Page, name: string) =>
   page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name }).click();
 const moveTo = async (page: Page, weeks: number) => {
@@ -22,7 +15,7 @@ const moveTo = async (page: Page, weeks: number) => {
 };
 
 test('the course page says what needs doing', async ({ page }) => {
-  await enter(page, 'instructor');
+  await hurrow.enter(page, 'instructor');
   await expect(page.getByRole('heading', { name: 'Woody Plants of the Inland Northwest' })).toBeVisible();
   await expect(page.getByText('Week 7.')).toBeVisible();
   await expect(page.getByRole('listitem').filter({ hasText: 'were mixed up in' }).first()).toContainText(
@@ -33,7 +26,7 @@ test('the course page says what needs doing', async ({ page }) => {
 test('the worst broadleaf pair is settled by the leaf in autumn and by the buds in January; the firs keep theirs', async ({
   page,
 }) => {
-  await enter(page, 'instructor');
+  await hurrow.enter(page, 'instructor');
   await place(page, 'Confusions');
   await expect(page.getByText('Answers mixed up')).toBeVisible();
   const names = await page.locator('.pairs tbody tr td:first-child a').allInnerTexts();
@@ -61,7 +54,7 @@ test('the worst broadleaf pair is settled by the leaf in autumn and by the buds 
 });
 
 test('the field date changes what a profile and its strip show', async ({ page }) => {
-  await enter(page, 'instructor');
+  await hurrow.enter(page, 'instructor');
   await place(page, 'Species');
   await page.getByRole('link', { name: /western larch/ }).click();
   await moveTo(page, 13);
@@ -73,7 +66,7 @@ test('the field date changes what a profile and its strip show', async ({ page }
 });
 
 test('by keyboard alone: find, gather two firs, contrast them', async ({ page }) => {
-  await enter(page, 'instructor');
+  await hurrow.enter(page, 'instructor');
   await expect(page.getByText('Week 7.')).toBeVisible();
   for (const name of ['grand fir', 'subalpine fir']) {
     await page.keyboard.press('/');
@@ -91,7 +84,7 @@ test('by keyboard alone: find, gather two firs, contrast them', async ({ page })
 });
 
 test('editing a score is undone from the notice, and marks of the held quiz stay', async ({ page }) => {
-  await enter(page, 'instructor');
+  await hurrow.enter(page, 'instructor');
   await place(page, 'Quizzes');
   await page.getByRole('link', { name: 'Quiz 1' }).click();
   const first = page.locator('.sheet tbody tr').first();
@@ -124,7 +117,7 @@ test.describe('a student on a phone', () => {
   test.use({ viewport: { width: 390, height: 844 } });
 
   test('answers a quiz, loses the signal half-way, and nothing is lost', async ({ page, context }) => {
-    await enter(page, 'student');
+    await hurrow.enter(page, 'student');
     await page.getByRole('link', { name: /Self-check/ }).click();
     const answer = async (genus: string, epithet: string) => {
       await page.getByLabel('Genus').fill(genus);
@@ -155,7 +148,7 @@ test.describe('a student on a phone', () => {
   });
 
   test('sees the own result of a released quiz', async ({ page }) => {
-    await enter(page, 'student');
+    await hurrow.enter(page, 'student');
     await page.getByRole('link', { name: 'Quiz 1' }).click();
     await expect(page.getByText('Abies grandis').first()).toBeVisible();
     await expect(page.locator('.result li')).toHaveCount(20);
@@ -166,7 +159,7 @@ test('the specimen bench: another individual, a dozen, black lines, and a pictur
   page,
 }) => {
   await page.goto(hurrow.url);
-  await enter(page, 'instructor');
+  await hurrow.enter(page, 'instructor');
   await expect(page.getByText('Week 7.')).toBeVisible();
   const base = page.url().replace(/\/course$/, '');
   await page.goto(`${base}/species/abies-grandis`);
@@ -190,63 +183,4 @@ test('the specimen bench: another individual, a dozen, black lines, and a pictur
   await page.getByRole('button', { name: 'A dozen' }).click();
   await page.getByRole('button', { name: 'Take up individual 5' }).click();
   await expect(page.getByText('Individual 5, mature')).toBeVisible();
-});
-
-test('no page has a serious accessibility fault', async ({ page, browser }) => {
-  const check = async (on: Page, where: string) => {
-    const { violations } = await new AxeBuilder({ page: on })
-      .options({ resultTypes: ['violations'] })
-      .exclude('svg path')
-      .analyze();
-    const serious = violations.filter(
-      (violation) => violation.impact === 'serious' || violation.impact === 'critical',
-    );
-    expect(
-      serious.map((violation) => `${where}: ${violation.id} ${violation.nodes[0]?.html.slice(0, 140)}`),
-    ).toEqual([]);
-  };
-  await page.goto(hurrow.url);
-  await expect(page.getByRole('heading', { name: 'Students' })).toBeVisible();
-  await check(page, 'sign-in');
-  await enter(page, 'instructor');
-  await expect(page.getByText('Week 7.')).toBeVisible();
-  const base = page.url().replace(/\/course$/, '');
-  for (const [where, ready] of [
-    ['course', 'Week 7.'],
-    ['course/list', 'Save the list'],
-    ['course/students', 'Personal code'],
-    ['course/settings', 'Save settings'],
-    ['species/abies-grandis', 'Size and form'],
-    ['species/abies-grandis/edit', 'Scores from'],
-    ['species/exchange', 'Import species'],
-    ['species/side-by-side', 'Side by side'],
-    ['species/sources', 'What is missing'],
-    ['species/characters', 'Technical term'],
-    ['species/populus-tremuloides/range', 'Does it grow here?'],
-    ['species/populus-tremuloides/measuring', 'Photos and measurements'],
-    ['species/populus-tremuloides/specimens', 'What the scores cannot show'],
-    ['lookalikes?taxa=abies-grandis,abies-lasiocarpa', 'strongest first'],
-    ['quizzes', 'Plan a quiz'],
-    ['quizzes/new?taxa=abies-grandis', 'Save the plan'],
-    ['confusions', 'What they take for what'],
-    ['confusions/abies-grandis/abies-lasiocarpa', 'The answers behind it'],
-  ] as const) {
-    await page.goto(`${base}/${where}`);
-    await expect(page.getByText(ready).first()).toBeVisible();
-    await check(page, where);
-  }
-  await page.goto(`${base}/quizzes`);
-  await page.getByRole('link', { name: 'Quiz 1' }).click();
-  await expect(page.locator('.sheet')).toBeVisible();
-  await check(page, 'mark');
-  await page.getByRole('link', { name: 'Run' }).click();
-  await expect(page.getByText('Who has answered')).toBeVisible();
-  await check(page, 'run');
-  const phone = await (await browser.newContext({ viewport: { width: 390, height: 844 } })).newPage();
-  await enter(phone, 'student');
-  await expect(phone.getByText('Today’s quiz')).toBeVisible();
-  await check(phone, 'today');
-  await phone.getByRole('link', { name: /Self-check/ }).click();
-  await expect(phone.getByLabel('Genus')).toBeVisible();
-  await check(phone, 'station');
 });

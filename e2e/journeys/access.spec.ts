@@ -1,0 +1,75 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test, type Page } from '@playwright/test';
+import { Hurrow } from '../hurrow.ts';
+
+let hurrow: Hurrow;
+test.beforeAll(async () => {
+  hurrow = await Hurrow.start('demo');
+});
+test.afterAll(() => hurrow.stop());
+
+/** Pages of the workbench, each with a text by which it is known to be there. */
+const PAGES = [
+  ['course', 'Week 7.'],
+  ['course/list', 'Save the list'],
+  ['course/students', 'Personal code'],
+  ['course/settings', 'Save settings'],
+  ['species/abies-grandis', 'Size and form'],
+  ['species/abies-grandis/edit', 'Scores from'],
+  ['species/exchange', 'Import species'],
+  ['species/side-by-side', 'Side by side'],
+  ['species/sources', 'What is missing'],
+  ['species/characters', 'Technical term'],
+  ['species/populus-tremuloides/range', 'Does it grow here?'],
+  ['species/populus-tremuloides/measuring', 'Photos and measurements'],
+  ['species/populus-tremuloides/specimens', 'What the scores cannot show'],
+  ['lookalikes?taxa=abies-grandis,abies-lasiocarpa', 'strongest first'],
+  ['quizzes', 'Plan a quiz'],
+  ['quizzes/new?taxa=abies-grandis', 'Save the plan'],
+  ['confusions', 'What they take for what'],
+  ['confusions/abies-grandis/abies-lasiocarpa', 'The answers behind it'],
+] as const;
+
+async function check(on: Page, where: string) {
+  const { violations } = await new AxeBuilder({ page: on })
+    .options({ resultTypes: ['violations'] })
+    .exclude('svg path')
+    .analyze();
+  const serious = violations.filter(
+    (violation) => violation.impact === 'serious' || violation.impact === 'critical',
+  );
+  expect(
+    serious.map((violation) => `${where}: ${violation.id} ${violation.nodes[0]?.html.slice(0, 140)}`),
+  ).toEqual([]);
+}
+
+test('no page of the workbench has a serious accessibility fault', async ({ page }) => {
+  await hurrow.enter(page, 'instructor');
+  await expect(page.getByText('Week 7.')).toBeVisible();
+  const base = page.url().replace(/\/course$/, '');
+  for (const [where, ready] of PAGES) {
+    await page.goto(`${base}/${where}`);
+    await expect(page.getByText(ready).first()).toBeVisible();
+    await check(page, where);
+  }
+  await page.goto(`${base}/quizzes`);
+  await page.getByRole('link', { name: 'Quiz 1' }).click();
+  await expect(page.locator('.sheet')).toBeVisible();
+  await check(page, 'mark');
+  await page.getByRole('link', { name: 'Run' }).click();
+  await expect(page.getByText('Who has answered')).toBeVisible();
+  await check(page, 'run');
+});
+
+test('no page of a student has a serious accessibility fault', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.goto(hurrow.url);
+  await expect(page.getByRole('heading', { name: 'Students' })).toBeVisible();
+  await check(page, 'sign-in');
+  await hurrow.enter(page, 'student');
+  await expect(page.getByText('Today’s quiz')).toBeVisible();
+  await check(page, 'today');
+  await page.getByRole('link', { name: /Self-check/ }).click();
+  await expect(page.getByLabel('Genus')).toBeVisible();
+  await check(page, 'station');
+});
