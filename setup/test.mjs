@@ -1,17 +1,10 @@
-import { installChromium, installPackages, run, runTogether } from './install.mjs';
+import { installChromium, installPackages, runTogether } from './install.mjs';
 
 installPackages();
 process.env.CHROMIUM_PATH = installChromium();
-const step = (title, script) => {
-  console.log(`\n— ${title}`);
-  run('npm', ['run', '--silent', script]);
-};
-console.log('\n— types and lint');
-await runTogether([
-  ['npm', ['run', '--silent', 'types']],
-  ['npm', ['run', '--silent', 'lint']],
-]);
-step('core', 'unit');
-step('server', 'serverTests');
-step('build', 'build');
-step('journeys', 'journeys');
+const script = (name) => ['npm', ['run', '--silent', name]];
+console.log('\n— types, lint and build');
+await runTogether([script('types'), script('lint'), script('build')]);
+// The journeys wait for pages much of the time: the tests of core and server use what they leave.
+console.log('\n— core, then server; journeys beside them');
+await runTogether([script('units'), script('journeys')]);

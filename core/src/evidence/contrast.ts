@@ -1,7 +1,7 @@
 import type { Aid, View } from '../view/index.ts';
 import { AIDS, SHOWN_TITLES } from '../view/index.ts';
 import type { Character, ShownOrgan, Vocabulary } from '../vocabulary/index.ts';
-import { MONTHS } from '../season/index.ts';
+import { midMonth, MONTHS } from '../season/index.ts';
 import { pairEvidence, spokenFor, type CharacterEvidence } from './bhattacharyya.ts';
 import { idealReaderError, pairError, SETTLED_AT, verdictOf, type Verdict } from './error.ts';
 import { readingsOf, type ProfiledTaxon, type ReadingOptions, type Readings } from './readings.ts';
@@ -162,9 +162,7 @@ export function remedies(
   const aids = AIDS.filter((aid) => !view.aids.includes(aid)).map((aid: Aid) =>
     tryOut('aid', aid, { ...view, aids: [...view.aids, aid] }),
   );
-  const months = MONTHS.map((month, i) =>
-    tryOut('month', month, { ...view, day: 15 + Math.round(i * 30.4) }),
-  );
+  const months = MONTHS.map((month, i) => tryOut('month', month, { ...view, day: midMonth(i) }));
   return [...organs, ...aids, ...months]
     .filter((remedy) => remedy.error <= SETTLED_AT)
     .sort((x, y) => x.error - y.error);

@@ -27,7 +27,8 @@ export interface ProfiledTaxon {
   scores: AdoptedScore[];
 }
 
-export type Reader = 'careful' | 'novice';
+/** How often a state is misread: by an expert taking care, by a beginner, or never ("exact": what the scores themselves say). */
+export type Reader = 'careful' | 'novice' | 'exact';
 
 export interface ReadingOptions {
   reader?: Reader;
@@ -95,7 +96,7 @@ export function readingsOf(
       if (!partPresent(character.part, season.calendar, season.deciduous, view.day)) return undefined;
       if (character.derived) return [leavesPresent(season.calendar, season.deciduous, view.day)];
       if (!applies(character, season.byCharacter)) return undefined;
-      const scores = scoresInView(season.byCharacter.get(character.id) ?? [], view);
+      const scores = scoresInView(season.byCharacter.get(character.id) ?? NO_SCORES, view);
       if (scores.length === 0) {
         if (couldBeScored(character, season.byCharacter)) gaps[i]!.push(character.id);
         return undefined;
@@ -108,6 +109,8 @@ export function readingsOf(
   }
   return { taxa, view, reader, channels, gaps };
 }
+
+const NO_SCORES: AdoptedScore[] = [];
 
 function groupByCharacter(scores: readonly AdoptedScore[]): Map<string, AdoptedScore[]> {
   const groups = new Map<string, AdoptedScore[]>();
@@ -132,11 +135,17 @@ function applies(character: Character, scores: Map<string, AdoptedScore[]>): boo
 const couldBeScored = (character: Character, scores: Map<string, AdoptedScore[]>): boolean =>
   character.requires.every(({ character: governor }) => scores.has(governor));
 
+function hasQualifiers({ qualifiers }: AdoptedScore): boolean {
+  for (const name in qualifiers) if (qualifiers[name as keyof typeof qualifiers]) return true;
+  return false;
+}
+
 /**
  * The scores that hold under the qualifiers of the view: those that contradict it are out, of the rest the ones that
  * match it most closely stay. Several may stay (male and female catkins, the view silent); they are then mixed.
  */
 export function scoresInView(scores: readonly AdoptedScore[], view: View): AdoptedScore[] {
+  if (scores.every((score) => !hasQualifiers(score))) return [...scores];
   const fitting = scores
     .map((score) => {
       const entries = Object.entries(score.qualifiers).filter(([, value]) => value);
@@ -167,24 +176,31 @@ function leavesPresent(calendar: Calendar, deciduous: boolean, day: number): Sco
   return { kind: 'flag', frequency: now ? 'usually' : 'sometimes' };
 }
 
+/** Share of readings of a character that name a wrong state; no reader but the exact one is surer than 0.2 %. */
+export const misreadRate = (character: Character, reader: Reader): number =>
+  reader === 'exact' ? 0 : Math.max(0.002, character.misread[reader]);
+
 function channelsOf(
   character: Character,
   values: (ScoreValue[] | undefined)[],
   reader: Reader,
   view: View,
 ): Channel[] {
-  const m = Math.max(0.002, character.misread[reader]);
+  const m = misreadRate(character, reader);
   const make = (
     row: (value: ScoreValue) => Float64Array | undefined,
     state?: string,
     grid?: Grid,
   ): Channel => {
     const rows = values.map((list) => list && mix(list.map(row)));
+    let roots: Channel['roots'] | undefined;
     return {
       character,
       ...(state === undefined ? {} : { state }),
       rows,
-      roots: rows.map((p) => p && p.map(Math.sqrt)),
+      get roots() {
+        return (roots ??= rows.map((p) => p && p.map(Math.sqrt)));
+      },
       ...(grid ? { grid } : {}),
     };
   };
@@ -261,7 +277,7 @@ function stateReading(character: Character, value: ScoreValue & { kind: 'states'
     for (const s of others) p[s]! += (w * m) / others.length;
   });
   // Beyond the neighbours an ordinal reading is not impossible, only rare: no finding is infinitely sure.
-  if (character.kind === 'ordinal') for (let s = 0; s < k; s += 1) p[s] = 0.998 * p[s]! + 0.002 / k;
+  if (character.kind === 'ordinal' && m > 0) for (let s = 0; s < k; s += 1) p[s] = 0.998 * p[s]! + 0.002 / k;
   return p;
 }
 

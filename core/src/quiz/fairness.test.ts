@@ -1,34 +1,13 @@
-import type { ProfiledTaxon } from '../evidence/index.ts';
 import { randomFrom } from '../random/index.ts';
-import type { AdoptedScore } from '../score/index.ts';
-import type { View } from '../view/index.ts';
+import { profiled, viewOf } from '../testing/taxa.ts';
 import { BUILT_IN } from '../vocabulary/index.ts';
 import { Reader, stationFairness } from './index.ts';
 
-const view: View = { organs: ['twig', 'bud'], day: 20, nearness: 'hand', aids: ['eye'], qualifiers: {} };
-const taxon = (id: string, arrangement: string): ProfiledTaxon => ({
-  taxon: {
-    id,
-    rank: 'species',
-    genus: 'Ficta',
-    epithet: id,
-    family: 'Fictaceae',
-    commonNames: [],
-    synonyms: [],
-    calendar: {},
-    cautions: [],
-  },
-  scores: [
-    {
-      characterId: 'twig.arrangement',
-      qualifiers: {},
-      value: { kind: 'states', states: [{ state: arrangement, frequency: 'always' }] },
-      from: ['s'],
-      statements: [],
-      disagree: false,
-    } satisfies AdoptedScore,
-  ],
-});
+const view = { ...viewOf(['twig', 'bud'], 20), aids: ['eye' as const] };
+const taxon = (id: string, arrangement: string) => {
+  const made = profiled('Ficta', id, { 'twig.arrangement': arrangement });
+  return { ...made, taxon: { ...made.taxon, id } };
+};
 const list = [taxon('a', 'alternate'), taxon('b', 'opposite'), taxon('c', 'opposite')];
 
 test('alone with its state it is named but for misreadings; of two alike each gets half', () => {

@@ -1,5 +1,6 @@
 import {
   evidenceTaken,
+  misreadRate,
   readingsOf,
   spokenFor,
   type Channel,
@@ -109,7 +110,7 @@ function readTrait(
 ): number | undefined {
   const trait: Trait | undefined = character.derived ? traits.leafy : traits.values[character.id];
   if (trait === undefined) return undefined;
-  const m = Math.max(0.002, character.misread[reader]);
+  const m = misreadRate(character, reader);
   const wrong = random.uniform() < m;
   if (typeof trait === 'boolean') return trait !== wrong ? 0 : 1;
   if (Array.isArray(trait)) return trait.includes(state!) !== wrong ? 0 : 1;

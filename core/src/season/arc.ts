@@ -25,6 +25,9 @@ export function dayOfYear(isoDate: string): number {
   return wrapDay(MONTH_STARTS[(month ?? 1) - 1]! + (day ?? 1) - 1);
 }
 
+/** Day of the year in the middle of a month, 0 for January. */
+export const midMonth = (month: number): number => MONTH_STARTS[month]! + 14;
+
 /** Month (1–12) and day of the month of a day number. */
 export function dateOfDay(day: number): { month: number; day: number } {
   const wrapped = wrapDay(day);

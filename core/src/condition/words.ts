@@ -1,0 +1,44 @@
+import { characterName, valueInWords, type Audience, type UnitSystem } from '../score/index.ts';
+import { stateOf, type Character, type Vocabulary } from '../vocabulary/index.ts';
+import type { Condition } from './condition.ts';
+
+/** A condition in the words of the audience: "bud scales: two valvate or naked", "zigzag: no", "blade length: 6 cm or more". */
+export function conditionInWords(
+  condition: Condition,
+  vocabulary: Vocabulary,
+  audience: Audience,
+  units: UnitSystem,
+): string {
+  const character = vocabulary.get(condition.characterId);
+  if (!character) return condition.characterId;
+  return `${characterName(character, audience)}: ${saidOf(condition, character, audience, units)}`;
+}
+
+function saidOf(condition: Condition, character: Character, audience: Audience, units: UnitSystem): string {
+  const { states, present = true, from, below } = condition;
+  if (character.anyOf) {
+    const word = stateWord(character, states?.[0] ?? '', audience);
+    return present ? word : `not ${word}`;
+  }
+  if (character.kind === 'flag' || character.kind === 'months') return present ? 'yes' : 'no';
+  if (states) return orList(states.map((state) => stateWord(character, state, audience)));
+  if (character.kind === 'count') {
+    const [least, most] = [from ?? 0, below === undefined ? undefined : Math.ceil(below) - 1];
+    if (most === undefined) return `${Math.ceil(least)} or more`;
+    if (from === undefined || least <= 0) return most === 0 ? 'none' : `${most} or fewer`;
+    return least === most ? `${least}` : `${Math.ceil(least)} to ${most}`;
+  }
+  const size = (value: number) =>
+    valueInWords({ kind: 'range', low: value, high: value }, character, audience, units);
+  if (below === undefined) return `${size(from ?? 0)} or more`;
+  return from === undefined ? `less than ${size(below)}` : `${size(from)} to ${size(below)}`;
+}
+
+function stateWord(character: Character, id: string, audience: Audience): string {
+  const state = stateOf(character, id);
+  return state ? (audience === 'plain' ? state.plain : state.term) : id;
+}
+
+/** "a, b or c". */
+const orList = (words: readonly string[]): string =>
+  words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} or ${words[words.length - 1]}`;

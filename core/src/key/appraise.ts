@@ -1,0 +1,205 @@
+import { channelOf, whereMet } from '../condition/index.ts';
+import { misreadRate, type Channel, type ProfiledTaxon } from '../evidence/index.ts';
+import { randomFrom, type Random } from '../random/index.ts';
+import type { Vocabulary } from '../vocabulary/index.ts';
+import { trust } from './confirm.ts';
+import { couplets, taxaBelow, type Couplet, type Key, type KeyNode } from './key.ts';
+import { sightOf, type QuestionOptions, type Sight } from './questions.ts';
+
+export interface Appraisal {
+  taxa: number;
+  couplets: number;
+  /** Questions to an end, averaged over specimens by how common their taxa are, if nobody errs. */
+  meanQuestions: number;
+  /** The fewest that any key of two leads could do with: log₂ of the number of taxa. */
+  bound: number;
+  /** Share of specimens that the key brings to their taxon if nobody errs; an end with several taxa counts in part. */
+  rightIfNobodyErrs: number;
+  /** The same for noisy readers, with its standard error. */
+  right: number;
+  rightError: number;
+  /** Taxa that fewer than half of their own specimens reach though nobody errs. */
+  unreachable: string[];
+  /** Ends at which several taxa stay together. */
+  together: string[][];
+  /** The couplet at which most noisy readers are lost, with the share of all readers lost there. */
+  weakest?: { path: number[]; lost: number };
+}
+
+export interface AppraisalOptions extends QuestionOptions {
+  priors?: Readonly<Record<string, number>>;
+  /** Simulated specimens a taxon; 150 if not given. */
+  specimens?: number;
+  seed?: number;
+}
+
+/** The first statement of a lead counts a little more than those that confirm it, so that two that contradict are no tie. */
+const FIRST_COUNTS = 1.2;
+
+interface Statement {
+  channel: Channel;
+  /** For each lead where it is met in the channel's support. */
+  met: Uint8Array[];
+  trust: number;
+}
+
+/** A couplet made ready for many readings. */
+interface Ready {
+  statements: Statement[];
+  couplet: Couplet;
+  path: number[];
+  below: Set<string>[];
+}
+
+/**
+ * Appraises a key by simulation: specimens are drawn from the scores of each taxon, and readers who misread at their rate follow the
+ * key, weighing the statements of a lead against one another. The same seed gives the same figures.
+ */
+export function appraise(
+  key: Key,
+  list: readonly ProfiledTaxon[],
+  vocabulary: Vocabulary,
+  options: AppraisalOptions = {},
+): Appraisal {
+  const inKey = list.filter(({ taxon }) => key.taxa.includes(taxon.id));
+  // A key may have been made with characters that this appraisal would not choose: all are read.
+  const { level: _level, banned: _banned, ...reading } = options;
+  const sight = sightOf(inKey, vocabulary, key.view, reading);
+  const ready = readyCouplets(key, sight);
+  const specimens = options.specimens ?? 150;
+  const random = randomFrom(options.seed ?? 1);
+  const weights = inKey.map(({ taxon }) => options.priors?.[taxon.id] ?? 1);
+  const total = weights.reduce((sum, w) => sum + w, 0);
+  const lost = new Map<Ready, number>();
+  const sums = { questions: 0, exact: 0, noisy: 0 };
+  const outcomes: number[] = [];
+  const unreachable: string[] = [];
+  inKey.forEach(({ taxon }, t) => {
+    let reached = 0;
+    let mean = 0;
+    const weight = weights[t]! / total / specimens;
+    for (let n = 0; n < specimens; n += 1) {
+      const specimen = new Specimen(sight, t, random);
+      const sure = walk(key.root, ready, specimen, taxon.id, false, random);
+      const noisy = walk(key.root, ready, specimen, taxon.id, true, random);
+      sums.questions += weight * sure.questions;
+      sums.exact += weight * sure.right;
+      sums.noisy += weight * noisy.right;
+      reached += sure.right > 0 ? 1 : 0;
+      mean += noisy.right / specimens;
+      if (noisy.lostAt) lost.set(noisy.lostAt, (lost.get(noisy.lostAt) ?? 0) + weight);
+    }
+    outcomes.push((weights[t]! / total) ** 2 * ((mean * (1 - mean)) / specimens));
+    if (reached < specimens / 2) unreachable.push(taxon.id);
+  });
+  const worst = [...lost].sort((a, b) => b[1] - a[1])[0];
+  const ends = new Map<string, string[]>();
+  for (const end of endsOf(key.root)) if (end.length > 1) ends.set([...end].sort().join(), end);
+  return {
+    taxa: inKey.length,
+    couplets: ready.size,
+    meanQuestions: sums.questions,
+    bound: Math.log2(Math.max(1, inKey.length)),
+    rightIfNobodyErrs: sums.exact,
+    right: sums.noisy,
+    rightError: Math.sqrt(outcomes.reduce((sum, v) => sum + v, 0)),
+    unreachable,
+    together: [...ends.values()],
+    ...(worst ? { weakest: { path: worst[0].path, lost: worst[1] } } : {}),
+  };
+}
+
+function readyCouplets(key: Key, sight: Sight): Map<KeyNode, Ready> {
+  return new Map(
+    couplets(key).map(({ path, couplet }) => {
+      const first = couplet.leads[0]!;
+      const rows = [
+        couplet.leads.map((lead) => lead.condition),
+        ...first.also.map((_, j) => couplet.leads.map((lead) => lead.also[j] ?? lead.condition)),
+      ];
+      const statements = rows.flatMap((conditions): Statement[] => {
+        const channel = channelOf(sight.readings, conditions[0]!);
+        const size = channel?.rows.find((row) => row)?.length;
+        if (!channel || !size) return [];
+        return [
+          {
+            channel,
+            met: conditions.map((condition) => whereMet(channel, size, condition)),
+            trust: trust(channel, sight.reader),
+          },
+        ];
+      });
+      const below = couplet.leads.map((lead) => new Set(taxaBelow(lead.to)));
+      return [couplet as KeyNode, { statements, couplet, path, below }];
+    }),
+  );
+}
+
+const endsOf = (node: KeyNode): string[][] =>
+  node.kind === 'end' ? [node.taxa] : node.leads.flatMap((lead) => endsOf(lead.to));
+
+/** One individual: its own states are drawn once and stay; each look at it may be misread. */
+class Specimen {
+  private readonly own = new Map<Channel, number>();
+  private readonly sight: Sight;
+  private readonly taxon: number;
+  private readonly random: Random;
+
+  constructor(sight: Sight, taxon: number, random: Random) {
+    this.sight = sight;
+    this.taxon = taxon;
+    this.random = random;
+  }
+
+  /** The place of a reading in the channel's support; undefined where the taxon is not scored for it. */
+  read(channel: Channel, noisy: boolean): number | undefined {
+    const row = channel.rows[this.taxon];
+    if (!row) return undefined;
+    let own = this.own.get(channel);
+    if (own === undefined) {
+      own = this.random.weighted(row as unknown as number[]);
+      this.own.set(channel, own);
+    }
+    if (!noisy || this.random.uniform() >= misreadRate(channel.character, this.sight.reader)) return own;
+    const others = [...row.keys()].filter(
+      (s) => s !== own && (channel.character.kind !== 'ordinal' || Math.abs(s - own) === 1),
+    );
+    return others.length ? this.random.pick(others) : own;
+  }
+}
+
+function walk(
+  root: KeyNode,
+  ready: Map<KeyNode, Ready>,
+  specimen: Specimen,
+  truth: string,
+  noisy: boolean,
+  random: Random,
+): { right: number; questions: number; lostAt?: Ready } {
+  let [node, questions] = [root, 0];
+  let lostAt: Ready | undefined;
+  while (node.kind === 'couplet') {
+    const here = ready.get(node)!;
+    const lead = decide(here, specimen, noisy, random);
+    questions += 1;
+    if (!lostAt && !here.below[lead]!.has(truth) && here.below.some((taxa) => taxa.has(truth))) lostAt = here;
+    node = node.leads[lead]!.to;
+  }
+  const right = node.taxa.includes(truth) ? 1 / node.taxa.length : 0;
+  return { right, questions, ...(right === 0 && lostAt ? { lostAt } : {}) };
+}
+
+/** The lead for which most speaks; where nothing decides, one by chance. If nobody errs the first statement alone decides. */
+function decide({ statements, couplet }: Ready, specimen: Specimen, noisy: boolean, random: Random): number {
+  const votes = couplet.leads.map(() => 0);
+  for (const [j, { channel, met, trust: weight }] of statements.entries()) {
+    const reading = specimen.read(channel, noisy);
+    if (reading === undefined) continue;
+    const lead = met.findIndex((where) => where[reading]);
+    if (lead >= 0) votes[lead]! += j === 0 ? weight * FIRST_COUNTS : weight;
+    if (!noisy && j === 0 && lead >= 0) break;
+  }
+  const most = Math.max(...votes);
+  const best = votes.flatMap((vote, lead) => (vote > most - 1e-9 ? [lead] : []));
+  return best.length === 1 ? best[0]! : random.pick(best);
+}

@@ -1,0 +1,250 @@
+import type { Condition } from '../condition/index.ts';
+import type { Channel, ProfiledTaxon } from '../evidence/index.ts';
+import type { View } from '../view/index.ts';
+import type { Vocabulary } from '../vocabulary/index.ts';
+import { confirmers, jointSlip } from './confirm.ts';
+import { Sieve } from './sieve.ts';
+import type { Couplet, Key, KeyNode } from './key.ts';
+import {
+  furtherQuestions,
+  numberQuestions,
+  questionsOf,
+  sightOf,
+  type Question,
+  type QuestionOptions,
+  type Sight,
+} from './questions.ts';
+
+export interface KeyOptions extends QuestionOptions {
+  /** How common each taxon is, by id; equal where not given. */
+  priors?: Readonly<Record<string, number>>;
+  /** Confirming characters a lead carries at most; 2 if not given. */
+  confirming?: number;
+  /** Called with the share of the work done, 0–1, as each end of the key is reached. */
+  progress?: (share: number) => void;
+}
+
+/** Questions that a wrong turn is worth: the way is lost and must be gone again. */
+const WRONG_TURN = 12;
+/** What one bit of uncertainty will cost: the questions that part it, and the wrong turns to come on that way. */
+const QUESTIONS_A_BIT = 1.8;
+/** Questions whose next step is looked at, and the number of taxa up to which that is done. */
+const LOOKED_AT = 6;
+const LONG_LIST = 200;
+const LOOK_AHEAD_UP_TO = 64;
+/** A taxon of which less than this share of its individuals comes down a lead is not followed there. */
+const LOST_BELOW = 0.07;
+/** In long lists more of a variable taxon's byways are left out, or the key would grow without end. */
+const lostOnTheWay = (taxa: number): number => Math.min(0.2, 0.025 * Math.max(1, taxa / 40) ** 0.7);
+/** Numbers are cut anew for this many taxa or fewer. */
+const CUT_ANEW = 24;
+/** Bits that a question must win to be worth asking. */
+const WORTH = 0.08;
+/** Share of the taxa that may be unscored for a question when no question is scored for all. */
+const UNSCORED = 0.34;
+
+/** The taxa at a node, by place in the list, and how much of each comes there. */
+export interface Arriving {
+  taxa: Int32Array;
+  weights: Float64Array;
+  /** What is left of the support of every channel that was asked for on the way. */
+  asked: ReadonlyMap<Channel, Uint8Array>;
+}
+
+/** What building below a node needs to know: shared by the whole key. */
+export interface Ground {
+  list: readonly ProfiledTaxon[];
+  sight: Sight;
+  questions: Question[];
+  options: KeyOptions;
+  priors: Float64Array;
+}
+
+/**
+ * An identification key for a list in a view (3-computation 3.3; criteria as reviewed by R. W. Payne & D. A. Preece 1980, Journal of
+ * the Royal Statistical Society A 143: 253–292). At each node the question is chosen that makes the expected cost to go least:
+ * what it costs to look, the wrong turns that misreading causes, and what uncertainty it leaves, looking one question ahead. Taxa
+ * that vary come out on all leads they may show. A few taxa that nothing tells apart end together.
+ * Throws if the list is empty.
+ */
+export function buildKey(
+  list: readonly ProfiledTaxon[],
+  vocabulary: Vocabulary,
+  view: View,
+  options: KeyOptions = {},
+): Key {
+  if (list.length === 0) throw new Error('A key needs at least one taxon');
+  const ground = groundOf(list, vocabulary, view, options);
+  return { view, taxa: list.map(({ taxon }) => taxon.id), root: buildBelow(ground, everyone(ground)) };
+}
+
+export function groundOf(
+  list: readonly ProfiledTaxon[],
+  vocabulary: Vocabulary,
+  view: View,
+  options: KeyOptions,
+): Ground {
+  const sight = sightOf(list, vocabulary, view, options);
+  const raw = list.map(({ taxon }) => Math.max(1e-6, options.priors?.[taxon.id] ?? 1));
+  const total = raw.reduce((sum, p) => sum + p, 0);
+  return {
+    list,
+    sight,
+    questions: questionsOf(sight, options),
+    options,
+    priors: Float64Array.from(raw, (p) => p / total),
+  };
+}
+
+export const everyone = ({ priors }: Ground): Arriving => ({
+  taxa: Int32Array.from(priors, (_, i) => i),
+  weights: priors.slice(),
+  asked: new Map(),
+});
+
+/** The part of a key below a node at which these taxa arrive. */
+export function buildBelow(ground: Ground, arriving: Arriving, done = { share: 0 }): KeyNode {
+  const share = arriving.weights.reduce((sum, w) => sum + w, 0);
+  const question = arriving.taxa.length > 1 ? bestQuestion(ground, arriving) : undefined;
+  if (!question) {
+    done.share += share;
+    ground.options.progress?.(Math.min(1, done.share));
+    return { kind: 'end', taxa: [...arriving.taxa].map((t) => ground.list[t]!.taxon.id), share };
+  }
+  return coupletOf(ground, arriving, question, (child) => buildBelow(ground, child, done));
+}
+
+/** A couplet that asks a question of the taxa that arrive, with its confirming characters. */
+export function coupletOf(
+  ground: Ground,
+  arriving: Arriving,
+  question: Question,
+  below: (arriving: Arriving, lead: number) => KeyNode,
+): Couplet {
+  const also = confirmers(ground.sight, arriving, question, ground.options.confirming ?? 2, ground.options);
+  const parted = question.leads
+    .map((condition, b) => ({
+      condition,
+      also: also.map((each) => each.leads[b]!),
+      to: follow(ground, arriving, question, b),
+    }))
+    .filter(({ to }) => to.taxa.length > 0);
+  return {
+    kind: 'couplet',
+    share: arriving.weights.reduce((sum, w) => sum + w, 0),
+    leads: parted.map(({ condition, also: confirming, to }, i) => ({
+      condition: trimmed(condition, question, arriving),
+      also: confirming,
+      to: below(to, i),
+    })),
+  };
+}
+
+/** The taxa that come down one lead of a question. Those that the question leaves open come down each. */
+export function follow(
+  { priors }: Ground,
+  { taxa, weights, asked }: Arriving,
+  question: Question,
+  lead: number,
+): Arriving {
+  const shares = question.shares[lead]!;
+  const [kept, w]: [number[], number[]] = [[], []];
+  for (let i = 0; i < taxa.length; i += 1) {
+    const t = taxa[i]!;
+    const known = shares[t]!;
+    const share = Number.isNaN(known) ? 1 / question.leads.length : known;
+    const lost = share < LOST_BELOW || weights[i]! * share < lostOnTheWay(priors.length) * priors[t]!;
+    if (lost && !isLikeliest(question, t, lead)) continue;
+    kept.push(t);
+    w.push(weights[i]! * share);
+  }
+  return {
+    taxa: Int32Array.from(kept),
+    weights: Float64Array.from(w),
+    asked: narrowed(asked, question, lead),
+  };
+}
+
+/** A taxon is always followed where most of its individuals go. */
+const isLikeliest = ({ shares }: Question, t: number, lead: number): boolean =>
+  shares.every(
+    (other, b) =>
+      b === lead || !(other[t]! > shares[lead]![t]! || (b < lead && other[t]! === shares[lead]![t]!)),
+  );
+
+function narrowed(asked: Arriving['asked'], { channel, met }: Question, lead: number): Arriving['asked'] {
+  const [here, before] = [met[lead]!, asked.get(channel)];
+  return new Map(asked).set(channel, before ? here.map((x, s) => x & before[s]!) : here);
+}
+
+/** A lead names only states that a taxon which arrives here may show. */
+function trimmed(condition: Condition, { channel }: Question, { taxa }: Arriving): Condition {
+  const { states } = condition;
+  if (!states || states.length < 2 || channel.state !== undefined) return condition;
+  const seen = states.filter((id) => {
+    const s = channel.character.states.findIndex((state) => state.id === id);
+    return taxa.some((t) => (channel.rows[t]?.[s] ?? 0) > 0);
+  });
+  return seen.length ? { ...condition, states: seen } : condition;
+}
+
+/** The question with the least expected cost to go; undefined where none parts the taxa any further. */
+function bestQuestion(ground: Ground, arriving: Arriving): Question | undefined {
+  const questions = questionsHere(ground, arriving);
+  const sieve = new Sieve(arriving);
+  for (const unscored of [0, UNSCORED]) {
+    const ranked = sieve.rank(questions, {
+      unscored,
+      worth: WORTH,
+      aBit: QUESTIONS_A_BIT,
+      wrongTurn: WRONG_TURN,
+      keep: ground.list.length > LONG_LIST ? 1 : LOOKED_AT,
+    });
+    if (ranked.length === 0) continue;
+    if (ranked.length === 1) return ranked[0]!.question;
+    return ranked
+      .map(({ question }) => ({ question, value: costToGo(ground, arriving, question, questions) }))
+      .reduce((best, each) => (each.value < best.value ? each : best)).question;
+  }
+  return undefined;
+}
+
+/** What may be asked of these taxa: what was not asked yet; in lists that are not long also what was, as far as it left anything open. */
+export function questionsHere(ground: Ground, { taxa, asked }: Arriving): Question[] {
+  const fresh = ground.questions.filter(({ channel }) => !asked.has(channel));
+  if (ground.list.length > LONG_LIST) return fresh;
+  const own = taxa.length <= CUT_ANEW ? numberQuestions(ground.sight, taxa, ground.options) : [];
+  const further = [...asked].flatMap(([channel, left]) =>
+    furtherQuestions(ground.sight, channel, left, taxa, ground.options),
+  );
+  return [...fresh, ...own.filter(({ channel }) => !asked.has(channel)), ...further];
+}
+
+/** Expected cost of the key from here on if it goes on with this question, looking one more question ahead in small groups. */
+function costToGo(ground: Ground, arriving: Arriving, question: Question, questions: Question[]): number {
+  const total = arriving.weights.reduce((sum, w) => sum + w, 0);
+  const also = confirmers(ground.sight, arriving, question, ground.options.confirming ?? 2, ground.options);
+  let value = question.cost + WRONG_TURN * jointSlip(arriving, question, also);
+  const next = questions.filter(({ channel }) => channel !== question.channel);
+  for (let b = 0; b < question.leads.length; b += 1) {
+    const child = follow(ground, arriving, question, b);
+    if (child.taxa.length < 2) continue;
+    const part = child.weights.reduce((sum, w) => sum + w, 0) / total;
+    const sieve = new Sieve(child);
+    const ahead =
+      child.taxa.length <= LOOK_AHEAD_UP_TO
+        ? sieve.rank(next, {
+            unscored: 0,
+            worth: WORTH,
+            aBit: QUESTIONS_A_BIT,
+            wrongTurn: WRONG_TURN,
+            keep: 1,
+          })[0]?.value
+        : undefined;
+    value +=
+      part *
+      (ahead ??
+        QUESTIONS_A_BIT * sieve.bits() + (child.taxa.length <= LOOK_AHEAD_UP_TO ? WRONG_TURN / 4 : 0));
+  }
+  return value;
+}

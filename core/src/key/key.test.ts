@@ -1,0 +1,223 @@
+import fc from 'fast-check';
+import { randomFrom } from '../random/index.ts';
+import { profiled, viewOf } from '../testing/taxa.ts';
+import { BUILT_IN } from '../vocabulary/index.ts';
+import {
+  appraise,
+  buildKey,
+  couplets,
+  keyLines,
+  MultiAccess,
+  nodeAt,
+  questionsAt,
+  replaceCouplet,
+  rewordLead,
+  taxaBelow,
+} from './index.ts';
+
+const view = viewOf(['twig', 'bud', 'leaf']);
+const list = [
+  profiled('Acer', 'rubrum', {
+    'foliage.kind': 'broad blade',
+    'twig.arrangement': 'opposite',
+    'leaf.lobing': 'palmately lobed',
+    'bud.length': '3–5 mm',
+  }),
+  profiled('Cornus', 'sericea', {
+    'foliage.kind': 'broad blade',
+    'twig.arrangement': 'opposite',
+    'leaf.lobing': 'unlobed',
+    'bud.length': '4–7 mm',
+  }),
+  profiled('Quercus', 'alba', {
+    'foliage.kind': 'broad blade',
+    'twig.arrangement': 'alternate',
+    'leaf.lobing': 'pinnately lobed',
+    'bud.length': '3–5 mm',
+  }),
+  profiled('Populus', 'deltoides', {
+    'foliage.kind': 'broad blade',
+    'twig.arrangement': 'alternate',
+    'leaf.lobing': 'unlobed',
+    'bud.length': '12–20 mm',
+  }),
+  profiled('Abies', 'grandis', { 'foliage.kind': 'single needles', 'needle.length': '3–5 cm' }),
+  profiled('Taxus', 'brevifolia', { 'foliage.kind': 'single needles', 'needle.length': '1–2 cm' }),
+];
+const ids = list.map(({ taxon }) => taxon.id);
+const key = buildKey(list, BUILT_IN, view);
+
+/** Taxa with random states of a few characters, some of them varying. */
+const randomTaxa = (seed: number, n: number) => {
+  const random = randomFrom(seed);
+  const options: Record<string, string[]> = {
+    'twig.arrangement': ['alternate', 'opposite', 'usually alternate; sometimes opposite'],
+    'bud.scales': ['naked', 'one cap', 'two, valvate', 'several, overlapping'],
+    'leaf.lobing': ['unlobed', 'pinnately lobed', 'usually unlobed; sometimes palmately lobed'],
+    'twig.zigzag': ['yes', 'no'],
+    'bud.length': ['2–4 mm', '3–6 mm', '8–12 mm'],
+  };
+  return Array.from({ length: n }, (_, i) =>
+    profiled(
+      'Ficta',
+      `n${i}`,
+      Object.fromEntries(Object.entries(options).map(([id, texts]) => [id, random.pick(texts)])),
+    ),
+  );
+};
+
+test('every taxon of a list that can be parted has an end of its own, at log₂ n questions or little more', () => {
+  const appraisal = appraise(key, list, BUILT_IN);
+  expect(appraisal.together).toEqual([]);
+  expect(appraisal.unreachable).toEqual([]);
+  expect(appraisal.rightIfNobodyErrs).toBeGreaterThan(0.97);
+  expect(appraisal.meanQuestions).toBeLessThan(1.25 * Math.log2(6));
+});
+
+test('for random lists: no taxon is lost, leads part what arrives, and weights are kept', () => {
+  fc.assert(
+    fc.property(fc.integer(), fc.integer({ min: 1, max: 14 }), (seed, n) => {
+      const taxa = randomTaxa(seed, n);
+      const made = buildKey(taxa, BUILT_IN, view);
+      expect(taxaBelow(made.root).sort()).toEqual(made.taxa.slice().sort());
+      expect(made.root.share).toBeCloseTo(1);
+      for (const { couplet } of couplets(made)) {
+        expect(couplet.leads.length).toBeGreaterThan(1);
+        const below = couplet.leads.reduce((sum, lead) => sum + lead.to.share, 0);
+        // A byway that few individuals take may be left out, nothing else.
+        expect(below).toBeGreaterThan(couplet.share * 0.92 - 0.026);
+        expect(below).toBeLessThan(couplet.share + 1e-9);
+      }
+    }),
+    { numRuns: 40 },
+  );
+});
+
+test('taxa that nothing tells apart end together', () => {
+  const twins = [list[0]!, { ...list[0]!, taxon: { ...list[0]!.taxon, id: 'twin' } }];
+  const made = buildKey(twins, BUILT_IN, view);
+  expect(made.root).toMatchObject({ kind: 'end', taxa: ['acer-rubrum', 'twin'] });
+  expect(appraise(made, twins, BUILT_IN)).toMatchObject({
+    rightIfNobodyErrs: expect.closeTo(0.5),
+    together: [['acer-rubrum', 'twin']],
+  });
+});
+
+test('banned characters, levels and the view are kept to', () => {
+  const used = (options: object, day = 200) =>
+    couplets(buildKey(list, BUILT_IN, { ...view, day }, options)).flatMap(({ couplet }) =>
+      couplet.leads.flatMap((lead) => [lead.condition, ...lead.also].map(({ characterId }) => characterId)),
+    );
+  expect(used({})).toContain('twig.arrangement');
+  expect(used({ banned: ['twig.arrangement'] })).not.toContain('twig.arrangement');
+  expect(used({}, 20).filter((id) => id.startsWith('leaf.'))).toEqual([]);
+  for (const id of used({ level: 'beginner' })) expect(BUILT_IN.get(id)!.level).toBe('beginner');
+});
+
+test('with many leads a character of three states asks once', () => {
+  const three = [0, 2, 3].map((i) => list[i]!);
+  const made = buildKey(three, BUILT_IN, view, {
+    manyLeads: true,
+    banned: ['twig.arrangement', 'bud.length'],
+  });
+  expect(made.root).toMatchObject({ kind: 'couplet' });
+  expect(couplets(made)).toHaveLength(1);
+  expect(couplets(made)[0]!.couplet.leads).toHaveLength(3);
+});
+
+test('readers who misread fail more often, and most at the couplet that is named', () => {
+  const careful = appraise(key, list, BUILT_IN, { reader: 'careful' });
+  const novice = appraise(key, list, BUILT_IN, { reader: 'novice' });
+  expect(novice.right).toBeLessThan(careful.right);
+  expect(nodeAt(key, novice.weakest!.path)?.kind).toBe('couplet');
+  expect(appraise(key, list, BUILT_IN, { seed: 3 })).toEqual(appraise(key, list, BUILT_IN, { seed: 3 }));
+});
+
+test('a bracketed key names each couplet where another leads to it; an indented one sets it in', () => {
+  const bracketed = keyLines(key, 'bracketed', BUILT_IN, 'technical', 'metric');
+  const numbers = new Set(bracketed.map(({ couplet }) => couplet));
+  const targets = bracketed.flatMap(({ to }) => ('couplet' in to ? [to.couplet] : []));
+  expect(targets.sort()).toEqual([...numbers].filter((n) => n !== 1).sort());
+  expect(bracketed.flatMap(({ to }) => ('taxa' in to ? to.taxa : [])).sort()).toEqual([...ids].sort());
+  const indented = keyLines(key, 'indented', BUILT_IN, 'technical', 'metric');
+  expect(indented).toHaveLength(bracketed.length);
+  expect(Math.max(...indented.map(({ depth }) => depth))).toBeGreaterThan(0);
+  expect(indented[1]!.couplet).toBeGreaterThan(1);
+});
+
+test('a lead is reworded and brought back; a couplet replaced builds what lies below it again', () => {
+  const reworded = rewordLead(key, [], 0, '  Leaves like little hands ');
+  expect(keyLines(reworded, 'bracketed', BUILT_IN, 'technical', 'metric')[0]!.words).toBe(
+    'Leaves like little hands',
+  );
+  expect(rewordLead(reworded, [], 0, '')).toEqual(key);
+  const path = couplets(key).find(
+    ({ couplet }) => taxaBelow(couplet).includes('quercus-alba') && taxaBelow(couplet).length < 6,
+  )!.path;
+  const offered = questionsAt(key, path, list, BUILT_IN);
+  for (const { leads } of offered) {
+    const replaced = replaceCouplet(key, path, leads, list, BUILT_IN);
+    expect(replaced.ok).toBe(true);
+    if (replaced.ok) {
+      expect(nodeAt(replaced.value, path)).toMatchObject({ byHand: true });
+      expect(taxaBelow(replaced.value.root).sort()).toEqual([...ids].sort());
+    }
+  }
+  expect(offered.length).toBeGreaterThan(1);
+});
+
+test('a couplet that parts nothing, or cannot be seen, is refused with what to do', () => {
+  const same = replaceCouplet(
+    key,
+    [],
+    [{ characterId: 'bark.surface', states: ['smooth'], present: true }],
+    list,
+    BUILT_IN,
+  );
+  expect(same).toMatchObject({ ok: false, problem: expect.stringMatching(/cannot be seen/) });
+  const alike = replaceCouplet(
+    key,
+    [],
+    [
+      { characterId: 'foliage.kind', states: ['blade', 'single'] },
+      { characterId: 'foliage.kind', states: ['awls'] },
+    ],
+    list,
+    BUILT_IN,
+  );
+  expect(alike).toMatchObject({ ok: false, problem: expect.stringMatching(/show the same/) });
+});
+
+describe('answers in any order', () => {
+  const access = new MultiAccess(list, BUILT_IN, view);
+  const opposite = { characterId: 'twig.arrangement', states: ['opposite'] };
+  const lobed = { characterId: 'leaf.lobing', states: ['palmate'] };
+
+  test('the posterior sums to one and finds the tree, in whatever order', () => {
+    const [one, other] = [access.identify([opposite, lobed]), access.identify([lobed, opposite])];
+    expect(one.ranked.reduce((sum, { probability }) => sum + probability, 0)).toBeCloseTo(1);
+    expect(one.ranked[0]!.taxonId).toBe('acer-rubrum');
+    for (const { taxonId, probability } of one.ranked)
+      expect(other.ranked.find((entry) => entry.taxonId === taxonId)!.probability).toBeCloseTo(
+        probability,
+        9,
+      );
+  });
+
+  test('one slip is forgiven where that is asked for', () => {
+    const wrong = { characterId: 'foliage.kind', states: ['single'] };
+    const maple = (tolerant: boolean) =>
+      access
+        .identify([opposite, lobed, wrong], tolerant)
+        .ranked.find(({ taxonId }) => taxonId === 'acer-rubrum')!;
+    expect(maple(true).probability).toBeGreaterThan(maple(false).probability);
+    expect(maple(true).against).toBe(1);
+  });
+
+  test('the next question is one that still tells, and none is asked twice', () => {
+    const { next } = access.identify([opposite]);
+    expect(next.map(({ characterId }) => characterId)).not.toContain('twig.arrangement');
+    expect(next.map(({ characterId }) => characterId)).toContain('leaf.lobing');
+    for (const { bits } of next) expect(bits).toBeGreaterThan(0);
+  });
+});

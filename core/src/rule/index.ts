@@ -1,0 +1,3 @@
+export * from './check.ts';
+export * from './mine.ts';
+export * from './rule.ts';
