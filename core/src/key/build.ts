@@ -193,13 +193,15 @@ function bestQuestion(ground: Ground, arriving: Arriving): Question | undefined 
   const questions = questionsHere(ground, arriving);
   const sieve = new Sieve(arriving);
   for (const unscored of [0, UNSCORED]) {
-    const ranked = sieve.rank(questions, {
-      unscored,
-      worth: WORTH,
-      aBit: QUESTIONS_A_BIT,
-      wrongTurn: WRONG_TURN,
-      keep: ground.list.length > LONG_LIST ? 1 : LOOKED_AT,
-    });
+    const ranked = sieve
+      .rank(questions, {
+        unscored,
+        worth: WORTH,
+        aBit: QUESTIONS_A_BIT,
+        wrongTurn: WRONG_TURN,
+        keep: ground.list.length > LONG_LIST ? 1 : LOOKED_AT,
+      })
+      .filter(({ question }) => parts(ground, arriving, question));
     if (ranked.length === 0) continue;
     if (ranked.length === 1) return ranked[0]!.question;
     return ranked
@@ -208,6 +210,10 @@ function bestQuestion(ground: Ground, arriving: Arriving): Question | undefined 
   }
   return undefined;
 }
+
+/** Do specimens come down two leads at least, once byways are left out? */
+const parts = (ground: Ground, arriving: Arriving, question: Question): boolean =>
+  question.leads.filter((_, b) => follow(ground, arriving, question, b).taxa.length > 0).length > 1;
 
 /** What may be asked of these taxa: what was not asked yet; in lists that are not long also what was, as far as it left anything open. */
 export function questionsHere(ground: Ground, { taxa, asked }: Arriving): Question[] {
