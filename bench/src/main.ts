@@ -2,13 +2,14 @@ import { cpus, totalmem } from 'node:os';
 import { drawing } from './drawing.ts';
 import { evidence } from './evidence.ts';
 import { genera } from './genera.ts';
+import { keys } from './keys.ts';
 import { largeLibrary } from './largeLibrary.ts';
 import { pages } from './pages.ts';
 import { server } from './server.ts';
 import type { Row } from './row.ts';
 
 const rows: Row[] = [];
-for (const measure of [evidence, drawing, largeLibrary, pages, server]) rows.push(...(await measure()));
+for (const measure of [evidence, keys, drawing, largeLibrary, pages, server]) rows.push(...(await measure()));
 
 console.log(
   `\n${cpus()[0]?.model ?? 'unknown processor'}, ${cpus().length} cores, ${Math.round(totalmem() / 2 ** 30)} GiB, Node ${process.version}`,

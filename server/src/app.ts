@@ -16,8 +16,10 @@ import { confusionRoutes } from './confusions/routes.ts';
 import { courseRoutes } from './courses/routes.ts';
 import type { Db } from './db/index.ts';
 import { exchangeRoutes } from './exchange/routes.ts';
+import { lookalikeRoutes } from './lookalikes/routes.ts';
 import { measurementRoutes } from './measurements/routes.ts';
 import { photoRoutes } from './photos/routes.ts';
+import { lookalikePrintRoutes } from './prints/lookalikePrints.ts';
 import { printRoutes } from './prints/routes.ts';
 import { specimenPictureRoutes } from './prints/specimenPicture.ts';
 import { quizRoutes } from './quizzes/routes.ts';
@@ -35,7 +37,9 @@ const described: Route[] = [
   ...measurementRoutes,
   ...photoRoutes,
   ...exchangeRoutes,
+  ...lookalikeRoutes,
   ...printRoutes,
+  ...lookalikePrintRoutes,
   ...specimenPictureRoutes,
   ...courseRoutes,
   ...quizRoutes,

@@ -40,3 +40,10 @@ export const escapeText = (text: string): string =>
     /[&<>"']/g,
     (char) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;', "'": '&#39;' })[char]!,
   );
+
+/** Some drawn paths within a box (x, y, width, height) as SVG markup: the picture of a state on a printed lead. */
+export const pathsToSvg = (
+  paths: readonly DrawnPath[],
+  box: readonly [number, number, number, number],
+): string =>
+  `<svg xmlns="http://www.w3.org/2000/svg" viewBox="${box.join(' ')}">${paths.map(path).join('')}</svg>`;

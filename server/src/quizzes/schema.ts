@@ -13,6 +13,25 @@ export interface PlanBody {
 
 const organs = ['habit', 'bark', 'twig', 'bud', 'leaf', 'flower', 'fruit', 'wood', 'site'];
 
+/** What can be perceived. */
+export const viewSchema = Joi.object({
+  organs: Joi.array()
+    .items(Joi.string().valid(...organs))
+    .min(1)
+    .required()
+    .label('What is shown')
+    .messages({
+      'array.min': '“What is shown” needs at least one part of the plant',
+    }),
+  day: Joi.number().integer().min(1).max(365),
+  nearness: Joi.string().valid('afar', 'arm', 'hand').required(),
+  aids: Joi.array()
+    .items(Joi.string().valid(...AIDS))
+    .min(1)
+    .required(),
+  qualifiers: Joi.object().pattern(Joi.string(), Joi.string()).default({}),
+});
+
 export const planSchema = Joi.object<PlanBody>({
   title: Joi.string().trim().max(120).required().label('Title'),
   heldOn: isoDate().required().label('Date'),
@@ -25,23 +44,7 @@ export const planSchema = Joi.object<PlanBody>({
           .valid(...MEDIA)
           .required()
           .label('Medium'),
-        view: Joi.object({
-          organs: Joi.array()
-            .items(Joi.string().valid(...organs))
-            .min(1)
-            .required()
-            .label('What is shown')
-            .messages({
-              'array.min': '“What is shown” needs at least one part of the plant',
-            }),
-          day: Joi.number().integer().min(1).max(365),
-          nearness: Joi.string().valid('afar', 'arm', 'hand').required(),
-          aids: Joi.array()
-            .items(Joi.string().valid(...AIDS))
-            .min(1)
-            .required(),
-          qualifiers: Joi.object().pattern(Joi.string(), Joi.string()).default({}),
-        }).required(),
+        view: viewSchema.required(),
       }),
     )
     .required(),

@@ -1,6 +1,7 @@
 import { only, type Db } from '../db/index.ts';
 
-export type RecordKind = 'reconciliation' | 'character' | 'range' | 'sheet' | 'photo';
+export type RecordKind =
+  'reconciliation' | 'character' | 'range' | 'sheet' | 'photo' | 'pair' | 'rule' | 'key';
 
 export interface RecordRow<T> {
   key: string;

@@ -43,6 +43,12 @@ export function Tray({ courseId, profiles }: { courseId: string; profiles: reado
         Contrast
       </Button>
       <Button
+        disabled={held.length < 2}
+        onClick={() => void go(`/c/${courseId}/lookalikes/keys?only=${ids}`)}
+      >
+        Key
+      </Button>
+      <Button
         disabled={held.length === 0 || courseId === '-'}
         onClick={() => void go(`/c/${courseId}/course/list?add=${ids}`)}
       >

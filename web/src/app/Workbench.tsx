@@ -79,7 +79,7 @@ function Bench({ session }: { session: Session }) {
         <Suspense fallback={<p className="opening">Opening…</p>}>
           <Routes>
             <Route path="species/*" element={<SpeciesPlace courseId={courseId} />} />
-            <Route path="lookalikes" element={<LookalikesPlace courseId={courseId} />} />
+            <Route path="lookalikes/*" element={<LookalikesPlace courseId={courseId} />} />
             <Route path="course/*" element={<CoursePlace courseId={courseId} />} />
             <Route path="quizzes/*" element={<QuizzesPlace courseId={courseId} />} />
             <Route path="confusions/*" element={<ConfusionsPlace courseId={courseId} />} />

@@ -8,7 +8,7 @@ export function useSaved() {
   const queries = useQueryClient();
   const refresh = () =>
     Promise.all(
-      ['library', 'range', 'sheets', 'photos', 'search'].map((key) =>
+      ['library', 'lookalikes', 'range', 'sheets', 'photos', 'search'].map((key) =>
         queries.invalidateQueries({ queryKey: [key] }),
       ),
     );

@@ -8,16 +8,16 @@ import {
   type UnitSystem,
 } from '@hurrow/core/score';
 import { dayLabel, type Place } from '@hurrow/core/season';
-import { contrastPlate, traitsInWords } from '@hurrow/core/specimen';
-import { commonName, scientificName } from '@hurrow/core/taxon';
+import { commonName } from '@hurrow/core/taxon';
 import { listInWords, type View } from '@hurrow/core/view';
 import { scoresInView } from '@hurrow/core/evidence';
-import { calendarAtSite, type CourseSummary, type LibraryAnswer, useVocabulary } from '../app/data.ts';
-import { DrawingSvg } from '../app/Drawings.tsx';
-import { PhotosThatShow } from '../measuring/PhotoStrip.tsx';
+import { type CourseSummary, type LibraryAnswer, useVocabulary } from '../app/data.ts';
+import { ContrastFigure } from './ContrastFigure.tsx';
+import { SureWay } from './SureWay.tsx';
+import { YearStrip } from './YearStrip.tsx';
 import './contrast.css';
 
-interface ContrastProps {
+export interface ContrastProps {
   list: readonly ProfiledTaxon[];
   a: ProfiledTaxon;
   b: ProfiledTaxon;
@@ -28,7 +28,6 @@ interface ContrastProps {
   units: UnitSystem;
 }
 
-const FRAME = { width: 1000, height: 256 };
 const percent = (error: number) => (error < 0.001 ? 'under 0.1 %' : `${(error * 100).toFixed(1)} %`);
 
 /** Both trees side by side, what tells them apart in this view on the field date, and what would if nothing here does. */
@@ -44,8 +43,10 @@ export function ContrastView(props: ContrastProps) {
     [list, a, b, view, options, vocabulary],
   );
   const name = (id: string) => characterName(vocabulary.get(id)!, audience);
+  const both = useMemo(() => [a, b], [a, b]);
   return (
     <div className="contrast">
+      <SureWay {...props} ranked={found.ranked.map(({ characterId }) => characterId)} options={options} />
       <Verdict found={found} day={view.day} />
       {found.deciding.length > 0 && (
         <p className="deciding">
@@ -54,7 +55,8 @@ export function ContrastView(props: ContrastProps) {
           {percent(found.decidingError)} error.
         </p>
       )}
-      <Plate {...props} deciding={found.deciding} />
+      <ContrastFigure {...props} taxa={both} deciding={found.deciding} />
+      <YearStrip {...props} options={options} />
       <Ranked {...props} found={found} />
       {found.verdict !== 'settled' && <Remedies {...props} options={options} />}
     </div>
@@ -79,72 +81,6 @@ function Verdict({ found, day }: { found: Contrast; day: number }) {
         ? 'Nothing that is scored for both can be seen in this view on this date.'
         : `A careful reader of every visible character errs on ${percent(found.error)} of specimens.`}
     </p>
-  );
-}
-
-/** Both drawn alike but for what decides, at one scale, the deciding characters pointed at, or to be found. */
-function Plate({
-  a,
-  b,
-  view,
-  library,
-  site,
-  audience,
-  units,
-  deciding,
-}: ContrastProps & { deciding: string[] }) {
-  const vocabulary = useVocabulary();
-  const [hidden, setHidden] = useState(false);
-  const plates = useMemo(() => {
-    const taxa = [a, b].map((profiled) => ({
-      ...profiled,
-      taxon: { ...profiled.taxon, calendar: calendarAtSite(profiled.taxon.calendar, library, site) },
-    }));
-    const says = (index: number, id: string) => {
-      const score = scoresInView(
-        taxa[index]!.scores.filter((entry) => entry.characterId === id),
-        view,
-      )[0];
-      const character = vocabulary.get(id)!;
-      return (
-        score &&
-        `${characterName(character, audience)}: ${valueInWords(score.value, character, audience, units)}`
-      );
-    };
-    return contrastPlate(taxa, vocabulary, view, {
-      ...FRAME,
-      deciding,
-      units,
-      ...(hidden ? {} : { label: says }),
-    });
-  }, [a, b, view, library, site, audience, units, deciding, hidden, vocabulary]);
-  if (!plates.drawn.includes(true)) return null;
-  const text = [a, b].map(
-    ({ taxon }, i) =>
-      `${commonName(taxon)}. ${traitsInWords(plates.traits[i]!, view.organs, vocabulary, audience, units, hidden ? deciding : [])}`,
-  );
-  return (
-    <figure className="contrast-plate">
-      <figcaption>
-        {[a, b].map(({ taxon }, i) => (
-          <span key={taxon.id}>
-            <strong>{commonName(taxon)}</strong> <span className="latin">{scientificName(taxon)}</span>
-            {!plates.drawn[i] && <span className="quiet"> not on the tree on this date</span>}
-          </span>
-        ))}
-      </figcaption>
-      <DrawingSvg drawing={plates.drawing} label={text.join(' ')} />
-      <p className="quiet">
-        Drawn alike but for what decides.{' '}
-        {deciding.length > 0 && (
-          <button className="link" onClick={() => setHidden(!hidden)}>
-            {hidden ? 'Point it out' : 'Hide the labels: let them find it'}
-          </button>
-        )}
-      </p>
-      {!hidden &&
-        [a, b].map(({ taxon }) => <PhotosThatShow key={taxon.id} taxonId={taxon.id} characters={deciding} />)}
-    </figure>
   );
 }
 

@@ -1,56 +1,189 @@
-import { useQuery } from '@tanstack/react-query';
+import { Button } from 'antd';
 import { useMemo, useState } from 'react';
-import { Link, useSearchParams } from 'react-router';
+import { NavLink, Route, Routes, useSearchParams } from 'react-router';
 import { commonName } from '@hurrow/core/taxon';
-import { MEDIA, MEDIUM_TITLES, MEDIUM_VIEWS, viewInWords, type Medium, type View } from '@hurrow/core/view';
-import { courseQuery, useLibrary } from '../app/data.ts';
+import {
+  AIDS,
+  MEDIA,
+  MEDIUM_TITLES,
+  MEDIUM_VIEWS,
+  SHOWN_TITLES,
+  viewInWords,
+  type Aid,
+  type Medium,
+  type View,
+} from '@hurrow/core/view';
+import type { Level, ShownOrgan } from '@hurrow/core/vocabulary';
 import { useFieldDate } from '../app/fieldDate.tsx';
 import { useVasculum } from '../app/vasculum.tsx';
 import { ContrastView } from './ContrastView.tsx';
+import { Identify } from './Identify.tsx';
+import { Keys } from './Keys.tsx';
+import { Marks } from './Marks.tsx';
+import { PairMap } from './PairMap.tsx';
+import { printSheet } from './printSheet.ts';
+import { Rules } from './Rules.tsx';
+import { useGround, type Ground } from './setting.ts';
+import { SeveralView } from './SeveralView.tsx';
 
-/** What settles two trees, in the view one chooses, on the field date. */
+const MOST = 4;
+
+/** What is confusable on the list, and what settles it, in the view one chooses, on the field date. */
 export default function LookalikesPlace({ courseId }: { courseId: string }) {
-  const { library, profiles } = useLibrary();
-  const course = useQuery(courseQuery(courseId)).data;
   const { day } = useFieldDate();
   const { taxa: held } = useVasculum();
-  const [search, setSearch] = useSearchParams();
+  const [search] = useSearchParams();
   const [medium, setMedium] = useState<Medium>('cutting');
+  const [organs, setOrgans] = useState<ShownOrgan[]>(MEDIUM_VIEWS.cutting.organs);
+  const [aids, setAids] = useState<Aid[]>(MEDIUM_VIEWS.cutting.aids);
+  const [level, setLevel] = useState<Level>('advanced');
   const view = useMemo<View>(
-    () => ({ ...MEDIUM_VIEWS[medium], day, qualifiers: { plantAge: 'mature' } }),
-    [medium, day],
+    () => ({ ...MEDIUM_VIEWS[medium], organs, aids, day, qualifiers: { plantAge: 'mature' } }),
+    [medium, organs, aids, day],
   );
-  const asked = (search.get('taxa') ?? held.join(','))
-    .split(',')
-    .filter((id) => profiles.some(({ taxon }) => taxon.id === id));
-  const taught = course?.sets.flatMap((set) => set.taxa) ?? [];
-  const find = (id: string | undefined) => profiles.find(({ taxon }) => taxon.id === id);
-  const [a, b] = [find(asked[0]), find(asked[1])];
-  const wanted = [...taught, ...asked].join();
-  const list = useMemo(() => {
-    const ids = new Set(wanted.split(','));
-    return profiles.filter(({ taxon }) => ids.has(taxon.id));
-  }, [profiles, wanted]);
-  const choose = (place: 0 | 1, id: string) => {
-    const next = [asked[0] ?? '', asked[1] ?? ''];
-    next[place] = id;
-    setSearch({ taxa: next.join(',') });
-  };
-  if (!library) return <p className="opening">Opening the library…</p>;
+  const asked = (search.get('taxa') ?? held.join(',')).split(',').filter(Boolean).slice(0, MOST);
+  const ground = useGround(courseId, view, level, asked, search.get('only') ?? '');
+  if (!ground) return <p className="opening">Opening the library…</p>;
+  const base = `/c/${courseId}/lookalikes`;
+  const flip = <T,>(list: T[], item: T) =>
+    list.includes(item) ? list.filter((other) => other !== item) : [...list, item];
   return (
     <section className="page">
       <div className="page-head">
-        <h1>{a && b ? `${commonName(a.taxon)} or ${commonName(b.taxon)}?` : 'Two trees side by side'}</h1>
-        {a && b && <span className="quiet">{viewInWords(view)}</span>}
+        <h1>Lookalikes</h1>
+        <span className="quiet">
+          {ground.setting.list.length} taxa, {viewInWords(view)}
+        </span>
       </div>
+      <nav className="tabs" aria-label="Parts of Lookalikes">
+        <NavLink to={`${base}?${search.toString()}`} end>
+          Contrast
+        </NavLink>
+        <NavLink to={`${base}/map`}>Pair map</NavLink>
+        <NavLink to={`${base}/marks`}>Marks</NavLink>
+        <NavLink to={`${base}/keys`}>Keys</NavLink>
+        <NavLink to={`${base}/rules`}>Rules of thumb</NavLink>
+        <NavLink to={`${base}/identify`}>Name a specimen</NavLink>
+      </nav>
+      <details className="view-choice">
+        <summary>
+          Seen as a {MEDIUM_TITLES[medium]}: {organs.map((organ) => SHOWN_TITLES[organ]).join(', ')}
+        </summary>
+        <label>
+          Medium{' '}
+          <select
+            value={medium}
+            onChange={(event) => {
+              const next = event.target.value as Medium;
+              setMedium(next);
+              setOrgans(MEDIUM_VIEWS[next].organs);
+              setAids(MEDIUM_VIEWS[next].aids);
+            }}
+          >
+            {MEDIA.map((each) => (
+              <option key={each} value={each}>
+                {MEDIUM_TITLES[each]}
+              </option>
+            ))}
+          </select>
+        </label>
+        <Chips
+          title="Shown"
+          all={Object.keys(SHOWN_TITLES) as ShownOrgan[]}
+          chosen={organs}
+          name={(organ) => SHOWN_TITLES[organ]}
+          flip={(organ) => organs.join() !== organ && setOrgans(flip(organs, organ))}
+        />
+        <Chips
+          title="May be used"
+          all={[...AIDS]}
+          chosen={aids}
+          name={(aid) => aid}
+          flip={(aid) => aid !== 'eye' && setAids(flip(aids, aid))}
+        />
+        <label>
+          Characters up to{' '}
+          <select value={level} onChange={(event) => setLevel(event.target.value as Level)}>
+            <option value="beginner">beginner</option>
+            <option value="intermediate">intermediate</option>
+            <option value="advanced">advanced</option>
+          </select>
+        </label>
+      </details>
+      <Routes>
+        <Route path="" element={<ContrastTab ground={ground} asked={asked} base={base} />} />
+        <Route path="map" element={<PairMap ground={ground} base={base} />} />
+        <Route path="marks" element={<Marks ground={ground} />} />
+        <Route path="keys/*" element={<Keys ground={ground} base={base} />} />
+        <Route path="rules" element={<Rules ground={ground} />} />
+        <Route path="identify" element={<Identify ground={ground} base={base} />} />
+      </Routes>
+    </section>
+  );
+}
+
+function Chips<T extends string>({
+  title,
+  all,
+  chosen,
+  name,
+  flip,
+}: {
+  title: string;
+  all: readonly T[];
+  chosen: readonly T[];
+  name(item: T): string;
+  flip(item: T): void;
+}) {
+  return (
+    <div className="chips" role="group" aria-label={title}>
+      <span className="quiet">{title}</span>
+      {all.map((item) => (
+        <button
+          key={item}
+          aria-pressed={chosen.includes(item)}
+          {...(chosen.includes(item) ? { 'data-frequency': 'always' } : {})}
+          onClick={() => flip(item)}
+        >
+          {name(item)}
+        </button>
+      ))}
+    </div>
+  );
+}
+
+/** Two to four trees: the choice of them, and their contrast. */
+function ContrastTab({ ground, asked, base }: { ground: Ground; asked: string[]; base: string }) {
+  const { profiles, setting, library, course } = ground;
+  const [, setSearch] = useSearchParams();
+  const [problem, setProblem] = useState<string>();
+  const known = asked.filter((id) => profiles.some(({ taxon }) => taxon.id === id));
+  const chosen = known.flatMap((id) => profiles.find(({ taxon }) => taxon.id === id) ?? []);
+  const [a, b] = chosen;
+  const choose = (place: number, id: string) => {
+    const next = [...known];
+    if (id) next[place] = id;
+    else next.splice(place, 1);
+    setSearch({ taxa: next.join(',') });
+  };
+  const places = Array.from({ length: Math.min(MOST, Math.max(2, known.length + 1)) }, (_, i) => i);
+  return (
+    <>
+      <h2 className="contrast-title">
+        {a && b
+          ? `${chosen.map(({ taxon }) => commonName(taxon)).join(' or ')}?`
+          : 'Two to four trees side by side'}
+      </h2>
       <div className="pair-choice">
-        {([0, 1] as const).map((place) => (
+        {places.map((place) => (
           <label key={place}>
-            <span className="visually-hidden">{place === 0 ? 'First tree' : 'Second tree'}</span>
-            <select value={asked[place] ?? ''} onChange={(event) => choose(place, event.target.value)}>
-              <option value="">choose a tree</option>
+            <span className="visually-hidden">{['First', 'Second', 'Third', 'Fourth'][place]} tree</span>
+            <select value={known[place] ?? ''} onChange={(event) => choose(place, event.target.value)}>
+              <option value="">
+                {place < 2 ? 'choose a tree' : place < known.length ? 'none' : 'and another'}
+              </option>
               {profiles
-                .filter(({ taxon }) => taxon.id !== asked[1 - place])
+                .filter(({ taxon }) => taxon.id === known[place] || !known.includes(taxon.id))
                 .map(({ taxon }) => (
                   <option key={taxon.id} value={taxon.id}>
                     {commonName(taxon)}
@@ -59,48 +192,36 @@ export default function LookalikesPlace({ courseId }: { courseId: string }) {
             </select>
           </label>
         ))}
-        <label>
-          seen as{' '}
-          <select value={medium} onChange={(event) => setMedium(event.target.value as Medium)}>
-            {MEDIA.map((each) => (
-              <option key={each} value={each}>
-                {MEDIUM_TITLES[each]}
-              </option>
-            ))}
-          </select>
-        </label>
-        {asked.length > 2 && (
-          <span className="quiet">
-            Also gathered:{' '}
-            {asked.slice(2).map((id) => (
-              <Link
-                key={id}
-                to={`?taxa=${[asked[0], id, ...asked.slice(1).filter((other) => other !== id)].join(',')}`}
-                style={{ marginRight: 8 }}
-              >
-                {commonName(find(id)!.taxon)}
-              </Link>
-            ))}
-          </span>
+        {b && (
+          <Button
+            onClick={() =>
+              void printSheet('contrast', { taxa: known, view: setting.view }, course?.id).then(setProblem)
+            }
+          >
+            Print
+          </Button>
         )}
       </div>
-      {a && b ? (
+      {problem && <p className="problem">{problem}</p>}
+      {a && b && chosen.length === 2 && (
         <ContrastView
-          list={list}
+          list={setting.list}
           a={a}
           b={b}
-          view={view}
+          view={setting.view}
           library={library}
           site={course}
           audience={course?.audience ?? 'technical'}
           units={course?.units ?? 'metric'}
         />
-      ) : (
+      )}
+      {chosen.length > 2 && <SeveralView ground={ground} taxa={chosen} base={base} />}
+      {!b && (
         <p className="quiet">
-          Choose two trees, or gather them with c on their profiles. Move the field date above to see what
-          settles them at another time of year.
+          Choose trees, or gather them with c on their profiles. Move the field date above to see what settles
+          them at another time of year.
         </p>
       )}
-    </section>
+    </>
   );
 }

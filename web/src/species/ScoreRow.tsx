@@ -11,9 +11,9 @@ import {
   type ScoreProblem,
   type ScoreValue,
 } from '@hurrow/core/score';
-import { STATE_FRAME, statePicture } from '@hurrow/core/specimen';
 import { stateOf, type Character } from '@hurrow/core/vocabulary';
 import type { Entry } from './entry.ts';
+import { StatePicture } from '../app/StatePicture.tsx';
 
 const QUALIFIERS: [string, Qualifiers][] = [
   ['in general', {}],
@@ -264,25 +264,6 @@ function Chips({ character, value, put }: ChipsProps) {
         {shown && character.kind !== 'flag' ? `${shown.term}: ${shown.definition}` : ''}
       </p>
     </>
-  );
-}
-
-function StatePicture({ characterId, state }: { characterId: string; state: string }) {
-  const paths = statePicture(characterId, state);
-  if (!paths) return null;
-  return (
-    <svg className="state-picture" viewBox={STATE_FRAME.join(' ')} width={40} height={30} aria-hidden="true">
-      {paths.map((path, i) => (
-        <path
-          key={i}
-          d={path.d}
-          fill={path.fill}
-          stroke={path.stroke}
-          strokeWidth={path.strokeWidth * 1.6}
-          strokeLinejoin="round"
-        />
-      ))}
-    </svg>
   );
 }
 

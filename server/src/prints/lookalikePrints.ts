@@ -1,0 +1,135 @@
+import Joi from 'joi';
+import type { Key } from '@hurrow/core/key';
+import { profilesOf, vocabularyOfLibrary } from '@hurrow/core/library';
+import type { View } from '@hurrow/core/view';
+import { badInput } from '../api/problem.ts';
+import { route, STAFF } from '../api/route.ts';
+import { course as courseNow, sets } from '../courses/queries.ts';
+import type { Db } from '../db/index.ts';
+import { keySchema, type SureWay } from '../lookalikes/schema.ts';
+import { viewSchema } from '../quizzes/schema.ts';
+import { recordNow } from '../species/records.ts';
+import { libraryAt } from '../species/store.ts';
+import { PAPERS, pdfOf, type Paper } from './document.ts';
+import { contrastSheet, keySheet, marksSheet } from './lookalikeSheets.ts';
+
+interface ContrastBody {
+  taxa: string[];
+  view: View;
+}
+interface KeyBody {
+  title: string;
+  key: Key;
+  layout: 'bracketed' | 'indented';
+}
+interface MarksBody {
+  title: string;
+  rows: { taxonId: string; marks: string[]; notSettled: string[] }[];
+}
+type Asked = { course: string; paper: Paper };
+
+const common = {
+  course: Joi.string().max(80).default('-'),
+  paper: Joi.string()
+    .valid(...PAPERS)
+    .default('letter'),
+};
+const title = Joi.string().trim().min(1).max(160).required().label('Title');
+
+/** The library and how a course wants it put: its words, units, list and site. */
+async function settingOf(db: Db, courseId: string) {
+  const library = await libraryAt(db);
+  const vocabulary = vocabularyOfLibrary(library);
+  const course = await courseNow(db, courseId);
+  const profiles = profilesOf(library, vocabulary);
+  const taught = new Set(course ? (await sets(db, course.id)).flatMap((set) => set.taxa) : []);
+  return {
+    library,
+    profiles,
+    taught: profiles.filter(({ taxon }) => taught.has(taxon.id)),
+    options: {
+      audience: course?.audience ?? ('technical' as const),
+      units: course?.units ?? ('metric' as const),
+      black: false,
+      vocabulary,
+      day: 230,
+      sources: library.sources,
+      reference: library.reference,
+      ...(course ? { site: course } : {}),
+    },
+  };
+}
+
+export const lookalikePrintRoutes = [
+  route<ContrastBody & Asked>({
+    method: 'post',
+    path: '/api/prints/contrast.pdf',
+    summary: 'A contrast sheet of two to four taxa in a view, as PDF.',
+    allow: STAFF,
+    answers: 'application/pdf',
+    body: Joi.object({
+      taxa: Joi.array()
+        .items(Joi.string().max(120))
+        .min(2)
+        .max(4)
+        .unique()
+        .required()
+        .label('Trees to contrast'),
+      view: viewSchema.required(),
+      ...common,
+    }),
+    handle: async ({ db, body }) => {
+      const { library, profiles, taught, options } = await settingOf(db, body.course);
+      const chosen = body.taxa.flatMap((id) => profiles.find(({ taxon }) => taxon.id === id) ?? []);
+      if (chosen.length < body.taxa.length)
+        throw badInput('One of these species is no longer in the library. Choose again.');
+      const list = [...new Set([...taught, ...chosen])];
+      const pair = body.taxa.length === 2 ? [...body.taxa].sort().join('|') : undefined;
+      const sure = pair && (await recordNow<SureWay>(db, library.id, 'pair', pair))?.record?.text;
+      return pdfOf(body.paper, contrastSheet(list, chosen, body.view, sure, options));
+    },
+  }),
+  route<KeyBody & Asked>({
+    method: 'post',
+    path: '/api/prints/key.pdf',
+    summary: 'An identification key, bracketed or indented, with drawings of states on its leads, as PDF.',
+    allow: STAFF,
+    answers: 'application/pdf',
+    body: Joi.object({
+      title,
+      key: keySchema.required(),
+      layout: Joi.string().valid('bracketed', 'indented').default('bracketed'),
+      ...common,
+    }),
+    handle: async ({ db, body }) => {
+      const { profiles, options } = await settingOf(db, body.course);
+      return pdfOf(body.paper, keySheet(body.title, body.key, profiles, body.layout, options));
+    },
+  }),
+  route<MarksBody & Asked>({
+    method: 'post',
+    path: '/api/prints/marks.pdf',
+    summary: 'The marks that single out each taxon of a list, as PDF: the recap of a set.',
+    allow: STAFF,
+    answers: 'application/pdf',
+    body: Joi.object({
+      title,
+      rows: Joi.array()
+        .items(
+          Joi.object({
+            taxonId: Joi.string().max(120).required(),
+            marks: Joi.array().items(Joi.string().max(400)).max(30).required(),
+            notSettled: Joi.array().items(Joi.string().max(120)).max(500).required(),
+          }),
+        )
+        .min(1)
+        .max(300)
+        .required(),
+      ...common,
+    }),
+    handle: async ({ db, body }) => {
+      const { profiles } = await settingOf(db, body.course);
+      return pdfOf(body.paper, marksSheet(body.title, body.rows, profiles));
+    },
+  }),
+];

@@ -1,0 +1,241 @@
+import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces.js';
+import { contrastOf, scoresInView, type ProfiledTaxon } from '@hurrow/core/evidence';
+import { keyLines, type Key } from '@hurrow/core/key';
+import { characterName, valueInWords } from '@hurrow/core/score';
+import { dayLabel, type Place } from '@hurrow/core/season';
+import { contrastPlate, drawingToSvg, pathsToSvg, STATE_FRAME, statePicture } from '@hurrow/core/specimen';
+import { commonName, scientificName } from '@hurrow/core/taxon';
+import { listInWords, viewInWords, type View } from '@hurrow/core/view';
+import type { PrintOptions } from './profileSheet.ts';
+
+type Sheet = Omit<TDocumentDefinitions, 'pageSize'>;
+
+const footer = (title: string) => (page: number, pages: number) => ({
+  text: `${title} · ${page} of ${pages}`,
+  alignment: 'center' as const,
+  fontSize: 8,
+  color: '#4c5d60',
+});
+const heading = (text: string): Content => ({
+  text,
+  font: 'Serif',
+  bold: true,
+  fontSize: 19,
+  margin: [0, 0, 0, 3],
+});
+const inSans = (svg: string) => svg.replace('font-family="sans-serif"', 'font-family="Sans"');
+const RULED = { hLineWidth: () => 0.4, vLineWidth: () => 0, hLineColor: () => '#9aa8a6' };
+
+/** Two to four taxa drawn alike but for what decides, with what tells them apart, strongest first. */
+export function contrastSheet(
+  list: readonly ProfiledTaxon[],
+  chosen: readonly ProfiledTaxon[],
+  view: View,
+  sureWay: string | undefined,
+  options: PrintOptions & { reference: Place; site?: Place },
+): Sheet {
+  const { vocabulary, audience, units } = options;
+  const found = contrastOf(
+    list,
+    chosen.map(({ taxon }) => taxon.id),
+    vocabulary,
+    view,
+    options,
+  );
+  const says = (profiled: ProfiledTaxon, id: string) =>
+    scoresInView(
+      profiled.scores.filter((score) => score.characterId === id),
+      view,
+    )
+      .map((score) => valueInWords(score.value, vocabulary.get(id)!, audience, units))
+      .join(' | ');
+  const name = (id: string) => characterName(vocabulary.get(id)!, audience);
+  const plates = contrastPlate(chosen, vocabulary, view, {
+    width: 1000,
+    height: 420,
+    deciding: found.deciding,
+    units,
+    plain: options.black,
+    label: (index, id) => `${name(id)}: ${says(chosen[index]!, id)}`,
+  });
+  const title = chosen.map(({ taxon }) => commonName(taxon)).join(' or ');
+  const rows = found.ranked.filter(({ characterId }) => !vocabulary.get(characterId)!.derived).slice(0, 12);
+  return {
+    info: { title },
+    pageMargins: [40, 38, 40, 42],
+    footer: footer(title),
+    content: [
+      heading(`${title}?`),
+      {
+        text: chosen.map(({ taxon }, i) => [
+          { text: i ? '   ' : '' },
+          { text: scientificName(taxon), font: 'Serif', italics: true },
+        ]),
+        margin: [0, 0, 0, 6],
+      },
+      {
+        text: `${{ settled: 'Settled', doubtful: 'Doubtful', 'not settled': 'Not settled' }[found.verdict]} on ${dayLabel(view.day)}, ${viewInWords(view)}.`,
+        margin: [0, 0, 0, 4],
+      },
+      ...(sureWay
+        ? [{ text: [{ text: 'The sure way: ', bold: true }, sureWay], margin: [0, 0, 0, 4] } as Content]
+        : []),
+      ...(found.deciding.length
+        ? [
+            {
+              text: [{ text: 'Look at ', bold: true }, listInWords(found.deciding.map(name)), '.'],
+              margin: [0, 0, 0, 6],
+            } as Content,
+          ]
+        : []),
+      { svg: inSans(drawingToSvg(plates.drawing, title)), width: 515, margin: [0, 0, 0, 8] },
+      {
+        layout: RULED,
+        table: {
+          headerRows: 1,
+          widths: ['*', ...chosen.map(() => '*')],
+          body: [
+            ['', ...chosen.map(({ taxon }) => ({ text: commonName(taxon), bold: true }))],
+            ...rows.map(({ characterId }) => [
+              { text: name(characterId), bold: found.deciding.includes(characterId) },
+              ...chosen.map((profiled) => says(profiled, characterId)),
+            ]),
+          ],
+        },
+      },
+      ...cautions(chosen),
+    ],
+  };
+}
+
+/** A key, bracketed or indented, with a small drawing of the state on each lead that has one. */
+export function keySheet(
+  title: string,
+  key: Key,
+  list: readonly ProfiledTaxon[],
+  layout: 'bracketed' | 'indented',
+  options: PrintOptions,
+): Sheet {
+  const { vocabulary, audience, units } = options;
+  const taxon = (id: string) => list.find((each) => each.taxon.id === id)?.taxon;
+  const lines = keyLines(key, layout, vocabulary, audience, units);
+  const end = (ids: readonly string[]): Content => ({
+    text: ids.flatMap((id, i) => {
+      const found = taxon(id);
+      return [
+        { text: i ? ' or ' : '' },
+        { text: found ? commonName(found) : id, bold: true },
+        { text: found ? ` ${scientificName(found)}` : '', font: 'Serif', italics: true, fontSize: 8.5 },
+      ];
+    }),
+    alignment: 'right',
+  });
+  return {
+    info: { title },
+    pageMargins: [40, 38, 40, 42],
+    footer: footer(title),
+    content: [
+      heading(title),
+      {
+        text: `For ${key.taxa.length} taxa on ${dayLabel(key.view.day)}: ${viewInWords(key.view)}.`,
+        color: '#4c5d60',
+        margin: [0, 0, 0, 8],
+      },
+      {
+        layout: {
+          hLineWidth: (i: number) =>
+            i > 0 && lines[i]?.couplet !== lines[i - 1]?.couplet && layout === 'bracketed' ? 0.4 : 0,
+          vLineWidth: () => 0,
+          hLineColor: () => '#9aa8a6',
+          paddingTop: () => 1.5,
+          paddingBottom: () => 1.5,
+        },
+        table: {
+          dontBreakRows: true,
+          widths: ['auto', 26, '*', 170],
+          body: lines.map((line) => {
+            const character = vocabulary.get(line.condition.characterId);
+            const state = line.condition.states?.[0];
+            const picture = character && state ? statePicture(character.id, state) : undefined;
+            return [
+              { text: line.label, margin: [line.depth * 7, 0, 0, 0], noWrap: true },
+              picture ? { svg: pathsToSvg(picture, STATE_FRAME), width: 22 } : '',
+              line.words,
+              'couplet' in line.to
+                ? { text: layout === 'bracketed' ? `${line.to.couplet}` : '', alignment: 'right' }
+                : end(line.to.taxa),
+            ];
+          }),
+        },
+      },
+      ...cautions(list.filter(({ taxon: each }) => key.taxa.includes(each.id))),
+    ],
+  };
+}
+
+/** The marks that single each taxon out, one line a taxon: for the recap of a set. */
+export function marksSheet(
+  title: string,
+  rows: readonly { taxonId: string; marks: readonly string[]; notSettled: readonly string[] }[],
+  list: readonly ProfiledTaxon[],
+): Sheet {
+  const taxon = (id: string) => list.find((each) => each.taxon.id === id)?.taxon;
+  const chosen = list.filter((each) => rows.some(({ taxonId }) => taxonId === each.taxon.id));
+  return {
+    info: { title },
+    pageMargins: [40, 38, 40, 42],
+    footer: footer(title),
+    content: [
+      heading(title),
+      {
+        layout: RULED,
+        table: {
+          dontBreakRows: true,
+          widths: [150, '*'],
+          body: rows.map(({ taxonId, marks, notSettled }) => {
+            const found = taxon(taxonId);
+            const rivals = notSettled.flatMap((id) => taxon(id) ?? []).map((rival) => commonName(rival));
+            return [
+              {
+                stack: [
+                  { text: found ? commonName(found) : taxonId, bold: true },
+                  { text: found ? scientificName(found) : '', font: 'Serif', italics: true, fontSize: 8.5 },
+                ],
+              },
+              {
+                stack: [
+                  { text: marks.length ? marks.join('; ') : 'Nothing seen in this view singles it out.' },
+                  ...(rivals.length
+                    ? [
+                        {
+                          text: `Not told from ${listInWords(rivals)} in this view.`,
+                          italics: true,
+                          fontSize: 8.5,
+                        },
+                      ]
+                    : []),
+                ],
+              },
+            ];
+          }),
+        },
+      },
+      ...cautions(chosen),
+    ],
+  };
+}
+
+/** The cautions of the taxa that a sheet makes people handle. */
+function cautions(list: readonly ProfiledTaxon[]): Content[] {
+  const held = list.filter(({ taxon }) => taxon.cautions.length > 0);
+  if (held.length === 0) return [];
+  return [
+    { text: 'Cautions', bold: true, margin: [0, 10, 0, 2] },
+    {
+      ul: held.map(({ taxon }) => ({
+        text: `${commonName(taxon)}: ${taxon.cautions.map(({ kind, part, care }) => `${kind} (${part}). ${care}`).join(' ')}`,
+        fontSize: 8.5,
+      })),
+    },
+  ];
+}

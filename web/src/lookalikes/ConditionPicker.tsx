@@ -1,0 +1,72 @@
+import { useState } from 'react';
+import { conditionInWords, type Condition } from '@hurrow/core/condition';
+import { characterName, type Audience, type UnitSystem } from '@hurrow/core/score';
+import { ORGANS, type Character, type Vocabulary } from '@hurrow/core/vocabulary';
+
+interface Props {
+  vocabulary: Vocabulary;
+  audience: Audience;
+  units: UnitSystem;
+  /** Only these characters are offered; all with states where not given. */
+  offered?: ReadonlySet<string>;
+  label: string;
+  onPick(condition: Condition): void;
+}
+
+/** Chooses a character and one of its states. */
+export function ConditionPicker({ vocabulary, audience, units, offered, label, onPick }: Props) {
+  const [id, setId] = useState('');
+  const character = vocabulary.get(id);
+  const usable = [...vocabulary.values()].filter(
+    (each) => conditionsOf(each).length > 0 && !each.derived && (!offered || offered.has(each.id)),
+  );
+  return (
+    <span className="condition-picker">
+      <select aria-label={`${label}: character`} value={id} onChange={(event) => setId(event.target.value)}>
+        <option value="">choose a character</option>
+        {ORGANS.map(({ organ, title }) => {
+          const ofOrgan = usable.filter((each) => each.organ === organ);
+          return (
+            ofOrgan.length > 0 && (
+              <optgroup key={organ} label={title}>
+                {ofOrgan.map((each) => (
+                  <option key={each.id} value={each.id}>
+                    {characterName(each, audience)}
+                  </option>
+                ))}
+              </optgroup>
+            )
+          );
+        })}
+      </select>{' '}
+      {character && (
+        <select
+          aria-label={`${label}: state`}
+          value=""
+          onChange={(event) => {
+            onPick(conditionsOf(character)[Number(event.target.value)]!);
+            setId('');
+          }}
+        >
+          <option value="">choose what it shows</option>
+          {conditionsOf(character).map((condition, i) => (
+            <option key={i} value={i}>
+              {conditionInWords(condition, vocabulary, audience, units).split(': ')[1]}
+            </option>
+          ))}
+        </select>
+      )}
+    </span>
+  );
+}
+
+/** What can be said of a character in one choice: each state, or yes and no. Numbers are not offered. */
+function conditionsOf(character: Character): Condition[] {
+  const characterId = character.id;
+  if (character.kind === 'flag') return [true, false].map((present) => ({ characterId, present }));
+  if (character.anyOf)
+    return character.states.flatMap(({ id }) =>
+      [true, false].map((present) => ({ characterId, states: [id], present })),
+    );
+  return character.states.map(({ id }) => ({ characterId, states: [id] }));
+}

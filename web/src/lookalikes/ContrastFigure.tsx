@@ -1,0 +1,85 @@
+import { useMemo, useState } from 'react';
+import { scoresInView, type ProfiledTaxon } from '@hurrow/core/evidence';
+import { characterName, valueInWords, type Audience, type UnitSystem } from '@hurrow/core/score';
+import { contrastPlate, traitsInWords } from '@hurrow/core/specimen';
+import { commonName, scientificName } from '@hurrow/core/taxon';
+import type { View } from '@hurrow/core/view';
+import { calendarAtSite, type CourseSummary, type LibraryAnswer, useVocabulary } from '../app/data.ts';
+import { DrawingSvg } from '../app/Drawings.tsx';
+import { PhotosThatShow } from '../measuring/PhotoStrip.tsx';
+import './contrast.css';
+
+const FRAME = { width: 1000, height: 256 };
+
+/** All drawn alike but for what decides, at one scale, the deciding characters pointed at, or to be found. */
+export function ContrastFigure({
+  taxa: chosen,
+  view,
+  library,
+  site,
+  audience,
+  units,
+  deciding,
+}: {
+  taxa: readonly ProfiledTaxon[];
+  view: View;
+  library: LibraryAnswer;
+  site: CourseSummary | undefined;
+  audience: Audience;
+  units: UnitSystem;
+  deciding: string[];
+}) {
+  const vocabulary = useVocabulary();
+  const [hidden, setHidden] = useState(false);
+  const plates = useMemo(() => {
+    const taxa = chosen.map((profiled) => ({
+      ...profiled,
+      taxon: { ...profiled.taxon, calendar: calendarAtSite(profiled.taxon.calendar, library, site) },
+    }));
+    const says = (index: number, id: string) => {
+      const score = scoresInView(
+        taxa[index]!.scores.filter((entry) => entry.characterId === id),
+        view,
+      )[0];
+      const character = vocabulary.get(id)!;
+      return (
+        score &&
+        `${characterName(character, audience)}: ${valueInWords(score.value, character, audience, units)}`
+      );
+    };
+    return contrastPlate(taxa, vocabulary, view, {
+      ...FRAME,
+      deciding,
+      units,
+      ...(hidden ? {} : { label: says }),
+    });
+  }, [chosen, view, library, site, audience, units, deciding, hidden, vocabulary]);
+  if (!plates.drawn.includes(true)) return null;
+  const text = chosen.map(
+    ({ taxon }, i) =>
+      `${commonName(taxon)}. ${traitsInWords(plates.traits[i]!, view.organs, vocabulary, audience, units, hidden ? deciding : [])}`,
+  );
+  return (
+    <figure className="contrast-plate">
+      <figcaption>
+        {chosen.map(({ taxon }, i) => (
+          <span key={taxon.id}>
+            <strong>{commonName(taxon)}</strong> <span className="latin">{scientificName(taxon)}</span>
+            {!plates.drawn[i] && <span className="quiet"> not on the tree on this date</span>}
+          </span>
+        ))}
+      </figcaption>
+      <DrawingSvg drawing={plates.drawing} label={text.join(' ')} />
+      <p className="quiet">
+        Drawn alike but for what decides.{' '}
+        {deciding.length > 0 && (
+          <button className="link" onClick={() => setHidden(!hidden)}>
+            {hidden ? 'Point it out' : 'Hide the labels: let them find it'}
+          </button>
+        )}
+      </p>
+      {!hidden &&
+        chosen.map(({ taxon }) => <PhotosThatShow key={taxon.id} taxonId={taxon.id} characters={deciding} />)}
+    </figure>
+  );
+}

@@ -1,0 +1,119 @@
+import { useState } from 'react';
+import type { Condition } from '@hurrow/core/condition';
+import { conditionInWords } from '@hurrow/core/condition';
+import { leadInWords, nodeAt, taxaBelow, type Appraisal, type Key } from '@hurrow/core/key';
+import { characterName } from '@hurrow/core/score';
+import { commonName } from '@hurrow/core/taxon';
+import { listInWords } from '@hurrow/core/view';
+import { messageOf } from '../app/api.ts';
+import { runInWorker, useWork } from '../workers/useWork.ts';
+import { Working } from '../workers/Working.tsx';
+import type { KeptKey } from './lookalikesQuery.ts';
+import type { Ground } from './setting.ts';
+
+interface Props {
+  /** The couplet that is changed; undefined where none is chosen. */
+  path: number[] | undefined;
+  keyTo: Key;
+  ground: Ground;
+  options: KeptKey['options'];
+  replaced(key: Key, appraisal: Appraisal): void;
+  reword(lead: number, words: string): void;
+  ban?: (characterId: string) => void;
+}
+
+/** Changing one couplet by hand: reword its leads, or ask something else there and see what that costs. */
+export function CoupletEditor(props: Props) {
+  const { path, keyTo, ground } = props;
+  const node = path && nodeAt(keyTo, path);
+  if (!path || node?.kind !== 'couplet')
+    return (
+      <aside className="couplet-editor" aria-label="Change a couplet">
+        <p className="quiet">Press the number of a couplet to reword it, or to ask something else there.</p>
+      </aside>
+    );
+  const [audience, units] = [
+    ground.course?.audience ?? 'technical',
+    ground.course?.units ?? 'metric',
+  ] as const;
+  const characterId = node.leads[0]!.condition.characterId;
+  const name = (id: string) => {
+    const found = ground.profiles.find(({ taxon }) => taxon.id === id);
+    return found ? commonName(found.taxon) : id;
+  };
+  return (
+    <aside className="couplet-editor" aria-label="Change a couplet">
+      <h2>This couplet</h2>
+      {node.leads.map((lead, i) => (
+        <label key={i}>
+          To {listInWords(taxaBelow(lead.to).slice(0, 4).map(name))}
+          {taxaBelow(lead.to).length > 4 && ` and ${taxaBelow(lead.to).length - 4} more`}
+          <textarea
+            rows={2}
+            maxLength={400}
+            defaultValue={leadInWords(lead, ground.vocabulary, audience, units)}
+            onBlur={(event) => {
+              const own = leadInWords(
+                { ...lead, words: undefined } as never,
+                ground.vocabulary,
+                audience,
+                units,
+              );
+              const text = event.target.value.trim();
+              if (text !== (lead.words ?? own)) props.reword(i, text === own ? '' : text);
+            }}
+          />
+        </label>
+      ))}
+      {props.ban && (
+        <button className="link" onClick={() => props.ban!(characterId)}>
+          Never ask for {characterName(ground.vocabulary.get(characterId)!, audience)} in this key
+        </button>
+      )}
+      <Others {...props} path={path} />
+    </aside>
+  );
+}
+
+/** What else could be asked at a couplet, those that part its taxa most evenly first. */
+function Others({ path, keyTo, ground, options, replaced }: Props & { path: number[] }) {
+  const { vocabulary, course, library } = ground;
+  const [audience, units] = [course?.audience ?? 'technical', course?.units ?? 'metric'] as const;
+  const setting = { ...ground.setting, list: ground.profiles, view: keyTo.view };
+  const work = useWork(['questions', keyTo, path, library.id, library.revision, options], (worker) =>
+    worker.questions(setting, keyTo, path, options),
+  );
+  const [problem, setProblem] = useState<string>();
+  const [busy, setBusy] = useState(false);
+  const ask = async (leads: Condition[]) => {
+    setBusy(true);
+    try {
+      const made = await runInWorker(
+        async (worker) => await worker.replace(setting, keyTo, path, leads, options),
+      );
+      if (made.ok) replaced(made.value, made.appraisal);
+      setProblem(made.ok ? undefined : made.problem);
+    } catch (error) {
+      setProblem(messageOf(error));
+    }
+    setBusy(false);
+  };
+  return (
+    <>
+      <h2>Ask something else here</h2>
+      <Working work={work} what="Looking for questions…" />
+      {busy && <p role="status">Building what lies below again…</p>}
+      {problem && <p className="problem">{problem}</p>}
+      <ul>
+        {work.result?.slice(0, 14).map(({ leads, taxa }) => (
+          <li key={leads[0]!.characterId}>
+            <button className="link" disabled={busy} onClick={() => void ask(leads)}>
+              {conditionInWords(leads[0]!, vocabulary, audience, units)}
+            </button>{' '}
+            <small className="quiet">parts {taxa.map((part) => part.length).join(' from ')}</small>
+          </li>
+        ))}
+      </ul>
+    </>
+  );
+}

@@ -1,0 +1,101 @@
+import { useMemo, useState } from 'react';
+import { Link } from 'react-router';
+import { conditionInWords, type Condition } from '@hurrow/core/condition';
+import { MultiAccess } from '@hurrow/core/key';
+import { characterName } from '@hurrow/core/score';
+import { commonName, scientificName } from '@hurrow/core/taxon';
+import { ConditionPicker } from './ConditionPicker.tsx';
+import type { Ground } from './setting.ts';
+import './rules.css';
+
+/** Naming a specimen by answering any characters in any order: what is left after each, and what to look at next. */
+export function Identify({ ground, base }: { ground: Ground; base: string }) {
+  const { setting, vocabulary, course } = ground;
+  const [audience, units] = [course?.audience ?? 'technical', course?.units ?? 'metric'] as const;
+  const [answers, setAnswers] = useState<Condition[]>([]);
+  const [tolerant, setTolerant] = useState(true);
+  const access = useMemo(
+    () => new MultiAccess(setting.list, setting.vocabulary, setting.view, setting.options),
+    [setting],
+  );
+  const found = useMemo(() => access.identify(answers, tolerant), [access, answers, tolerant]);
+  const offered = useMemo(() => new Set(access.readings.channels.keys()), [access]);
+  const taxon = (id: string) => setting.list.find((each) => each.taxon.id === id)!.taxon;
+  const words = (condition: Condition) => conditionInWords(condition, vocabulary, audience, units);
+  const [first, second] = found.ranked;
+  return (
+    <div className="rules">
+      <div className="rule-form">
+        <h2>What the specimen shows</h2>
+        {answers.length === 0 && <p className="quiet">Answer whatever you can see, in any order.</p>}
+        <ul className="rule-list">
+          {answers.map((answer, i) => (
+            <li key={i}>
+              {words(answer)}{' '}
+              <button className="link" onClick={() => setAnswers(answers.filter((_, j) => j !== i))}>
+                Take back
+              </button>
+            </li>
+          ))}
+        </ul>
+        <ConditionPicker
+          vocabulary={setting.vocabulary}
+          audience={audience}
+          units={units}
+          offered={offered}
+          label="It shows"
+          onPick={(answer) => setAnswers([...answers, answer])}
+        />
+        {found.next.length > 0 && (
+          <p>
+            Look next at{' '}
+            <strong>
+              {found.next
+                .slice(0, 3)
+                .map(({ characterId }) => characterName(vocabulary.get(characterId)!, audience))
+                .join(', ')}
+            </strong>
+            .
+          </p>
+        )}
+        <label className="tolerant">
+          <input type="checkbox" checked={tolerant} onChange={() => setTolerant(!tolerant)} /> forgive one
+          wrong answer
+        </label>
+      </div>
+      <div>
+        <h2>What it can be</h2>
+        <table className="plain-table">
+          <tbody>
+            {found.ranked.slice(0, 14).map(({ taxonId, probability, against }) => (
+              <tr key={taxonId}>
+                <td>
+                  <Link to={`${base.replace(/lookalikes$/, 'species')}/${taxonId}`}>
+                    {commonName(taxon(taxonId))}
+                  </Link>{' '}
+                  <span className="latin">{scientificName(taxon(taxonId))}</span>
+                </td>
+                <td>
+                  <span className="bar-cell">
+                    <i style={{ width: `${probability * 160}px` }} />
+                    {probability < 0.005 ? 'under 1 %' : `${Math.round(100 * probability)} %`}
+                  </span>
+                </td>
+                <td className="quiet">
+                  {against > 0 && `${against} of ${answers.length} answers speak against it`}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+        {answers.length > 1 && first && second && (
+          <p>
+            <Link to={`${base}?taxa=${first.taxonId},${second.taxonId}`}>
+              What settles {commonName(taxon(first.taxonId))} and {commonName(taxon(second.taxonId))}
+            </Link>
+          </p>
+        )}
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,356 @@
+import { useQuery } from '@tanstack/react-query';
+import { Button } from 'antd';
+import { useState } from 'react';
+import { Link, Route, Routes, useParams } from 'react-router';
+import { keyLines, rewordLead, type Appraisal, type Key, type KeyOptions } from '@hurrow/core/key';
+import { dayLabel } from '@hurrow/core/season';
+import { commonName, scientificName } from '@hurrow/core/taxon';
+import { listInWords, viewInWords } from '@hurrow/core/view';
+import type { Level } from '@hurrow/core/vocabulary';
+import { messageOf, post, put, remove } from '../app/api.ts';
+import { StatePicture } from '../app/StatePicture.tsx';
+import { useSaved } from '../library/useSaved.tsx';
+import { useWork } from '../workers/useWork.ts';
+import { Working } from '../workers/Working.tsx';
+import { CoupletEditor } from './CoupletEditor.tsx';
+import { KeyWalk } from './KeyWalk.tsx';
+import { lookalikesQuery, type KeptKey } from './lookalikesQuery.ts';
+import { printSheet } from './printSheet.ts';
+import type { Ground } from './setting.ts';
+import './keys.css';
+
+export type Layout = 'bracketed' | 'indented';
+
+/** Keys: a fresh one of the list as it stands in the view, and those that are kept. */
+export function Keys({ ground, base }: { ground: Ground; base: string }) {
+  return (
+    <Routes>
+      <Route path="" element={<FreshKey ground={ground} base={base} />} />
+      <Route path=":keyId" element={<KeptKeyPage ground={ground} base={base} />} />
+      <Route path=":keyId/walk" element={<KeptKeyPage ground={ground} base={base} walking />} />
+    </Routes>
+  );
+}
+
+function FreshKey({ ground, base }: { ground: Ground; base: string }) {
+  const [level, setLevel] = useState<Level>('intermediate');
+  const held = useQuery(lookalikesQuery).data;
+  const [manyLeads, setManyLeads] = useState(false);
+  const [banned, setBanned] = useState<string[]>([]);
+  const wanted: KeyOptions = { level, manyLeads, banned };
+  const work = useWork(['key', level, manyLeads, banned, ...ground.inputs], (worker, progress) =>
+    worker.key(ground.setting, wanted, progress),
+  );
+  const [walking, setWalking] = useState(false);
+  const made = work.result;
+  if (walking && made) return <KeyWalk keyTo={made.key} ground={ground} leave={() => setWalking(false)} />;
+  return (
+    <>
+      <div className="pair-choice">
+        <label>
+          For{' '}
+          <select value={level} onChange={(event) => setLevel(event.target.value as Level)}>
+            <option value="beginner">beginners</option>
+            <option value="intermediate">those who know the common terms</option>
+            <option value="advanced">the advanced</option>
+          </select>
+        </label>
+        <label>
+          <input type="checkbox" checked={manyLeads} onChange={() => setManyLeads(!manyLeads)} /> more than
+          two leads where a character has more states
+        </label>
+        {held && held.keys.length > 0 && (
+          <span>
+            Kept:{' '}
+            {held.keys.map(({ id, title }) => (
+              <Link key={id} to={`${base}/keys/${id}`} style={{ marginRight: 10 }}>
+                {title}
+              </Link>
+            ))}
+          </span>
+        )}
+      </div>
+      <Working work={work} what="Building the key…" />
+      {made && (
+        <KeySheet
+          key={work.result?.key.root.share}
+          title={`Key to ${made.key.taxa.length} taxa, ${dayLabel(made.key.view.day)}`}
+          made={made}
+          ground={ground}
+          options={{ level, manyLeads, banned }}
+          walk={() => setWalking(true)}
+          ban={(id) => setBanned([...banned, id])}
+        />
+      )}
+      {banned.length > 0 && (
+        <p className="quiet">
+          Left out of the key:{' '}
+          {banned.map((id) => (
+            <button
+              key={id}
+              className="link"
+              onClick={() => setBanned(banned.filter((other) => other !== id))}
+            >
+              {ground.vocabulary.get(id)?.term} (allow again)
+            </button>
+          ))}
+        </p>
+      )}
+    </>
+  );
+}
+
+function KeptKeyPage({ ground, base, walking = false }: { ground: Ground; base: string; walking?: boolean }) {
+  const { keyId } = useParams();
+  const held = useQuery(lookalikesQuery).data;
+  const kept = held?.keys.find(({ id }) => id === keyId);
+  const setting = { ...ground.setting, list: ground.profiles, view: kept?.key.view ?? ground.setting.view };
+  const work = useWork(
+    ['appraise', kept?.key, ground.library.id, ground.library.revision],
+    (worker) => worker.appraise(setting, kept!.key),
+    kept !== undefined,
+  );
+  const [walk, setWalk] = useState(walking);
+  if (!held) return <p className="opening">Opening the key…</p>;
+  if (!kept)
+    return (
+      <p className="problem">
+        This key is no longer kept. <Link to={`${base}/keys`}>Build one for the list as it is now.</Link>
+      </p>
+    );
+  if (walk) return <KeyWalk keyTo={kept.key} ground={ground} leave={() => setWalk(false)} />;
+  return (
+    <>
+      <p>
+        <Link to={`${base}/keys`}>All keys</Link>{' '}
+        <span className="quiet">
+          Made for {dayLabel(kept.key.view.day)}: {viewInWords(kept.key.view)}. It stays as it was kept; the
+          figures are worked out from the scores as they are now.
+        </span>
+      </p>
+      <Working work={work} what="Appraising the key…" />
+      {work.result && (
+        <KeySheet
+          key={kept.id}
+          title={kept.title}
+          made={{ key: kept.key, appraisal: work.result }}
+          ground={ground}
+          options={kept.options}
+          kept={kept}
+          walk={() => setWalk(true)}
+        />
+      )}
+    </>
+  );
+}
+
+/** A key on the page: what it is worth, its lines, and what can be done with it. Changes are kept only on saving. */
+function KeySheet({
+  title: firstTitle,
+  made,
+  ground,
+  options,
+  kept,
+  walk,
+  ban,
+}: {
+  title: string;
+  made: { key: Key; appraisal: Appraisal };
+  ground: Ground;
+  options: KeptKey['options'];
+  kept?: KeptKey;
+  walk(): void;
+  ban?: (characterId: string) => void;
+}) {
+  const { vocabulary, course, profiles } = ground;
+  const [audience, units] = [course?.audience ?? 'technical', course?.units ?? 'metric'] as const;
+  const held = useQuery(lookalikesQuery).data;
+  const saved = useSaved();
+  const [layout, setLayout] = useState<Layout>('bracketed');
+  const [title, setTitle] = useState(firstTitle);
+  const [now, setNow] = useState(made);
+  const [selected, setSelected] = useState<number[]>();
+  const [problem, setProblem] = useState<string>();
+  const lines = keyLines(now.key, layout, vocabulary, audience, units);
+  const changed = now.key !== made.key;
+  const find = (id: string) => profiles.find(({ taxon }) => taxon.id === id)?.taxon;
+  const keep = async () => {
+    const body = { title, key: now.key, options, baseRevision: held?.revision ?? 0 };
+    try {
+      const { revision } = kept
+        ? await put<{ revision: number }>(`/api/library/keys/${kept.id}`, body)
+        : await post<{ revision: number }>('/api/library/keys', body);
+      await saved(`“${title}” is kept.`, revision);
+      setProblem(undefined);
+    } catch (error) {
+      setProblem(messageOf(error));
+    }
+  };
+  const drop = () =>
+    remove<{ revision: number }>(`/api/library/keys/${kept!.id}`)
+      .then(({ revision }) => saved('The key is taken away.', revision))
+      .catch((error: unknown) => setProblem(messageOf(error)));
+  return (
+    <div className="key-page">
+      <div>
+        <Worth
+          appraisal={now.appraisal}
+          before={changed ? made.appraisal : undefined}
+          name={(id) => nameOf(find(id), id)}
+        />
+        <div className="pair-choice">
+          <select
+            aria-label="Layout of the key"
+            value={layout}
+            onChange={(event) => setLayout(event.target.value as Layout)}
+          >
+            <option value="bracketed">bracketed</option>
+            <option value="indented">indented</option>
+          </select>
+          <Button type="primary" onClick={walk}>
+            Walk through it
+          </Button>
+          <Button
+            onClick={() =>
+              void printSheet('key', { title, key: now.key, layout }, course?.id).then(setProblem)
+            }
+          >
+            Print
+          </Button>
+          <input
+            aria-label="Name of the key"
+            value={title}
+            onChange={(event) => setTitle(event.target.value)}
+          />
+          <Button onClick={() => void keep()}>{kept ? 'Save' : 'Keep this key'}</Button>
+          {kept && (
+            <Button type="text" onClick={() => void drop()}>
+              Take away
+            </Button>
+          )}
+          {changed && (
+            <button className="link" onClick={() => setNow(made)}>
+              Back to the key before the changes
+            </button>
+          )}
+        </div>
+        {problem && <p className="problem">{problem}</p>}
+        <table className="key-lines" aria-label="The key">
+          <tbody>
+            {lines.map((line, i) => (
+              <tr
+                key={line.label}
+                id={`couplet-${line.label}`}
+                className={`${lines[i - 1]?.couplet === line.couplet || layout === 'indented' ? '' : 'first'} ${selected && selected.join() === line.path.join() ? 'chosen-couplet' : ''}`}
+              >
+                <td style={{ paddingLeft: 4 + line.depth * 13 }}>
+                  <button
+                    className="link"
+                    aria-label={`Change couplet ${line.couplet}`}
+                    onClick={() => setSelected(line.path)}
+                  >
+                    {line.label}
+                  </button>
+                </td>
+                <td>
+                  {line.condition.states?.[0] && (
+                    <StatePicture characterId={line.condition.characterId} state={line.condition.states[0]} />
+                  )}
+                </td>
+                <td>{line.words}</td>
+                <td>
+                  {'couplet' in line.to ? (
+                    layout === 'bracketed' && <a href={`#couplet-${line.to.couplet}`}>{line.to.couplet}</a>
+                  ) : (
+                    <Taxa ids={line.to.taxa} find={find} />
+                  )}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+      <CoupletEditor
+        key={selected?.join() ?? 'none'}
+        path={selected}
+        keyTo={now.key}
+        ground={ground}
+        options={options}
+        replaced={(key, appraisal) => setNow({ key, appraisal })}
+        reword={(lead, words) => setNow({ ...now, key: rewordLead(now.key, selected!, lead, words) })}
+        {...(ban ? { ban } : {})}
+      />
+    </div>
+  );
+}
+
+const nameOf = (taxon: Parameters<typeof commonName>[0] | undefined, id: string) =>
+  taxon ? commonName(taxon) : id;
+
+function Taxa({
+  ids,
+  find,
+}: {
+  ids: readonly string[];
+  find(id: string): Parameters<typeof scientificName>[0] | undefined;
+}) {
+  return (
+    <>
+      {ids.map((id, i) => {
+        const taxon = find(id);
+        return (
+          <span key={id}>
+            {i > 0 && ' or '}
+            <strong>{nameOf(taxon, id)}</strong>{' '}
+            <span className="latin">{taxon && scientificName(taxon)}</span>
+          </span>
+        );
+      })}
+    </>
+  );
+}
+
+/** What a key is worth, in sentences; beside it what it was worth before a change by hand. */
+function Worth({
+  appraisal,
+  before,
+  name,
+}: {
+  appraisal: Appraisal;
+  before: Appraisal | undefined;
+  name(id: string): string;
+}) {
+  const percent = (share: number) => `${Math.round(100 * share)} %`;
+  const questions = (a: Appraisal) => a.meanQuestions.toFixed(1);
+  return (
+    <div className="worth">
+      <p>
+        <strong>{questions(appraisal)} questions</strong> on average to a name, of {appraisal.taxa} taxa; no
+        key of two leads can do with fewer than {appraisal.bound.toFixed(1)}. Of beginners, who misread at
+        their usual rates, <strong>{percent(appraisal.right)}</strong> reach the right name (±{' '}
+        {percent(2 * appraisal.rightError)}).
+        {before && (
+          <span className={appraisal.right < before.right - 2 * before.rightError ? 'rust' : 'settled'}>
+            {' '}
+            Before the change: {questions(before)} questions, {percent(before.right)} right.
+          </span>
+        )}
+      </p>
+      {appraisal.together.length > 0 && (
+        <p className="gold">
+          Not told apart:{' '}
+          {appraisal.together
+            .slice(0, 3)
+            .map((ids) => listInWords(ids.map(name)))
+            .join('; ')}
+          {appraisal.together.length > 3 && `; and ${appraisal.together.length - 3} groups more`}.
+        </p>
+      )}
+      {appraisal.unreachable.length > 0 && (
+        <p className="rust">
+          Seldom reached though nobody errs: {listInWords(appraisal.unreachable.map(name))}.
+        </p>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,201 @@
+import { useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { verdictOf } from '@hurrow/core/evidence';
+import { characterName } from '@hurrow/core/score';
+import { dayLabel, midMonth, MONTHS } from '@hurrow/core/season';
+import { commonName } from '@hurrow/core/taxon';
+import { listInWords } from '@hurrow/core/view';
+import { useFieldDate } from '../app/fieldDate.tsx';
+import { useWork } from '../workers/useWork.ts';
+import { Working } from '../workers/Working.tsx';
+import type { Ground } from './setting.ts';
+import './pairMap.css';
+
+const LABELS = 128;
+
+/** All pairs of the list by the error of the ideal reader: as a matrix in which likes stand together, and the hard ones in words. */
+export function PairMap({ ground, base }: { ground: Ground; base: string }) {
+  const { setting, inputs, vocabulary, course } = ground;
+  const { day, setDay } = useFieldDate();
+  const map = useWork(['pairMap', ...inputs], (work, progress) => work.pairMap(setting, progress));
+  const [yearWanted, setYearWanted] = useState(false);
+  const year = useWork(
+    ['overYear', ...inputs],
+    (work, progress) => work.overYear(setting, progress),
+    yearWanted,
+  );
+  const audience = course?.audience ?? 'technical';
+  const name = (i: number) => commonName(setting.list[i]!.taxon);
+  const character = (id: string) => characterName(vocabulary.get(id)!, audience);
+  const to = (a: number, b: number) =>
+    `${base}?taxa=${setting.list[a]!.taxon.id},${setting.list[b]!.taxon.id}`;
+  const found = map.result;
+  return (
+    <>
+      <Working work={map} what="Comparing every pair…" />
+      {found && (
+        <div className="pair-map">
+          <div>
+            <p>
+              <strong>
+                {found.hardCount === 0
+                  ? `All ${found.pairs.length} pairs are settled on ${dayLabel(day)}.`
+                  : `${found.hardCount} of ${found.pairs.length} pairs are not settled on ${dayLabel(day)}.`}
+              </strong>
+            </p>
+            <Matrix pairs={found.pairs} order={found.order} name={name} to={to} />
+          </div>
+          <div>
+            <h2>The hard pairs</h2>
+            <ol className="hard-pairs">
+              {found.hard.map(({ a, b, error, best, gaps }) => (
+                <li key={`${a}-${b}`}>
+                  <Link to={to(a, b)}>
+                    {name(a)} and {name(b)}
+                  </Link>{' '}
+                  <span className={verdictOf(error) === 'doubtful' ? 'gold' : 'rust'}>
+                    {verdictOf(error)}, {(100 * error).toFixed(1)} %
+                  </span>
+                  <small>
+                    {best.length
+                      ? `Most is said by ${listInWords(best.map(character))}.`
+                      : 'Nothing that is scored for both differs here.'}
+                    {gaps.length > 0 &&
+                      ` Scored for one only: ${listInWords(gaps.slice(0, 3).map(character))}.`}
+                  </small>
+                </li>
+              ))}
+            </ol>
+            {found.hardCount > found.hard.length && (
+              <p className="quiet">
+                And {found.hardCount - found.hard.length} more, all less hard than these. Show more organs or
+                allow more aids to see fewer.
+              </p>
+            )}
+            {found.gaps.length > 0 && (
+              <>
+                <h2>What to score next</h2>
+                <ul className="hard-pairs">
+                  {found.gaps.map(({ characterId, taxa, pairs }) => (
+                    <li key={characterId}>
+                      {taxa.length === 1 ? 'One taxon lacks' : `${taxa.length} taxa lack`}{' '}
+                      {character(characterId)}; it could settle {pairs} {pairs === 1 ? 'pair' : 'pairs'} more.
+                    </li>
+                  ))}
+                </ul>
+              </>
+            )}
+            <h2>Over the year</h2>
+            {!yearWanted && (
+              <button className="link" onClick={() => setYearWanted(true)}>
+                Compare the twelve months
+              </button>
+            )}
+            {yearWanted && <Working work={year} what="Going through the year…" />}
+            {year.result && (
+              <table className="plain-table year-table">
+                <tbody>
+                  {year.result.map(({ doubtful, open }, month) => (
+                    <tr key={month}>
+                      <td>
+                        <button className="link" onClick={() => setDay(midMonth(month))}>
+                          {MONTHS[month]}
+                        </button>
+                      </td>
+                      <td>
+                        <i className="bar open-part" style={{ width: (open / found.pairs.length) * 260 }} />
+                        <i
+                          className="bar doubtful-part"
+                          style={{ width: (doubtful / found.pairs.length) * 260 }}
+                        />
+                      </td>
+                      <td>
+                        {open} not settled, {doubtful} doubtful
+                      </td>
+                    </tr>
+                  ))}
+                </tbody>
+              </table>
+            )}
+          </div>
+        </div>
+      )}
+    </>
+  );
+}
+
+/** The matrix: blank where settled, a gold half where doubtful, a rust whole where not settled. The list beside it says the same. */
+function Matrix({
+  pairs,
+  order,
+  name,
+  to,
+}: {
+  pairs: readonly { a: number; b: number; error: number }[];
+  order: readonly number[];
+  name(i: number): string;
+  to(a: number, b: number): string;
+}) {
+  const go = useNavigate();
+  const [at, setAt] = useState<{ a: number; b: number; error: number }>();
+  const place = new Map(order.map((taxon, i) => [taxon, i]));
+  const size = Math.max(7, Math.min(16, Math.floor(460 / order.length)));
+  const side = size * order.length;
+  const hard = pairs.filter(({ error }) => error > 0.02);
+  return (
+    <>
+      <svg
+        className="matrix"
+        width={side + LABELS}
+        height={side + 4}
+        role="img"
+        aria-label={`Matrix of ${order.length} taxa: ${hard.length} pairs are not settled. The list of hard pairs says which.`}
+        onMouseLeave={() => setAt(undefined)}
+      >
+        <rect x={LABELS} y={0} width={side} height={side} fill="#fff" stroke="#c3cfcb" />
+        {order.map((taxon, i) => (
+          <text
+            key={taxon}
+            x={LABELS - 5}
+            y={i * size + size * 0.8}
+            textAnchor="end"
+            fontSize={Math.min(11.5, size)}
+            fill={at && (at.a === taxon || at.b === taxon) ? '#17262b' : '#4c5d60'}
+            fontWeight={at && (at.a === taxon || at.b === taxon) ? 600 : 400}
+          >
+            {name(taxon)}
+          </text>
+        ))}
+        {order.map((taxon, i) => (
+          <rect key={taxon} x={LABELS + i * size} y={i * size} width={size} height={size} fill="#e3eae7" />
+        ))}
+        {hard.flatMap((pair) =>
+          [
+            [place.get(pair.a)!, place.get(pair.b)!],
+            [place.get(pair.b)!, place.get(pair.a)!],
+          ].map(([row, column]) => {
+            const half = pair.error <= 0.1;
+            return (
+              <rect
+                key={`${row}-${column}`}
+                className="cell"
+                x={LABELS + column! * size + (half ? size * 0.28 : 1)}
+                y={row! * size + (half ? size * 0.28 : 1)}
+                width={half ? size * 0.44 : size - 1.5}
+                height={half ? size * 0.44 : size - 1.5}
+                fill={half ? 'var(--gold)' : 'var(--rust)'}
+                onMouseEnter={() => setAt(pair)}
+                onClick={() => void go(to(pair.a, pair.b))}
+              />
+            );
+          }),
+        )}
+      </svg>
+      <p className="quiet" aria-live="polite">
+        {at
+          ? `${name(at.a)} and ${name(at.b)}: ${verdictOf(at.error)}, ${(100 * at.error).toFixed(1)} % error.`
+          : '■ not settled ▪ doubtful, blank: settled. Likes stand together. Press a mark for its contrast.'}
+      </p>
+    </>
+  );
+}

@@ -1,0 +1,265 @@
+import { useQuery } from '@tanstack/react-query';
+import { Button } from 'antd';
+import { useMemo, useState } from 'react';
+import { conditionInWords, type Condition } from '@hurrow/core/condition';
+import { checkRule, ruleInWords, type Conclusion, type KeptRule, type Rule } from '@hurrow/core/rule';
+import { commonName } from '@hurrow/core/taxon';
+import { listInWords } from '@hurrow/core/view';
+import { messageOf, post, remove } from '../app/api.ts';
+import { useSaved } from '../library/useSaved.tsx';
+import { useWork } from '../workers/useWork.ts';
+import { Working } from '../workers/Working.tsx';
+import { ConditionPicker } from './ConditionPicker.tsx';
+import { lookalikesQuery } from './lookalikesQuery.ts';
+import type { Ground } from './setting.ts';
+import './rules.css';
+
+/** Rules of thumb: those that are kept, each checked against the list; a form for a new one; and what the list itself proposes. */
+export function Rules({ ground }: { ground: Ground }) {
+  const held = useQuery(lookalikesQuery).data;
+  const saved = useSaved();
+  const [problem, setProblem] = useState<string>();
+  const keep = (rule: Rule & { words?: string }) =>
+    post<{ revision: number }>('/api/library/rules', { rule, baseRevision: held?.revision ?? 0 })
+      .then(({ revision }) => saved('The rule is kept.', revision))
+      .then(() => setProblem(undefined))
+      .catch((error: unknown) => setProblem(messageOf(error)));
+  const drop = (id: string) =>
+    remove<{ revision: number }>(`/api/library/rules/${id}`)
+      .then(({ revision }) => saved('The rule is taken away.', revision))
+      .catch((error: unknown) => setProblem(messageOf(error)));
+  return (
+    <div className="rules">
+      <div>
+        <h2>Rules of this course</h2>
+        {problem && <p className="problem">{problem}</p>}
+        {held?.rules.length === 0 && (
+          <p className="quiet">None yet. Write one below, or keep one that the list proposes.</p>
+        )}
+        <ul className="rule-list">
+          {held?.rules.map((rule) => (
+            <KeptLine key={rule.id} rule={rule} ground={ground} drop={() => void drop(rule.id)} />
+          ))}
+        </ul>
+        <RuleForm ground={ground} keep={keep} />
+      </div>
+      <Proposals ground={ground} keep={(rule) => void keep(rule)} />
+    </div>
+  );
+}
+
+const wordsOf = (rule: Rule & { words?: string }, { setting, vocabulary, course }: Ground) =>
+  ruleInWords(
+    rule,
+    setting.list.map(({ taxon }) => taxon),
+    vocabulary,
+    course?.audience ?? 'technical',
+    course?.units ?? 'metric',
+  );
+
+function KeptLine({ rule, ground, drop }: { rule: KeptRule; ground: Ground; drop(): void }) {
+  return (
+    <li>
+      <strong>{wordsOf(rule, ground)}</strong>{' '}
+      <button className="link" onClick={drop}>
+        Take away
+      </button>
+      {rule.words && <small>{wordsOf({ conditions: rule.conditions, then: rule.then }, ground)}</small>}
+      <RuleFinding rule={rule} ground={ground} />
+    </li>
+  );
+}
+
+/** What the list says of a rule: what it covers, its exceptions by name, and how often it holds. */
+function RuleFinding({ rule, ground }: { rule: Rule; ground: Ground }) {
+  const { setting, vocabulary } = ground;
+  const check = useMemo(
+    () => checkRule(rule, setting.list, vocabulary, setting.view, setting.options),
+    [rule, setting, vocabulary],
+  );
+  const name = (id: string) => commonName(setting.list.find(({ taxon }) => taxon.id === id)!.taxon);
+  const names = (ids: readonly string[]) => listInWords(ids.map(name));
+  if (check.rate === undefined)
+    return <small className="gold">Nothing on the list shows this in the view and on the date chosen.</small>;
+  return (
+    <small>
+      {check.exceptions.length === 0 ? (
+        <span className="settled">Holds without exception. </span>
+      ) : (
+        <span className="rust">
+          Exceptions:{' '}
+          {check.exceptions
+            .map(({ taxonId, share }) => `${name(taxonId)}${share < 0.97 ? ' (in part)' : ''}`)
+            .join(', ')}
+          .{' '}
+        </span>
+      )}
+      Right for {Math.round(100 * check.rate)} % of what shows it. Covers {check.covered.length}
+      {check.covered.length > 0 && check.covered.length < 7 ? `: ${names(check.covered)}` : ''}.
+      {check.notReached.length > 0 && ` Does not reach ${names(check.notReached)}.`}
+      {check.unknown.length > 0 && ` Not known or not seen for ${check.unknown.length} others.`}
+    </small>
+  );
+}
+
+function RuleForm({
+  ground,
+  keep,
+}: {
+  ground: Ground;
+  keep(rule: Rule & { words?: string }): Promise<void>;
+}) {
+  const { vocabulary, setting, course } = ground;
+  const [audience, units] = [course?.audience ?? 'technical', course?.units ?? 'metric'] as const;
+  const [conditions, setConditions] = useState<Condition[]>([]);
+  const [then, setThen] = useState<Conclusion>();
+  const [words, setWords] = useState('');
+  const unique = (values: string[]) => [...new Set(values)].sort();
+  const genera = unique(setting.list.map(({ taxon }) => taxon.genus));
+  const families = unique(setting.list.map(({ taxon }) => taxon.family));
+  const rule = conditions.length > 0 && then ? { conditions, then } : undefined;
+  const choose = (value: string) => {
+    const [kind, name] = value.split('|') as ['genus' | 'family' | 'taxon', string];
+    if (kind === 'taxon') {
+      const before = then?.kind === 'taxa' ? then.taxa : [];
+      setThen({ kind: 'taxa', taxa: [...new Set([...before, name])] });
+    } else setThen({ kind, name });
+  };
+  return (
+    <form
+      className="rule-form"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (!rule) return;
+        void keep({ ...rule, ...(words.trim() ? { words: words.trim() } : {}) }).then(() => {
+          setConditions([]);
+          setThen(undefined);
+          setWords('');
+        });
+      }}
+    >
+      <h2>A new rule</h2>
+      <p>
+        <strong>If</strong>{' '}
+        {conditions.map((condition, i) => (
+          <span key={i} className="chosen">
+            {i > 0 && 'and '}
+            {conditionInWords(condition, vocabulary, audience, units)}{' '}
+            <button
+              type="button"
+              aria-label={`Take out ${conditionInWords(condition, vocabulary, audience, units)}`}
+              onClick={() => setConditions(conditions.filter((_, j) => j !== i))}
+            >
+              ×
+            </button>
+          </span>
+        ))}
+        {conditions.length < 4 && (
+          <ConditionPicker
+            vocabulary={setting.vocabulary}
+            audience={audience}
+            units={units}
+            label="If"
+            onPick={(condition) => setConditions([...conditions, condition])}
+          />
+        )}
+      </p>
+      <p>
+        <strong>then</strong>{' '}
+        {then && (
+          <span className="chosen">
+            {
+              ruleInWords(
+                { conditions: [], then },
+                setting.list.map(({ taxon }) => taxon),
+                vocabulary,
+                audience,
+                units,
+              ).split('then ')[1]
+            }{' '}
+            <button type="button" aria-label="Take out what it concludes" onClick={() => setThen(undefined)}>
+              ×
+            </button>
+          </span>
+        )}
+        {(!then || then.kind === 'taxa') && (
+          <select aria-label="Then it is" value="" onChange={(event) => choose(event.target.value)}>
+            <option value="">{then ? 'or…' : 'choose what it is'}</option>
+            {!then && (
+              <>
+                <optgroup label="A genus">
+                  {genera.map((genus) => (
+                    <option key={genus} value={`genus|${genus}`}>
+                      {genus}
+                    </option>
+                  ))}
+                </optgroup>
+                <optgroup label="A family">
+                  {families.map((family) => (
+                    <option key={family} value={`family|${family}`}>
+                      {family}
+                    </option>
+                  ))}
+                </optgroup>
+              </>
+            )}
+            <optgroup label="Trees by name">
+              {setting.list.map(({ taxon }) => (
+                <option key={taxon.id} value={`taxon|${taxon.id}`}>
+                  {commonName(taxon)}
+                </option>
+              ))}
+            </optgroup>
+          </select>
+        )}
+      </p>
+      {rule && <RuleFinding rule={rule} ground={ground} />}
+      <label>
+        In your own words, if you like
+        <input value={words} maxLength={300} onChange={(event) => setWords(event.target.value)} />
+      </label>
+      <Button type="primary" htmlType="submit" disabled={!rule}>
+        Keep the rule
+      </Button>
+    </form>
+  );
+}
+
+function Proposals({ ground, keep }: { ground: Ground; keep(rule: Rule): void }) {
+  const { setting, inputs } = ground;
+  const work = useWork(['rules', ...inputs], (worker, progress) => worker.rules(setting, progress));
+  const [all, setAll] = useState(false);
+  const name = (id: string) => commonName(setting.list.find(({ taxon }) => taxon.id === id)!.taxon);
+  const shown = work.result?.slice(0, all ? 200 : 14) ?? [];
+  return (
+    <div>
+      <h2>What the list proposes</h2>
+      <Working work={work} what="Going through the states…" />
+      {work.result?.length === 0 && (
+        <p className="quiet">
+          No rule of one or two states holds for three taxa without exception in this view.
+        </p>
+      )}
+      <ul className="rule-list">
+        {shown.map(({ conditions, then, covered, excluded }) => (
+          <li key={JSON.stringify([conditions, then])}>
+            {wordsOf({ conditions, then }, ground)}{' '}
+            <button className="link" onClick={() => keep({ conditions, then })}>
+              Keep
+            </button>
+            <small>
+              No exception. Holds for{' '}
+              {covered.length < 6 ? listInWords(covered.map(name)) : `${covered.length} taxa`}; rules out{' '}
+              {excluded.length}.
+            </small>
+          </li>
+        ))}
+      </ul>
+      {work.result && work.result.length > 14 && (
+        <button className="link" onClick={() => setAll(!all)}>
+          {all ? 'Only the first' : `All ${work.result.length}`}
+        </button>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,91 @@
+import { useMemo } from 'react';
+import { Link } from 'react-router';
+import { contrastOf, scoresInView, type ProfiledTaxon } from '@hurrow/core/evidence';
+import { characterName, valueInWords } from '@hurrow/core/score';
+import { dayLabel } from '@hurrow/core/season';
+import { commonName } from '@hurrow/core/taxon';
+import { listInWords } from '@hurrow/core/view';
+import { ContrastFigure } from './ContrastFigure.tsx';
+import type { Ground } from './setting.ts';
+
+/** Three or four trees at once: which pairs are settled, the characters that settle all of them, and what each shows. */
+export function SeveralView({ ground, taxa, base }: { ground: Ground; taxa: ProfiledTaxon[]; base: string }) {
+  const { setting, vocabulary, course, library } = ground;
+  const [audience, units] = [course?.audience ?? 'technical', course?.units ?? 'metric'] as const;
+  const ids = taxa.map(({ taxon }) => taxon.id).join();
+  const found = useMemo(
+    () => contrastOf(setting.list, ids.split(','), setting.vocabulary, setting.view, setting.options),
+    [setting, ids],
+  );
+  const name = (id: string) => characterName(vocabulary.get(id)!, audience);
+  const common = (id: string) => commonName(taxa.find(({ taxon }) => taxon.id === id)!.taxon);
+  const hard = found.pairs.filter(({ verdict }) => verdict !== 'settled');
+  const says = (profiled: ProfiledTaxon, id: string) =>
+    scoresInView(
+      profiled.scores.filter((score) => score.characterId === id),
+      setting.view,
+    )
+      .map((score) => valueInWords(score.value, vocabulary.get(id)!, audience, units))
+      .join(' | ');
+  const rows = found.ranked.filter(({ characterId }) => !vocabulary.get(characterId)!.derived);
+  return (
+    <div className="contrast">
+      <p className="verdict">
+        <strong className={hard.length === 0 ? 'settled' : 'rust'}>
+          {hard.length === 0
+            ? `All ${found.pairs.length} pairs are settled on ${dayLabel(setting.view.day)}.`
+            : `${hard.length} of ${found.pairs.length} pairs are not settled on ${dayLabel(setting.view.day)}.`}
+        </strong>{' '}
+        {hard.map(({ a, b, verdict, error }) => (
+          <Link key={a + b} to={`${base}?taxa=${a},${b}`} style={{ marginRight: 10 }}>
+            {common(a)} and {common(b)} ({verdict}, {(100 * error).toFixed(1)} %)
+          </Link>
+        ))}
+      </p>
+      {found.deciding.length > 0 && (
+        <p className="deciding">
+          Look at <strong>{listInWords(found.deciding.map(name))}</strong>.
+        </p>
+      )}
+      <ContrastFigure
+        taxa={taxa}
+        view={setting.view}
+        library={library}
+        site={course}
+        audience={audience}
+        units={units}
+        deciding={found.deciding}
+      />
+      <table className="plain-table ranked">
+        <thead>
+          <tr>
+            <th>What tells them apart, strongest first</th>
+            {taxa.map(({ taxon }) => (
+              <th key={taxon.id}>{commonName(taxon)}</th>
+            ))}
+            <th>Tells</th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.slice(0, 12).map(({ characterId, serves }) => (
+            <tr key={characterId} className={found.deciding.includes(characterId) ? 'decides' : ''}>
+              <td>
+                {name(characterId)}
+                {found.deciding.includes(characterId) && <small> decides</small>}
+              </td>
+              {taxa.map((profiled) => (
+                <td key={profiled.taxon.id}>{says(profiled, characterId)}</td>
+              ))}
+              <td>
+                {serves} of {found.pairs.length} pairs
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {found.agreeing.length > 0 && (
+        <p className="quiet">They agree in {listInWords(found.agreeing.slice(0, 12).map(name))}.</p>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,131 @@
+import { useQuery } from '@tanstack/react-query';
+import { Button } from 'antd';
+import { useMemo, useState } from 'react';
+import { errorOf } from '@hurrow/core/evidence';
+import { characterName } from '@hurrow/core/score';
+import { listInWords } from '@hurrow/core/view';
+import { messageOf, put } from '../app/api.ts';
+import { useVocabulary } from '../app/data.ts';
+import { useSaved } from '../library/useSaved.tsx';
+import type { ContrastProps } from './ContrastView.tsx';
+import { lookalikesQuery, pairKey, type SureWayRecord } from './lookalikesQuery.ts';
+
+type Props = ContrastProps & { ranked: string[]; options: object };
+
+/** What the instructor calls the sure way between two taxa, and whether the scores bear it out on the field date. */
+export function SureWay(props: Props) {
+  const { a, b } = props;
+  const held = useQuery(lookalikesQuery).data;
+  const [editing, setEditing] = useState(false);
+  if (!held) return null;
+  const key = pairKey(a.taxon.id, b.taxon.id);
+  const note = held.sureWays[key];
+  if (editing)
+    return <Form key={key} {...props} note={note} revision={held.revision} close={() => setEditing(false)} />;
+  if (!note)
+    return (
+      <p className="sure-way">
+        <button className="link" onClick={() => setEditing(true)}>
+          Write down the sure way to tell them apart
+        </button>
+      </p>
+    );
+  return (
+    <div className="sure-way">
+      <p>
+        <strong>The sure way:</strong> {note.text}{' '}
+        <button className="link" onClick={() => setEditing(true)}>
+          Change
+        </button>
+      </p>
+      <Check {...props} note={note} />
+    </div>
+  );
+}
+
+function Check({ list, a, b, view, audience, note, options }: Props & { note: SureWayRecord }) {
+  const vocabulary = useVocabulary();
+  const found = useMemo(
+    () => errorOf(list, a.taxon.id, b.taxon.id, note.characters, vocabulary, view, options),
+    [list, a, b, note, vocabulary, view, options],
+  );
+  if (note.characters.length === 0)
+    return <p className="quiet">It names no character, so it cannot be checked against the scores.</p>;
+  const names = (ids: readonly string[]) =>
+    listInWords(
+      ids.flatMap((id) => (vocabulary.has(id) ? characterName(vocabulary.get(id)!, audience) : [])),
+    );
+  const error = `${(100 * found.error).toFixed(1)} %`;
+  return (
+    <p className={found.verdict === 'settled' ? 'quiet' : 'rust'} role="note">
+      {found.verdict === 'settled'
+        ? `The scores bear it out: ${names(note.characters)} alone leave ${error} error.`
+        : `The scores do not bear it out in this view: ${names(note.characters)} alone leave ${error} error.`}
+      {found.unseen.length > 0 &&
+        ` ${names(found.unseen)} cannot be seen here on this date, or is not scored for both.`}
+    </p>
+  );
+}
+
+function Form({
+  a,
+  b,
+  audience,
+  ranked,
+  note,
+  revision,
+  close,
+}: Props & { note: SureWayRecord | undefined; revision: number; close(): void }) {
+  const vocabulary = useVocabulary();
+  const saved = useSaved();
+  const [text, setText] = useState(note?.text ?? '');
+  const [characters, setCharacters] = useState(note?.characters ?? ranked.slice(0, 1));
+  const [problem, setProblem] = useState<string>();
+  const shown = [...new Set([...characters, ...ranked.slice(0, 12)])].filter((id) => vocabulary.has(id));
+  const flip = (id: string) =>
+    setCharacters(characters.includes(id) ? characters.filter((other) => other !== id) : [...characters, id]);
+  const save = async () => {
+    try {
+      const body = { text, characters, baseRevision: revision };
+      const path = `/api/library/pairs/${a.taxon.id}/${b.taxon.id}/sure-way`;
+      const { revision: made } = await put<{ revision: number }>(path, body);
+      await saved(text.trim() ? 'The sure way is saved.' : 'The sure way is taken away.', made);
+      close();
+    } catch (error) {
+      setProblem(messageOf(error));
+    }
+  };
+  return (
+    <form
+      className="sure-way"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void save();
+      }}
+    >
+      <label>
+        The sure way, in your own words
+        <textarea value={text} rows={2} maxLength={600} onChange={(event) => setText(event.target.value)} />
+      </label>
+      <p className="quiet">It rests on</p>
+      <div className="chips">
+        {shown.map((id) => (
+          <button
+            type="button"
+            key={id}
+            aria-pressed={characters.includes(id)}
+            {...(characters.includes(id) ? { 'data-frequency': 'always' } : {})}
+            onClick={() => flip(id)}
+          >
+            {characterName(vocabulary.get(id)!, audience)}
+          </button>
+        ))}
+      </div>
+      {problem && <p className="problem">{problem}</p>}
+      <Button type="primary" htmlType="submit">
+        Save the sure way
+      </Button>{' '}
+      <Button onClick={close}>Leave without saving</Button>
+    </form>
+  );
+}

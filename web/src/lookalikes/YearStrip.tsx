@@ -1,0 +1,73 @@
+import { useMemo } from 'react';
+import { pairOverYear } from '@hurrow/core/evidence';
+import { canMeet, growsHere, type Range } from '@hurrow/core/range';
+import { dateOfDay, MONTHS, midMonth } from '@hurrow/core/season';
+import { commonName } from '@hurrow/core/taxon';
+import { useQuery } from '@tanstack/react-query';
+import { get } from '../app/api.ts';
+import { useVocabulary } from '../app/data.ts';
+import { useFieldDate } from '../app/fieldDate.tsx';
+import type { ContrastProps } from './ContrastView.tsx';
+
+const MARKS = { settled: '●', doubtful: '◐', 'not settled': '○' } as const;
+
+/** The same view month by month, and whether the two can meet where the course is held. */
+export function YearStrip({ list, a, b, view, site, options }: ContrastProps & { options: object }) {
+  const vocabulary = useVocabulary();
+  const { day, setDay } = useFieldDate();
+  const year = useMemo(
+    () => pairOverYear(list, a.taxon.id, b.taxon.id, vocabulary, view, options),
+    [list, a, b, vocabulary, view, options],
+  );
+  return (
+    <div className="year">
+      <ol aria-label="The same view month by month">
+        {year.map(({ month, error, verdict }, i) => (
+          <li key={month}>
+            <button
+              className={verdict.replace(' ', '-')}
+              aria-current={dateOfDay(day).month === i + 1}
+              onClick={() => setDay(midMonth(i))}
+              title={`${month}: ${verdict}, ${(100 * error).toFixed(1)} % error`}
+            >
+              <span aria-hidden="true">{MARKS[verdict]}</span> {MONTHS[i]}
+              <span className="visually-hidden"> {verdict}</span>
+            </button>
+          </li>
+        ))}
+      </ol>
+      <span className="quiet">● settled ◐ doubtful ○ not settled, month by month.</span>
+      {site && <Meeting a={a} b={b} site={site} />}
+    </div>
+  );
+}
+
+function Meeting({
+  a,
+  b,
+  site,
+}: Pick<ContrastProps, 'a' | 'b'> & { site: NonNullable<ContrastProps['site']> }) {
+  const held = useQuery({
+    queryKey: ['range', 'all'],
+    queryFn: () => get<{ ranges: Record<string, Range> }>('/api/library/ranges'),
+  }).data;
+  if (!held) return null;
+  const [here, there] = [a, b].map(({ taxon, scores }) => {
+    const elevation = scores.find(({ characterId }) => characterId === 'site.elevation')?.value;
+    const band = elevation?.kind === 'range' ? { low: elevation.low, high: elevation.high } : {};
+    return growsHere(site, held.ranges[taxon.id]?.cells ?? {}, band);
+  });
+  const meet = canMeet(here!, there!);
+  const absent = [a, b]
+    .filter((_, i) => [here, there][i]!.answer === 'no')
+    .map(({ taxon }) => commonName(taxon));
+  return (
+    <span className="quiet">
+      {meet === 'yes'
+        ? 'Both grow about the site of the course.'
+        : meet === 'no'
+          ? `They do not meet at the site: ${absent.join(' and ')} ${absent.length > 1 ? 'are' : 'is'} not recorded there.`
+          : 'Whether they meet at the site is not known: a range is missing.'}
+    </span>
+  );
+}

@@ -1,0 +1,27 @@
+/**
+ * Asks the server for a sheet as PDF and hands it to the browser to be kept or printed.
+ * @returns what went wrong, in words for the user; undefined where nothing did.
+ */
+export async function printSheet(
+  kind: 'contrast' | 'key' | 'marks',
+  body: object,
+  courseId: string | undefined,
+): Promise<string | undefined> {
+  const answer = await fetch(`/api/prints/${kind}.pdf`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json', 'x-hurrow': '1' },
+    body: JSON.stringify({ ...body, course: courseId ?? '-' }),
+  }).catch(() => undefined);
+  if (!answer) return 'No connection to the server. Try again when you are back online.';
+  if (!answer.ok)
+    return (
+      ((await answer.json().catch(() => ({}))) as { message?: string }).message ??
+      'The sheet could not be made.'
+    );
+  const link = document.createElement('a');
+  link.href = URL.createObjectURL(await answer.blob());
+  link.download = `${kind}.pdf`;
+  link.click();
+  URL.revokeObjectURL(link.href);
+  return undefined;
+}

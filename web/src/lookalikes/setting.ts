@@ -1,0 +1,67 @@
+import { useQuery } from '@tanstack/react-query';
+import { useMemo } from 'react';
+import type { ProfiledTaxon } from '@hurrow/core/evidence';
+import type { View } from '@hurrow/core/view';
+import type { Level, Vocabulary } from '@hurrow/core/vocabulary';
+import { courseQuery, useLibrary, type Course, type LibraryAnswer } from '../app/data.ts';
+import type { Setting } from '../workers/lookalikes.worker.ts';
+
+const LEVELS: readonly Level[] = ['beginner', 'intermediate', 'advanced'];
+
+/** Everything that a screen of Lookalikes computes from. */
+export interface Ground {
+  library: LibraryAnswer;
+  course: Course | undefined;
+  profiles: ProfiledTaxon[];
+  vocabulary: Vocabulary;
+  setting: Setting;
+  /** What names the setting in a query key: nothing that a result depends on is left out. */
+  inputs: readonly unknown[];
+}
+
+/**
+ * The taught list of a course, or the whole library where there is none, in a view at the site of the course; characters above
+ * the level are left out. `only` names the taxa to be kept to, with commas. Undefined while the library is loading.
+ */
+export function useGround(
+  courseId: string,
+  view: View,
+  level: Level,
+  extra: readonly string[] = [],
+  only = '',
+): Ground | undefined {
+  const { library, profiles, vocabulary } = useLibrary();
+  const course = useQuery(courseQuery(courseId)).data;
+  const also = extra.join();
+  return useMemo(() => {
+    if (!library) return undefined;
+    const taught = course?.sets.flatMap((set) => set.taxa) ?? [];
+    const wanted = new Set([...taught, ...also.split(',')]);
+    const few = only.split(',').filter(Boolean);
+    const list = few.length
+      ? profiles.filter(({ taxon }) => few.includes(taxon.id))
+      : taught.length
+        ? profiles.filter(({ taxon }) => wanted.has(taxon.id))
+        : profiles;
+    const allowed = LEVELS.slice(0, LEVELS.indexOf(level) + 1);
+    const site = course && {
+      latitude: course.latitude,
+      longitude: course.longitude,
+      elevation: course.elevation,
+    };
+    const usable = new Map([...vocabulary].filter(([, character]) => allowed.includes(character.level)));
+    return {
+      library,
+      course,
+      profiles,
+      vocabulary,
+      setting: {
+        list,
+        vocabulary: usable,
+        view,
+        options: { reference: library.reference, ...(site ? { site } : {}) },
+      },
+      inputs: [library.id, library.revision, list.map(({ taxon }) => taxon.id), view, level, site],
+    };
+  }, [library, course, profiles, vocabulary, view, level, also, only]);
+}

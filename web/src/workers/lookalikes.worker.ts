@@ -1,0 +1,113 @@
+import { expose } from 'comlink';
+import { agnes } from 'ml-hclust';
+import {
+  contrast,
+  gapsOf,
+  pairErrors,
+  singlesOut,
+  type ProfiledTaxon,
+  type ReadingOptions,
+} from '@hurrow/core/evidence';
+import { appraise, buildKey, questionsAt, replaceCouplet, type Key, type KeyOptions } from '@hurrow/core/key';
+import type { Condition } from '@hurrow/core/condition';
+import { mineRules } from '@hurrow/core/rule';
+import { midMonth } from '@hurrow/core/season';
+import type { View } from '@hurrow/core/view';
+import type { Vocabulary } from '@hurrow/core/vocabulary';
+
+/** What every computation on a list starts from. */
+export interface Setting {
+  list: ProfiledTaxon[];
+  vocabulary: Vocabulary;
+  view: View;
+  options: ReadingOptions;
+}
+type Progress = (share: number) => void;
+
+/** The heavy work of Lookalikes, away from the page. A call that is no longer wanted is ended with its worker. */
+const work = {
+  /** Every pair's error, the taxa in an order in which likes stand together, why the hard pairs are hard, and what to score next. */
+  pairMap({ list, vocabulary, view, options }: Setting, progress: Progress) {
+    const pairs = pairErrors(list, vocabulary, view, options);
+    progress(0.5);
+    const n = list.length;
+    const distance = Array.from({ length: n }, () => new Array<number>(n).fill(0));
+    for (const { a, b, error } of pairs) distance[a]![b] = distance[b]![a] = 1 - 2 * error;
+    const order =
+      n > 2 ? agnes(distance, { method: 'average', isDistanceMatrix: true }).indices() : [...list.keys()];
+    const hard = pairs.filter(({ error }) => error > 0.02).sort((x, y) => y.error - x.error);
+    const why = hard.slice(0, 60).map((pair) => {
+      const found = contrast(list, list[pair.a]!.taxon.id, list[pair.b]!.taxon.id, vocabulary, view, options);
+      return {
+        ...pair,
+        best: found.ranked.slice(0, 3).map(({ characterId }) => characterId),
+        gaps: found.gaps.map(({ characterId }) => characterId),
+      };
+    });
+    progress(0.8);
+    const gaps = gapsOf(list, vocabulary, view, options)
+      .filter((gap) => gap.wouldSettle.length > 0)
+      .slice(0, 8)
+      .map(({ character, taxa, wouldSettle }) => ({
+        characterId: character.id,
+        taxa,
+        pairs: wouldSettle.length,
+      }));
+    progress(1);
+    return { pairs, order, hard: why, hardCount: hard.length, gaps };
+  },
+
+  /** How many pairs are settled, doubtful and not settled in the middle of each month. */
+  overYear({ list, vocabulary, view, options }: Setting, progress: Progress) {
+    return Array.from({ length: 12 }, (_, month) => {
+      const pairs = pairErrors(list, vocabulary, { ...view, day: midMonth(month) }, options);
+      progress((month + 1) / 12);
+      const doubtful = pairs.filter(({ error }) => error > 0.02 && error <= 0.1).length;
+      const open = pairs.filter(({ error }) => error > 0.1).length;
+      return { settled: pairs.length - doubtful - open, doubtful, open };
+    });
+  },
+
+  marks({ list, vocabulary, view, options }: Setting, taxa: string[], progress: Progress) {
+    return singlesOut(list, vocabulary, view, { ...options, taxa, progress });
+  },
+
+  key({ list, vocabulary, view, options }: Setting, wanted: KeyOptions, progress: Progress) {
+    const key = buildKey(list, vocabulary, view, {
+      ...options,
+      ...wanted,
+      progress: (share) => progress(share * 0.6),
+    });
+    const appraisal = appraise(key, list, vocabulary, options);
+    progress(1);
+    return { key, appraisal };
+  },
+
+  appraise({ list, vocabulary, options }: Setting, key: Key) {
+    return appraise(key, list, vocabulary, options);
+  },
+
+  questions({ list, vocabulary, options }: Setting, key: Key, path: number[], wanted: KeyOptions) {
+    return questionsAt(key, path, list, vocabulary, { ...options, ...wanted });
+  },
+
+  replace(
+    { list, vocabulary, options }: Setting,
+    key: Key,
+    path: number[],
+    leads: Condition[],
+    wanted: KeyOptions,
+  ) {
+    const replaced = replaceCouplet(key, path, leads, list, vocabulary, { ...options, ...wanted });
+    return replaced.ok
+      ? { ...replaced, appraisal: appraise(replaced.value, list, vocabulary, options) }
+      : replaced;
+  },
+
+  rules({ list, vocabulary, view, options }: Setting, progress: Progress) {
+    return mineRules(list, vocabulary, view, { ...options, progress });
+  },
+};
+
+export type LookalikesWork = typeof work;
+expose(work);
