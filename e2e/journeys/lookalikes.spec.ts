@@ -26,7 +26,7 @@ test('the sure way is written down, and said not to hold when its character is o
   await rests.getByRole('button', { name: 'petiole section' }).click();
   await page.getByRole('button', { name: 'Save the sure way' }).click();
   await expect(page.getByText('Roll the leaf stalk between two fingers.')).toBeVisible();
-  await page.getByRole('button', { name: /^[●◐○] Jan/ }).click();
+  await page.getByRole('button', { name: /^Jan / }).click();
   await expect(page.getByText('The scores do not bear it out in this view')).toBeVisible();
   await expect(page.getByText('petiole section cannot be seen here')).toBeVisible();
 });
@@ -69,7 +69,7 @@ test('a key is built, changed by hand, kept, and walked to a name with a doubt o
   await expect(page.getByText('It comes out as one of')).toBeVisible();
 });
 
-test('a rule of thumb with an exception names it; a changed score changes the finding', async ({ page }) => {
+test('a rule of thumb with an exception names it', async ({ page }) => {
   await lookalikes(page, 'lookalikes/rules');
   await page.getByLabel('If: character').selectOption('bud.scales');
   await page.getByLabel('If: state').selectOption({ label: 'two, valvate' });

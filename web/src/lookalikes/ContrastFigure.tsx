@@ -42,10 +42,11 @@ export function ContrastFigure({
         view,
       )[0];
       const character = vocabulary.get(id)!;
-      return (
-        score &&
-        `${characterName(character, audience)}: ${valueInWords(score.value, character, audience, units)}`
-      );
+      if (!score) return undefined;
+      const said = valueInWords(score.value, character, audience, units);
+      // Beside three drawings there is room for what is usual only.
+      if (taxa.length > 2) return said.split(/, (?=sometimes|seldom|usually)/)[0];
+      return `${characterName(character, audience)}: ${said}`;
     };
     return contrastPlate(taxa, vocabulary, view, {
       ...FRAME,
