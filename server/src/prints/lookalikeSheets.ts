@@ -67,7 +67,7 @@ export function contrastSheet(
     content: [
       heading(`${title}?`),
       {
-        text: chosen.map(({ taxon }, i) => [
+        text: chosen.flatMap(({ taxon }, i) => [
           { text: i ? '   ' : '' },
           { text: scientificName(taxon), font: 'Serif', italics: true },
         ]),
