@@ -154,7 +154,7 @@ describe('drawn specimens', () => {
     '%s: finite, inside the frame, the same for the same seed, another for another',
     (_name, profiled) => {
       for (const day of [JANUARY, SEPTEMBER]) {
-        const drawn = seeds.slice(0, 3).map((seed) => {
+        const drawn = seeds.slice(0, 2).map((seed) => {
           const traits = sampleSpecimen(profiled, BUILT_IN, twigOn(day), seed);
           const scene = drawSpecimen(traits, ['twig', 'bud', 'leaf'])!;
           expect(points(scene).flat().every(Number.isFinite)).toBe(true);
@@ -174,22 +174,6 @@ describe('drawn specimens', () => {
       }
     },
   );
-  test('no individual carries a state that its taxon lacks', () => {
-    for (const profiled of profiles)
-      for (const seed of seeds) {
-        const { values } = sampleSpecimen(profiled, BUILT_IN, twigOn(SEPTEMBER), seed);
-        for (const score of profiled.scores) {
-          const trait = values[score.characterId];
-          if (score.value.kind !== 'states' || trait === undefined) continue;
-          const known = profiled.scores
-            .filter((other) => other.characterId === score.characterId)
-            .flatMap((other) =>
-              other.value.kind === 'states' ? other.value.states.map((entry) => entry.state) : [],
-            );
-          for (const state of [trait].flat()) expect(known).toContain(state);
-        }
-      }
-  });
   test('measured back: needles in a bundle, length to width of a blade, leaves at a node', () => {
     for (const seed of seeds) {
       const pine = sampleSpecimen(find('pinus-ponderosa'), BUILT_IN, twigOn(SEPTEMBER), seed);
@@ -360,16 +344,18 @@ test('the blind check: read off drawn individuals, a taxon is named as often as 
 
 test('no individual carries a state that its taxon lacks, and a dozen of them differ', () => {
   const view: View = { ...twigOn(SEPTEMBER), organs: ['twig', 'bud', 'leaf', 'fruit', 'bark', 'habit'] };
+  const lacking: string[] = [];
   for (const profiled of profiles) {
     const dozen = Array.from({ length: 12 }, (_, seed) => sampleSpecimen(profiled, BUILT_IN, view, seed + 1));
     for (const { values } of dozen)
       for (const [id, trait] of Object.entries(values)) {
         const scores = profiled.scores.filter(({ characterId }) => characterId === id);
         const states = typeof trait === 'string' ? [trait] : Array.isArray(trait) ? trait : [];
-        for (const state of states) expect(scores.some(({ value }) => admits(value, state))).toBe(true);
+        lacking.push(...states.filter((state) => !scores.some(({ value }) => admits(value, state))));
       }
     const outlines = dozen.map((traits) => JSON.stringify(drawSpecimen(traits, view.organs)!.shapes));
     expect(new Set(outlines).size).toBe(12);
     expect(sampleSpecimen(profiled, BUILT_IN, view, 5)).toEqual(sampleSpecimen(profiled, BUILT_IN, view, 5));
   }
+  expect(lacking).toEqual([]);
 });

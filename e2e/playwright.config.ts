@@ -2,6 +2,7 @@ import { defineConfig } from '@playwright/test';
 
 export default defineConfig({
   testDir: './journeys',
+  globalSetup: './demoData.ts',
   outputDir: '../test-results',
   timeout: 240_000,
   expect: { timeout: 15_000 },

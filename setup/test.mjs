@@ -1,10 +1,14 @@
-import { installChromium, installPackages, runTogether } from './install.mjs';
+import { installChromium, installPackages, run, runTogether } from './install.mjs';
 
 installPackages();
 process.env.CHROMIUM_PATH = installChromium();
 const script = (name) => ['npm', ['run', '--silent', name]];
+const step = (title, name) => {
+  console.log(`\n— ${title}`);
+  run(...script(name));
+};
 console.log('\n— types, lint and build');
 await runTogether([script('types'), script('lint'), script('build')]);
-// The journeys wait for pages much of the time: the tests of core and server use what they leave.
-console.log('\n— core, then server; journeys beside them');
-await runTogether([script('units'), script('journeys')]);
+step('core', 'unit');
+step('server', 'serverTests');
+step('journeys', 'journeys');

@@ -8,12 +8,8 @@ test.beforeAll(async () => {
 });
 test.afterAll(() => hurrow.stop());
 
-/** Pages of the workbench, each with a text by which it is known to be there. */
-const PAGES = [
-  ['course', 'Week 7.'],
-  ['course/list', 'Save the list'],
-  ['course/students', 'Personal code'],
-  ['course/settings', 'Save settings'],
+/** Pages of the library and of lookalikes, each with a text by which it is known to be there. */
+const OF_THE_LIBRARY = [
   ['species/abies-grandis', 'Size and form'],
   ['species/abies-grandis/edit', 'Scores from'],
   ['species/exchange', 'Import species'],
@@ -29,6 +25,14 @@ const PAGES = [
   ['lookalikes/keys?only=abies-grandis,abies-lasiocarpa,acer-glabrum', 'Keep this key'],
   ['lookalikes/rules', 'What the list proposes'],
   ['lookalikes/identify', 'What it can be'],
+] as const;
+
+/** Pages of a course. */
+const OF_A_COURSE = [
+  ['course', 'Week 7.'],
+  ['course/list', 'Save the list'],
+  ['course/students', 'Personal code'],
+  ['course/settings', 'Save settings'],
   ['quizzes', 'Plan a quiz'],
   ['quizzes/new?taxa=abies-grandis', 'Save the plan'],
   ['confusions', 'What they take for what'],
@@ -48,15 +52,25 @@ async function check(on: Page, where: string) {
   ).toEqual([]);
 }
 
-test('no page of the workbench has a serious accessibility fault', async ({ page }) => {
+/** Goes through pages of the workbench and checks each; returns the address that they have in common. */
+async function checkAll(page: Page, pages: readonly (readonly [string, string])[]): Promise<string> {
   await hurrow.enter(page, 'instructor');
   await expect(page.getByText('Week 7.')).toBeVisible();
   const base = page.url().replace(/\/course$/, '');
-  for (const [where, ready] of PAGES) {
+  for (const [where, ready] of pages) {
     await page.goto(`${base}/${where}`);
     await expect(page.getByText(ready).first()).toBeVisible();
     await check(page, where);
   }
+  return base;
+}
+
+test('no page of the library or of lookalikes has a serious accessibility fault', async ({ page }) => {
+  await checkAll(page, OF_THE_LIBRARY);
+});
+
+test('no page of a course has a serious accessibility fault', async ({ page }) => {
+  const base = await checkAll(page, OF_A_COURSE);
   await page.goto(`${base}/quizzes`);
   await page.getByRole('link', { name: 'Quiz 1' }).click();
   await expect(page.locator('.sheet')).toBeVisible();
