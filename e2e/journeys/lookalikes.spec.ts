@@ -86,3 +86,27 @@ test('a specimen is named by answers in any order', async ({ page }) => {
   await expect(page.getByRole('row').first()).toContainText('larch');
   await expect(page.getByText('Look next at')).toBeVisible();
 });
+
+test('changing one score changes the contrast, the map and the key that rest on it', async ({ page }) => {
+  const only = 'only=pinus-albicaulis,pinus-flexilis';
+  const base = await lookalikes(page, `lookalikes/keys?${only}`);
+  await expect(page.getByText('Not told apart: whitebark pine and limber pine')).toBeVisible({
+    timeout: 60_000,
+  });
+  await page.goto(`${base}/species/pinus-albicaulis/edit`);
+  const color = page.getByRole('group', { name: 'white bands' });
+  for (const state of await color.locator('[aria-pressed="true"]').all())
+    while ((await state.getAttribute('aria-pressed')) === 'true') await state.click();
+  await color.getByRole('button', { name: 'lower face' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByRole('heading', { name: /whitebark pine/ })).toBeVisible();
+  await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: 'Lookalikes' }).click();
+  await page.goto(`${base}/lookalikes?taxa=pinus-albicaulis,pinus-flexilis`);
+  await expect(page.getByText('Settled on 15 Oct.')).toBeVisible();
+  await page.getByRole('link', { name: 'Pair map' }).click();
+  await expect(page.getByText('The hard pairs')).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByRole('link', { name: 'whitebark pine and limber pine' })).toHaveCount(0);
+  await page.goto(`${base}/lookalikes/keys?${only}`);
+  await expect(page.getByText(/questions on average to a name, of 2 taxa/)).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByText('Not told apart')).toHaveCount(0);
+});

@@ -2,11 +2,11 @@ import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { Link, Route, Routes, useParams } from 'react-router';
-import { keyLines, rewordLead, type Appraisal, type Key, type KeyOptions } from '@hurrow/core/key';
+import { couplets, keyLines, rewordLead, type Appraisal, type Key, type KeyOptions } from '@hurrow/core/key';
 import { dayLabel } from '@hurrow/core/season';
 import { commonName, scientificName } from '@hurrow/core/taxon';
 import { listInWords, viewInWords } from '@hurrow/core/view';
-import type { Level } from '@hurrow/core/vocabulary';
+import { organsInOrder, SHOWN_BY, type Level } from '@hurrow/core/vocabulary';
 import { messageOf, post, put, remove } from '../app/api.ts';
 import { StatePicture } from '../app/StatePicture.tsx';
 import { useSaved } from '../library/useSaved.tsx';
@@ -37,8 +37,14 @@ function FreshKey({ ground, base }: { ground: Ground; base: string }) {
   const held = useQuery(lookalikesQuery).data;
   const [manyLeads, setManyLeads] = useState(false);
   const [banned, setBanned] = useState<string[]>([]);
-  const wanted: KeyOptions = { level, manyLeads, banned };
-  const work = useWork(['key', level, manyLeads, banned, ...ground.inputs], (worker, progress) =>
+  const startsWith = ground.course?.startsWith ?? 'leaf';
+  const wanted: KeyOptions = {
+    level,
+    manyLeads,
+    banned,
+    organs: [...new Set(organsInOrder(startsWith).map(({ organ }) => SHOWN_BY[organ]))],
+  };
+  const work = useWork(['key', level, manyLeads, banned, startsWith, ...ground.inputs], (worker, progress) =>
     worker.key(ground.setting, wanted, progress),
   );
   const [walking, setWalking] = useState(false);
@@ -195,6 +201,7 @@ function KeySheet({
       <div>
         <Worth
           appraisal={now.appraisal}
+          weakest={weakestOf(now)}
           before={changed ? made.appraisal : undefined}
           name={(id) => nameOf(find(id), id)}
         />
@@ -284,6 +291,13 @@ function KeySheet({
   );
 }
 
+/** The number of the couplet at which most noisy readers are lost, with the share of all that is lost there. */
+function weakestOf({ key, appraisal }: { key: Key; appraisal: Appraisal }) {
+  const { weakest } = appraisal;
+  const at = weakest && couplets(key).findIndex(({ path }) => path.join() === weakest.path.join());
+  return at === undefined || at < 0 ? undefined : { couplet: at + 1, lost: weakest!.lost };
+}
+
 const nameOf = (taxon: Parameters<typeof commonName>[0] | undefined, id: string) =>
   taxon ? commonName(taxon) : id;
 
@@ -313,10 +327,12 @@ function Taxa({
 /** What a key is worth, in sentences; beside it what it was worth before a change by hand. */
 function Worth({
   appraisal,
+  weakest,
   before,
   name,
 }: {
   appraisal: Appraisal;
+  weakest: { couplet: number; lost: number } | undefined;
   before: Appraisal | undefined;
   name(id: string): string;
 }) {
@@ -329,6 +345,8 @@ function Worth({
         key of two leads can do with fewer than {appraisal.bound.toFixed(1)}. Of beginners, who misread at
         their usual rates, <strong>{percent(appraisal.right)}</strong> reach the right name (±{' '}
         {percent(2 * appraisal.rightError)}).
+        {weakest &&
+          ` Most are lost at couplet ${weakest.couplet}: ${(100 * weakest.lost).toFixed(1)} % of all.`}
         {before && (
           <span className={appraisal.right < before.right - 2 * before.rightError ? 'rust' : 'settled'}>
             {' '}

@@ -1,11 +1,14 @@
+import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { scoresInView, type ProfiledTaxon, type SinglesOut } from '@hurrow/core/evidence';
+import { isConcluded, ruleInWords } from '@hurrow/core/rule';
 import { characterName, valueInWords } from '@hurrow/core/score';
 import { commonName, scientificName } from '@hurrow/core/taxon';
 import { listInWords } from '@hurrow/core/view';
 import { useWork } from '../workers/useWork.ts';
 import { Working } from '../workers/Working.tsx';
+import { lookalikesQuery } from './lookalikesQuery.ts';
 import { printSheet } from './printSheet.ts';
 import type { Ground } from './setting.ts';
 
@@ -25,6 +28,10 @@ export function Marks({ ground }: { ground: Ground }) {
     ...found,
     marks: marksInWords(found, find(found.taxonId), ground),
   }));
+  const held = useQuery(lookalikesQuery).data;
+  const recalled = (held?.rules ?? []).filter((rule) =>
+    taxa.some((id) => find(id) && isConcluded(rule.then, find(id)!.taxon)),
+  );
   const title = set ? `${set.title}: what singles each out` : 'What singles each out';
   return (
     <>
@@ -88,6 +95,24 @@ export function Marks({ ground }: { ground: Ground }) {
             ))}
           </tbody>
         </table>
+      )}
+      {recalled.length > 0 && (
+        <>
+          <h2>Rules of thumb for these</h2>
+          <ul>
+            {recalled.map((rule) => (
+              <li key={rule.id}>
+                {ruleInWords(
+                  rule,
+                  setting.list.map(({ taxon }) => taxon),
+                  ground.vocabulary,
+                  course?.audience ?? 'technical',
+                  course?.units ?? 'metric',
+                )}
+              </li>
+            ))}
+          </ul>
+        </>
       )}
     </>
   );

@@ -72,11 +72,18 @@ function KeptLine({ rule, ground, drop }: { rule: KeptRule; ground: Ground; drop
 
 /** What the list says of a rule: what it covers, its exceptions by name, and how often it holds. */
 function RuleFinding({ rule, ground }: { rule: Rule; ground: Ground }) {
-  const { setting, vocabulary } = ground;
+  const { setting, vocabulary, profiles } = ground;
   const check = useMemo(
     () => checkRule(rule, setting.list, vocabulary, setting.view, setting.options),
     [rule, setting, vocabulary],
   );
+  // What is not taught may still bend the rule.
+  const beyond = useMemo(() => {
+    const rest = profiles.filter((profiled) => !setting.list.includes(profiled));
+    return checkRule(rule, rest, vocabulary, setting.view, setting.options).exceptions.map(({ taxonId }) =>
+      commonName(rest.find(({ taxon }) => taxon.id === taxonId)!.taxon),
+    );
+  }, [rule, profiles, setting, vocabulary]);
   const name = (id: string) => commonName(setting.list.find(({ taxon }) => taxon.id === id)!.taxon);
   const names = (ids: readonly string[]) => listInWords(ids.map(name));
   if (check.rate === undefined)
@@ -97,6 +104,7 @@ function RuleFinding({ rule, ground }: { rule: Rule; ground: Ground }) {
       Right for {Math.round(100 * check.rate)} % of what shows it. Covers {check.covered.length}
       {check.covered.length > 0 && check.covered.length < 7 ? `: ${names(check.covered)}` : ''}.
       {check.notReached.length > 0 && ` Does not reach ${names(check.notReached)}.`}
+      {beyond.length > 0 && ` In the library also ${listInWords(beyond)} bends it.`}
       {check.unknown.length > 0 && ` Not known or not seen for ${check.unknown.length} others.`}
     </small>
   );
