@@ -45,7 +45,7 @@ export function CoupletEditor(props: Props) {
     <aside className="couplet-editor" aria-label="Change a couplet">
       <h2>This couplet</h2>
       {node.leads.map((lead, i) => (
-        <label key={i}>
+        <label key={`${i} ${JSON.stringify(lead.condition)}`}>
           To {listInWords(taxaBelow(lead.to).slice(0, 4).map(name))}
           {taxaBelow(lead.to).length > 4 && ` and ${taxaBelow(lead.to).length - 4} more`}
           <textarea

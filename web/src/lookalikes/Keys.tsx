@@ -79,7 +79,7 @@ function FreshKey({ ground, base }: { ground: Ground; base: string }) {
       <Working work={work} what="Building the key…" />
       {made && (
         <KeySheet
-          key={work.result?.key.root.share}
+          key={JSON.stringify([level, manyLeads, banned, ground.inputs])}
           title={`Key to ${made.key.taxa.length} taxa, ${dayLabel(made.key.view.day)}`}
           made={made}
           ground={ground}
@@ -137,7 +137,7 @@ function KeptKeyPage({ ground, base, walking = false }: { ground: Ground; base: 
       <Working work={work} what="Appraising the key…" />
       {work.result && (
         <KeySheet
-          key={kept.id}
+          key={`${kept.id} ${held.revision}`}
           title={kept.title}
           made={{ key: kept.key, appraisal: work.result }}
           ground={ground}
