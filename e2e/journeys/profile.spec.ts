@@ -122,7 +122,7 @@ test('finds a tree by its marks with a slip, and filters by a state', async ({ p
   await list.getByRole('button', { name: 'Show all' }).click();
   await list.getByLabel('Filter by character').selectOption('twig.arrangement');
   await list.getByLabel('State of arrangement').selectOption('opposite');
-  await expect(list.getByRole('link')).toHaveCount(4);
+  await expect(list.getByRole('link')).toHaveCount(6);
 });
 
 test('paints a range by keys, asks whether it grows here, saves, undoes, and takes occurrence rows in', async ({
