@@ -110,9 +110,15 @@ function KeptKeyPage({ ground, base, walking = false }: { ground: Ground; base: 
   const { keyId } = useParams();
   const held = useQuery(lookalikesQuery).data;
   const kept = held?.keys.find(({ id }) => id === keyId);
-  const setting = { ...ground.setting, list: ground.profiles, view: kept?.key.view ?? ground.setting.view };
+  // A kept key may ask for characters above the level that is chosen above: all are read.
+  const setting = {
+    ...ground.setting,
+    list: ground.profiles,
+    vocabulary: ground.vocabulary,
+    view: kept?.key.view ?? ground.setting.view,
+  };
   const work = useWork(
-    ['appraise', kept?.key, ground.library.id, ground.library.revision],
+    ['appraise', kept?.key, ground.library.id, ground.library.revision, setting.options],
     (worker) => worker.appraise(setting, kept!.key),
     kept !== undefined,
   );
