@@ -115,4 +115,7 @@ test('contrast sheets and lists of marks are PDF; a tree that is gone is said', 
     view,
   });
   expect(gone.body.message).toContain('no longer in the library');
+  const undated = { ...view, day: undefined };
+  const refused = await owner.post('/api/prints/contrast.pdf', { taxa: ids.slice(0, 2), view: undated });
+  expect(refused.body.message).toContain('Day of the year');
 });

@@ -64,9 +64,12 @@ const leadSchema = Joi.object({
   to: Joi.link('#node').required(),
 });
 
+/** A view on a day: what a contrast or a key is worked out for. */
+export const datedViewSchema = viewSchema.fork('day', (day) => day.required().label('Day of the year'));
+
 /** A key as JSON. Its nodes hold nodes, to any depth. */
 export const keySchema = Joi.object<Key>({
-  view: viewSchema.required(),
+  view: datedViewSchema.required(),
   taxa: Joi.array().items(taxonId).min(1).max(2000).required(),
   root: Joi.object({
     kind: Joi.string().valid('couplet', 'end').required(),

@@ -6,8 +6,7 @@ import { badInput } from '../api/problem.ts';
 import { route, STAFF } from '../api/route.ts';
 import { course as courseNow, sets } from '../courses/queries.ts';
 import type { Db } from '../db/index.ts';
-import { keySchema, type SureWay } from '../lookalikes/schema.ts';
-import { viewSchema } from '../quizzes/schema.ts';
+import { datedViewSchema, keySchema, type SureWay } from '../lookalikes/schema.ts';
 import { recordNow } from '../species/records.ts';
 import { libraryAt } from '../species/store.ts';
 import { PAPERS, pdfOf, type Paper } from './document.ts';
@@ -75,7 +74,7 @@ export const lookalikePrintRoutes = [
         .unique()
         .required()
         .label('Trees to contrast'),
-      view: viewSchema.required(),
+      view: datedViewSchema.required(),
       ...common,
     }),
     handle: async ({ db, body }) => {

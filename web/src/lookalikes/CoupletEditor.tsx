@@ -80,8 +80,9 @@ function Others({ path, keyTo, ground, options, replaced }: Props & { path: numb
   const { vocabulary, course, library } = ground;
   const [audience, units] = [course?.audience ?? 'technical', course?.units ?? 'metric'] as const;
   const setting = { ...ground.setting, list: ground.profiles, vocabulary, view: keyTo.view };
-  const work = useWork(['questions', keyTo, path, library.id, library.revision, options, setting.options], (worker) =>
-    worker.questions(setting, keyTo, path, options),
+  const work = useWork(
+    ['questions', keyTo, path, library.id, library.revision, options, setting.options],
+    (worker) => worker.questions(setting, keyTo, path, options),
   );
   const [problem, setProblem] = useState<string>();
   const [busy, setBusy] = useState(false);
