@@ -7,7 +7,7 @@ import { idealReaderError, pairError, SETTLED_AT, verdictOf, type Verdict } from
 import { readingsOf, type ProfiledTaxon, type ReadingOptions, type Readings } from './readings.ts';
 
 /** Below this a character says nothing worth showing: the two taxa agree in it. Nats. */
-const AGREES_BELOW = 0.05;
+export const AGREES_BELOW = 0.05;
 /** How many of the strongest characters are searched for deciding sets. */
 const CANDIDATES = 14;
 
@@ -206,7 +206,7 @@ export function pairErrors(
 }
 
 /** All evidence of a pair of a list given by ids. Throws if either is not in the list. */
-function evidenceOfPair(
+export function evidenceOfPair(
   list: readonly ProfiledTaxon[],
   aId: string,
   bId: string,

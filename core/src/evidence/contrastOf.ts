@@ -2,7 +2,7 @@ import type { Vocabulary } from '../vocabulary/index.ts';
 import { midMonth, MONTHS } from '../season/index.ts';
 import type { View } from '../view/index.ts';
 import { spokenFor, type CharacterEvidence } from './bhattacharyya.ts';
-import { evidenceTaken, lookingCost } from './contrast.ts';
+import { AGREES_BELOW, contrastError, evidenceOfPair, evidenceTaken, lookingCost } from './contrast.ts';
 import { idealReaderError, pairError, SETTLED_AT, verdictOf, type Verdict } from './error.ts';
 import { readingsOf, type ProfiledTaxon, type ReadingOptions } from './readings.ts';
 
@@ -20,7 +20,6 @@ export interface ContrastOfSeveral {
 
 /** From this evidence on a character tells two taxa apart on its own, in nats. */
 const TELLS = 1.27;
-const AGREES_BELOW = 0.05;
 
 /**
  * What tells two to four taxa of a list from one another in a view. The deciding set is built by adding the character that does most
@@ -121,12 +120,8 @@ export function pairOverYear(
   view: View,
   options: ReadingOptions = {},
 ): { month: string; error: number; verdict: Verdict }[] {
-  const a = list.findIndex(({ taxon }) => taxon.id === aId);
-  const b = list.findIndex(({ taxon }) => taxon.id === bId);
-  if (a < 0 || b < 0) throw new Error('Both taxa of a contrast must be in its list');
   return MONTHS.map((month, i) => {
-    const readings = readingsOf(list, vocabulary, { ...view, day: midMonth(i) }, options);
-    const error = pairError(evidenceTaken(readings, spokenFor(readings), a, b).taking, a, b);
+    const error = contrastError(list, aId, bId, vocabulary, { ...view, day: midMonth(i) }, options);
     return { month, error, verdict: verdictOf(error) };
   });
 }
@@ -141,13 +136,9 @@ export function errorOf(
   view: View,
   options: ReadingOptions = {},
 ): { error: number; verdict: Verdict; unseen: string[] } {
-  const a = list.findIndex(({ taxon }) => taxon.id === aId);
-  const b = list.findIndex(({ taxon }) => taxon.id === bId);
-  if (a < 0 || b < 0) throw new Error('Both taxa of a contrast must be in its list');
-  const readings = readingsOf(list, vocabulary, view, options);
   // The instructor chose them: none steps aside for a near-duplicate.
-  const known = evidenceTaken(readings, new Map(), a, b).all;
-  const held = known.filter(({ characterId }) => characters.includes(characterId));
+  const { a, b, all } = evidenceOfPair(list, aId, bId, vocabulary, view, options);
+  const held = all.filter(({ characterId }) => characters.includes(characterId));
   const error = idealReaderError(
     held.flatMap(({ channels }) => channels),
     a,

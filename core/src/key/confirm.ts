@@ -115,8 +115,8 @@ function massOf(channel: Channel, { taxa, weights, total }: Side): Float64Array 
 }
 
 /**
- * The most that any parting of a channel could put right, summed over two sides, 1–2: `Σ_s max(a(s), b(s))`. Small sides are gone
- * through in full; of large ones only the mean is taken, which needs the work anyway.
+ * The most that any parting of a channel could put right, summed over two sides, 1–2: `Σ_s max(a(s), b(s))`. Worked out for one taxon
+ * against one, where most of a key's couplets are; otherwise the bound is 2, which leaves it to the means.
  */
 function mayPart(channel: Channel, [one, other]: [Side, Side]): number {
   if (one.taxa.length > 1 || other.taxa.length > 1) return 2;
@@ -136,7 +136,7 @@ function part(channel: Channel, [a, b]: [Float64Array, Float64Array]) {
     if (first) right += a[s]!;
     else left += b[s]!;
   });
-  if (state !== undefined || character.kind === 'flag' || character.kind === 'months') {
+  if (state !== undefined || character.kind === 'flag') {
     const seen = mine[0]!;
     if (seen === mine[1]) return undefined;
     const named = state === undefined ? {} : { states: [state] };
@@ -148,7 +148,7 @@ function part(channel: Channel, [a, b]: [Float64Array, Float64Array]) {
       ],
     };
   }
-  // What a side shows only by misreading is not named on it.
+  // What a side shows in few specimens only is not named on it.
   const shown = (own: Float64Array, first: boolean) =>
     character.states.filter((_, s) => mine[s] === first && own[s]! > 0.05).map(({ id }) => id);
   const leads = [shown(a, true), shown(b, false)];

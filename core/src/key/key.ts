@@ -15,7 +15,7 @@ export interface Lead {
 export interface Couplet {
   kind: 'couplet';
   leads: Lead[];
-  /** Chosen by hand: kept when what lies above it is built again. */
+  /** Chosen by hand. Where a couplet above it is replaced, it is built again like the others. */
   byHand?: boolean;
   /** Share of all specimens, weighted by how common their taxa are, that come to this couplet if nobody errs. */
   share: number;

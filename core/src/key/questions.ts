@@ -1,4 +1,4 @@
-import { meets, whereMet, type Condition } from '../condition/index.ts';
+import { whereMet, type Condition } from '../condition/index.ts';
 import {
   lookingCost,
   misreadRate,
@@ -275,7 +275,3 @@ function cutsOf(channel: Channel, taxa: ArrayLike<number>, most: number): Condit
     { characterId: character.id, from: cut },
   ]);
 }
-
-/** The lead on which one reading lies; −1 where it meets none. */
-export const leadOf = (channel: Channel, reading: number, leads: readonly Condition[]): number =>
-  leads.findIndex((lead) => meets(channel, reading, lead));
