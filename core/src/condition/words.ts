@@ -14,7 +14,13 @@ export function conditionInWords(
   return `${characterName(character, audience)}: ${saidOf(condition, character, audience, units)}`;
 }
 
-function saidOf(condition: Condition, character: Character, audience: Audience, units: UnitSystem): string {
+/** What a condition says of its character, without naming it: "two, valvate or naked", "no", "6 cm or more". */
+export function saidOf(
+  condition: Condition,
+  character: Character,
+  audience: Audience,
+  units: UnitSystem,
+): string {
   const { states, present = true, from, below } = condition;
   if (character.anyOf) {
     const word = stateWord(character, states?.[0] ?? '', audience);

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { conditionInWords, type Condition } from '@hurrow/core/condition';
+import { saidOf, type Condition } from '@hurrow/core/condition';
 import { characterName, type Audience, type UnitSystem } from '@hurrow/core/score';
 import { ORGANS, type Character, type Vocabulary } from '@hurrow/core/vocabulary';
 
@@ -51,7 +51,7 @@ export function ConditionPicker({ vocabulary, audience, units, offered, label, o
           <option value="">choose what it shows</option>
           {conditionsOf(character).map((condition, i) => (
             <option key={i} value={i}>
-              {conditionInWords(condition, vocabulary, audience, units).split(': ')[1]}
+              {saidOf(condition, character, audience, units)}
             </option>
           ))}
         </select>

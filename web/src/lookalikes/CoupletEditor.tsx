@@ -54,7 +54,7 @@ export function CoupletEditor(props: Props) {
             defaultValue={leadInWords(lead, ground.vocabulary, audience, units)}
             onBlur={(event) => {
               const own = leadInWords(
-                { ...lead, words: undefined } as never,
+                { condition: lead.condition, also: lead.also, to: lead.to },
                 ground.vocabulary,
                 audience,
                 units,

@@ -2,7 +2,14 @@ import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { useMemo, useState } from 'react';
 import { conditionInWords, type Condition } from '@hurrow/core/condition';
-import { checkRule, ruleInWords, type Conclusion, type KeptRule, type Rule } from '@hurrow/core/rule';
+import {
+  checkRule,
+  conclusionInWords,
+  ruleInWords,
+  type Conclusion,
+  type KeptRule,
+  type Rule,
+} from '@hurrow/core/rule';
 import { commonName } from '@hurrow/core/taxon';
 import { listInWords } from '@hurrow/core/view';
 import { messageOf, post, remove } from '../app/api.ts';
@@ -176,15 +183,10 @@ function RuleForm({
         <strong>then</strong>{' '}
         {then && (
           <span className="chosen">
-            {
-              ruleInWords(
-                { conditions: [], then },
-                setting.list.map(({ taxon }) => taxon),
-                vocabulary,
-                audience,
-                units,
-              ).split('then ')[1]
-            }{' '}
+            {conclusionInWords(
+              then,
+              setting.list.map(({ taxon }) => taxon),
+            )}{' '}
             <button type="button" aria-label="Take out what it concludes" onClick={() => setThen(undefined)}>
               ×
             </button>
