@@ -8,7 +8,7 @@ import { course as courseNow, sets } from '../courses/queries.ts';
 import type { Db } from '../db/index.ts';
 import { datedViewSchema, keySchema, type SureWay } from '../lookalikes/schema.ts';
 import { recordNow } from '../species/records.ts';
-import { libraryAt } from '../species/store.ts';
+import { committedLibrary } from '../species/committed.ts';
 import { PAPERS, pdfOf, type Paper } from './document.ts';
 import { contrastSheet, keySheet, marksSheet } from './lookalikeSheets.ts';
 
@@ -37,7 +37,7 @@ const title = Joi.string().trim().min(1).max(160).required().label('Title');
 
 /** The library and how a course wants it put: its words, units, list and site. */
 async function settingOf(db: Db, courseId: string) {
-  const library = await libraryAt(db);
+  const library = await committedLibrary(db);
   const vocabulary = vocabularyOfLibrary(library);
   const course = await courseNow(db, courseId);
   const profiles = profilesOf(library, vocabulary);

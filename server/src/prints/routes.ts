@@ -10,7 +10,7 @@ import { route, STAFF } from '../api/route.ts';
 import type { Db } from '../db/index.ts';
 import { photoBytes, photosOfTaxon } from '../photos/queries.ts';
 import { recordNow, recordsAt } from '../species/records.ts';
-import { libraryAt } from '../species/store.ts';
+import { committedLibrary } from '../species/committed.ts';
 import { PAPERS, pdfOf, type Paper } from './document.ts';
 import { flashCards } from './flashCards.ts';
 import { profileSheet, type PrintedPhoto } from './profileSheet.ts';
@@ -44,7 +44,7 @@ export const printRoutes = [
       ink: Joi.string().valid('color', 'black').default('color'),
     }),
     handle: async ({ db, params, query }) => {
-      const library = await libraryAt(db);
+      const library = await committedLibrary(db);
       const vocabulary = vocabularyOfLibrary(library);
       const wanted = query.taxa.split(',').filter(Boolean);
       const profiles = profilesOf(

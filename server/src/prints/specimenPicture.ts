@@ -8,7 +8,7 @@ import type { ShownOrgan } from '@hurrow/core/vocabulary';
 import { badInput, notFound } from '../api/problem.ts';
 import { route, STAFF } from '../api/route.ts';
 import { course as courseOf } from '../courses/queries.ts';
-import { libraryAt } from '../species/store.ts';
+import { committedLibrary } from '../species/committed.ts';
 
 interface PictureQuery {
   course: string;
@@ -44,7 +44,7 @@ export const specimenPictureRoutes = [
       lying: Joi.boolean().default(false),
     }),
     handle: async ({ db, params, query }) => {
-      const library = await libraryAt(db);
+      const library = await committedLibrary(db);
       const vocabulary = vocabularyOfLibrary(library);
       const profiled = profilesOf(
         { ...library, taxa: library.taxa.filter(({ taxon }) => taxon.id === params.taxonId) },

@@ -7,6 +7,7 @@ import { badInput, conflict, notFound } from '../api/problem.ts';
 import { accountOf, INSTRUCTORS, route, STAFF } from '../api/route.ts';
 import type { Db } from '../db/index.ts';
 import { beginChange } from './change.ts';
+import { committedLibrary } from './committed.ts';
 import * as queries from './queries.ts';
 import { addRecord, recordsOfRevision } from './records.ts';
 import {
@@ -33,7 +34,7 @@ export const speciesRoutes = [
         .min(0)
         .max(2 ** 31 - 1),
     }),
-    handle: ({ db, query }) => libraryAt(db, query.revision),
+    handle: ({ db, query }) => committedLibrary(db, query.revision),
   }),
   route<SaveBody>({
     method: 'post',
@@ -43,6 +44,8 @@ export const speciesRoutes = [
     body: saveSchema,
     handle: ({ db, body, who, now }) =>
       db.transaction(async (tx) => {
+        const held = await queries.theLibrary(tx);
+        if (held) await queries.lockLibrary(tx, held.id);
         const library = await libraryAt(tx);
         const name = scientificName(body.taxon);
         if (library.taxa.some(({ taxon }) => scientificName(taxon) === name && !taxon.retired))
@@ -104,6 +107,7 @@ export const speciesRoutes = [
       db.transaction(async (tx) => {
         const undone = await queries.revisionOf(tx, params.revision);
         if (!undone) throw notFound('change');
+        await queries.lockLibrary(tx, undone.library_id);
         const [scores, taxa, others] = [
           await queries.scoresOfRevision(tx, undone.id),
           await queries.taxaOfRevision(tx, undone.id),

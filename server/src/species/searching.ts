@@ -1,8 +1,8 @@
 import { profilesOf, searchIndex, vocabularyOfLibrary, type SearchIndex } from '@hurrow/core/library';
 import { notFound } from '../api/problem.ts';
 import type { Db } from '../db/index.ts';
+import { committedLibrary } from './committed.ts';
 import * as queries from './queries.ts';
-import { libraryAt } from './store.ts';
 
 /** The index of the newest revision that was searched. It is worked out again when the library has changed. */
 let held: { key: string; index: SearchIndex } | undefined;
@@ -13,7 +13,7 @@ export async function searchIndexOf(db: Db): Promise<SearchIndex> {
   if (!row) throw notFound('library');
   const key = `${row.id}@${await queries.newestRevision(db, row.id)}`;
   if (held?.key === key) return held.index;
-  const library = await libraryAt(db);
+  const library = await committedLibrary(db);
   const vocabulary = vocabularyOfLibrary(library);
   const taxa = library.taxa.filter(({ taxon }) => !taxon.retired);
   const index = searchIndex(profilesOf({ ...library, taxa }, vocabulary), vocabulary);

@@ -41,6 +41,13 @@ test('a save is a revision; the library can be read as it was before', async () 
   expect(lengthOf(past)).toMatchObject({ low: 0.06 });
 });
 
+test('a revision still to come is the newest one, and is not kept as it stands now', async () => {
+  const { revision } = await library(999_999);
+  await save([length(0.07, 0.12)], revision);
+  expect((await library(999_999)).revision).toBe(revision + 1);
+  await save([length(0.07, 0.11)], revision + 1);
+});
+
 test('undo writes the values before back, as a revision of its own', async () => {
   const { revision } = await library();
   const saved = (
