@@ -7,8 +7,8 @@ const here = (path) => fileURLToPath(new URL(path, import.meta.url));
 
 mkdirSync(here('dist'), { recursive: true });
 await build({
-  entryPoints: [here('src/main.ts')],
-  outfile: here('dist/main.js'),
+  entryPoints: { main: here('src/main.ts'), confusionWorker: here('src/confusions/worker.ts') },
+  outdir: here('dist'),
   bundle: true,
   platform: 'node',
   format: 'esm',

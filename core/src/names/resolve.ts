@@ -40,8 +40,14 @@ interface Entry {
 export function resolveName(text: string, list: readonly NamedTaxon[]): Resolution {
   const plain = normaliseName(text);
   if (!plain) return { how: 'blank', distance: 0 };
-  const entries = entriesOf(list);
+  const known = knownOf(list);
+  const held = known.resolved.get(plain) ?? resolve(plain, list, known.entries);
+  if (known.resolved.size >= REMEMBERED) known.resolved.clear();
+  known.resolved.set(plain, held);
+  return held;
+}
 
+function resolve(plain: string, list: readonly NamedTaxon[], entries: readonly Entry[]): Resolution {
   const exact = entries.filter((entry) => entry.plain === plain);
   if (exact.length > 0) return met(exact);
 
@@ -58,8 +64,13 @@ export function resolveName(text: string, list: readonly NamedTaxon[]): Resoluti
   const genus = list.find((taxon) => normaliseName(taxon.genus) === plain);
   if (genus) return { how: 'genus', genus: genus.genus, distance: 0, matched: genus.genus };
 
+  const typed = { common: foldName(plain, 'common'), latin: foldName(plain, 'exact') };
   const near = entries
-    .map((entry) => ({ entry, distance: distanceTo(plain, entry), allowed: allowance(entry.plain) }))
+    .map((entry) => ({
+      entry,
+      distance: distanceTo(entry.kind === 'common' ? typed.common : typed.latin, entry),
+      allowed: allowance(entry.plain),
+    }))
     .filter(({ distance, allowed }) => distance <= allowed)
     .sort((a, b) => a.distance - b.distance);
   const best = near[0];
@@ -96,7 +107,25 @@ function met(entries: Entry[]): Resolution {
   return { how: entry.kind, taxonId: entry.taxonId, distance: 0, matched: entry.written };
 }
 
-function entriesOf(list: readonly NamedTaxon[]): Entry[] {
+/** How many spellings are remembered for a list. */
+const REMEMBERED = 5000;
+
+interface KnownNames {
+  entries: Entry[];
+  /** What each spelling met so far comes to. */
+  resolved: Map<string, Resolution>;
+}
+
+/** A class's papers are all resolved against the same few lists, and the same names come again and again. */
+const knownByList = new WeakMap<readonly NamedTaxon[], KnownNames>();
+
+function knownOf(list: readonly NamedTaxon[]): KnownNames {
+  const held = knownByList.get(list) ?? { entries: makeEntries(list), resolved: new Map() };
+  knownByList.set(list, held);
+  return held;
+}
+
+function makeEntries(list: readonly NamedTaxon[]): Entry[] {
   return list.flatMap((taxon) => {
     const accepted = scientificName(taxon);
     const named: [NameKind, string][] = [
@@ -114,11 +143,8 @@ function entriesOf(list: readonly NamedTaxon[]): Entry[] {
 const foldName = (plain: string, kind: NameKind) =>
   kind === 'common' ? plain.replace(/\s/g, '').replace(/s$/, '') : plain.split(' ').map(foldLatin).join(' ');
 
-function distanceTo(plain: string, entry: Entry): number {
-  const typed = foldName(plain, entry.kind);
-  if (typed === entry.folded) return 0;
-  return editDistance(typed, entry.folded);
-}
+const distanceTo = (typed: string, entry: Entry): number =>
+  typed === entry.folded ? 0 : editDistance(typed, entry.folded);
 
 /** A fifth of the letters may be wrong, at least one, at most four. */
 const allowance = (plain: string) => Math.min(4, Math.max(1, Math.floor(plain.length / 5)));

@@ -1,4 +1,4 @@
-import { answerText, markAnswer, normaliseName, type Mark } from '@hurrow/core/names';
+import { answerText, markAnswer, normaliseName, type Mark, type NamedTaxon } from '@hurrow/core/names';
 import { effectiveResponses } from '@hurrow/core/quiz';
 import type { Db } from '../db/index.ts';
 import * as queries from './queries.ts';
@@ -15,6 +15,17 @@ export interface MarkedAnswer {
   conflicting: { responseId: string; device: string; written: queries.ResponseRow['answer'] }[];
 }
 
+/** Lists met so far, by content: stations of a course share theirs, and a list once known is quicker to resolve against. */
+const lists = new Map<string, readonly NamedTaxon[]>();
+
+function sharedList(list: readonly NamedTaxon[]): readonly NamedTaxon[] {
+  const key = JSON.stringify(list);
+  const held = lists.get(key) ?? list;
+  if (lists.size >= 50) lists.clear();
+  lists.set(key, held);
+  return held;
+}
+
 /** The text by which equal answers are ruled on at once. */
 export const answerKey = (text: string): string => normaliseName(text);
 
@@ -29,6 +40,7 @@ export async function marksOf(
   const responses = await queries.responsesOfQuiz(db, quizRow.id);
   const rulings = await queries.rulings(db, quizRow.course_id);
   const byId = new Map(stations.map((station) => [station.id, station]));
+  const listOf = new Map(stations.map(({ id, frozen }) => [id, frozen ? sharedList(frozen.list) : []]));
   const answers = effectiveResponses(responses).flatMap(({ response, conflicting }): MarkedAnswer[] => {
     const frozen = byId.get(response.stationId)?.frozen;
     const truth = frozen?.list.find((taxon) => taxon.id === frozen.truth);
@@ -45,7 +57,7 @@ export async function marksOf(
         mark: markAnswer(
           response.answer,
           truth,
-          frozen.list,
+          listOf.get(response.stationId)!,
           frozen.marking,
           ruling && { taxonId: ruling.counts_as },
         ),

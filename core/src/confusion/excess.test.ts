@@ -1,0 +1,90 @@
+import {
+  afterReteaching,
+  binomialTail,
+  confusedPairs,
+  differenceInterval,
+  excessOf,
+  type NamedAnswer,
+} from './index.ts';
+
+const OPTIONS = ['a', 'b', 'c', 'd', 'e', 'f', 'g', 'h'];
+
+/** Answers to each truth: so many to each name, the rest right. */
+function answersOf(asked: number, wrong: Record<string, Record<string, number>>): NamedAnswer[] {
+  let id = 0;
+  return OPTIONS.flatMap((truth) => {
+    const named = Object.entries(wrong[truth] ?? {}).flatMap(([name, n]) => Array<string>(n).fill(name));
+    return Array.from({ length: asked }, (_, i): NamedAnswer => ({
+      responseId: String((id += 1)),
+      studentId: `s${i}`,
+      stationId: `station ${truth}`,
+      quizId: 'q',
+      truth,
+      named: named[i] ?? truth,
+    }));
+  });
+}
+
+const excess = (answers: NamedAnswer[]) => {
+  const pairs = confusedPairs(answers);
+  const found = excessOf(pairs, answers, () => OPTIONS);
+  return new Map(pairs.map((pair, i) => [`${pair.truth}→${pair.answer}`, found[i]!]));
+};
+
+test('binomial tail: known values', () => {
+  expect(binomialTail(8, 10, 0.5)).toBeCloseTo(56 / 1024, 10);
+  expect(binomialTail(0, 10, 0.2)).toBe(1);
+  expect(binomialTail(3, 3, 0.1)).toBeCloseTo(0.001, 10);
+});
+
+test('a pair beyond what its row and column bring stands out; a name given to all does not', () => {
+  const found = excess(
+    answersOf(40, {
+      a: { b: 14, h: 4 },
+      c: { h: 5, d: 1 },
+      d: { h: 4 },
+      e: { h: 5 },
+      f: { h: 4, e: 1 },
+      g: { h: 5 },
+    }),
+  );
+  expect(found.get('a→b')).toMatchObject({ standsOut: true });
+  expect(found.get('a→b')!.expected).toBeLessThan(3);
+  // h is given everywhere, so that a few of it here are to be expected.
+  expect(found.get('c→h')!.standsOut).toBe(false);
+  expect(found.get('c→h')!.expected).toBeGreaterThan(1);
+});
+
+test('a species missed in all directions has no pair that stands out', () => {
+  const found = excess(answersOf(40, { a: { b: 3, c: 3, d: 3, e: 3, f: 3, g: 3, h: 3 }, c: { a: 1 } }));
+  expect([...found.values()].filter(({ standsOut }) => standsOut)).toEqual([]);
+});
+
+test('the expectation of a cell does not see the cell', () => {
+  const expected = (n: number) =>
+    excess(answersOf(60, { a: { b: n, h: 4 }, c: { h: 5, d: 1 }, d: { b: 2 } })).get('a→b')!.expectedRate;
+  expect(expected(3)).toBeCloseTo(expected(30), 10);
+});
+
+test('one answer can be no finding', () => {
+  const found = excess(answersOf(1, { a: { b: 1 } }));
+  expect(found.get('a→b')!.standsOut).toBe(false);
+});
+
+test('after reteaching: resolved, improving, persisting, too few', () => {
+  const before = { mixed: 20, asked: 48 };
+  expect(afterReteaching(before, { mixed: 2, asked: 48 }, 0.02)).toBe('resolved');
+  expect(afterReteaching(before, { mixed: 9, asked: 48 }, 0.02)).toBe('improving');
+  expect(afterReteaching(before, { mixed: 17, asked: 48 }, 0.02)).toBe('persisting');
+  expect(afterReteaching(before, { mixed: 2, asked: 4 }, 0.3)).toBe('too few to say');
+  expect(afterReteaching(before, { mixed: 0, asked: 0 }, 0.02)).toBe('too few to say');
+  expect(afterReteaching({ mixed: 0, asked: 0 }, { mixed: 5, asked: 9 }, 0.02)).toBe('too few to say');
+});
+
+test('interval of a difference: Newcombe’s worked example', () => {
+  // 56/70 against 48/80 at 95 % is (0.0524, 0.3339); at 90 % it lies inside that.
+  const [low, high] = differenceInterval({ mixed: 56, asked: 70 }, { mixed: 48, asked: 80 });
+  expect(low).toBeGreaterThan(0.0524);
+  expect(high).toBeLessThan(0.3339);
+  expect((low + high) / 2).toBeCloseTo(0.195, 1);
+});

@@ -1,0 +1,140 @@
+import { linearRegression } from 'simple-statistics';
+import { tallies, type ChoiceData } from './choice.ts';
+import { fitClass, type ClassFit, type FitOptions } from './fit.ts';
+import { logistic, outlookOf, totalEvidence } from './likelihood.ts';
+
+/** Share of right answers that a fit expects of those who answered at each situation; NaN where nobody did. */
+export function expectedShares({ theta, layout }: ClassFit, data: ChoiceData): number[] {
+  return tallies(data).map(({ students }, s) => {
+    const situation = data.situations[s]!;
+    const { own, others } = outlookOf(situation, totalEvidence(situation), theta, layout);
+    let sum = 0;
+    for (const student of students) sum += logistic(own + theta[layout.abilities + student]! - others);
+    return sum / students.length;
+  });
+}
+
+/** Mean of −ln P(answer) over the choices, nats. Lower is better. */
+export function logLoss({ theta, layout }: ClassFit, data: ChoiceData): number {
+  const counted = tallies(data);
+  let loss = 0;
+  data.situations.forEach((situation, s) => {
+    const { own, others, shares } = outlookOf(situation, totalEvidence(situation), theta, layout);
+    const { students, right, counts } = counted[s]!;
+    students.forEach((student, i) => {
+      const p = logistic(own + theta[layout.abilities + student]! - others);
+      loss -= Math.log(Math.max(1e-300, right[i] ? p : 1 - p));
+    });
+    const truthAt = situation.options.indexOf(situation.truth);
+    counts.forEach((count, k) => {
+      if (k !== truthAt && count > 0) loss -= count * Math.log(Math.max(1e-300, shares[k]!));
+    });
+  });
+  return loss / data.choices.length;
+}
+
+/**
+ * Mean of −ln P(answer) for one who knows only how often the class was right and how often each wrong name was given, from `learned`: the
+ * base rate that the model has to beat. Names never given count half an answer.
+ */
+export function baseRateLoss(learned: ChoiceData, data: ChoiceData): number {
+  const name = ({ situation, answer }: ChoiceData['choices'][number], of: ChoiceData) => {
+    const { options, unnamed } = of.situations[situation]!;
+    return answer < options.length
+      ? options[answer]!
+      : learned.taxa.length + unnamed[answer - options.length]!;
+  };
+  const given = new Float64Array(learned.taxa.length + 4).fill(0.5);
+  let right = 0;
+  for (const choice of learned.choices)
+    if (name(choice, learned) === learned.situations[choice.situation]!.truth) right += 1;
+    else given[name(choice, learned)]! += 1;
+  const chance = (right + 0.5) / (learned.choices.length + 1);
+  let loss = 0;
+  for (const choice of data.choices) {
+    const { truth, options, unnamed } = data.situations[choice.situation]!;
+    const named = name(choice, data);
+    if (named === truth) {
+      loss -= Math.log(chance);
+      continue;
+    }
+    let all = 0;
+    for (const k of options) if (k !== truth) all += given[k]!;
+    for (const u of unnamed) all += given[learned.taxa.length + u]!;
+    loss -= Math.log(((1 - chance) * given[named]!) / all);
+  }
+  return loss / data.choices.length;
+}
+
+/** The same data with only the choices that a rule keeps. */
+export const choicesWhere = (data: ChoiceData, keep: (situation: number) => boolean): ChoiceData => ({
+  ...data,
+  choices: data.choices.filter(({ situation }) => keep(situation)),
+});
+
+/** The same data with no evidence in it: a model of names and abilities alone. */
+export const withoutEvidence = (data: ChoiceData): ChoiceData => ({
+  ...data,
+  situations: data.situations.map((situation) => ({
+    ...situation,
+    characters: [],
+    evidence: new Float64Array(0),
+  })),
+});
+
+/** A fit of the class without one quiz, and the choices of that quiz to try it on. */
+export function leavingOut(
+  data: ChoiceData,
+  quizOf: (choice: number) => string,
+  quizId: string,
+  options: FitOptions,
+): { fit: ClassFit; learned: ChoiceData; held: ChoiceData } {
+  const part = (there: boolean): ChoiceData => ({
+    ...data,
+    choices: data.choices.filter((_, i) => (quizOf(i) === quizId) === there),
+  });
+  const [learned, held] = [part(false), part(true)];
+  return { fit: fitClass(learned, options), learned, held };
+}
+
+export interface Calibration {
+  /** Of observed on predicted shares; 1 where predictions are neither too bold nor too timid. */
+  slope: number;
+  /** 90 % interval of the slope. */
+  interval: [number, number];
+  intercept: number;
+}
+
+/** Student's t, upper 5 %: by degrees of freedom, exact at those given (Fisher & Yates 1963), between them linear in 1/df. */
+const T95: [number, number][] = [
+  [1, 6.314],
+  [2, 2.92],
+  [3, 2.353],
+  [5, 2.015],
+  [10, 1.812],
+  [20, 1.725],
+  [60, 1.671],
+  [Infinity, 1.645],
+];
+
+function upperT(freedom: number): number {
+  const above = T95.findIndex(([df]) => df >= freedom);
+  if (above === 0) return T95[0]![1];
+  const [[low, tLow], [high, tHigh]] = [T95[above - 1]!, T95[above]!];
+  const share = (1 / low - 1 / freedom) / (1 / low - 1 / high);
+  return tLow + share * (tHigh - tLow);
+}
+
+/** Least-squares line of observed on predicted shares; undefined for fewer than three points, or points that do not differ. */
+export function calibration(
+  points: readonly { predicted: number; observed: number }[],
+): Calibration | undefined {
+  const n = points.length;
+  const mean = points.reduce((sum, { predicted }) => sum + predicted, 0) / n;
+  const spread = points.reduce((sum, { predicted }) => sum + (predicted - mean) ** 2, 0);
+  if (n < 3 || spread < 1e-9) return undefined;
+  const { m: slope, b: intercept } = linearRegression(points.map((p) => [p.predicted, p.observed]));
+  const rest = points.reduce((sum, p) => sum + (p.observed - intercept - slope * p.predicted) ** 2, 0);
+  const half = upperT(n - 2) * Math.sqrt(rest / (n - 2) / spread);
+  return { slope, intercept, interval: [slope - half, slope + half] };
+}

@@ -1,0 +1,186 @@
+import { profiled, viewOf } from '../testing/taxa.ts';
+import { randomFrom } from '../random/index.ts';
+import { BUILT_IN } from '../vocabulary/index.ts';
+import { prepareClass, reportOf, type AskedStation, type ReportedAnswer, type Setting } from './index.ts';
+
+/** Two genera of three; within each the species differ in the hairs and scales of the bud, in the twig or in both. */
+const TAXA = [
+  profiled('Aa', 'una', {
+    'bud.scales': 'naked',
+    'bud.hair': 'none',
+    'twig.zigzag': 'always',
+    'leaf.length': '4–8 cm',
+    'leaf.width': '2–4 cm',
+  }),
+  profiled('Aa', 'bina', {
+    'bud.scales': 'naked',
+    'bud.hair': 'woolly',
+    'twig.zigzag': 'always',
+    'leaf.length': '4–8 cm',
+    'leaf.width': '2–4 cm',
+  }),
+  profiled('Aa', 'terna', {
+    'bud.scales': 'naked',
+    'bud.hair': 'none',
+    'twig.zigzag': 'never',
+    'leaf.length': '4–8 cm',
+    'leaf.width': '2–4 cm',
+  }),
+  profiled('Bb', 'una', {
+    'bud.scales': 'two valvate',
+    'bud.hair': 'none',
+    'twig.zigzag': 'always',
+    'leaf.length': '9–20 cm',
+    'leaf.width': '5–11 cm',
+  }),
+  profiled('Bb', 'bina', {
+    'bud.scales': 'two valvate',
+    'bud.hair': 'woolly',
+    'twig.zigzag': 'always',
+    'leaf.length': '9–20 cm',
+  }),
+  profiled('Bb', 'terna', {
+    'bud.scales': 'two valvate',
+    'twig.zigzag': 'never',
+    'leaf.length': '9–20 cm',
+    'leaf.width': '5–11 cm',
+  }),
+];
+const IDS = TAXA.map(({ taxon }) => taxon.id);
+const setting: Setting = { key: '1', taxa: TAXA, vocabulary: BUILT_IN, options: {} };
+const settingOf = () => setting;
+const stations: AskedStation[] = ['first', 'second'].flatMap((quizId) =>
+  IDS.map((truth) => ({
+    id: `${quizId} ${truth}`,
+    quizId,
+    truth,
+    view: viewOf(['bud', 'twig', 'leaf']),
+    options: IDS,
+  })),
+);
+/** The twin in the genus from which a tree differs by the hairs of its buds alone. */
+const TWIN: Record<string, string> = {
+  'aa-una': 'aa-bina',
+  'aa-bina': 'aa-una',
+  'bb-una': 'bb-bina',
+  'bb-bina': 'bb-una',
+};
+
+/** A class that does not look at the hairs: twins are taken for one another every second time, other slips are rare. */
+function answersOf(students: number, of = stations, hairy = 0.5): ReportedAnswer[] {
+  const random = randomFrom(3);
+  return of.flatMap(({ id, truth }) =>
+    Array.from({ length: students }, (_, s): ReportedAnswer => {
+      const slip = random.uniform();
+      const twin = TWIN[truth];
+      const named =
+        twin && slip < hairy ? twin : slip > 0.95 ? random.pick(IDS) : slip > 0.93 ? 'blank' : truth;
+      return { responseId: `${id} ${s}`, studentId: `s${s}`, stationId: id, named };
+    }),
+  );
+}
+
+test('the overlooked character comes first, with the errors and pairs behind it', () => {
+  const done: number[] = [];
+  const report = reportOf({ stations, answers: answersOf(20), settingOf, seed: 1 }, (share) =>
+    done.push(share),
+  );
+  expect(report.state).toBe('enough');
+  const ranked = [...report.characters].sort(
+    (x, y) => (y.prevented?.prevented ?? -1e9) - (x.prevented?.prevented ?? -1e9),
+  );
+  const hair = ranked[0]!;
+  expect(hair.characterId).toBe('bud.hair');
+  expect(hair.prevented!.interval[0]).toBeGreaterThan(0);
+  expect(hair.worth!.interval[1]).toBeLessThan(0.6);
+  expect(hair.pairs.slice(0, 4).map(({ truth, answer }) => TWIN[truth] === answer)).toEqual([
+    true,
+    true,
+    true,
+    true,
+  ]);
+  expect(hair.behind.length).toBeGreaterThan(40);
+  expect(
+    report.pairs.filter(({ standsOut }) => standsOut).map(({ truth, answer }) => TWIN[truth] === answer),
+  ).not.toContain(false);
+  expect(
+    report.losses.every(({ model, withoutUse, baseRate }) => model < withoutUse && model < baseRate),
+  ).toBe(true);
+  expect(report.stations).toHaveLength(12);
+  expect(report.inSample!.slope).toBeGreaterThan(0.8);
+  expect(done.at(-1)).toBe(1);
+  expect([...done].sort((x, y) => x - y)).toEqual(done);
+});
+
+test('the same answers give the same report', () => {
+  const input = { stations, answers: answersOf(8), settingOf, seed: 1 };
+  expect(reportOf(input)).toEqual(reportOf(input));
+});
+
+test('two students and five answers are too few to say anything', () => {
+  const few = answersOf(2).slice(0, 5);
+  const report = reportOf({ stations, answers: few, settingOf, seed: 1 });
+  expect(report).toMatchObject({
+    state: 'too few',
+    characters: [],
+    species: [],
+    overGiven: [],
+    stations: [],
+  });
+});
+
+test('a class without errors is said to have none; five right answers are still too few', () => {
+  const right = answersOf(10).map((answer) => ({ ...answer, named: answer.stationId.split(' ')[1]! }));
+  expect(reportOf({ stations, answers: right, settingOf, seed: 1 })).toMatchObject({
+    state: 'no errors',
+    pairs: [],
+  });
+  expect(reportOf({ stations, answers: right.slice(0, 5), settingOf, seed: 1 }).state).toBe('too few');
+});
+
+test('a character that only one station could tell by has no finding', () => {
+  // Only the bark of one tree is shown at all, once.
+  const only = stations
+    .filter(({ quizId }) => quizId === 'first')
+    .map((station) => (station.truth === 'aa-bina' ? station : { ...station, view: viewOf(['twig']) }));
+  const report = reportOf({ stations: only, answers: answersOf(20, only), settingOf, seed: 1 });
+  const hair = report.characters.find(({ characterId }) => characterId === 'bud.hair')!;
+  expect(hair.telling).toEqual(['first aa-bina']);
+  expect(hair.prevented).toBeUndefined();
+  expect(hair.worth).toBeUndefined();
+});
+
+test('near-duplicates enter as one character, and a missing score takes the mean of its list', () => {
+  const { data, assumed } = prepareClass(stations, answersOf(3), settingOf);
+  const size = data.characters.filter((id) => id === 'leaf.length' || id === 'leaf.width');
+  expect(size).toHaveLength(1);
+  expect(assumed.get('bud.hair')).toEqual(['bb-terna']);
+  const situation = data.situations[0]!;
+  const hair = situation.characters.indexOf(data.characters.indexOf('bud.hair'));
+  const column = situation.options.map((_, k) => situation.evidence[k * situation.characters.length + hair]!);
+  const missing = situation.options.indexOf(data.taxa.indexOf('bb-terna'));
+  // Una agrees with three of the four others that are scored: itself aside, two differ.
+  const known = column.filter((_, k) => k !== missing && situation.options[k] !== situation.truth);
+  expect(column[missing]).toBeCloseTo(known.reduce((sum, e) => sum + e, 0) / known.length);
+});
+
+test('answers that name no tree of the list keep their kind; where one had to be chosen there is only blank', () => {
+  const chosen = stations.map((station) => ({ ...station, choice: true }));
+  const answers = ['blank', 'off the list', 'right genus only', 'wrong genus only', 'Picea abies'].map(
+    (named, i): ReportedAnswer => ({
+      responseId: String(i),
+      studentId: 's',
+      stationId: stations[0]!.id,
+      named,
+    }),
+  );
+  const places = (of: AskedStation[]) =>
+    prepareClass(of, answers, settingOf).data.choices.map(({ answer }) => answer - IDS.length);
+  expect(places(stations)).toEqual([0, 1, 2, 3, 1]);
+  expect(places(chosen)).toEqual([0, 0, 0, 0, 0]);
+});
+
+test('an answer to a station that is left out is left out with it', () => {
+  const { data } = prepareClass(stations.slice(1), answersOf(3), settingOf);
+  expect(data.choices).toHaveLength(33);
+});

@@ -1,0 +1,361 @@
+import { median } from 'simple-statistics';
+import { UNNAMED, type ChoiceData } from './choice.ts';
+import { consequences, typicalUses, type Consequence } from './consequences.ts';
+import { excessOf, type Excess } from './excess.ts';
+import { fitClass, type ClassFit } from './fit.ts';
+import { Laplace } from './laplace.ts';
+import { confusedPairs } from './pairs.ts';
+import { SCALES } from './parameters.ts';
+import {
+  baseRateLoss,
+  calibration,
+  expectedShares,
+  leavingOut,
+  logLoss,
+  withoutEvidence,
+  type Calibration,
+} from './prediction.ts';
+import { prepareClass, type AskedStation, type GivenAnswer, type Setting } from './situations.ts';
+import { fitStudent } from './student.ts';
+import { evidenceAgainst, tellingSituations, TELLS } from './telling.ts';
+
+/** Rises with every change of what a report says for the same answers, so that kept reports of an older model are not shown. */
+export const MODEL_VERSION = 1;
+
+/** An answer with the id by which it is found again. */
+export interface ReportedAnswer extends GivenAnswer {
+  responseId: string;
+}
+
+export interface ReportInput {
+  stations: readonly AskedStation[];
+  answers: readonly ReportedAnswer[];
+  settingOf(station: AskedStation): Setting;
+  /** Of the draws; the same seed gives the same report. */
+  seed: number;
+}
+
+/** How the class uses one character. */
+export interface CharacterFinding {
+  characterId: string;
+  /** ŵ with its 90 % interval; 1 uses the evidence as it stands. */
+  use: number;
+  interval: [number, number];
+  /** Use over that of the typical character, with its interval: the share of its worth that is used. Undefined where it is not identified. */
+  worth?: { share: number; interval: [number, number] };
+  /** Stations at which it could tell the truth from a rival. */
+  telling: string[];
+  /** Errors it would have prevented; undefined where too few stations could tell. */
+  prevented?: Consequence;
+  /** Wrong answers that it tells from their truth, and which pairs they make, the most frequent first. */
+  behind: string[];
+  pairs: { truth: string; answer: string; count: number }[];
+  /** Each student's own use over the typical one, least first. */
+  students: { studentId: string; share: number }[];
+  /** Taxa whose evidence had to be assumed because the score is missing. */
+  assumed: string[];
+}
+
+export interface SpeciesFinding {
+  taxonId: string;
+  asked: number;
+  wrong: number;
+  /** Its errors land on more names than likeness accounts for. */
+  scatters: boolean;
+  /** How many different names were given for it. */
+  names: number;
+  prevented: Consequence;
+  behind: string[];
+}
+
+export interface NameFinding {
+  taxonId: string;
+  /** How often the name was given where it was wrong, and for how many trees. */
+  given: number;
+  truths: number;
+  prevented: Consequence;
+  behind: string[];
+}
+
+export interface StationFinding {
+  stationId: string;
+  quizId: string;
+  answers: number;
+  observed: number;
+  predicted: number;
+  /** Predicted by the other quizzes alone; undefined where there is no other. */
+  leftOut?: number;
+}
+
+/** Mean of −ln P(answer) on a quiz that was left out of the fit, nats. */
+export interface LeftOutLoss {
+  quizId: string;
+  model: number;
+  withoutUse: number;
+  baseRate: number;
+}
+
+export interface ConfusionReport {
+  students: number;
+  answers: number;
+  errors: number;
+  /** Whether the answers bear a model; otherwise there are no findings. */
+  state: 'enough' | 'too few' | 'no errors';
+  typicalUse: number;
+  characters: CharacterFinding[];
+  species: SpeciesFinding[];
+  overGiven: NameFinding[];
+  stations: StationFinding[];
+  inSample?: Calibration;
+  leftOut?: Calibration;
+  losses: LeftOutLoss[];
+  pairs: (Excess & { truth: string; answer: string })[];
+}
+
+/** Below these the model is not fitted: nothing it said would be more than its priors. */
+const ENOUGH = { students: 3, answers: 40, errors: 6 };
+const DRAWS = 400;
+/** The data have to halve the variance that the prior allows before a character counts as identified. */
+const IDENTIFIED_SD = SCALES.use * Math.SQRT1_2;
+
+/**
+ * Everything that is said of a class's confusions, from its stations and answers.
+ * @param at told the share done, 0–1, and what is being done.
+ */
+export function reportOf(
+  input: ReportInput,
+  at: (share: number, doing: string) => void = () => undefined,
+): ConfusionReport {
+  at(0, 'weighing what each station showed');
+  const prepared = prepareClass(input.stations, input.answers, input.settingOf);
+  const stationOf = new Map(input.stations.map((station) => [station.id, station]));
+  const answers = input.answers.filter(({ stationId }) => prepared.situationOf.has(stationId));
+  const truthOf = (answer: ReportedAnswer) => stationOf.get(answer.stationId)!.truth;
+  const wrong = answers.filter((answer) => answer.named !== truthOf(answer));
+  const base = {
+    students: prepared.students.length,
+    answers: answers.length,
+    errors: wrong.length,
+    typicalUse: 1,
+    characters: [],
+    species: [],
+    overGiven: [],
+    stations: [],
+    losses: [],
+    pairs: pairsOf(answers, stationOf),
+  };
+  const few = base.students < ENOUGH.students || base.answers < ENOUGH.answers || base.errors < ENOUGH.errors;
+  if (wrong.length === 0)
+    return { ...base, state: few && base.answers < ENOUGH.answers ? 'too few' : 'no errors' };
+  if (few) return { ...base, state: 'too few' };
+
+  const { data } = prepared;
+  const fit = fitClass(data, {
+    onStep: (step) => at(0.1 + 0.3 * (1 - 0.7 ** step), 'fitting the class'),
+  });
+  const laplace = new Laplace(fit);
+  const uses = laplace.uses();
+  const telling = tellingSituations(data);
+  const stationsAt = stationsBySituation(prepared.situationOf);
+  const tellingStations = telling.map((situations) => situations.flatMap((s) => stationsAt.get(s) ?? []));
+  const identified = uses.map(({ sd }, c) => tellingStations[c]!.length >= 2 && sd <= IDENTIFIED_SD);
+  const draws = laplace.draws(DRAWS, input.seed);
+  const found = consequences(data, fit.layout, draws, identified, (done) =>
+    at(0.4 + (0.25 * done) / DRAWS, 'counting the errors that each character would have prevented'),
+  );
+  const typical = [...typicalUses(fit.theta, identified).values()];
+  const typicalUse = typical.length ? Math.max(0.05, median(typical)) : 1;
+  const own = prepared.students.map((_, student) => {
+    at(0.65 + (0.1 * student) / prepared.students.length, 'looking at each student');
+    return fitStudent(fit, student).use;
+  });
+  const characters = data.characters.map((characterId, c): CharacterFinding => {
+    const { behind, pairs } = errorsToldBy(c, data, wrong, prepared.situationOf, truthOf);
+    const { interval } = uses[c]!;
+    return {
+      characterId,
+      use: fit.theta[c]!,
+      interval,
+      ...(identified[c]
+        ? {
+            worth: {
+              share: fit.theta[c]! / typicalUse,
+              interval: [interval[0] / typicalUse, interval[1] / typicalUse],
+            },
+          }
+        : {}),
+      telling: tellingStations[c]!,
+      ...(found.characters[c] ? { prevented: found.characters[c] } : {}),
+      behind,
+      pairs,
+      students: prepared.students
+        .map((studentId, s) => ({ studentId, share: own[s]![c]! / typicalUse }))
+        .sort((x, y) => x.share - y.share),
+      assumed: prepared.assumed.get(characterId) ?? [],
+    };
+  });
+  const { stations, losses, leftOut } = predictions(fit, prepared.situationOf, input, answers, at);
+  const inSample = calibration(stations);
+  at(1, 'done');
+  return {
+    ...base,
+    state: 'enough',
+    typicalUse,
+    characters,
+    species: speciesFindings(fit, draws, found.species, answers, truthOf),
+    overGiven: nameFindings(data, found.overGiven, wrong, truthOf),
+    stations,
+    ...(inSample ? { inSample } : {}),
+    ...(leftOut ? { leftOut } : {}),
+    losses,
+  };
+}
+
+const isTaxon = (named: string): boolean => !(UNNAMED as readonly string[]).includes(named);
+
+function pairsOf(answers: readonly ReportedAnswer[], stationOf: Map<string, AskedStation>) {
+  const named = answers.map(({ responseId, studentId, stationId, named }) => {
+    const { quizId, truth } = stationOf.get(stationId)!;
+    return { responseId, studentId, stationId, quizId, truth, named: isTaxon(named) ? named : null };
+  });
+  const pairs = confusedPairs(named);
+  const excess = excessOf(pairs, named, (id) => stationOf.get(id)!.options);
+  return pairs.map(({ truth, answer }, i) => ({ truth, answer, ...excess[i]! }));
+}
+
+function stationsBySituation(situationOf: ReadonlyMap<string, number>): Map<number, string[]> {
+  const stations = new Map<number, string[]>();
+  for (const [station, situation] of situationOf)
+    stations.set(situation, [...(stations.get(situation) ?? []), station]);
+  return stations;
+}
+
+/** The wrong answers that a character tells from their truth. */
+function errorsToldBy(
+  character: number,
+  data: ChoiceData,
+  wrong: readonly ReportedAnswer[],
+  situationOf: ReadonlyMap<string, number>,
+  truthOf: (answer: ReportedAnswer) => string,
+) {
+  const pairs = new Map<string, { truth: string; answer: string; count: number }>();
+  const behind = wrong.filter((answer) => {
+    const situation = data.situations[situationOf.get(answer.stationId)!]!;
+    const named = situation.options.findIndex((taxon) => data.taxa[taxon] === answer.named);
+    if (named < 0 || evidenceAgainst(situation, character, named) < TELLS) return false;
+    const truth = truthOf(answer);
+    const held = pairs.get(`${truth} ${answer.named}`) ?? { truth, answer: answer.named, count: 0 };
+    held.count += 1;
+    pairs.set(`${truth} ${answer.named}`, held);
+    return true;
+  });
+  return {
+    behind: behind.map(({ responseId }) => responseId),
+    pairs: [...pairs.values()].sort((x, y) => y.count - x.count),
+  };
+}
+
+function speciesFindings(
+  fit: ClassFit,
+  draws: readonly Float64Array[],
+  found: readonly (Consequence | undefined)[],
+  answers: readonly ReportedAnswer[],
+  truthOf: (answer: ReportedAnswer) => string,
+): SpeciesFinding[] {
+  return fit.data.taxa.flatMap((taxonId, t) => {
+    const prevented = found[t];
+    if (!prevented) return [];
+    const here = answers.filter((answer) => truthOf(answer) === taxonId);
+    const wrong = here.filter(({ named }) => named !== taxonId);
+    const above = draws.filter((theta) => theta[fit.layout.scattered + t]! > 0).length / draws.length;
+    return {
+      taxonId,
+      asked: here.length,
+      wrong: wrong.length,
+      scatters: above >= 0.95,
+      names: new Set(wrong.map(({ named }) => named).filter(isTaxon)).size,
+      prevented,
+      behind: wrong.map(({ responseId }) => responseId),
+    };
+  });
+}
+
+function nameFindings(
+  data: ChoiceData,
+  found: readonly (Consequence | undefined)[],
+  wrong: readonly ReportedAnswer[],
+  truthOf: (answer: ReportedAnswer) => string,
+): NameFinding[] {
+  return data.taxa.flatMap((taxonId, k) => {
+    const prevented = found[k];
+    const given = wrong.filter(({ named }) => named === taxonId);
+    if (!prevented || given.length === 0) return [];
+    return {
+      taxonId,
+      given: given.length,
+      truths: new Set(given.map(truthOf)).size,
+      prevented,
+      behind: given.map(({ responseId }) => responseId),
+    };
+  });
+}
+
+/** Predicted against observed by station: in sample, and by a fit that has not seen the station's quiz. */
+function predictions(
+  fit: ClassFit,
+  situationOf: ReadonlyMap<string, number>,
+  { stations }: ReportInput,
+  answers: readonly ReportedAnswer[],
+  at: (share: number, doing: string) => void,
+) {
+  const { data } = fit;
+  const quizOfStation = new Map(stations.map(({ id, quizId }) => [id, quizId]));
+  const quizOf = (choice: number) => quizOfStation.get(answers[choice]!.stationId)!;
+  const quizzes = [...new Set(answers.map((_, i) => quizOf(i)))];
+  const inSample = expectedShares(fit, data);
+  const byQuiz = new Map<string, number[]>();
+  const losses =
+    quizzes.length < 2
+      ? []
+      : quizzes.map((quizId, i): LeftOutLoss => {
+          at(0.75 + (0.25 * i) / quizzes.length, 'predicting each quiz from the others');
+          const { fit: other, learned, held } = leavingOut(data, quizOf, quizId, { start: fit.theta });
+          byQuiz.set(quizId, expectedShares(other, held));
+          const plain = fitClass(withoutEvidence(learned), { start: fit.theta });
+          return {
+            quizId,
+            model: logLoss(other, held),
+            withoutUse: logLoss(plain, withoutEvidence(held)),
+            baseRate: baseRateLoss(learned, held),
+          };
+        });
+  const counted = new Map<string, { answers: number; right: number }>();
+  answers.forEach(({ stationId, named }) => {
+    const held = counted.get(stationId) ?? { answers: 0, right: 0 };
+    held.answers += 1;
+    if (named === data.taxa[data.situations[situationOf.get(stationId)!]!.truth]) held.right += 1;
+    counted.set(stationId, held);
+  });
+  const found = stations.flatMap(({ id, quizId }): StationFinding[] => {
+    const held = counted.get(id);
+    if (!held) return [];
+    const situation = situationOf.get(id)!;
+    const leftOut = byQuiz.get(quizId)?.[situation];
+    return [
+      {
+        stationId: id,
+        quizId,
+        answers: held.answers,
+        observed: held.right / held.answers,
+        predicted: inSample[situation]!,
+        ...(leftOut === undefined ? {} : { leftOut }),
+      },
+    ];
+  });
+  const leftOut = calibration(
+    found.flatMap(({ leftOut: predicted, observed }) =>
+      predicted === undefined ? [] : [{ predicted, observed }],
+    ),
+  );
+  return { stations: found, losses, leftOut };
+}

@@ -1,0 +1,56 @@
+import {
+  reportOf,
+  type AskedStation,
+  type ConfusionReport,
+  type ReportedAnswer,
+  type Setting,
+} from '@hurrow/core/confusion';
+import { profilesOf, vocabularyOfLibrary, type Library } from '@hurrow/core/library';
+import { stationFairness, type Fairness } from '@hurrow/core/quiz';
+import type { Place } from '@hurrow/core/season';
+
+/** What a worker is given: plain data that can be copied to it. */
+export interface ClassInput {
+  stations: (AskedStation & { libraryKey: string })[];
+  answers: ReportedAnswer[];
+  libraries: { key: string; library: Library }[];
+  site: Place;
+}
+
+/** The report on a class, with how fair its stations were: an ideal reader's chance of naming the tree there. */
+export interface ClassReport extends ConfusionReport {
+  fairness: (Pick<Fairness, 'right' | 'judgement'> & { stationId: string })[];
+}
+
+const SEED = 3701;
+/** Readings simulated for a station's fairness: enough to tell fair from unfair. */
+const READINGS = 600;
+
+/** Everything that is said of a class, from plain data. `at` is told the share done and what is being done. */
+export function classReport(input: ClassInput, at: (share: number, doing: string) => void): ClassReport {
+  const settings = new Map(
+    input.libraries.map(({ key, library }): [string, Setting] => {
+      const vocabulary = vocabularyOfLibrary(library);
+      const options = { reference: library.reference, site: input.site };
+      return [key, { key, taxa: profilesOf(library, vocabulary), vocabulary, options }];
+    }),
+  );
+  const libraryOf = new Map(input.stations.map(({ id, libraryKey }) => [id, libraryKey]));
+  const settingOf = (station: AskedStation) => settings.get(libraryOf.get(station.id)!)!;
+  const fairness = input.stations.flatMap((station, i) => {
+    at((0.3 * i) / input.stations.length, 'judging the fairness of each station');
+    const { taxa, vocabulary, options } = settingOf(station);
+    const list = taxa.filter(({ taxon }) => station.options.includes(taxon.id));
+    if (!list.some(({ taxon }) => taxon.id === station.truth)) return [];
+    const { right, judgement } = stationFairness(list, station.truth, vocabulary, station.view, {
+      ...options,
+      draws: READINGS,
+    });
+    return [{ stationId: station.id, right, judgement }];
+  });
+  const { stations, answers } = input;
+  const report = reportOf({ stations, answers, settingOf, seed: SEED }, (share, doing) =>
+    at(0.3 + 0.7 * share, doing),
+  );
+  return { ...report, fairness };
+}

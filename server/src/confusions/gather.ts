@@ -1,0 +1,69 @@
+import { createHash } from 'node:crypto';
+import { MODEL_VERSION, type GivenAnswer, type ReportedAnswer, type Unnamed } from '@hurrow/core/confusion';
+import type { CourseRow } from '../courses/queries.ts';
+import type { Db } from '../db/index.ts';
+import { marksOf, type MarkedAnswer } from '../quizzes/marking.ts';
+import { quizzesOfCourse, type StationRow } from '../quizzes/queries.ts';
+import { committedLibrary } from '../species/committed.ts';
+import type { ClassInput } from './classReport.ts';
+
+/** Whether evidence is taken from the scores as they stood when each quiz was opened, or as they stand now. */
+export type Scores = 'then' | 'now';
+
+export interface Gathered {
+  input: ClassInput;
+  /** Hash of all the report depends on: equal inputs, equal report. */
+  key: string;
+}
+
+/** All that the report on a course is computed from: counted stations as frozen, their marked answers, and the library. */
+export async function gather(db: Db, course: CourseRow, scores: Scores): Promise<Gathered> {
+  const quizzes = (await quizzesOfCourse(db, course.id)).filter((row) => row.state !== 'planned');
+  const now = await committedLibrary(db);
+  const input: ClassInput = { stations: [], answers: [], libraries: [], site: siteOf(course) };
+  for (const quiz of quizzes) {
+    const marks = await marksOf(db, quiz);
+    const counted = new Map<string, StationRow>();
+    for (const station of marks.stations) {
+      if (!station.frozen || station.voided || station.left_out) continue;
+      counted.set(station.id, station);
+      const { truth, view, list, revision } = station.frozen;
+      input.stations.push({
+        id: station.id,
+        quizId: quiz.id,
+        truth,
+        view,
+        options: list.map(({ id }) => id),
+        libraryKey: String(scores === 'then' ? revision : now.revision),
+      });
+    }
+    for (const answer of marks.answers) {
+      const station = counted.get(answer.stationId);
+      const named = station && namedBy(answer, station);
+      if (!named) continue;
+      const { responseId, studentId, stationId } = answer;
+      input.answers.push({ responseId, studentId, stationId, named } satisfies ReportedAnswer);
+    }
+  }
+  for (const key of new Set(input.stations.map(({ libraryKey }) => libraryKey)))
+    input.libraries.push({ key, library: await committedLibrary(db, Number(key)) });
+  const { libraries, ...rest } = input;
+  const source = JSON.stringify([MODEL_VERSION, now.id, libraries.map(({ key }) => key), rest]);
+  return { input, key: createHash('sha256').update(source).digest('hex') };
+}
+
+const siteOf = ({ latitude, longitude, elevation }: CourseRow) => ({ latitude, longitude, elevation });
+
+/** What an answer comes to for the model; undefined while it waits for the instructor's ruling. */
+function namedBy({ mark }: MarkedAnswer, station: StationRow): GivenAnswer['named'] | undefined {
+  const { how, taxonId, genus } = mark.resolution;
+  if (taxonId) return taxonId;
+  if (how === 'ambiguous') return undefined;
+  if (how === 'blank') return 'blank';
+  if (how !== 'genus') return 'off the list' satisfies Unnamed;
+  const { truth, list, marking } = station.frozen!;
+  const right = list.find(({ id }) => id === truth)?.genus === genus;
+  // Where the genus is all that is asked for, it names the tree.
+  if (right && marking.policy === 'genus') return truth;
+  return (right ? 'right genus only' : 'wrong genus only') satisfies Unnamed;
+}

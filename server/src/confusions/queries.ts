@@ -1,0 +1,61 @@
+import type { ClassReport } from './classReport.ts';
+import type { Db } from '../db/index.ts';
+
+export const report = async (db: Db, courseId: string, key: string) =>
+  (
+    await db.query<{ report: ClassReport; computed_at: Date }>(
+      'select report, computed_at from confusion_report where course_id = $1 and key = $2',
+      [courseId, key],
+    )
+  )[0];
+
+/** Keeps a report. The same key is the same report, so that the first one kept stands. */
+export const keepReport = (db: Db, courseId: string, key: string, held: ClassReport, at: Date) =>
+  db.query(
+    `insert into confusion_report (course_id, key, report, computed_at) values ($1, $2, $3::jsonb, $4)
+     on conflict (course_id, key) do nothing`,
+    [courseId, key, JSON.stringify(held), at],
+  );
+
+/** Leaves the newest reports of a course, which undoing comes back to, and drops the rest. */
+export const dropOldReports = (db: Db, courseId: string, kept: number) =>
+  db.query(
+    `delete from confusion_report where course_id = $1 and key not in
+       (select key from confusion_report where course_id = $1 order by computed_at desc, key limit $2)`,
+    [courseId, kept],
+  );
+
+export const setLeftOut = (db: Db, stationId: string, leftOut: boolean) =>
+  db.query('update station set left_out = $2 where id::text = $1', [stationId, leftOut]);
+
+export interface Reteaching {
+  a: string;
+  b: string;
+  taughtOn: string;
+}
+
+export const reteachings = (db: Db, courseId: string) =>
+  db.query<Reteaching>(
+    `select a, b, to_char(taught_on, 'YYYY-MM-DD') as "taughtOn" from reteaching where course_id = $1 order by taught_on, a, b`,
+    [courseId],
+  );
+
+export const addReteaching = (
+  db: Db,
+  courseId: string,
+  { a, b, taughtOn }: Reteaching,
+  accountId: string | null,
+) =>
+  db.query(
+    `insert into reteaching (course_id, a, b, taught_on, account_id) values ($1, $2, $3, $4, $5)
+     on conflict (course_id, a, b, taught_on) do nothing`,
+    [courseId, a, b, taughtOn, accountId],
+  );
+
+export const removeReteaching = (db: Db, courseId: string, { a, b, taughtOn }: Reteaching) =>
+  db.query('delete from reteaching where course_id = $1 and a = $2 and b = $3 and taught_on = $4', [
+    courseId,
+    a,
+    b,
+    taughtOn,
+  ]);
