@@ -293,7 +293,7 @@ test('teaching aspen and cottonwood again resolves the pair, and leaves the firs
     });
     return marks.filter((named) => named === as).length / marks.length;
   };
-  const again = TRUTHS.retaught.map(({ character }) => character);
+  const again = TRUTHS.retaught.flatMap(({ characters }) => characters);
   const poplars = ['populus-tremuloides', 'populus-trichocarpa'] as const;
   expect(taken(...poplars, [])).toBeGreaterThan(0.1);
   expect(taken(...poplars, again)).toBeLessThan(0.03);

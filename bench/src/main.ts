@@ -1,4 +1,5 @@
 import { cpus, totalmem } from 'node:os';
+import { confusion } from './confusion.ts';
 import { drawing } from './drawing.ts';
 import { evidence } from './evidence.ts';
 import { genera } from './genera.ts';
@@ -9,7 +10,8 @@ import { server } from './server.ts';
 import type { Row } from './row.ts';
 
 const rows: Row[] = [];
-for (const measure of [evidence, keys, drawing, largeLibrary, pages, server]) rows.push(...(await measure()));
+for (const measure of [evidence, keys, confusion, drawing, largeLibrary, pages, server])
+  rows.push(...(await measure()));
 
 console.log(
   `\n${cpus()[0]?.model ?? 'unknown processor'}, ${cpus().length} cores, ${Math.round(totalmem() / 2 ** 30)} GiB, Node ${process.version}`,

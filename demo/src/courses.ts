@@ -11,6 +11,7 @@ import { sampleSpecimen } from '@hurrow/core/specimen';
 import { MEDIUM_VIEWS, type Medium, type View } from '@hurrow/core/view';
 import { BUILT_IN } from '@hurrow/core/vocabulary';
 import * as courses from '@hurrow/server/courses/queries';
+import { addReteaching } from '@hurrow/server/confusions/queries';
 import type { Db } from '@hurrow/server/db';
 import * as quizzes from '@hurrow/server/quizzes/queries';
 import { receive } from '@hurrow/server/quizzes/receive';
@@ -32,6 +33,8 @@ export interface CourseFile extends Omit<Parameters<typeof courses.addCourse>[4]
   sets: { title: string; week: number; taxa: string[] }[];
   students: string[];
   quizzes: QuizFile[];
+  /** Pairs that were taught again on a day. */
+  retaught?: { pair: [string, string]; on: string }[];
 }
 
 export interface DemoFile {
@@ -71,6 +74,10 @@ export async function fillCourse(db: Db, file: CourseFile, ground: Ground): Prom
   const students = file.students.map((name) => ({ id: randomUUID(), name }));
   for (const student of students)
     await courses.addStudent(db, student.id, courseId, student.name, codeOf(student.name));
+  for (const { pair, on } of file.retaught ?? []) {
+    const [a, b] = [...pair].sort() as [string, string];
+    await addReteaching(db, courseId, { a, b, taughtOn: on }, ground.accountId);
+  }
   for (const quiz of file.quizzes) {
     const stations = await setQuiz(db, courseId, file, quiz, ground);
     if (quiz.state === 'closed') await answerQuiz(db, file, quiz, students, stations, ground);

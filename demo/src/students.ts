@@ -1,3 +1,5 @@
+import { readFileSync } from 'node:fs';
+import { parse } from 'yaml';
 import { isDeciduous, readingsOf, type ProfiledTaxon } from '@hurrow/core/evidence';
 import { randomFrom, seedOf, type Random } from '@hurrow/core/random';
 import type { Answer, NamingPolicy } from '@hurrow/core/names';
@@ -6,45 +8,24 @@ import type { Traits } from '@hurrow/core/specimen';
 import { BUILT_IN } from '@hurrow/core/vocabulary';
 import type { View } from '@hurrow/core/view';
 
-/**
- * How the demo's students answer. They are no instance of the model that analyses them: each looks at a few characters of
- * the specimen, reads some of them wrongly, and names the tree of the list that agrees with most of what was read.
- */
-export const TRUTHS = {
-  /** Characters that the class hardly looks at: passed over most of the time, and misread when looked at. */
-  overlooked: [
-    'needle.bands',
-    'needle.lie',
-    'leaf.lowerColor',
-    'leaf.petioleSection',
-    'leaf.shape',
-    'leaf.length',
-    'leaf.width',
-    'twig.thickness',
-    'bud.length',
-    'bud.resin',
-  ],
-  misread: 0.1,
-  misreadOverlooked: 0.65,
-  /** Share of the visible characters that a student looks at. */
-  looksAt: 0.42,
-  looksAtOverlooked: 0.12,
-  /** Taught again on a date: from then on looked at, and read as well as any other. It resolves one pair. */
-  retaught: [
-    { on: '2026-10-01', pair: ['populus-tremuloides', 'populus-trichocarpa'], character: 'leaf.lowerColor' },
-    {
-      on: '2026-10-01',
-      pair: ['populus-tremuloides', 'populus-trichocarpa'],
-      character: 'leaf.petioleSection',
-    },
-  ],
-  /** Share of the students who look at a retaught character. */
-  looksAtRetaught: 0.9,
-};
+/** What is true of the demo's students: `demo/truths.yaml`. */
+export interface Truths {
+  overlooked: string[];
+  misread: number;
+  misreadOverlooked: number;
+  looksAt: number;
+  looksAtOverlooked: number;
+  retaught: { on: string; pair: [string, string]; characters: string[] }[];
+  looksAtRetaught: number;
+  confused: [string, string][];
+  resolved: [string, string];
+}
+
+export const TRUTHS = parse(readFileSync(new URL('../truths.yaml', import.meta.url), 'utf8')) as Truths;
 
 /** The characters that have been taught again before a date. */
 export const retaughtBy = (date: string): string[] =>
-  TRUTHS.retaught.filter(({ on }) => on < date).map(({ character }) => character);
+  TRUTHS.retaught.filter(({ on }) => on < date).flatMap(({ characters }) => characters);
 
 export interface Sitting {
   seed: number;
@@ -53,7 +34,10 @@ export interface Sitting {
   policy: NamingPolicy;
 }
 
-/** One student's answer at one station, from the individual that stood there. */
+/**
+ * One student's answer at one station, from the individual that stood there. Students are no instance of the model that analyses them: each
+ * looks at a few characters of the specimen, reads some of them wrongly, and names the tree of the list that agrees with most of what was read.
+ */
 export function answerOf(
   student: number,
   station: number,

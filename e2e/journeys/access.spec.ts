@@ -41,7 +41,10 @@ const OF_A_COURSE = [
   ['course/settings', 'Save settings'],
   ['quizzes', 'Plan a quiz'],
   ['quizzes/new?taxa=abies-grandis', 'Save the plan'],
-  ['confusions', 'What they take for what'],
+  ['confusions', 'hardly looked at'],
+  ['confusions/pairs', 'Answers mixed up'],
+  ['confusions/characters', 'Share of its worth used'],
+  ['confusions/stations', 'Does the model know this class?'],
   ['confusions/abies-grandis/abies-lasiocarpa', 'The answers behind it'],
 ] as const;
 

@@ -28,6 +28,7 @@ test('the worst broadleaf pair is settled by the leaf in autumn and by the buds 
 }) => {
   await hurrow.enter(page, 'instructor');
   await place(page, 'Confusions');
+  await page.getByRole('link', { name: 'Pairs', exact: true }).click();
   await expect(page.getByText('Answers mixed up')).toBeVisible();
   const names = await page.locator('.pairs tbody tr td:first-child a').allInnerTexts();
   expect(names[0]).toMatch(/grand fir|subalpine fir/);

@@ -1,5 +1,5 @@
 import { tallies, type ChoiceData } from './choice.ts';
-import { situationLoss, totalEvidence } from './likelihood.ts';
+import { addCrossings, situationLoss, totalEvidence, type Crossing } from './likelihood.ts';
 import { minimise, type Convex } from './newton.ts';
 import { layoutOf, penalty, SCALES, type Layout, type Scales } from './parameters.ts';
 
@@ -12,7 +12,7 @@ export interface ClassFit {
   theta: Float64Array;
   /** Negative log-likelihood with the penalty of the priors, nats. */
   value: number;
-  /** First and second derivatives at the optimum. */
+  /** First derivatives at the optimum, and the lower triangle of the second. */
   gradient: Float64Array;
   hessian: Float64Array;
   steps: number;
@@ -33,22 +33,37 @@ export function classLoss(data: ChoiceData, layout: Layout, scales: Scales): Con
   return {
     size: layout.size,
     bounded: layout.characters,
+    separate: data.students,
     evaluate: (theta, gradient, hessian) => {
       let loss = penalty(theta, layout, scales, gradient, hessian);
+      const crossings: Crossing[] = [];
       data.situations.forEach((situation, s) => {
-        loss += situationLoss(situation, counted[s]!, totals[s]!, theta, layout, gradient, hessian);
+        loss += situationLoss(
+          situation,
+          counted[s]!,
+          totals[s]!,
+          theta,
+          layout,
+          gradient,
+          hessian,
+          crossings,
+        );
       });
+      if (hessian) addCrossings(hessian, layout, crossings);
       return loss;
     },
   };
 }
+
+/** Of the gradient, in nats per unit: no use is then further from the optimum than a thousandth of its deviation. */
+const TOLERANCE = 2e-3;
 
 /** Stage 1: the parameters of the class. One optimum, whatever the start; without errors it has no finite one but for the priors. */
 export function fitClass(data: ChoiceData, options: FitOptions = {}): ClassFit {
   const scales = options.scales ?? SCALES;
   const layout = layoutOf(data.characters.length, data.taxa.length, data.students);
   const start = options.start ?? firstGuess(layout);
-  const { at, ...optimum } = minimise(classLoss(data, layout, scales), start, 1e-6, options.onStep);
+  const { at, ...optimum } = minimise(classLoss(data, layout, scales), start, TOLERANCE, options.onStep);
   return { data, layout, scales, theta: at, ...optimum };
 }
 

@@ -36,7 +36,10 @@ export class Laplace {
     this.carry = C ? this.others.solve(cross) : cross;
     const taken = C ? cross.transpose().mmul(this.carry) : cross;
     this.precision = Array.from({ length: C }, (_, c) =>
-      Float64Array.from({ length: C }, (_d, d) => fit.hessian[c * size + d]! - taken.get(c, d)),
+      Float64Array.from(
+        { length: C },
+        (_d, d) => fit.hessian[Math.max(c, d) * size + Math.min(c, d)]! - taken.get(c, d),
+      ),
     );
   }
 

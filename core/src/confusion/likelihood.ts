@@ -71,8 +71,8 @@ const softplus = (x: number): number => (x > 0 ? x + Math.log1p(Math.exp(-x)) : 
 
 /**
  * Negative log-likelihood of the answers at one situation. An answer falls into two: right or not, `logit P = own + a_s − others`, and if
- * not, which of the others, where ability has no say; so all students share the shares. Adds to gradient and matrix of second
- * derivatives where given.
+ * not, which of the others, where ability has no say; so all students share the shares. Adds to the gradient and to the lower
+ * triangle of the matrix of second derivatives, where given; those by abilities are left as crossings.
  */
 export function situationLoss(
   situation: Situation,
@@ -82,6 +82,7 @@ export function situationLoss(
   layout: Layout,
   gradient?: Float64Array,
   hessian?: Float64Array,
+  crossings?: Crossing[],
 ): number {
   const { own, others, shares } = outlookOf(situation, total, theta, layout);
   const { students, right, counts } = tally;
@@ -105,94 +106,141 @@ export function situationLoss(
     if (k !== truthAt && counts[k]! > 0) loss -= counts[k]! * Math.log(Math.max(shares[k]!, 1e-300));
   if (!gradient) return loss;
 
-  const { rows, mean } = features(situation, total, shares, layout);
-  // d ln P(right) has x_t − mean; d ln P(k | wrong) has x_k − mean.
-  const step = new Map(mean);
-  for (const [at, value] of step) step.set(at, -value);
-  const add = (at: number, value: number) => step.set(at, (step.get(at) ?? 0) + value);
-  add(layout.base, 1);
-  add(layout.missed + situation.truth, -1);
-  add(layout.overGiven + situation.truth, 1);
-  for (const [at, value] of step) gradient[at]! -= residual * value;
-  rows.forEach((row, k) => {
-    if (!row || counts[k] === 0) return;
-    for (let i = 0; i < row.at.length; i += 1) gradient[row.at[i]!]! -= counts[k]! * row.value[i]!;
-  });
-  for (const [at, value] of mean) gradient[at]! += errors * value;
+  const slopes = slopesOf(situation, total, shares, layout);
+  const { at, mean, step } = slopes;
+  for (let i = 0; i < at.length; i += 1) gradient[at[i]!]! += errors * mean[i]! - residual * step[i]!;
+  subtractCounted(gradient, situation, total, counts, layout);
   if (!hessian) return loss;
 
-  // Second derivatives: Σ(1−P)·Cov of the wrong rows + Σ P(1−P)·(x_t − mean + a_s)(…)ᵀ.
-  rows.forEach((row, k) => {
-    if (row) outer(hessian, size, row.at, row.value, wrong * shares[k]!);
-  });
-  const meanAt = Int32Array.from(mean.keys());
-  outer(hessian, size, meanAt, Float64Array.from(mean.values()), -wrong);
-  const stepAt = Int32Array.from(step.keys());
-  const stepValue = Float64Array.from(step.values());
-  outer(hessian, size, stepAt, stepValue, spread);
-  for (let i = 0; i < students.length; i += 1) {
-    const a = layout.abilities + students[i]!;
-    const weight = P[i]! * (1 - P[i]!);
-    hessian[a * size + a]! += weight;
-    for (let j = 0; j < stepAt.length; j += 1) {
-      const value = weight * stepValue[j]!;
-      hessian[a * size + stepAt[j]!]! += value;
-      hessian[stepAt[j]! * size + a]! += value;
+  // Second derivatives: Σ(1−P)·Cov of the wrong alternatives' slopes + Σ P(1−P)·step·stepᵀ.
+  const square = meanSquare(situation, total, shares, slopes);
+  for (let i = 0; i < at.length; i += 1)
+    for (let j = 0; j <= i; j += 1) {
+      const value = wrong * (square[i * at.length + j]! - mean[i]! * mean[j]!) + spread * step[i]! * step[j]!;
+      const [x, y] = [at[i]!, at[j]!];
+      hessian[x > y ? x * size + y : y * size + x]! += value;
     }
-  }
+  crossings?.push({ students, weights: P.map((p) => p * (1 - p)), at, value: step });
   return loss;
 }
 
-interface Row {
+/** What a situation adds to the second derivatives by its students' abilities. */
+export interface Crossing {
+  students: Int32Array;
+  /** P(1−P) of each. */
+  weights: Float64Array;
+  /** The derivative of `own − others`, sparse. */
   at: Int32Array;
   value: Float64Array;
 }
 
-/** Derivative of each wrong alternative's utility by the parameters, sparse, and their mean under the shares. */
-function features(
+/** Adds the crossings of all situations, student by student, so that the row of each is written in one go. */
+export function addCrossings(hessian: Float64Array, layout: Layout, crossings: readonly Crossing[]): void {
+  const byStudent: { crossing: Crossing; weight: number }[][] = Array.from(
+    { length: layout.size - layout.abilities },
+    () => [],
+  );
+  for (const crossing of crossings)
+    crossing.students.forEach((student, i) =>
+      byStudent[student]!.push({ crossing, weight: crossing.weights[i]! }),
+    );
+  byStudent.forEach((held, student) => {
+    const a = layout.abilities + student;
+    const row = a * layout.size;
+    for (const { crossing, weight } of held) {
+      const { at, value } = crossing;
+      hessian[row + a]! += weight;
+      for (let j = 0; j < at.length; j += 1) hessian[row + at[j]!]! += weight * value[j]!;
+    }
+  });
+}
+
+interface Slopes {
+  /** Places of the parameters that have a say here: visible characters, g of the truth, every wrong alternative, then f₀, f and β of the truth. */
+  at: Int32Array;
+  /** Derivative of the wrong alternatives' utilities, their mean under the shares. */
+  mean: Float64Array;
+  /** Derivative of `own − others`. */
+  step: Float64Array;
+}
+
+function slopesOf(
   { truth, options, unnamed, characters, evidence }: Situation,
   total: Float64Array,
   shares: Float64Array,
   layout: Layout,
-) {
-  const width = characters.length;
-  const mean = new Map<number, number>();
-  const rows = Array.from({ length: shares.length }, (_, k): Row | undefined => {
-    if (k >= options.length)
-      return { at: Int32Array.of(layout.unnamed + unnamed[k - options.length]!), value: Float64Array.of(1) };
-    if (options[k] === truth) return undefined;
-    const at = new Int32Array(width + 2);
-    const value = new Float64Array(width + 2);
-    for (let c = 0; c < width; c += 1) {
-      at[c] = characters[c]!;
-      value[c] = -evidence[k * width + c]!;
-    }
-    at[width] = layout.scattered + truth;
-    value[width] = total[k]!;
-    at[width + 1] = layout.overGiven + options[k]!;
-    value[width + 1] = 1;
-    return { at, value };
-  });
-  rows.forEach((row, k) => {
-    if (!row) return;
-    for (let i = 0; i < row.at.length; i += 1)
-      mean.set(row.at[i]!, (mean.get(row.at[i]!) ?? 0) + shares[k]! * row.value[i]!);
-  });
-  return { rows, mean };
+): Slopes {
+  const [K, width] = [options.length, characters.length];
+  const size = width + 1 + (K - 1) + unnamed.length + 3;
+  const [at, mean, step] = [new Int32Array(size), new Float64Array(size), new Float64Array(size)];
+  for (let c = 0; c < width; c += 1) at[c] = characters[c]!;
+  at[width] = layout.scattered + truth;
+  let place = width + 1;
+  for (let k = 0; k < shares.length; k += 1) {
+    if (k < K && options[k] === truth) continue;
+    const share = shares[k]!;
+    at[place] = k < K ? layout.overGiven + options[k]! : layout.unnamed + unnamed[k - K]!;
+    mean[place] = share;
+    place += 1;
+    if (k >= K) continue;
+    for (let c = 0; c < width; c += 1) mean[c]! -= share * evidence[k * width + c]!;
+    mean[width]! += share * total[k]!;
+  }
+  for (let i = 0; i < place; i += 1) step[i] = -mean[i]!;
+  at.set([layout.base, layout.missed + truth, layout.overGiven + truth], place);
+  step.set([1, -1, 1], place);
+  return { at, mean, step };
 }
 
-/** Adds weight·v·vᵀ at the places given. */
-function outer(
-  matrix: Float64Array,
-  size: number,
-  at: Int32Array,
-  value: Float64Array,
-  weight: number,
+/** Takes the slopes of the alternatives that were given from a gradient, each as often as it was given. */
+function subtractCounted(
+  gradient: Float64Array,
+  { truth, options, unnamed, characters, evidence }: Situation,
+  total: Float64Array,
+  counts: Float64Array,
+  layout: Layout,
 ): void {
-  for (let i = 0; i < at.length; i += 1) {
-    const scaled = weight * value[i]!;
-    if (scaled === 0) continue;
-    const row = at[i]! * size;
-    for (let j = 0; j < at.length; j += 1) matrix[row + at[j]!]! += scaled * value[j]!;
+  const [K, width] = [options.length, characters.length];
+  for (let k = 0; k < counts.length; k += 1) {
+    const count = counts[k]!;
+    if (count === 0 || options[k] === truth) continue;
+    if (k >= K) {
+      gradient[layout.unnamed + unnamed[k - K]!]! -= count;
+      continue;
+    }
+    for (let c = 0; c < width; c += 1) gradient[characters[c]!]! += count * evidence[k * width + c]!;
+    gradient[layout.scattered + truth]! -= count * total[k]!;
+    gradient[layout.overGiven + options[k]!]! -= count;
   }
+}
+
+/** Mean of slope·slopeᵀ over the wrong alternatives, the lower triangle in the order of the slopes. */
+function meanSquare(
+  { truth, options, characters, evidence }: Situation,
+  total: Float64Array,
+  shares: Float64Array,
+  { at }: Slopes,
+): Float64Array {
+  const [K, width, size] = [options.length, characters.length, at.length];
+  const square = new Float64Array(size * size);
+  let place = width + 1;
+  for (let k = 0; k < shares.length; k += 1) {
+    if (k < K && options[k] === truth) continue;
+    const share = shares[k]!;
+    const row = place * size;
+    square[row + place]! += share;
+    place += 1;
+    if (k >= K) continue;
+    const from = k * width;
+    for (let c = 0; c < width; c += 1) square[row + c]! -= share * evidence[from + c]!;
+    square[row + width]! += share * total[k]!;
+    for (let c = 0; c < width; c += 1) {
+      const weight = share * evidence[from + c]!;
+      if (weight === 0) continue;
+      for (let d = 0; d <= c; d += 1) square[c * size + d]! += weight * evidence[from + d]!;
+      square[width * size + c]! -= weight * total[k]!;
+    }
+    square[width * size + width]! += share * total[k]! * total[k]!;
+  }
+  return square;
 }

@@ -5,7 +5,9 @@ export interface Convex {
   size: number;
   /** The first so many variables may not fall below 0. */
   bounded: number;
-  /** Adds to the gradient and to the matrix of second derivatives (row by row), where given, and returns the value. */
+  /** The last so many variables have no second derivatives among one another, so that a step can pass over them; 0 if not given. */
+  separate?: number;
+  /** Adds to the gradient and to the lower triangle of the second derivatives (row by row), where given, and returns the value. */
   evaluate(at: Float64Array, gradient?: Float64Array, hessian?: Float64Array): number;
 }
 
@@ -44,7 +46,7 @@ export function minimise(
     }
     if (slope <= tolerance) return { at, value, gradient, hessian, steps };
     onStep(steps);
-    const step = newtonStep(gradient, hessian, held);
+    const step = newtonStep(f, gradient, hessian, held);
     let moved = false;
     for (let length = 1; length > 1e-10; length /= 2) {
       const next = at.map((x, i) =>
@@ -72,16 +74,44 @@ function derivatives(f: Convex, at: Float64Array): [number, Float64Array, Float6
   return [f.evaluate(at, gradient, hessian), gradient, hessian];
 }
 
-function newtonStep(gradient: Float64Array, hessian: Float64Array, held: Uint8Array): Float64Array {
-  const free = [...gradient.keys()].filter((i) => !held[i]);
-  const cholesky = choleskyOf(hessian, gradient.length, free);
-  const solved = cholesky.solve(Matrix.columnVector(free.map((i) => -gradient[i]!)));
-  const step = new Float64Array(gradient.length);
-  free.forEach((i, row) => (step[i] = solved.get(row, 0)));
+/**
+ * Newton's step of the variables that are not held. Those that stand separate are eliminated first: with their diagonal D and their rows R,
+ * the others solve `(H − RᵀD⁻¹R)·p = −(g − RᵀD⁻¹g_s)` (Schur's complement), and each separate one follows.
+ */
+function newtonStep(
+  f: Convex,
+  gradient: Float64Array,
+  hessian: Float64Array,
+  held: Uint8Array,
+): Float64Array {
+  const n = f.size;
+  const shared = n - (f.separate ?? 0);
+  const reduced = new Float64Array(shared * shared);
+  const slope = Float64Array.from(gradient.subarray(0, shared));
+  for (let i = 0; i < shared; i += 1) reduced.set(hessian.subarray(i * n, i * n + i + 1), i * shared);
+  for (let s = shared; s < n; s += 1) {
+    const row = hessian.subarray(s * n, s * n + shared);
+    const diagonal = hessian[s * n + s]!;
+    for (let i = 0; i < shared; i += 1) {
+      const weight = row[i]! / diagonal;
+      if (weight === 0) continue;
+      slope[i]! -= weight * gradient[s]!;
+      for (let j = 0; j <= i; j += 1) reduced[i * shared + j]! -= weight * row[j]!;
+    }
+  }
+  const free = [...slope.keys()].filter((i) => !held[i]);
+  const solved = choleskyOf(reduced, shared, free).solve(Matrix.columnVector(free.map((i) => -slope[i]!)));
+  const step = new Float64Array(n);
+  free.forEach((i, place) => (step[i] = solved.get(place, 0)));
+  for (let s = shared; s < n; s += 1) {
+    let pull = gradient[s]!;
+    for (let i = 0; i < shared; i += 1) pull += hessian[s * n + i]! * step[i]!;
+    step[s] = -pull / hessian[s * n + s]!;
+  }
   return step;
 }
 
-/** Cholesky's factor of the part of a matrix that belongs to some variables; a directionless variable is given a little curvature. */
+/** Cholesky's factor of the part of a matrix, given by its lower triangle, that belongs to some variables; a directionless variable is given a little curvature. */
 export function choleskyOf(
   hessian: Float64Array,
   size: number,

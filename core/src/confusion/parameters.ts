@@ -64,7 +64,7 @@ export function layoutOf(characters: number, taxa: number, students: number): La
 /** Centre of the prior of the intercepts of unnamed answers. */
 const UNNAMED_AT = -3;
 
-/** Adds the penalty of the priors to a gradient and a matrix of second derivatives, where given; returns its value. */
+/** Adds the penalty of the priors to a gradient and the lower triangle of the second derivatives, where given; returns its value. */
 export function penalty(
   theta: Float64Array,
   layout: Layout,
@@ -97,7 +97,7 @@ export function penalty(
     value += 0.5 * around * off * off;
     if (gradient) gradient[c]! += around * off + (ofMean * (mean - 1)) / C;
     if (!hessian) continue;
-    for (let d = 0; d < C; d += 1)
+    for (let d = 0; d <= c; d += 1)
       hessian[c * size + d]! += around * ((c === d ? 1 : 0) - 1 / C) + ofMean / (C * C);
   }
   return value;

@@ -62,8 +62,8 @@ export interface SpeciesFinding {
   wrong: number;
   /** Its errors land on more names than likeness accounts for. */
   scatters: boolean;
-  /** How many different names were given for it. */
-  names: number;
+  /** The names given for it, the most frequent first. */
+  called: { answer: string; count: number }[];
   prevented: Consequence;
   behind: string[];
 }
@@ -273,11 +273,18 @@ function speciesFindings(
       asked: here.length,
       wrong: wrong.length,
       scatters: above >= 0.95,
-      names: new Set(wrong.map(({ named }) => named).filter(isTaxon)).size,
+      called: countedNames(wrong),
       prevented,
       behind: wrong.map(({ responseId }) => responseId),
     };
   });
+}
+
+/** Names of trees among answers, counted. */
+function countedNames(answers: readonly ReportedAnswer[]): { answer: string; count: number }[] {
+  const counts = new Map<string, number>();
+  for (const { named } of answers) if (isTaxon(named)) counts.set(named, (counts.get(named) ?? 0) + 1);
+  return [...counts].map(([answer, count]) => ({ answer, count })).sort((x, y) => y.count - x.count);
 }
 
 function nameFindings(

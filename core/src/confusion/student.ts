@@ -14,7 +14,7 @@ export const OWN_USE_SCALE = 0.5;
 
 /** A student's own uses, shrunk to those of the class; the parameters of the class are held. */
 export function fitStudent(fit: ClassFit, student: number): StudentFit {
-  const { at } = minimise(studentLoss(fit, student), startOf(fit, student));
+  const { at } = minimise(studentLoss(fit, student), startOf(fit, student), 2e-3);
   const C = fit.layout.characters;
   return { use: at.slice(0, C), ability: at[C]! };
 }
@@ -56,14 +56,18 @@ export function studentLoss({ data, theta, layout, scales }: ClassFit, student: 
       for (const { situation, counts, answers, fixed, truthAt, utility } of asked) {
         const { characters, evidence } = situation;
         const [K, width] = [situation.options.length, characters.length];
-        const chance = Float64Array.from(fixed, (offset, k) => {
-          if (k === truthAt) return utility + at[C]!;
-          let sum = offset;
+        const chance = new Float64Array(fixed.length);
+        let most = -Infinity;
+        for (let k = 0; k < fixed.length; k += 1) {
+          let sum = k === truthAt ? utility + at[C]! : fixed[k]!;
+          // The row of the truth is 0, an unnamed answer has none.
           if (k < K) for (let c = 0; c < width; c += 1) sum -= at[characters[c]!]! * evidence[k * width + c]!;
-          return sum;
-        });
-        const most = Math.max(...chance);
-        const others = most + Math.log(chance.reduce((sum, u) => sum + Math.exp(u - most), 0));
+          chance[k] = sum;
+          most = Math.max(most, sum);
+        }
+        let all = 0;
+        for (let k = 0; k < chance.length; k += 1) all += Math.exp(chance[k]! - most);
+        const others = most + Math.log(all);
         counts.forEach((count, k) => (loss -= count ? count * (chance[k]! - others) : 0));
         if (!gradient) continue;
         const mean = new Float64Array(width);
@@ -82,21 +86,23 @@ export function studentLoss({ data, theta, layout, scales }: ClassFit, student: 
         if (!hessian) continue;
         // Covariance of (−e, [k = t]) under the chances, times the number of answers.
         const n = answers;
-        for (let c = 0; c < width; c += 1) {
-          const row = characters[c]! * (C + 1);
-          for (let d = 0; d < width; d += 1) hessian[row + characters[d]!]! -= n * mean[c]! * mean[d]!;
-          hessian[row + C]! += n * mean[c]! * right;
-          hessian[C * (C + 1) + characters[c]!]! += n * mean[c]! * right;
-        }
+        const square = new Float64Array(width * width);
         for (let k = 0; k < K; k += 1) {
-          if (k === truthAt || chance[k]! < 1e-12) continue;
+          if (k === truthAt || chance[k]! < 1e-9) continue;
           for (let c = 0; c < width; c += 1) {
-            const weight = n * chance[k]! * evidence[k * width + c]!;
+            const weight = chance[k]! * evidence[k * width + c]!;
             if (weight === 0) continue;
-            const row = characters[c]! * (C + 1);
-            for (let d = 0; d < width; d += 1)
-              hessian[row + characters[d]!]! += weight * evidence[k * width + d]!;
+            for (let d = 0; d <= c; d += 1) square[c * width + d]! += weight * evidence[k * width + d]!;
           }
+        }
+        for (let c = 0; c < width; c += 1) {
+          const x = characters[c]!;
+          for (let d = 0; d <= c; d += 1) {
+            const y = characters[d]!;
+            const cell = x > y ? x * (C + 1) + y : y * (C + 1) + x;
+            hessian[cell]! += n * (square[c * width + d]! - mean[c]! * mean[d]!);
+          }
+          hessian[C * (C + 1) + characters[c]!]! += n * mean[c]! * right;
         }
         hessian[C * (C + 1) + C]! += n * right * (1 - right);
       }

@@ -20,6 +20,7 @@ import {
   channelEvidence,
   characterEvidence,
   contrast,
+  dissimilarity,
   idealReaderError,
   normalCdf,
   pairEvidence,
@@ -402,4 +403,15 @@ test('the normal distribution function at table values', () => {
   expect(normalCdf(0)).toBeCloseTo(0.5, 6);
   expect(normalCdf(1.645)).toBeCloseTo(0.95, 4);
   expect(normalCdf(-1.96)).toBeCloseTo(0.025, 4);
+});
+
+test('dissimilarity is the mean over what is known for both, and does not grow with how much that is', () => {
+  const a = taxon({ 'twig.one': always('p'), 'twig.flag': yes('always') });
+  const b = taxon({ 'twig.one': always('p'), 'twig.flag': yes('never'), 'twig.steps': always('p') });
+  const c = taxon({ 'twig.steps': always('r') });
+  const readings = readingsOf([a, b, c], VOCABULARY, VIEW);
+  // Equal in one character, 1 − e^(−e) = 1 − 2√(m(1−m)) apart in the other.
+  expect(dissimilarity(readings, 0, 1)).toBeCloseTo((1 - 2 * Math.sqrt(0.005 * 0.995)) / 2, 6);
+  expect(dissimilarity(readings, 0, 0)).toBeCloseTo(0);
+  expect(dissimilarity(readings, 0, 2)).toBe(1);
 });

@@ -1,6 +1,7 @@
 export * from './bhattacharyya.ts';
 export * from './contrast.ts';
 export * from './contrastOf.ts';
+export * from './dissimilarity.ts';
 export * from './error.ts';
 export * from './gaps.ts';
 export * from './hittingSet.ts';

@@ -63,6 +63,8 @@ export interface ConfusionData {
     medium: Medium;
     revision: number;
     voided: boolean;
+    /** Left out of the analyses; its marks stay. */
+    leftOut: boolean;
   }[];
   answers: {
     responseId: string;
@@ -76,6 +78,8 @@ export interface ConfusionData {
     points: number;
     outOf: number;
   }[];
+  /** Pairs that were taught again, a before b in the alphabet. */
+  reteachings: { a: string; b: string; taughtOn: string }[];
 }
 
 export const libraryQuery = (revision?: number) =>

@@ -1,40 +1,33 @@
-import { Route, Routes, useNavigate, Link } from 'react-router';
-import { useState } from 'react';
-import { commonName } from '@hurrow/core/taxon';
+import { Button, Progress } from 'antd';
+import { useState, type ReactNode } from 'react';
+import { NavLink, Route, Routes } from 'react-router';
 import { messageOf } from '../app/api.ts';
-import { useLibrary, type ConfusionData } from '../app/data.ts';
-import { useKeys } from '../app/keys.ts';
+import type { ConfusionData } from '../app/data.ts';
+import { Characters } from './Characters.tsx';
 import { PairPage } from './PairPage.tsx';
+import { Pairs } from './Pairs.tsx';
+import { Stations } from './Stations.tsx';
+import { TeachNext } from './TeachNext.tsx';
 import { useConfusions } from './useConfusions.ts';
+import { counted, useNames } from './useNames.ts';
+import { useReport, type ClassReport, type Scores } from './useReport.ts';
 import './confusions.css';
 
-/** Who is taken for whom in a course, in which direction and how often; a pair opens its contrast and its answers. */
+/** What a class mixes up and which characters it overlooks: what to teach next, and all that lies behind it. */
 export default function ConfusionsPlace({ courseId }: { courseId: string }) {
   return (
     <Routes>
-      <Route path="" element={<Pairs courseId={courseId} />} />
       <Route path=":aId/:bId" element={<PairPage courseId={courseId} />} />
+      <Route path="*" element={<Parts courseId={courseId} />} />
     </Routes>
   );
 }
 
-const percent = (share: number) => `${Math.round(share * 100)} %`;
-
-function Pairs({ courseId }: { courseId: string }) {
-  const { query, data, answers, pairs } = useConfusions(courseId);
-  const { every } = useLibrary();
-  const go = useNavigate();
-  const [at, setAt] = useState(0);
-  const open = (i: number) => pairs[i] && void go(`/c/${courseId}/confusions/${pairs[i].a}/${pairs[i].b}`);
-  useKeys({
-    j: () => setAt(Math.min(pairs.length - 1, at + 1)),
-    k: () => setAt(Math.max(0, at - 1)),
-    Enter: () => open(at),
-  });
-  const name = (id: string) => {
-    const found = every.find(({ taxon }) => taxon.id === id);
-    return found ? commonName(found.taxon) : id;
-  };
+function Parts({ courseId }: { courseId: string }) {
+  const { query, data, answers, directed, pairs } = useConfusions(courseId);
+  const [scores, setScores] = useState<Scores>('now');
+  const work = useReport(courseId, scores);
+  const names = useNames(courseId);
   if (courseId === '-')
     return <Nothing text="Make a course and hold a quiz; the confusions of its students then stand here." />;
   if (query.isPending) return <p className="opening">Counting the answers…</p>;
@@ -43,128 +36,128 @@ function Pairs({ courseId }: { courseId: string }) {
     return (
       <Nothing text="No answers yet. Open a quiz and let students answer, or enter their papers; the confusions then stand here." />
     );
-  const wrong = answers.filter((answer) => answer.named !== answer.truth).length;
-  const unnamed = answers.filter((answer) => answer.named === null).length;
-  const most = pairs[0]?.count ?? 1;
+  const base = `/c/${courseId}/confusions`;
+  const withReport = (show: (report: ClassReport) => ReactNode) =>
+    work.report ? show(work.report) : <Waiting work={work} />;
   return (
-    <section className="page">
-      <div className="page-head">
-        <h1>What they take for what</h1>
-        <span className="quiet">
-          {answers.length} answers of {data!.quizzes.map((quiz) => quiz.title).join(', ')}; {wrong} wrong,{' '}
-          {unnamed} of these without a tree of the list
-        </span>
-      </div>
-      {pairs.length === 0 ? (
-        <p>
-          No tree was called by another’s name.{' '}
-          {wrong === 0 ? 'Every answer was right.' : 'The wrong answers named no tree of the list.'}
-        </p>
-      ) : (
-        <table className="plain-table pairs">
-          <thead>
-            <tr>
-              <th>Pair</th>
-              <th>Which way</th>
-              <th className="num">Rate, 90 % interval</th>
-              <th className="num">Students</th>
-              <th>Answers mixed up</th>
-            </tr>
-          </thead>
-          <tbody>
-            {pairs.map((pair, i) => (
-              <tr key={`${pair.a} ${pair.b}`} className={i === at ? 'at' : ''} aria-selected={i === at}>
-                <td>
-                  <Link to={`${pair.a}/${pair.b}`}>
-                    {name(pair.a)} and {name(pair.b)}
-                  </Link>
-                  {(pair.ab?.repeated || pair.ba?.repeated) && <small className="quiet"> repeated</small>}
-                </td>
-                <td>
-                  {[pair.ab, pair.ba].map(
-                    (way) =>
-                      way && (
-                        <div key={way.truth}>
-                          {name(way.truth)} called {name(way.answer)}: <strong>{way.count}</strong> of{' '}
-                          {way.asked}
-                        </div>
-                      ),
-                  )}
-                </td>
-                <td className="num">
-                  {[pair.ab, pair.ba].map(
-                    (way) =>
-                      way && (
-                        <div key={way.truth}>
-                          {percent(way.rate)}{' '}
-                          <span className="quiet">
-                            ({percent(way.interval[0])}–{percent(way.interval[1])})
-                          </span>
-                        </div>
-                      ),
-                  )}
-                </td>
-                <td className="num">
-                  {
-                    new Set(
-                      [...(pair.ab?.answers ?? []), ...(pair.ba?.answers ?? [])].map(
-                        (answer) => answer.studentId,
-                      ),
-                    ).size
-                  }
-                </td>
-                <td>
-                  <span className="rust-bar">
-                    <i style={{ width: `${(pair.count / most) * 160}px` }} />
-                    {pair.count}
-                  </span>
-                </td>
-              </tr>
+    <div className="confusions">
+      <aside>
+        <nav aria-label="Parts of Confusions">
+          <NavLink to={base} end>
+            What to teach next
+          </NavLink>
+          <NavLink to={`${base}/pairs`}>Pairs</NavLink>
+          <NavLink to={`${base}/characters`}>Characters</NavLink>
+          <NavLink to={`${base}/stations`}>Stations</NavLink>
+        </nav>
+        <Facts data={data!} answers={answers} />
+        <label className="scores-choice">
+          Scores{' '}
+          <select value={scores} onChange={(event) => setScores(event.target.value as Scores)}>
+            <option value="now">as they are now</option>
+            <option value="then">as they were then</option>
+          </select>
+        </label>
+      </aside>
+      <section className="page">
+        <Routes>
+          <Route
+            path=""
+            element={withReport((report) => (
+              <TeachNext courseId={courseId} data={data!} report={report} names={names} />
             ))}
-          </tbody>
-        </table>
-      )}
-      <Unnamed data={data!} name={name} />
-    </section>
+          />
+          <Route
+            path="pairs"
+            element={
+              <Pairs
+                courseId={courseId}
+                data={data!}
+                report={work.report}
+                names={names}
+                answers={answers}
+                directed={directed}
+                pairs={pairs}
+              />
+            }
+          />
+          <Route
+            path="characters"
+            element={withReport((report) => (
+              <Characters courseId={courseId} data={data!} report={report} names={names} />
+            ))}
+          />
+          <Route
+            path="stations"
+            element={withReport((report) => (
+              <Stations courseId={courseId} data={data!} report={report} names={names} />
+            ))}
+          />
+        </Routes>
+      </section>
+    </div>
   );
 }
 
-/** Wrong answers that name no tree of the list: blanks, other trees, a genus alone, names nobody can read. */
-function Unnamed({ data, name }: { data: ConfusionData; name(id: string): string }) {
-  const stations = new Map(
-    data.stations.filter((station) => !station.voided).map((station) => [station.id, station]),
-  );
-  const found = data.answers.filter((answer) => answer.named === null && stations.has(answer.stationId));
-  if (found.length === 0) return null;
+/** What the figures are counted from. */
+function Facts({
+  data,
+  answers,
+}: {
+  data: ConfusionData;
+  answers: ReturnType<typeof useConfusions>['answers'];
+}) {
+  const wrong = answers.filter((answer) => answer.named !== answer.truth).length;
+  const asked = new Set(answers.map(({ quizId }) => quizId));
+  const left = data.stations.filter(({ leftOut, voided }) => leftOut || voided).length;
   return (
-    <details className="unnamed">
-      <summary>
-        {found.length} answer{found.length > 1 ? 's' : ''} without a tree of the list
-      </summary>
-      <ul>
-        {found.map((answer) => {
-          const station = stations.get(answer.stationId)!;
-          return (
-            <li key={answer.responseId}>
-              {answer.student} {answer.written ? `wrote “${answer.written}”` : 'left blank'} for{' '}
-              {name(station.truth)}, station {station.position}
-              {answer.how === 'genus'
-                ? ' (a genus alone)'
-                : answer.how === 'ambiguous'
-                  ? ' (more than one tree bears this name)'
-                  : ''}
-            </li>
-          );
-        })}
-      </ul>
-    </details>
+    <ul className="facts">
+      {data.quizzes
+        .filter(({ id }) => asked.has(id))
+        .map(({ id, title }) => (
+          <li key={id}>{title}</li>
+        ))}
+      <li>{counted(new Set(answers.map(({ studentId }) => studentId)).size, 'student')}</li>
+      <li>{counted(answers.length, 'answer')}</li>
+      <li>{wrong} wrong</li>
+      {left > 0 && <li>{counted(left, 'station')} left out</li>}
+    </ul>
+  );
+}
+
+/** While the report is being worked out; it can be stopped, and begun again. */
+function Waiting({ work }: { work: ReturnType<typeof useReport> }) {
+  if (work.error)
+    return (
+      <>
+        <p className="problem">{messageOf(work.error)}</p>
+        <Button onClick={work.again}>Try again</Button>
+      </>
+    );
+  if (!work.working)
+    return (
+      <>
+        <p>Stopped. The pairs are counted all the same.</p>
+        <Button type="primary" onClick={work.again}>
+          Work it out
+        </Button>
+      </>
+    );
+  const { share = 0, doing = 'looking for an earlier result' } = work.progress ?? {};
+  return (
+    <div className="working-out" role="status">
+      <h1>Working it out</h1>
+      <Progress percent={Math.round(share * 100)} strokeColor="var(--action)" />
+      <p className="quiet">Now {doing}.</p>
+      <Button onClick={work.stop}>Stop</Button>
+    </div>
   );
 }
 
 function Nothing({ text }: { text: string }) {
   return (
     <section className="page">
-      <h1>What they take for what</h1>
+      <h1>What to teach next</h1>
       <p>{text}</p>
     </section>
   );

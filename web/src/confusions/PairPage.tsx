@@ -10,7 +10,9 @@ import { courseQuery, useLibrary, type ConfusionData, useVocabulary } from '../a
 import { useFieldDate } from '../app/fieldDate.tsx';
 import { useVasculum } from '../app/vasculum.tsx';
 import { ContrastView } from '../lookalikes/ContrastView.tsx';
+import { Reteach } from './Reteach.tsx';
 import { useConfusions } from './useConfusions.ts';
+import { useReport } from './useReport.ts';
 
 interface StationView {
   key: string;
@@ -24,6 +26,7 @@ interface StationView {
 export function PairPage({ courseId }: { courseId: string }) {
   const { aId = '', bId = '' } = useParams();
   const { data, answers } = useConfusions(courseId);
+  const { report } = useReport(courseId, 'now');
   const course = useQuery(courseQuery(courseId)).data;
   const { day, setDay } = useFieldDate();
   const { lookAt } = useVasculum();
@@ -55,7 +58,7 @@ export function PairPage({ courseId }: { courseId: string }) {
         <h1>No such pair</h1>
         <p>
           One of the two is not in the library.{' '}
-          <Link to={`/c/${courseId}/confusions`}>Back to the pairs</Link>
+          <Link to={`/c/${courseId}/confusions/pairs`}>Back to the pairs</Link>
         </p>
       </section>
     );
@@ -66,7 +69,7 @@ export function PairPage({ courseId }: { courseId: string }) {
         <h1>
           {commonName(a.taxon)} or {commonName(b.taxon)}?
         </h1>
-        <Link to={`/c/${courseId}/confusions`}>All pairs</Link>
+        <Link to={`/c/${courseId}/confusions/pairs`}>All pairs</Link>
       </div>
       <div className="pair-layout">
         <div>
@@ -118,7 +121,10 @@ export function PairPage({ courseId }: { courseId: string }) {
             <p>No station of an opened quiz showed either of the two.</p>
           )}
         </div>
-        <Answers data={data} aId={aId} bId={bId} names={[commonName(a.taxon), commonName(b.taxon)]} />
+        <aside className="pair-answers" aria-label="The answers behind it">
+          <Answers data={data} aId={aId} bId={bId} names={[commonName(a.taxon), commonName(b.taxon)]} />
+          <Reteach courseId={courseId} data={data} report={report} a={aId} b={bId} />
+        </aside>
       </div>
     </section>
   );
@@ -133,7 +139,7 @@ function viewsOf(
 ): StationView[] {
   const views = new Map<string, StationView>();
   for (const station of data?.stations ?? []) {
-    if (station.voided || (station.truth !== aId && station.truth !== bId)) continue;
+    if (station.voided || station.leftOut || (station.truth !== aId && station.truth !== bId)) continue;
     const key = viewKey(station.view);
     const held = views.get(key) ?? { key, view: station.view, stations: [], given: 0, mixed: 0 };
     held.stations.push(station);
@@ -207,14 +213,15 @@ function Answers({
     { truth: bId, named: aId, title: `${names[1]} called ${names[0]}` },
   ];
   return (
-    <aside className="pair-answers" aria-label="The answers behind it">
+    <>
       <h3>The answers behind it</h3>
       {ways.map(({ truth, named, title }) => {
         const found = data.answers.filter(
           (answer) =>
             answer.named === named &&
             stations.get(answer.stationId)?.truth === truth &&
-            !stations.get(answer.stationId)!.voided,
+            !stations.get(answer.stationId)!.voided &&
+            !stations.get(answer.stationId)!.leftOut,
         );
         return (
           <div key={truth}>
@@ -239,6 +246,6 @@ function Answers({
           </div>
         );
       })}
-    </aside>
+    </>
   );
 }

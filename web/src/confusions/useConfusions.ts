@@ -14,7 +14,7 @@ export interface PairOfTaxa {
   count: number;
 }
 
-/** The confusions of a course, voided stations left out: counted, and joined into pairs, most frequent first. */
+/** The confusions of a course, stations that are voided or left out aside: counted, and joined into pairs, most frequent first. */
 export function useConfusions(courseId: string) {
   const query = useQuery(confusionsQuery(courseId));
   const data = query.data;
@@ -22,7 +22,9 @@ export function useConfusions(courseId: string) {
     if (!data)
       return { answers: [] as NamedAnswer[], directed: [] as ConfusedPair[], pairs: [] as PairOfTaxa[] };
     const stations = new Map(
-      data.stations.filter((station) => !station.voided).map((station) => [station.id, station]),
+      data.stations
+        .filter(({ voided, leftOut }) => !voided && !leftOut)
+        .map((station) => [station.id, station]),
     );
     const answers = data.answers.flatMap((answer): NamedAnswer[] => {
       const station = stations.get(answer.stationId);

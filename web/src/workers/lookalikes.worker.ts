@@ -2,8 +2,10 @@ import { expose } from 'comlink';
 import { agnes } from 'ml-hclust';
 import {
   contrast,
+  dissimilarity,
   gapsOf,
   pairErrors,
+  readingsOf,
   singlesOut,
   type ProfiledTaxon,
   type ReadingOptions,
@@ -24,17 +26,21 @@ export interface Setting {
 }
 type Progress = (share: number) => void;
 
+/** Places of a list in an order in which likes stand together: the leaves of an average-linkage tree. */
+function likesTogether({ list, vocabulary, view, options }: Setting): number[] {
+  if (list.length < 3) return [...list.keys()];
+  const readings = readingsOf(list, vocabulary, view, options);
+  const distance = list.map((_, a) => list.map((_other, b) => (a === b ? 0 : dissimilarity(readings, a, b))));
+  return agnes(distance, { method: 'average', isDistanceMatrix: true }).indices();
+}
+
 /** The heavy work of Lookalikes, away from the page. A call that is no longer wanted is ended with its worker. */
 const work = {
   /** Every pair's error, the taxa in an order in which likes stand together, why the hard pairs are hard, and what to score next. */
   pairMap({ list, vocabulary, view, options }: Setting, progress: Progress) {
     const pairs = pairErrors(list, vocabulary, view, options);
     progress(0.5);
-    const n = list.length;
-    const distance = Array.from({ length: n }, () => new Array<number>(n).fill(0));
-    for (const { a, b, error } of pairs) distance[a]![b] = distance[b]![a] = 1 - 2 * error;
-    const order =
-      n > 2 ? agnes(distance, { method: 'average', isDistanceMatrix: true }).indices() : [...list.keys()];
+    const order = likesTogether({ list, vocabulary, view, options });
     const hard = pairs.filter(({ error }) => error > 0.02).sort((x, y) => y.error - x.error);
     const why = hard.slice(0, 60).map((pair) => {
       const found = contrast(list, list[pair.a]!.taxon.id, list[pair.b]!.taxon.id, vocabulary, view, options);
@@ -56,6 +62,9 @@ const work = {
     progress(1);
     return { pairs, order, hard: why, hardCount: hard.length, gaps };
   },
+
+  /** The taxa by id, likes together. */
+  likenessOrder: (setting: Setting): string[] => likesTogether(setting).map((i) => setting.list[i]!.taxon.id),
 
   /** How many pairs are settled, doubtful and not settled in the middle of each month. */
   overYear({ list, vocabulary, view, options }: Setting, progress: Progress) {

@@ -1,0 +1,54 @@
+import { rankedFindings, type Consequence, type ConfusionReport } from './index.ts';
+
+const consequence = (prevented: number, chance: number): Consequence => ({
+  prevented,
+  chance,
+  interval: [prevented - 3, prevented + 3],
+});
+const character = (characterId: string, prevented?: Consequence) => ({
+  characterId,
+  use: 1,
+  interval: [0, 2] as [number, number],
+  telling: [],
+  behind: [],
+  pairs: [],
+  students: [],
+  assumed: [],
+  ...(prevented ? { prevented } : {}),
+});
+
+test('findings of all kinds stand in one order; those not sure stand apart; those worth nothing are left out', () => {
+  const report: ConfusionReport = {
+    students: 9,
+    answers: 90,
+    errors: 30,
+    state: 'enough',
+    typicalUse: 1,
+    characters: [
+      character('bud.hair', consequence(4, 0.95)),
+      character('twig.zigzag', consequence(9, 0.7)),
+      character('bud.resin', consequence(-2, 0.1)),
+      character('leaf.sap'),
+    ],
+    species: [
+      {
+        taxonId: 't',
+        asked: 9,
+        wrong: 7,
+        scatters: true,
+        called: [],
+        behind: [],
+        prevented: consequence(6, 0.99),
+      },
+    ],
+    overGiven: [{ taxonId: 'u', given: 2, truths: 2, behind: [], prevented: consequence(0.4, 0.99) }],
+    stations: [],
+    losses: [],
+    pairs: [],
+  };
+  const { firm, unsure } = rankedFindings(report);
+  expect(firm.map(({ kind }) => kind)).toEqual(['species', 'character']);
+  expect(unsure.map((found) => found.kind === 'character' && found.character.characterId)).toEqual([
+    'twig.zigzag',
+  ]);
+});

@@ -1,0 +1,169 @@
+import { expect, test, type Page } from '@playwright/test';
+import { Hurrow } from '../hurrow.ts';
+
+let hurrow: Hurrow;
+test.beforeAll(async () => {
+  hurrow = await Hurrow.start('demo');
+});
+test.afterAll(() => hurrow.stop());
+
+const place = (page: Page, name: string) =>
+  page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name }).click();
+const part = (page: Page, name: string) =>
+  page.getByRole('navigation', { name: 'Parts of Confusions' }).getByRole('link', { name }).click();
+
+const STUDENTS = ['Ada', 'Bo', 'Cleo', 'Dov', 'Esi', 'Finn', 'Gia', 'Hal', 'Ivo', 'Juno', 'Kai', 'Lux'].map(
+  (name) => `${name} Tarn`,
+);
+const STATIONS = [
+  'abies-grandis',
+  'abies-lasiocarpa',
+  'tsuga-heterophylla',
+  'pseudotsuga-menziesii',
+  'pinus-ponderosa',
+  'pinus-contorta',
+  'abies-lasiocarpa',
+  'abies-grandis',
+];
+const TWIN: Record<string, string> = {
+  'abies-grandis': 'abies-lasiocarpa',
+  'abies-lasiocarpa': 'abies-grandis',
+};
+
+/** Every second student takes one fir for the other; now and then another tree is missed as well. */
+const FILE = [
+  'student,station,genus,epithet,family',
+  ...STUDENTS.flatMap((student, s) =>
+    STATIONS.map((truth, i) => {
+      const named = (s + i) % 2 === 0 ? (TWIN[truth] ?? truth) : truth;
+      const slip = (s * 5 + i) % 31 === 0 ? 'pinus-monticola' : named;
+      return [student, i + 1, ...slip.split('-'), 'Pinaceae'].join();
+    }),
+  ),
+].join('\n');
+
+/** A course of one's own with a class and an opened quiz: what other journeys do by hand. */
+async function ownCourse(page: Page) {
+  const call = async (method: 'post' | 'put', path: string, data: object = {}) => {
+    const answer = await page.request[method](hurrow.url + path, { data, headers: { 'x-hurrow': '1' } });
+    expect(answer.ok()).toBe(true);
+    return (await answer.json()) as { id: string };
+  };
+  const { id } = await call('post', '/api/courses', {
+    name: 'Conifers of the county',
+    startsOn: '2026-08-31',
+    weeks: 14,
+    audience: 'technical',
+    units: 'metric',
+    marking: { policy: 'binomial', points: { name: 2, genus: 1, epithet: 1, family: 1 }, deduction: 0.25 },
+    latitude: 47,
+    longitude: -116,
+    elevation: 800,
+  });
+  const taxa = [...new Set([...STATIONS, 'pinus-monticola'])];
+  await call('put', `/api/courses/${id}/list`, { sets: [{ title: 'Conifers', week: 1, taxa }] });
+  const csv = ['name', ...STUDENTS].join('\n');
+  await call('post', `/api/courses/${id}/students/import`, { csv, dryRun: false });
+  const view = {
+    organs: ['twig', 'bud', 'leaf'],
+    nearness: 'hand',
+    aids: ['eye', 'touch', 'smell', 'lens'],
+    qualifiers: { plantAge: 'mature' },
+  };
+  const quiz = await call('post', `/api/courses/${id}/quizzes`, {
+    title: 'First look',
+    heldOn: '2026-09-10',
+    stations: STATIONS.map((taxonId) => ({ taxonId, medium: 'cutting', view })),
+  });
+  await call('post', `/api/quizzes/${quiz.id}/open`);
+  return { courseId: id, quizId: quiz.id };
+}
+
+test('a response file of one’s own class leads to a finding, and down to a single answer', async ({
+  page,
+}) => {
+  await hurrow.enter(page, 'instructor');
+  await expect(page.getByText('Week 7.')).toBeVisible();
+  const { courseId, quizId } = await ownCourse(page);
+  await page.goto(`${hurrow.url}/c/${courseId}/quizzes/${quizId}/run`);
+  await page.getByRole('button', { name: 'Import a response file' }).click();
+  await page.getByLabel('Table').fill(FILE);
+  await page.getByRole('button', { name: 'See what it would do' }).click();
+  await expect(page.getByRole('status')).toContainText('96 answers');
+  await page.getByRole('button', { name: 'Import', exact: true }).click();
+  await expect(page.getByRole('row', { name: 'Lux Tarn 8 of 8' })).toBeVisible();
+
+  await place(page, 'Confusions');
+  const finding = page.locator('.findings > li').first();
+  await expect(finding).toContainText(/fir/, { timeout: 60_000 });
+  await expect(finding).toContainText('of 26');
+  await finding.getByRole('button', { name: /^See the \d+ answers$/ }).click();
+  await expect(finding).toContainText('First look, station 7');
+  const single = finding.locator('.answers-behind a').filter({ hasText: 'abies' }).first();
+  await expect(single).toHaveText(/“abies (grandis|lasiocarpa)”/);
+  await single.click();
+  await expect(page.getByRole('heading', { name: /fir or .*fir\?/ })).toBeVisible();
+  await expect(page.getByRole('complementary', { name: 'The answers behind it' })).toContainText(
+    'Ada Tarn wrote “abies grandis”',
+  );
+});
+
+test('the demo’s planted characters and pairs come out first; the resolved pair is not persisting', async ({
+  page,
+}) => {
+  await hurrow.enter(page, 'instructor');
+  await place(page, 'Confusions');
+  const titles = page.locator('.findings h2');
+  await expect(titles.first()).toBeVisible({ timeout: 60_000 });
+  // Of the first three characters all were planted: demo/truths.yaml.
+  const first = (await titles.allInnerTexts()).filter((title) => title.includes(':')).slice(0, 3);
+  expect(first.sort()).toEqual([
+    'Bud length: hardly looked at',
+    'Twig thickness: hardly looked at',
+    'White bands: hardly looked at',
+  ]);
+  await part(page, 'Pairs');
+  await expect(page.getByText('marks what stands out even so')).toBeVisible();
+  const rows = page.locator('.pairs tbody tr');
+  await expect(rows.nth(0)).toContainText(/subalpine fir and grand fir|grand fir and subalpine fir/);
+  await expect(rows.nth(1)).toContainText('quaking aspen');
+  await expect(rows.nth(1)).toContainText('taught again 2026-10-01: resolved');
+  await expect(page.getByText('persisting')).toHaveCount(0);
+
+  await page.getByRole('button', { name: 'Matrix' }).click();
+  const matrix = page.getByRole('application', { name: /Confusions of \d+ trees/ });
+  await matrix.focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(page.locator('.matrix-says')).toHaveText(/called|never/);
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: /\?$/ })).toBeVisible();
+});
+
+test('an unfair station is left out of the figures, and taken in again', async ({ page }) => {
+  await hurrow.enter(page, 'instructor');
+  await place(page, 'Confusions');
+  const unfair = page.locator('.not-their-fault');
+  await expect(unfair).toContainText('could be named by an ideal reader in', { timeout: 60_000 });
+  await unfair.getByRole('button', { name: 'Leave it out' }).click();
+  await expect(page.getByText('1 station left out')).toBeVisible();
+  await expect(unfair).toContainText('is left out of all figures here', { timeout: 60_000 });
+  await unfair.getByRole('button', { name: 'Take it in again' }).click();
+  await expect(page.getByText('1 station left out')).toHaveCount(0);
+  await part(page, 'Stations');
+  await expect(page.getByText('Each quiz predicted from the others')).toBeVisible({ timeout: 60_000 });
+});
+
+test('a pair is noted as taught again, and the note is taken back', async ({ page }) => {
+  await hurrow.enter(page, 'instructor');
+  await place(page, 'Confusions');
+  await part(page, 'Pairs');
+  await page
+    .getByRole('link', { name: /thinleaf alder and paper birch|paper birch and thinleaf alder/ })
+    .click();
+  await page.getByLabel('Day it was taught again').fill('2026-09-20');
+  await page.getByRole('button', { name: 'Note it' }).click();
+  const note = page.locator('.reteach');
+  await expect(note).toContainText('since 2026-09-20: mixed up in');
+  await note.getByRole('button', { name: 'Take back' }).click();
+  await expect(note).not.toContainText('since 2026-09-20');
+});

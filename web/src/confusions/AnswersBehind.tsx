@@ -1,0 +1,57 @@
+import { Link } from 'react-router';
+import { MEDIUM_TITLES } from '@hurrow/core/view';
+import type { ConfusionData } from '../app/data.ts';
+import type { Names } from './useNames.ts';
+
+interface AnswersBehindProps {
+  data: ConfusionData;
+  /** Ids of the responses. */
+  responses: readonly string[];
+  names: Names;
+  base: string;
+}
+
+/** Answers, station by station: who wrote what, each wrong name opening its contrast. */
+export function AnswersBehind({ data, responses, names, base }: AnswersBehindProps) {
+  const wanted = new Set(responses);
+  const quizzes = new Map(data.quizzes.map((quiz, i) => [quiz.id, { title: quiz.title, place: i }]));
+  const stations = data.stations
+    .map((station) => ({
+      station,
+      answers: data.answers.filter(
+        (answer) => answer.stationId === station.id && wanted.has(answer.responseId),
+      ),
+    }))
+    .filter(({ answers }) => answers.length > 0)
+    .sort((x, y) => y.answers.length - x.answers.length);
+  return (
+    <ul className="answers-behind">
+      {stations.map(({ station, answers }) => (
+        <li key={station.id}>
+          <p>
+            <strong>{names.taxon(station.truth)}</strong>{' '}
+            <span className="quiet">
+              {quizzes.get(station.quizId)?.title}, station {station.position},{' '}
+              {MEDIUM_TITLES[station.medium]}
+            </span>
+          </p>
+          <p>
+            {answers.map((answer, i) => (
+              <span key={answer.responseId}>
+                {i > 0 && ' · '}
+                {answer.student}{' '}
+                {answer.named && answer.named !== station.truth ? (
+                  <Link to={`${base}/${station.truth}/${answer.named}`}>“{answer.written}”</Link>
+                ) : answer.written ? (
+                  `“${answer.written}”`
+                ) : (
+                  'left blank'
+                )}
+              </span>
+            ))}
+          </p>
+        </li>
+      ))}
+    </ul>
+  );
+}

@@ -1,0 +1,188 @@
+import { Fragment, useState } from 'react';
+import type { CharacterFinding } from '@hurrow/core/confusion';
+import { SHOWN_TITLES } from '@hurrow/core/view';
+import { useVocabulary, type ConfusionData } from '../app/data.ts';
+import { AnswersBehind } from './AnswersBehind.tsx';
+import { IntervalBar } from './IntervalBar.tsx';
+import { notEnough } from './TeachNext.tsx';
+import { capital, counted, percent, percentRange, type Names } from './useNames.ts';
+import type { ClassReport } from './useReport.ts';
+
+interface CharactersProps {
+  courseId: string;
+  data: ConfusionData;
+  report: ClassReport;
+  names: Names;
+}
+
+/** The scale of the bars: twice its worth and more stands at the end. */
+const MOST = 2;
+
+/** Every character that could be seen at a station: the share of its worth that the class uses, organ by organ. */
+export function Characters({ courseId, data, report, names }: CharactersProps) {
+  const vocabulary = useVocabulary();
+  const [open, setOpen] = useState('');
+  if (report.state !== 'enough')
+    return (
+      <>
+        <h1>Characters</h1>
+        <p>{notEnough(report)}</p>
+      </>
+    );
+  const organs = new Map<string, CharacterFinding[]>();
+  for (const [id, character] of vocabulary) {
+    const found = report.characters.find(({ characterId }) => characterId === id);
+    if (found && found.telling.length > 0)
+      organs.set(character.organ, [...(organs.get(character.organ) ?? []), found]);
+  }
+  const idle = report.characters.filter(({ telling }) => telling.length === 0);
+  return (
+    <>
+      <h1>Characters</h1>
+      <p className="quiet">
+        The share of its worth that the class uses of each character: 100 % is the use of its typical one, the
+        line in the middle. Bars are 90 % intervals.
+      </p>
+      <table className="plain-table characters">
+        <thead>
+          <tr>
+            <th>Character</th>
+            <th colSpan={2}>Share of its worth used</th>
+            <th className="num">Stations that could tell</th>
+            <th className="num">Wrong answers it tells</th>
+          </tr>
+        </thead>
+        {[...organs].map(([organ, characters]) => (
+          <tbody key={organ}>
+            <tr>
+              <th colSpan={5} scope="rowgroup" className="organ">
+                {capital(
+                  organ === 'needle'
+                    ? 'needles'
+                    : (SHOWN_TITLES[organ as keyof typeof SHOWN_TITLES] ?? organ),
+                )}
+              </th>
+            </tr>
+            {characters
+              .sort((x, y) => (x.worth?.share ?? 9) - (y.worth?.share ?? 9))
+              .map((found) => (
+                <Fragment key={found.characterId}>
+                  <tr>
+                    <td>
+                      <button
+                        className="link"
+                        aria-expanded={open === found.characterId}
+                        onClick={() => setOpen(open === found.characterId ? '' : found.characterId)}
+                      >
+                        {names.character(found.characterId)}
+                      </button>
+                    </td>
+                    {found.worth ? (
+                      <>
+                        <td>
+                          <IntervalBar
+                            value={found.worth.share}
+                            interval={found.worth.interval}
+                            from={0}
+                            to={MOST}
+                            mark={1}
+                            tone={found.worth.interval[1] < 1 ? 'rust' : 'action'}
+                            label={`${percent(found.worth.share)}, 90 % interval ${percentRange(found.worth.interval)}`}
+                          />
+                        </td>
+                        <td>
+                          {found.worth.share > MOST ? 'over 200 %' : percent(found.worth.share)}{' '}
+                          <span className="quiet">({percentRange(found.worth.interval)})</span>{' '}
+                          {found.worth.interval[1] < 1 && <em className="rust">overlooked</em>}
+                        </td>
+                      </>
+                    ) : (
+                      <td colSpan={2} className="quiet">
+                        too few to say
+                      </td>
+                    )}
+                    <td className="num">{found.telling.length}</td>
+                    <td className="num">{found.behind.length}</td>
+                  </tr>
+                  {open === found.characterId && (
+                    <tr>
+                      <td colSpan={5}>
+                        <Opened found={found} courseId={courseId} data={data} names={names} />
+                      </td>
+                    </tr>
+                  )}
+                </Fragment>
+              ))}
+          </tbody>
+        ))}
+      </table>
+      {idle.length > 0 && (
+        <p className="quiet">
+          <strong>Never decided anything</strong> at these stations, so that nothing can be said of them:{' '}
+          {idle.map(({ characterId }) => names.character(characterId)).join(', ')}.
+        </p>
+      )}
+    </>
+  );
+}
+
+/** The stations, students and answers behind a character. */
+function Opened({
+  found,
+  courseId,
+  data,
+  names,
+}: {
+  found: CharacterFinding;
+  courseId: string;
+  data: ConfusionData;
+  names: Names;
+}) {
+  const title = new Map(data.quizzes.map((quiz) => [quiz.id, quiz.title]));
+  const student = new Map(data.answers.map((answer) => [answer.studentId, answer.student]));
+  const stations = data.stations.filter(({ id }) => found.telling.includes(id));
+  return (
+    <div className="opened-character">
+      <p>
+        Could tell at{' '}
+        {stations
+          .map(
+            (station) =>
+              `${title.get(station.quizId)} station ${station.position} (${names.taxon(station.truth)})`,
+          )
+          .join(', ')}
+        .
+      </p>
+      {found.worth && (
+        <p>
+          Least used by{' '}
+          {found.students
+            .slice(0, 6)
+            .map(
+              ({ studentId, share }) => `${student.get(studentId) ?? 'a former student'} ${percent(share)}`,
+            )
+            .join(', ')}
+          .
+        </p>
+      )}
+      {found.assumed.length > 0 && (
+        <p className="gold">
+          Not scored for {found.assumed.map(names.taxon).join(', ')}: there the mean of the list stands in.
+        </p>
+      )}
+      {found.behind.length > 0 ? (
+        <>
+          <p>{capital(counted(found.behind.length, 'wrong answer'))} that it tells from the truth:</p>
+          <AnswersBehind
+            data={data}
+            responses={found.behind}
+            names={names}
+            base={`/c/${courseId}/confusions`}
+          />
+        </>
+      ) : (
+        <p>No wrong answer would have been told by it.</p>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,63 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { viewInWords } from '@hurrow/core/view';
+import { messageOf, post } from '../app/api.ts';
+import type { ConfusionData } from '../app/data.ts';
+import { counted, percent, type Names } from './useNames.ts';
+import type { ClassReport } from './useReport.ts';
+
+/** Leaves a station out of the analyses of a course, or takes it in again, and asks for everything anew. */
+export function useLeaveOut(courseId: string) {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: ({ stationId, leftOut }: { stationId: string; leftOut: boolean }) =>
+      post(`/api/courses/${courseId}/confusions/stations/${stationId}`, { leftOut }),
+    onSuccess: () => void queries.invalidateQueries({ queryKey: ['confusions', courseId] }),
+  });
+}
+
+interface NotTheirFaultProps {
+  courseId: string;
+  data: ConfusionData;
+  report: ClassReport;
+  names: Names;
+}
+
+/** Stations that an ideal reader could not name either: named, and left out at a press, with the way back. */
+export function NotTheirFault({ courseId, data, report, names }: NotTheirFaultProps) {
+  const leaveOut = useLeaveOut(courseId);
+  const title = new Map(data.quizzes.map((quiz) => [quiz.id, quiz.title]));
+  const fairness = new Map(report.fairness.map((entry) => [entry.stationId, entry]));
+  const shown = data.stations.filter(
+    ({ id, leftOut, voided }) => !voided && (leftOut || fairness.get(id)?.judgement === 'unfair'),
+  );
+  if (shown.length === 0) return null;
+  return (
+    <div className="not-their-fault">
+      {shown.map((station) => {
+        const errors = data.answers.filter(
+          ({ stationId, named }) => stationId === station.id && named !== station.truth,
+        ).length;
+        return (
+          <p key={station.id}>
+            <strong>Not their fault: </strong>
+            <span className="quiet">
+              {title.get(station.quizId)}, station {station.position} ({names.taxon(station.truth)},{' '}
+              {viewInWords(station.view)}){' '}
+              {station.leftOut
+                ? `is left out of all figures here, with its ${counted(errors, 'error')}.`
+                : `could be named by an ideal reader in ${percent(fairness.get(station.id)!.right)} of cases. Its ${counted(errors, 'error')} are counted.`}
+            </span>{' '}
+            <button
+              className="link"
+              disabled={leaveOut.isPending}
+              onClick={() => leaveOut.mutate({ stationId: station.id, leftOut: !station.leftOut })}
+            >
+              {station.leftOut ? 'Take it in again' : 'Leave it out'}
+            </button>
+          </p>
+        );
+      })}
+      {leaveOut.isError && <p className="problem">{messageOf(leaveOut.error)}</p>}
+    </div>
+  );
+}

@@ -1,0 +1,166 @@
+import { useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import type { ConfusedPair, NamedAnswer } from '@hurrow/core/confusion';
+import type { ConfusionData } from '../app/data.ts';
+import { useKeys } from '../app/keys.ts';
+import { PairMatrix } from './PairMatrix.tsx';
+import { reteachingOf } from './reteaching.ts';
+import { Unnamed } from './Unnamed.tsx';
+import type { PairOfTaxa } from './useConfusions.ts';
+import { percent, percentRange, type Names } from './useNames.ts';
+import type { ClassReport } from './useReport.ts';
+
+interface PairsProps {
+  courseId: string;
+  data: ConfusionData;
+  report: ClassReport | undefined;
+  names: Names;
+  answers: readonly NamedAnswer[];
+  directed: readonly ConfusedPair[];
+  pairs: readonly PairOfTaxa[];
+}
+
+/** Who is taken for whom, in which direction and how often: as a list by what is beyond expectation, or as a matrix. */
+export function Pairs(props: PairsProps) {
+  const { courseId, data, report, names, answers, directed, pairs } = props;
+  const [as, setAs] = useState<'list' | 'matrix'>('list');
+  const wrong = answers.filter((answer) => answer.named !== answer.truth).length;
+  return (
+    <>
+      <div className="page-head">
+        <h1>What they take for what</h1>
+        <div className="view-tabs" role="group" aria-label="Shown as">
+          <button aria-pressed={as === 'list'} onClick={() => setAs('list')}>
+            List
+          </button>
+          <button aria-pressed={as === 'matrix'} onClick={() => setAs('matrix')}>
+            Matrix
+          </button>
+        </div>
+      </div>
+      {pairs.length === 0 ? (
+        <p>
+          No tree was called by another’s name.{' '}
+          {wrong === 0 ? 'Every answer was right.' : 'The wrong answers named no tree of the list.'}
+        </p>
+      ) : as === 'list' ? (
+        <List courseId={courseId} data={data} report={report} names={names} pairs={pairs} />
+      ) : (
+        <PairMatrix
+          courseId={courseId}
+          directed={directed}
+          asked={new Set(answers.map(({ truth }) => truth))}
+          names={names}
+        />
+      )}
+      <Unnamed data={data} names={names} />
+    </>
+  );
+}
+
+/** How far beyond expectation both directions of a pair are together, in answers. */
+function excess(pair: PairOfTaxa, report: ClassReport | undefined) {
+  const found = (report?.pairs ?? []).filter(
+    ({ truth, answer }) => [pair.a, pair.b].includes(truth) && [pair.a, pair.b].includes(answer),
+  );
+  const expected = found.reduce((sum, each) => sum + each.expected, 0);
+  return {
+    expected: found.length ? expected : undefined,
+    beyond: pair.count - expected,
+    standsOut: found.some((each) => each.standsOut),
+  };
+}
+
+function List({ courseId, data, report, names, pairs }: Omit<PairsProps, 'answers' | 'directed'>) {
+  const go = useNavigate();
+  const [at, setAt] = useState(0);
+  const rows = pairs
+    .map((pair) => ({ pair, ...excess(pair, report) }))
+    .sort((x, y) => Number(y.standsOut) - Number(x.standsOut) || y.beyond - x.beyond);
+  const base = `/c/${courseId}/confusions`;
+  useKeys({
+    j: () => setAt(Math.min(rows.length - 1, at + 1)),
+    k: () => setAt(Math.max(0, at - 1)),
+    Enter: () => rows[at] && void go(`${base}/${rows[at].pair.a}/${rows[at].pair.b}`),
+  });
+  const most = Math.max(...pairs.map(({ count }) => count));
+  return (
+    <>
+      <p className="quiet">
+        Ranked by how far a pair goes beyond what hard trees and ready names alone would bring.{' '}
+        {report && (
+          <>
+            <span className="rust">●</span> marks what stands out even so.
+          </>
+        )}
+      </p>
+      <table className="plain-table pairs">
+        <thead>
+          <tr>
+            <th>Pair</th>
+            <th>Which way</th>
+            <th className="num">Rate, 90 % interval</th>
+            <th className="num">Students</th>
+            <th>Answers mixed up</th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map(({ pair, expected, standsOut }, i) => {
+            const again = reteachingOf(data, report, pair.a, pair.b);
+            const ways = [pair.ab, pair.ba].filter((way) => way !== undefined);
+            const students = new Set(ways.flatMap((way) => way.answers.map(({ studentId }) => studentId)));
+            return (
+              <tr key={`${pair.a} ${pair.b}`} className={i === at ? 'at' : ''} aria-selected={i === at}>
+                <td>
+                  <Link to={`${base}/${pair.a}/${pair.b}`}>
+                    {names.taxon(pair.a)} and {names.taxon(pair.b)}
+                  </Link>{' '}
+                  {standsOut && (
+                    <span className="rust" title="beyond expectation">
+                      ●<span className="visually-hidden"> beyond expectation</span>
+                    </span>
+                  )}
+                  {ways.some((way) => way.repeated) && <small className="quiet"> repeated</small>}
+                  {again && (
+                    <small className={again.status === 'persisting' ? 'rust' : 'quiet'}>
+                      {' '}
+                      taught again {again.taughtOn}: {again.status}
+                    </small>
+                  )}
+                </td>
+                <td>
+                  {ways.map((way) => (
+                    <div key={way.truth}>
+                      {names.taxon(way.truth)} called {names.taxon(way.answer)}: <strong>{way.count}</strong>{' '}
+                      of {way.asked}
+                    </div>
+                  ))}
+                </td>
+                <td className="num">
+                  {ways.map((way) => (
+                    <div key={way.truth}>
+                      {percent(way.rate)} <span className="quiet">({percentRange(way.interval)})</span>
+                    </div>
+                  ))}
+                </td>
+                <td className="num">{students.size}</td>
+                <td>
+                  <span className="rust-bar">
+                    <i style={{ width: `${(pair.count / most) * 120}px` }} />
+                    {pair.count}
+                  </span>
+                  {expected !== undefined && (
+                    <small className="quiet">
+                      {' '}
+                      {expected < 0.95 ? 'under 1' : Math.round(expected)} expected
+                    </small>
+                  )}
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+    </>
+  );
+}

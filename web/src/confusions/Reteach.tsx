@@ -1,0 +1,74 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { Button } from 'antd';
+import { useState } from 'react';
+import { messageOf, post } from '../app/api.ts';
+import type { ConfusionData } from '../app/data.ts';
+import { sessionQuery } from '../app/session.ts';
+import { reteachingOf } from './reteaching.ts';
+import { percent } from './useNames.ts';
+import type { ClassReport } from './useReport.ts';
+
+interface ReteachProps {
+  courseId: string;
+  data: ConfusionData;
+  report: ClassReport | undefined;
+  a: string;
+  b: string;
+}
+
+/** Notes when a pair was taught again, and says what became of it since. */
+export function Reteach({ courseId, data, report, a, b }: ReteachProps) {
+  const queries = useQueryClient();
+  const today = useQuery(sessionQuery).data?.today ?? '';
+  const [date, setDate] = useState(today);
+  const change = useMutation({
+    mutationFn: ({ taughtOn, remove }: { taughtOn: string; remove?: boolean }) =>
+      post(`/api/courses/${courseId}/reteachings${remove ? '/remove' : ''}`, { a, b, taughtOn }),
+    onSuccess: () => void queries.invalidateQueries({ queryKey: ['confusions', courseId], exact: true }),
+  });
+  const held = data.reteachings.filter((row) => [row.a, row.b].includes(a) && [row.a, row.b].includes(b));
+  const since = reteachingOf(data, report, a, b);
+  return (
+    <div className="reteach">
+      <h3>Taught again</h3>
+      {since && (
+        <p>
+          <strong>
+            {since.status === 'too few to say' ? 'Too few answers to say' : WORDS[since.status]}
+          </strong>{' '}
+          since {since.taughtOn}: mixed up in {share(since.before)} before, {share(since.after)} after.
+        </p>
+      )}
+      <ul>
+        {held.map(({ taughtOn }) => (
+          <li key={taughtOn}>
+            {taughtOn}{' '}
+            <button className="link" onClick={() => change.mutate({ taughtOn, remove: true })}>
+              Take back
+            </button>
+          </li>
+        ))}
+      </ul>
+      <form
+        onSubmit={(event) => {
+          event.preventDefault();
+          change.mutate({ taughtOn: date });
+        }}
+      >
+        <label>
+          <span className="visually-hidden">Day it was taught again</span>
+          <input type="date" value={date} onChange={(event) => setDate(event.target.value)} required />
+        </label>{' '}
+        <Button htmlType="submit" loading={change.isPending}>
+          Note it
+        </Button>
+      </form>
+      {change.isError && <p className="problem">{messageOf(change.error)}</p>}
+    </div>
+  );
+}
+
+const WORDS = { resolved: 'Resolved', improving: 'Improving', persisting: 'Persisting' } as const;
+
+const share = ({ mixed, asked }: { mixed: number; asked: number }) =>
+  asked === 0 ? 'no answers' : `${mixed} of ${asked} answers (${percent(mixed / asked)})`;

@@ -1,0 +1,207 @@
+import { useMemo } from 'react';
+import { Link } from 'react-router';
+import { quizStatistics, type Calibration } from '@hurrow/core/confusion';
+import { MEDIUM_TITLES } from '@hurrow/core/view';
+import { messageOf } from '../app/api.ts';
+import type { ConfusionData } from '../app/data.ts';
+import { useLeaveOut } from './NotTheirFault.tsx';
+import { PredictionPlot } from './PredictionPlot.tsx';
+import { notEnough } from './TeachNext.tsx';
+import { percent, type Names } from './useNames.ts';
+import type { ClassReport } from './useReport.ts';
+
+interface StationsProps {
+  courseId: string;
+  data: ConfusionData;
+  report: ClassReport;
+  names: Names;
+}
+
+/** How the stations did: right answers against those predicted, and what a test theorist would look at. */
+export function Stations({ courseId, data, report, names }: StationsProps) {
+  const found = new Map(report.stations.map((station) => [station.stationId, station]));
+  const title = (id: string) => {
+    const station = data.stations.find((each) => each.id === id)!;
+    const quiz = data.quizzes.find((each) => each.id === station.quizId)!;
+    return `${quiz.title}, station ${station.position}, ${names.taxon(station.truth)}`;
+  };
+  return (
+    <>
+      <h1>Stations</h1>
+      {report.state === 'enough' ? (
+        <div className="prediction">
+          <PredictionPlot report={report} title={title} />
+          <div>
+            <h2>Does the model know this class?</h2>
+            <p>
+              Each mark is a station: the share of right answers that the model expects, against the share
+              there was. On the line it expects what came.
+            </p>
+            {report.inSample && (
+              <p>
+                <strong>● With all quizzes</strong> the slope is {slopeOf(report.inSample)}.
+              </p>
+            )}
+            {report.leftOut ? (
+              <p>
+                <strong>○ Each quiz predicted from the others</strong> the slope is {slopeOf(report.leftOut)}.
+                1 would be a prediction neither too bold nor too timid.
+              </p>
+            ) : (
+              <p>With a second quiz each can be predicted from the other, the harder trial.</p>
+            )}
+            {report.losses.length > 0 && (
+              <table className="plain-table">
+                <caption>
+                  Surprise at the answers of a quiz that was not seen, nats each; less is better
+                </caption>
+                <thead>
+                  <tr>
+                    <th>Quiz</th>
+                    <th className="num">Model</th>
+                    <th className="num">Without characters</th>
+                    <th className="num">Base rate</th>
+                  </tr>
+                </thead>
+                <tbody>
+                  {report.losses.map(({ quizId, model, withoutUse, baseRate }) => (
+                    <tr key={quizId}>
+                      <td>{data.quizzes.find(({ id }) => id === quizId)?.title}</td>
+                      <td className="num">{model.toFixed(2)}</td>
+                      <td className="num">{withoutUse.toFixed(2)}</td>
+                      <td className="num">{baseRate.toFixed(2)}</td>
+                    </tr>
+                  ))}
+                </tbody>
+              </table>
+            )}
+          </div>
+        </div>
+      ) : (
+        <p>{notEnough(report)}</p>
+      )}
+      {data.quizzes.map((quiz) => (
+        <QuizTable
+          key={quiz.id}
+          quiz={quiz}
+          courseId={courseId}
+          data={data}
+          report={report}
+          names={names}
+          found={found}
+        />
+      ))}
+    </>
+  );
+}
+
+const twoPlaces = (value: number): string => value.toFixed(2).replace('-', '−');
+
+const slopeOf = ({ slope, interval }: Calibration) =>
+  `${twoPlaces(slope)} (90 % interval ${twoPlaces(interval[0])} to ${twoPlaces(interval[1])})`;
+
+function QuizTable({
+  quiz,
+  courseId,
+  data,
+  report,
+  names,
+  found,
+}: StationsProps & {
+  quiz: ConfusionData['quizzes'][number];
+  found: Map<string, ClassReport['stations'][number]>;
+}) {
+  const leaveOut = useLeaveOut(courseId);
+  const stations = data.stations.filter(({ quizId, voided }) => quizId === quiz.id && !voided);
+  const statistics = useMemo(() => {
+    const counted = new Map(
+      data.stations
+        .filter(({ quizId, voided, leftOut }) => quizId === quiz.id && !voided && !leftOut)
+        .map((station) => [station.id, station]),
+    );
+    return quizStatistics(
+      data.answers.flatMap(({ studentId, stationId, named }) => {
+        const station = counted.get(stationId);
+        return station ? [{ studentId, stationId, named, right: named === station.truth }] : [];
+      }),
+    );
+  }, [data, quiz.id]);
+  const of = new Map(statistics.stations.map((station) => [station.stationId, station]));
+  const fairness = new Map(report.fairness.map((entry) => [entry.stationId, entry]));
+  return (
+    <section>
+      <h2>{quiz.title}</h2>
+      <p className="quiet">
+        {statistics.reliability === undefined
+          ? 'Reliability cannot be computed: it takes several stations and students who differ.'
+          : `KR-20 reliability ${twoPlaces(statistics.reliability)}; standard error of a student’s number right ${statistics.standardError!.toFixed(1)} stations.`}{' '}
+        <Link to={`/c/${courseId}/quizzes/${quiz.id}/mark`}>The papers</Link>
+      </p>
+      {leaveOut.isError && <p className="problem">{messageOf(leaveOut.error)}</p>}
+      <table className="plain-table stations">
+        <thead>
+          <tr>
+            <th className="num">No.</th>
+            <th>Tree and medium</th>
+            <th className="num">Right</th>
+            <th className="num">Expected</th>
+            <th
+              className="num"
+              title="Correlation of being right here with the number right at the other stations"
+            >
+              Discrimination
+            </th>
+            <th className="num">Ideal reader</th>
+            <th>Remarks</th>
+            <th />
+          </tr>
+        </thead>
+        <tbody>
+          {stations.map((station) => {
+            const row = of.get(station.id);
+            const fair = fairness.get(station.id);
+            const expected = found.get(station.id)?.predicted;
+            return (
+              <tr key={station.id} className={station.leftOut ? 'left-out' : ''}>
+                <td className="num">{station.position}</td>
+                <td>
+                  <Link to={`/c/${courseId}/species/${station.truth}`}>{names.taxon(station.truth)}</Link>{' '}
+                  <span className="quiet">{MEDIUM_TITLES[station.medium]}</span>
+                </td>
+                <td className="num">{row ? percent(row.right) : '–'}</td>
+                <td className="num">{expected === undefined ? '–' : percent(expected)}</td>
+                <td className="num">
+                  {row?.discrimination === undefined ? '–' : twoPlaces(row.discrimination)}
+                </td>
+                <td className="num">{fair ? percent(fair.right) : '–'}</td>
+                <td>
+                  {station.leftOut && <div>left out of the analyses</div>}
+                  {fair?.judgement === 'unfair' && <div className="rust">unfair: it could not be told</div>}
+                  {fair?.judgement === 'strained' && <div className="gold">strained</div>}
+                  {row?.upsideDown && <div className="rust">missed more by the stronger half</div>}
+                  {row?.drew.map(({ named, count }) => (
+                    <div key={named}>
+                      <Link to={`/c/${courseId}/confusions/${station.truth}/${named}`}>
+                        {names.taxon(named)}
+                      </Link>{' '}
+                      drew {count}
+                    </div>
+                  ))}
+                </td>
+                <td>
+                  <button
+                    className="link"
+                    disabled={leaveOut.isPending}
+                    onClick={() => leaveOut.mutate({ stationId: station.id, leftOut: !station.leftOut })}
+                  >
+                    {station.leftOut ? 'Take in again' : 'Leave out'}
+                  </button>
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+    </section>
+  );
+}

@@ -1,0 +1,36 @@
+import type { ConfusionData } from '../app/data.ts';
+import type { Names } from './useNames.ts';
+
+/** Wrong answers that name no tree of the list: blanks, other trees, a genus alone, names nobody can read. */
+export function Unnamed({ data, names }: { data: ConfusionData; names: Names }) {
+  const stations = new Map(
+    data.stations
+      .filter(({ voided, leftOut }) => !voided && !leftOut)
+      .map((station) => [station.id, station]),
+  );
+  const found = data.answers.filter((answer) => answer.named === null && stations.has(answer.stationId));
+  if (found.length === 0) return null;
+  return (
+    <details className="unnamed">
+      <summary>
+        {found.length} answer{found.length > 1 ? 's' : ''} without a tree of the list
+      </summary>
+      <ul>
+        {found.map((answer) => {
+          const station = stations.get(answer.stationId)!;
+          return (
+            <li key={answer.responseId}>
+              {answer.student} {answer.written ? `wrote “${answer.written}”` : 'left blank'} for{' '}
+              {names.taxon(station.truth)}, station {station.position}
+              {answer.how === 'genus'
+                ? ' (a genus alone)'
+                : answer.how === 'ambiguous'
+                  ? ' (more than one tree bears this name)'
+                  : ''}
+            </li>
+          );
+        })}
+      </ul>
+    </details>
+  );
+}

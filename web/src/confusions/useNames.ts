@@ -1,0 +1,34 @@
+import { useQuery } from '@tanstack/react-query';
+import { characterName } from '@hurrow/core/score';
+import { commonName } from '@hurrow/core/taxon';
+import { courseQuery, useLibrary } from '../app/data.ts';
+
+/** Names of taxa and characters as the course says them. */
+export function useNames(courseId: string) {
+  const { every, vocabulary } = useLibrary();
+  const audience = useQuery(courseQuery(courseId)).data?.audience ?? 'technical';
+  return {
+    taxon: (id: string) => {
+      const found = every.find(({ taxon }) => taxon.id === id);
+      return found ? commonName(found.taxon) : id;
+    },
+    character: (id: string) => {
+      const found = vocabulary.get(id);
+      return found ? characterName(found, audience) : id;
+    },
+  };
+}
+
+export type Names = ReturnType<typeof useNames>;
+
+export const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
+export const percent = (share: number): string => `${Math.round(share * 100)} %`;
+/** A 90 % interval of shares: "23–38 %". */
+export const percentRange = ([low, high]: readonly [number, number]): string =>
+  `${Math.round(low * 100)}–${Math.round(high * 100)} %`;
+export const signed = (value: number): string => {
+  const whole = Math.round(value);
+  return whole < 0 ? `−${-whole}` : String(Math.abs(whole));
+};
+export const counted = (n: number, one: string, many = `${one}s`): string =>
+  `${n.toLocaleString('en-US')} ${n === 1 ? one : many}`;
