@@ -80,7 +80,7 @@ function accuracy(kind: 'G1' | 'G2', wanted: { auc: string; gain: string }): Row
     },
     {
       what: `${kind}: paired gain over the better of the two, its lower 95 % bound`,
-      value: `${paired.mean.toFixed(3)}, ${paired.lower.toFixed(3)}`,
+      value: `${paired.mean.toFixed(4)}, ${paired.lower.toFixed(4)}`,
       wanted: wanted.gain,
     },
     {

@@ -15,7 +15,7 @@ function answersOf(asked: number, wrong: Record<string, Record<string, number>>)
   return OPTIONS.flatMap((truth) => {
     const named = Object.entries(wrong[truth] ?? {}).flatMap(([name, n]) => Array<string>(n).fill(name));
     return Array.from({ length: asked }, (_, i): NamedAnswer => ({
-      responseId: String((id += 1)),
+      answerId: String((id += 1)),
       studentId: `s${i}`,
       stationId: `station ${truth}`,
       quizId: 'q',

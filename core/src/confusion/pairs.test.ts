@@ -2,7 +2,7 @@ import { confusedPairs, wilsonInterval, type NamedAnswer } from './index.ts';
 
 let id = 0;
 const answer = (studentId: string, truth: string, named: string | null, quizId = 'q1'): NamedAnswer => ({
-  responseId: String((id += 1)),
+  answerId: String((id += 1)),
   studentId,
   stationId: `${quizId}-${truth}`,
   quizId,

@@ -1,6 +1,7 @@
 /** One marked answer, reduced to what a confusion needs. */
 export interface NamedAnswer {
-  responseId: string;
+  /** By which the answer is found again. */
+  answerId: string;
   studentId: string;
   stationId: string;
   quizId: string;
@@ -8,6 +9,10 @@ export interface NamedAnswer {
   /** The taxon of the list that was named; null for blank, off-list and genus-only answers. */
   named: string | null;
 }
+
+/** Every student has one answer that counts at a station, so that the two name it; random ids would be most of what is sent to a page. */
+export const answerId = ({ stationId, studentId }: { stationId: string; studentId: string }): string =>
+  `${stationId} ${studentId}`;
 
 export interface ConfusedPair {
   truth: string;

@@ -75,7 +75,7 @@ function answersOf(students: number, of = stations, hairy = 0.5): ReportedAnswer
       const twin = TWIN[truth];
       const named =
         twin && slip < hairy ? twin : slip > 0.95 ? random.pick(IDS) : slip > 0.93 ? 'blank' : truth;
-      return { responseId: `${id} ${s}`, studentId: `s${s}`, stationId: id, named };
+      return { answerId: `${id} ${s}`, studentId: `s${s}`, stationId: id, named };
     }),
   );
 }
@@ -150,6 +150,15 @@ test('a character that only one station could tell by has no finding', () => {
   expect(hair.worth).toBeUndefined();
 });
 
+test('a station that nobody has answered yet tells nothing', () => {
+  const answers = answersOf(20).filter(({ stationId }) => stationId.startsWith('first'));
+  const report = reportOf({ stations, answers, settingOf, seed: 1 });
+  const told = report.characters.flatMap(({ telling }) => telling);
+  expect(told.length).toBeGreaterThan(0);
+  expect(told.filter((id) => id.startsWith('second'))).toEqual([]);
+  expect(report.stations).toHaveLength(6);
+});
+
 test('near-duplicates enter as one character, and a missing score takes the mean of its list', () => {
   const { data, assumed } = prepareClass(stations, answersOf(3), settingOf);
   const size = data.characters.filter((id) => id === 'leaf.length' || id === 'leaf.width');
@@ -168,7 +177,7 @@ test('answers that name no tree of the list keep their kind; where one had to be
   const chosen = stations.map((station) => ({ ...station, choice: true }));
   const answers = ['blank', 'off the list', 'right genus only', 'wrong genus only', 'Picea abies'].map(
     (named, i): ReportedAnswer => ({
-      responseId: String(i),
+      answerId: String(i),
       studentId: 's',
       stationId: stations[0]!.id,
       named,

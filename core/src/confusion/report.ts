@@ -24,7 +24,7 @@ export const MODEL_VERSION = 1;
 
 /** An answer with the id by which it is found again. */
 export interface ReportedAnswer extends GivenAnswer {
-  responseId: string;
+  answerId: string;
 }
 
 export interface ReportInput {
@@ -156,7 +156,8 @@ export function reportOf(
   const laplace = new Laplace(fit);
   const uses = laplace.uses();
   const telling = tellingSituations(data);
-  const stationsAt = stationsBySituation(prepared.situationOf);
+  const answered = new Set(answers.map(({ stationId }) => stationId));
+  const stationsAt = stationsBySituation(prepared.situationOf, answered);
   const tellingStations = telling.map((situations) => situations.flatMap((s) => stationsAt.get(s) ?? []));
   const identified = uses.map(({ sd }, c) => tellingStations[c]!.length >= 2 && sd <= IDENTIFIED_SD);
   const draws = laplace.draws(DRAWS, input.seed);
@@ -214,19 +215,23 @@ export function reportOf(
 const isTaxon = (named: string): boolean => !(UNNAMED as readonly string[]).includes(named);
 
 function pairsOf(answers: readonly ReportedAnswer[], stationOf: Map<string, AskedStation>) {
-  const named = answers.map(({ responseId, studentId, stationId, named }) => {
+  const named = answers.map(({ answerId, studentId, stationId, named }) => {
     const { quizId, truth } = stationOf.get(stationId)!;
-    return { responseId, studentId, stationId, quizId, truth, named: isTaxon(named) ? named : null };
+    return { answerId, studentId, stationId, quizId, truth, named: isTaxon(named) ? named : null };
   });
   const pairs = confusedPairs(named);
   const excess = excessOf(pairs, named, (id) => stationOf.get(id)!.options);
   return pairs.map(({ truth, answer }, i) => ({ truth, answer, ...excess[i]! }));
 }
 
-function stationsBySituation(situationOf: ReadonlyMap<string, number>): Map<number, string[]> {
+/** The answered stations of each situation. */
+function stationsBySituation(
+  situationOf: ReadonlyMap<string, number>,
+  answered: ReadonlySet<string>,
+): Map<number, string[]> {
   const stations = new Map<number, string[]>();
   for (const [station, situation] of situationOf)
-    stations.set(situation, [...(stations.get(situation) ?? []), station]);
+    if (answered.has(station)) stations.set(situation, [...(stations.get(situation) ?? []), station]);
   return stations;
 }
 
@@ -250,7 +255,7 @@ function errorsToldBy(
     return true;
   });
   return {
-    behind: behind.map(({ responseId }) => responseId),
+    behind: behind.map(({ answerId }) => answerId),
     pairs: [...pairs.values()].sort((x, y) => y.count - x.count),
   };
 }
@@ -275,7 +280,7 @@ function speciesFindings(
       scatters: above >= 0.95,
       called: countedNames(wrong),
       prevented,
-      behind: wrong.map(({ responseId }) => responseId),
+      behind: wrong.map(({ answerId }) => answerId),
     };
   });
 }
@@ -302,7 +307,7 @@ function nameFindings(
       given: given.length,
       truths: new Set(given.map(truthOf)).size,
       prevented,
-      behind: given.map(({ responseId }) => responseId),
+      behind: given.map(({ answerId }) => answerId),
     };
   });
 }

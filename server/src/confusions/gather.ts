@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { MODEL_VERSION, type GivenAnswer, type ReportedAnswer, type Unnamed } from '@hurrow/core/confusion';
+import { answerId, MODEL_VERSION, type GivenAnswer, type Unnamed } from '@hurrow/core/confusion';
 import type { CourseRow } from '../courses/queries.ts';
 import type { Db } from '../db/index.ts';
 import { marksOf, type MarkedAnswer } from '../quizzes/marking.ts';
@@ -41,8 +41,8 @@ export async function gather(db: Db, course: CourseRow, scores: Scores): Promise
       const station = counted.get(answer.stationId);
       const named = station && namedBy(answer, station);
       if (!named) continue;
-      const { responseId, studentId, stationId } = answer;
-      input.answers.push({ responseId, studentId, stationId, named } satisfies ReportedAnswer);
+      const { studentId, stationId } = answer;
+      input.answers.push({ answerId: answerId(answer), studentId, stationId, named });
     }
   }
   for (const key of new Set(input.stations.map(({ libraryKey }) => libraryKey)))

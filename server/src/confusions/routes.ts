@@ -44,7 +44,6 @@ export const confusionRoutes = [
         }
         for (const answer of marks.answers)
           answers.push({
-            responseId: answer.responseId,
             studentId: answer.studentId,
             student: names.get(answer.studentId) ?? 'a former student',
             stationId: answer.stationId,
@@ -52,8 +51,6 @@ export const confusionRoutes = [
             written: answer.text,
             how: answer.mark.resolution.how,
             named: answer.mark.resolution.taxonId ?? null,
-            points: answer.mark.points,
-            outOf: answer.mark.outOf,
           });
       }
       return {

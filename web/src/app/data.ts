@@ -67,7 +67,6 @@ export interface ConfusionData {
     leftOut: boolean;
   }[];
   answers: {
-    responseId: string;
     studentId: string;
     student: string;
     stationId: string;
@@ -75,8 +74,6 @@ export interface ConfusionData {
     written: string;
     how: string;
     named: string | null;
-    points: number;
-    outOf: number;
   }[];
   /** Pairs that were taught again, a before b in the alphabet. */
   reteachings: { a: string; b: string; taughtOn: string }[];

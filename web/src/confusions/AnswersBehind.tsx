@@ -1,11 +1,12 @@
 import { Link } from 'react-router';
+import { answerId } from '@hurrow/core/confusion';
 import { MEDIUM_TITLES } from '@hurrow/core/view';
 import type { ConfusionData } from '../app/data.ts';
 import type { Names } from './useNames.ts';
 
 interface AnswersBehindProps {
   data: ConfusionData;
-  /** Ids of the responses. */
+  /** Ids of the answers. */
   responses: readonly string[];
   names: Names;
   base: string;
@@ -19,7 +20,7 @@ export function AnswersBehind({ data, responses, names, base }: AnswersBehindPro
     .map((station) => ({
       station,
       answers: data.answers.filter(
-        (answer) => answer.stationId === station.id && wanted.has(answer.responseId),
+        (answer) => answer.stationId === station.id && wanted.has(answerId(answer)),
       ),
     }))
     .filter(({ answers }) => answers.length > 0)
@@ -37,7 +38,7 @@ export function AnswersBehind({ data, responses, names, base }: AnswersBehindPro
           </p>
           <p>
             {answers.map((answer, i) => (
-              <span key={answer.responseId}>
+              <span key={answerId(answer)}>
                 {i > 0 && ' · '}
                 {answer.student}{' '}
                 {answer.named && answer.named !== station.truth ? (

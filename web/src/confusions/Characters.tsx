@@ -155,9 +155,10 @@ function Opened({
       </p>
       {found.worth && (
         <p>
-          Least used by{' '}
+          Used most by{' '}
           {found.students
-            .slice(0, 6)
+            .slice(-5)
+            .reverse()
             .map(
               ({ studentId, share }) => `${student.get(studentId) ?? 'a former student'} ${percent(share)}`,
             )

@@ -5,6 +5,7 @@ import type { ConfusedPair } from '@hurrow/core/confusion';
 import { MEDIUM_VIEWS } from '@hurrow/core/view';
 import { courseQuery, useLibrary } from '../app/data.ts';
 import { useFieldDate } from '../app/fieldDate.tsx';
+import { LEVELS } from '../lookalikes/setting.ts';
 import { useWork } from '../workers/useWork.ts';
 import { Working } from '../workers/Working.tsx';
 import { percent, type Names } from './useNames.ts';
@@ -28,30 +29,28 @@ const STEPS: Record<string, [number, number]> = {
 /** Truth by answer, likes standing together: a row a tree that was asked or named, a square the larger the oftener. */
 export function PairMatrix({ courseId, directed, asked, names }: PairMatrixProps) {
   const go = useNavigate();
-  const { library, every, vocabulary } = useLibrary();
+  const { library, every } = useLibrary();
   const course = useQuery(courseQuery(courseId)).data;
   const { day } = useFieldDate();
   const [at, setAt] = useState({ row: 0, column: 0 });
   const wanted = new Set([...asked, ...directed.flatMap(({ truth, answer }) => [truth, answer])]);
-  const list = every.filter(({ taxon }) => wanted.has(taxon.id));
-  const ids = list.map(({ taxon }) => taxon.id).join();
+  const taxa = every.map(({ taxon }) => taxon.id).filter((id) => wanted.has(id));
+  const site = course && {
+    latitude: course.latitude,
+    longitude: course.longitude,
+    elevation: course.elevation,
+  };
   const work = useWork(
-    ['likenessOrder', library?.revision, ids, day, course?.latitude, course?.longitude, course?.elevation],
+    ['likenessOrder', library?.id, library?.revision, taxa, day, site],
     (held) =>
       held.likenessOrder({
-        list,
-        vocabulary,
+        revision: library!.revision,
+        taxa,
+        levels: LEVELS,
         view: { ...MEDIUM_VIEWS.cutting, day, qualifiers: { plantAge: 'mature' } },
-        options: {
-          ...(library ? { reference: library.reference } : {}),
-          ...(course
-            ? {
-                site: { latitude: course.latitude, longitude: course.longitude, elevation: course.elevation },
-              }
-            : {}),
-        },
+        options: { reference: library!.reference, ...(site ? { site } : {}) },
       }),
-    Boolean(library) && list.length > 0,
+    library !== undefined && taxa.length > 0,
   );
   const order = work.result;
   if (!order) return <Working work={work} what="Putting likes together…" />;

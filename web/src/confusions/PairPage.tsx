@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
+import { answerId } from '@hurrow/core/confusion';
 import { contrast } from '@hurrow/core/evidence';
 import { characterName } from '@hurrow/core/score';
 import { dayLabel } from '@hurrow/core/season';
@@ -232,7 +233,7 @@ function Answers({
               {found.map((answer) => {
                 const station = stations.get(answer.stationId)!;
                 return (
-                  <li key={answer.responseId}>
+                  <li key={answerId(answer)}>
                     <strong>{answer.student}</strong> wrote “{answer.written}”
                     <br />
                     <span className="quiet">

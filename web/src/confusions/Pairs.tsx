@@ -150,7 +150,7 @@ function List({ courseId, data, report, names, pairs }: Omit<PairsProps, 'answer
                     {pair.count}
                   </span>
                   {expected !== undefined && (
-                    <small className="quiet">
+                    <small className="quiet expected">
                       {' '}
                       {expected < 0.95 ? 'under 1' : Math.round(expected)} expected
                     </small>

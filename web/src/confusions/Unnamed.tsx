@@ -1,3 +1,4 @@
+import { answerId } from '@hurrow/core/confusion';
 import type { ConfusionData } from '../app/data.ts';
 import type { Names } from './useNames.ts';
 
@@ -19,7 +20,7 @@ export function Unnamed({ data, names }: { data: ConfusionData; names: Names }) 
         {found.map((answer) => {
           const station = stations.get(answer.stationId)!;
           return (
-            <li key={answer.responseId}>
+            <li key={answerId(answer)}>
               {answer.student} {answer.written ? `wrote “${answer.written}”` : 'left blank'} for{' '}
               {names.taxon(station.truth)}, station {station.position}
               {answer.how === 'genus'

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
-import { confusedPairs, type ConfusedPair, type NamedAnswer } from '@hurrow/core/confusion';
+import { answerId, confusedPairs, type ConfusedPair, type NamedAnswer } from '@hurrow/core/confusion';
 import { confusionsQuery } from '../app/data.ts';
 
 /** Both directions of a confusion under one head. */
@@ -29,8 +29,8 @@ export function useConfusions(courseId: string) {
     const answers = data.answers.flatMap((answer): NamedAnswer[] => {
       const station = stations.get(answer.stationId);
       if (!station) return [];
-      const { responseId, studentId, stationId, quizId, named } = answer;
-      return [{ responseId, studentId, stationId, quizId, truth: station.truth, named }];
+      const { studentId, stationId, quizId, named } = answer;
+      return [{ answerId: answerId(answer), studentId, stationId, quizId, truth: station.truth, named }];
     });
     const directed = confusedPairs(answers);
     return { answers, directed, pairs: joined(directed) };

@@ -9,7 +9,7 @@ import { messageOf } from '../app/api.ts';
 import { runInWorker, useWork } from '../workers/useWork.ts';
 import { Working } from '../workers/Working.tsx';
 import type { KeptKey } from './lookalikesQuery.ts';
-import type { Ground } from './setting.ts';
+import { askedWhole, type Ground } from './setting.ts';
 
 interface Props {
   /** The couplet that is changed; undefined where none is chosen. */
@@ -79,10 +79,10 @@ export function CoupletEditor(props: Props) {
 function Others({ path, keyTo, ground, options, replaced }: Props & { path: number[] }) {
   const { vocabulary, course, library } = ground;
   const [audience, units] = [course?.audience ?? 'technical', course?.units ?? 'metric'] as const;
-  const setting = { ...ground.setting, list: ground.profiles, vocabulary, view: keyTo.view };
+  const asked = askedWhole(ground, keyTo.view);
   const work = useWork(
-    ['questions', keyTo, path, library.id, library.revision, options, setting.options],
-    (worker) => worker.questions(setting, keyTo, path, options),
+    ['questions', keyTo, path, library.id, library.revision, options, asked.options],
+    (worker) => worker.questions(asked, keyTo, path, options),
   );
   const [problem, setProblem] = useState<string>();
   const [busy, setBusy] = useState(false);
@@ -90,7 +90,7 @@ function Others({ path, keyTo, ground, options, replaced }: Props & { path: numb
     setBusy(true);
     try {
       const made = await runInWorker(
-        async (worker) => await worker.replace(setting, keyTo, path, leads, options),
+        async (worker) => await worker.replace(asked, keyTo, path, leads, options),
       );
       if (made.ok) replaced(made.value, made.appraisal);
       setProblem(made.ok ? undefined : made.problem);

@@ -16,7 +16,7 @@ import { CoupletEditor } from './CoupletEditor.tsx';
 import { KeyWalk } from './KeyWalk.tsx';
 import { lookalikesQuery, type KeptKey } from './lookalikesQuery.ts';
 import { printSheet } from './printSheet.ts';
-import type { Ground } from './setting.ts';
+import { askedWhole, type Ground } from './setting.ts';
 import './keys.css';
 
 export type Layout = 'bracketed' | 'indented';
@@ -45,7 +45,7 @@ function FreshKey({ ground, base }: { ground: Ground; base: string }) {
     organs: [...new Set(organsInOrder(startsWith).map(({ organ }) => SHOWN_BY[organ]))],
   };
   const work = useWork(['key', level, manyLeads, banned, startsWith, ...ground.inputs], (worker, progress) =>
-    worker.key(ground.setting, wanted, progress),
+    worker.key(ground.asked, wanted, progress),
   );
   const [walking, setWalking] = useState(false);
   const made = work.result;
@@ -110,16 +110,10 @@ function KeptKeyPage({ ground, base, walking = false }: { ground: Ground; base: 
   const { keyId } = useParams();
   const held = useQuery(lookalikesQuery).data;
   const kept = held?.keys.find(({ id }) => id === keyId);
-  // A kept key may ask for characters above the level that is chosen above: all are read.
-  const setting = {
-    ...ground.setting,
-    list: ground.profiles,
-    vocabulary: ground.vocabulary,
-    view: kept?.key.view ?? ground.setting.view,
-  };
+  const asked = askedWhole(ground, kept?.key.view ?? ground.asked.view);
   const work = useWork(
-    ['appraise', kept?.key, ground.library.id, ground.library.revision, setting.options],
-    (worker) => worker.appraise(setting, kept!.key),
+    ['appraise', kept?.key, ground.library.id, ground.library.revision, asked.options],
+    (worker) => worker.appraise(asked, kept!.key),
     kept !== undefined,
   );
   const [walk, setWalk] = useState(walking);

@@ -14,14 +14,12 @@ import type { Ground } from './setting.ts';
 
 /** The fewest marks that single each taxon of a set out of the whole list: for the recap of the set. */
 export function Marks({ ground }: { ground: Ground }) {
-  const { setting, course, inputs, profiles } = ground;
+  const { setting, asked, course, inputs, profiles } = ground;
   const sets = course?.sets.filter((set) => set.taxa.length > 0) ?? [];
   const [chosen, setChosen] = useState<string>();
   const set = sets.find(({ id }) => id === chosen) ?? sets[0];
   const taxa = set?.taxa ?? setting.list.slice(0, 6).map(({ taxon }) => taxon.id);
-  const work = useWork(['marks', taxa, ...inputs], (worker, progress) =>
-    worker.marks(setting, taxa, progress),
-  );
+  const work = useWork(['marks', taxa, ...inputs], (worker, progress) => worker.marks(asked, taxa, progress));
   const [problem, setProblem] = useState<string>();
   const find = (id: string) => profiles.find(({ taxon }) => taxon.id === id);
   const rows = work.result?.map((found) => ({

@@ -15,13 +15,13 @@ const LABELS = 128;
 
 /** All pairs of the list by the error of the ideal reader: as a matrix in which likes stand together, and the hard ones in words. */
 export function PairMap({ ground, base }: { ground: Ground; base: string }) {
-  const { setting, inputs, vocabulary, course } = ground;
+  const { setting, asked, inputs, vocabulary, course } = ground;
   const { day, setDay } = useFieldDate();
-  const map = useWork(['pairMap', ...inputs], (work, progress) => work.pairMap(setting, progress));
+  const map = useWork(['pairMap', ...inputs], (work, progress) => work.pairMap(asked, progress));
   const [yearWanted, setYearWanted] = useState(false);
   const year = useWork(
     ['overYear', ...inputs],
-    (work, progress) => work.overYear(setting, progress),
+    (work, progress) => work.overYear(asked, progress),
     yearWanted,
   );
   const audience = course?.audience ?? 'technical';

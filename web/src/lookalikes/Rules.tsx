@@ -236,8 +236,8 @@ function RuleForm({
 }
 
 function Proposals({ ground, keep }: { ground: Ground; keep(rule: Rule): void }) {
-  const { setting, inputs } = ground;
-  const work = useWork(['rules', ...inputs], (worker, progress) => worker.rules(setting, progress));
+  const { setting, asked, inputs } = ground;
+  const work = useWork(['rules', ...inputs], (worker, progress) => worker.rules(asked, progress));
   const [all, setAll] = useState(false);
   const name = (id: string) => commonName(setting.list.find(({ taxon }) => taxon.id === id)!.taxon);
   const shown = work.result?.slice(0, all ? 200 : 14) ?? [];

@@ -1,12 +1,20 @@
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
-import type { ProfiledTaxon } from '@hurrow/core/evidence';
+import type { ProfiledTaxon, ReadingOptions } from '@hurrow/core/evidence';
 import type { View } from '@hurrow/core/view';
 import type { Level, Vocabulary } from '@hurrow/core/vocabulary';
 import { courseQuery, useLibrary, type Course, type LibraryAnswer } from '../app/data.ts';
-import type { Setting } from '../workers/lookalikes.worker.ts';
+import type { Asked } from '../workers/lookalikes.worker.ts';
 
-const LEVELS: readonly Level[] = ['beginner', 'intermediate', 'advanced'];
+export const LEVELS: readonly Level[] = ['beginner', 'intermediate', 'advanced'];
+
+/** What a screen computes on: a list, the characters that are allowed, and what is shown. */
+interface Setting {
+  list: ProfiledTaxon[];
+  vocabulary: Vocabulary;
+  view: View;
+  options: ReadingOptions;
+}
 
 /** Everything that a screen of Lookalikes computes from. */
 export interface Ground {
@@ -15,6 +23,8 @@ export interface Ground {
   profiles: ProfiledTaxon[];
   vocabulary: Vocabulary;
   setting: Setting;
+  /** The same by name, for a worker. */
+  asked: Asked;
   /** What names the setting in a query key: nothing that a result depends on is left out. */
   inputs: readonly unknown[];
 }
@@ -50,18 +60,29 @@ export function useGround(
       elevation: course.elevation,
     };
     const usable = new Map([...vocabulary].filter(([, character]) => allowed.includes(character.level)));
+    const options = { reference: library.reference, ...(site ? { site } : {}) };
     return {
       library,
       course,
       profiles,
       vocabulary,
-      setting: {
-        list,
-        vocabulary: usable,
+      setting: { list, vocabulary: usable, view, options },
+      asked: {
+        revision: library.revision,
+        taxa: list.map(({ taxon }) => taxon.id),
+        levels: allowed,
         view,
-        options: { reference: library.reference, ...(site ? { site } : {}) },
+        options,
       },
       inputs: [library.id, library.revision, list.map(({ taxon }) => taxon.id), view, level, site],
     };
   }, [library, course, profiles, vocabulary, view, level, also, only]);
 }
+
+/** The whole library with characters of every level, in a view: a kept key may ask for what is above the level chosen. */
+export const askedWhole = (ground: Ground, view: View): Asked => ({
+  ...ground.asked,
+  taxa: ground.profiles.map(({ taxon }) => taxon.id),
+  levels: LEVELS,
+  view,
+});

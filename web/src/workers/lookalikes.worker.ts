@@ -14,16 +14,46 @@ import { appraise, buildKey, questionsAt, replaceCouplet, type Key, type KeyOpti
 import type { Condition } from '@hurrow/core/condition';
 import { mineRules } from '@hurrow/core/rule';
 import { midMonth } from '@hurrow/core/season';
+import { profilesOf, vocabularyOfLibrary, type Library } from '@hurrow/core/library';
 import type { View } from '@hurrow/core/view';
-import type { Vocabulary } from '@hurrow/core/vocabulary';
+import type { Level, Vocabulary } from '@hurrow/core/vocabulary';
+import { get } from '../app/api.ts';
 
-/** What every computation on a list starts from. */
-export interface Setting {
+/**
+ * What a computation starts from, named and not sent: the worker reads the library itself, since a large one handed over would hold up
+ * the page.
+ */
+export interface Asked {
+  revision: number;
+  /** Taxa of the list, in order. */
+  taxa: string[];
+  levels: readonly Level[];
+  view: View;
+  options: ReadingOptions;
+}
+
+/** What every computation on a list works on. */
+interface Setting {
   list: ProfiledTaxon[];
   vocabulary: Vocabulary;
   view: View;
   options: ReadingOptions;
 }
+
+async function settingOf({ revision, taxa, levels, view, options }: Asked): Promise<Setting> {
+  const library = await get<Library>(`/api/library?revision=${revision}`);
+  const whole = vocabularyOfLibrary(library);
+  const wanted = new Set(taxa);
+  const few = { ...library, taxa: library.taxa.filter(({ taxon }) => wanted.has(taxon.id)) };
+  const profiles = new Map(profilesOf(few, whole).map((entry) => [entry.taxon.id, entry]));
+  return {
+    list: taxa.flatMap((id) => profiles.get(id) ?? []),
+    vocabulary: new Map([...whole].filter(([, character]) => levels.includes(character.level))),
+    view,
+    options,
+  };
+}
+
 type Progress = (share: number) => void;
 
 /** Places of a list in an order in which likes stand together: the leaves of an average-linkage tree. */
@@ -34,8 +64,8 @@ function likesTogether({ list, vocabulary, view, options }: Setting): number[] {
   return agnes(distance, { method: 'average', isDistanceMatrix: true }).indices();
 }
 
-/** The heavy work of Lookalikes, away from the page. A call that is no longer wanted is ended with its worker. */
-const work = {
+/** The heavy work of Lookalikes. */
+const computations = {
   /** Every pair's error, the taxa in an order in which likes stand together, why the hard pairs are hard, and what to score next. */
   pairMap({ list, vocabulary, view, options }: Setting, progress: Progress) {
     const pairs = pairErrors(list, vocabulary, view, options);
@@ -118,5 +148,23 @@ const work = {
   },
 };
 
-export type LookalikesWork = typeof work;
-expose(work);
+type Computations = typeof computations;
+/** The same away from the page, from what is asked instead of what it is worked out on. A call that is no longer wanted is ended with its worker. */
+export type LookalikesWork = {
+  [Name in keyof Computations]: Computations[Name] extends (
+    setting: Setting,
+    ...rest: infer Rest
+  ) => infer Result
+    ? (asked: Asked, ...rest: Rest) => Promise<Result>
+    : never;
+};
+
+type Computation = (setting: Setting, ...rest: unknown[]) => unknown;
+expose(
+  Object.fromEntries(
+    Object.entries(computations).map(([name, compute]) => [
+      name,
+      async (asked: Asked, ...rest: unknown[]) => (compute as Computation)(await settingOf(asked), ...rest),
+    ]),
+  ),
+);
