@@ -1,9 +1,11 @@
 import fc from 'fast-check';
+import { profiled } from '../testing/taxa.ts';
 import {
   areaOf,
   brush,
   canMeet,
   cellAt,
+  comparedHabitats,
   distanceTo,
   EMPTY_RANGE,
   growsHere,
@@ -194,4 +196,17 @@ test('a range is said in words', () => {
   expect(words).toContain('° N');
   expect(words).toContain('° W');
   expect(rangeInWords(EMPTY_RANGE)).toBe('No range is recorded.');
+});
+
+test('habitats of two taxa: shared, and of each alone; rare ones do not count', () => {
+  const scored = (text: string) => profiled('G', 'e', { 'site.habitat': text }).scores;
+  expect(
+    comparedHabitats(scored('moist forest; sometimes streamside'), scored('streamside; floodplain')),
+  ).toEqual({
+    shared: ['streamside'],
+    onlyFirst: ['moistForest'],
+    onlySecond: ['floodplain'],
+  });
+  expect(comparedHabitats(scored('dry forest; rarely streamside'), scored('streamside'))!.shared).toEqual([]);
+  expect(comparedHabitats(scored('dry forest'), profiled('G', 'e', {}).scores)).toBeUndefined();
 });

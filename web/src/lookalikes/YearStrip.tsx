@@ -1,9 +1,10 @@
 import { useMemo } from 'react';
 import { pairOverYear } from '@hurrow/core/evidence';
-import { canMeet, growsHere, type Range } from '@hurrow/core/range';
+import { canMeet, comparedHabitats, growsHere, type Range } from '@hurrow/core/range';
 import { dateOfDay, MONTHS, midMonth } from '@hurrow/core/season';
 import { commonName } from '@hurrow/core/taxon';
 import { useQuery } from '@tanstack/react-query';
+import { listInWords } from '@hurrow/core/view';
 import { get } from '../app/api.ts';
 import { useVocabulary } from '../app/data.ts';
 import { useFieldDate } from '../app/fieldDate.tsx';
@@ -67,7 +68,26 @@ function Meeting({
         ? 'Both grow about the site of the course.'
         : meet === 'no'
           ? `They do not meet at the site: ${absent.join(' and ')} ${absent.length > 1 ? 'are' : 'is'} not recorded there.`
-          : 'Whether they meet at the site is not known: a range is missing.'}
+          : 'Whether they meet at the site is not known: a range is missing.'}{' '}
+      <Habitat a={a} b={b} />
     </span>
+  );
+}
+
+/** In which habitats the two can stand side by side. */
+function Habitat({ a, b }: Pick<ContrastProps, 'a' | 'b'>) {
+  const vocabulary = useVocabulary();
+  const found = comparedHabitats(a.scores, b.scores);
+  if (!found) return null;
+  const states = vocabulary.get('site.habitat')?.states ?? [];
+  const words = (ids: readonly string[]) =>
+    listInWords(ids.map((id) => states.find((state) => state.id === id)?.term ?? id));
+  return found.shared.length > 0 ? (
+    <>They share {words(found.shared)}.</>
+  ) : (
+    <>
+      Their habitats differ: {commonName(a.taxon)} {words(found.onlyFirst)}, {commonName(b.taxon)}{' '}
+      {words(found.onlySecond)}.
+    </>
   );
 }
