@@ -123,8 +123,8 @@ export function PairPage({ courseId }: { courseId: string }) {
           )}
         </div>
         <aside className="pair-answers" aria-label="The answers behind it">
-          <Answers data={data} aId={aId} bId={bId} names={[commonName(a.taxon), commonName(b.taxon)]} />
           <Reteach courseId={courseId} data={data} report={report} a={aId} b={bId} />
+          <Answers data={data} aId={aId} bId={bId} names={[commonName(a.taxon), commonName(b.taxon)]} />
         </aside>
       </div>
     </section>

@@ -1,0 +1,3 @@
+import { installChromium } from './install.mjs';
+
+installChromium();
