@@ -74,7 +74,8 @@ async function checkAll(page: Page, pages: readonly (readonly [string, string])[
   const base = page.url().replace(/\/course$/, '');
   for (const [where, ready] of pages) {
     await page.goto(`${base}/${where}`);
-    await expect(page.getByText(ready).first()).toBeVisible();
+    // A report on a class is worked out first, which takes its time on a busy machine.
+    await expect(page.getByText(ready).first()).toBeVisible({ timeout: 60_000 });
     await check(page, where);
   }
   return base;

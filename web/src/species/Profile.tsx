@@ -1,6 +1,6 @@
 import { Button } from 'antd';
 import { useQuery } from '@tanstack/react-query';
-import { useEffect, useMemo, useState } from 'react';
+import { useLayoutEffect, useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { isDeciduous, type ProfiledTaxon } from '@hurrow/core/evidence';
 import {
@@ -50,7 +50,8 @@ export function Profile({ courseId, taxonId }: { courseId: string; taxonId: stri
   );
   const view = useMemo<View>(() => ({ ...twigView(day), organs: PLATE }), [day]);
   useRibbonRows(useRows(calendar));
-  useEffect(() => {
+  // Before the page is painted: who sees the tree may press a key for it.
+  useLayoutEffect(() => {
     lookAt(profiled ? taxonId : undefined);
     return () => lookAt(undefined);
   }, [profiled, taxonId, lookAt]);
