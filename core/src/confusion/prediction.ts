@@ -66,12 +66,6 @@ export function baseRateLoss(learned: ChoiceData, data: ChoiceData): number {
   return loss / data.choices.length;
 }
 
-/** The same data with only the choices that a rule keeps. */
-export const choicesWhere = (data: ChoiceData, keep: (situation: number) => boolean): ChoiceData => ({
-  ...data,
-  choices: data.choices.filter(({ situation }) => keep(situation)),
-});
-
 /** The same data with no evidence in it: a model of names and abilities alone. */
 export const withoutEvidence = (data: ChoiceData): ChoiceData => ({
   ...data,
