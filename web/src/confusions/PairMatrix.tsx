@@ -56,7 +56,7 @@ export function PairMatrix({ courseId, directed, asked, names }: PairMatrixProps
   if (!order) return <Working work={work} what="Putting likes together…" />;
   const place = new Map(order.map((id, i) => [id, i]));
   const size = Math.max(9, Math.min(18, Math.floor(540 / order.length)));
-  const most = Math.max(1, ...directed.map(({ rate }) => rate));
+  const most = Math.max(0.01, ...directed.map(({ rate }) => rate));
   const cell = (row: number, column: number) =>
     directed.find(({ truth, answer }) => truth === order[row] && answer === order[column]);
   const open = (row: number, column: number) =>
