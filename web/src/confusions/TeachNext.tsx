@@ -205,14 +205,15 @@ function Sentence({
         {scatters
           ? `The errors scatter over ${counted(called.length, 'name')}, like or not: teach the tree itself. `
           : 'The characters alone would lead one to expect fewer. '}
-        Called{' '}
+        {called.length > 0 && 'Called '}
         {called.slice(0, 3).map(({ answer, count }, i) => (
           <span key={answer}>
             {i > 0 && ', '}
             <Link to={`/c/${courseId}/confusions/${taxonId}/${answer}`}>{names.taxon(answer)}</Link> {count}
           </span>
         ))}
-        {called.length > 3 && `, and ${counted(called.length - 3, 'name')} more`}.
+        {called.length > 3 && `, and ${counted(called.length - 3, 'name')} more`}
+        {called.length > 0 && '.'}
       </>
     );
   }
@@ -235,7 +236,8 @@ function Sentence({
           {count}
         </span>
       ))}
-      {pairs.length > 3 && `, and ${counted(pairs.length - 3, 'pair')} more`}.{' '}
+      {pairs.length > 3 && `, and ${counted(pairs.length - 3, 'pair')} more`}
+      {pairs.length > 0 && '. '}
       {users.length === 0
         ? 'No student stands out who looks at it.'
         : users.length > students.length / 2
