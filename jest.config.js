@@ -3,7 +3,7 @@ const shared = {
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
   transform: {
     '^.+\\.tsx?$': [
-      '@swc/jest',
+      '<rootDir>/setup/jestTransform.mjs',
       { jsc: { target: 'es2022', parser: { syntax: 'typescript', tsx: true } }, module: { type: 'es6' } },
     ],
   },
@@ -20,6 +20,12 @@ export default {
       displayName: 'core',
       testMatch: ['core', 'demo', 'web'].map((room) => `<rootDir>/${room}/**/*.test.ts`),
     },
-    { ...shared, displayName: 'server', testMatch: ['<rootDir>/server/**/*.test.ts'] },
+    {
+      ...shared,
+      displayName: 'server',
+      testMatch: ['<rootDir>/server/**/*.test.ts'],
+      globalSetup: '<rootDir>/server/src/testing/packedStore.mjs',
+      globalTeardown: '<rootDir>/server/src/testing/dropStore.mjs',
+    },
   ],
 };

@@ -1,4 +1,9 @@
-import { findChromium, installPackages, run, runTogether } from './install.mjs';
+import { spawn } from 'node:child_process';
+import { findChromium, installPackages, root, run, runTogether } from './install.mjs';
+
+// Chromium, which only the journeys need, comes over the network while all else goes on.
+const chromium = spawn(process.execPath, ['setup/chromium.mjs'], { cwd: root, stdio: 'inherit' });
+const fetched = new Promise((resolve) => chromium.on('close', resolve));
 
 installPackages();
 const script = (name) => ['npm', ['run', '--silent', name]];
@@ -7,14 +12,9 @@ const step = (title, name) => {
   run(...script(name));
 };
 console.log('\n— types, lint and build');
-// Chromium, which only the journeys need, comes over the network meanwhile.
-await runTogether([
-  script('types'),
-  script('lint'),
-  script('build'),
-  [process.execPath, ['setup/chromium.mjs']],
-]);
-process.env.CHROMIUM_PATH = findChromium();
+await runTogether([script('types'), script('lint'), script('build')]);
 step('core', 'unit');
 step('server', 'serverTests');
+if ((await fetched) !== 0) process.exit(1);
+process.env.CHROMIUM_PATH = findChromium();
 step('journeys', 'journeys');
