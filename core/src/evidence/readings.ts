@@ -248,12 +248,17 @@ function channelsOf(
   }
 }
 
-/** Share of individuals that show a state of an any-of character; undefined where the score does not say. */
+/**
+ * Share of individuals that show a state of an any-of character; undefined where the score does not say. Every individual shows
+ * one state at least: those that would show none of the listed ones show the first.
+ */
 function stateShare(value: ScoreValue, state: string): number | undefined {
   if (value.kind !== 'states') return undefined;
-  const entry = value.states.find((listed) => listed.state === state);
-  if (entry) return YES_SHARE[entry.frequency];
-  return value.exhaustive ? 0 : undefined;
+  const at = value.states.findIndex((listed) => listed.state === state);
+  if (at < 0) return value.exhaustive ? 0 : undefined;
+  const own = YES_SHARE[value.states[at]!.frequency];
+  if (at > 0) return own;
+  return own + value.states.reduce((none, { frequency }) => none * (1 - YES_SHARE[frequency]), 1);
 }
 
 const yesNo = (share: number, m: number): Float64Array => {

@@ -4,7 +4,7 @@ import type { Shape } from '../scene.ts';
 import { TraitReader, type Traits } from '../traits.ts';
 import { formOf, halfWidth, heartDip } from './form.ts';
 import { lobeAxes, palmateRadius, pinnateSide, SINUS_DEPTH, type LobeStyle } from './lobes.ts';
-import { toothHeight, withTeeth } from './teeth.ts';
+import { toothHeight, withTeeth, type ToothedSide } from './teeth.ts';
 import { palmateVeins, pinnateVeins, type Veins } from './veins.ts';
 
 /** A blade along +x from the joint with its petiole at the origin, millimetres. */
@@ -42,18 +42,25 @@ export function bladeOf(traits: Traits, length: number, width: number, stream = 
   const bend = palmate ? 0 : random.between(-0.05, 0.05) * width;
   const lobed = reader.state('leaf.lobing', 'none') !== 'none';
   const largest = Math.min(length * 0.05, width * (lobed ? 0.013 : 0.06));
-  const half = width / 2 - 0.9 * toothHeight(reader, largest);
-  const toothed = ([-1, 1] as const).map((sign, k) =>
-    withTeeth(
-      bare.sides[k]!.map(([x, y]): Point => [x * length, sign * y * half]),
-      sign,
-      reader,
-      largest,
-    ),
-  );
-  // Teeth widen a blade: it is brought back to its width, and then bent.
+  const toothedWithin = (half: number) =>
+    ([-1, 1] as const).map((sign, k) =>
+      withTeeth(
+        bare.sides[k]!.map(([x, y]): Point => [x * length, sign * y * half]),
+        sign,
+        reader,
+        largest,
+      ),
+    );
   const reach = (line: readonly Point[]) => line.reduce((most, [, y]) => Math.max(most, Math.abs(y)), 0);
-  const by = width / (reach(toothed[0]!.line) + reach(toothed[1]!.line));
+  const tooWide = (sides: ToothedSide[]) => width / (reach(sides[0]!.line) + reach(sides[1]!.line));
+  // Teeth widen a blade: they are set again on one so much narrower, brought back to its width, and then it is bent.
+  const half = width / 2 - 0.9 * toothHeight(reader, largest);
+  let toothed = toothedWithin(half);
+  let by = tooWide(toothed);
+  if (Math.abs(by - 1) > 0.01) {
+    toothed = toothedWithin(half * by);
+    by = tooWide(toothed);
+  }
   const midrib = curve([0, 0], [length * 0.5, 2 * bend], [length, 0], 16);
   const settle = ([x, y]: Point): Point => {
     const t = Math.min(1, Math.max(0, x / length));

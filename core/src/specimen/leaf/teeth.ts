@@ -30,19 +30,20 @@ export function withTeeth(
   const total = lengthOf(side);
   const reach = REACH[reader.state('leaf.teethReach', 'allRound')] ?? 0.07;
   const perCm = reader.number('leaf.teethPerCm', kind === 'double' ? 1.6 : 3);
-  const toothed = total * (1 - reach);
-  const teeth = Math.max(2, Math.round((toothed * perCm) / 10));
+  // Each tooth is as long as the trait says; what is left over stays smooth at the base.
+  const step = Math.min(10 / perCm, (total * (1 - reach)) / 2);
+  const teeth = Math.floor((total * (1 - reach)) / step + 1e-9);
+  const smoothLength = total - teeth * step;
   const tip = reader.state('leaf.toothTip', 'forward');
   const forward = tip === 'forward' || tip === 'gland' || tip === 'bristle';
-  const step = toothed / teeth;
   const height = Math.min(step * steepness(tip), largest);
   const peak = forward ? 0.72 : 0.5;
   const inner = kind === 'double' ? [0.34 * peak, 0.66 * peak] : [];
 
   // One resampled base line serves all feet and tips: `each` points to a tooth.
   const each = kind === 'double' ? 16 : 8;
-  const smooth = Math.max(4, Math.round(total * reach * 0.6));
-  const body = cutAt(side, total * reach);
+  const smooth = Math.max(4, Math.round(smoothLength * 0.6));
+  const body = cutAt(side, smoothLength);
   const head = resample(body.before, smooth);
   const base = resample(body.after, teeth * each);
   const outward = normals(base, sign === 1 ? -1 : 1);
