@@ -20,6 +20,46 @@ export function PhotoStrip({ taxonId, to }: { taxonId: string; to: string }) {
   );
 }
 
+/** The photos of a taxon to choose one from, which is then shown large beside something. */
+export function PhotoChoice({
+  photos,
+  chosen,
+  onChoose,
+}: {
+  photos: readonly Photo[];
+  chosen: string | undefined;
+  onChoose(id: string | undefined): void;
+}) {
+  return (
+    <div className="photo-strip">
+      {photos.map((photo, i) => (
+        <button
+          key={photo.id}
+          aria-pressed={photo.id === chosen}
+          aria-label={`Lay beside the drawing: ${photo.record.caption ?? `photo ${i + 1}`}`}
+          onClick={() => onChoose(photo.id === chosen ? undefined : photo.id)}
+        >
+          <Picture photo={photo} />
+        </button>
+      ))}
+    </div>
+  );
+}
+
+/** One photo, large, with what it is of and whose it is. */
+export function LargePhoto({ photo }: { photo: Photo }) {
+  const { caption, credit, licence } = photo.record;
+  return (
+    <figure className="large-photo">
+      <Picture photo={photo} size="screen" />
+      <figcaption>
+        {caption ?? 'No caption yet'}.{' '}
+        <span className="quiet">{credit ? `${credit}, ${licence || 'no licence'}` : 'No credit yet'}</span>
+      </figcaption>
+    </figure>
+  );
+}
+
 /** For a contrast: the photos on which a mark shows one of these characters. */
 export function PhotosThatShow({ taxonId, characters }: { taxonId: string; characters: readonly string[] }) {
   const vocabulary = useVocabulary();
@@ -42,7 +82,7 @@ export function PhotosThatShow({ taxonId, characters }: { taxonId: string; chara
   );
 }
 
-function Picture({ photo }: { photo: Photo }) {
+function Picture({ photo, size = 'thumb' }: { photo: Photo; size?: 'thumb' | 'screen' }) {
   const { record, width, height } = photo;
   return (
     <svg
@@ -51,7 +91,7 @@ function Picture({ photo }: { photo: Photo }) {
       aria-label={record.caption ?? `Photo of ${record.organ}`}
     >
       <title>{record.credit ? `${record.credit}, ${record.licence || 'no licence'}` : 'No credit yet'}</title>
-      <image href={`/api/library/photos/${photo.id}/thumb`} width={width} height={height} />
+      <image href={`/api/library/photos/${photo.id}/${size}`} width={width} height={height} />
       <Marks annotations={record.annotations} photo={photo} />
     </svg>
   );

@@ -1,8 +1,8 @@
 import { Button } from 'antd';
 import { useQuery } from '@tanstack/react-query';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { useDeferredValue, useEffect, useEffectEvent, useMemo, useRef, useState } from 'react';
-import { NavLink, useNavigate } from 'react-router';
+import { memo, useDeferredValue, useEffect, useEffectEvent, useMemo, useRef, useState } from 'react';
+import { Link, useNavigate } from 'react-router';
 import type { ProfiledTaxon } from '@hurrow/core/evidence';
 import { commonName } from '@hurrow/core/taxon';
 import { stateOf, type Character } from '@hurrow/core/vocabulary';
@@ -130,21 +130,9 @@ export function SpeciesList({ base, profiles, taught, revision, open }: SpeciesL
         <ol style={{ height: rows.getTotalSize() }}>
           {rows.getVirtualItems().map((row) => {
             const profiled = listed[row.index]!;
-            const { id } = profiled.taxon;
             return (
-              <li key={id} style={{ transform: `translateY(${row.start}px)`, height: ROW }}>
-                <NavLink
-                  to={`${base}/${id}`}
-                  aria-current={id === open ? 'page' : undefined}
-                  className={id === open ? 'open' : ''}
-                >
-                  <span>
-                    {commonName(profiled.taxon)}
-                    <br />
-                    <Latin names={profiled.taxon} />
-                  </span>
-                  <Strip profiled={profiled} />
-                </NavLink>
+              <li key={profiled.taxon.id} style={{ transform: `translateY(${row.start}px)`, height: ROW }}>
+                <SpeciesRow profiled={profiled} base={base} open={profiled.taxon.id === open} />
               </li>
             );
           })}
@@ -153,6 +141,32 @@ export function SpeciesList({ base, profiles, taught, revision, open }: SpeciesL
     </nav>
   );
 }
+
+/** Drawn once: while the list is scrolled, rows that stay are left as they are. */
+const SpeciesRow = memo(function SpeciesRow({
+  profiled,
+  base,
+  open,
+}: {
+  profiled: ProfiledTaxon;
+  base: string;
+  open: boolean;
+}) {
+  return (
+    <Link
+      to={`${base}/${profiled.taxon.id}`}
+      aria-current={open ? 'page' : undefined}
+      className={open ? 'open' : ''}
+    >
+      <span>
+        {commonName(profiled.taxon)}
+        <br />
+        <Latin names={profiled.taxon} />
+      </span>
+      <Strip profiled={profiled} />
+    </Link>
+  );
+});
 
 const countOf = (shown: number, all: number) =>
   shown === all ? (all === 1 ? '1 taxon' : `${all} taxa`) : `${shown} of ${all}`;
@@ -184,7 +198,7 @@ function shows({ scores }: ProfiledTaxon, { characterId, state }: StateFilter): 
   });
 }
 
-function FilterPicker({
+const FilterPicker = memo(function FilterPicker({
   filter,
   onChange,
 }: {
@@ -232,7 +246,7 @@ function FilterPicker({
       )}
     </div>
   );
-}
+});
 
 const statesOf = (character: Character): string[] =>
   character.kind === 'flag' ? ['yes', 'no'] : character.states.map((state) => state.id);

@@ -14,7 +14,8 @@ import { DrawingSvg, specimenTraits } from '../app/Drawings.tsx';
 import { useFieldDate } from '../app/fieldDate.tsx';
 import { useKeys } from '../app/keys.ts';
 import { Latin } from '../app/Names.tsx';
-import { PhotoStrip } from '../measuring/PhotoStrip.tsx';
+import { LargePhoto, PhotoChoice } from '../measuring/PhotoStrip.tsx';
+import { photosQuery } from '../measuring/photosQuery.ts';
 import './specimens.css';
 
 const FRAME = { width: 900, height: 400 };
@@ -47,6 +48,9 @@ export default function SpecimenBench({ courseId, taxonId }: { courseId: string;
     seed: 0,
     dozen: false,
   });
+  const photos = useQuery(photosQuery(taxonId)).data?.photos ?? [];
+  const [photoId, setPhotoId] = useState<string>();
+  const beside = photos.find(({ id }) => id === photoId);
   const set = (change: Partial<Laid>) => setLaid((held) => ({ ...held, ...change }));
   const profiled = profiles.find(({ taxon }) => taxon.id === taxonId);
   const { organs, qualifiers, ink, lying, seed, dozen } = laid;
@@ -91,30 +95,34 @@ export default function SpecimenBench({ courseId, taxonId }: { courseId: string;
           onTake={(taken) => set({ seed: taken, dozen: false })}
         />
       ) : (
-        <One
-          profiled={profiled}
-          traits={traitsOf(seed)}
-          view={view}
-          options={ofOne}
-          caption={`${seed ? `Individual ${seed}` : 'The typical specimen'}, ${qualifiersInWords(qualifiers)}, as on ${dayLabel(day)}.`}
-          picture={`/api/library/taxa/${taxonId}/specimen.png?${new URLSearchParams({
-            course: courseId,
-            day: String(day),
-            seed: String(seed),
-            organs: organs.join(','),
-            qualifiers: qualifierKey(qualifiers),
-            ink,
-            lying: String(lying),
-          }).toString()}`}
-          words={(traits) => traitsInWords(traits, organs, vocabulary, audience, units)}
-        />
+        <div className={beside ? 'bench-pair' : ''}>
+          <One
+            profiled={profiled}
+            traits={traitsOf(seed)}
+            view={view}
+            options={ofOne}
+            caption={`${seed ? `Individual ${seed}` : 'The typical specimen'}, ${qualifiersInWords(qualifiers)}, as on ${dayLabel(day)}.`}
+            picture={`/api/library/taxa/${taxonId}/specimen.png?${new URLSearchParams({
+              course: courseId,
+              day: String(day),
+              seed: String(seed),
+              organs: organs.join(','),
+              qualifiers: qualifierKey(qualifiers),
+              ink,
+              lying: String(lying),
+            }).toString()}`}
+            words={(traits) => traitsInWords(traits, organs, vocabulary, audience, units)}
+          />
+          {beside && <LargePhoto photo={beside} />}
+        </div>
       )}
       <div className="bench-foot">
         <Unshown profiled={profiled} organs={organs} courseId={courseId} />
         <div>
           <h2>Beside a photo</h2>
-          <PhotoStrip taxonId={taxonId} to={`/c/${courseId}/species/${taxonId}/measuring`} />
+          <PhotoChoice photos={photos} chosen={photoId} onChoose={setPhotoId} />
           <p className="quiet">
+            {photos.length ? 'Choose one to lay it beside the drawing. ' : 'None yet. '}
             <Link to={`/c/${courseId}/species/${taxonId}/measuring`}>Photos and measurements</Link> hold what
             a drawing can be checked against.
           </p>
