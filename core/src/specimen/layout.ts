@@ -1,4 +1,4 @@
-import { areaOf, boundsOf, clipLine, clipOutline, type Bounds, type Point } from './geometry.ts';
+import { areaOf, boundsOf, clipLine, clipOutline, distance, type Bounds, type Point } from './geometry.ts';
 import type { Inset, Scene, Shape } from './scene.ts';
 import { outlineOf, STYLE, WEIGHTED } from './style.ts';
 
@@ -246,9 +246,11 @@ function pathsOf(shape: Shape, toPixel: (p: Point) => Point, perPixel: number, p
   const style = STYLE[shape.role];
   if (plain && style.print === 'none') return [];
   const points = shape.points.map(toPixel);
+  const fine = fineness(shape, points);
+  if (fine === 0) return [];
   const fill = shape.closed ? (shape.fill ?? style.fill) : 'none';
   const strokeWidth =
-    shape.line === undefined ? style.width : Math.min(9, Math.max(0.6, shape.line / perPixel));
+    shape.line === undefined ? style.width * fine : Math.min(9, Math.max(0.6, shape.line / perPixel));
   const open = !shape.closed && style.fill !== 'none';
   const stroke =
     style.stroke === 'own' || (open && style.stroke === 'none')
@@ -262,13 +264,39 @@ function pathsOf(shape: Shape, toPixel: (p: Point) => Point, perPixel: number, p
         strokeWidth: strokeWidth || 0.5,
       }
     : { d: pathData(points, shape.closed), fill, stroke, strokeWidth };
-  if (!shape.closed || !WEIGHTED.has(shape.role) || points.length < 5) return [path];
+  if (!shape.closed || !WEIGHTED.has(shape.role) || points.length < 5 || fine < 0.6) return [path];
   const heavy = shadedEdge(points);
   if (!heavy) return [path];
   return [
     path,
-    { d: heavy, fill: 'none', stroke: plain ? '#000000' : stroke, strokeWidth: strokeWidth + 0.7 },
+    { d: heavy, fill: 'none', stroke: plain ? '#000000' : stroke, strokeWidth: strokeWidth + 0.7 * fine },
   ];
+}
+
+/** Pixels across below which a blade is drawn with a finer pen, and the length below which a vein is left out. */
+const SMALL_BLADE = 24;
+const SHORT_VEIN = 6;
+
+/**
+ * How fine a pen draws a shape, as a share of its role's line weight: leaflets a few pixels across would drown in their own outlines and
+ * veins. 0 leaves it out.
+ */
+function fineness({ role }: Shape, points: readonly Point[]): number {
+  switch (role) {
+    case 'blade':
+    case 'bladeLower':
+      return Math.min(1, Math.max(0.4, Math.sqrt(Math.abs(areaOf(points))) / SMALL_BLADE));
+    case 'midrib':
+    case 'vein':
+    case 'veinlet': {
+      const [from, to] = [points[0]!, points[points.length - 1]!];
+      const length = distance(from, to);
+      if (role !== 'midrib' && length < SHORT_VEIN) return 0;
+      return Math.min(1, Math.max(0.4, length / SMALL_BLADE));
+    }
+    default:
+      return 1;
+  }
 }
 
 /** The stretches of an outline that face away from the light, which comes from the upper left. */
