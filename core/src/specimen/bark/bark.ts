@@ -378,18 +378,24 @@ function warts(mark: Mark, random: Random, base: string): void {
 }
 
 function fluted(mark: Mark, base: string): void {
-  for (let c = 0; c < 3; c += 1) {
-    const x = ((c + 0.5) * BARK_SIZE) / 3;
-    const line = [0, 0.25, 0.5, 0.75, 1].map((t): Point => [
-      x + 8 * Math.sin(2 * Math.PI * t),
-      t * BARK_SIZE,
-    ]);
-    mark(
-      'barkDark',
-      [...line, ...[...line].reverse().map((p): Point => [p[0] + 24, p[1]])],
-      true,
-      tinted(base, -0.2),
-    );
+  const folds = 3;
+  const pitch = BARK_SIZE / folds;
+  /** A stretch along a fold, from one share of its width to another; it sways as muscles do, and ends where it began. */
+  const stretch = (fold: number, from: number, to: number): Point[] => {
+    const edge = (share: number, lag: number) =>
+      Array.from({ length: 25 }, (_, i): Point => {
+        const t = i / 24;
+        const sway = 0.09 * Math.sin(2 * Math.PI * (t + lag)) + 0.04 * Math.sin(4 * Math.PI * t + fold);
+        return [(fold + share + sway) * pitch, t * BARK_SIZE];
+      });
+    return [...edge(from, fold * 0.31), ...edge(to, fold * 0.31 + 0.04).reverse()];
+  };
+  // Light from the left: a bright crest, the far flank in shade, the hollow between two folds darkest.
+  for (let fold = -1; fold <= folds; fold += 1) {
+    mark('barkTint', stretch(fold, 0.14, 0.4), true, tinted(base, 0.14));
+    mark('barkDark', stretch(fold, 0.58, 0.98), true, tinted(base, -0.12));
+    mark('barkDark', stretch(fold, 0.74, 0.95), true, tinted(base, -0.24));
+    mark('barkDark', stretch(fold, 0.84, 0.92), true, tinted(base, -0.42));
   }
 }
 

@@ -224,8 +224,10 @@ function broadCrown(
   }
   if (!leafy) return [...shapes, ...extent(height, spread, clear, form, lean)];
   const reach = (t: number) => (spread / 2) * profile(form, t);
-  const low = -height * clear;
-  const rise = height * (1 - clear);
+  // The branches of a weeping tree hang almost to the ground.
+  const foot = form === 'weeping' ? HANGS_TO : clear;
+  const low = -height * foot;
+  const rise = height * (1 - foot);
   const lift = (x: number, y: number): Point => [
     Math.max(-spread / 2, Math.min(spread / 2, x + lean * -y)),
     y,
@@ -271,7 +273,36 @@ function broadCrown(
       ),
     });
   }
+  if (form === 'weeping') shapes.push(...curtain(height, spread, green, random));
   return shapes;
+}
+
+/** How near the ground, as a share of its height, the branches of a weeping tree come. */
+const HANGS_TO = 0.08;
+
+/** Hanging branches in leaf, long and narrow, over the whole face of a weeping crown. */
+function curtain(height: number, spread: number, green: string, random: Random): Shape[] {
+  return Array.from({ length: 40 }, (_, i): Shape => {
+    const across = -0.96 + (1.92 * i) / 39;
+    const half = spread * random.between(0.014, 0.022);
+    const x = Math.max(-spread / 2 + half * 1.2, Math.min(spread / 2 - half * 1.2, (across * spread) / 2));
+    const top = -height * (0.9 - 0.42 * across * across) * random.between(0.8, 1);
+    const end = -height * random.between(HANGS_TO * 0.7, 0.2);
+    const outward = Math.sign(across) * half * 0.8;
+    return {
+      role: 'crown',
+      points: [
+        [x - outward, top],
+        [x - half, top + (end - top) * 0.35],
+        [x - half * 0.8, top + (end - top) * 0.8],
+        [x, end],
+        [x + half * 0.8, top + (end - top) * 0.8],
+        [x + half, top + (end - top) * 0.35],
+      ],
+      closed: true,
+      fill: tinted(green, random.between(-0.1, 0.1) - 0.06 * across),
+    };
+  });
 }
 
 /** Fine twigs to the edge of a bare crown. */
@@ -285,6 +316,7 @@ function extent(height: number, spread: number, clear: number, form: string, lea
       Math.max(-spread / 2, Math.min(spread / 2, i === 2 ? spread / 2 : i === 3 ? -spread / 2 : x)),
       y,
     ];
+    if (form === 'weeping' && i > 3) return hanging(i, height, spread);
     // Fine branches come from within the crown, below their tips.
     const from: Point = [tip[0] * 0.22, Math.min(-height * clear * 0.95, y + height * 0.2)];
     const bend: Point = [tip[0] * 0.68, Math.min(-height * clear * 0.9, y + height * 0.06)];
@@ -295,6 +327,27 @@ function extent(height: number, spread: number, clear: number, form: string, lea
       line: height * 0.002,
     };
   });
+}
+
+/** One fine branch of a bare weeping crown: out from a limb, over, and down. */
+function hanging(i: number, height: number, spread: number): Shape {
+  const [across, lower] = [0.12 + (0.86 * ((i * 13) % 44)) / 44, ((i * 5) % 9) / 9];
+  const x = ((i % 2 ? 1 : -1) * spread * across) / 2;
+  const top = -height * (0.94 - 0.4 * across * across - 0.12 * lower);
+  const end = -height * (HANGS_TO + 0.2 * lower);
+  return {
+    role: 'limb',
+    points: [
+      [x * 0.45, top * 0.86],
+      [x * 0.7, top * 0.98],
+      [x * 0.86, top],
+      [x * 0.96, top * 0.95],
+      [x, top * 0.8],
+      [x, end],
+    ],
+    closed: false,
+    line: height * 0.002,
+  };
 }
 
 const noddingLeader = (height: number, trunk: number): Shape => ({

@@ -23,7 +23,17 @@ export function armatureAt(reader: TraitReader, node: TwigNode, thickness: numbe
     case 'pairedSpines':
       return [thorn(-1, 1.1), thorn(1, 1.1)];
     case 'prickles':
-      return [thorn(-side, 1.9, 0.9), thorn(side, 1.8, 0.8)];
+      // Outgrowths of the skin: they stand anywhere between the nodes, on any side.
+      return Array.from({ length: 3 }, () => {
+        const way = random.uniform() < 0.5 ? -1 : 1;
+        const lean = way * random.between(1.5, 1.95);
+        const foot = add(on(way), scaleBy(direction(node.angle), random.between(-0.6, 0.6) * length));
+        return {
+          role: 'thorn',
+          points: taper(foot, node.angle + lean, length * random.between(0.55, 0.9), half),
+          closed: true,
+        };
+      });
     case 'branchedThorns': {
       const main = thorn(-side, 1.2);
       const fork = add(on(-side), scaleBy(direction(node.angle - side * 1.2), length * 0.45));
