@@ -22,7 +22,7 @@ import { BUILT_IN } from '@hurrow/core/vocabulary';
 import { demoFile } from './src/courses.ts';
 import { demoLibrary } from './src/library.ts';
 import { demoRanges } from './src/ranges.ts';
-import { answerOf, TRUTHS } from './src/students.ts';
+import { answerOf, seenBy, TRUTHS } from './src/students.ts';
 
 const library = demoLibrary();
 const profiles = profilesOf(library, BUILT_IN);
@@ -299,6 +299,15 @@ test('teaching aspen and cottonwood again resolves the pair, and leaves the firs
   expect(taken(...poplars, again)).toBeLessThan(0.03);
   const firs = ['abies-lasiocarpa', 'abies-grandis'] as const;
   expect(taken(...firs, again)).toBeGreaterThan(0.1);
+});
+
+test('asked what they see, the demo students read the bands well and the shape of a leaf badly', () => {
+  const wrong = (characterId: string, right: string[]) =>
+    Array.from({ length: 300 }, (_, s) => seenBy(s, 2, [{ characterId, right }], { seed: 5 })).filter(
+      (seen) => !right.includes(seen[characterId]!),
+    ).length / 300;
+  expect(wrong('needle.bands', ['lower'])).toBeLessThan(0.12);
+  expect(wrong('leaf.shape', ['ovate', 'elliptic'])).toBeGreaterThan(0.35);
 });
 
 test('the demo students answer alike for the same seed and know most trees', () => {

@@ -15,7 +15,7 @@ import { addReteaching } from '@hurrow/server/confusions/queries';
 import type { Db } from '@hurrow/server/db';
 import * as quizzes from '@hurrow/server/quizzes/queries';
 import { receive } from '@hurrow/server/quizzes/receive';
-import { answerOf, retaughtBy } from './students.ts';
+import { answerOf, retaughtBy, seenBy } from './students.ts';
 
 const SEED = 20261015;
 
@@ -23,7 +23,7 @@ interface QuizFile {
   title: string;
   heldOn: string;
   state: 'planned' | 'open' | 'closed';
-  /** Taxon and medium of each station: "abies-grandis cutting". */
+  /** Taxon and medium of each station, and what it asks to be seen: "abies-grandis cutting asks needle.bands". */
   stations: string[];
 }
 
@@ -114,7 +114,7 @@ async function setQuiz(
   await quizzes.addQuiz(db, quizId, courseId, quiz.title, quiz.heldOn);
   const set: SetStation[] = [];
   for (const [i, line] of quiz.stations.entries()) {
-    const [taxonId, how] = line.split(' ') as [string, string];
+    const [taxonId, how, , ...asks] = line.split(' ') as [string, string, ...string[]];
     const medium: Medium = how === 'leaf' ? 'photo' : (how as Medium);
     const view: View = {
       ...MEDIUM_VIEWS[medium],
@@ -129,10 +129,11 @@ async function setQuiz(
       medium,
       view,
       seed: seedOf(SEED, quiz.title, i) & 0x7fffffff,
+      asks,
     };
     await quizzes.addStation(db, station);
     if (quiz.state === 'planned') continue;
-    const frozen = freezeStation({ taxonId, medium, view }, station.seed, {
+    const frozen = freezeStation({ taxonId, medium, view, asks }, station.seed, {
       revision: ground.revision,
       list: taughtBy(file, ground, Infinity),
       vocabulary: BUILT_IN,
@@ -168,11 +169,13 @@ async function answerQuiz(
     for (const [i, { id, frozen }] of stations.entries()) {
       const truth = profileOf(ground, frozen.truth);
       const traits = frozen.traits ?? sampleSpecimen(truth, BUILT_IN, frozen.view, frozen.seed);
-      const answer = answerOf(s, i, truth, traits, known, frozen.view, {
-        seed: seedOf(SEED, file.code, quiz.title),
+      const seed = seedOf(SEED, file.code, quiz.title);
+      const named = answerOf(s, i, truth, traits, known, frozen.view, {
+        seed,
         retaught: retaughtBy(quiz.heldOn),
         policy: file.policy,
       });
+      const answer = frozen.asks ? { ...named, seen: seenBy(s, i, frozen.asks, { seed }) } : named;
       if (answerText(answer).split(' ')[0]?.[0] !== truth.taxon.genus[0]) wrong += 1;
       await receive(
         db,

@@ -3,6 +3,7 @@ import { parse } from 'yaml';
 import { isDeciduous, readingsOf, type ProfiledTaxon } from '@hurrow/core/evidence';
 import { randomFrom, seedOf, type Random } from '@hurrow/core/random';
 import type { Answer, NamingPolicy } from '@hurrow/core/names';
+import { statesToSee, type SeeingQuestion } from '@hurrow/core/quiz';
 import { admits, scoresOf } from './scores.ts';
 import type { Traits } from '@hurrow/core/specimen';
 import { BUILT_IN } from '@hurrow/core/vocabulary';
@@ -13,6 +14,7 @@ export interface Truths {
   overlooked: string[];
   misread: number;
   misreadOverlooked: number;
+  misreadAsked: Record<string, number>;
   looksAt: number;
   looksAtOverlooked: number;
   retaught: { on: string; pair: [string, string]; characters: string[] }[];
@@ -77,6 +79,27 @@ export function answerOf(
   });
   const chosen = list[agreement.indexOf(Math.max(...agreement))]!;
   return policy === 'common' ? said(chosen, random) : written(chosen, random);
+}
+
+/** What a student says to the “what do you see” questions of a station: a stream of random numbers of their own, so that names stay as they are. */
+export function seenBy(
+  student: number,
+  station: number,
+  asks: readonly SeeingQuestion[],
+  { seed }: Pick<Sitting, 'seed'>,
+): Record<string, string> {
+  return Object.fromEntries(
+    asks.map(({ characterId, right }) => {
+      const random = randomFrom(seedOf(seed, 'sees', student, station, characterId));
+      const states = statesToSee(BUILT_IN.get(characterId)!);
+      // What is taken for another state lies near it: the vocabulary lists like states side by side.
+      const far = (state: string) =>
+        Math.min(...right.map((held) => Math.abs(states.indexOf(held) - states.indexOf(state))));
+      const others = states.filter((state) => !right.includes(state) && far(state) <= 2);
+      const misread = random.uniform() < (TRUTHS.misreadAsked[characterId] ?? TRUTHS.misread);
+      return [characterId, random.pick(misread && others.length ? others : right)];
+    }),
+  );
 }
 
 /** What one sees who does not look: the state of some other tree of the list. */

@@ -122,6 +122,14 @@ test('the demo’s planted characters and pairs come out first; the resolved pai
     'Twig thickness: hardly looked at',
     'White bands: hardly looked at',
   ]);
+  // Asked to look, they read the bands well and the shape of a leaf badly: truths.yaml.
+  await expect(page.locator('.findings li', { hasText: 'White bands' })).toContainText(
+    'it is overlooked, not misread',
+  );
+  await part(page, 'Characters');
+  const readings = page.locator('.readings tbody tr');
+  await expect(readings.filter({ hasText: 'White bands' })).toContainText('read well when looked at');
+  await expect(readings.filter({ hasText: 'Leaf shape' })).toContainText('misread even when looked at');
   await part(page, 'Pairs');
   await expect(page.getByText('marks what stands out even so')).toBeVisible();
   const rows = page.locator('.pairs tbody tr');

@@ -127,8 +127,13 @@ test.describe('a student on a phone', () => {
     };
     await expect(page.getByRole('img', { name: /specimen at station 1/ })).toBeVisible();
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+    // What is seen is asked before the name, and is still there when one comes back to it.
+    await page.getByRole('button', { name: 'both faces' }).click();
     await answer('Abies', 'lasiocarpa');
     await expect(page.getByRole('heading', { name: 'Station 2' })).toBeVisible();
+    await page.getByRole('button', { name: 'Back to station 1' }).click();
+    await expect(page.getByRole('button', { name: 'both faces' })).toHaveAttribute('aria-pressed', 'true');
+    await page.getByRole('button', { name: 'Next station ›' }).click();
     await context.setOffline(true);
     await answer('Populus', 'trichocarpa');
     await answer('Betula', 'papyrifera');

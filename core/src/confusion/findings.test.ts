@@ -44,6 +44,7 @@ test('findings of all kinds stand in one order; those not sure stand apart; thos
     overGiven: [{ taxonId: 'u', given: 2, truths: 2, behind: [], prevented: consequence(0.4, 0.99) }],
     stations: [],
     losses: [],
+    readings: [],
     pairs: [],
   };
   const { firm, unsure } = rankedFindings(report);

@@ -15,3 +15,4 @@ export * from './situations.ts';
 export * from './stationStatistics.ts';
 export * from './student.ts';
 export * from './telling.ts';
+export * from './seen.ts';

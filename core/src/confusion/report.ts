@@ -16,11 +16,12 @@ import {
   type Calibration,
 } from './prediction.ts';
 import { prepareClass, type AskedStation, type GivenAnswer, type Setting } from './situations.ts';
+import { readingFindings, type ReadingFinding, type Seen } from './seen.ts';
 import { fitStudent } from './student.ts';
 import { evidenceAgainst, tellingSituations, TELLS } from './telling.ts';
 
 /** Rises with every change of what a report says for the same answers, so that kept reports of an older model are not shown. */
-export const MODEL_VERSION = 2;
+export const MODEL_VERSION = 3;
 
 /** An answer with the id by which it is found again. */
 export interface ReportedAnswer extends GivenAnswer {
@@ -33,6 +34,8 @@ export interface ReportInput {
   settingOf(station: AskedStation): Setting;
   /** Of the draws; the same seed gives the same report. */
   seed: number;
+  /** Answers to “what do you see” questions. */
+  seen?: readonly Seen[];
 }
 
 /** How the class uses one character. */
@@ -109,6 +112,8 @@ export interface ConfusionReport {
   inSample?: Calibration;
   leftOut?: Calibration;
   losses: LeftOutLoss[];
+  /** How the class reads the characters that it was asked to look at. */
+  readings: ReadingFinding[];
   pairs: (Excess & { truth: string; answer: string })[];
 }
 
@@ -142,6 +147,7 @@ export function reportOf(
     overGiven: [],
     stations: [],
     losses: [],
+    readings: readingFindings(input.seen ?? [], misreadBy(input)),
     pairs: pairsOf(answers, stationOf),
   };
   const few = base.students < ENOUGH.students || base.answers < ENOUGH.answers || base.errors < ENOUGH.errors;
@@ -211,6 +217,14 @@ export function reportOf(
     losses,
   };
 }
+
+/** A beginner's misread rate of a character, by the first vocabulary that knows it. */
+const misreadBy =
+  ({ stations, settingOf }: ReportInput) =>
+  (characterId: string): number =>
+    stations
+      .map((station) => settingOf(station).vocabulary.get(characterId)?.misread.novice)
+      .find((rate) => rate !== undefined) ?? 0.1;
 
 const isTaxon = (named: string): boolean => !(UNNAMED as readonly string[]).includes(named);
 

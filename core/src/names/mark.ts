@@ -32,10 +32,15 @@ export interface Answer {
   genus?: string;
   epithet?: string;
   family?: string;
+  /** The states that were seen, by character, where the station asks “what do you see”. They bear no points. */
+  seen?: Record<string, string>;
 }
 
+/** What of an answer is a name. */
+export type AnswerPart = 'name' | 'genus' | 'epithet' | 'family';
+
 export interface PartMark {
-  part: 'name' | 'genus' | 'epithet' | 'family';
+  part: AnswerPart;
   written: string;
   points: number;
   outOf: number;

@@ -37,6 +37,15 @@ test('two devices that agree are no conflict', () => {
   ).toEqual([]);
 });
 
+test('two devices that name alike but saw otherwise go to the instructor; what was left open is no answer', () => {
+  const saw = (device: string, seen: Record<string, string>) =>
+    response(device, 1, 'birch', { answer: { name: 'birch', seen } });
+  const against = (seen: Record<string, string>) =>
+    effectiveResponses([saw('phone', { 'bud.scales': 'overlapping' }), saw('paper', seen)])[0]!.conflicting;
+  expect(against({ 'bud.scales': 'naked' })).toHaveLength(1);
+  expect(against({ 'bud.scales': 'overlapping', 'leaf.shape': '' })).toEqual([]);
+});
+
 test('students and stations are kept apart', () => {
   expect(
     effectiveResponses([response('phone', 1, 'birch'), response('phone', 2, 'elm', { studentId: 'other' })]),

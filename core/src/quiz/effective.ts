@@ -47,7 +47,5 @@ export function effectiveResponses<R extends StoredResponse>(
   });
 }
 
-const sorted = (answer: Answer) =>
-  Object.entries(answer)
-    .filter(([, text]) => text?.trim())
-    .sort();
+const sorted = ({ seen = {}, ...names }: Answer) =>
+  [...Object.entries(names), ...Object.entries(seen)].filter(([, text]) => text?.trim()).sort();

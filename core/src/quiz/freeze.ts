@@ -1,8 +1,9 @@
 import type { ProfiledTaxon, ReadingOptions } from '../evidence/index.ts';
 import type { MarkingPolicy, NamedTaxon } from '../names/index.ts';
-import { drawingToSvg, drawPlate, partsInWords, sampleSpecimen } from '../specimen/index.ts';
+import { drawingToSvg, drawPlate, partsInWords, sampleSpecimen, type Traits } from '../specimen/index.ts';
 import type { UnitSystem } from '../score/index.ts';
 import type { Vocabulary } from '../vocabulary/index.ts';
+import { seeingQuestion, type SeeingQuestion } from './seeing.ts';
 import type { FrozenStation, PlannedStation } from './station.ts';
 
 export interface FreezeContext extends ReadingOptions {
@@ -37,8 +38,23 @@ export function freezeStation(station: PlannedStation, seed: number, context: Fr
     seed,
     traits: plate ? traits : null,
     drawing,
+    ...(station.asks?.length
+      ? { asks: questionsOf(station, truth, plate && drawn(station.medium) ? traits : null, context) }
+      : {}),
   };
 }
+
+/** Is it the individual of the drawing that students look at, and no living tree or cutting of their own? */
+const drawn = (medium: PlannedStation['medium']): boolean => medium === 'drawing';
+
+/** The questions of a station; those that cannot be read off what it shows on the day are left out. */
+const questionsOf = (
+  { asks = [], view }: PlannedStation,
+  truth: ProfiledTaxon,
+  traits: Traits | null,
+  context: FreezeContext,
+): SeeingQuestion[] =>
+  asks.flatMap((id) => seeingQuestion(id, truth, context.vocabulary, view, traits, context) ?? []);
 
 const namesOnly = (taxon: NamedTaxon): NamedTaxon => ({
   id: taxon.id,

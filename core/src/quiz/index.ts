@@ -3,3 +3,4 @@ export * from './freeze.ts';
 export * from './station.ts';
 export * from './fairness.ts';
 export * from './reader.ts';
+export * from './seeing.ts';

@@ -1,3 +1,4 @@
+import type { SeeingQuestion } from './seeing.ts';
 import type { NamedTaxon, MarkingPolicy } from '../names/index.ts';
 import type { Traits } from '../specimen/index.ts';
 import type { Medium, View } from '../view/index.ts';
@@ -7,6 +8,8 @@ export interface PlannedStation {
   taxonId: string;
   medium: Medium;
   view: View;
+  /** Characters that students read off the specimen besides naming the tree. */
+  asks?: string[];
 }
 
 /** What opening a quiz fixes for a station, so that later edits of the library change neither it nor its marks. */
@@ -24,4 +27,6 @@ export interface FrozenStation {
   traits: Traits | null;
   /** Its drawing as SVG markup without any names, or null. */
   drawing: string | null;
+  /** The “what do you see” questions with their right answers. */
+  asks?: SeeingQuestion[];
 }

@@ -392,6 +392,15 @@ describe('laying out', () => {
     };
     expect(wide(layOut(scene, { width: 360, height: 300, insets: false }))).toBeGreaterThan(wide(drawing));
   });
+  test('a leaf too small for its pen is drawn with a finer one, without short veins', () => {
+    const leaf = drawSpecimen(traits({ 'foliage.kind': 'broad', 'leaf.shape': 'ovate' }), ['leaf'])!;
+    const strokes = (size: number) => {
+      const { paths } = layOut(leaf, { width: size, height: size, insets: false });
+      return { n: paths.length, widest: Math.max(...paths.map((path) => path.strokeWidth)) };
+    };
+    expect(strokes(60).n).toBeLessThan(strokes(400).n);
+    expect(strokes(60).widest).toBeLessThan(strokes(400).widest);
+  });
   test('the print version is black and white', () => {
     const colors = new Set(
       layOut(scene, { width: 360, height: 300, plain: true }).paths.flatMap((path) => [
@@ -407,6 +416,48 @@ describe('laying out', () => {
     expect(svg.match(/<svg/g)).toHaveLength(1);
     expect(svg.endsWith('</svg>')).toBe(true);
     expect(escapeText("<'>")).toBe('&lt;&#39;&gt;');
+  });
+});
+
+describe('habits that a dendrologist looks for', () => {
+  const crown = (form: string, leafy: boolean) =>
+    drawSpecimen(
+      traits({ 'habit.crownForm': form, 'habit.height': 14, 'habit.crownSpread': 11 }, { leafy }),
+      ['habit'],
+    )!;
+  /** How near the ground the branches and leaves of a tree of 14 m come, in metres. */
+  const lowest = (scene: Scene) =>
+    Math.min(...ofRole(scene, 'crown', 'limb').flatMap(({ points }) => points.map(([, y]) => -y / 1000)));
+  test.each([true, false])(
+    'a weeping tree hangs almost to the ground, another does not (in leaf: %s)',
+    (leafy) => {
+      expect(lowest(crown('weeping', leafy))).toBeLessThan(1.6);
+      expect(lowest(crown('weeping', leafy))).toBeGreaterThan(0);
+      expect(lowest(crown('decurrent', leafy))).toBeGreaterThan(2);
+    },
+  );
+  test('prickles stand anywhere along the twig, stipular spines in pairs at the nodes', () => {
+    const bare = (armature: string) =>
+      traits({ 'twig.armature': armature, 'foliage.kind': 'broad' }, { leafy: false });
+    /** Thorns that share the place of exactly one other, as seen along the twig. */
+    const paired = (armature: string) => {
+      const feet = ofRole(drawSpecimen(bare(armature), ['twig'])!, 'thorn').map(({ points }) => points[0]!);
+      const beside = feet.map((foot) => feet.filter((other) => Math.abs(other[0] - foot[0]) < 3).length);
+      return beside.filter((n) => n === 2).length / feet.length;
+    };
+    expect(paired('pairedSpines')).toBe(1);
+    expect(paired('prickles')).toBeLessThan(0.7);
+  });
+  test.each([
+    ['erectCatkin', -1],
+    ['hangingCatkin', 1],
+  ])('an %s points its way', (type, way) => {
+    for (const { points } of ofRole(drawSpecimen(traits({ 'flower.type': type }), ['flower'])!, 'catkin')) {
+      const [rise, lean] = [span(points, 1), span(points, 0)];
+      expect(rise).toBeGreaterThan(1.5 * lean);
+      const far = points.reduce((most, p) => (Math.abs(p[1]) > Math.abs(most[1]) ? p : most));
+      expect(Math.sign(far[1])).toBe(way);
+    }
   });
 });
 

@@ -3,6 +3,7 @@ import {
   type AskedStation,
   type ConfusionReport,
   type ReportedAnswer,
+  type Seen,
   type Setting,
 } from '@hurrow/core/confusion';
 import { profilesOf, vocabularyOfLibrary, type Library } from '@hurrow/core/library';
@@ -13,6 +14,7 @@ import type { Place } from '@hurrow/core/season';
 export interface ClassInput {
   stations: (AskedStation & { libraryKey: string })[];
   answers: ReportedAnswer[];
+  seen: Seen[];
   libraries: { key: string; library: Library }[];
   site: Place;
 }
@@ -48,8 +50,8 @@ export function classReport(input: ClassInput, at: (share: number, doing: string
     });
     return [{ stationId: station.id, right, judgement }];
   });
-  const { stations, answers } = input;
-  const report = reportOf({ stations, answers, settingOf, seed: SEED }, (share, doing) =>
+  const { stations, answers, seen } = input;
+  const report = reportOf({ stations, answers, seen, settingOf, seed: SEED }, (share, doing) =>
     at(0.3 + 0.7 * share, doing),
   );
   return { ...report, fairness };

@@ -20,7 +20,7 @@ export interface Gathered {
 export async function gather(db: Db, course: CourseRow, scores: Scores): Promise<Gathered> {
   const quizzes = (await quizzesOfCourse(db, course.id)).filter((row) => row.state !== 'planned');
   const now = await committedLibrary(db);
-  const input: ClassInput = { stations: [], answers: [], libraries: [], site: siteOf(course) };
+  const input: ClassInput = { stations: [], answers: [], seen: [], libraries: [], site: siteOf(course) };
   for (const quiz of quizzes) {
     const marks = await marksOf(db, quiz);
     const counted = new Map<string, StationRow>();
@@ -39,9 +39,14 @@ export async function gather(db: Db, course: CourseRow, scores: Scores): Promise
     }
     for (const answer of marks.answers) {
       const station = counted.get(answer.stationId);
-      const named = station && namedBy(answer, station);
-      if (!named) continue;
+      if (!station) continue;
       const { studentId, stationId } = answer;
+      for (const { characterId, right } of station.frozen!.asks ?? []) {
+        const said = answer.written.seen?.[characterId];
+        if (said) input.seen.push({ characterId, stationId, studentId, right, said });
+      }
+      const named = namedBy(answer, station);
+      if (!named) continue;
       input.answers.push({ answerId: answerId(answer), studentId, stationId, named });
     }
   }

@@ -69,18 +69,20 @@ export interface StationRow {
   /** Left out of the analyses; its marks stay. */
   left_out: boolean;
   frozen: FrozenStation | null;
+  /** Characters that its students are asked to read. */
+  asks: string[];
 }
 
 export const stations = (db: Db, quizId: string) =>
   db.query<StationRow>(
-    'select id, quiz_id, position, taxon_id, medium, view, seed, voided, left_out, frozen from station where quiz_id = $1 order by position',
+    'select id, quiz_id, position, taxon_id, medium, view, seed, voided, left_out, frozen, asks from station where quiz_id = $1 order by position',
     [quizId],
   );
 
 export const station = async (db: Db, id: string) =>
   (
     await db.query<StationRow & { course_id: string; state: QuizRow['state'] }>(
-      `select station.id, quiz_id, position, taxon_id, medium, view, seed, voided, left_out, frozen, quiz.course_id, quiz.state
+      `select station.id, quiz_id, position, taxon_id, medium, view, seed, voided, left_out, frozen, asks, quiz.course_id, quiz.state
          from station join quiz on quiz.id = station.quiz_id where station.id::text = $1`,
       [id],
     )
@@ -88,8 +90,18 @@ export const station = async (db: Db, id: string) =>
 
 export const addStation = (db: Db, row: Omit<StationRow, 'voided' | 'left_out' | 'frozen'>) =>
   db.query(
-    'insert into station (id, quiz_id, position, taxon_id, medium, view, seed) values ($1, $2, $3, $4, $5, $6::jsonb, $7)',
-    [row.id, row.quiz_id, row.position, row.taxon_id, row.medium, JSON.stringify(row.view), row.seed],
+    `insert into station (id, quiz_id, position, taxon_id, medium, view, seed, asks)
+     values ($1, $2, $3, $4, $5, $6::jsonb, $7, $8::jsonb)`,
+    [
+      row.id,
+      row.quiz_id,
+      row.position,
+      row.taxon_id,
+      row.medium,
+      JSON.stringify(row.view),
+      row.seed,
+      JSON.stringify(row.asks),
+    ],
   );
 
 export const clearStations = (db: Db, quizId: string) =>

@@ -1,6 +1,9 @@
 import { randomUUID } from 'node:crypto';
 import type { Caller, TestHurrow } from '../testing/testHurrow.ts';
 import { plantCourse, startHurrow } from '../testing/testHurrow.ts';
+import { classReport } from '../confusions/classReport.ts';
+import { gather } from '../confusions/gather.ts';
+import { courseOf } from '../courses/routes.ts';
 import type { MarkedAnswer } from './marking.ts';
 
 interface MarksAnswer {
@@ -325,6 +328,74 @@ test('a station with a species off the list, or nothing shown, is refused with i
     (await owner.put(`/api/quizzes/${planted.quizId}`, { title: 'Quiz', heldOn: '2026-02-30', stations: [] }))
       .body.message,
   ).toContain('is no date');
+});
+
+describe('what do you see', () => {
+  const VIEW = { organs: ['leaf', 'twig'], nearness: 'hand', aids: ['eye', 'lens'], qualifiers: {} };
+  const plan = (asks: string[]) =>
+    owner.put(`/api/quizzes/${planted.quizId}`, {
+      title: 'Quiz 1',
+      heldOn: '2026-09-10',
+      stations: [{ taxonId: planted.red.id, medium: 'drawing', view: VIEW, asks }],
+    });
+  interface Asked {
+    open: { stations: { id: string; asks: { characterId: string; states: { id: string }[] }[] }[] }[];
+  }
+
+  test('a station asks for characters in words, not saying which state is right, and keeps what was seen', async () => {
+    expect((await plan(['leaf.shape'])).status).toBe(200);
+    await open();
+    const { body } = await rowan.get<Asked>('/api/sit');
+    const [station] = body.open[0]!.stations;
+    expect(station!.asks).toMatchObject([{ characterId: 'leaf.shape', question: 'leaf shape' }]);
+    expect(station!.asks[0]!.states.length).toBeGreaterThan(5);
+    expect(JSON.stringify(station)).not.toContain('right');
+    const said = (shape: string, sequence: number) => ({
+      ...response(station!.id, 'Acer', 'rubrum', { sequence }),
+      answer: { genus: 'Acer', epithet: 'rubrum', seen: { 'leaf.shape': shape } },
+    });
+    await send(rowan, said('heart', 1));
+    await send(rowan, said('ovate', 2));
+    const [answer] = (await marks()).answers;
+    expect(answer!.written).toEqual({ genus: 'Acer', epithet: 'rubrum', seen: { 'leaf.shape': 'ovate' } });
+    // It bears no points.
+    expect(answer!.mark).toMatchObject({ points: 2, outOf: 2 });
+    const { body: held } = await rowan.get<SitAnswer>('/api/sit');
+    expect(held.open[0]!.stations[0]!.answer).toMatchObject({ seen: { 'leaf.shape': 'ovate' } });
+  });
+
+  test('readings reach the report, right and wrong', async () => {
+    await plan(['leaf.shape']);
+    await open();
+    const [station] = await stationsFor(rowan);
+    const answer = (shape: string) => ({
+      ...response(station!.id, 'Acer', 'rubrum'),
+      answer: { genus: 'Acer', epithet: 'rubrum', seen: { 'leaf.shape': shape } },
+    });
+    await send(rowan, answer('ovate'));
+    await send(selma, answer('fan'));
+    const course = await courseOf(hurrow.db, planted.courseId);
+    const { input } = await gather(hurrow.db, course, 'then');
+    expect(classReport(input, () => undefined).readings).toMatchObject([
+      {
+        characterId: 'leaf.shape',
+        readings: 2,
+        wrong: 1,
+        mistaken: [{ right: ['ovate'], said: 'fan', count: 1 }],
+      },
+    ]);
+  });
+
+  test.each([
+    [['leaf.teeth'], 'Station 1 asks for “teeth”'],
+    [['bark.surface'], 'Station 1 asks for “bark surface”'],
+    [['leaf.nonsense'], 'Station 1 asks for “leaf.nonsense”'],
+    [['leaf.shape', 'twig.arrangement', 'foliage.kind', 'leaf.length'], '3 characters at most'],
+  ])('asking for %j is refused with what to do', async (asks, message) => {
+    const refused = await plan(asks);
+    expect(refused.status).toBe(422);
+    expect(refused.body.message).toContain(message);
+  });
 });
 
 test('students with answers stay on the list', async () => {

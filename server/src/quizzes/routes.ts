@@ -3,7 +3,7 @@ import Joi from 'joi';
 import { readResponses } from '@hurrow/core/formats';
 import { profilesOf, vocabularyOfLibrary } from '@hurrow/core/library';
 import type { Answer } from '@hurrow/core/names';
-import { freezeStation, INSTRUCTOR_DEVICE } from '@hurrow/core/quiz';
+import { askable, freezeStation, INSTRUCTOR_DEVICE } from '@hurrow/core/quiz';
 import { dayOfYear } from '@hurrow/core/season';
 import { badInput, conflict, notFound } from '../api/problem.ts';
 import { accountOf, INSTRUCTORS, route, STAFF } from '../api/route.ts';
@@ -43,9 +43,10 @@ async function writeStations(db: Db, quizId: string, courseId: string, body: Pla
     throw badInput(
       `Station ${stray + 1} shows a species that is not on the course’s list. Add it to the list or choose another.`,
     );
+  await refuseUnseen(db, courseId, body);
   await queries.clearStations(db, quizId);
   const day = dayOfYear(body.heldOn);
-  for (const [i, { taxonId, medium, view }] of body.stations.entries())
+  for (const [i, { taxonId, medium, view, asks = [] }] of body.stations.entries())
     await queries.addStation(db, {
       id: randomUUID(),
       quiz_id: quizId,
@@ -54,7 +55,29 @@ async function writeStations(db: Db, quizId: string, courseId: string, body: Pla
       medium,
       view: { ...view, day },
       seed: randomInt(1, 2 ** 31 - 1),
+      asks,
     });
+}
+
+/** Throws where a station asks for a character that cannot be read off what it shows. */
+async function refuseUnseen(db: Db, courseId: string, { stations, heldOn }: PlanBody): Promise<void> {
+  if (stations.every(({ asks }) => !asks?.length)) return;
+  const library = await libraryAt(db);
+  const vocabulary = vocabularyOfLibrary(library);
+  const profiles = profilesOf(library, vocabulary);
+  const [day, options] = [
+    dayOfYear(heldOn),
+    { reference: library.reference, site: await courseOf(db, courseId) },
+  ];
+  for (const [i, { taxonId, view, asks = [] }] of stations.entries()) {
+    const profiled = profiles.find(({ taxon }) => taxon.id === taxonId);
+    const can = profiled ? askable(profiled, vocabulary, { ...view, day }, options) : [];
+    const stray = asks.find((id) => !can.includes(id));
+    if (stray)
+      throw badInput(
+        `Station ${i + 1} asks for “${vocabulary.get(stray)?.term ?? stray}”, which is not to be seen in what it shows or has no score for its species. Take the question away, or show the part.`,
+      );
+  }
 }
 
 const quizAsJson = (row: queries.QuizRow) => ({
@@ -98,6 +121,7 @@ export const quizRoutes = [
           taxonId: station.taxon_id,
           medium: station.medium,
           view: station.view,
+          asks: station.asks,
           seed: station.seed,
           voided: station.voided,
           revision: station.frozen?.revision ?? null,
@@ -157,7 +181,7 @@ export const quizRoutes = [
               `Station ${station.position} shows a species that is no longer on the list. Change the station or the list.`,
             );
           const drawn = freezeStation(
-            { taxonId: station.taxon_id, medium: station.medium, view: station.view },
+            { taxonId: station.taxon_id, medium: station.medium, view: station.view, asks: station.asks },
             station.seed,
             {
               revision: library.revision,

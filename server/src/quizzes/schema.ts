@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import type { PlannedStation } from '@hurrow/core/quiz';
+import { MOST_QUESTIONS, type PlannedStation } from '@hurrow/core/quiz';
 import type { Answer } from '@hurrow/core/names';
 import { AIDS, MEDIA } from '@hurrow/core/view';
 import { isoDate } from '../courses/schema.ts';
@@ -45,6 +45,15 @@ export const planSchema = Joi.object<PlanBody>({
           .required()
           .label('Medium'),
         view: viewSchema.required(),
+        asks: Joi.array()
+          .items(Joi.string().max(80))
+          .unique()
+          .max(MOST_QUESTIONS)
+          .default([])
+          .label('What do you see')
+          .messages({
+            'array.max': `A station asks for {#limit} characters at most besides the name. Take one away.`,
+          }),
       }),
     )
     .required(),
@@ -57,6 +66,7 @@ export const answerSchema = Joi.object<Answer>({
   genus: written,
   epithet: written,
   family: written,
+  seen: Joi.object().pattern(Joi.string().max(80), Joi.string().max(80)),
 });
 
 export interface ResponseBody {

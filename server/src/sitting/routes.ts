@@ -1,14 +1,39 @@
 import Joi from 'joi';
-import { effectiveResponses } from '@hurrow/core/quiz';
+import { vocabularyOfLibrary } from '@hurrow/core/library';
+import { effectiveResponses, statesToSee } from '@hurrow/core/quiz';
+import { characterName, type Audience } from '@hurrow/core/score';
 import { commonName, scientificName } from '@hurrow/core/taxon';
 import { MEDIUM_TITLES, viewInWords } from '@hurrow/core/view';
+import { stateOf } from '@hurrow/core/vocabulary';
 import { notFound, Problem } from '../api/problem.ts';
 import { route } from '../api/route.ts';
+import type { Db } from '../db/index.ts';
 import { courseOf } from '../courses/routes.ts';
 import { marksOf } from '../quizzes/marking.ts';
 import * as quizQueries from '../quizzes/queries.ts';
 import { receive } from '../quizzes/receive.ts';
 import { responseSchema, type ResponseBody } from '../quizzes/schema.ts';
+import { committedLibrary } from '../species/committed.ts';
+
+/** The “what do you see” questions of a station with all states to choose from; what is right there stays here. */
+async function questionsInWords(db: Db, { frozen }: quizQueries.StationRow, audience: Audience) {
+  if (!frozen?.asks?.length) return [];
+  const vocabulary = vocabularyOfLibrary(await committedLibrary(db, frozen.revision));
+  return frozen.asks.flatMap(({ characterId }) => {
+    const character = vocabulary.get(characterId);
+    if (!character) return [];
+    const word = (state: { term: string; plain: string }) =>
+      audience === 'plain' ? state.plain : state.term;
+    return {
+      characterId,
+      question: characterName(character, audience),
+      states: statesToSee(character).map((id) => {
+        const state = stateOf(character, id)!;
+        return { id, word: word(state), definition: state.definition };
+      }),
+    };
+  });
+}
 
 /** What a student's phone may know: never the taxon of a station nor its traits. */
 export const sittingRoutes = [
@@ -33,14 +58,17 @@ export const sittingRoutes = [
             course.marking.policy === 'common'
               ? (stations[0]?.frozen?.list.map(commonName).sort() ?? [])
               : [],
-          stations: stations.map((station) => ({
-            id: station.id,
-            position: station.position,
-            medium: MEDIUM_TITLES[station.medium],
-            shows: viewInWords(station.view),
-            drawn: Boolean(station.frozen?.drawing),
-            answer: own.find(({ response }) => response.stationId === station.id)?.response.answer ?? null,
-          })),
+          stations: await Promise.all(
+            stations.map(async (station) => ({
+              id: station.id,
+              position: station.position,
+              medium: MEDIUM_TITLES[station.medium],
+              shows: viewInWords(station.view),
+              drawn: Boolean(station.frozen?.drawing),
+              asks: await questionsInWords(db, station, course.audience),
+              answer: own.find(({ response }) => response.stationId === station.id)?.response.answer ?? null,
+            })),
+          ),
         });
       }
       return {

@@ -4,6 +4,7 @@ import { SHOWN_TITLES } from '@hurrow/core/view';
 import { useVocabulary, type ConfusionData } from '../app/data.ts';
 import { AnswersBehind } from './AnswersBehind.tsx';
 import { IntervalBar } from './IntervalBar.tsx';
+import { Readings } from './Readings.tsx';
 import { notEnough } from './TeachNext.tsx';
 import { capital, counted, percent, percentRange, type Names } from './useNames.ts';
 import type { ClassReport } from './useReport.ts';
@@ -27,6 +28,7 @@ export function Characters({ courseId, data, report, names }: CharactersProps) {
       <>
         <h1>Characters</h1>
         <p>{notEnough(report)}</p>
+        <Readings readings={report.readings} data={data} names={names} courseId={courseId} />
       </>
     );
   const organs = new Map<string, CharacterFinding[]>();
@@ -122,6 +124,7 @@ export function Characters({ courseId, data, report, names }: CharactersProps) {
           {idle.map(({ characterId }) => names.character(characterId)).join(', ')}.
         </p>
       )}
+      <Readings readings={report.readings} data={data} names={names} courseId={courseId} />
     </>
   );
 }

@@ -7,6 +7,7 @@ import type { ConfusionData } from '../app/data.ts';
 import { AnswersBehind } from './AnswersBehind.tsx';
 import { IntervalBar } from './IntervalBar.tsx';
 import { NotTheirFault } from './NotTheirFault.tsx';
+import { ReadingSentence } from './Readings.tsx';
 import { capital, counted, percent, percentRange, signed, type Names } from './useNames.ts';
 import type { ClassReport } from './useReport.ts';
 
@@ -217,7 +218,8 @@ function Sentence({
       </>
     );
   }
-  const { worth, pairs, telling, students } = found.character;
+  const { worth, pairs, telling, students, characterId } = found.character;
+  const reading = report.readings.find((entry) => entry.characterId === characterId);
   const named = new Map(data.answers.map(({ studentId, student }) => [studentId, student]));
   const users = students
     .filter(({ share }) => share >= LOOKS_AT)
@@ -243,6 +245,7 @@ function Sentence({
         : users.length > students.length / 2
           ? 'Most students look at it.'
           : `Looked at by ${listInWords(users.slice(0, 3))}${users.length > 3 ? ` and ${counted(users.length - 3, 'other')}` : ''}.`}
+      {reading && <ReadingSentence reading={reading} names={names} />}
       {report.students < 10 && ' A small class: take it as a hint.'}
     </>
   );

@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { characterName } from '@hurrow/core/score';
 import { commonName } from '@hurrow/core/taxon';
+import { stateOf } from '@hurrow/core/vocabulary';
 import { courseQuery, useLibrary } from '../app/data.ts';
 
 /** Names of taxa and characters as the course says them. */
@@ -15,6 +16,11 @@ export function useNames(courseId: string) {
     character: (id: string) => {
       const found = vocabulary.get(id);
       return found ? characterName(found, audience) : id;
+    },
+    state: (characterId: string, id: string) => {
+      const character = vocabulary.get(characterId);
+      const state = character && stateOf(character, id);
+      return state ? (audience === 'plain' ? state.plain : state.term) : id;
     },
   };
 }

@@ -1,11 +1,13 @@
 import { useState, type FormEvent } from 'react';
-import { answerText, resolveName, type Answer } from '@hurrow/core/names';
+import { answerText, resolveName, type Answer, type AnswerPart } from '@hurrow/core/names';
+import { statesToSee } from '@hurrow/core/quiz';
 import { scientificName } from '@hurrow/core/taxon';
+import { stateOf, type Character } from '@hurrow/core/vocabulary';
 import { messageOf, post } from '../app/api.ts';
-import type { Course } from '../app/data.ts';
+import { useVocabulary, type Course } from '../app/data.ts';
 import type { Marks, Quiz } from './quizData.ts';
 
-const PARTS: Record<string, (keyof Answer)[]> = {
+const PARTS: Record<string, AnswerPart[]> = {
   common: ['name'],
   genus: ['genus'],
   binomial: ['genus', 'epithet'],
@@ -29,6 +31,8 @@ export function PaperEntry({
   const [problem, setProblem] = useState<string>();
   const [saved, setSaved] = useState<string>();
   const parts = PARTS[marks?.policy ?? course.marking.policy] ?? ['name'];
+  const vocabulary = useVocabulary();
+  const asking = quiz.stations.some(({ asks }) => asks.length > 0);
   const held = (stationId: string): Answer =>
     marks?.answers.find((answer) => answer.studentId === studentId && answer.stationId === stationId)
       ?.written ?? {};
@@ -100,6 +104,24 @@ export function PaperEntry({
                         />
                       </td>
                     ))}
+                    {asking && (
+                      <td className="paper-seen">
+                        {station.asks.map((id) => (
+                          <SeenOnPaper
+                            key={id}
+                            character={vocabulary.get(id)}
+                            position={station.position}
+                            value={answer.seen?.[id] ?? ''}
+                            onChange={(state) =>
+                              setTyped({
+                                ...typed,
+                                [station.id]: { ...answer, seen: { ...answer.seen, [id]: state } },
+                              })
+                            }
+                          />
+                        ))}
+                      </td>
+                    )}
                     <td className="quiet reads">{readsAs(answer, marks)}</td>
                   </tr>
                 );
@@ -117,6 +139,35 @@ export function PaperEntry({
         </p>
       )}
     </form>
+  );
+}
+
+/** What the paper says was seen of one character. */
+function SeenOnPaper({
+  character,
+  position,
+  value,
+  onChange,
+}: {
+  character: Character | undefined;
+  position: number;
+  value: string;
+  onChange(state: string): void;
+}) {
+  if (!character) return null;
+  return (
+    <select
+      aria-label={`Station ${position}, ${character.term}`}
+      value={value}
+      onChange={(event) => onChange(event.target.value)}
+    >
+      <option value="">{character.term}?</option>
+      {statesToSee(character).map((id) => (
+        <option key={id} value={id}>
+          {stateOf(character, id)!.term}
+        </option>
+      ))}
+    </select>
   );
 }
 

@@ -11,6 +11,7 @@ import { SiteSpecimen } from '../app/Drawings.tsx';
 import { sessionQuery } from '../app/session.ts';
 import type { Planned } from './planned.ts';
 import type { Quiz } from './quizData.ts';
+import { SeeingPicker } from './SeeingPicker.tsx';
 import { StationLine } from './StationLine.tsx';
 import { ViewEditor } from './ViewEditor.tsx';
 
@@ -39,7 +40,7 @@ export function PlanPage({ course, quiz }: { course: Course; quiz: Quiz | undefi
   const day = dayOfYear(heldOn);
   const [stations, setStations] = useState<Planned[]>(() =>
     quiz
-      ? quiz.stations.map(({ taxonId, medium, view }) => ({ taxonId, medium, view }))
+      ? quiz.stations.map(({ taxonId, medium, view, asks }) => ({ taxonId, medium, view, asks }))
       : (search.get('taxa') ?? '')
           .split(',')
           .filter(Boolean)
@@ -152,7 +153,7 @@ export function PlanPage({ course, quiz }: { course: Course; quiz: Quiz | undefi
               course={course}
               day={day}
               onOpen={() => setOpen(i)}
-              onMedium={(medium) => change(i, { medium, view: viewFor(medium, day) })}
+              onMedium={(medium) => change(i, { medium, view: viewFor(medium, day), asks: [] })}
               onMove={(by) => move(i, by)}
               onRemove={() => setStations(stations.filter((_, k) => k !== i))}
             />
@@ -212,6 +213,13 @@ export function PlanPage({ course, quiz }: { course: Course; quiz: Quiz | undefi
               station={shown}
               fixed={fixed}
               onChange={(view) => change(Math.min(open, stations.length - 1), { view })}
+            />
+            <SeeingPicker
+              station={{ ...shown, view: { ...shown.view, day } }}
+              profiled={find(shown.taxonId)!}
+              options={{ reference: library.reference, site: course }}
+              fixed={fixed}
+              onChange={(asks) => change(Math.min(open, stations.length - 1), { asks })}
             />
             {shown.view.organs.some((organ) => organ === 'twig' || organ === 'leaf' || organ === 'bud') ? (
               <SiteSpecimen

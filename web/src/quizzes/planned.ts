@@ -5,4 +5,6 @@ export interface Planned {
   taxonId: string;
   medium: Medium;
   view: View;
+  /** Characters that students read besides naming the tree. */
+  asks?: string[];
 }

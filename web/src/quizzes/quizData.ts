@@ -16,6 +16,7 @@ export interface Quiz {
     taxonId: string;
     medium: Medium;
     view: View;
+    asks: string[];
     seed: number;
     voided: boolean;
     revision: number | null;

@@ -2,7 +2,7 @@ import { useState, type FormEvent } from 'react';
 import { Link, Navigate, useNavigate, useParams } from 'react-router';
 import type { Answer } from '@hurrow/core/names';
 import type { Outbox } from './outbox.ts';
-import { FIELDS, type OpenQuiz, type Sitting } from './sitting.ts';
+import { FIELDS, type OpenQuiz, type SeeingAsked, type Sitting } from './sitting.ts';
 
 /** One station after another. Going on writes the answer down on the phone and sends it. */
 export function Sit({ sitting, outbox }: { sitting: Sitting; outbox: Outbox }) {
@@ -25,7 +25,8 @@ export function Sit({ sitting, outbox }: { sitting: Sitting; outbox: Outbox }) {
   return <Station key={station.id} quiz={quiz} at={at} outbox={outbox} />;
 }
 
-const isEmpty = (answer: Answer) => Object.values(answer).every((text) => !text?.trim());
+const isEmpty = ({ seen = {}, ...names }: Answer) =>
+  [...Object.values(names), ...Object.values(seen)].every((text) => !text?.trim());
 
 function Station({ quiz, at, outbox }: { quiz: OpenQuiz; at: number; outbox: Outbox }) {
   const station = quiz.stations[at - 1]!;
@@ -72,6 +73,13 @@ function Station({ quiz, at, outbox }: { quiz: OpenQuiz; at: number; outbox: Out
           {capital(station.medium)}: {station.shows}.
         </p>
         <form onSubmit={submit}>
+          {station.asks.length > 0 && (
+            <Seeing
+              asks={station.asks}
+              seen={answer.seen ?? {}}
+              onSee={(seen) => setAnswer({ ...answer, seen })}
+            />
+          )}
           <h2>Name this tree</h2>
           {FIELDS[quiz.policy].map(([part, label], i) => (
             <label className="field" key={part}>
@@ -114,10 +122,45 @@ function Station({ quiz, at, outbox }: { quiz: OpenQuiz; at: number; outbox: Out
   );
 }
 
-function Done({ quiz, outbox }: { quiz: OpenQuiz; outbox: Outbox }) {
-  const blank = quiz.stations.filter((station) =>
-    isEmpty(outbox.written(station.id) ?? station.answer ?? {}),
+/** “What do you see”: one state of each character that is asked for, chosen by a tap and taken back by another. */
+function Seeing({
+  asks,
+  seen,
+  onSee,
+}: {
+  asks: SeeingAsked[];
+  seen: Record<string, string>;
+  onSee(seen: Record<string, string>): void;
+}) {
+  return (
+    <>
+      <h2>What do you see?</h2>
+      <p className="quiet">Not marked. Look before you name it; leave out what you cannot tell.</p>
+      {asks.map(({ characterId, question, states }) => (
+        <fieldset className="seeing" key={characterId}>
+          <legend>{capital(question)}</legend>
+          {states.map(({ id, word, definition }) => (
+            <button
+              type="button"
+              key={id}
+              title={definition}
+              aria-pressed={seen[characterId] === id}
+              onClick={() => onSee({ ...seen, [characterId]: seen[characterId] === id ? '' : id })}
+            >
+              {word}
+            </button>
+          ))}
+        </fieldset>
+      ))}
+    </>
   );
+}
+
+function Done({ quiz, outbox }: { quiz: OpenQuiz; outbox: Outbox }) {
+  const blank = quiz.stations.filter((station) => {
+    const { seen: _seen, ...names } = outbox.written(station.id) ?? station.answer ?? {};
+    return isEmpty(names);
+  });
   return (
     <>
       <header className="phone-bar">

@@ -1,4 +1,4 @@
-import type { Answer, NamingPolicy } from '@hurrow/core/names';
+import type { Answer, AnswerPart, NamingPolicy } from '@hurrow/core/names';
 
 export interface OpenQuiz {
   id: string;
@@ -12,8 +12,17 @@ export interface OpenQuiz {
     medium: string;
     shows: string;
     drawn: boolean;
+    /** “What do you see” questions with the states to choose from. */
+    asks: SeeingAsked[];
     answer: Answer | null;
   }[];
+}
+
+/** One “what do you see” question in the words of the course. */
+export interface SeeingAsked {
+  characterId: string;
+  question: string;
+  states: { id: string; word: string; definition: string }[];
 }
 
 /** What the server tells a student's phone. */
@@ -25,7 +34,7 @@ export interface Sitting {
 }
 
 /** The fields a naming policy asks for, with their labels. */
-export const FIELDS: Record<NamingPolicy, [keyof Answer, string][]> = {
+export const FIELDS: Record<NamingPolicy, [AnswerPart, string][]> = {
   common: [['name', 'Common name']],
   genus: [['genus', 'Genus']],
   binomial: [

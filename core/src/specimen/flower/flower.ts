@@ -41,7 +41,9 @@ function catkins(reader: TraitReader, hanging: boolean): Scene {
   const n = hanging ? 3 : 2;
   for (let i = 0; i < n; i += 1) {
     const { point } = along(twig, 0.2 + (0.66 * i) / n);
-    const heading = hanging ? Math.PI / 2 + random.between(-0.12, 0.12) : -Math.PI / 2 + random.between(-0.25, 0.25);
+    const heading = hanging
+      ? Math.PI / 2 + random.between(-0.12, 0.12)
+      : -Math.PI / 2 + random.between(-0.25, 0.25);
     const grown = length * random.between(0.88, 1.02);
     const line = curve([0, 0], [grown * 0.5, random.between(-0.05, 0.05) * grown], [grown, 0], 14);
     const body = band(line, (s) => half * Math.min(1, s * 9 + 0.25, (1 - s) * 6 + 0.2));

@@ -1,0 +1,133 @@
+import { Link } from 'react-router';
+import { misreadOrOverlooked, type ReadingFinding } from '@hurrow/core/confusion';
+import { listInWords } from '@hurrow/core/view';
+import type { ConfusionData } from '../app/data.ts';
+import { IntervalBar } from './IntervalBar.tsx';
+import { capital, counted, percent, percentRange, type Names } from './useNames.ts';
+
+/** Bars of wrong readings end here: more than two in three wrong is worse than guessing between a few states. */
+const MOST = 0.7;
+
+/** Of a character that is used too little: whether it is misread even when looked at, or read well and only overlooked. */
+export function ReadingSentence({ reading, names }: { reading: ReadingFinding; names: Names }) {
+  const { characterId, readings, wrong, interval, mistaken } = reading;
+  const asked = `Asked what they see, ${readings - wrong} of ${readings} read it right`;
+  const [first] = mistaken;
+  switch (misreadOrOverlooked(reading)) {
+    case 'overlooked':
+      return (
+        <>
+          {' '}
+          {asked}: it is <strong>overlooked</strong>, not misread. Put the two side by side.
+        </>
+      );
+    case 'misread':
+      return (
+        <>
+          {' '}
+          Asked what they see, {wrong} of {readings} <strong>misread</strong> it
+          {first && `, most often as “${names.state(characterId, first.said)}”`}: teach the character itself
+          first.
+        </>
+      );
+    default:
+      return (
+        <>
+          {' '}
+          {asked}: too few to say whether it is misread or overlooked ({percentRange(interval)} wrong).
+        </>
+      );
+  }
+}
+
+function Verdict({ reading }: { reading: ReadingFinding }) {
+  switch (misreadOrOverlooked(reading)) {
+    case 'misread':
+      return <em className="rust">misread even when looked at</em>;
+    case 'overlooked':
+      return <em>read well when looked at</em>;
+    default:
+      return <em className="quiet">too few to say</em>;
+  }
+}
+
+/** Every character that a station asked to be seen: how often it was read wrongly, and as what. */
+export function Readings({
+  readings,
+  data,
+  names,
+  courseId,
+}: {
+  readings: readonly ReadingFinding[];
+  data: ConfusionData;
+  names: Names;
+  courseId: string;
+}) {
+  const student = new Map(data.answers.map((answer) => [answer.studentId, answer.student]));
+  return (
+    <section className="readings">
+      <h2>When asked what they see</h2>
+      {readings.length === 0 ? (
+        <p className="quiet">
+          No station has asked yet. <Link to={`/c/${courseId}/quizzes/new`}>Plan a quiz</Link> whose stations
+          ask for a character besides the name: the answers tell a character that is misread from one that is
+          read well and overlooked.
+        </p>
+      ) : (
+        <table className="plain-table characters">
+          <thead>
+            <tr>
+              <th>Character</th>
+              <th colSpan={2}>Wrong readings</th>
+              <th>Most often read</th>
+              <th>By</th>
+            </tr>
+          </thead>
+          <tbody>
+            {readings.map((reading) => (
+              <tr key={reading.characterId}>
+                <td>{capital(names.character(reading.characterId))}</td>
+                <td>
+                  <IntervalBar
+                    value={reading.share}
+                    interval={reading.interval}
+                    from={0}
+                    to={MOST}
+                    mark={0}
+                    tone={misreadOrOverlooked(reading) === 'misread' ? 'rust' : 'action'}
+                    label={`${percent(reading.share)} wrong, 90 % interval ${percentRange(reading.interval)}`}
+                  />
+                </td>
+                <td>
+                  {reading.wrong} of {reading.readings}{' '}
+                  <span className="quiet">({percentRange(reading.interval)})</span>{' '}
+                  <Verdict reading={reading} />
+                </td>
+                <td>
+                  {reading.mistaken.slice(0, 2).map(({ right, said, count }) => (
+                    <div key={`${right.join()} ${said}`}>
+                      “{names.state(reading.characterId, said)}” for{' '}
+                      {listInWords(right.map((state) => names.state(reading.characterId, state)))}, {count}
+                    </div>
+                  ))}
+                </td>
+                <td className="quiet">{readers(reading, student)}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+    </section>
+  );
+}
+
+/** Who misread it most, by name. */
+function readers({ mistaken }: ReadingFinding, student: ReadonlyMap<string, string>): string {
+  const counts = new Map<string, number>();
+  for (const { students } of mistaken) for (const id of students) counts.set(id, (counts.get(id) ?? 0) + 1);
+  const most = [...counts].sort((x, y) => y[1] - x[1]).map(([id]) => student.get(id) ?? 'a former student');
+  if (most.length === 0) return 'nobody';
+  return most.length > 3
+    ? `${most.slice(0, 3).join(', ')} and ${counted(most.length - 3, 'other')}`
+    : listInWords(most);
+}

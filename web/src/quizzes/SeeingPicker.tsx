@@ -1,0 +1,77 @@
+import { useMemo } from 'react';
+import type { ProfiledTaxon, ReadingOptions } from '@hurrow/core/evidence';
+import { askable, MOST_QUESTIONS } from '@hurrow/core/quiz';
+import { SHOWN_BY } from '@hurrow/core/vocabulary';
+import { SHOWN_TITLES } from '@hurrow/core/view';
+import { useVocabulary } from '../app/data.ts';
+import type { Planned } from './planned.ts';
+
+/** The characters that a station asks to be read, besides the name: answers tell what is misread from what is overlooked. */
+export function SeeingPicker({
+  station,
+  profiled,
+  options,
+  fixed,
+  onChange,
+}: {
+  station: Planned;
+  profiled: ProfiledTaxon;
+  /** Where the calendars were recorded and where the course is. */
+  options: ReadingOptions;
+  fixed: boolean;
+  onChange(asks: string[]): void;
+}) {
+  const vocabulary = useVocabulary();
+  const { view, asks = [] } = station;
+  const can = useMemo(
+    () => askable(profiled, vocabulary, view, options),
+    [profiled, vocabulary, view, options],
+  );
+  const term = (id: string) => {
+    const character = vocabulary.get(id);
+    return character ? `${SHOWN_TITLES[SHOWN_BY[character.organ]]}: ${character.term}` : id;
+  };
+  const gone = asks.filter((id) => !can.includes(id));
+  return (
+    <>
+      <p className="quiet">Also ask “What do you see?” (not marked)</p>
+      <div className="chips">
+        {asks.map((id) => (
+          <button
+            key={id}
+            data-frequency="always"
+            disabled={fixed}
+            aria-label={`Do not ask for ${term(id)}`}
+            onClick={() => onChange(asks.filter((other) => other !== id))}
+          >
+            {term(id)}
+            {fixed ? '' : ' ×'}
+          </button>
+        ))}
+        {asks.length === 0 && fixed && <span className="quiet">nothing</span>}
+      </div>
+      {!fixed && asks.length < MOST_QUESTIONS && (
+        <select
+          className="seeing-picker"
+          aria-label="Ask for a character"
+          value=""
+          onChange={(event) => onChange([...asks, event.target.value])}
+        >
+          <option value="">{asks.length ? 'one more character' : 'choose a character'}</option>
+          {can
+            .filter((id) => !asks.includes(id))
+            .map((id) => (
+              <option key={id} value={id}>
+                {term(id)}
+              </option>
+            ))}
+        </select>
+      )}
+      {gone.length > 0 && !fixed && (
+        <p className="doubt gold">
+          {gone.map(term).join(', ')} cannot be seen in what is shown now. Take it away, or show its part.
+        </p>
+      )}
+    </>
+  );
+}
