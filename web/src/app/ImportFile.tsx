@@ -1,5 +1,5 @@
 import { Button } from 'antd';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { messageOf, post } from './api.ts';
 
 interface Line {
@@ -32,8 +32,16 @@ export function ImportFile({
   path: string;
   example: string;
   accept?: string;
-  onDone(report: ImportReport): void;
+  /** `here` is false where the page was left before the import had ended: then nothing may bring one back to it. */
+  onDone(report: ImportReport, here: boolean): void;
 }) {
+  const here = useRef(false);
+  useEffect(() => {
+    here.current = true;
+    return () => {
+      here.current = false;
+    };
+  }, []);
   const [typed, setTyped] = useState('');
   /** A file too long to be looked over in a box. */
   const [file, setFile] = useState<{ name: string; text: string }>();
@@ -47,7 +55,7 @@ export function ImportFile({
     try {
       const answer = await post<ImportReport>(path, { csv, dryRun });
       if (dryRun) setReport(answer);
-      else onDone(answer);
+      else onDone(answer, here.current);
     } catch (error) {
       setReport(undefined);
       setProblem(messageOf(error));

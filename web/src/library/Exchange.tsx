@@ -36,11 +36,11 @@ export default function Exchange({ courseId }: { courseId: string }) {
         path="/api/library/import"
         example={EXAMPLE}
         accept=".csv,.tsv,.txt,.json,.xml,text/csv,application/json,application/xml"
-        onDone={(report) => {
+        onDone={(report, here) => {
           void queries.invalidateQueries({ queryKey: ['library'] });
           void queries.invalidateQueries({ queryKey: ['range'] });
           void message.success(`${report.added.length + report.changed.length} species imported.`);
-          void go(`/c/${courseId}/species`);
+          if (here) void go(`/c/${courseId}/species`);
         }}
       />
       {(library?.taxa.length ?? 0) > 0 && (

@@ -104,9 +104,9 @@ export function RunPage({ course, quiz }: { course: Course; quiz: Quiz }) {
                     ? 'student,station,answer\nRowan Achterberg,1,paper birch'
                     : 'student,station,genus,epithet,family\nRowan Achterberg,1,Betula,papyrifera,Betulaceae'
                 }
-                onDone={() => {
+                onDone={(_report, here) => {
                   void message.success('The answers are imported.');
-                  setSearch({});
+                  if (here) setSearch({});
                   void refresh();
                 }}
               />

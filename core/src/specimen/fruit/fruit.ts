@@ -1,7 +1,9 @@
 import type { Scene } from '../scene.ts';
 import { TraitReader, type Traits } from '../traits.ts';
 import { catkinCones, samaraCones, seedCone } from './cone.ts';
-import { acorn, bractNutlets, capsules, heads, huskNut, pairedSamaras, pods, singleSamaras } from './dry.ts';
+import { capsules, heads, pods } from './dry.ts';
+import { acorn, bractNutlets, huskNut } from './nut.ts';
+import { pairedSamaras, singleSamaras } from './samara.ts';
 import { coniferBerries, fleshyFruits } from './fleshy.ts';
 
 /** The fruit or cone of one individual by its type; undefined where its type is not known or it is not on the tree. */
