@@ -113,6 +113,38 @@ describe('responses', () => {
       },
     });
   });
+  describe('what was seen', () => {
+    const asked = ['needle.bands', 'leaf.teeth'].map((id) => BUILT_IN.get(id)!);
+    const saw = (text: string, asks = asked) =>
+      readResponses(`student,station,answer,saw\nk7,1,birch,"${text}"`, {
+        ...context,
+        stations: [{ id: 't1', position: 1, asks }],
+      });
+    const seen = (text: string, asks = asked) => {
+      const read = saw(text, asks);
+      return read.ok ? read.value.rows[0]?.answer.seen : undefined;
+    };
+    const problem = (text: string, asks = asked) => {
+      const read = saw(text, asks);
+      return read.ok ? read.value.problems[0]?.message : undefined;
+    };
+    test('states go by term, plain words or id, each to its character', () => {
+      expect(seen('lower face; double')).toEqual({ 'needle.bands': 'lower', 'leaf.teeth': 'double' });
+      expect(seen('LOWER')).toEqual({ 'needle.bands': 'lower' });
+      expect(seen('')).toBeUndefined();
+    });
+    test('a state that two characters have needs its character before it', () => {
+      expect(problem('none')).toContain('Write the character before it: “white bands: none”');
+      expect(seen('white bands: none; teeth: none')).toEqual({
+        'needle.bands': 'none',
+        'leaf.teeth': 'none',
+      });
+    });
+    test('what is no state, or was not asked for, is refused with what could stand there', () => {
+      expect(problem('purple')).toContain('Write one of white bands: none, lower face');
+      expect(problem('lower face', [])).toContain('this station asks for no character');
+    });
+  });
   test('without an answer column the file is refused', () => {
     expect(readResponses('student,station\nk7,1', context)).toMatchObject({ ok: false });
   });

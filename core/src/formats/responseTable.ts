@@ -1,6 +1,8 @@
 import { answerText, resolveName, type Answer, type NamedTaxon } from '../names/index.ts';
 import { done, type Outcome } from '../outcome/index.ts';
 import { commonName, scientificName } from '../taxon/index.ts';
+import type { Character } from '../vocabulary/index.ts';
+import { readSaw } from './saw.ts';
 import { cell, readTable, type RowProblem } from './table.ts';
 
 export interface ResponseRow {
@@ -20,13 +22,14 @@ export interface ResponseTable {
 
 export interface ResponseContext {
   students: readonly { id: string; name: string; code: string }[];
-  stations: readonly { id: string; position: number }[];
+  /** With the characters that each asks to be read. */
+  stations: readonly { id: string; position: number; asks?: readonly Character[] }[];
   list: readonly NamedTaxon[];
 }
 
 /**
  * Reads paper answers: columns `student` (name or personal code), `station` (number) and `answer`, or `genus`, `epithet`,
- * `family`. Every answer is kept as it is written; answers that name no taxon of the list are pointed out.
+ * `family`; and `saw`, what was seen where the station asks (see `readSaw`). Every answer is kept as it is written; answers that name no taxon of the list are pointed out.
  */
 export function readResponses(csv: string, context: ResponseContext): Outcome<ResponseTable> {
   const table = readTable(csv, [['student', 'name', 'code'], ['station'], ['answer', 'genus']]);
@@ -36,14 +39,14 @@ export function readResponses(csv: string, context: ResponseContext): Outcome<Re
     byName.set(student.name.toLowerCase(), student.id);
     byName.set(student.code.toLowerCase(), student.id);
   }
-  const byPosition = new Map(context.stations.map((station) => [String(station.position), station.id]));
+  const byPosition = new Map(context.stations.map((station) => [String(station.position), station]));
   const result: ResponseTable = { rows: [], problems: [], unknown: [] };
   const seen = new Set<string>();
   for (const row of table.value.rows) {
     const who = cell(row, 'student', 'name', 'code');
     const where = cell(row, 'station');
     const studentId = byName.get(who.toLowerCase());
-    const stationId = byPosition.get(where);
+    const station = byPosition.get(where);
     if (!studentId) {
       result.problems.push({
         line: row.line,
@@ -51,14 +54,14 @@ export function readResponses(csv: string, context: ResponseContext): Outcome<Re
       });
       continue;
     }
-    if (!stationId) {
+    if (!station) {
       result.problems.push({
         line: row.line,
         message: `There is no station “${where}”; this quiz has stations 1 to ${context.stations.length}.`,
       });
       continue;
     }
-    const key = `${studentId} ${stationId}`;
+    const key = `${studentId} ${station.id}`;
     if (seen.has(key)) {
       result.problems.push({
         line: row.line,
@@ -66,20 +69,23 @@ export function readResponses(csv: string, context: ResponseContext): Outcome<Re
       });
       continue;
     }
+    const saw = readSaw(cell(row, 'saw'), station.asks ?? []);
+    if (!saw.ok) {
+      result.problems.push({ line: row.line, message: saw.problem });
+      continue;
+    }
     seen.add(key);
-    const answer = answerOf(
-      cell(row, 'answer'),
-      cell(row, 'genus'),
-      cell(row, 'epithet'),
-      cell(row, 'family'),
-    );
+    const answer: Answer = {
+      ...answerOf(cell(row, 'answer'), cell(row, 'genus'), cell(row, 'epithet'), cell(row, 'family')),
+      ...(Object.keys(saw.value).length ? { seen: saw.value } : {}),
+    };
     const resolution = resolveName(answerText(answer), context.list);
     if (resolution.how === 'none' || resolution.how === 'ambiguous')
       result.unknown.push({
         line: row.line,
         message: unknownMessage(answerText(answer), resolution.candidates, context.list),
       });
-    result.rows.push({ line: row.line, studentId, stationId, answer });
+    result.rows.push({ line: row.line, studentId, stationId: station.id, answer });
   }
   return done(result);
 }

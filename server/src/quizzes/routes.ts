@@ -340,7 +340,7 @@ export const quizRoutes = [
     method: 'post',
     path: '/api/quizzes/{quizId}/responses/import',
     summary:
-      'Imports paper answers (CSV: student, station, answer); with dryRun it only says what it would do.',
+      'Imports paper answers (CSV: student, station, answer, and what was seen); with dryRun it only says what it would do.',
     allow: INSTRUCTORS,
     body: Joi.object({ csv: Joi.string().required().label('File'), dryRun: Joi.boolean().required() }),
     handle: ({ db, params, body, who, now }) =>
@@ -349,9 +349,14 @@ export const quizRoutes = [
         const stations = await queries.stations(tx, row.id);
         const list = stations[0]?.frozen?.list;
         if (!list) throw conflict('Open the quiz before you import answers, so that its stations are fixed.');
+        const vocabulary = vocabularyOfLibrary(await libraryAt(tx));
         const read = readResponses(body.csv, {
           students: await courseQueries.students(tx, row.course_id),
-          stations,
+          stations: stations.map(({ id, position, frozen }) => ({
+            id,
+            position,
+            asks: (frozen?.asks ?? []).flatMap(({ characterId }) => vocabulary.get(characterId) ?? []),
+          })),
           list,
         });
         if (!read.ok) throw badInput(read.problem);
