@@ -1,5 +1,5 @@
 import { Fragment, useState } from 'react';
-import type { CharacterFinding } from '@hurrow/core/confusion';
+import { misreadOrOverlooked, type CharacterFinding } from '@hurrow/core/confusion';
 import { SHOWN_TITLES } from '@hurrow/core/view';
 import { useVocabulary, type ConfusionData } from '../app/data.ts';
 import { AnswersBehind } from './AnswersBehind.tsx';
@@ -95,7 +95,9 @@ export function Characters({ courseId, data, report, names }: CharactersProps) {
                         <td>
                           {found.worth.share > MOST ? 'over 200 %' : percent(found.worth.share)}{' '}
                           <span className="quiet">({percentRange(found.worth.interval)})</span>{' '}
-                          {found.worth.interval[1] < 1 && <em className="rust">overlooked</em>}
+                          {found.worth.interval[1] < 1 && (
+                            <em className="rust">{whyLittleUsed(found.characterId, report)}</em>
+                          )}
                         </td>
                       </>
                     ) : (
@@ -127,6 +129,12 @@ export function Characters({ courseId, data, report, names }: CharactersProps) {
       <Readings readings={report.readings} data={data} names={names} courseId={courseId} />
     </>
   );
+}
+
+/** A character of little use is misread, or read well and overlooked; only those who were asked what they see can tell which. */
+function whyLittleUsed(characterId: string, { readings }: ClassReport): string {
+  const reading = readings.find((entry) => entry.characterId === characterId);
+  return (reading && misreadOrOverlooked(reading)) ?? 'little used';
 }
 
 /** The stations, students and answers behind a character. */

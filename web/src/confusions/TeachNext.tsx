@@ -1,7 +1,7 @@
 import { Button } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { rankedFindings, type Finding } from '@hurrow/core/confusion';
+import { misreadOrOverlooked, rankedFindings, type Finding } from '@hurrow/core/confusion';
 import { listInWords } from '@hurrow/core/view';
 import type { ConfusionData } from '../app/data.ts';
 import { AnswersBehind } from './AnswersBehind.tsx';
@@ -110,7 +110,7 @@ function FindingRow({
   return (
     <li>
       <div>
-        <h2>{titleOf(found, names)}</h2>
+        <h2>{titleOf(found, report, names)}</h2>
         <p>
           <Sentence found={found} report={report} data={data} names={names} courseId={courseId} />
         </p>
@@ -164,7 +164,10 @@ function pairBehind(found: Finding): { truth: string; answer: string } | undefin
   return first && first.count > wrong / 2 ? { truth: taxonId, answer: first.answer } : undefined;
 }
 
-function titleOf(found: Finding, names: Names): string {
+const readingOf = (characterId: string, { readings }: ClassReport) =>
+  readings.find((reading) => reading.characterId === characterId);
+
+function titleOf(found: Finding, report: ClassReport, names: Names): string {
   if (found.kind === 'name') return `The name ${names.taxon(found.name.taxonId)} is given too readily`;
   if (found.kind === 'species')
     return found.species.scatters
@@ -172,6 +175,8 @@ function titleOf(found: Finding, names: Names): string {
       : `${capital(names.taxon(found.species.taxonId))} is missed more than its likeness explains`;
   const name = capital(names.character(found.character.characterId));
   const share = found.character.worth?.share ?? 1;
+  const reading = readingOf(found.character.characterId, report);
+  if (share < 0.8 && reading && misreadOrOverlooked(reading) === 'misread') return `${name}: misread`;
   if (share < 0.35) return `${name}: hardly looked at`;
   return share < 0.8 ? `${name}: used too little` : `${name}: used no better than the rest`;
 }
@@ -219,7 +224,7 @@ function Sentence({
     );
   }
   const { worth, pairs, telling, students, characterId } = found.character;
-  const reading = report.readings.find((entry) => entry.characterId === characterId);
+  const reading = readingOf(characterId, report);
   const named = new Map(data.answers.map(({ studentId, student }) => [studentId, student]));
   const users = students
     .filter(({ share }) => share >= LOOKS_AT)

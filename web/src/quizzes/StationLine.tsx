@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { isDeciduous, pairError, pairEvidence, readingsOf, type ProfiledTaxon } from '@hurrow/core/evidence';
 import { partPresent } from '@hurrow/core/season';
 import { commonName } from '@hurrow/core/taxon';
-import { MEDIA, MEDIUM_TITLES, viewInWords, type Medium } from '@hurrow/core/view';
+import { listInWords, MEDIA, MEDIUM_TITLES, viewInWords, type Medium } from '@hurrow/core/view';
 import type { Vocabulary } from '@hurrow/core/vocabulary';
 import { calendarAtSite, type Course, type LibraryAnswer, useVocabulary } from '../app/data.ts';
 import type { Planned } from './planned.ts';
@@ -65,7 +65,15 @@ export function StationLine({
           </option>
         ))}
       </select>
-      <span className="quiet station-view">{viewInWords(station.view)}</span>
+      <span className="quiet station-view">
+        {viewInWords(station.view)}
+        {station.asks?.length ? (
+          <>
+            {'; '}
+            <strong>asks for {listInWords(station.asks.map((id) => vocabulary.get(id)?.term ?? id))}</strong>
+          </>
+        ) : null}
+      </span>
       {!fixed && (
         <span className="station-tools">
           <button
