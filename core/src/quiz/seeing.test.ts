@@ -39,6 +39,32 @@ test('of a living tree every state of its species is right, of a drawn individua
   expect(of('leaf.length', individual)).toBeUndefined();
 });
 
+test('where states occur together, only a score that names them all can be asked for', () => {
+  const bark = viewOf(['bark'], SUMMER);
+  const open = profiled('Ficta', 'aperta', { 'bark.surface': 'smooth', 'bark.color': 'only grey' });
+  expect(askable(open, BUILT_IN, bark)).toEqual(['bark.color']);
+});
+
+test('what is right goes by the scores of the age that is shown', () => {
+  const aging = profiled('Ficta', 'senex', { 'bark.ridges': 'parallel' });
+  const young = { ...aging.scores[0]!, qualifiers: { plantAge: 'young' as const } };
+  const old = {
+    ...young,
+    qualifiers: { plantAge: 'mature' as const },
+    value: { kind: 'states' as const, states: [{ state: 'plates', frequency: 'always' as const }] },
+  };
+  const of = (plantAge: string) =>
+    seeingQuestion(
+      'bark.ridges',
+      { ...aging, scores: [young, old] },
+      BUILT_IN,
+      { ...viewOf(['bark'], SUMMER), qualifiers: { plantAge } },
+      null,
+    )?.right;
+  expect(of('young')).toEqual(['parallel']);
+  expect(of('mature')).toEqual(['plates']);
+});
+
 test('a flag is answered by yes or no, a measure not at all', () => {
   expect(statesToSee(BUILT_IN.get('twig.zigzag')!)).toEqual(['yes', 'no']);
   expect(statesToSee(BUILT_IN.get('leaf.length')!)).toEqual([]);

@@ -1,5 +1,5 @@
-import { readingsOf, type ProfiledTaxon, type ReadingOptions } from '../evidence/index.ts';
-import { admits } from '../score/index.ts';
+import { readingsOf, scoresInView, type ProfiledTaxon, type ReadingOptions } from '../evidence/index.ts';
+import { admits, type ScoreValue } from '../score/index.ts';
 import type { Traits } from '../specimen/index.ts';
 import type { View } from '../view/index.ts';
 import type { Character, Vocabulary } from '../vocabulary/index.ts';
@@ -23,7 +23,10 @@ export const statesToSee = (character: Character): string[] => {
     : [];
 };
 
-/** Ids of the characters that can be asked at a station: with states to choose from, perceived in the view, and scored for its taxon. */
+/**
+ * Ids of the characters that can be asked at a station: with states to choose from, perceived in the view, and scored for its taxon so that of each
+ * state it is known whether it is right. Where several states may occur together, only a score that names them all says so.
+ */
 export function askable(
   profiled: ProfiledTaxon,
   vocabulary: Vocabulary,
@@ -31,7 +34,11 @@ export function askable(
   options: ReadingOptions = {},
 ): string[] {
   const visible = readingsOf([profiled], vocabulary, view, options).channels;
-  return [...visible.keys()].filter((id) => statesToSee(vocabulary.get(id)!).length > 1);
+  return [...visible.keys()].filter((id) => {
+    const character = vocabulary.get(id)!;
+    if (statesToSee(character).length < 2) return false;
+    return !character.anyOf || heldInView(id, profiled, view).every(isExhaustive);
+  });
 }
 
 /**
@@ -54,9 +61,18 @@ export function seeingQuestion(
       typeof trait === 'boolean' ? [trait ? 'yes' : 'no'] : [trait].flat().map((state) => String(state));
     return { characterId, right };
   }
-  const scores = profiled.scores.filter((score) => score.characterId === characterId);
+  const held = heldInView(characterId, profiled, view);
   return {
     characterId,
-    right: statesToSee(character).filter((state) => scores.some(({ value }) => admits(value, state))),
+    right: statesToSee(character).filter((state) => held.some((value) => admits(value, state))),
   };
 }
+
+/** What the scores of one character say under the qualifiers of a view. */
+const heldInView = (characterId: string, { scores }: ProfiledTaxon, view: View): ScoreValue[] =>
+  scoresInView(
+    scores.filter((score) => score.characterId === characterId),
+    view,
+  ).map(({ value }) => value);
+
+const isExhaustive = (value: ScoreValue): boolean => value.kind === 'states' && value.exhaustive === true;

@@ -364,6 +364,23 @@ describe('what do you see', () => {
     expect(held.open[0]!.stations[0]!.answer).toMatchObject({ seen: { 'leaf.shape': 'ovate' } });
   });
 
+  test('what was not asked for, or is no state, is refused and said so; nothing of it is stored', async () => {
+    await plan(['leaf.shape']);
+    await open();
+    const [station] = await stationsFor(rowan);
+    const saying = (seen: Record<string, string>) =>
+      send(rowan, { ...response(station!.id, 'Acer', 'rubrum'), answer: { genus: 'Acer', seen } });
+    expect((await saying({ 'leaf.apex': 'acute' })).body).toMatchObject({
+      message: expect.stringContaining('does not ask for “leaf.apex”') as string,
+    });
+    expect((await saying({ 'leaf.shape': 'square' })).body).toMatchObject({
+      message: expect.stringContaining('no state of leaf shape') as string,
+    });
+    expect((await marks()).answers).toEqual([]);
+    // A question left open is no reading.
+    expect((await saying({ 'leaf.shape': '' })).status).toBe(200);
+  });
+
   test('readings reach the report, right and wrong', async () => {
     await plan(['leaf.shape']);
     await open();

@@ -12,6 +12,7 @@ import * as courseQueries from '../courses/queries.ts';
 import type { Db } from '../db/index.ts';
 import { photoFor } from '../photos/photoFor.ts';
 import { libraryAt } from '../species/store.ts';
+import { checkSeen } from './checkSeen.ts';
 import { answerKey, marksOf } from './marking.ts';
 import * as queries from './queries.ts';
 import { receive } from './receive.ts';
@@ -322,6 +323,7 @@ export const quizRoutes = [
         const station = await queries.station(tx, body.stationId);
         const students = await courseQueries.students(tx, row.course_id);
         if (station?.quiz_id !== row.id) throw notFound('station');
+        await checkSeen(tx, station, body.answer);
         if (!students.some((student) => student.id === body.studentId)) throw notFound('student');
         const device = body.decide ? INSTRUCTOR_DEVICE : 'paper';
         const sequence = await queries.nextSequence(tx, body.stationId, body.studentId, device);

@@ -66,7 +66,7 @@ export const answerSchema = Joi.object<Answer>({
   genus: written,
   epithet: written,
   family: written,
-  seen: Joi.object().pattern(Joi.string().max(80), Joi.string().max(80)),
+  seen: Joi.object().pattern(Joi.string().max(80), Joi.string().allow('').max(80)),
 });
 
 export interface ResponseBody {

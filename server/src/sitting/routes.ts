@@ -9,6 +9,7 @@ import { notFound, Problem } from '../api/problem.ts';
 import { route } from '../api/route.ts';
 import type { Db } from '../db/index.ts';
 import { courseOf } from '../courses/routes.ts';
+import { checkSeen } from '../quizzes/checkSeen.ts';
 import { marksOf } from '../quizzes/marking.ts';
 import * as quizQueries from '../quizzes/queries.ts';
 import { receive } from '../quizzes/receive.ts';
@@ -112,6 +113,7 @@ export const sittingRoutes = [
               409,
               'The quiz is closed and this answer came too late. It stays on this phone; show it to your instructor.',
             );
+          await checkSeen(db, station, response.answer);
           await receive(db, who!.studentId!, response, null);
           received.push(response.id);
         } catch (error) {
