@@ -1,7 +1,8 @@
 import type { Condition } from '../condition/index.ts';
-import type { Channel, ProfiledTaxon } from '../evidence/index.ts';
+import type { ProfiledTaxon } from '../evidence/index.ts';
 import type { View } from '../view/index.ts';
 import type { Vocabulary } from '../vocabulary/index.ts';
+import type { Arriving } from './arriving.ts';
 import { confirmers, jointSlip } from './confirm.ts';
 import { Sieve } from './sieve.ts';
 import type { Couplet, Key, KeyNode } from './key.ts';
@@ -42,14 +43,6 @@ const CUT_ANEW = 24;
 const WORTH = 0.08;
 /** Share of the taxa that may be unscored for a question when no question is scored for all. */
 const UNSCORED = 0.34;
-
-/** The taxa at a node, by place in the list, and how much of each comes there. */
-export interface Arriving {
-  taxa: Int32Array;
-  weights: Float64Array;
-  /** What is left of the support of every channel that was asked for on the way. */
-  asked: ReadonlyMap<Channel, Uint8Array>;
-}
 
 /** What building below a node needs to know: shared by the whole key. */
 export interface Ground {

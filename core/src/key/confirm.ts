@@ -1,7 +1,7 @@
 import type { Condition } from '../condition/index.ts';
 import { lookingCost, misreadRate, type Channel } from '../evidence/index.ts';
 import { unitFactor } from '../score/index.ts';
-import type { Arriving } from './build.ts';
+import type { Arriving } from './arriving.ts';
 import { isScored, type Question, type QuestionOptions, type Sight } from './questions.ts';
 
 /** A character that parts the same taxa as a question, condition by condition. */

@@ -2,6 +2,7 @@ import { channelOf, type Condition } from '../condition/index.ts';
 import type { ProfiledTaxon } from '../evidence/index.ts';
 import { done, refused, type Outcome } from '../outcome/index.ts';
 import type { Vocabulary } from '../vocabulary/index.ts';
+import type { Arriving } from './arriving.ts';
 import {
   buildBelow,
   coupletOf,
@@ -9,7 +10,6 @@ import {
   follow,
   groundOf,
   questionsHere,
-  type Arriving,
   type Ground,
   type KeyOptions,
 } from './build.ts';

@@ -1,4 +1,5 @@
 export * from './appraise.ts';
+export * from './arriving.ts';
 export * from './build.ts';
 export * from './edit.ts';
 export * from './identify.ts';

@@ -1,4 +1,4 @@
-import type { Arriving } from './build.ts';
+import type { Arriving } from './arriving.ts';
 import type { Question } from './questions.ts';
 
 interface Terms {

@@ -28,6 +28,8 @@ export type Role =
   | 'mark'
   | 'lenticel'
   | 'hair'
+  /** On a dark face. */
+  | 'paleHair'
   | 'flower'
   | 'petal'
   | 'stamen'

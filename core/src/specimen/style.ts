@@ -53,6 +53,7 @@ export const STYLE: Record<Role, Ink> = {
   mark: line(INK, 0.65),
   lenticel: line('#ece5d6', 1, 'light'),
   hair: line('#77786c', 0.5, 'light'),
+  paleHair: line('#e6ecdc', 0.7, 'light'),
   flower: body('#e0d6b4', 0.6),
   petal: body('#eceae2', 0.7),
   stamen: line('#8a7a3a', 0.7),

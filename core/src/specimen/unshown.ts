@@ -4,7 +4,7 @@ import type { ShownOrgan, Vocabulary } from '../vocabulary/index.ts';
 import { SHOWN_BY } from '../vocabulary/index.ts';
 
 /** Characters that a drawing is made from, by what a plate shows. */
-const DRAWN: readonly string[] = [
+export const DRAWN: readonly string[] = [
   'foliage.kind',
   'leaf.composition',
   'leaf.leaflets',

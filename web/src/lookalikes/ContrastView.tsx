@@ -1,32 +1,16 @@
 import { useMemo, useState } from 'react';
 import { contrast, remedies, type Contrast, type ProfiledTaxon } from '@hurrow/core/evidence';
-import {
-  characterName,
-  qualifiersInWords,
-  valueInWords,
-  type Audience,
-  type UnitSystem,
-} from '@hurrow/core/score';
+import { characterName, qualifiersInWords, valueInWords } from '@hurrow/core/score';
 import { dayLabel, type Place } from '@hurrow/core/season';
 import { commonName } from '@hurrow/core/taxon';
-import { listInWords, type View } from '@hurrow/core/view';
+import { listInWords } from '@hurrow/core/view';
 import { scoresInView } from '@hurrow/core/evidence';
-import { type CourseSummary, type LibraryAnswer, useVocabulary } from '../app/data.ts';
+import { useVocabulary } from '../app/data.ts';
 import { ContrastFigure } from './ContrastFigure.tsx';
 import { SureWay } from './SureWay.tsx';
+import type { ContrastProps } from './contrastProps.ts';
 import { YearStrip } from './YearStrip.tsx';
 import './contrast.css';
-
-export interface ContrastProps {
-  list: readonly ProfiledTaxon[];
-  a: ProfiledTaxon;
-  b: ProfiledTaxon;
-  view: View;
-  library: LibraryAnswer;
-  site: CourseSummary | undefined;
-  audience: Audience;
-  units: UnitSystem;
-}
 
 const percent = (error: number) => (error < 0.001 ? 'under 0.1 %' : `${(error * 100).toFixed(1)} %`);
 

@@ -7,7 +7,7 @@ import { listInWords } from '@hurrow/core/view';
 import { messageOf, put } from '../app/api.ts';
 import { useVocabulary } from '../app/data.ts';
 import { useSaved } from '../library/useSaved.tsx';
-import type { ContrastProps } from './ContrastView.tsx';
+import type { ContrastProps } from './contrastProps.ts';
 import { lookalikesQuery, pairKey, type SureWayRecord } from './lookalikesQuery.ts';
 
 type Props = ContrastProps & { ranked: string[]; options: object };

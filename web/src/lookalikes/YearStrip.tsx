@@ -8,7 +8,7 @@ import { listInWords } from '@hurrow/core/view';
 import { get } from '../app/api.ts';
 import { useVocabulary } from '../app/data.ts';
 import { useFieldDate } from '../app/fieldDate.tsx';
-import type { ContrastProps } from './ContrastView.tsx';
+import type { ContrastProps } from './contrastProps.ts';
 
 const MARKS = { settled: '●', doubtful: '◐', 'not settled': '○' } as const;
 

@@ -1,5 +1,5 @@
 import { App, Button } from 'antd';
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery, useQueryClient, type Query } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { scientificName } from '@hurrow/core/taxon';
@@ -22,10 +22,15 @@ export function RunPage({ course, quiz }: { course: Course; quiz: Quiz }) {
   const [search, setSearch] = useSearchParams();
   const mode = search.get('enter');
   const [problem, setProblem] = useState<string>();
-  const refresh = () =>
-    queries.invalidateQueries({
-      predicate: ({ queryKey }) => ['quiz', 'marks', 'course', 'confusions'].includes(String(queryKey[0])),
-    });
+  const refresh = async () => {
+    const stale = {
+      predicate: ({ queryKey }: Query) =>
+        ['quiz', 'marks', 'course', 'confusions'].includes(String(queryKey[0])),
+    };
+    // What was asked before the change may be answered without it; a first answer that is awaited is not asked for again by itself.
+    await queries.cancelQueries(stale);
+    await queries.invalidateQueries(stale);
+  };
   const act = async (path: string, body: object, said: string) => {
     setProblem(undefined);
     try {

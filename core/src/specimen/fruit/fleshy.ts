@@ -117,7 +117,7 @@ export function fleshyFruits(traits: Traits): Scene {
     const centre = add(at, scaleBy(direction(angle), r * 0.9));
     scene.shapes.push(...fleshy(type, centre, angle, r, color));
   }
-  const stones = reader.number('fruit.stones', 0);
+  const stones = reader.number('fruit.stones', USUAL_STONES[type] ?? 0);
   if (stones > 0)
     scene.insets.push({ title: 'cut', shows: 'fruit.stones', shapes: cutFruit(stones, size, color) });
   const shown = ends[Math.floor(ends.length / 2)]!;
@@ -157,6 +157,9 @@ function fleshy(type: string, centre: Point, angle: number, r: number, color: st
     });
   return shapes;
 }
+
+/** Where nobody counted: a drupe has one stone, a berry several small seeds. A pome is known by its crown. */
+const USUAL_STONES: Record<string, number> = { drupe: 1, berry: 6 };
 
 /** A fruit cut across, with its stones. */
 function cutFruit(stones: number, size: number, color: string): Shape[] {

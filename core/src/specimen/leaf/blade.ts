@@ -16,6 +16,8 @@ export interface Blade {
   sides: [Point[], Point[]];
   /** Bristles and spines beyond the edge. */
   bristles: Point[][];
+  /** Where teeth end in glands. */
+  glands: Point[];
 }
 
 /** Length and width of a blade from its traits, millimetres; the shape's own proportion where a measure is missing. */
@@ -83,6 +85,7 @@ export function bladeOf(traits: Traits, length: number, width: number, stream = 
       : pinnateVeins(reader, sides, tips, midrib, lobeTips, random.between(0, 1)),
     sides,
     bristles,
+    glands: reader.state('leaf.toothTip', 'forward') === 'gland' ? tips.flat() : [],
   };
 }
 

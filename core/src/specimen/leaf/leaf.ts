@@ -14,7 +14,8 @@ import {
 import { LEAF_GREEN, LEAF_LOWER, NATURAL, paler, tinted } from '../palette.ts';
 import { anchor, emptyScene, type Scene, type Shape } from '../scene.ts';
 import { TraitReader, type Traits } from '../traits.ts';
-import { bladeOf, bladeShapes, bladeSize, edgePoint, type Blade } from './blade.ts';
+import { bladeOf, bladeSize, edgePoint } from './blade.ts';
+import { faceShapes } from './face.ts';
 import { formOf } from './form.ts';
 
 export interface PlacedLeaf {
@@ -103,72 +104,6 @@ const unlobed = (traits: Traits, stream: number): Traits =>
   traits.values['leaf.mixedLobing'] === true && stream % 3 === 2
     ? { ...traits, values: { ...traits.values, 'leaf.lobing': 'none' } }
     : traits;
-
-/** A blade with what its face carries: the light on a glossy one, hairs of the lower one, a rolled or wavy edge. */
-function faceShapes(
-  reader: TraitReader,
-  blade: Blade,
-  move: (points: readonly Point[]) => Point[],
-  fill: string,
-  lower: boolean,
-): Shape[] {
-  const shapes = bladeShapes(blade, move, fill, lower);
-  const length = blade.midrib[blade.midrib.length - 1]![0];
-  const edge = reader.states('leaf.edge');
-  if (edge.includes('rolled'))
-    for (const side of blade.sides)
-      shapes.push({
-        role: lower ? 'light' : 'veinlet',
-        points: move(side.map(([x, y]): Point => [x, y * 0.94])),
-        closed: false,
-      });
-  if (!lower) {
-    if (reader.state('leaf.upperFace', 'dull') === 'glossy')
-      shapes.push({ role: 'light', points: move(glossBand(blade, length)), closed: true });
-    return shapes;
-  }
-  return [...shapes, ...lowerHairs(reader, blade, move)];
-}
-
-/** One light band on the side towards the light. */
-function glossBand(blade: Blade, length: number): Point[] {
-  const side = blade.sides[0];
-  const at = (share: number, depth: number): Point => {
-    const { point } = along(side, share);
-    return [point[0], point[1] * depth];
-  };
-  const outer = [0.3, 0.4, 0.5, 0.6, 0.68].map((s) => at(s, 0.62));
-  const inner = [0.68, 0.6, 0.5, 0.4, 0.3].map((s) => at(s, 0.42));
-  return [...outer, ...inner].map(([x, y]): Point => [Math.min(length, x), y]);
-}
-
-/** Hairs of the lower face as stipple: along the veins, in their angles, or all over; wool closer than a few hairs. */
-function lowerHairs(reader: TraitReader, blade: Blade, move: (points: readonly Point[]) => Point[]): Shape[] {
-  const amount = { sparse: 1, dense: 2, woolly: 3 }[reader.state('leaf.lowerHair', 'none')] ?? 0;
-  if (amount === 0) return [];
-  const places = reader.states('leaf.hairPlace');
-  const random = randomFrom(seedOf(reader.traits.seed, 'hairs'));
-  const length = blade.midrib[blade.midrib.length - 1]![0];
-  const size = Math.max(0.5, length * 0.013);
-  const spots: Point[] = [];
-  if (places.length === 0 || places.includes('allOver'))
-    for (const side of blade.sides)
-      for (let i = 0; i < 14 * amount; i += 1) {
-        const { point } = along(side, random.between(0.08, 0.92));
-        spots.push([point[0], point[1] * random.between(0.1, 0.9)]);
-      }
-  if (places.includes('veins'))
-    for (const vein of blade.veins.main)
-      for (let i = 0; i < 2 * amount; i += 1) spots.push(along(vein, random.between(0.05, 0.8)).point);
-  if (places.includes('angles'))
-    for (const vein of blade.veins.main)
-      for (let i = 0; i < 3; i += 1)
-        spots.push(add(vein[0]!, [random.between(0, size), random.between(-size, size)]));
-  return spots.map((spot) => {
-    const away = direction(random.between(0, 2 * Math.PI));
-    return { role: 'hair', points: move([spot, add(spot, scaleBy(away, size))]), closed: false };
-  });
-}
 
 function glandsAt(reader: TraitReader, stalk: readonly Point[], angle: number, stalkWidth: number): Shape[] {
   const glands = reader.state('leaf.glands', 'none');

@@ -2,7 +2,8 @@ import { randomFrom, seedOf } from '../../random/index.ts';
 import { add, direction, scaleBy } from '../geometry.ts';
 import type { Shape } from '../scene.ts';
 import type { TraitReader } from '../traits.ts';
-import { taper, type TwigNode } from './twig.ts';
+import type { TwigNode } from './node.ts';
+import { taper } from './taper.ts';
 
 /** Thorns, spines and prickles at a node, each as long as the trait says. */
 export function armatureAt(reader: TraitReader, node: TwigNode, thickness: number): Shape[] {

@@ -1,19 +1,11 @@
 import { randomFrom, seedOf } from '../../random/index.ts';
-import { add, along, band, curve, direction, place, scaleBy, type Point } from '../geometry.ts';
+import { add, along, band, curve, direction, scaleBy, type Point } from '../geometry.ts';
 import { NATURAL } from '../palette.ts';
 import type { Shape } from '../scene.ts';
 import { TraitReader, type Traits } from '../traits.ts';
 import { armatureAt } from './armature.ts';
-
-/** Where a leaf or bud stands: −1 above the twig, 1 below, 0 towards us. */
-export type Side = -1 | 0 | 1;
-
-export interface TwigNode {
-  at: Point;
-  /** Angle of the twig at the node, radians. */
-  angle: number;
-  stands: { side: Side; at: Point }[];
-}
+import type { Side, TwigNode } from './node.ts';
+import { taper } from './taper.ts';
 
 export interface Twig {
   axis: Point[];
@@ -97,20 +89,6 @@ export function twigOf(traits: Traits, nodeCount: number, internode: number): Tw
     shapes,
   };
 }
-
-/** A pointed body from `at` along `angle`. */
-export const taper = (at: Point, angle: number, length: number, half: number): Point[] =>
-  place(
-    [
-      [0, -half],
-      [length * 0.5, -half * 0.42],
-      [length, 0],
-      [length * 0.5, half * 0.42],
-      [0, half],
-    ],
-    at,
-    angle,
-  );
 
 /** Lenticels by density, hairs, bloom and dots of resin. */
 function skin(reader: TraitReader, axis: readonly Point[], thickness: number): Shape[] {
