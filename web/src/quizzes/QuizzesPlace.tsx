@@ -107,7 +107,8 @@ function QuizPage({ course }: { course: Course }) {
       <div className="page-head">
         <h1>{quiz.title}</h1>
         <span className="quiet">
-          {dayLabel(dayOfYear(quiz.heldOn))} · {quiz.stations.length} stations · {STATES[quiz.state]}
+          {dayLabel(dayOfYear(quiz.heldOn))} · {quiz.stations.length}{' '}
+          {quiz.stations.length === 1 ? 'station' : 'stations'} · {STATES[quiz.state]}
         </span>
       </div>
       <nav className="tabs" aria-label="Steps of the quiz">
