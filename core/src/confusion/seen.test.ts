@@ -23,6 +23,8 @@ test('intervals of Beta distributions: known values', () => {
   // The distribution function of Beta(2, 1) is p², that of Beta(1, 3) is 1 − (1 − p)³.
   near(betaInterval(2, 1, 0.9), [Math.sqrt(0.05), Math.sqrt(0.95)]);
   near(betaInterval(1, 3, 0.9), [1 - Math.cbrt(0.95), 1 - Math.cbrt(0.05)]);
+  // Of Beta(1/5, 1) it is the fifth root, steep at 0.
+  near(betaInterval(0.2, 1, 0.9), [0.05 ** 5, 0.95 ** 5]);
 });
 
 test('the interval holds the true share about nine times in ten', () => {

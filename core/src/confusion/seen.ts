@@ -71,6 +71,9 @@ export function betaInterval(a: number, b: number, mass: number): [number, numbe
   });
   const top = Math.max(...logs);
   const density = logs.map((log) => Math.exp(log - top));
+  // Below 1 a parameter makes the density rise without bound at its end: there the cell's mass is taken exactly.
+  density[0]! *= 2 ** (a - 1) / a;
+  density[GRID - 1]! *= 2 ** (b - 1) / b;
   const total = density.reduce((sum, d) => sum + d, 0);
   const quantile = (share: number): number => {
     let below = 0;
