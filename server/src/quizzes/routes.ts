@@ -76,7 +76,7 @@ async function refuseUnseen(db: Db, courseId: string, { stations, heldOn }: Plan
     const stray = asks.find((id) => !can.includes(id));
     if (stray)
       throw badInput(
-        `Station ${i + 1} asks for “${vocabulary.get(stray)?.term ?? stray}”, which is not to be seen in what it shows or has no score for its species. Take the question away, or show the part.`,
+        `Station ${i + 1} asks for “${vocabulary.get(stray)?.term ?? stray}”, which is not to be seen in what it shows, or has no score that says of every state whether it is right. Take the question away, show the part, or complete the score.`,
       );
   }
 }

@@ -1,4 +1,3 @@
-import { useMemo } from 'react';
 import type { ProfiledTaxon, ReadingOptions } from '@hurrow/core/evidence';
 import { askable, MOST_QUESTIONS } from '@hurrow/core/quiz';
 import { SHOWN_BY } from '@hurrow/core/vocabulary';
@@ -23,10 +22,7 @@ export function SeeingPicker({
 }) {
   const vocabulary = useVocabulary();
   const { view, asks = [] } = station;
-  const can = useMemo(
-    () => askable(profiled, vocabulary, view, options),
-    [profiled, vocabulary, view, options],
-  );
+  const can = askable(profiled, vocabulary, view, options);
   const term = (id: string) => {
     const character = vocabulary.get(id);
     return character ? `${SHOWN_TITLES[SHOWN_BY[character.organ]]}: ${character.term}` : id;
