@@ -3,17 +3,20 @@ import '@fontsource/source-serif-4/latin-400.css';
 import '@fontsource/source-serif-4/latin-600.css';
 import '@fontsource/source-serif-4/latin-400-italic.css';
 import './app/base.css';
-import { QueryClient, QueryClientProvider, useQuery } from '@tanstack/react-query';
+import { notifyManager, QueryClient, QueryClientProvider, useQuery } from '@tanstack/react-query';
 import { lazy, StrictMode, Suspense } from 'react';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter } from 'react-router';
 import { ApiError, messageOf } from './app/api.ts';
 import { sessionQuery } from './app/session.ts';
+import { holdWhilePressed } from './app/steady.ts';
 import { SignIn } from './signin/SignIn.tsx';
 
 // A phone loads only the student's pages, an instructor only the workbench.
 const Workbench = lazy(() => import('./app/Workbench.tsx'));
 const StudentPages = lazy(() => import('./student/StudentPages.tsx'));
+
+notifyManager.setScheduler(holdWhilePressed(window));
 
 const queries = new QueryClient({
   defaultOptions: {

@@ -36,6 +36,7 @@ async function sessionState(db: Db, who: Who | undefined, demo: boolean, now: Da
     today: now.toISOString().slice(0, 10),
     who: who
       ? {
+          id: who.accountId ?? who.studentId,
           name: who.name,
           role: who.role,
           ...(who.courseId ? { course: await queries.courseName(db, who.courseId) } : {}),

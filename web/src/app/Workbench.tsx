@@ -3,7 +3,7 @@ import { App as AntApp, ConfigProvider, Modal } from 'antd';
 import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import { Link, Navigate, NavLink, Route, Routes, useLocation, useNavigate, useParams } from 'react-router';
 import { commonName, scientificName } from '@hurrow/core/taxon';
-import { messageOf, post, remove, onSessionLost } from './api.ts';
+import { messageOf, onSessionLost, remove, signInAgain } from './api.ts';
 import { courseQuery, coursesQuery, useLibrary } from './data.ts';
 import { FieldDateProvider, useFieldDate } from './fieldDate.tsx';
 import { KEYS, useKeys } from './keys.ts';
@@ -11,6 +11,8 @@ import { Ribbon } from './Ribbon.tsx';
 import type { Session } from './session.ts';
 import { theme } from './theme.ts';
 import { Tray } from './Tray.tsx';
+import { DraftList } from '../drafts/DraftList.tsx';
+import { DraftsProvider } from '../drafts/DraftsProvider.tsx';
 import { useVasculum, VasculumProvider } from './vasculum.tsx';
 import './workbench.css';
 
@@ -28,12 +30,14 @@ export default function Workbench({ session }: { session: Session }) {
     <ConfigProvider theme={theme} csp={{ nonce }}>
       <AntApp>
         <FieldDateProvider today={session.today}>
-          <VasculumProvider>
-            <Routes>
-              <Route path="/c/:courseId/*" element={<Bench session={session} />} />
-              <Route path="*" element={<FirstCourse />} />
-            </Routes>
-          </VasculumProvider>
+          <DraftsProvider who={session.who?.id ?? ''}>
+            <VasculumProvider>
+              <Routes>
+                <Route path="/c/:courseId/*" element={<Bench session={session} />} />
+                <Route path="*" element={<FirstCourse />} />
+              </Routes>
+            </VasculumProvider>
+          </DraftsProvider>
         </FieldDateProvider>
       </AntApp>
     </ConfigProvider>
@@ -149,6 +153,7 @@ function Header({
         ))}
       </nav>
       <Find courseId={courseId} find={find} />
+      <DraftList />
       <span className="bar-who" title={session.who?.role}>
         {session.who?.name}
       </span>
@@ -224,7 +229,7 @@ function SignedOut() {
       onSubmit={(event) => {
         event.preventDefault();
         const fields = Object.fromEntries(new FormData(event.currentTarget));
-        post('/api/session/account', fields)
+        signInAgain(fields)
           .then(() => {
             setLost(false);
             setProblem(undefined);

@@ -18,6 +18,15 @@ export function onSessionLost(listener: Listener): () => void {
   return () => lost.delete(listener);
 }
 
+let signingIn: Promise<unknown> = Promise.resolve();
+
+/** Signs in again after a session has ended. Calls made while it runs wait for it: who presses “Save” at once means to be signed in. */
+export function signInAgain(fields: unknown): Promise<void> {
+  const signed = post('/api/session/account', fields);
+  signingIn = signed.catch(() => undefined);
+  return signed.then(() => undefined);
+}
+
 /**
  * One call of the API; a body is sent as JSON, a picture as it is. Throws ApiError with a message for the user; status 0 when the server cannot be reached. A 401 while
  * signed in also tells everyone who listens that the session is gone.
@@ -27,6 +36,7 @@ export async function api<T>(
   path: string,
   body?: unknown,
 ): Promise<T> {
+  if (!path.startsWith('/api/session')) await signingIn;
   let response: Response;
   const picture = body instanceof Blob;
   const headers: Record<string, string> = { 'x-hurrow': '1' };

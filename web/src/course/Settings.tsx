@@ -6,6 +6,8 @@ import { DEFAULT_MARKING, NAMING_POLICIES, POLICY_TITLES, type MarkingPolicy } f
 import { messageOf, post, put } from '../app/api.ts';
 import { libraryQuery, type Course, type CourseSummary } from '../app/data.ts';
 import { sessionQuery } from '../app/session.ts';
+import { BroughtBack } from '../drafts/BroughtBack.tsx';
+import { useKept } from '../drafts/useKept.ts';
 
 type Draft = Omit<CourseSummary, 'id' | 'code'>;
 
@@ -41,7 +43,12 @@ export function Settings({ course }: { course: Course | undefined }) {
 }
 
 function Form({ course, start }: { course: Course | undefined; start: Draft }) {
-  const [draft, setDraft] = useState(start);
+  const kept = useKept(
+    `settings/${course?.id ?? 'new'}`,
+    course ? `Settings of ${course.name}` : 'A new course',
+    start,
+  );
+  const { value: draft, set: setDraft } = kept;
   const [problem, setProblem] = useState<string>();
   const queries = useQueryClient();
   const go = useNavigate();
@@ -55,11 +62,13 @@ function Form({ course, start }: { course: Course | undefined; start: Draft }) {
     try {
       if (course) {
         await put(`/api/courses/${course.id}`, draft);
+        kept.settle(draft);
         await queries.invalidateQueries({ queryKey: ['course', course.id] });
         await queries.invalidateQueries({ queryKey: ['courses'] });
         void message.success('The settings are saved.');
       } else {
         const made = await post<{ id: string }>('/api/courses', draft);
+        kept.settle(draft);
         await queries.invalidateQueries({ queryKey: ['courses'] });
         void go(`/c/${made.id}/course/list`);
       }
@@ -71,6 +80,7 @@ function Form({ course, start }: { course: Course | undefined; start: Draft }) {
   return (
     <div className={course ? '' : 'page'}>
       {!course && <h1>A new course</h1>}
+      <BroughtBack at={kept.broughtBack} onGiveUp={kept.forget} />
       <div className="settings">
         <label className="wide">
           <span>Name of the course</span>

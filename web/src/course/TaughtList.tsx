@@ -5,6 +5,8 @@ import { useSearchParams } from 'react-router';
 import { commonName, scientificName } from '@hurrow/core/taxon';
 import { messageOf, put } from '../app/api.ts';
 import { useLibrary, type Course } from '../app/data.ts';
+import { BroughtBack } from '../drafts/BroughtBack.tsx';
+import { useKept } from '../drafts/useKept.ts';
 
 interface Draft {
   title: string;
@@ -12,18 +14,23 @@ interface Draft {
   taxa: string[];
 }
 
+/** The list with a set of what was gathered in the vasculum and stands in no set yet. */
+function withGathered(sets: Draft[], gathered: readonly string[]): Draft[] {
+  const listed = new Set(sets.flatMap((set) => set.taxa));
+  const taxa = gathered.filter((id) => !listed.has(id));
+  return taxa.length ? [...sets, { title: 'From the vasculum', week: null, taxa }] : sets;
+}
+
 /** The taught list in sets, edited as a whole and saved at once. */
 export function TaughtList({ course }: { course: Course }) {
   const { profiles, every } = useLibrary();
   const queries = useQueryClient();
   const { message } = App.useApp();
-  const [search] = useSearchParams();
-  const [sets, setSets] = useState<Draft[]>(() => {
-    const held = course.sets.map(({ title, week, taxa }) => ({ title, week, taxa }));
-    const listed = new Set(held.flatMap((set) => set.taxa));
-    const gathered = (search.get('add') ?? '').split(',').filter((id) => id && !listed.has(id));
-    return gathered.length ? [...held, { title: 'From the vasculum', week: null, taxa: gathered }] : held;
-  });
+  const [search, setSearch] = useSearchParams();
+  const stored: Draft[] = course.sets.map(({ title, week, taxa }) => ({ title, week, taxa }));
+  const kept = useKept(`list/${course.id}`, `List of ${course.name}`, stored);
+  const { set: setSets } = kept;
+  const sets = withGathered(kept.value, (search.get('add') ?? '').split(',').filter(Boolean));
   const [problem, setProblem] = useState<string>();
   const listed = new Set(sets.flatMap((set) => set.taxa));
   const change = (i: number, part: Partial<Draft>) =>
@@ -38,6 +45,8 @@ export function TaughtList({ course }: { course: Course }) {
     setProblem(undefined);
     try {
       await put(`/api/courses/${course.id}/list`, { sets });
+      kept.settle(sets);
+      setSearch({}, { replace: true });
       await queries.invalidateQueries({ queryKey: ['course', course.id] });
       void message.success('The list is saved.');
     } catch (error) {
@@ -72,6 +81,7 @@ export function TaughtList({ course }: { course: Course }) {
           </>
         )}
       </p>
+      <BroughtBack at={kept.broughtBack} onGiveUp={kept.forget} />
       {sets.map((set, i) => (
         <fieldset className="set-edit" key={i}>
           <legend className="visually-hidden">Set {i + 1}</legend>

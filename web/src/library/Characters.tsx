@@ -14,6 +14,7 @@ import {
 import { get, messageOf, put, remove } from '../app/api.ts';
 import { useLibrary } from '../app/data.ts';
 import { useDraft } from '../app/useDraft.ts';
+import { BroughtBack } from '../drafts/BroughtBack.tsx';
 import { useSaved } from './useSaved.tsx';
 import './library.css';
 
@@ -118,7 +119,12 @@ function CharacterForm({
   onSaved(id: string): void;
 }) {
   const saved = useSaved();
-  const { draft, setDraft, base, settle } = useDraft(character, revision);
+  const { draft, setDraft, base, settle, broughtBack, reset } = useDraft(
+    `character/${isNew ? 'new' : character.id}`,
+    isNew ? 'New character' : `Character: ${character.term}`,
+    character,
+    revision,
+  );
   const [problem, setProblem] = useState<string>();
   const uses = useQuery({
     queryKey: ['library', 'uses', character.id, revision],
@@ -182,6 +188,7 @@ function CharacterForm({
           ? 'It can be scored at once, and takes part in contrasts and quizzes like any other.'
           : usesInWords(uses)}
       </p>
+      <BroughtBack at={broughtBack} onGiveUp={reset} />
       {problem && (
         <p className="problem" role="alert">
           {problem}

@@ -12,6 +12,7 @@ import { messageOf, put } from '../app/api.ts';
 import { courseQuery, useLibrary, type LibraryAnswer } from '../app/data.ts';
 import { useFieldDate } from '../app/fieldDate.tsx';
 import { useDraft } from '../app/useDraft.ts';
+import { BroughtBack } from '../drafts/BroughtBack.tsx';
 import { useSaved } from './useSaved.tsx';
 import './library.css';
 
@@ -71,7 +72,9 @@ interface Settings {
 
 function SourceList({ library }: { library: LibraryAnswer }) {
   const { save, problem } = useSettings(library);
-  const { draft, setDraft, changed, settle } = useDraft<Settings>(
+  const { draft, setDraft, changed, settle, broughtBack, reset } = useDraft<Settings>(
+    'sources',
+    'Sources and rule',
     { sources: library.sources, rule: library.reconciliation.rule },
     library.revision,
   );
@@ -87,6 +90,7 @@ function SourceList({ library }: { library: LibraryAnswer }) {
     <>
       <h1>Sources</h1>
       <p className="quiet">Who says what is in the profiles, the most trusted first.</p>
+      <BroughtBack at={broughtBack} onGiveUp={reset} />
       {sources.map((source, i) => (
         <div className="source-line" key={source.id ?? `new-${i}`}>
           <span className="quiet">{i + 1}</span>

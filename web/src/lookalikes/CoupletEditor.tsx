@@ -52,7 +52,7 @@ export function CoupletEditor(props: Props) {
             rows={2}
             maxLength={400}
             defaultValue={leadInWords(lead, ground.vocabulary, audience, units)}
-            onBlur={(event) => {
+            onChange={(event) => {
               const own = leadInWords(
                 { condition: lead.condition, also: lead.also, to: lead.to },
                 ground.vocabulary,

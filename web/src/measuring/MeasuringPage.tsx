@@ -63,6 +63,7 @@ export default function MeasuringPage({ courseId, taxonId }: { courseId: string;
       <Sheet
         key={characterId ?? ''}
         taxonId={taxonId}
+        taxonName={commonName(taxon)}
         sheets={sheets.data.sheets}
         revision={sheets.data.revision}
         characterId={characterId}
@@ -83,7 +84,7 @@ interface PhotoPanelProps {
 
 /** One photo with what is said of it: marks set on the picture and the details below it are one draft. */
 function PhotoPanel({ photo, revision, characterId, onMeasured }: PhotoPanelProps) {
-  const edit = useDraft(photo.record, revision);
+  const edit = useDraft(`photo/${photo.id}`, 'Details of a photo', photo.record, revision);
   return (
     <>
       <PhotoStage

@@ -33,16 +33,24 @@ interface PhotoStageProps {
   onMark(mark: Annotation): void;
 }
 
+const SCALES = 'hurrow.scale.';
+
+/** Meters a pixel, as set on a photo before in this browser. */
+const keptScale = (photoId: string): number | undefined =>
+  Number(localStorage.getItem(`${SCALES}${photoId}`)) || undefined;
+
 /** A photo to measure on: a scale, lengths, angles and counts by clicking, or by a crosshair moved with the keys. */
 export function PhotoStage({ photo, marks, characterId, onMeasured, onMark }: PhotoStageProps) {
   const character = useVocabulary().get(characterId ?? '');
   const frame = useRef<SVGSVGElement>(null);
-  const [tool, setTool] = useState<Tool>('scale');
+  const [tool, setTool] = useState<Tool>(() => (keptScale(photo.id) ? 'length' : 'scale'));
   const [known, setKnown] = useState(KNOWN_SIZES[1]!.label);
-  const [scale, setScale] = useState<number>();
+  const [scale, keepScale] = useState(() => keptScale(photo.id));
   const [points, setPoints] = useState<Pixel[]>([]);
   const [cross, setCross] = useState<Pixel>({ x: photo.width / 2, y: photo.height / 2 });
-  const [said, setSaid] = useState('');
+  const [said, setSaid] = useState(
+    scale ? `The scale set before holds: ${(0.01 / scale).toFixed(1)} pixels a centimeter.` : '',
+  );
   const size = KNOWN_SIZES.find(({ label }) => label === known)!;
 
   const annotate = (shape: Annotation['shape'], from: Pixel, to: Pixel) => {
@@ -57,7 +65,8 @@ export function PhotoStage({ photo, marks, characterId, onMeasured, onMark }: Ph
     setPoints([]);
     if (tool === 'scale') {
       const found = scaleOf(line[0]!, line[1]!, size.metres);
-      setScale(found);
+      keepScale(found);
+      if (found) localStorage.setItem(`${SCALES}${photo.id}`, String(found));
       setSaid(
         found
           ? `Scale set: ${(0.01 / found).toFixed(1)} pixels a centimeter.`

@@ -6,6 +6,7 @@ import type { Character } from '@hurrow/core/vocabulary';
 import { messageOf, put } from '../app/api.ts';
 import { useVocabulary } from '../app/data.ts';
 import { useDraft } from '../app/useDraft.ts';
+import { BroughtBack } from '../drafts/BroughtBack.tsx';
 import { useSaved } from '../library/useSaved.tsx';
 
 /** What was measured of one character: its values as they came. */
@@ -17,6 +18,7 @@ export interface SheetRecord {
 
 interface SheetProps {
   taxonId: string;
+  taxonName: string;
   sheets: readonly SheetRecord[];
   revision: number;
   characterId: string | undefined;
@@ -30,12 +32,17 @@ const NONE: SheetRecord['values'] = [];
 
 /** Own measurements of one character: values as they come, their statistics as one types, saved as a score. */
 export function Sheet(props: SheetProps) {
-  const { taxonId, sheets, revision, characterId, onCharacter, photoId, measured } = props;
+  const { taxonId, taxonName, sheets, revision, characterId, onCharacter, photoId, measured } = props;
   const vocabulary = useVocabulary();
   const saved = useSaved();
   const character = vocabulary.get(characterId ?? '');
   const held = sheets.find((sheet) => sheet.characterId === characterId);
-  const { draft: values, setDraft: setValues, ...edit } = useDraft(held?.values ?? NONE, revision);
+  const { draft: values, setDraft: setValues, ...edit } = useDraft(
+    `sheet/${taxonId}/${characterId ?? '-'}`,
+    `Measured: ${character?.term ?? 'sheet'}, ${taxonName}`,
+    held?.values ?? NONE,
+    revision,
+  );
   const [text, setText] = useState('');
   const [problem, setProblem] = useState<string>();
   const [taken, setTaken] = useState(measured?.key);
@@ -101,6 +108,7 @@ export function Sheet(props: SheetProps) {
               {problem ?? typed}
             </p>
           )}
+          <BroughtBack at={edit.broughtBack} onGiveUp={edit.reset} />
           <Statistics values={shown} character={character} />
           <ol className="values">
             {values.map(({ value, photoId: from }, i) => (

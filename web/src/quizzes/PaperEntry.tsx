@@ -5,6 +5,7 @@ import { scientificName } from '@hurrow/core/taxon';
 import { stateOf, type Character } from '@hurrow/core/vocabulary';
 import { messageOf, post } from '../app/api.ts';
 import { useVocabulary, type Course } from '../app/data.ts';
+import { useKept } from '../drafts/useKept.ts';
 import type { Marks, Quiz } from './quizData.ts';
 
 const PARTS: Record<string, AnswerPart[]> = {
@@ -27,7 +28,15 @@ export function PaperEntry({
   onSaved(): void;
 }) {
   const [studentId, setStudentId] = useState('');
-  const [typed, setTyped] = useState<Record<string, Answer>>({});
+  const papers = useKept<Record<string, Record<string, Answer>>>(
+    `papers/${quiz.id}`,
+    `Papers of ${quiz.title}`,
+    {},
+    (held) => Object.values(held).some((paper) => Object.keys(paper).length > 0),
+  );
+  const typed = papers.value[studentId] ?? {};
+  const setTyped = (paper: Record<string, Answer>) =>
+    papers.set((before) => ({ ...before, [studentId]: paper }));
   const [problem, setProblem] = useState<string>();
   const [saved, setSaved] = useState<string>();
   const parts = PARTS[marks?.policy ?? course.marking.policy] ?? ['name'];
@@ -38,7 +47,6 @@ export function PaperEntry({
       ?.written ?? {};
   const choose = (id: string) => {
     setStudentId(id);
-    setTyped({});
     setSaved(undefined);
   };
   const save = async (event: FormEvent) => {
@@ -69,6 +77,7 @@ export function PaperEntry({
           {course.students.map((student) => (
             <option key={student.id} value={student.id}>
               {student.name}
+              {Object.keys(papers.value[student.id] ?? {}).length > 0 ? ', not stored yet' : ''}
             </option>
           ))}
         </select>

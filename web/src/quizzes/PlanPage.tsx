@@ -9,7 +9,9 @@ import { messageOf, post, put, remove } from '../app/api.ts';
 import { useLibrary, type Course } from '../app/data.ts';
 import { SiteSpecimen } from '../app/Drawings.tsx';
 import { sessionQuery } from '../app/session.ts';
-import type { Planned } from './planned.ts';
+import { BroughtBack } from '../drafts/BroughtBack.tsx';
+import { useKept } from '../drafts/useKept.ts';
+import type { Plan, Planned } from './planned.ts';
 import type { Quiz } from './quizData.ts';
 import { SeeingPicker } from './SeeingPicker.tsx';
 import { StationLine } from './StationLine.tsx';
@@ -35,17 +37,28 @@ export function PlanPage({ course, quiz }: { course: Course; quiz: Quiz | undefi
   const queries = useQueryClient();
   const go = useNavigate();
   const { message } = App.useApp();
-  const [title, setTitle] = useState(quiz?.title ?? freeTitle(course));
-  const [heldOn, setHeldOn] = useState(quiz?.heldOn ?? today);
-  const day = dayOfYear(heldOn);
-  const [stations, setStations] = useState<Planned[]>(() =>
+  const gathered = search.get('taxa') ?? '';
+  const kept = useKept<Plan>(
+    `plan/${quiz?.id ?? `new-${course.id}${gathered && `-${gathered}`}`}`,
+    `Plan of ${quiz?.title ?? 'a new quiz'}, ${course.name}`,
     quiz
-      ? quiz.stations.map(({ taxonId, medium, view, asks }) => ({ taxonId, medium, view, asks }))
-      : (search.get('taxa') ?? '')
-          .split(',')
-          .filter(Boolean)
-          .map((taxonId) => ({ taxonId, medium: 'cutting' as const, view: viewFor('cutting', day) })),
+      ? {
+          title: quiz.title,
+          heldOn: quiz.heldOn,
+          stations: quiz.stations.map(({ taxonId, medium, view, asks }) => ({ taxonId, medium, view, asks })),
+        }
+      : {
+          title: freeTitle(course),
+          heldOn: today,
+          stations: gathered
+            .split(',')
+            .filter(Boolean)
+            .map((taxonId) => ({ taxonId, medium: 'cutting', view: viewFor('cutting', dayOfYear(today)) })),
+        },
   );
+  const { title, heldOn, stations } = kept.value;
+  const day = dayOfYear(heldOn);
+  const setStations = (next: Planned[]) => kept.set({ ...kept.value, stations: next });
   const [open, setOpen] = useState(0);
   const [problem, setProblem] = useState<string>();
   const fixed = quiz !== undefined && quiz.state !== 'planned';
@@ -82,6 +95,7 @@ export function PlanPage({ course, quiz }: { course: Course; quiz: Quiz | undefi
       const id = quiz
         ? (await put(`/api/quizzes/${quiz.id}`, body), quiz.id)
         : (await post<{ id: string }>(`/api/courses/${course.id}/quizzes`, body)).id;
+      kept.settle(kept.value);
       await queries.invalidateQueries({ queryKey: ['course', course.id] });
       await queries.invalidateQueries({ queryKey: ['quiz', id] });
       return id;
@@ -117,7 +131,7 @@ export function PlanPage({ course, quiz }: { course: Course; quiz: Quiz | undefi
               aria-label="Title"
               value={title}
               disabled={fixed}
-              onChange={(event) => setTitle(event.target.value)}
+              onChange={(event) => kept.set({ ...kept.value, title: event.target.value })}
               style={{ width: 190 }}
             />
           </label>
@@ -128,11 +142,12 @@ export function PlanPage({ course, quiz }: { course: Course; quiz: Quiz | undefi
               type="date"
               value={heldOn}
               disabled={fixed}
-              onChange={(event) => setHeldOn(event.target.value || heldOn)}
+              onChange={(event) => kept.set({ ...kept.value, heldOn: event.target.value || heldOn })}
               style={{ width: 150 }}
             />
           </label>
         </div>
+        <BroughtBack at={kept.broughtBack} onGiveUp={() => kept.forget()} />
         {fixed && (
           <p className="notice">
             This quiz has been opened. Its stations, names and drawings are fixed as they were then; edits of

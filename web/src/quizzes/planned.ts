@@ -8,3 +8,10 @@ export interface Planned {
   /** Characters that students read besides naming the tree. */
   asks?: string[];
 }
+
+/** A whole plan as it is being edited. */
+export interface Plan {
+  title: string;
+  heldOn: string;
+  stations: Planned[];
+}

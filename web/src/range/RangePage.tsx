@@ -23,6 +23,7 @@ import { commonName, scientificName, type Taxon } from '@hurrow/core/taxon';
 import { get, messageOf, put } from '../app/api.ts';
 import { courseQuery, useLibrary } from '../app/data.ts';
 import { useDraft } from '../app/useDraft.ts';
+import { BroughtBack } from '../drafts/BroughtBack.tsx';
 import { Latin } from '../app/Names.tsx';
 import { useSaved } from '../library/useSaved.tsx';
 import { placeName, type MapView } from './baseMap.ts';
@@ -73,7 +74,12 @@ function RangeEditor({ courseId, taxon, held, elevation }: EditorProps) {
   const { library } = useLibrary();
   const site = course ?? library?.reference;
   const saved = useSaved();
-  const { draft: range, setDraft: setRange, ...edit } = useDraft(held.range, held.revision);
+  const { draft: range, setDraft: setRange, ...edit } = useDraft(
+    `range/${taxon.id}`,
+    `Range of ${commonName(taxon)}`,
+    held.range,
+    held.revision,
+  );
   const { cells } = range;
   const setCells = (next: RangeCells) => setRange({ ...range, cells: next });
   const [past, setPast] = useState<RangeCells[]>([]);
@@ -179,6 +185,7 @@ function RangeEditor({ courseId, taxon, held, elevation }: EditorProps) {
             Undo stroke
           </button>
         </div>
+        <BroughtBack at={edit.broughtBack} onGiveUp={edit.reset} />
         <RangeMap
           cells={cells}
           view={view}

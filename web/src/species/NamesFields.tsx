@@ -1,9 +1,9 @@
 import { Input, type InputRef } from 'antd';
 import { useEffect, useRef, useState } from 'react';
-import type { Taxon } from '@hurrow/core/taxon';
 
-export type Draft = Omit<Taxon, 'id'>;
-type SetDraft = <K extends keyof Draft>(key: K, value: Draft[K]) => void;
+import type { TaxonFields } from './editing.ts';
+
+type SetDraft = <K extends keyof TaxonFields>(key: K, value: TaxonFields[K]) => void;
 type TextKey = 'authority' | 'familyCommon' | 'meaning' | 'memoryAid' | 'fact' | 'uses' | 'wildlife';
 type ListKey = 'commonNames' | 'olderFamilies' | 'synonyms';
 
@@ -21,7 +21,7 @@ const FIELDS: ({ label: string; wide?: boolean } & ({ text: TextKey } | { list: 
 ];
 
 /** Names of a taxon and what is told of it. */
-export function NamesFields({ draft, set, isNew }: { draft: Draft; set: SetDraft; isNew: boolean }) {
+export function NamesFields({ draft, set, isNew }: { draft: TaxonFields; set: SetDraft; isNew: boolean }) {
   return (
     <fieldset>
       <legend>Names</legend>

@@ -1,4 +1,4 @@
-import { useId, useState } from 'react';
+import { memo, useState } from 'react';
 import {
   asTyped,
   FREQUENCIES,
@@ -6,6 +6,8 @@ import {
   qualifierKey,
   qualifiersInWords,
   slipOf,
+  valueInWords,
+  type AdoptedScore,
   type Frequency,
   type Qualifiers,
   type ScoreProblem,
@@ -14,6 +16,8 @@ import {
 import { stateOf, type Character } from '@hurrow/core/vocabulary';
 import type { Entry } from './entry.ts';
 import { StatePicture } from '../app/StatePicture.tsx';
+import { READING_LINE, useLook } from './ReadingLine.tsx';
+import styles from './editor.module.css';
 
 const QUALIFIERS: [string, Qualifiers][] = [
   ['in general', {}],
@@ -36,6 +40,9 @@ const PICKS = '1234567890abcdefghijklmnoprstuvwxyz';
 interface ScoreRowProps {
   character: Character;
   entries: readonly Entry[];
+  /** What the library adopts of this character from other sources than the one being entered. */
+  adopted: readonly AdoptedScore[];
+  sourceLabel(id: string): string;
   problems: readonly ScoreProblem[];
   onChange(entry: Entry): void;
 }
@@ -48,8 +55,22 @@ function toRow(from: HTMLElement, by: 1 | -1): void {
   stops[at + by]?.focus();
 }
 
-/** One character in the editor: what it holds for, and its states as chips or its range as typed. */
-export function ScoreRow({ character, entries, problems, onChange }: ScoreRowProps) {
+const same = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b);
+
+/**
+ * One character in the editor: what it holds for, and its states as chips or its range as typed. A hundred rows stand in one form: a row is
+ * drawn again only when what it shows has changed, so `onChange` must not rest on what it was made with.
+ */
+export const ScoreRow = memo(
+  Row,
+  (before, now) =>
+    before.character === now.character &&
+    same(before.entries, now.entries) &&
+    same(before.adopted, now.adopted) &&
+    same(before.problems, now.problems),
+);
+
+function Row({ character, entries, adopted, sourceLabel, problems, onChange }: ScoreRowProps) {
   const [chosen, setChosen] = useState<string>();
   const key = chosen ?? qualifierKey(entries[0]?.qualifiers ?? {});
   const held = entries.find((entry) => qualifierKey(entry.qualifiers) === key);
@@ -124,6 +145,14 @@ export function ScoreRow({ character, entries, problems, onChange }: ScoreRowPro
           </p>
         ))}
       </div>
+      <div className={styles['adopted']}>
+        {adopted.map((score) => (
+          <div key={qualifierKey(score.qualifiers)}>
+            {Object.keys(score.qualifiers).length > 0 && `${qualifiersInWords(score.qualifiers)}: `}
+            {valueInWords(score.value, character)} ({score.from.map(sourceLabel).join(', ')})
+          </div>
+        ))}
+      </div>
     </div>
   );
 }
@@ -190,8 +219,7 @@ interface ChipsProps {
 
 /** The states as chips. The key on a chip picks it; pressed again it means less often, and at last not at all. */
 function Chips({ character, value, put }: ChipsProps) {
-  const said = useId();
-  const [looking, setLooking] = useState<string>();
+  const look = useLook();
   const states =
     character.kind === 'flag'
       ? FREQUENCIES.map((frequency) => ({ id: frequency, term: FLAG_TERMS[frequency], definition: '' }))
@@ -204,8 +232,12 @@ function Chips({ character, value, put }: ChipsProps) {
       : value?.kind === 'states'
         ? value.states.find((entry) => entry.state === id)?.frequency
         : undefined;
+  const define = (id: string) => {
+    const state = character.kind === 'flag' ? undefined : stateOf(character, id);
+    look(state ? `${state.term}: ${state.definition}` : '');
+  };
   const press = (id: string) => {
-    setLooking(id);
+    define(id);
     if (character.kind === 'flag')
       return put(frequencyOf(id) ? null : { kind: 'flag', frequency: id as Frequency });
     const list = value?.kind === 'states' ? value.states : [];
@@ -232,38 +264,32 @@ function Chips({ character, value, put }: ChipsProps) {
     else return;
     event.preventDefault();
   };
-  const shown = stateOf(character, looking ?? '');
   return (
-    <>
-      {/* Keys bubble up from the chips, which are the controls. */}
-      <div className="chips" role="group" aria-labelledby={`name-${character.id}`} onKeyDown={keys}>
-        {states.map((state, i) => {
-          const frequency = frequencyOf(state.id);
-          return (
-            <button
-              key={state.id}
-              type="button"
-              className={i === 0 ? 'row-stop' : ''}
-              tabIndex={i === 0 ? 0 : -1}
-              aria-pressed={frequency !== undefined}
-              aria-describedby={said}
-              {...(frequency ? { 'data-frequency': frequency } : {})}
-              title={state.definition || stateOf(character, state.id)?.definition}
-              onFocus={() => setLooking(state.id)}
-              onClick={() => press(state.id)}
-            >
-              <StatePicture characterId={character.id} state={state.id} />
-              <kbd aria-hidden="true">{PICKS[i]}</kbd>
-              {state.term}
-              {frequency && frequency !== 'always' && <small>{frequency}</small>}
-            </button>
-          );
-        })}
-      </div>
-      <p className="definition" id={said}>
-        {shown && character.kind !== 'flag' ? `${shown.term}: ${shown.definition}` : ''}
-      </p>
-    </>
+    // Keys bubble up from the chips, which are the controls.
+    <div className="chips" role="group" aria-labelledby={`name-${character.id}`} onKeyDown={keys}>
+      {states.map((state, i) => {
+        const frequency = frequencyOf(state.id);
+        return (
+          <button
+            key={state.id}
+            type="button"
+            className={i === 0 ? 'row-stop' : ''}
+            tabIndex={i === 0 ? 0 : -1}
+            aria-pressed={frequency !== undefined}
+            aria-describedby={READING_LINE}
+            {...(frequency ? { 'data-frequency': frequency, 'aria-label': `${state.term}, ${frequency}` } : {})}
+            title={state.definition || stateOf(character, state.id)?.definition}
+            onFocus={() => define(state.id)}
+            onClick={() => press(state.id)}
+          >
+            <StatePicture characterId={character.id} state={state.id} />
+            <kbd aria-hidden="true">{PICKS[i]}</kbd>
+            {state.term}
+            {frequency && frequency !== 'always' && <small>{frequency}</small>}
+          </button>
+        );
+      })}
+    </div>
   );
 }
 

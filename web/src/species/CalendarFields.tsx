@@ -1,0 +1,45 @@
+import { arcsAsText, CALENDAR_PARTS, CALENDAR_TITLES } from '@hurrow/core/season';
+import { Text } from './NamesFields.tsx';
+import type { Editing } from './useEditing.ts';
+
+/** The months of a species as one types them. */
+export function CalendarFields({ editing }: { editing: Editing }) {
+  const { edits, setEdits, months, monthProblems } = editing;
+  return (
+    <fieldset>
+      <legend>Calendar</legend>
+      <p className="quiet">
+        At the library’s reference place, like “10 May – 15 Oct” or “Apr–May”; “all year” for evergreen leaves.
+      </p>
+      <div className="names-grid">
+        {CALENDAR_PARTS.map((part) => (
+          <Text
+            key={part}
+            label={CALENDAR_TITLES[part]}
+            value={months[part]}
+            onChange={(text) => setEdits({ ...edits, months: { ...edits.months, [part]: text } })}
+          />
+        ))}
+      </div>
+      {monthProblems.map((found) => (
+        <p className="row-problem" role="alert" key={found.message}>
+          {found.message}{' '}
+          {found.repair && (
+            <button
+              type="button"
+              className="link"
+              onClick={() =>
+                setEdits({
+                  ...edits,
+                  months: { ...edits.months, [found.part]: arcsAsText(found.repair!.arcs) },
+                })
+              }
+            >
+              {found.repair.label}
+            </button>
+          )}
+        </p>
+      ))}
+    </fieldset>
+  );
+}
