@@ -188,7 +188,7 @@ async function answerQuiz(
           sequence: 1,
           writtenAt: `${quiz.heldOn}T17:00:00.000Z`,
         },
-        ground.accountId,
+        { by: 'paper', accountId: ground.accountId },
       );
     }
   console.log(

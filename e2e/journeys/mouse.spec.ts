@@ -18,7 +18,10 @@ const newSpecies = async (page: Page) => {
 test('going down the editor with the mouse, every first press is taken', async ({ page }) => {
   await newSpecies(page);
   await watchPresses(page);
-  await pressAll(page, page.getByRole('group', { name: 'foliage' }).getByRole('button', { name: 'broad blade' }));
+  await pressAll(
+    page,
+    page.getByRole('group', { name: 'foliage' }).getByRole('button', { name: 'broad blade' }),
+  );
   const rows = page.locator('.score-row');
   const second = rows.locator('button:nth-of-type(2)[aria-pressed]');
   const pressed = await pressAll(page, second);

@@ -7,7 +7,7 @@ import {
   type RangeCells,
   type RangeStatus,
 } from '../range/index.ts';
-import { cell, readTable, writeTable, type RowProblem } from './table.ts';
+import { cell, readTable, withPoint, writeTable, type RowProblem } from './table.ts';
 
 /** `establishmentMeans` and `occurrenceStatus` of Darwin Core for each status of a cell. */
 const MEANS: Record<RangeStatus, { means: string; remarks: string }> = {
@@ -82,7 +82,8 @@ export function readDarwinCore(csv: string): Outcome<ReadOccurrences> {
   let rows = 0;
   for (const row of table.value.rows) {
     const refuse = (message: string) => problems.push({ line: row.line, message });
-    const [latText, lonText] = [cell(row, 'decimalLatitude'), cell(row, 'decimalLongitude')];
+    const number = (column: string) => withPoint(cell(row, column), table.value);
+    const [latText, lonText] = [number('decimalLatitude'), number('decimalLongitude')];
     const [latitude, longitude] = [Number(latText), Number(lonText)];
     if (!latText || !lonText || !Number.isFinite(latitude) || !Number.isFinite(longitude)) {
       refuse(`“${latText}, ${lonText}” is no place. Write decimal degrees, such as 47.6 and -116.4.`);
@@ -96,7 +97,7 @@ export function readDarwinCore(csv: string): Outcome<ReadOccurrences> {
       refuse('0, 0 stands for a place that was not recorded.');
       continue;
     }
-    if (Number(cell(row, 'coordinateUncertaintyInMeters')) > TOO_VAGUE) {
+    if (Number(number('coordinateUncertaintyInMeters')) > TOO_VAGUE) {
       refuse(`The place is uncertain by ${cell(row, 'coordinateUncertaintyInMeters')} m, more than a cell.`);
       continue;
     }

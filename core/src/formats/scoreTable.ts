@@ -4,13 +4,14 @@ import {
   checkScores,
   parseScore,
   qualifierKey,
+  sameStatement,
   type RangeValue,
   type Score,
 } from '../score/index.ts';
 import { scientificName, type Taxon } from '../taxon/index.ts';
 import type { Vocabulary } from '../vocabulary/index.ts';
 import { normaliseName } from '../names/fold.ts';
-import { cell, readTable, writeTable, type RowProblem } from './table.ts';
+import { cell, dateInstead, readTable, withPoint, writeTable, type RowProblem } from './table.ts';
 
 const COLUMNS = [
   'scientific name',
@@ -82,7 +83,7 @@ export function readScoreTable(
   vocabulary: Vocabulary,
   defaultSource: string,
 ): Outcome<ReadScores> {
-  const table = readTable(csv, [['scientific name', 'taxon', 'name'], ['character'], ['value']]);
+  const table = readTable(csv, [['scientific name', 'taxon', 'name'], ['character'], ['value', ...ENDS]]);
   if (!table.ok) return table;
   const byName = new Map<string, { name: string; scores: Score[] }>();
   const problems: RowProblem[] = [];
@@ -100,23 +101,29 @@ export function readScoreTable(
       continue;
     }
     const ends = ENDS.flatMap((end): [string, number][] => {
-      const text = cell(row, end);
+      const text = withPoint(cell(row, end), table.value);
       return text ? [[end, Number(text)]] : [];
     });
-    const typed = cell(row, 'value');
+    const numeric = character.kind === 'measure' || character.kind === 'count';
+    const typed = numeric ? withPoint(cell(row, 'value'), table.value) : cell(row, 'value');
+    const date = numeric && ends.length === 0 ? dateInstead(typed) : undefined;
+    if (date) {
+      refuse(`${name}: ${date}`);
+      continue;
+    }
     const value =
-      ends.length > 0 && (character.kind === 'measure' || character.kind === 'count')
+      ends.length > 0 && numeric
         ? done({
             kind: 'range',
             ...Object.fromEntries(ends),
             ...(cell(row, 'open') ? { open: true } : {}),
           } as RangeValue)
-        : parseScore(unquoted(typed), character);
+        : parseScore(typed, character);
     if (!value.ok) {
       refuse(`${name}: ${value.problem}`);
       continue;
     }
-    const note = unquoted(cell(row, 'note'));
+    const note = cell(row, 'note');
     const score: Score = {
       characterId,
       sourceId: cell(row, 'source') || defaultSource,
@@ -131,6 +138,14 @@ export function readScoreTable(
     }
     const key = normaliseName(name);
     const held = byName.get(key) ?? { name, scores: [] };
+    const twice = held.scores.find((other) => sameStatement(other, score));
+    if (twice) {
+      if (JSON.stringify(twice.value) !== JSON.stringify(score.value))
+        refuse(
+          `${name}: ${character.term} from “${score.sourceId}” stands here a second time with another value. Keep one of the two lines.`,
+        );
+      continue;
+    }
     held.scores.push(score);
     byName.set(key, held);
   }
@@ -141,9 +156,6 @@ export function readScoreTable(
     ignored: table.value.columns.filter((column) => column && !known.has(column.toLowerCase())),
   });
 }
-
-/** Text that was kept from being taken for a formula has an apostrophe before it. */
-const unquoted = (text: string) => text.replace(/^'(?=[=+\-@\t\r])/, '');
 
 const qualifiersOf = (text: string): Score['qualifiers'] =>
   Object.fromEntries(

@@ -2,8 +2,8 @@ import { done, type Outcome } from '../outcome/index.ts';
 import { checkScores, parseScore, type Qualifiers, type Score } from '../score/index.ts';
 import { CALENDAR_PARTS, parseArcs, type Calendar } from '../season/index.ts';
 import type { Taxon } from '../taxon/index.ts';
-import type { Vocabulary } from '../vocabulary/index.ts';
-import { cell, columnKey, readTable, type RowProblem } from './table.ts';
+import type { Character, Vocabulary } from '../vocabulary/index.ts';
+import { cell, columnKey, dateInstead, readTable, withPoint, type RowProblem } from './table.ts';
 
 export interface TaxonRow {
   line: number;
@@ -39,10 +39,8 @@ export function readTaxonTable(csv: string, vocabulary: Vocabulary, sourceId: st
   if (!table.ok) return table;
   const nameKeys = new Set([...NAME_COLUMNS, 'name', 'species', 'common name'].map(columnKey));
   const characters = table.value.columns.flatMap((column) => {
-    const [, id, qualifiers] = /^([\w.]+)\s*(?:\[(.+)\])?$/.exec(column.trim()) ?? [];
-    const character = id
-      ? [...vocabulary.values()].find((entry) => entry.id.toLowerCase() === id.toLowerCase())
-      : undefined;
+    const [, name, qualifiers] = /^([^[]+?)\s*(?:\[(.+)\])?$/.exec(column.trim()) ?? [];
+    const character = name && !nameKeys.has(columnKey(column)) ? characterNamed(name, vocabulary) : undefined;
     return character ? [{ column, character, qualifiers: readQualifiers(qualifiers) }] : [];
   });
   const calendarColumns = CALENDAR_PARTS.map((part) => ({ part, column: `calendar.${part}` }));
@@ -75,7 +73,13 @@ export function readTaxonTable(csv: string, vocabulary: Vocabulary, sourceId: st
     for (const { column, character, qualifiers } of characters) {
       const written = cell(row, column);
       if (!written) continue;
-      const value = parseScore(written, character);
+      const numeric = character.kind === 'measure' || character.kind === 'count';
+      const date = numeric ? dateInstead(written) : undefined;
+      if (date) {
+        problems.push({ line: row.line, message: `${genus} ${rest[0]}, ${character.term}: ${date}` });
+        continue;
+      }
+      const value = parseScore(numeric ? withPoint(written, table.value) : written, character);
       if (value.ok) scores.push({ characterId: character.id, sourceId, qualifiers, value: value.value });
       else problems.push({ line: row.line, message: `${genus} ${rest[0]}: ${value.problem}` });
     }
@@ -129,6 +133,25 @@ function namesOf(cells: Record<string, string>, name: string, genus: string, res
     ...optional,
   };
 }
+
+/** Characters by everything they may be called in a header; a name that two of them share names neither. */
+const headers = new WeakMap<Vocabulary, Map<string, Character | undefined>>();
+
+function headersOf(vocabulary: Vocabulary): Map<string, Character | undefined> {
+  const held = headers.get(vocabulary);
+  if (held) return held;
+  const made = new Map<string, Character | undefined>();
+  for (const entry of vocabulary.values())
+    for (const key of new Set([entry.term, entry.plain, `${entry.organ} ${entry.term}`].map(columnKey)))
+      made.set(key, made.has(key) ? undefined : entry);
+  for (const entry of vocabulary.values()) made.set(columnKey(entry.id), entry);
+  headers.set(vocabulary, made);
+  return made;
+}
+
+/** A character by its id, or by its term or plain words where no other has them. */
+const characterNamed = (name: string, vocabulary: Vocabulary): Character | undefined =>
+  headersOf(vocabulary).get(columnKey(name));
 
 const readQualifiers = (text: string | undefined): Qualifiers =>
   Object.fromEntries(

@@ -1,4 +1,4 @@
-import { effectiveResponses, INSTRUCTOR_DEVICE, type StoredResponse } from './index.ts';
+import { effectiveResponses, type Speaker, type StoredResponse } from './index.ts';
 
 const response = (
   device: string,
@@ -10,6 +10,7 @@ const response = (
   stationId: 'station',
   studentId: 'student',
   answer: { name },
+  by: device === 'paper' || device === 'instructor' ? (device satisfies Speaker) : 'student',
   device,
   sequence,
   ...more,
@@ -27,7 +28,7 @@ test('the latest of one device counts, in whatever order they came', () => {
 test('two devices that differ go to the instructor, whose word then counts', () => {
   const two = [response('phone', 1, 'birch'), response('paper', 1, 'alder')];
   expect(effectiveResponses(two)[0]!.conflicting).toHaveLength(1);
-  const [decided] = effectiveResponses([...two, response(INSTRUCTOR_DEVICE, 1, 'alder')]);
+  const [decided] = effectiveResponses([...two, response('instructor', 1, 'alder')]);
   expect(decided).toMatchObject({ response: { answer: { name: 'alder' } }, conflicting: [] });
 });
 
@@ -44,6 +45,19 @@ test('two devices that name alike but saw otherwise go to the instructor; what w
     effectiveResponses([saw('phone', { 'bud.scales': 'overlapping' }), saw('paper', seen)])[0]!.conflicting;
   expect(against({ 'bud.scales': 'naked' })).toHaveLength(1);
   expect(against({ 'bud.scales': 'overlapping', 'leaf.shape': '' })).toEqual([]);
+});
+
+test('a phone that calls itself the instructor is a phone', () => {
+  const lie = response('instructor', 99, 'birch', { by: 'student' });
+  const [found] = effectiveResponses([response('instructor', 1, 'alder'), lie]);
+  expect(found!.response.answer).toEqual({ name: 'alder' });
+  expect(effectiveResponses([response('paper', 1, 'alder'), lie])[0]!.conflicting).toEqual([lie]);
+});
+
+test('of two answers with one number, as two tabs send them, the later one counts', () => {
+  expect(
+    effectiveResponses([response('phone', 1, 'birch'), response('phone', 1, 'elm')])[0]!.response.answer,
+  ).toEqual({ name: 'elm' });
 });
 
 test('students and stations are kept apart', () => {

@@ -1,18 +1,20 @@
 import type { Answer } from '../names/index.ts';
 
+/** Who gave a response, as the server knows it: a student's own phone, staff from paper, or staff deciding between answers. */
+export type Speaker = 'student' | 'paper' | 'instructor';
+
 /** A stored response, never changed once acknowledged. */
 export interface StoredResponse {
   id: string;
   stationId: string;
   studentId: string;
   answer: Answer;
+  by: Speaker;
+  /** What the sender calls itself; a name and no more. */
   device: string;
   /** Counts up on the device: of several responses of one device the highest counts. */
   sequence: number;
 }
-
-/** What an instructor decides between devices is stored as a response of this device, which outweighs all others. */
-export const INSTRUCTOR_DEVICE = 'instructor';
 
 export interface EffectiveResponse<R extends StoredResponse = StoredResponse> {
   response: R;
@@ -22,7 +24,10 @@ export interface EffectiveResponse<R extends StoredResponse = StoredResponse> {
 
 /**
  * Of all responses of one student at one station, the one that counts: the latest of each device; where devices differ, the
- * first device's answer stands and the others are shown as conflicting until the instructor decides.
+ * first device's answer stands and the others are shown as conflicting until the instructor decides. Of two with one number, as two
+ * tabs may send them, the one that came later counts.
+ *
+ * @param responses in the order in which they were received
  */
 export function effectiveResponses<R extends StoredResponse>(
   responses: readonly R[],
@@ -31,21 +36,25 @@ export function effectiveResponses<R extends StoredResponse>(
   for (const response of responses) {
     const key = `${response.studentId}\u0000${response.stationId}`;
     const devices = groups.get(key) ?? new Map<string, R>();
-    const held = devices.get(response.device);
-    if (!held || response.sequence > held.sequence) devices.set(response.device, response);
+    const sender = response.by === 'student' ? `student ${response.device}` : response.by;
+    const held = devices.get(sender);
+    if (!held || response.sequence >= held.sequence) devices.set(sender, response);
     groups.set(key, devices);
   }
   return [...groups.values()].map((devices) => {
-    const decided = devices.get(INSTRUCTOR_DEVICE);
+    const decided = devices.get('instructor');
     if (decided) return { response: decided, conflicting: [] };
     const [first, ...others] = [...devices.values()];
-    const own = JSON.stringify(sorted(first!.answer));
     return {
       response: first!,
-      conflicting: others.filter((other) => JSON.stringify(sorted(other.answer)) !== own),
+      conflicting: others.filter((other) => !sameAnswer(first!.answer, other.answer)),
     };
   });
 }
+
+/** Do two answers say the same? What was left empty says nothing. */
+export const sameAnswer = (a: Answer, b: Answer): boolean =>
+  JSON.stringify(sorted(a)) === JSON.stringify(sorted(b));
 
 const sorted = ({ seen = {}, ...names }: Answer) =>
   [...Object.entries(names), ...Object.entries(seen)].filter(([, text]) => text?.trim()).sort();

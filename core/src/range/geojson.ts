@@ -83,6 +83,42 @@ export function readRangeGeoJson(text: string): Outcome<ReadRange> {
   return done({ range: { cells, ...(note ? { note } : {}) }, ignored });
 }
 
+/**
+ * Reads the ranges of several taxa from GeoJSON whose features name theirs in the property `scientificName`, as Hurrow writes it.
+ *
+ * @example
+ * readNamedRanges('{"type":"FeatureCollection","features":[]}'); // { ok: false, problem: 'No feature of the file names …' }
+ */
+export function readNamedRanges(
+  text: string,
+): Outcome<{ ranges: { scientificName: string; range: Range }[]; ignored: string[] }> {
+  let features: LooseFeature[];
+  try {
+    features = (JSON.parse(text) as { features?: LooseFeature[] }).features ?? [];
+  } catch {
+    return refused('The file is no GeoJSON: it could not be read as JSON. Export it again as GeoJSON.');
+  }
+  const byName = new Map<string, LooseFeature[]>();
+  for (const feature of features) {
+    const name = feature?.properties?.['scientificName'];
+    if (typeof name === 'string') byName.set(name, [...(byName.get(name) ?? []), feature]);
+  }
+  if (byName.size === 0)
+    return refused(
+      'No feature of the file names its taxon in the property “scientificName”. For one taxon, open its range and take the file in there.',
+    );
+  const ranges: { scientificName: string; range: Range }[] = [];
+  const ignored: string[] = [];
+  for (const [scientificName, own] of byName) {
+    const read = readRangeGeoJson(JSON.stringify({ type: 'FeatureCollection', features: own }));
+    if (read.ok) ranges.push({ scientificName, range: read.value.range });
+    ignored.push(
+      ...(read.ok ? read.value.ignored : [read.problem]).map((why) => `${scientificName}: ${why}`),
+    );
+  }
+  return done({ ranges, ignored });
+}
+
 function cellsOf(geometry: LooseFeature['geometry']): string[] | string {
   if (!geometry?.type) return 'it has no geometry.';
   try {

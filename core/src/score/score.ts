@@ -52,6 +52,12 @@ export interface Score {
   note?: string;
 }
 
+/** Do two scores say something of the same character under the same qualifiers, from the same source? Their values may differ. */
+export const sameStatement = (a: Score, b: Score): boolean =>
+  a.characterId === b.characterId &&
+  a.sourceId === b.sourceId &&
+  qualifierKey(a.qualifiers) === qualifierKey(b.qualifiers);
+
 /** What the library uses after reconciling its sources; computed, never typed over. */
 export interface AdoptedScore {
   characterId: string;

@@ -5,6 +5,7 @@ import type { Config } from '../config.ts';
 import { nowOf } from '../config.ts';
 import type { Db } from '../db/index.ts';
 import { whoIs } from '../auth/sessions.ts';
+import { isPlainText } from './plainText.ts';
 import { Problem } from './problem.ts';
 import type { Route } from './route.ts';
 
@@ -32,6 +33,11 @@ export function register(app: Express, routes: readonly Route[], db: Db, config:
       }
       if (entry.method !== 'get' && request.get('x-hurrow') === undefined)
         throw new Problem(403, 'This request did not come from Hurrow’s own pages and was refused.');
+      if (!isPlainText([request.params, request.query, entry.severally ? {} : request.body]))
+        throw new Problem(
+          422,
+          'What was sent holds signs that cannot be stored (a zero byte or half a sign). Type the text again.',
+        );
       const answer = await entry.handle({
         db,
         config,

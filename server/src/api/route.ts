@@ -46,6 +46,8 @@ export interface Route<Body = unknown, Params = Record<string, string>, Query = 
   takesImage?: boolean;
   /** Largest body, such as '25mb'; 4mb where nothing is said. */
   limit?: string;
+  /** The handler looks at each part of the body on its own, so that one bad part does not refuse the others. */
+  severally?: boolean;
   /** Failed calls are counted and slowed down. */
   guessable?: boolean;
   /** Media type of the answer when it is not JSON; the handler then returns a string or a Buffer. */

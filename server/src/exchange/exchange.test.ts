@@ -28,7 +28,7 @@ beforeAll(async () => {
 describe('exchange', () => {
   const exported = async (format: string) =>
     (await owner.download(`/api/library/export/${format}`)).toString('utf8');
-  test.each(['json', 'scores', 'table', 'sdd', 'occurrences'])(
+  test.each(['json', 'scores', 'table', 'sdd', 'occurrences', 'geojson'])(
     '%s is written, and importing it again changes nothing',
     async (format) => {
       const text = await exported(format);
@@ -42,10 +42,48 @@ describe('exchange', () => {
       );
       expect(again.status).toBe(200);
       expect(again.body.added).toEqual([]);
-      if (format !== 'json' && format !== 'occurrences') expect(again.body.changed).toEqual([]);
+      expect(again.body.changed).toEqual([]);
       expect(again.body.refused).toEqual([]);
     },
   );
+  test('an import names every stored score that it would replace, with what is stored', async () => {
+    const csv = 'scientific name,character,source,value\nAcer saccharum,leaf.length,own,20–30 cm';
+    const { body } = await owner.post<{ replaced: { message: string }[]; changed: string[] }>(
+      '/api/library/import',
+      {
+        csv,
+        dryRun: true,
+      },
+    );
+    expect(body.changed).toEqual(['Acer saccharum: 1 score']);
+    expect(body.replaced).toEqual([
+      {
+        line: 0,
+        message:
+          'Acer saccharum, blade length, Own observations: “10–15 cm” is stored and would become “20–30 cm”',
+      },
+    ]);
+  });
+  test('occurrences are added to a range and unsay nothing of it', async () => {
+    const csv = 'scientificName,decimalLatitude,decimalLongitude\nAcer saccharum,30,-90';
+    await owner.post('/api/library/import', { csv, dryRun: false });
+    const held = await owner.get<{ range: { cells: object } }>(`/api/library/taxa/${sugar}/range`);
+    expect(Object.keys(held.body.range.cells)).toHaveLength(2);
+  });
+  test('a taxon that stands in a file twice is added once', async () => {
+    const other = await startHurrow();
+    const csv =
+      'scientific name,family,leaf.shape,leaf.length\nUlmus minor,Ulmaceae,ovate,\nUlmus minor,Ulmaceae,elliptic,5–9 cm';
+    const { body } = await other.owner.post<{ added: string[]; refused: { message: string }[] }>(
+      '/api/library/import',
+      { csv, dryRun: false },
+    );
+    expect(body).toMatchObject({
+      added: ['Ulmus minor: 2 scores'],
+      refused: [{ message: expect.stringContaining('stands in the file twice') as string }],
+    });
+    await other.close();
+  });
   test('a bundle fills an empty Hurrow, scores, ranges, characters and sources among them', async () => {
     const other = await startHurrow();
     const text = await exported('json');
@@ -80,7 +118,7 @@ describe('exchange', () => {
       { csv, dryRun: false },
     );
     expect(done.body).toMatchObject({
-      changed: ['Acer rubrum: 1 cells of its range'],
+      changed: ['Acer rubrum: 1 cell of its range'],
       ignored: ['recordedBy'],
     });
     expect(done.body.refused).toHaveLength(1);

@@ -1,26 +1,19 @@
-import {
-  readDarwinCore,
-  readScoreTable,
-  readSdd,
-  readTaxonTable,
-  type RowProblem,
-} from '@hurrow/core/formats';
-import { readBundle } from '@hurrow/core/bundle';
-import { vocabularyOfLibrary } from '@hurrow/core/library';
+import type { RowProblem } from '@hurrow/core/formats';
+import { vocabularyOfLibrary, type Source } from '@hurrow/core/library';
 import { resolveName } from '@hurrow/core/names';
-import type { Outcome } from '@hurrow/core/outcome';
 import type { Range } from '@hurrow/core/range';
-import { checkScores, qualifierKey, type Score } from '@hurrow/core/score';
+import { checkScores, qualifiersInWords, sameStatement, valueInWords } from '@hurrow/core/score';
 import { scientificName, type Taxon } from '@hurrow/core/taxon';
-import type { Character } from '@hurrow/core/vocabulary';
+import type { Vocabulary } from '@hurrow/core/vocabulary';
+import { counted } from '@hurrow/core/words';
 import { badInput } from '../api/problem.ts';
 import type { Db } from '../db/index.ts';
 import { beginChange } from '../species/change.ts';
 import * as queries from '../species/queries.ts';
-import { addRecord } from '../species/records.ts';
+import { addRecord, recordsAt } from '../species/records.ts';
 import { sameRecord } from '../species/same.ts';
-import type { TaxonBody } from '../species/schema.ts';
 import { freeTaxonId, libraryAt, writeScores, type LibraryAtRevision } from '../species/store.ts';
+import { readIncoming, type Incoming, type IncomingTaxon } from './incoming.ts';
 
 export interface ImportBody {
   /** The text of the file, in any of the formats. */
@@ -30,20 +23,12 @@ export interface ImportBody {
   sourceId?: string;
 }
 
-/** What a file holds, whatever its format. */
-interface Incoming {
-  what: string;
-  sources: { id: string; label: string }[];
-  characters: Character[];
-  taxa: { name: string; taxon?: TaxonBody; scores: Score[]; range?: Range }[];
-  problems: RowProblem[];
-  ignored: string[];
-}
-
 export interface ImportReport {
   what: string;
   added: string[];
   changed: string[];
+  /** Stored scores and cells that would have another value, each with what is stored now. */
+  replaced: RowProblem[];
   /** What else it would do: new sources, characters added or changed. */
   also: string[];
   refused: RowProblem[];
@@ -59,16 +44,22 @@ export async function importFile(
   now: Date,
 ): Promise<ImportReport> {
   const library = await libraryAt(db);
-  const read = readAny(csv, library, sourceId ?? library.sources[0]!.id);
+  const read = readIncoming(csv, library, sourceId ?? library.sources[0]!.id);
   if (!read.ok) throw badInput(read.problem);
   const incoming = read.value;
-  const plan = incoming.taxa.map((row) => ({ ...row, held: heldAs(row.name, library) }));
   const refused = [...incoming.problems];
+  const plan = joined(incoming.taxa, library, refused);
   const characters = incoming.characters.filter(
     (character) => !library.characters.some((held) => sameRecord(held, character)),
   );
   const vocabulary = vocabularyOfLibrary({ characters: [...library.characters, ...characters] });
   const sources = newSources(incoming, library);
+  const ranges = new Map(
+    (await recordsAt<Range>(db, library.id, 'range', library.revision)).map(({ key, record }) => [
+      key,
+      record,
+    ]),
+  );
   const useful = plan.flatMap((row) => {
     const id = row.held?.taxon.id;
     const held = library.taxa.find(({ taxon }) => taxon.id === id)?.scores ?? [];
@@ -87,20 +78,30 @@ export async function importFile(
           return problem.characterId;
         }),
     );
-    const scores = row.scores.filter((score) => !wrong.has(score.characterId) && !isHeld(score, held));
-    return [{ ...row, scores }];
+    const scores = row.scores.filter(
+      (score) =>
+        !wrong.has(score.characterId) &&
+        !held.some((other) => sameStatement(other, score) && incoming.says(other, score)),
+    );
+    const { range: read, ...rest } = row;
+    const before = ranges.get(id ?? '');
+    // Cells are added to those that are there; a file of a few places does not unsay the others.
+    const range = read && { ...before, ...read, cells: { ...before?.cells, ...read.cells } };
+    return [{ ...rest, scores, before, ...(range && !sameRecord(range, before) ? { range } : {}) }];
   });
   const say = (row: (typeof useful)[number]) => {
     const parts = [
-      ...(row.scores.length || !row.range ? [`${row.scores.length} scores`] : []),
-      ...(row.range ? [`${Object.keys(row.range.cells).length} cells of its range`] : []),
+      ...(row.scores.length || !row.range ? [counted(row.scores.length, 'score')] : []),
+      ...(row.range ? [`${counted(Object.keys(row.range.cells).length, 'cell')} of its range`] : []),
     ];
     return `${row.name}: ${parts.join(', ')}`;
   };
+  const labels = new Map([...library.sources, ...sources].map(({ id, label }) => [id, label]));
   const report: ImportReport = {
     what: incoming.what,
     added: useful.filter((row) => !row.held).map(say),
     changed: useful.filter((row) => row.held && (row.scores.length || row.range)).map(say),
+    replaced: useful.flatMap((row) => replacedBy(row, library, vocabulary, labels)),
     refused,
     also: [
       ...sources.map(({ label }) => `add the source ${label}`),
@@ -127,125 +128,13 @@ export async function importFile(
   return { ...report, revision };
 }
 
-function readAny(text: string, library: LibraryAtRevision, sourceId: string): Outcome<Incoming> {
-  const vocabulary = vocabularyOfLibrary(library);
-  const start = text.trimStart().slice(0, 400);
-  const nothing = { sources: [], characters: [], problems: [], ignored: [] };
-  if (start.startsWith('<')) {
-    const read = readSdd(text, vocabulary);
-    if (!read.ok) return read;
-    const { sources, taxa, ignored } = read.value;
-    return {
-      ok: true,
-      value: {
-        ...nothing,
-        what: 'SDD descriptions',
-        sources,
-        ignored,
-        taxa: taxa.map(({ taxon, scores }) => ({
-          name: taxon.name,
-          ...namedOnly(taxon, library),
-          scores: scores.map((score) => ({ ...score, sourceId: score.sourceId || sourceId })),
-        })),
-      },
-    };
-  }
-  if (start.startsWith('{') || start.startsWith('[')) {
-    const read = readBundle(text);
-    if (!read.ok) return read;
-    const { taxa, sources, characters, ranges } = read.value;
-    return {
-      ok: true,
-      value: {
-        ...nothing,
-        what: 'a library bundle',
-        ignored: [
-          'names, months and cautions of species that are here already',
-          'the order of sources and the rule that reconciles them',
-        ],
-        sources,
-        characters,
-        taxa: taxa.map(({ taxon: { id, ...taxon }, scores }) => ({
-          name: scientificName(taxon),
-          taxon,
-          scores,
-          ...(ranges[id] ? { range: ranges[id] } : {}),
-        })),
-      },
-    };
-  }
-  const header = text
-    .replace(/^\uFEFF/, '')
-    .trimStart()
-    .split('\n', 1)[0]!
-    .toLowerCase();
-  if (/decimallatitude/.test(header.replace(/[^a-z]/g, ''))) {
-    const read = readDarwinCore(text);
-    if (!read.ok) return read;
-    return {
-      ok: true,
-      value: {
-        ...nothing,
-        what: `${read.value.rows} occurrence rows`,
-        problems: read.value.problems,
-        ignored: read.value.ignored,
-        taxa: read.value.ranges.map(({ scientificName: name, range }) => ({ name, scores: [], range })),
-      },
-    };
-  }
-  if (/(^|[,;\t])"?character"?([,;\t]|$)/.test(header)) {
-    const read = readScoreTable(text, vocabulary, sourceId);
-    if (!read.ok) return read;
-    return { ok: true, value: { ...nothing, ...read.value, what: 'rows of scores' } };
-  }
-  const read = readTaxonTable(text, vocabulary, sourceId);
-  if (!read.ok) return read;
-  return {
-    ok: true,
-    value: {
-      ...nothing,
-      what: 'a table of taxa',
-      problems: read.value.problems,
-      ignored: read.value.ignored,
-      taxa: read.value.rows.map(({ taxon, scores }) => ({ name: scientificName(taxon), taxon, scores })),
-    },
-  };
-}
-
 /** Sources that scores of the file rest on and the library does not have; one without a label goes by its id. */
-function newSources({ sources, taxa }: Incoming, library: LibraryAtRevision): Incoming['sources'] {
+function newSources({ sources, taxa }: Incoming, library: LibraryAtRevision): Source[] {
   const known = new Set(library.sources.map(({ id }) => id));
   const used = new Set(taxa.flatMap(({ scores }) => scores.map(({ sourceId }) => sourceId)));
   return [...used]
     .filter((id) => !known.has(id))
     .map((id) => sources.find((source) => source.id === id) ?? { id, label: id });
-}
-
-/**
- * A taxon of which a file gives the name alone. Its family is taken from its genus in the library; where that is not there
- * it stands as incertae sedis until someone enters it.
- */
-function namedOnly(
-  { name, authority, commonNames }: { name: string; authority?: string; commonNames: string[] },
-  library: LibraryAtRevision,
-): { taxon?: TaxonBody } {
-  const [, genus, cross, epithet] = /^([A-Z][\p{L}-]+)\s+(×\s*)?([a-z-]+)/u.exec(name) ?? [];
-  if (!genus || !epithet) return {};
-  const family = library.taxa.find(({ taxon }) => taxon.genus === genus)?.taxon.family ?? 'incertae sedis';
-  return {
-    taxon: {
-      rank: 'species',
-      genus,
-      epithet,
-      family,
-      commonNames,
-      synonyms: [],
-      calendar: {},
-      cautions: [],
-      ...(cross ? { hybrid: true } : {}),
-      ...(authority ? { authority } : {}),
-    },
-  };
 }
 
 /** The taxon of the library that a name stands for: accepted name or synonym, exactly spelled. */
@@ -260,12 +149,76 @@ function heldAs(name: string, library: LibraryAtRevision): { taxon: Taxon } | un
   return found.how === 'synonym' ? taxa.find(({ taxon }) => taxon.id === found.taxonId) : undefined;
 }
 
-const isHeld = (score: Score, held: readonly Score[]): boolean =>
-  held.some(
-    (other) =>
-      other.characterId === score.characterId &&
-      other.sourceId === score.sourceId &&
-      qualifierKey(other.qualifiers) === qualifierKey(score.qualifiers) &&
-      sameRecord(other.value, score.value) &&
-      (other.note ?? '') === (score.note ?? ''),
+/** One taxon of the file beside what the library holds of it. */
+interface Planned extends IncomingTaxon {
+  held: { taxon: Taxon } | undefined;
+  /** The range that is stored. */
+  before: Range | undefined;
+}
+
+/** Rows of one taxon as one, in the order of the file; where two lines say different things of it, the second is refused. */
+function joined(
+  rows: readonly IncomingTaxon[],
+  library: LibraryAtRevision,
+  refused: RowProblem[],
+): Omit<Planned, 'before'>[] {
+  const byTaxon = new Map<string, Omit<Planned, 'before'>>();
+  for (const row of rows) {
+    const held = heldAs(row.name, library);
+    const key = held?.taxon.id ?? row.name;
+    const first = byTaxon.get(key);
+    if (!first) {
+      byTaxon.set(key, { ...row, scores: [...row.scores], held });
+      continue;
+    }
+    for (const score of row.scores) {
+      const twice = first.scores.find((other) => sameStatement(other, score));
+      if (!twice) first.scores.push(score);
+      else if (!sameRecord(twice.value, score.value))
+        refused.push({
+          line: 0,
+          message: `${row.name} stands in the file twice, with two values of ${score.characterId}. The first is taken; keep one of the two.`,
+        });
+    }
+    if (row.range) first.range = { ...row.range, cells: { ...row.range.cells, ...first.range?.cells } };
+  }
+  return [...byTaxon.values()];
+}
+
+/** What an import would put in the place of something stored, row by row. */
+function replacedBy(
+  { name, held, scores, before, range }: Planned,
+  library: LibraryAtRevision,
+  vocabulary: Vocabulary,
+  labels: ReadonlyMap<string, string>,
+): RowProblem[] {
+  const stored = library.taxa.find(({ taxon }) => taxon.id === held?.taxon.id)?.scores ?? [];
+  const otherwise = Object.entries(range?.cells ?? {}).filter(
+    ([cell, status]) => before?.cells[cell] !== undefined && before.cells[cell] !== status,
   );
+  const cells = otherwise.length
+    ? [
+        {
+          line: 0,
+          message: `${name}: ${counted(otherwise.length, 'cell')} of its range would have another status`,
+        },
+      ]
+    : [];
+  const rows = scores.flatMap((score) => {
+    const said = stored.find((other) => sameStatement(other, score));
+    const character = vocabulary.get(score.characterId);
+    if (!said || !character) return [];
+    const [was, will] = [said, score].map(
+      ({ value, note }) => `“${valueInWords(value, character)}”${note ? ` (${note})` : ''}`,
+    );
+    const scope = qualifiersInWords(score.qualifiers);
+    const source = labels.get(score.sourceId) ?? score.sourceId;
+    return [
+      {
+        line: 0,
+        message: `${name}, ${character.term}${scope && ` (${scope})`}, ${source}: ${was} is stored and would become ${will}`,
+      },
+    ];
+  });
+  return [...rows, ...cells];
+}

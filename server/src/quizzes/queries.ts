@@ -1,5 +1,5 @@
 import type { Answer } from '@hurrow/core/names';
-import type { FrozenStation } from '@hurrow/core/quiz';
+import type { FrozenStation, Speaker } from '@hurrow/core/quiz';
 import type { Medium, View } from '@hurrow/core/view';
 import type { Db } from '../db/index.ts';
 
@@ -118,6 +118,7 @@ export interface ResponseRow {
   stationId: string;
   studentId: string;
   answer: Answer;
+  by: Speaker;
   device: string;
   sequence: number;
   written_at: Date;
@@ -125,7 +126,7 @@ export interface ResponseRow {
 
 export const responsesOfQuiz = (db: Db, quizId: string) =>
   db.query<ResponseRow>(
-    `select response.id, station_id as "stationId", student_id as "studentId", answer, device, sequence, written_at
+    `select response.id, station_id as "stationId", student_id as "studentId", answer, by, device, sequence, written_at
        from response join station on station.id = response.station_id
       where station.quiz_id = $1 order by received_at, sequence`,
     [quizId],
@@ -133,7 +134,7 @@ export const responsesOfQuiz = (db: Db, quizId: string) =>
 
 export const responsesOfStudent = (db: Db, studentId: string) =>
   db.query<ResponseRow>(
-    `select id, station_id as "stationId", student_id as "studentId", answer, device, sequence, written_at
+    `select id, station_id as "stationId", student_id as "studentId", answer, by, device, sequence, written_at
        from response where student_id = $1 order by received_at, sequence`,
     [studentId],
   );
@@ -148,6 +149,7 @@ export const addResponse = async (
     stationId: string;
     studentId: string;
     answer: Answer;
+    by: Speaker;
     device: string;
     sequence: number;
     writtenAt: string;
@@ -157,8 +159,8 @@ export const addResponse = async (
 ) =>
   (
     await db.query(
-      `insert into response (id, station_id, student_id, answer, device, sequence, written_at, body_hash, entered_by)
-       values ($1, $2, $3, $4::jsonb, $5, $6, $7, $8, $9)
+      `insert into response (id, station_id, student_id, answer, device, sequence, written_at, body_hash, entered_by, by)
+       values ($1, $2, $3, $4::jsonb, $5, $6, $7, $8, $9, $10)
        on conflict (id) do nothing returning id`,
       [
         row.id,
@@ -170,16 +172,17 @@ export const addResponse = async (
         row.writtenAt,
         row.hash,
         row.enteredBy,
+        row.by,
       ],
     )
   ).length > 0;
 
-/** Next sequence number of a device that writes through the server: paper entry and the instructor. */
-export const nextSequence = async (db: Db, stationId: string, studentId: string, device: string) =>
+/** Next sequence number of what staff write through the server: from paper, or deciding. */
+export const nextSequence = async (db: Db, stationId: string, studentId: string, by: Speaker) =>
   (
     await db.query<{ n: number }>(
-      'select coalesce(max(sequence), 0) + 1 as n from response where station_id = $1 and student_id = $2 and device = $3',
-      [stationId, studentId, device],
+      'select coalesce(max(sequence), 0) + 1 as n from response where station_id = $1 and student_id = $2 and by = $3',
+      [stationId, studentId, by],
     )
   )[0]!.n;
 

@@ -4,6 +4,7 @@ import { plantCourse, startHurrow } from '../testing/testHurrow.ts';
 import { classReport } from '../confusions/classReport.ts';
 import { gather } from '../confusions/gather.ts';
 import { courseOf } from '../courses/routes.ts';
+import { migrate } from '../db/index.ts';
 import type { MarkedAnswer } from './marking.ts';
 
 interface MarksAnswer {
@@ -216,6 +217,99 @@ describe('receiving answers', () => {
     expect((await marks()).answers[0]!.conflicting).toHaveLength(1);
     await owner.post(`/api/quizzes/${planted.quizId}/paper`, { ...paper, decide: true });
     expect((await marks()).answers[0]).toMatchObject({ text: 'Acer saccharum', conflicting: [] });
+  });
+});
+
+describe('a phone that says what is not so', () => {
+  beforeEach(open);
+  const paperOf = async (epithet: string, decide: boolean) => {
+    const { students, stations } = await marks();
+    const rowanId = students.find(({ name }) => name === 'Rowan Achterberg')!.id;
+    const answer = { genus: 'Acer', epithet };
+    const body = { studentId: rowanId, stationId: stations[0]!.id, answer, decide };
+    return owner.post(`/api/quizzes/${planted.quizId}/paper`, body);
+  };
+  const answered = async () => (await marks()).answers[0]!;
+
+  test.each(['instructor', 'paper'])(
+    'calling itself “%s” it overrules nobody and blocks nothing',
+    async (device) => {
+      const [first] = await stationsFor(rowan);
+      await paperOf('saccharum', true);
+      const lie = response(first!.id, 'Acer', 'rubrum', { device, sequence: 1_000_000 });
+      expect((await send(rowan, lie)).status).toBe(200);
+      expect((await answered()).text).toBe('Acer saccharum');
+      expect((await paperOf('negundo', true)).status).toBe(200);
+      expect((await answered()).text).toBe('Acer negundo');
+    },
+  );
+
+  test('a sequence number that nothing could come after is refused', async () => {
+    const [first] = await stationsFor(rowan);
+    const { status, body } = await send(
+      rowan,
+      response(first!.id, 'Acer', 'rubrum', { sequence: 2 ** 31 - 1 }),
+    );
+    expect([status, body.message]).toEqual([422, expect.stringContaining('could not be read')]);
+  });
+
+  test.each([
+    ['a name of a thousand letters', { answer: { genus: 'x'.repeat(1000) } }],
+    ['a zero byte', { answer: { genus: 'Ac\u0000er' } }],
+    ['half a sign', { answer: { genus: '\ud83c' } }],
+    ['no station', { stationId: 'nowhere' }],
+    ['no number', { sequence: 'first' }],
+  ])('%s keeps none of the other answers back', async (_, wrong) => {
+    const [first, second] = await stationsFor(rowan);
+    const good = response(second!.id, 'Acer', 'saccharum');
+    const bad = response(first!.id, 'Acer', 'rubrum', wrong);
+    const { status, body } = await send(rowan, bad, good);
+    expect(status).toBe(200);
+    expect(body.received).toEqual([good.id]);
+    expect(body.refused).toMatchObject([{ id: bad.id, message: expect.stringMatching(/.{20}/) as string }]);
+  });
+
+  test('a store in which phones spoke as others heals when it is opened again', async () => {
+    const [first] = await stationsFor(rowan);
+    await paperOf('saccharum', true);
+    await send(rowan, response(first!.id, 'Acer', 'rubrum', { device: 'instructor', sequence: 1_000_000 }));
+    // As it stood before the server said who speaks.
+    await hurrow.db.script(
+      `alter table response drop column by; delete from migration where name like '006%'`,
+    );
+    await migrate(hurrow.db);
+    expect((await answered()).text).toBe('Acer saccharum');
+    expect((await paperOf('negundo', true)).status).toBe(200);
+  });
+});
+
+describe('importing answers', () => {
+  beforeEach(open);
+  const file = 'student,station,genus,epithet\nROWAN1,1,Acer,saccharum\nSELMA2,1,Acer,rubrum';
+  interface Report {
+    added: string[];
+    replaced: { line: number; message: string }[];
+    unchanged: number;
+  }
+  const take = async (options: { dryRun: boolean; replace?: boolean }) =>
+    (await owner.post<Report>(`/api/quizzes/${planted.quizId}/responses/import`, { csv: file, ...options }))
+      .body;
+  const texts = async () => (await marks()).answers.map(({ text }) => text).sort();
+
+  test('a stored answer is named in the preview, never counted as added, and replaced only by choice', async () => {
+    const [first] = await stationsFor(rowan);
+    await send(rowan, response(first!.id, 'Acer', 'rubrum'));
+    expect(await take({ dryRun: true })).toMatchObject({
+      added: ['1 answer'],
+      replaced: [{ line: 2, message: '“Acer rubrum” is stored and would be replaced by “Acer saccharum”' }],
+    });
+    await take({ dryRun: false });
+    expect(await texts()).toEqual(['Acer rubrum', 'Acer rubrum']);
+    await take({ dryRun: false, replace: true });
+    expect(await texts()).toEqual(['Acer rubrum', 'Acer saccharum']);
+    expect(await take({ dryRun: true })).toMatchObject({ added: [], replaced: [], unchanged: 2 });
+    // Both stay in the history.
+    expect(await hurrow.db.query('select id from response')).toHaveLength(3);
   });
 });
 

@@ -1,18 +1,19 @@
 import { createHash } from 'node:crypto';
 import { conflict } from '../api/problem.ts';
 import type { Db } from '../db/index.ts';
+import type { Speaker } from '@hurrow/core/quiz';
 import * as queries from './queries.ts';
 import type { ResponseBody } from './schema.ts';
 
 /**
  * Stores one response for good. The same response sent twice is acknowledged twice and stored once; the same id with another
- * body is refused (409), so that no answer is changed without trace.
+ * body is refused (409), so that no answer is changed without trace. Who speaks is known from the session, never from the body.
  */
 export async function receive(
   db: Db,
   studentId: string,
   body: ResponseBody,
-  enteredBy: string | null,
+  speaker: { by: 'student' } | { by: Exclude<Speaker, 'student'>; accountId: string },
 ): Promise<void> {
   const said = JSON.stringify([
     body.stationId,
@@ -22,7 +23,13 @@ export async function receive(
     body.sequence,
   ]);
   const hash = createHash('sha256').update(said).digest('hex');
-  const stored = await queries.addResponse(db, { ...body, studentId, hash, enteredBy });
+  const stored = await queries.addResponse(db, {
+    ...body,
+    studentId,
+    hash,
+    by: speaker.by,
+    enteredBy: speaker.by === 'student' ? null : speaker.accountId,
+  });
   if (stored) return;
   if ((await queries.responseHash(db, body.id)) !== hash)
     throw conflict(

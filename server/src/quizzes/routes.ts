@@ -1,10 +1,11 @@
 import { randomInt, randomUUID } from 'node:crypto';
 import Joi from 'joi';
-import { readResponses } from '@hurrow/core/formats';
+import { readResponses, type ResponseRow } from '@hurrow/core/formats';
 import { profilesOf, vocabularyOfLibrary } from '@hurrow/core/library';
-import type { Answer } from '@hurrow/core/names';
-import { askable, freezeStation, INSTRUCTOR_DEVICE } from '@hurrow/core/quiz';
+import { answerText, type Answer } from '@hurrow/core/names';
+import { askable, effectiveResponses, freezeStation, sameAnswer } from '@hurrow/core/quiz';
 import { dayOfYear } from '@hurrow/core/season';
+import { counted } from '@hurrow/core/words';
 import { badInput, conflict, notFound } from '../api/problem.ts';
 import { accountOf, INSTRUCTORS, route, STAFF } from '../api/route.ts';
 import { courseOf } from '../courses/routes.ts';
@@ -89,6 +90,35 @@ const quizAsJson = (row: queries.QuizRow) => ({
   state: row.state,
   released: row.released,
 });
+
+/** Stores what staff enter for a student. */
+async function enter(
+  db: Db,
+  { studentId, stationId, answer }: { studentId: string; stationId: string; answer: Answer },
+  by: 'paper' | 'instructor',
+  accountId: string,
+  now: Date,
+): Promise<void> {
+  const sequence = await queries.nextSequence(db, stationId, studentId, by);
+  const response = {
+    id: randomUUID(),
+    stationId,
+    answer,
+    device: by,
+    sequence,
+    writtenAt: now.toISOString(),
+  };
+  await receive(db, studentId, response, { by, accountId });
+}
+
+/** The answers that count, by student and station. */
+const heldAnswers = (responses: readonly queries.ResponseRow[]) =>
+  new Map(
+    effectiveResponses(responses).map(({ response }) => [
+      `${response.studentId} ${response.stationId}`,
+      response.answer,
+    ]),
+  );
 
 export const quizRoutes = [
   route<PlanBody, { courseId: string }>({
@@ -325,26 +355,20 @@ export const quizRoutes = [
         if (station?.quiz_id !== row.id) throw notFound('station');
         await checkSeen(tx, station, body.answer);
         if (!students.some((student) => student.id === body.studentId)) throw notFound('student');
-        const device = body.decide ? INSTRUCTOR_DEVICE : 'paper';
-        const sequence = await queries.nextSequence(tx, body.stationId, body.studentId, device);
-        const response = {
-          id: randomUUID(),
-          stationId: body.stationId,
-          answer: body.answer,
-          device,
-          sequence,
-          writtenAt: now.toISOString(),
-        };
-        await receive(tx, body.studentId, response, accountOf(who));
+        await enter(tx, body, body.decide ? 'instructor' : 'paper', accountOf(who), now);
       }),
   }),
-  route<{ csv: string; dryRun: boolean }, { quizId: string }>({
+  route<{ csv: string; dryRun: boolean; replace: boolean }, { quizId: string }>({
     method: 'post',
     path: '/api/quizzes/{quizId}/responses/import',
     summary:
-      'Imports paper answers (CSV: student, station, answer, and what was seen); with dryRun it only says what it would do.',
+      'Imports paper answers (CSV: student, station, answer, and what was seen); with dryRun it only says what it would do. Answers that are stored are replaced only with `replace`.',
     allow: INSTRUCTORS,
-    body: Joi.object({ csv: Joi.string().required().label('File'), dryRun: Joi.boolean().required() }),
+    body: Joi.object({
+      csv: Joi.string().required().label('File'),
+      dryRun: Joi.boolean().required(),
+      replace: Joi.boolean().default(false),
+    }),
     handle: ({ db, params, body, who, now }) =>
       db.transaction(async (tx) => {
         const row = await quizOf(tx, params.quizId);
@@ -363,20 +387,28 @@ export const quizRoutes = [
         });
         if (!read.ok) throw badInput(read.problem);
         const { rows, problems, unknown } = read.value;
-        if (!body.dryRun)
-          for (const entry of rows) {
-            const sequence = await queries.nextSequence(tx, entry.stationId, entry.studentId, 'paper');
-            const response = {
-              id: randomUUID(),
-              stationId: entry.stationId,
-              answer: entry.answer,
-              device: 'paper',
-              sequence,
-              writtenAt: now.toISOString(),
-            };
-            await receive(tx, entry.studentId, response, accountOf(who));
-          }
-        return { added: [`${rows.length} answers`], changed: [], refused: problems, unknown, ignored: [] };
+        const held = heldAnswers(await queries.responsesOfQuiz(tx, row.id));
+        const of = (entry: ResponseRow) => held.get(`${entry.studentId} ${entry.stationId}`);
+        const fresh = rows.filter((entry) => of(entry) === undefined);
+        const other = rows.filter((entry) => of(entry) && !sameAnswer(of(entry)!, entry.answer));
+        if (!body.dryRun) {
+          for (const entry of fresh) await enter(tx, entry, 'paper', accountOf(who), now);
+          // The file counts from now on, whatever a phone or a paper said before; that stays in the history.
+          if (body.replace)
+            for (const entry of other) await enter(tx, entry, 'instructor', accountOf(who), now);
+        }
+        return {
+          added: fresh.length ? [counted(fresh.length, 'answer')] : [],
+          changed: [],
+          replaced: other.map((entry) => ({
+            line: entry.line,
+            message: `“${answerText(of(entry)!)}” is stored and would be replaced by “${answerText(entry.answer)}”`,
+          })),
+          unchanged: rows.length - fresh.length - other.length,
+          refused: problems,
+          unknown,
+          ignored: [],
+        };
       }),
   }),
 ];

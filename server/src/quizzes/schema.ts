@@ -83,6 +83,7 @@ export const responseSchema = Joi.object<ResponseBody>({
   stationId: Joi.string().uuid().required(),
   answer: answerSchema.required(),
   device: Joi.string().max(80).required(),
-  sequence: Joi.number().integer().min(0).required(),
+  // No student answers a million times; a larger number would be there to outweigh what comes after.
+  sequence: Joi.number().integer().min(0).max(1_000_000).required(),
   writtenAt: Joi.string().isoDate().required(),
 });

@@ -5,7 +5,8 @@ import { characterName, type Audience } from '@hurrow/core/score';
 import { commonName, scientificName } from '@hurrow/core/taxon';
 import { MEDIUM_TITLES, viewInWords } from '@hurrow/core/view';
 import { stateOf } from '@hurrow/core/vocabulary';
-import { notFound, Problem } from '../api/problem.ts';
+import { isPlainText } from '../api/plainText.ts';
+import { badInput, notFound, Problem } from '../api/problem.ts';
 import { route } from '../api/route.ts';
 import type { Db } from '../db/index.ts';
 import { courseOf } from '../courses/routes.ts';
@@ -34,6 +35,20 @@ async function questionsInWords(db: Db, { frozen }: quizQueries.StationRow, audi
       }),
     };
   });
+}
+
+const idOf = (sent: unknown): string => String((sent as { id?: unknown } | null)?.id ?? '').slice(0, 80);
+
+/** One answer as a phone sends it. Throws what is wrong with it in words for the student. */
+function readResponse(sent: unknown): ResponseBody {
+  if (!isPlainText(sent))
+    throw badInput('This answer holds signs that cannot be stored. Type it again and send it once more.');
+  const { value, error } = responseSchema.validate(sent);
+  if (error)
+    throw badInput(
+      `This answer could not be read: ${error.message.replace(/"([^"]*)"/g, '“$1”')}. Open the station, type it again and go on.`,
+    );
+  return value;
 }
 
 /** What a student's phone may know: never the taxon of a station nor its traits. */
@@ -95,17 +110,21 @@ export const sittingRoutes = [
       return station.frozen.drawing;
     },
   }),
-  route<{ responses: ResponseBody[] }>({
+  route<{ responses: unknown[] }>({
     method: 'post',
     path: '/api/sit/responses',
     summary: 'Receives answers. Sending one again does no harm; each is acknowledged after it is stored.',
     allow: ['student'],
-    body: Joi.object({ responses: Joi.array().items(responseSchema).min(1).max(300).required() }),
+    severally: true,
+    // Each answer is judged on its own: one that cannot be read keeps none of the others back.
+    body: Joi.object({ responses: Joi.array().items(Joi.any()).min(1).max(300).required() }),
     handle: async ({ db, body, who }) => {
       const received: string[] = [];
       const refused: { id: string; message: string }[] = [];
-      for (const response of body.responses) {
+      for (const sent of body.responses) {
+        const id = idOf(sent);
         try {
+          const response = readResponse(sent);
           const station = await quizQueries.station(db, response.stationId);
           if (!station || station.course_id !== who!.courseId) throw notFound('station');
           if (station.state !== 'open')
@@ -114,12 +133,12 @@ export const sittingRoutes = [
               'The quiz is closed and this answer came too late. It stays on this phone; show it to your instructor.',
             );
           await checkSeen(db, station, response.answer);
-          await receive(db, who!.studentId!, response, null);
+          await receive(db, who!.studentId!, response, { by: 'student' });
           received.push(response.id);
         } catch (error) {
           if (!(error instanceof Problem)) throw error;
           if (body.responses.length === 1) throw error;
-          refused.push({ id: response.id, message: error.message });
+          refused.push({ id, message: error.message });
         }
       }
       return { received, refused };

@@ -51,10 +51,12 @@ export const lockLibrary = (db: Db, libraryId: string) =>
 
 export const taxaAt = (db: Db, libraryId: string, revision: number) =>
   db.query<{ id: string; record: object; revision_id: number }>(
-    `select distinct on (taxon.id) taxon.id, taxon_version.record, taxon_version.revision_id
-       from taxon join taxon_version on taxon_version.taxon_id = taxon.id
-      where taxon.library_id = $1 and taxon_version.revision_id <= $2
-      order by taxon.id, taxon_version.revision_id desc`,
+    `select id, record, revision_id from (
+       select distinct on (taxon.id) taxon.id, taxon_version.record, taxon_version.revision_id
+         from taxon join taxon_version on taxon_version.taxon_id = taxon.id
+        where taxon.library_id = $1 and taxon_version.revision_id <= $2
+        order by taxon.id, taxon_version.revision_id desc
+     ) as newest where not record ? 'deleted' order by id`,
     [libraryId, revision],
   );
 
@@ -78,6 +80,30 @@ export const scoresAt = (db: Db, libraryId: string, revision: number) =>
      ) as newest where value is not null
      order by taxon_id, character_id`,
     [libraryId, revision],
+  );
+
+/** What a deleted taxon leaves: its names, so that its history can be read, and the word that it is gone. */
+export const addDeletion = (db: Db, taxonId: string, revision: number) =>
+  db.query(
+    `insert into taxon_version (taxon_id, revision_id, record)
+     select taxon_id, $2, record || '{"deleted": true}' from taxon_version
+      where taxon_id = $1 order by revision_id desc limit 1`,
+    [taxonId, revision],
+  );
+
+/** What rests on a taxon, in words for the person who would delete it. */
+export const restingOn = (db: Db, taxonId: string) =>
+  db.query<{ what: string }>(
+    `select 'the list of ' || course.name as what
+       from course_taxon join course on course.id = course_taxon.course_id where taxon_id = $1
+     union select quiz.title || ' of ' || course.name
+       from station join quiz on quiz.id = station.quiz_id join course on course.id = quiz.course_id where taxon_id = $1
+     union select 'a ruling in ' || course.name
+       from ruling join course on course.id = ruling.course_id where truth = $1 or counts_as = $1
+     union select 'a reteaching in ' || course.name
+       from reteaching join course on course.id = reteaching.course_id where a = $1 or b = $1
+     order by what`,
+    [taxonId],
   );
 
 export const addTaxon = (db: Db, id: string, libraryId: string) =>
@@ -192,7 +218,9 @@ export const taxaOfRevision = (db: Db, revision: number) =>
 export const taxonNow = async (db: Db, taxonId: string) =>
   (
     await db.query<{ record: Omit<Taxon, 'id'> }>(
-      'select record from taxon_version where taxon_id = $1 order by revision_id desc limit 1',
+      `select record from (
+         select record from taxon_version where taxon_id = $1 order by revision_id desc limit 1
+       ) as newest where not record ? 'deleted'`,
       [taxonId],
     )
   )[0]?.record;

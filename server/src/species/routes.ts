@@ -2,11 +2,12 @@ import Joi from 'joi';
 import { search, vocabularyOfLibrary } from '@hurrow/core/library';
 import { checkScores, qualifierKey, qualifiersInWords, type Score } from '@hurrow/core/score';
 import { scientificName } from '@hurrow/core/taxon';
+import { listInWords } from '@hurrow/core/view';
 import type { Vocabulary } from '@hurrow/core/vocabulary';
 import { badInput, conflict, notFound } from '../api/problem.ts';
 import { accountOf, INSTRUCTORS, route, STAFF } from '../api/route.ts';
 import type { Db } from '../db/index.ts';
-import { beginChange } from './change.ts';
+import { beginChange, nameOfTaxon } from './change.ts';
 import { committedLibrary } from './committed.ts';
 import * as queries from './queries.ts';
 import { addRecord, recordsOfRevision } from './records.ts';
@@ -88,6 +89,25 @@ export const speciesRoutes = [
         if (renamed) await queries.addTaxonVersion(tx, params.taxonId, revision, body.taxon);
         await writeScores(tx, params.taxonId, revision, body.changes);
         return { id: params.taxonId, revision };
+      }),
+  }),
+  route<unknown, { taxonId: string }>({
+    method: 'delete',
+    path: '/api/library/taxa/{taxonId}',
+    summary:
+      'Deletes a taxon on which no list, quiz, ruling or reteaching rests. Older revisions keep it, and undoing brings it back.',
+    allow: INSTRUCTORS,
+    handle: ({ db, params, who, now }) =>
+      db.transaction(async (tx) => {
+        const name = await nameOfTaxon(tx, params.taxonId);
+        const resting = await queries.restingOn(tx, params.taxonId);
+        if (resting.length > 0)
+          throw conflict(
+            `${name} stands in ${listInWords(resting.slice(0, 3).map(({ what }) => what))}${resting.length > 3 ? ` and ${resting.length - 3} places more` : ''}. Retire it instead: it leaves the lists, and what rests on it keeps it.`,
+          );
+        const { revision } = await beginChange(tx, accountOf(who), now, `Deleted ${name}`);
+        await queries.addDeletion(tx, params.taxonId, revision);
+        return { revision };
       }),
   }),
   route<unknown, { revision: number }>({

@@ -176,3 +176,43 @@ test('the planted species are in the course', async () => {
   const { body } = await hurrow.owner.get<{ sets: { taxa: string[] }[] }>(`/api/courses/${planted.courseId}`);
   expect(body.sets[0]!.taxa).toEqual(['acer-rubrum', 'acer-saccharum']);
 });
+
+describe('a species leaves the library', () => {
+  const added = async (epithet: string) =>
+    (
+      await hurrow.owner.post<{ id: string }>('/api/library/taxa', {
+        taxon: {
+          genus: 'Alnus',
+          epithet,
+          family: 'Betulaceae',
+          commonNames: [],
+          synonyms: [],
+          calendar: {},
+          cautions: [],
+        },
+        changes: [{ ...length(0.04, 0.06) }],
+        baseRevision: 0,
+      })
+    ).body.id;
+  const remove = (id: string) => hurrow.owner.call<{ revision: number }>('DELETE', `/api/library/taxa/${id}`);
+
+  test('one that a list or a quiz rests on is not deleted, and the refusal names them', async () => {
+    const { status, body } = await remove(planted.red.id);
+    expect(status).toBe(409);
+    expect(body.message).toMatch(/stands in Quiz 1 of Maples and the list of Maples. Retire it instead/);
+    expect((await red()).taxon.retired).toBeUndefined();
+  });
+
+  test('one that nothing rests on is gone, is there as it was before, and comes back by undoing', async () => {
+    const id = await added('rubra');
+    const before = (await library()).revision;
+    const { body } = await remove(id);
+    const has = async (revision?: number) =>
+      (await library(revision)).taxa.some(({ taxon }) => taxon.id === id);
+    expect([await has(), await has(before)]).toEqual([false, true]);
+    expect((await remove(id)).status).toBe(404);
+    await hurrow.owner.post(`/api/library/revisions/${body.revision}/undo`);
+    expect(await has()).toBe(true);
+    expect((await library()).taxa.find(({ taxon }) => taxon.id === id)!.taxon).not.toHaveProperty('deleted');
+  });
+});

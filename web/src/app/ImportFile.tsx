@@ -1,6 +1,7 @@
 import { Button } from 'antd';
 import { useEffect, useRef, useState } from 'react';
 import { messageOf, post } from './api.ts';
+import { textOfFile } from './textOfFile.ts';
 
 interface Line {
   line: number;
@@ -12,12 +13,19 @@ export interface ImportReport {
   what?: string;
   added: string[];
   changed: string[];
+  /** What is stored and would be replaced, one line each. */
+  replaced?: Line[];
+  /** How many rows say what is stored already. */
+  unchanged?: number;
   refused: Line[];
   ignored: string[];
   unknown?: Line[];
   /** What else it would do. */
   also?: string[];
 }
+
+/** Lines of what would be replaced that are shown one by one. */
+const MOST_LINES = 200;
 
 /** Characters up to which a file is shown as it would be pasted. */
 const SHOWN = 60_000;
@@ -27,11 +35,14 @@ export function ImportFile({
   path,
   example,
   accept = '.csv,.tsv,.txt,text/csv',
+  asksToReplace,
   onDone,
 }: {
   path: string;
   example: string;
   accept?: string;
+  /** What is stored stays unless the person chooses to have it replaced: the words of that choice. */
+  asksToReplace?: (count: number) => string;
   /** `here` is false where the page was left before the import had ended: then nothing may bring one back to it. */
   onDone(report: ImportReport, here: boolean): void;
 }) {
@@ -49,11 +60,12 @@ export function ImportFile({
   const [report, setReport] = useState<ImportReport>();
   const [problem, setProblem] = useState<string>();
   const [busy, setBusy] = useState(false);
+  const [replace, setReplace] = useState(false);
   const send = async (dryRun: boolean) => {
     setBusy(true);
     setProblem(undefined);
     try {
-      const answer = await post<ImportReport>(path, { csv, dryRun });
+      const answer = await post<ImportReport>(path, { csv, dryRun, ...(asksToReplace ? { replace } : {}) });
       if (dryRun) setReport(answer);
       else onDone(answer, here.current);
     } catch (error) {
@@ -65,13 +77,19 @@ export function ImportFile({
   };
   const choose = async (chosen: File | undefined) => {
     if (!chosen) return;
-    const text = await chosen.text();
+    const text = await textOfFile(chosen);
     setFile(text.length > SHOWN ? { name: chosen.name, text } : undefined);
     setTyped(text.length > SHOWN ? '' : text);
     setReport(undefined);
     setProblem(undefined);
   };
-  const takes = report ? report.added.length + report.changed.length + (report.also?.length ?? 0) : 0;
+  const replaced = report?.replaced ?? [];
+  const takes = report
+    ? report.added.length +
+      report.changed.length +
+      (report.also?.length ?? 0) +
+      (asksToReplace && replace ? replaced.length : 0)
+    : 0;
   return (
     <div className="import-box">
       <p>
@@ -118,6 +136,16 @@ export function ImportFile({
             {(report.also ?? []).map((line) => (
               <li key={line}>{line}</li>
             ))}
+            {replaced.slice(0, MOST_LINES).map((row) => (
+              <li key={`${row.line}${row.message}`} className="gold">
+                {row.line > 0 && `line ${row.line}: `}
+                {row.message}
+              </li>
+            ))}
+            {replaced.length > MOST_LINES && (
+              <li className="gold">and replace {replaced.length - MOST_LINES} more</li>
+            )}
+            {(report.unchanged ?? 0) > 0 && <li>leave {report.unchanged} as they are: they say the same</li>}
             {report.ignored.length > 0 && <li>leave out {report.ignored.join('; ')}</li>}
             {report.refused.map((row) => (
               <li key={`${row.line}${row.message}`} className="rust">
@@ -131,6 +159,12 @@ export function ImportFile({
               </li>
             ))}
           </ul>
+          {asksToReplace && replaced.length > 0 && (
+            <label>
+              <input type="checkbox" checked={replace} onChange={() => setReplace(!replace)} />{' '}
+              {asksToReplace(replaced.length)}
+            </label>
+          )}
         </div>
       )}
       <Button disabled={!csv.trim()} loading={busy && !report} onClick={() => void send(true)}>

@@ -6,7 +6,12 @@ export interface Session {
   demo: boolean;
   /** The server's date, which the demo holds still. */
   today: string;
-  who: { id: string; name: string; role: 'owner' | 'instructor' | 'assistant' | 'student'; course?: string } | null;
+  who: {
+    id: string;
+    name: string;
+    role: 'owner' | 'instructor' | 'assistant' | 'student';
+    course?: string;
+  } | null;
 }
 
 export const sessionQuery = queryOptions({

@@ -5,8 +5,8 @@ export function BroughtBack({ at, onGiveUp }: { at: string | undefined; onGiveUp
   if (!at) return null;
   return (
     <p className={styles['broughtBack']} role="status">
-      Your changes of {new Date(at).toLocaleString('en-US', { dateStyle: 'medium', timeStyle: 'short' })} were not
-      saved; here they are again.{' '}
+      Your changes of {new Date(at).toLocaleString('en-US', { dateStyle: 'medium', timeStyle: 'short' })} were
+      not saved; here they are again.{' '}
       <button type="button" className="link" onClick={onGiveUp}>
         Give them up
       </button>

@@ -14,10 +14,15 @@ export function DraftList() {
       <ul>
         {list.map(({ key, title, where, at }) => (
           <li key={key}>
-            <Link to={where} onClick={(event) => event.currentTarget.closest('details')?.removeAttribute('open')}>
+            <Link
+              to={where}
+              onClick={(event) => event.currentTarget.closest('details')?.removeAttribute('open')}
+            >
               {title}
             </Link>{' '}
-            <span className="quiet">{new Date(at).toLocaleDateString('en-US', { day: 'numeric', month: 'short' })}</span>
+            <span className="quiet">
+              {new Date(at).toLocaleDateString('en-US', { day: 'numeric', month: 'short' })}
+            </span>
             <button type="button" className="link" onClick={() => drafts.dropEverywhere(key)}>
               Give up
             </button>

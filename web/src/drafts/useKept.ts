@@ -44,7 +44,8 @@ export function useKept<T>(
   // Several changes may come before the next painting, as strokes on a map do: each builds on the one before.
   const latest = useRef(state.value);
   const leave = useEffectEvent(() => {
-    if (state.changed) void message.info(`“${title}” is not saved. It is kept as a draft, see Drafts at the top.`);
+    if (state.changed)
+      void message.info(`“${title}” is not saved. It is kept as a draft, see Drafts at the top.`);
   });
   useEffect(() => () => leave(), []);
   const keep = (value: T) => {

@@ -37,7 +37,11 @@ export function Sheet(props: SheetProps) {
   const saved = useSaved();
   const character = vocabulary.get(characterId ?? '');
   const held = sheets.find((sheet) => sheet.characterId === characterId);
-  const { draft: values, setDraft: setValues, ...edit } = useDraft(
+  const {
+    draft: values,
+    setDraft: setValues,
+    ...edit
+  } = useDraft(
     `sheet/${taxonId}/${characterId ?? '-'}`,
     `Measured: ${character?.term ?? 'sheet'}, ${taxonName}`,
     held?.values ?? NONE,

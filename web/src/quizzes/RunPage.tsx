@@ -109,6 +109,9 @@ export function RunPage({ course, quiz }: { course: Course; quiz: Quiz }) {
                     ? 'student,station,answer\nRowan Achterberg,1,paper birch'
                     : 'student,station,genus,epithet,family\nRowan Achterberg,1,Betula,papyrifera,Betulaceae'
                 }
+                asksToReplace={(count) =>
+                  `Replace ${count === 1 ? 'this stored answer' : `these ${count} stored answers`}; both stay in the history`
+                }
                 onDone={(_report, here) => {
                   void message.success('The answers are imported.');
                   if (here) setSearch({});

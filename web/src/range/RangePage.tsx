@@ -74,12 +74,11 @@ function RangeEditor({ courseId, taxon, held, elevation }: EditorProps) {
   const { library } = useLibrary();
   const site = course ?? library?.reference;
   const saved = useSaved();
-  const { draft: range, setDraft: setRange, ...edit } = useDraft(
-    `range/${taxon.id}`,
-    `Range of ${commonName(taxon)}`,
-    held.range,
-    held.revision,
-  );
+  const {
+    draft: range,
+    setDraft: setRange,
+    ...edit
+  } = useDraft(`range/${taxon.id}`, `Range of ${commonName(taxon)}`, held.range, held.revision);
   const { cells } = range;
   const setCells = (next: RangeCells) => setRange({ ...range, cells: next });
   const [past, setPast] = useState<RangeCells[]>([]);

@@ -9,7 +9,8 @@ export function CalendarFields({ editing }: { editing: Editing }) {
     <fieldset>
       <legend>Calendar</legend>
       <p className="quiet">
-        At the library’s reference place, like “10 May – 15 Oct” or “Apr–May”; “all year” for evergreen leaves.
+        At the library’s reference place, like “10 May – 15 Oct” or “Apr–May”; “all year” for evergreen
+        leaves.
       </p>
       <div className="names-grid">
         {CALENDAR_PARTS.map((part) => (

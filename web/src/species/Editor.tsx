@@ -167,9 +167,9 @@ function SourceLine({
         )}
       </p>
       <p className="quiet">
-        Press the key on a state for “always”, again for “usually”, “sometimes”, “rarely” and off. Enter or ↓ goes
-        on, ↑ back, Alt+Q changes what it holds for, Ctrl+S saves. Ranges as you would write them: (4)5–9(10), 4–7
-        in, 60–90 ft. In gray at the right: what the library adopts from other sources.
+        Press the key on a state for “always”, again for “usually”, “sometimes”, “rarely” and off. Enter or ↓
+        goes on, ↑ back, Alt+Q changes what it holds for, Ctrl+S saves. Ranges as you would write them:
+        (4)5–9(10), 4–7 in, 60–90 ft. In gray at the right: what the library adopts from other sources.
       </p>
     </fieldset>
   );

@@ -277,7 +277,9 @@ function Chips({ character, value, put }: ChipsProps) {
             tabIndex={i === 0 ? 0 : -1}
             aria-pressed={frequency !== undefined}
             aria-describedby={READING_LINE}
-            {...(frequency ? { 'data-frequency': frequency, 'aria-label': `${state.term}, ${frequency}` } : {})}
+            {...(frequency
+              ? { 'data-frequency': frequency, 'aria-label': `${state.term}, ${frequency}` }
+              : {})}
             title={state.definition || stateOf(character, state.id)?.definition}
             onFocus={() => define(state.id)}
             onClick={() => press(state.id)}

@@ -59,7 +59,10 @@ export function entriesOfSource(
   edits: Edits,
   vocabulary: Vocabulary,
 ): Map<string, Entry> {
-  return new Map([...entriesOf(scores, sourceId, vocabulary), ...Object.entries(edits.scores[sourceId] ?? {})]);
+  return new Map([
+    ...entriesOf(scores, sourceId, vocabulary),
+    ...Object.entries(edits.scores[sourceId] ?? {}),
+  ]);
 }
 
 /** The edits with one more entry of the source that is being edited. */
@@ -83,11 +86,7 @@ export function withCopied(
 }
 
 /** Every statement of every source, as they would be after saving. */
-export function statementsAfter(
-  scores: readonly Score[],
-  edits: Edits,
-  vocabulary: Vocabulary,
-): Score[] {
+export function statementsAfter(scores: readonly Score[], edits: Edits, vocabulary: Vocabulary): Score[] {
   const sources = new Set([...scores.map((score) => score.sourceId), ...Object.keys(edits.scores)]);
   return [...sources].flatMap((sourceId) =>
     [...entriesOfSource(scores, sourceId, edits, vocabulary).values()].flatMap((entry) =>
@@ -107,7 +106,13 @@ export const adoptedAfter = (
 ): AdoptedScore[] => reconcile(statementsAfter(scores, edits, vocabulary), vocabulary, by);
 
 /** Characters whose dependents stay hidden until they are scored: otherwise every new profile would ask for acorn cups. */
-const ASKED_FIRST = new Set(['leaf.composition', 'leaf.lobing', 'fruit.type', 'twig.armature', 'foliage.kind']);
+const ASKED_FIRST = new Set([
+  'leaf.composition',
+  'leaf.lobing',
+  'fruit.type',
+  'twig.armature',
+  'foliage.kind',
+]);
 
 /**
  * Has a character its row in the editor? If its governing characters, as adopted from all sources, allow it; or if this source scores it

@@ -101,7 +101,10 @@ export function useEditing({ courseId, library, vocabulary, taxon, scores }: Edi
     try {
       const body = { taxon: { ...stored, retired }, changes: [], baseRevision: library.revision };
       const saved = await put<{ revision: number }>(`/api/library/taxa/${id}`, body);
-      await saidSaved(`${scientificName(taxon)} is ${retired ? 'retired' : 'back in the library'}.`, saved.revision);
+      await saidSaved(
+        `${scientificName(taxon)} is ${retired ? 'retired' : 'back in the library'}.`,
+        saved.revision,
+      );
     } catch (error) {
       return fail(error);
     }
