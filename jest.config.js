@@ -12,8 +12,6 @@ const shared = {
 export default {
   // Starting a store, and five hundred drawings measured, take their time on a busy machine.
   testTimeout: 240_000,
-  // A server left open by a failed hook must not hold up the run.
-  forceExit: true,
   projects: [
     {
       ...shared,

@@ -3,7 +3,13 @@ import { readFileSync } from 'node:fs';
 import { parse } from 'yaml';
 import type { ProfiledTaxon } from '@hurrow/core/evidence';
 import type { Library } from '@hurrow/core/library';
-import { DEFAULT_MARKING, answerText, type NamingPolicy } from '@hurrow/core/names';
+import {
+  DEFAULT_MARKING,
+  answerText,
+  type Answer,
+  type AnswerPart,
+  type NamingPolicy,
+} from '@hurrow/core/names';
 import { freezeStation, type FrozenStation } from '@hurrow/core/quiz';
 import { seedOf } from '@hurrow/core/random';
 import { dayOfYear } from '@hurrow/core/season';
@@ -14,6 +20,7 @@ import * as courses from '@hurrow/server/courses/queries';
 import { addReteaching } from '@hurrow/server/confusions/queries';
 import type { Db } from '@hurrow/server/db';
 import * as quizzes from '@hurrow/server/quizzes/queries';
+import { wholeAnswerKey } from '@hurrow/server/quizzes/marking';
 import { receive } from '@hurrow/server/quizzes/receive';
 import { answerOf, retaughtBy, seenBy } from './students.ts';
 
@@ -25,6 +32,15 @@ interface QuizFile {
   state: 'planned' | 'open' | 'closed';
   /** Taxon and medium of each station, and what it asks to be seen: "abies-grandis cutting asks needle.bands". */
   stations: string[];
+  /** Students who were not there. */
+  absent?: string[];
+  /** Answers whose points were changed by hand, and why. */
+  regraded?: {
+    student: string;
+    station: number;
+    points: Partial<Record<AnswerPart, number>>;
+    reason: string;
+  }[];
 }
 
 export interface CourseFile extends Omit<Parameters<typeof courses.addCourse>[4], 'marking'> {
@@ -38,7 +54,7 @@ export interface CourseFile extends Omit<Parameters<typeof courses.addCourse>[4]
 }
 
 export interface DemoFile {
-  accounts: { name: string; email: string; role: 'owner' | 'instructor' }[];
+  accounts: { name: string; email: string; role: 'owner' | 'instructor' | 'assistant' }[];
   library: { name: string };
   courses: CourseFile[];
 }
@@ -82,6 +98,37 @@ export async function fillCourse(db: Db, file: CourseFile, ground: Ground): Prom
     const stations = await setQuiz(db, courseId, file, quiz, ground);
     if (quiz.state === 'closed') await answerQuiz(db, file, quiz, students, stations, ground);
   }
+}
+
+/** What an instructor gave an answer by hand, if `course.yaml` says so. */
+async function regrade(
+  db: Db,
+  quiz: QuizFile,
+  student: { id: string; name: string },
+  given: { position: number; stationId: string; truth: string; answer: Answer },
+  ground: Ground,
+): Promise<void> {
+  const found = quiz.regraded?.find(
+    ({ student: name, station }) => name === student.name && station === given.position,
+  );
+  const row = found && (await quizzes.station(db, given.stationId));
+  if (!found || !row) return;
+  await quizzes.addRuling(
+    db,
+    row.course_id,
+    {
+      truth: given.truth,
+      answer_key: wholeAnswerKey(given.answer),
+      counts_as: given.truth,
+      student_id: student.id,
+      station_id: given.stationId,
+      points: found.points,
+      reason: found.reason,
+    },
+    false,
+    ground.accountId,
+    new Date(`${quiz.heldOn}T20:00:00Z`),
+  );
 }
 
 const profileOf = (ground: Ground, id: string): ProfiledTaxon => {
@@ -165,7 +212,8 @@ async function answerQuiz(
   const week = Math.floor(days / 7) + 1;
   const known = taughtBy(file, ground, week);
   let wrong = 0;
-  for (const [s, student] of students.entries())
+  for (const [s, student] of students.entries()) {
+    if (quiz.absent?.includes(student.name)) continue;
     for (const [i, { id, frozen }] of stations.entries()) {
       const truth = profileOf(ground, frozen.truth);
       const traits = frozen.traits ?? sampleSpecimen(truth, BUILT_IN, frozen.view, frozen.seed);
@@ -190,7 +238,15 @@ async function answerQuiz(
         },
         { by: 'paper', accountId: ground.accountId },
       );
+      await regrade(
+        db,
+        quiz,
+        student,
+        { position: i + 1, stationId: id, truth: frozen.truth, answer },
+        ground,
+      );
     }
+  }
   console.log(
     `${file.code}, ${quiz.title}: ${students.length * stations.length} answers` +
       (file.policy === 'common' ? '' : `, ${wrong} of another genus`),

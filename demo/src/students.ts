@@ -16,6 +16,9 @@ export interface Truths {
   misreadOverlooked: number;
   misreadAsked: Record<string, number>;
   looksAt: number;
+  /** Factor on `looksAt` of the weakest and of the strongest student; likewise on `misread`. */
+  careSpread: number[];
+  misreadSpread: number[];
   looksAtOverlooked: number;
   retaught: { on: string; pair: [string, string]; characters: string[] }[];
   looksAtRetaught: number;
@@ -50,8 +53,9 @@ export function answerOf(
   { seed, retaught, policy }: Sitting,
 ): Answer {
   const random = randomFrom(seedOf(seed, 'student', student, 'station', station));
-  const care = 0.75 + 0.5 * randomFrom(seedOf(seed, 'care', student)).uniform();
-  if (random.uniform() < 0.02)
+  const ability = abilityOf(student);
+  const care = TRUTHS.careSpread[0]! + (TRUTHS.careSpread[1]! - TRUTHS.careSpread[0]!) * ability;
+  if (random.uniform() < 0.04 * (1 - ability))
     return policy === 'common' ? { name: '' } : { genus: '', epithet: '', family: '' };
   const visible = [...readingsOf([truth], BUILT_IN, view).channels.keys()].filter(
     (id) => traits.values[id] !== undefined,
@@ -65,7 +69,10 @@ export function answerOf(
         ? TRUTHS.looksAtOverlooked
         : TRUTHS.looksAt * care;
     if (random.uniform() > looks) return [];
-    const wrong = random.uniform() < (passedOver ? TRUTHS.misreadOverlooked : TRUTHS.misread);
+    const slips =
+      TRUTHS.misread *
+      (TRUTHS.misreadSpread[0]! + (TRUTHS.misreadSpread[1]! - TRUTHS.misreadSpread[0]!) * ability);
+    const wrong = random.uniform() < (passedOver ? TRUTHS.misreadOverlooked : slips);
     const seen = wrong ? misreading(id, list, random) : traits.values[id]!;
     // What was taught again is remembered, and weighs.
     return [{ id, seen, weight: learned ? 2 : 1 }];
@@ -74,11 +81,29 @@ export function answerOf(
     const bare = isDeciduous(candidate) !== isDeciduous(truth) ? 0 : 0.01;
     return read.reduce(
       (sum, { id, seen, weight }) => sum + weight * admits(scoresOf(candidate, id), seen),
-      bare + 0.3 * random.uniform(),
+      bare + (0.9 - 0.8 * ability) * random.uniform(),
     );
   });
   const chosen = list[agreement.indexOf(Math.max(...agreement))]!;
-  return policy === 'common' ? said(chosen, random) : written(chosen, random);
+  return policy === 'common' ? said(chosen, random) : inHand(student, written(chosen, random));
+}
+
+/** How well a student does, 0 to 1: the same in every quiz, so that who knows more at one station knows more at the others. */
+const abilityOf = (student: number): number => randomFrom(seedOf('ability', student)).uniform();
+
+/** Hands differ: most write each name in its box, others in small letters, or the whole name in the first box. */
+function inHand(student: number, answer: Answer): Answer {
+  const { genus = '', epithet = '', family = '' } = answer;
+  switch (student % 8) {
+    case 3:
+      return { genus: genus.toLowerCase(), epithet, family: family.toLowerCase() };
+    case 5:
+      return { genus: `${genus} ${epithet}`, epithet: '', family };
+    case 6:
+      return { genus: genus.toUpperCase(), epithet: epithet.toUpperCase(), family };
+    default:
+      return answer;
+  }
 }
 
 /** What a student says to the “what do you see” questions of a station: a stream of random numbers of their own, so that names stay as they are. */

@@ -14,7 +14,7 @@ test.afterAll(() => hurrow.stop());
 /** Pages of the library, each with a text by which it is known to be there. */
 const OF_THE_LIBRARY = [
   ['species/abies-grandis', 'Size and form'],
-  ['species/abies-grandis/edit', 'Scores from'],
+  ['species/abies-grandis/edit', 'copy what is empty from'],
   ['species/exchange', 'Import species'],
   ['species/side-by-side', 'Side by side'],
   ['species/sources', 'What is missing'],
@@ -100,7 +100,7 @@ test('no page of a course has a serious accessibility fault', async ({ page }) =
   const base = await checkAll(page, OF_A_COURSE);
   await page.goto(`${base}/quizzes`);
   await page.getByRole('link', { name: 'Quiz 1' }).click();
-  await expect(page.locator('.sheet')).toBeVisible();
+  await expect(page.getByRole('table', { name: 'Papers' })).toBeVisible();
   await check(page, 'mark');
   await page.getByRole('link', { name: 'Run' }).click();
   await expect(page.getByText('Who has answered')).toBeVisible();

@@ -88,9 +88,9 @@ test('editing a score is undone from the notice, and marks of the held quiz stay
   await hurrow.enter(page, 'instructor');
   await place(page, 'Quizzes');
   await page.getByRole('link', { name: 'Quiz 1' }).click();
-  const first = page.locator('.sheet tbody tr').first();
+  const first = page.getByRole('table', { name: 'Papers' }).getByRole('row').nth(1);
   await expect(first).toContainText('/ 60');
-  const before = await page.locator('.sheet').innerText();
+  const before = await page.getByRole('table', { name: 'Papers' }).innerText();
   await place(page, 'Species');
   await page.getByRole('link', { name: /grand fir/ }).click();
   await expect(page.getByRole('heading', { name: /^grand fir/ })).toBeVisible();
@@ -109,7 +109,7 @@ test('editing a score is undone from the notice, and marks of the held quiz stay
   await place(page, 'Quizzes');
   await page.getByRole('link', { name: 'Quiz 1' }).click();
   await expect(first).toContainText('/ 60');
-  expect(await page.locator('.sheet').innerText()).toBe(before);
+  expect(await page.getByRole('table', { name: 'Papers' }).innerText()).toBe(before);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByText('Undone')).toBeVisible();
 });
@@ -125,7 +125,7 @@ test.describe('a student on a phone', () => {
       await page.getByLabel('Epithet').fill(epithet);
       await page.getByRole('button', { name: /Next station|Finish/ }).click();
     };
-    await expect(page.getByRole('img', { name: /specimen at station 1/ })).toBeVisible();
+    await expect(page.getByRole('img', { name: /drawing at station 1/ })).toBeVisible();
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
     // What is seen is asked before the name, and is still there when one comes back to it.
     await page.getByRole('button', { name: 'both faces' }).click();

@@ -1,6 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 import { Hurrow } from '../hurrow.ts';
-import { expectNoPressLost, pressAll, pressesLost, watchPresses } from '../press.ts';
+import { pressAll, pressesLost, watchPresses } from '../press.ts';
 
 let hurrow: Hurrow;
 test.beforeAll(async () => {

@@ -111,7 +111,24 @@ test('from an empty library to the pair that is mixed up and what settles it', a
     await page.getByRole('button', { name: 'One of each on the list' }).click();
     for (const position of [1, 2, 3])
       await page.getByLabel(`Medium of station ${position}`).selectOption('drawing');
+    // Of the maple too little is scored to draw it: its station stays a cutting.
+    await expect(
+      page.getByText(/Too little is scored to draw its leaves \(leaf shape, .*teeth\)/),
+    ).toBeVisible();
     await page.getByRole('button', { name: 'Save the plan' }).click();
+    await page.getByRole('button', { name: 'Open to students' }).click();
+    await expect(page.getByText(/Station 3: too little is scored to draw its leaves/)).toBeVisible();
+    await page
+      .getByRole('navigation', { name: 'Steps of the quiz' })
+      .getByRole('link', { name: 'Plan' })
+      .click();
+    await page.getByLabel('Medium of station 3').selectOption('cutting');
+    await page.getByRole('button', { name: 'Save the plan' }).click();
+    await expect(page.getByText('The plan is saved.')).toBeVisible();
+    await page
+      .getByRole('navigation', { name: 'Steps of the quiz' })
+      .getByRole('link', { name: 'Run' })
+      .click();
     await page.getByRole('button', { name: 'Open to students' }).click();
     await expect(page.getByText('Students sign in with course code')).toBeVisible();
   });
@@ -132,7 +149,11 @@ test('from an empty library to the pair that is mixed up and what settles it', a
       ['Populus', 'deltoides', 'Salicaceae'],
       ['Acer', 'rubrum', 'Sapindaceae'],
     ] as const) {
-      await expect(phone.getByRole('img', { name: /The specimen at station/ })).toBeVisible();
+      await expect(
+        genus === 'Acer'
+          ? phone.getByText('Look at the fresh cutting at station 3.')
+          : phone.getByRole('img', { name: /The drawing at station/ }),
+      ).toBeVisible();
       await phone.getByLabel('Genus').fill(genus);
       await phone.getByLabel('Epithet').fill(epithet);
       await phone.getByLabel('Family').fill(family);

@@ -6,6 +6,7 @@ import express, { type Express } from 'express';
 import helmet from 'helmet';
 import { pino } from 'pino';
 import { pinoHttp } from 'pino-http';
+import { accountRoutes } from './accounts/routes.ts';
 import { openApi } from './api/openapi.ts';
 import { register } from './api/register.ts';
 import { route, type Route } from './api/route.ts';
@@ -21,6 +22,7 @@ import { measurementRoutes } from './measurements/routes.ts';
 import { photoRoutes } from './photos/routes.ts';
 import { lookalikePrintRoutes } from './prints/lookalikePrints.ts';
 import { printRoutes } from './prints/routes.ts';
+import { slipRoutes } from './prints/slips.ts';
 import { specimenPictureRoutes } from './prints/specimenPicture.ts';
 import { quizRoutes } from './quizzes/routes.ts';
 import { rangeRoutes } from './range/routes.ts';
@@ -30,6 +32,7 @@ import { speciesRoutes } from './species/routes.ts';
 
 const described: Route[] = [
   ...authRoutes,
+  ...accountRoutes,
   ...speciesRoutes,
   ...sourceRoutes,
   ...characterRoutes,
@@ -38,6 +41,8 @@ const described: Route[] = [
   ...photoRoutes,
   ...exchangeRoutes,
   ...lookalikeRoutes,
+  // Before the prints of every kind, whose address would take theirs.
+  ...slipRoutes,
   ...printRoutes,
   ...lookalikePrintRoutes,
   ...specimenPictureRoutes,

@@ -1,3 +1,4 @@
+import { SOURCE_DETAILS } from '../library/index.ts';
 import { RANGE_STATUSES } from '../range/index.ts';
 import { FREQUENCIES } from '../score/index.ts';
 import { CALENDAR_PARTS } from '../season/index.ts';
@@ -30,7 +31,11 @@ export const BUNDLE_SCHEMA = {
     version: { const: 1 },
     name: text,
     reference: record({ latitude: number, longitude: number, elevation: number }),
-    sources: listOf(record({ id: text, label: text })),
+    sources: listOf(
+      record({ id: text, label: text, author: text, year: text, pages: text, region: text, note: text }, [
+        ...SOURCE_DETAILS,
+      ]),
+    ),
     reconciliation: record(
       {
         rule: oneOf(['preferred', 'envelope']),

@@ -4,7 +4,7 @@ import type { Character, ShownOrgan, Vocabulary } from '../vocabulary/index.ts';
 import { midMonth, MONTHS } from '../season/index.ts';
 import { pairEvidence, spokenFor, type CharacterEvidence } from './bhattacharyya.ts';
 import { idealReaderError, pairError, SETTLED_AT, verdictOf, type Verdict } from './error.ts';
-import { readingsOf, type ProfiledTaxon, type ReadingOptions, type Readings } from './readings.ts';
+import { readingsOf, type ProfiledTaxon, type ReadingOptions, type Readings, lacking } from './readings.ts';
 
 /** Below this a character says nothing worth showing: the two taxa agree in it. Nats. */
 export const AGREES_BELOW = 0.05;
@@ -64,11 +64,7 @@ export function contrast(
     gaps: [...readings.channels.keys()]
       .filter((id) => !known.has(id))
       .flatMap((characterId) => {
-        const missing = readings.gaps[a]!.includes(characterId)
-          ? 'a'
-          : readings.gaps[b]!.includes(characterId)
-            ? 'b'
-            : undefined;
+        const missing = lacking(readings, characterId, a, b);
         return missing ? [{ characterId, missing } as const] : [];
       }),
   };

@@ -3,7 +3,7 @@ import type { View } from '../view/index.ts';
 import { spokenFor } from './bhattacharyya.ts';
 import { evidenceTaken } from './contrast.ts';
 import { idealReaderError, quickVerdict, SETTLED_AT } from './error.ts';
-import { readingsOf, type Channel, type ProfiledTaxon, type ReadingOptions } from './readings.ts';
+import { lacking, readingsOf, type Channel, type ProfiledTaxon, type ReadingOptions } from './readings.ts';
 
 /** A character that some taxa of a list lack, and what scoring it could be worth. */
 export interface Gap {
@@ -35,15 +35,13 @@ export function gapsOf(
     }
   for (let a = 0; a < list.length; a += 1)
     for (let b = a + 1; b < list.length; b += 1) {
-      const lacking = [...gaps.values()].filter(({ character }) =>
-        oneOfTwo(readings.gaps[a]!.includes(character.id), readings.gaps[b]!.includes(character.id)),
-      );
-      if (lacking.length === 0) continue;
+      const oneSided = [...gaps.values()].filter(({ character }) => lacking(readings, character.id, a, b));
+      if (oneSided.length === 0) continue;
       const { taking } = evidenceTaken(readings, left, a, b);
       // Most pairs of a list are settled beyond doubt; their error need not be worked out.
       if (quickVerdict(taking, a, b) === 'settled') continue;
       const known = taking.flatMap((entry) => entry.channels);
-      for (const gap of lacking)
+      for (const gap of oneSided)
         if (idealReaderError([...known, clearDifference(gap.character, a, b)], a, b) <= SETTLED_AT)
           gap.wouldSettle.push([list[a]!.taxon.id, list[b]!.taxon.id]);
     }
@@ -51,9 +49,6 @@ export function gapsOf(
     (x, y) => y.wouldSettle.length - x.wouldSettle.length || x.taxa.length - y.taxa.length,
   );
 }
-
-/** Scored for one of the two: what the other shows could tell them apart. */
-const oneOfTwo = (a: boolean, b: boolean): boolean => a !== b;
 
 /** A channel in which a and b never share a state, read as wrongly as a careful reader reads this character. */
 function clearDifference(character: Character, a: number, b: number): Channel {

@@ -110,6 +110,20 @@ export function readingsOf(
   return { taxa, view, reader, channels, gaps };
 }
 
+/** Which of two taxa lacks a score that the other has, though it could be seen in both; undefined where neither or both have it. */
+export function lacking(
+  readings: Pick<Readings, 'channels' | 'gaps'>,
+  characterId: string,
+  a: number,
+  b: number,
+): 'a' | 'b' | undefined {
+  const scored = (i: number) =>
+    readings.channels.get(characterId)?.some(({ rows }) => rows[i] !== undefined) ?? false;
+  if (readings.gaps[a]!.includes(characterId) && scored(b)) return 'a';
+  if (readings.gaps[b]!.includes(characterId) && scored(a)) return 'b';
+  return undefined;
+}
+
 const NO_SCORES: AdoptedScore[] = [];
 
 function groupByCharacter(scores: readonly AdoptedScore[]): Map<string, AdoptedScore[]> {
@@ -144,7 +158,10 @@ function hasQualifiers({ qualifiers }: AdoptedScore): boolean {
  * The scores that hold under the qualifiers of the view: those that contradict it are out, of the rest the ones that
  * match it most closely stay. Several may stay (male and female catkins, the view silent); they are then mixed.
  */
-export function scoresInView(scores: readonly AdoptedScore[], view: View): AdoptedScore[] {
+export function scoresInView(
+  scores: readonly AdoptedScore[],
+  view: Pick<View, 'qualifiers'>,
+): AdoptedScore[] {
   if (scores.every((score) => !hasQualifiers(score))) return [...scores];
   const fitting = scores
     .map((score) => {

@@ -1,3 +1,4 @@
+export * from './characterTable.ts';
 export * from './darwinCore.ts';
 export * from './readSdd.ts';
 export * from './responseTable.ts';

@@ -17,6 +17,7 @@ import { BUILT_IN, type Character } from '../vocabulary/index.ts';
 import { BUNDLE_SCHEMA, readBundle, writeBundle } from '../bundle/index.ts';
 
 import {
+  charactersInMarkdown,
   readDarwinCore,
   readScoreTable,
   readSdd,
@@ -192,6 +193,13 @@ test('JSON bundle: what is written is read back equal, and follows the published
     }),
     { numRuns: 60 },
   );
+});
+
+test('the list of characters in docs is the one that is used', () => {
+  const published = readFileSync(new URL('../../../docs/formats.md', import.meta.url), 'utf8');
+  // Behind “npm run docs” the formatter has its way with the white space.
+  const plain = (text: string) => text.replace(/\s+/g, ' ');
+  expect(plain(published)).toContain(plain(charactersInMarkdown(BUILT_IN)).trim());
 });
 
 test('the schema in docs is the one that is used', () => {

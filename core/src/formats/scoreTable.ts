@@ -8,6 +8,7 @@ import {
   type RangeValue,
   type Score,
 } from '../score/index.ts';
+import { arcsAsText, CALENDAR_PARTS } from '../season/index.ts';
 import { scientificName, type Taxon } from '../taxon/index.ts';
 import type { Vocabulary } from '../vocabulary/index.ts';
 import { normaliseName } from '../names/fold.ts';
@@ -165,6 +166,18 @@ const qualifiersOf = (text: string): Score['qualifiers'] =>
       .map((pair) => pair.trim().split('=')),
   );
 
+const NAMES: [string, (taxon: Taxon) => string][] = [
+  ['scientific name', scientificName],
+  ['authority', ({ authority }) => authority ?? ''],
+  ['family', ({ family }) => family],
+  ['family common', ({ familyCommon }) => familyCommon ?? ''],
+  ['common names', ({ commonNames }) => commonNames.join('; ')],
+  ['synonyms', ({ synonyms }) => synonyms.join('; ')],
+  ['meaning', ({ meaning }) => meaning ?? ''],
+  ['memory aid', ({ memoryAid }) => memoryAid ?? ''],
+  ['fact', ({ fact }) => fact ?? ''],
+];
+
 /** A taxa × characters table of what one source says: a row a taxon, a column for each character and qualifier in use. */
 export function writeTaxonTable(
   taxa: readonly { taxon: Taxon; scores: readonly Score[] }[],
@@ -183,18 +196,16 @@ export function writeTaxonTable(
   const columns = [...new Set(said.flatMap(({ scores }) => scores.map(columnOf)))].sort(
     (a, b) => order.indexOf(a.split(' ')[0]!) - order.indexOf(b.split(' ')[0]!) || a.localeCompare(b),
   );
+  const months = CALENDAR_PARTS.filter((part) => taxa.some(({ taxon }) => taxon.calendar[part]?.length));
   return writeTable(
-    ['scientific name', 'authority', 'family', 'common names', 'synonyms', ...columns],
+    [...NAMES.map(([title]) => title), ...months.map((part) => `calendar.${part}`), ...columns],
     said.map(({ taxon, scores }) => {
       const cells = new Map(
         scores.map((score) => [columnOf(score), asTyped(score.value, vocabulary.get(score.characterId)!)]),
       );
       return [
-        scientificName(taxon),
-        taxon.authority ?? '',
-        taxon.family,
-        taxon.commonNames.join('; '),
-        taxon.synonyms.join('; '),
+        ...NAMES.map(([, of]) => of(taxon)),
+        ...months.map((part) => arcsAsText(taxon.calendar[part] ?? [])),
         ...columns.map((column) => cells.get(column) ?? ''),
       ];
     }),

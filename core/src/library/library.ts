@@ -7,7 +7,29 @@ import { BUILT_IN, type Character, type Vocabulary } from '../vocabulary/index.t
 export interface Source {
   id: string;
   label: string;
+  author?: string;
+  /** As it is printed: a year, a span, a reprint. */
+  year?: string;
+  pages?: string;
+  /** Where it holds. */
+  region?: string;
+  note?: string;
 }
+
+/** What is said of a source beside its label. */
+export const SOURCE_DETAILS = ['author', 'year', 'pages', 'region', 'note'] as const;
+export type SourceDetails = Pick<Source, (typeof SOURCE_DETAILS)[number]>;
+
+/**
+ * A source as one cites it.
+ *
+ * @example
+ * sourceInWords({ id: 'm', label: 'Regional manual', author: 'A. Falk', year: '2011', pages: '12–90' }); // 'A. Falk 2011, Regional manual, pp. 12–90'
+ */
+export const sourceInWords = ({ label, author, year, pages, region }: Source): string =>
+  [[author, year].filter(Boolean).join(' '), label, pages && `pp. ${pages}`, region && `for ${region}`]
+    .filter(Boolean)
+    .join(', ');
 
 /** A taxon with what every source says of it. */
 export interface TaxonStatements {

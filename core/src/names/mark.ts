@@ -58,6 +58,8 @@ export interface Mark {
 /** An instructor's word on an answer, which outweighs the rules: it counts as this taxon, or as none. */
 export interface Ruling {
   taxonId: string | null;
+  /** Points given by hand to parts of the answer. */
+  points?: Partial<Record<AnswerPart, number>>;
 }
 
 /** The answer as one string: what is resolved, grouped and ruled on. */
@@ -65,8 +67,31 @@ export const answerText = (answer: Answer): string =>
   [answer.name ?? '', answer.genus ?? '', answer.epithet ?? ''].join(' ').replace(/\s+/g, ' ').trim();
 
 /**
+ * An answer with each name in its own box: a whole binomial written into one of them is parted, and a genus or epithet written twice
+ * counts once.
+ *
+ * @example
+ * partedAnswer({ genus: 'Acer rubrum' }); // { genus: 'Acer', epithet: 'rubrum' }
+ */
+export function partedAnswer(answer: Answer): Answer {
+  const words = (text: string | undefined) => (text ?? '').trim().split(/\s+/).filter(Boolean);
+  const [genus, epithet] = [words(answer.genus), words(answer.epithet)];
+  const same = (a: string | undefined, b: string | undefined) => a?.toLowerCase() === b?.toLowerCase();
+  if (genus.length > 1 && epithet.length === 0)
+    return { ...answer, genus: genus[0]!, epithet: genus.slice(1).join(' ') };
+  if (genus.length > 1 && same(genus.slice(1).join(' '), epithet.join(' ')))
+    return { ...answer, genus: genus[0]! };
+  if (epithet.length > 1 && genus.length === 0)
+    return { ...answer, genus: epithet[0]!, epithet: epithet.slice(1).join(' ') };
+  if (genus.length === 1 && epithet.length > 1 && same(genus[0], epithet[0]))
+    return { ...answer, epithet: epithet.slice(1).join(' ') };
+  return answer;
+}
+
+/**
  * Marks an answer against the true taxon under a policy. Points for each part, a deduction for a misspelled part, never
- * below zero. A ruling says which taxon the answer counts as; spelling is then not asked.
+ * below zero. A ruling says which taxon the answer counts as: what is then not spelled as that taxon costs what a misspelling costs. Points
+ * that a ruling gives by hand stand, within what the part is worth.
  */
 export function markAnswer(
   answer: Answer,
@@ -75,12 +100,14 @@ export function markAnswer(
   marking: MarkingPolicy,
   ruling?: Ruling,
 ): Mark {
-  const resolution = ruling ? ruled(ruling) : resolveName(answerText(answer), list);
+  const parted = partedAnswer(answer);
+  const resolution = ruling ? ruled(ruling) : resolveName(answerText(parted), list);
   const named = list.find((taxon) => taxon.id === resolution.taxonId);
-  const parts =
+  const byRules =
     marking.policy === 'common'
-      ? [markWhole(answer, truth, named, resolution, marking)]
-      : scientificParts(answer, truth, named, resolution, marking, ruling !== undefined);
+      ? [markWhole(answer, truth, named, resolution, marking, ruling !== undefined)]
+      : scientificParts(parted, truth, named, resolution, marking, ruling !== undefined);
+  const parts = byRules.map((part) => given(part, ruling?.points?.[part.part]));
   return {
     points: sum(parts.map((part) => part.points)),
     outOf: sum(parts.map((part) => part.outOf)),
@@ -88,6 +115,12 @@ export function markAnswer(
     resolution,
   };
 }
+
+/** A part with the points that the instructor gave it by hand, if any. */
+const given = (part: PartMark, points: number | undefined): PartMark =>
+  points === undefined
+    ? part
+    : { ...part, points: Math.min(part.outOf, Math.max(0, points)), remark: 'given by hand' };
 
 const ruled = (ruling: Ruling): Resolution =>
   ruling.taxonId === null
@@ -100,6 +133,7 @@ function markWhole(
   named: NamedTaxon | undefined,
   resolution: Resolution,
   marking: MarkingPolicy,
+  isRuled: boolean,
 ): PartMark {
   const outOf = marking.points.name;
   const written = answerText(answer);
@@ -112,6 +146,13 @@ function markWhole(
       ...part,
       points: 0,
       remark: named ? `that is ${named.commonNames[0] ?? scientificName(named)}` : 'not recognized',
+    };
+  const asAName = [scientificName(truth), ...truth.synonyms, ...truth.commonNames].map(normaliseName);
+  if (isRuled && !asAName.includes(normaliseName(written)))
+    return {
+      ...part,
+      points: Math.max(0, outOf - marking.deduction),
+      remark: 'ruled right, spelled otherwise',
     };
   if (resolution.how !== 'misspelled') return { ...part, points: outOf, remark: 'right' };
   return {
@@ -140,36 +181,43 @@ function scientificParts(
   const [genusWord, ...epithetWords] = accepted.replace('× ', '').split(' ');
   const parts: PartMark[] = [];
 
-  const whole = isRuled && right;
+  // A ruling says that it is this tree; what is spelled otherwise costs what it costs where no ruling was needed.
+  const ruledRight = (mark: PartMark): PartMark =>
+    isRuled && right && mark.points === 0 && answerText(answer)
+      ? { ...mark, points: Math.max(0, mark.outOf - deduction), remark: 'ruled right, spelled otherwise' }
+      : mark;
+  const byCommonName = resolution.how === 'common' && right;
+  const genus = markPart('genus', typedGenus, [genusWord!, truth.genus], points.genus, deduction);
   parts.push(
-    whole
+    byCommonName
       ? {
-          part: 'genus',
-          written: typedGenus,
-          points: points.genus,
-          outOf: points.genus,
-          remark: 'ruled right',
+          ...genus,
+          points: 0,
+          written: answerText(answer),
+          remark: 'the common name; the genus is asked for',
         }
-      : markPart('genus', typedGenus, [genusWord!, truth.genus], points.genus, deduction),
+      : ruledRight(genus),
   );
   if (policy !== 'genus')
     parts.push(
-      whole
+      byCommonName
         ? {
             part: 'epithet',
-            written: typedEpithet,
-            points: points.epithet,
+            written: '',
+            points: 0,
             outOf: points.epithet,
-            remark: 'ruled right',
+            remark: 'the epithet is asked for',
           }
-        : markEpithet(
-            typedEpithet,
-            epithetWords.join(' '),
-            points.epithet,
-            deduction,
-            parts[0]!.points > 0 || right,
-            named,
-            truth,
+        : ruledRight(
+            markEpithet(
+              typedEpithet,
+              epithetWords.join(' '),
+              points.epithet,
+              deduction,
+              parts[0]!.points > 0 || right,
+              named,
+              truth,
+            ),
           ),
     );
   if (policy === 'binomialFamily')

@@ -133,11 +133,52 @@ describe('marking', () => {
   });
   test('a ruling outweighs the rules, both ways', () => {
     const odd = { genus: 'Abis', epithet: 'grandifolia' };
-    expect(markAnswer(odd, truth, LIST, binomial, { taxonId: 'grandis' }).points).toBe(2);
+    // Ruled right, each part costs what a misspelling costs that needs no ruling.
+    expect(markAnswer(odd, truth, LIST, binomial, { taxonId: 'grandis' }).points).toBe(1.5);
     expect(
       markAnswer({ genus: 'Abies', epithet: 'grandis' }, truth, LIST, binomial, { taxonId: null }).resolution
         .how,
     ).toBe('none');
+  });
+  test('a spelling that is ruled right costs what one of the same quality costs that was read', () => {
+    const read = markAnswer({ genus: 'Abies', epithet: 'grandiss' }, truth, LIST, binomial);
+    expect(read.resolution.how).toBe('misspelled');
+    const ruling = markAnswer({ genus: 'Abies', epithet: 'grandiss' }, truth, LIST, binomial, {
+      taxonId: 'grandis',
+    });
+    expect(ruling.points).toBe(read.points);
+    const common: MarkingPolicy = { ...DEFAULT_MARKING, policy: 'common' };
+    expect(markAnswer({ name: 'grnd fir' }, truth, LIST, common, { taxonId: 'grandis' }).points).toBe(
+      points({ name: 'grnd fir' }, common),
+    );
+    expect(markAnswer({ name: 'grand fir' }, truth, LIST, common, { taxonId: 'grandis' }).points).toBe(2);
+  });
+  test('points given by hand stand, within what a part is worth', () => {
+    const ruling = { taxonId: null, points: { genus: 0.5, epithet: 9, family: -1 } };
+    const { parts } = markAnswer(
+      { genus: 'Pinus', epithet: 'x', family: 'Pinaceae' },
+      truth,
+      LIST,
+      DEFAULT_MARKING,
+      ruling,
+    );
+    expect(parts.map((part) => [part.points, part.remark])).toEqual([
+      [0.5, 'given by hand'],
+      [1, 'given by hand'],
+      [0, 'given by hand'],
+    ]);
+  });
+  test.each([
+    ['a whole binomial in the genus box', { genus: 'Abies grandis' }, 2],
+    ['in the epithet box', { epithet: 'abies grandis' }, 2],
+    ['with the epithet written again', { genus: 'Abies grandis', epithet: 'grandis' }, 2],
+    ['with the genus written again', { genus: 'Abies', epithet: 'Abies grandis' }, 2],
+    ['a common name in the genus box', { genus: 'grand fir' }, 0],
+  ])('%s is read as what it is', (_, answer, earned) => {
+    const mark = markAnswer(answer, truth, LIST, binomial);
+    expect(mark.resolution.taxonId).toBe('grandis');
+    expect(mark.points).toBe(earned);
+    expect(mark.parts[0]!.remark).toBe(earned ? 'right' : 'the common name; the genus is asked for');
   });
   test('points lie between zero and the full mark whatever is written', () => {
     fc.assert(

@@ -16,18 +16,11 @@ export interface FreezeContext extends ReadingOptions {
 
 const FRAME = { width: 360, height: 300 };
 
-/** Fixes a station as the quiz opens: the names accepted, the view, and the individual drawn with its drawing. */
+/** Fixes a station as the quiz opens: the names accepted, the view, and of a drawing station the individual with its drawing. */
 export function freezeStation(station: PlannedStation, seed: number, context: FreezeContext): FrozenStation {
   const truth = context.list.find(({ taxon }) => taxon.id === station.taxonId);
   if (!truth) throw new Error('The taxon of a station must be on the taught list');
-  const traits = sampleSpecimen(truth, context.vocabulary, station.view, seed, context);
-  const plate = drawPlate(traits, station.view.organs, {
-    ...FRAME,
-    units: context.units,
-    // With a lens the parts that it shows are drawn enlarged, without one the cutting lies as it is.
-    lying: station.medium === 'cutting' && !station.view.aids.includes('lens'),
-  });
-  const drawing = plate ? drawingToSvg(plate, partsInWords(traits, station.view.organs)) : null;
+  const drawn = station.medium === 'drawing' ? drawStation(truth, station, seed, context) : undefined;
   return {
     revision: context.revision,
     truth: station.taxonId,
@@ -36,16 +29,26 @@ export function freezeStation(station: PlannedStation, seed: number, context: Fr
     view: station.view,
     medium: station.medium,
     seed,
-    traits: plate ? traits : null,
-    drawing,
-    ...(station.asks?.length
-      ? { asks: questionsOf(station, truth, plate && drawn(station.medium) ? traits : null, context) }
-      : {}),
+    traits: drawn?.traits ?? null,
+    drawing: drawn?.drawing ?? null,
+    ...(station.asks?.length ? { asks: questionsOf(station, truth, drawn?.traits ?? null, context) } : {}),
   };
 }
 
-/** Is it the individual of the drawing that students look at, and no living tree or cutting of their own? */
-const drawn = (medium: PlannedStation['medium']): boolean => medium === 'drawing';
+/**
+ * The individual of a drawing station and its drawing. A cutting, a tree or a piece of bark on the table is never drawn: students look at
+ * it, and a drawing would show them another.
+ */
+function drawStation(
+  truth: ProfiledTaxon,
+  { view }: PlannedStation,
+  seed: number,
+  context: FreezeContext,
+): { traits: Traits; drawing: string } | undefined {
+  const traits = sampleSpecimen(truth, context.vocabulary, view, seed, context);
+  const plate = drawPlate(traits, view.organs, { ...FRAME, units: context.units });
+  return plate && { traits, drawing: drawingToSvg(plate, partsInWords(traits, view.organs)) };
+}
 
 /** The questions of a station; those that cannot be read off what it shows on the day are left out. */
 const questionsOf = (

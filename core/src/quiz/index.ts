@@ -1,3 +1,4 @@
+export * from './doubts.ts';
 export * from './effective.ts';
 export * from './freeze.ts';
 export * from './station.ts';

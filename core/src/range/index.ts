@@ -4,3 +4,4 @@ export * from './grid.ts';
 export * from './habitat.ts';
 export * from './range.ts';
 export * from './words.ts';
+export * from './degrees.ts';

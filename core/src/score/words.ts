@@ -1,6 +1,14 @@
 import { arcLabel } from '../season/index.ts';
 import { stateOf, type Character } from '../vocabulary/index.ts';
-import { unitFactor, type Frequency, type Qualifiers, type RangeValue, type ScoreValue } from './score.ts';
+import {
+  FREQUENCIES,
+  unitFactor,
+  type Frequency,
+  type Qualifiers,
+  type RangeValue,
+  type ScoreValue,
+  type StatesValue,
+} from './score.ts';
 
 export type Audience = 'technical' | 'plain';
 export type UnitSystem = 'metric' | 'imperial';
@@ -20,17 +28,33 @@ export function valueInWords(
     case 'range':
       return rangeInWords(value, character, units);
     case 'states':
-      return value.states
-        .map(({ state, frequency }) => {
-          const found = stateOf(character, state);
-          const word = found ? (audience === 'plain' ? found.plain : found.term) : state;
-          const first =
-            frequency === 'always' || (frequency === 'usually' && value.states[0]?.state === state);
-          return first ? word : `${ADVERB[frequency]}${word}`;
-        })
-        .join(', ');
+      return statesInWords(value, character, audience);
   }
 }
+
+/** The states with those of one frequency together, the most frequent first: "dry and moist forest, sometimes streamside or coast". */
+function statesInWords(value: StatesValue, character: Character, audience: Audience): string {
+  const word = (id: string) => {
+    const state = stateOf(character, id);
+    return state ? (audience === 'plain' ? state.plain : state.term) : id;
+  };
+  const groups = FREQUENCIES.map((frequency) => ({
+    frequency,
+    words: value.states.filter((entry) => entry.frequency === frequency).map(({ state }) => word(state)),
+  })).filter(({ words }) => words.length > 0);
+  return groups
+    .map(({ frequency, words }, i) => {
+      // What is usual stands first and needs no adverb, unless something is so always.
+      const first = i === 0 && (frequency === 'always' || frequency === 'usually');
+      const joined = listed(words, character.anyOf && first ? 'and' : 'or');
+      return first ? joined : `${ADVERB[frequency]}${joined}`;
+    })
+    .join(', ');
+}
+
+/** "a, b or c". */
+const listed = (words: readonly string[], by: 'and' | 'or'): string =>
+  words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} ${by} ${words.at(-1)!}`;
 
 const ADVERB: Record<Frequency, string> = {
   always: '',

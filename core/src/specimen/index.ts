@@ -10,3 +10,4 @@ export * from './traits.ts';
 export * from './unshown.ts';
 export * from './words.ts';
 export type { Point } from './geometry.ts';
+export * from './enough.ts';

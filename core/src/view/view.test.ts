@@ -56,6 +56,9 @@ test('views that show the same have one key, whatever the order and the day', ()
 
 test('in words', () => {
   expect(viewInWords(view({ aids: ['eye', 'touch'] }))).toBe('twig, buds and leaves in hand; eye and touch');
+  expect(viewInWords(view({ organs: ['habit', 'bark', 'site'], aids: ['eye'] }))).toBe(
+    'form and place from a few steps back, bark in hand; eye',
+  );
   expect([listInWords([]), listInWords(['a']), listInWords(['a', 'b', 'c'])]).toEqual([
     '',
     'a',

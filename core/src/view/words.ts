@@ -13,11 +13,20 @@ export const SHOWN_TITLES: Record<ShownOrgan, string> = {
   site: 'place',
 };
 
-/** "twig, buds and leaves in hand; eye, touch and smell". */
+/** What is seen by stepping back: nobody has the form of a tree in hand. */
+const SEEN_BACK: readonly ShownOrgan[] = ['habit', 'site'];
+
+/** "twig, buds and leaves in hand; eye, touch and smell", "form and place from a few steps back, bark in hand; eye". */
 export function viewInWords(view: View): string {
-  const organs = listInWords(view.organs.map((organ) => SHOWN_TITLES[organ]));
   const near = { afar: 'from afar', arm: "at arm's length", hand: 'in hand' }[view.nearness];
-  return `${organs} ${near}; ${listInWords(view.aids)}`;
+  const titles = (organs: readonly ShownOrgan[]) => listInWords(organs.map((organ) => SHOWN_TITLES[organ]));
+  const back = view.nearness === 'afar' ? [] : view.organs.filter((organ) => SEEN_BACK.includes(organ));
+  const close = view.organs.filter((organ) => !back.includes(organ));
+  const parts = [
+    ...(back.length ? [`${titles(back)} from a few steps back`] : []),
+    ...(close.length ? [`${titles(close)} ${near}`] : []),
+  ];
+  return `${parts.join(', ')}; ${listInWords(view.aids)}`;
 }
 
 /** "a, b and c". */

@@ -52,6 +52,9 @@ export const ORGANS: readonly { organ: Organ; title: string }[] = [
   { organ: 'site', title: 'Place' },
 ];
 
+/** What a part of the profile is called: “Pollen cones”. */
+export const organTitle = (organ: Organ): string => ORGANS.find((entry) => entry.organ === organ)!.title;
+
 /** Where a course begins to look at a tree: the two schools, and a course that is held in winter. */
 export const TEACHING_STARTS = ['leaf', 'site', 'twig'] as const;
 export type TeachingStart = (typeof TEACHING_STARTS)[number];

@@ -7,6 +7,7 @@ export interface AccountRow {
   name: string;
   password_hash: string;
   role: Role;
+  left: boolean;
 }
 
 export const addSession = (
@@ -40,7 +41,7 @@ export const sessionOwner = async (db: Db, tokenHash: string, now: Date) =>
          from session
          left join account on account.id = session.account_id
          left join student on student.id = session.student_id
-        where session.token_hash = $1 and session.expires_at > $2`,
+        where session.token_hash = $1 and session.expires_at > $2 and account.left_at is null`,
       [tokenHash, now],
     )
   )[0];
@@ -51,7 +52,7 @@ export const countAccounts = async (db: Db) =>
 export const accountByEmail = async (db: Db, email: string) =>
   (
     await db.query<AccountRow>(
-      'select id, email, name, password_hash, role from account where email = lower($1)',
+      'select id, email, name, password_hash, role, left_at is not null as "left" from account where email = lower($1)',
       [email],
     )
   )[0];
@@ -59,7 +60,7 @@ export const accountByEmail = async (db: Db, email: string) =>
 export const firstOwner = async (db: Db) =>
   (
     await db.query<AccountRow>(
-      `select id, email, name, password_hash, role from account where role = 'owner' order by created_at limit 1`,
+      `select id, email, name, password_hash, role, false as "left" from account where role = 'owner' order by created_at limit 1`,
     )
   )[0];
 

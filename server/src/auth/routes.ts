@@ -97,7 +97,7 @@ export const authRoutes = [
     handle: async ({ db, body, config, response, now }) => {
       const account = await queries.accountByEmail(db, body.email);
       const right = await verify(account?.password_hash ?? (await decoy), body.password);
-      if (!account || !right)
+      if (!account || account.left || !right)
         throw new Problem(401, 'E-mail and password do not match. Check both and try again.');
       await signIn(db, config, response, { accountId: account.id });
       return sessionState(

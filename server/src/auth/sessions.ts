@@ -15,6 +15,12 @@ function tokenOf(request: Request): string | undefined {
   return pair?.trim().slice(COOKIE.length + 1);
 }
 
+/** Hash of the token that a request carries: what its session is stored under. */
+export const tokenHashOf = (request: Request): string | undefined => {
+  const token = tokenOf(request);
+  return token && hashOf(token);
+};
+
 /** Starts a session and sets its cookie; only a hash of the token is stored. */
 export async function signIn(
   db: Db,

@@ -39,6 +39,13 @@ export const progressOf = (key: string): Progress | undefined => {
 /** Stops the computation of a key, if one is under way. */
 export const stopComputing = (key: string): void => running.get(key)?.stop.abort();
 
+/** Ends the thread that computes, if there is one; the next question starts another. */
+export async function endComputing(): Promise<void> {
+  const ending = pool;
+  pool = undefined;
+  await ending?.destroy();
+}
+
 /** Computes a report in a thread, once for each key at a time. Rejects when it is stopped. */
 export function computeReport(key: string, input: ClassInput): Promise<ClassReport> {
   const held = running.get(key);

@@ -95,7 +95,7 @@ test('a ruling changes what was named, and with it the report', async () => {
   const before = await reportOf();
   await owner.post(`/api/quizzes/${planted.quizId}/rulings`, {
     truth: planted.red.id,
-    text: 'Acer saccharum',
+    answer: { genus: 'Acer', epithet: 'saccharum' },
     countsAs: planted.red.id,
   });
   const after = await reportOf();

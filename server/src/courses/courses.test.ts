@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { plantCourse, startHurrow, type Caller, type TestHurrow } from '../testing/testHurrow.ts';
+import { slipAddress } from '../prints/slips.ts';
 import { readableCode } from './codes.ts';
 
 interface CourseAnswer {
@@ -139,4 +140,41 @@ test('a whole class submitting at once: every answer is acknowledged and stored'
   ];
   expect(n).toBe(size * stations.length);
   expect((await course()).quizzes[0]!.students).toBe(size);
+});
+
+describe('codes', () => {
+  test('a new personal code closes what the old one opened', async () => {
+    const hurrow = await startHurrow();
+    const planted = await plantCourse(hurrow.owner);
+    const course = (
+      await hurrow.owner.get<{ students: { id: string; code: string }[] }>(`/api/courses/${planted.courseId}`)
+    ).body;
+    const rowan = course.students.find(({ code }) => code === 'ROWAN1')!;
+    const signIn = async (personalCode: string) => {
+      const caller = hurrow.caller();
+      return {
+        caller,
+        ...(await caller.post('/api/session/student', { courseCode: planted.code, personalCode })),
+      };
+    };
+    const before = await signIn('ROWAN1');
+    const path = `/api/courses/${planted.courseId}/students/${rowan.id}/code`;
+    const { code } = (await hurrow.owner.post<{ code: string }>(path)).body;
+    expect((await before.caller.get('/api/sit')).status).toBe(401);
+    expect((await signIn('ROWAN1')).status).toBe(401);
+    expect((await signIn(code)).status).toBe(200);
+    await hurrow.close();
+  });
+
+  test('slips are printed for a class, and an address that is none is refused', async () => {
+    const hurrow = await startHurrow();
+    const { courseId } = await plantCourse(hurrow.owner);
+    const at = encodeURIComponent('http://192.168.1.20:4680');
+    const pdf = await hurrow.owner.download(`/api/prints/slips.pdf?courseId=${courseId}&at=${at}`);
+    expect(pdf.subarray(0, 5).toString()).toBe('%PDF-');
+    const refused = await hurrow.owner.get(`/api/prints/slips.pdf?courseId=${courseId}&at=nowhere`);
+    expect([refused.status, refused.body.message]).toEqual([422, expect.stringContaining('“Address”')]);
+    expect(slipAddress('http://a:1/', 'MAPLE', 'R1')).toBe('http://a:1/#MAPLE/R1');
+    await hurrow.close();
+  });
 });

@@ -1,7 +1,7 @@
 import type { MarkingPolicy } from '@hurrow/core/names';
 import type { TeachingStart } from '@hurrow/core/vocabulary';
 import type { Db } from '../db/index.ts';
-import type { CourseBody } from './schema.ts';
+import type { CourseBody, OpenToStudents } from './schema.ts';
 
 export interface CourseRow {
   id: string;
@@ -17,9 +17,11 @@ export interface CourseRow {
   longitude: number;
   elevation: number;
   starts_with: TeachingStart;
+  /** What its students may open beside their quizzes. */
+  opens: OpenToStudents[];
 }
 
-const COLUMNS = `id, library_id, name, code, to_char(starts_on, 'YYYY-MM-DD') as starts_on, weeks, audience, units, marking, latitude, longitude, elevation, starts_with`;
+const COLUMNS = `id, library_id, name, code, to_char(starts_on, 'YYYY-MM-DD') as starts_on, weeks, audience, units, marking, latitude, longitude, elevation, starts_with, opens`;
 
 export const courses = (db: Db) =>
   db.query<CourseRow>(`select ${COLUMNS} from course order by created_at, starts_on`);
@@ -29,15 +31,15 @@ export const course = async (db: Db, id: string) =>
 
 export const addCourse = (db: Db, id: string, libraryId: string, code: string, body: CourseBody) =>
   db.query(
-    `insert into course (id, library_id, code, name, starts_on, weeks, audience, units, marking, latitude, longitude, elevation, starts_with)
-     values ($1, $2, $3, $4, $5::date, $6, $7, $8, $9::jsonb, $10, $11, $12, $13)`,
+    `insert into course (id, library_id, code, name, starts_on, weeks, audience, units, marking, latitude, longitude, elevation, starts_with, opens)
+     values ($1, $2, $3, $4, $5::date, $6, $7, $8, $9::jsonb, $10, $11, $12, $13, $14::jsonb)`,
     [id, libraryId, code, ...columnsOf(body)],
   );
 
 export const updateCourse = (db: Db, id: string, body: CourseBody) =>
   db.query(
     `update course set name = $2, starts_on = $3::date, weeks = $4, audience = $5, units = $6, marking = $7::jsonb,
-            latitude = $8, longitude = $9, elevation = $10, starts_with = $11 where id = $1`,
+            latitude = $8, longitude = $9, elevation = $10, starts_with = $11, opens = $12::jsonb where id = $1`,
     [id, ...columnsOf(body)],
   );
 
@@ -52,6 +54,7 @@ const columnsOf = (body: CourseBody) => [
   body.longitude,
   body.elevation,
   body.startsWith ?? 'leaf',
+  JSON.stringify(body.opens ?? []),
 ];
 
 export const codeTaken = async (db: Db, code: string) =>
@@ -112,6 +115,12 @@ export const addStudent = (db: Db, id: string, courseId: string, name: string, c
     name,
     code,
   ]);
+
+/** A new code closes what the old one opened. */
+export const setCode = async (db: Db, studentId: string, code: string) => {
+  await db.query('delete from session where student_id = $1', [studentId]);
+  await db.query('update student set code = $2 where id = $1', [studentId, code]);
+};
 
 export const studentHasResponses = async (db: Db, studentId: string) =>
   (await db.query('select 1 from response where student_id::text = $1 limit 1', [studentId])).length > 0;

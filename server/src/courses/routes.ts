@@ -8,6 +8,7 @@ import { quizzesOfCourse } from '../quizzes/queries.ts';
 import { theLibrary } from '../species/queries.ts';
 import { libraryAt } from '../species/store.ts';
 import { readableCode } from './codes.ts';
+import { openNow } from './openNow.ts';
 import * as queries from './queries.ts';
 import { courseSchema, listSchema, type CourseBody, type SetBody } from './schema.ts';
 
@@ -24,6 +25,7 @@ const courseAsJson = (row: queries.CourseRow) => ({
   code: row.code,
   startsOn: row.starts_on,
   startsWith: row.starts_with,
+  opens: row.opens,
   weeks: row.weeks,
   audience: row.audience,
   units: row.units,
@@ -65,10 +67,22 @@ export const courseRoutes = [
   route<unknown, { courseId: string }>({
     method: 'get',
     path: '/api/courses/{courseId}',
-    summary: 'A course with its sets, students and quizzes.',
-    allow: STAFF,
-    handle: async ({ db, params }) => {
+    summary:
+      'A course with its sets, students and quizzes. A student gets the own course, with nothing of other students or of quizzes.',
+    allow: [...STAFF, 'student'],
+    handle: async ({ db, params, who }) => {
       const row = await courseOf(db, params.courseId);
+      if (who!.role === 'student') {
+        if (who!.courseId !== row.id) throw notFound('course');
+        const opens = await openNow(db, row);
+        return {
+          ...courseAsJson(row),
+          opens,
+          sets: opens.length ? await queries.sets(db, row.id) : [],
+          students: [],
+          quizzes: [],
+        };
+      }
       return {
         ...courseAsJson(row),
         sets: await queries.sets(db, row.id),
@@ -146,6 +160,24 @@ export const courseRoutes = [
           if (!body.dryRun) await queries.addStudent(tx, randomUUID(), row.id, entry.name, code);
         }
         return { added, changed: [], refused: problems, ignored: [] };
+      }),
+  }),
+  route<unknown, { courseId: string; studentId: string }>({
+    method: 'post',
+    path: '/api/courses/{courseId}/students/{studentId}/code',
+    summary: 'Gives a student a new personal code in place of one that is lost or known to others.',
+    allow: STAFF,
+    handle: ({ db, params }) =>
+      db.transaction(async (tx) => {
+        const row = await courseOf(tx, params.courseId);
+        const students = await queries.students(tx, row.id);
+        const student = students.find(({ id }) => id === params.studentId);
+        if (!student) throw notFound('student');
+        const code = readableCode(6);
+        if (students.some((other) => other.code === code))
+          throw conflict('That code is taken by chance. Press once more.');
+        await queries.setCode(tx, student.id, code);
+        return { code };
       }),
   }),
   route<unknown, { courseId: string; studentId: string }>({

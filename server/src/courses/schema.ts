@@ -3,6 +3,10 @@ import type { MarkingPolicy } from '@hurrow/core/names';
 import { NAMING_POLICIES } from '@hurrow/core/names';
 import { TEACHING_STARTS, type TeachingStart } from '@hurrow/core/vocabulary';
 
+/** What students of a course may open beside their quizzes. */
+export const OPEN_TO_STUDENTS = ['profiles', 'contrasts', 'keys', 'recap'] as const;
+export type OpenToStudents = (typeof OPEN_TO_STUDENTS)[number];
+
 export interface CourseBody {
   name: string;
   startsOn: string;
@@ -15,6 +19,7 @@ export interface CourseBody {
   elevation: number;
   /** The organ that profiles begin with. */
   startsWith?: TeachingStart;
+  opens?: OpenToStudents[];
 }
 
 const points = Joi.number().min(0).max(20).required();
@@ -51,6 +56,10 @@ export const courseSchema = Joi.object<CourseBody>({
   startsWith: Joi.string()
     .valid(...TEACHING_STARTS)
     .default('leaf'),
+  opens: Joi.array()
+    .items(Joi.string().valid(...OPEN_TO_STUDENTS))
+    .unique()
+    .default([]),
 });
 
 export interface SetBody {

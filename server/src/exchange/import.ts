@@ -1,5 +1,5 @@
 import type { RowProblem } from '@hurrow/core/formats';
-import { vocabularyOfLibrary, type Source } from '@hurrow/core/library';
+import { vocabularyOfLibrary, type Source, type SourceDetails } from '@hurrow/core/library';
 import { resolveName } from '@hurrow/core/names';
 import type { Range } from '@hurrow/core/range';
 import { checkScores, qualifiersInWords, sameStatement, valueInWords } from '@hurrow/core/score';
@@ -113,7 +113,14 @@ export async function importFile(
   if (dryRun || report.added.length + report.changed.length + report.also.length === 0) return report;
   const { libraryId, revision } = await beginChange(db, accountId, now, `Imported ${useful.length} taxa`);
   for (const [i, source] of sources.entries())
-    await queries.addSource(db, libraryId, source.id, source.label, library.sources.length + i);
+    await queries.addSource(
+      db,
+      libraryId,
+      source.id,
+      source.label,
+      library.sources.length + i,
+      detailsOf(source),
+    );
   for (const character of characters)
     await addRecord(db, libraryId, 'character', character.id, revision, character);
   for (const row of useful) {
@@ -148,6 +155,8 @@ function heldAs(name: string, library: LibraryAtRevision): { taxon: Taxon } | un
   );
   return found.how === 'synonym' ? taxa.find(({ taxon }) => taxon.id === found.taxonId) : undefined;
 }
+
+const detailsOf = ({ id: _id, label: _label, ...details }: Source): SourceDetails => details;
 
 /** One taxon of the file beside what the library holds of it. */
 interface Planned extends IncomingTaxon {

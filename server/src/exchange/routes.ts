@@ -1,5 +1,11 @@
 import Joi from 'joi';
-import { writeDarwinCore, writeScoreTable, writeSdd, writeTaxonTable } from '@hurrow/core/formats';
+import {
+  writeCharacterTable,
+  writeDarwinCore,
+  writeScoreTable,
+  writeSdd,
+  writeTaxonTable,
+} from '@hurrow/core/formats';
 import { writeBundle } from '@hurrow/core/bundle';
 import { vocabularyOfLibrary } from '@hurrow/core/library';
 import { rangeAsGeoJson, type Range } from '@hurrow/core/range';
@@ -17,6 +23,7 @@ export const EXPORTS = {
   sdd: { file: 'library.sdd.xml', type: 'application/xml' },
   occurrences: { file: 'occurrences.csv', type: 'text/csv' },
   geojson: { file: 'ranges.geojson', type: 'application/geo+json' },
+  characters: { file: 'characters.csv', type: 'text/csv' },
 } as const;
 type ExportFormat = keyof typeof EXPORTS;
 
@@ -84,6 +91,8 @@ async function exported(
       return writeTaxonTable(library.taxa, vocabulary, source ?? library.sources[0]!.id);
     case 'sdd':
       return writeSdd(library, vocabulary, now.toISOString());
+    case 'characters':
+      return writeCharacterTable(vocabulary);
     case 'occurrences':
       return writeDarwinCore(ranges);
     case 'geojson':

@@ -6,7 +6,7 @@ import { photoBytes, photosOfTaxon } from './queries.ts';
 
 /**
  * The picture for a photo station: the newest photo of the taxon that may leave the library and shows an organ of the view,
- * wrapped in an SVG that holds neither name nor mark. Undefined where there is none; the station is then drawn.
+ * wrapped in an SVG that holds neither name nor mark. Undefined where there is none: the instructor shows one.
  */
 export async function photoFor(
   db: Db,

@@ -180,7 +180,7 @@ describe('a photo station', () => {
 
 describe('prints', () => {
   const pdf = async (query: string) => owner.download(`/api/prints/${query}`);
-  test.each(['a4', 'letter'])('a profile sheet and flash cards are PDF on %s', async (paper) => {
+  test.each(['a4', 'letter'])('a profile sheet and name cards are PDF on %s', async (paper) => {
     for (const kind of [`profile.pdf?taxa=${red}`, `cards.pdf?taxa=${red},${sugar}`]) {
       const bytes = (await pdf(`${kind}&paper=${paper}&ink=black&audience=plain&units=imperial`)).toString(
         'latin1',

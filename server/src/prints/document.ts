@@ -3,22 +3,25 @@ import { dirname, join } from 'node:path';
 import { createRequire } from 'node:module';
 import pdfmake from 'pdfmake';
 import type { TDocumentDefinitions } from 'pdfmake/interfaces.js';
+import { inFonts } from './legible.ts';
 
 const require = createRequire(import.meta.url);
 const folderOf = (font: string) =>
   join(dirname(require.resolve(`@fontsource/${font}/package.json`)), 'files');
 const FOLDERS = { sans: folderOf('source-sans-3'), serif: folderOf('source-serif-4') };
 
-const face = (folder: string, font: string) => ({
-  normal: join(folder, `${font}-latin-400-normal.woff`),
-  bold: join(folder, `${font}-latin-600-normal.woff`),
-  italics: join(folder, `${font}-latin-400-italic.woff`),
-  bolditalics: join(folder, `${font}-latin-600-italic.woff`),
+const face = (folder: string, font: string, subset: 'latin' | 'latin-ext') => ({
+  normal: join(folder, `${font}-${subset}-400-normal.woff`),
+  bold: join(folder, `${font}-${subset}-600-normal.woff`),
+  italics: join(folder, `${font}-${subset}-400-italic.woff`),
+  bolditalics: join(folder, `${font}-${subset}-600-italic.woff`),
 });
 
 pdfmake.setFonts({
-  Sans: face(FOLDERS.sans, 'source-sans-3'),
-  Serif: face(FOLDERS.serif, 'source-serif-4'),
+  Sans: face(FOLDERS.sans, 'source-sans-3', 'latin'),
+  SansExtended: face(FOLDERS.sans, 'source-sans-3', 'latin-ext'),
+  Serif: face(FOLDERS.serif, 'source-serif-4', 'latin'),
+  SerifExtended: face(FOLDERS.serif, 'source-serif-4', 'latin-ext'),
 });
 // Nothing is fetched, and no file but the fonts is read.
 pdfmake.setUrlAccessPolicy(() => false);
@@ -44,7 +47,7 @@ export async function pdfOf(
   const document = pdfmake.createPdf({
     pageSize: PAPER_SIZE[paper].name,
     defaultStyle: { font: 'Sans', fontSize: 9.5, lineHeight: 1.12, color: '#17262b' },
-    ...definition,
+    ...inFonts(definition),
   });
   return Buffer.from(await document.getBuffer());
 }

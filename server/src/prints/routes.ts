@@ -12,7 +12,7 @@ import { photoBytes, photosOfTaxon } from '../photos/queries.ts';
 import { recordNow, recordsAt } from '../species/records.ts';
 import { committedLibrary } from '../species/committed.ts';
 import { PAPERS, pdfOf, type Paper } from './document.ts';
-import { flashCards } from './flashCards.ts';
+import { nameCards } from './nameCards.ts';
 import { profileSheet, type PrintedPhoto } from './profileSheet.ts';
 
 interface PrintQuery {
@@ -30,7 +30,8 @@ export const printRoutes = [
   route<unknown, { kind: 'profile' | 'cards' }, PrintQuery>({
     method: 'get',
     path: '/api/prints/{kind}.pdf',
-    summary: 'A profile sheet of one taxon, or flash cards of many, as PDF on A4 or Letter.',
+    summary:
+      'A profile sheet of one taxon, or cards of many with the drawing in front and the name behind, as PDF on A4 or Letter.',
     allow: STAFF,
     answers: 'application/pdf',
     params: Joi.object({ kind: Joi.string().valid('profile', 'cards').required() }),
@@ -61,7 +62,7 @@ export const printRoutes = [
         day: DRAWN_ON,
         sources: library.sources,
       };
-      if (params.kind === 'cards') return pdfOf(query.paper, flashCards(list, query.paper, options));
+      if (params.kind === 'cards') return pdfOf(query.paper, nameCards(list, query.paper, options));
       const first = list[0]!;
       const range = await recordNow<Range>(db, library.id, 'range', first.taxon.id);
       const photos = await printablePhotos(db, library, first.taxon.id);

@@ -1,4 +1,11 @@
-import { answerText, markAnswer, normaliseName, type Mark, type NamedTaxon } from '@hurrow/core/names';
+import {
+  answerText,
+  markAnswer,
+  normaliseName,
+  type Answer,
+  type Mark,
+  type NamedTaxon,
+} from '@hurrow/core/names';
 import { effectiveResponses } from '@hurrow/core/quiz';
 import type { Db } from '../db/index.ts';
 import * as queries from './queries.ts';
@@ -11,7 +18,8 @@ export interface MarkedAnswer {
   /** What is resolved and ruled on. */
   text: string;
   mark: Mark;
-  ruledBy: string | null;
+  /** The instructor's word that the mark rests on. */
+  ruling: { id: number; by: string; at: Date; reason: string | null; alone: boolean } | null;
   conflicting: { responseId: string; device: string; written: queries.ResponseRow['answer'] }[];
 }
 
@@ -28,6 +36,25 @@ function sharedList(list: readonly NamedTaxon[]): readonly NamedTaxon[] {
 
 /** The text by which equal answers are ruled on at once. */
 export const answerKey = (text: string): string => normaliseName(text);
+
+/** The text by which answers are equal that also name the same family: points given by hand hold for these. */
+export const wholeAnswerKey = (answer: Answer): string =>
+  `${answerKey(answerText(answer))} / ${normaliseName(answer.family ?? '')}`;
+
+/** The ruling that holds for an answer: one on this answer alone, else one on answers equal to it, else one on its name. */
+function rulingOn(
+  response: queries.ResponseRow,
+  truth: string,
+  rulings: readonly queries.RulingRow[],
+): queries.RulingRow | undefined {
+  const keys = [wholeAnswerKey(response.answer), answerKey(answerText(response.answer))];
+  const here = rulings.filter((row) => row.truth === truth && keys.includes(row.answer_key));
+  const alone = here.find(
+    (row) => row.student_id === response.studentId && row.station_id === response.stationId,
+  );
+  const general = here.filter((row) => row.student_id === null);
+  return alone ?? keys.map((key) => general.find((row) => row.answer_key === key)).find(Boolean);
+}
 
 /**
  * The marks of a quiz, worked out anew from the frozen stations, the responses and the rulings: nothing of them is stored.
@@ -46,7 +73,7 @@ export async function marksOf(
     const truth = frozen?.list.find((taxon) => taxon.id === frozen.truth);
     if (!frozen || !truth) return [];
     const text = answerText(response.answer);
-    const ruling = rulings.find((row) => row.truth === frozen.truth && row.answer_key === answerKey(text));
+    const ruling = rulingOn(response, frozen.truth, rulings);
     return [
       {
         responseId: response.id,
@@ -59,9 +86,17 @@ export async function marksOf(
           truth,
           listOf.get(response.stationId)!,
           frozen.marking,
-          ruling && { taxonId: ruling.counts_as },
+          ruling && { taxonId: ruling.counts_as, ...(ruling.points ? { points: ruling.points } : {}) },
         ),
-        ruledBy: ruling?.by ?? null,
+        ruling: ruling
+          ? {
+              id: ruling.id,
+              by: ruling.by,
+              at: ruling.at,
+              reason: ruling.reason,
+              alone: ruling.student_id !== null,
+            }
+          : null,
         conflicting: conflicting.map((other) => ({
           responseId: other.id,
           device: other.device,

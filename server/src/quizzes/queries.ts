@@ -1,4 +1,4 @@
-import type { Answer } from '@hurrow/core/names';
+import type { Answer, AnswerPart } from '@hurrow/core/names';
 import type { FrozenStation, Speaker } from '@hurrow/core/quiz';
 import type { Medium, View } from '@hurrow/core/view';
 import type { Db } from '../db/index.ts';
@@ -191,17 +191,23 @@ export interface RulingRow {
   truth: string;
   answer_key: string;
   counts_as: string | null;
+  /** Of a ruling on one answer only. */
+  student_id: string | null;
+  station_id: string | null;
+  points: Partial<Record<AnswerPart, number>> | null;
+  reason: string | null;
   by: string;
   at: Date;
 }
 
-/** The rulings in force: the newest of each truth and answer, unless withdrawn. */
+/** The rulings in force: the newest of each truth and answer, or of one answer, unless withdrawn. */
 export const rulings = (db: Db, courseId: string) =>
   db.query<RulingRow>(
-    `select id, truth, answer_key, counts_as, by, at from (
-       select distinct on (truth, answer_key) ruling.id, truth, answer_key, counts_as, withdrawn, account.name as by, at
+    `select id, truth, answer_key, counts_as, student_id, station_id, points, reason, by, at from (
+       select distinct on (truth, answer_key, student_id, station_id)
+              ruling.id, truth, answer_key, counts_as, student_id, station_id, points, reason, withdrawn, account.name as by, at
          from ruling join account on account.id = ruling.account_id
-        where course_id = $1 order by truth, answer_key, ruling.id desc
+        where course_id = $1 order by truth, answer_key, student_id, station_id, ruling.id desc
      ) as newest where not withdrawn`,
     [courseId],
   );
@@ -209,14 +215,28 @@ export const rulings = (db: Db, courseId: string) =>
 export const addRuling = (
   db: Db,
   courseId: string,
-  truth: string,
-  answerKey: string,
-  countsAs: string | null,
+  ruling: Pick<
+    RulingRow,
+    'truth' | 'answer_key' | 'counts_as' | 'student_id' | 'station_id' | 'points' | 'reason'
+  >,
   withdrawn: boolean,
   accountId: string,
   at: Date,
 ) =>
   db.query(
-    'insert into ruling (course_id, truth, answer_key, counts_as, withdrawn, account_id, at) values ($1, $2, $3, $4, $5, $6, $7)',
-    [courseId, truth, answerKey, countsAs, withdrawn, accountId, at],
+    `insert into ruling (course_id, truth, answer_key, counts_as, student_id, station_id, points, reason, withdrawn, account_id, at)
+     values ($1, $2, $3, $4, $5, $6, $7::jsonb, $8, $9, $10, $11)`,
+    [
+      courseId,
+      ruling.truth,
+      ruling.answer_key,
+      ruling.counts_as,
+      ruling.student_id,
+      ruling.station_id,
+      ruling.points && JSON.stringify(ruling.points),
+      ruling.reason,
+      withdrawn,
+      accountId,
+      at,
+    ],
   );

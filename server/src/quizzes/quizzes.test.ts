@@ -316,19 +316,53 @@ describe('importing answers', () => {
 describe('marking', () => {
   beforeEach(open);
 
+  const rule = (body: object) =>
+    owner.post(`/api/quizzes/${planted.quizId}/rulings`, { truth: planted.red.id, ...body });
+  const swamp = { genus: 'Swamp', epithet: 'mapel' };
+
   test('a ruling holds for all equal answers, is signed, and can be taken back', async () => {
     const [first] = await stationsFor(rowan);
     await send(rowan, response(first!.id, 'Swamp', 'mapel'));
     await send(selma, response(first!.id, 'swamp', 'Mapel'));
     expect((await marks()).answers.map((answer) => answer.mark.points)).toEqual([0, 0]);
-    const ruling = { truth: planted.red.id, text: 'Swamp mapel', countsAs: planted.red.id };
-    await owner.post(`/api/quizzes/${planted.quizId}/rulings`, ruling);
-    expect((await marks()).answers.map(({ mark, ruledBy }) => [mark.points, ruledBy])).toEqual([
-      [2, 'Ines Falk'],
-      [2, 'Ines Falk'],
+    await rule({ answer: swamp, countsAs: planted.red.id });
+    // Spelled otherwise than the tree is called: each part costs the deduction, as a misspelling does.
+    const ruled = (await marks()).answers;
+    expect(ruled.map(({ mark, ruling }) => [mark.points, ruling?.by])).toEqual([
+      [1.5, 'Ines Falk'],
+      [1.5, 'Ines Falk'],
     ]);
-    await owner.post(`/api/quizzes/${planted.quizId}/rulings`, { ...ruling, withdraw: true });
+    const back = `/api/quizzes/${planted.quizId}/rulings/${ruled[0]!.ruling!.id}`;
+    expect((await owner.call('DELETE', back)).status).toBe(200);
     expect((await marks()).answers[0]!.mark.points).toBe(0);
+    expect((await owner.call('DELETE', back)).status).toBe(404);
+  });
+  test('any mark can be overruled with a reason, for one answer or for all equal ones', async () => {
+    const [first] = await stationsFor(rowan);
+    await send(rowan, response(first!.id, 'Acer', 'saccharum'));
+    await send(selma, response(first!.id, 'Acer', 'saccharum'));
+    const ids = (await marks()).students.map(({ id }) => id);
+    const points = async () => {
+      const { answers } = await marks();
+      return ids.map((id) => answers.find(({ studentId }) => studentId === id)!.mark.points);
+    };
+    expect(await points()).toEqual([1, 1]);
+    const answer = { genus: 'Acer', epithet: 'saccharum' };
+    const byHand = { answer, countsAs: planted.sugar.id, points: { epithet: 0.5 } };
+    expect((await rule(byHand)).body.message).toContain('“Reason”');
+    const only = { studentId: ids[1], stationId: first!.id };
+    await rule({ ...byHand, only, reason: 'the label had slipped' });
+    expect(await points()).toEqual([1, 1.5]);
+    await rule({ ...byHand, points: { epithet: 1 }, reason: 'both stood at one table' });
+    expect(await points()).toEqual([2, 1.5]);
+    const held = (await marks()).answers.find(({ studentId }) => studentId === ids[1])!.ruling!;
+    expect(held).toMatchObject({ reason: 'the label had slipped', alone: true });
+    await owner.call('DELETE', `/api/quizzes/${planted.quizId}/rulings/${held.id}`);
+    expect(await points()).toEqual([2, 2]);
+  });
+  test('a ruling on a species that is not there is refused, and says so', async () => {
+    const unknown = await rule({ answer: swamp, countsAs: 'quercus-nowhere' });
+    expect([unknown.status, unknown.body.message]).toEqual([422, expect.stringContaining('quercus-nowhere')]);
   });
   test('a student sees the own result only when it is released, and no one else’s', async () => {
     const [first] = await stationsFor(rowan);
@@ -498,7 +532,7 @@ describe('what do you see', () => {
   });
 
   test.each([
-    [['leaf.teeth'], 'Station 1 asks for “teeth”'],
+    [['leaf.glands'], 'Station 1 asks for “glands”'],
     [['bark.surface'], 'Station 1 asks for “bark surface”'],
     [['leaf.nonsense'], 'Station 1 asks for “leaf.nonsense”'],
     [['leaf.shape', 'twig.arrangement', 'foliage.kind', 'leaf.length'], '3 characters at most'],

@@ -3,7 +3,14 @@ import Joi from 'joi';
 import { readResponses, type ResponseRow } from '@hurrow/core/formats';
 import { profilesOf, vocabularyOfLibrary } from '@hurrow/core/library';
 import { answerText, type Answer } from '@hurrow/core/names';
-import { askable, effectiveResponses, freezeStation, sameAnswer } from '@hurrow/core/quiz';
+import {
+  askable,
+  effectiveResponses,
+  freezeStation,
+  sameAnswer,
+  tooLittleInWords,
+  tooLittleToDraw,
+} from '@hurrow/core/quiz';
 import { dayOfYear } from '@hurrow/core/season';
 import { counted } from '@hurrow/core/words';
 import { badInput, conflict, notFound } from '../api/problem.ts';
@@ -14,10 +21,10 @@ import type { Db } from '../db/index.ts';
 import { photoFor } from '../photos/photoFor.ts';
 import { libraryAt } from '../species/store.ts';
 import { checkSeen } from './checkSeen.ts';
-import { answerKey, marksOf } from './marking.ts';
+import { answerKey, marksOf, wholeAnswerKey } from './marking.ts';
 import * as queries from './queries.ts';
 import { receive } from './receive.ts';
-import { answerSchema, planSchema, type PlanBody } from './schema.ts';
+import { answerSchema, planSchema, rulingSchema, type PlanBody, type RulingBody } from './schema.ts';
 
 async function quizOf(db: Db, id: string): Promise<queries.QuizRow> {
   const row = await queries.quiz(db, id);
@@ -211,19 +218,31 @@ export const quizRoutes = [
             throw badInput(
               `Station ${station.position} shows a species that is no longer on the list. Change the station or the list.`,
             );
-          const drawn = freezeStation(
-            { taxonId: station.taxon_id, medium: station.medium, view: station.view, asks: station.asks },
-            station.seed,
-            {
-              revision: library.revision,
-              list,
-              vocabulary,
-              marking: course.marking,
-              units: course.units,
-              reference: library.reference,
-              site: course,
-            },
-          );
+          const planned = {
+            taxonId: station.taxon_id,
+            medium: station.medium,
+            view: station.view,
+            asks: station.asks,
+          };
+          const lacking = tooLittleToDraw(planned, {
+            list,
+            vocabulary,
+            reference: library.reference,
+            site: course,
+          });
+          if (lacking.length > 0)
+            throw badInput(
+              `Station ${station.position}: ${tooLittleInWords(lacking, vocabulary)}. Score them, or choose another medium.`,
+            );
+          const drawn = freezeStation(planned, station.seed, {
+            revision: library.revision,
+            list,
+            vocabulary,
+            marking: course.marking,
+            units: course.units,
+            reference: library.reference,
+            site: course,
+          });
           const picture =
             station.medium === 'photo'
               ? await photoFor(tx, library, station.taxon_id, station.view)
@@ -308,31 +327,65 @@ export const quizRoutes = [
       };
     },
   }),
-  route<{ truth: string; text: string; countsAs: string | null; withdraw: boolean }, { quizId: string }>({
+  route<RulingBody, { quizId: string }>({
     method: 'post',
     path: '/api/quizzes/{quizId}/rulings',
     summary:
-      'Rules what an answer counts as, for all equal answers of the course at once; or withdraws the ruling.',
+      'Rules what an answer counts as, or gives it points by hand, for all equal answers of the course or for one.',
     allow: INSTRUCTORS,
-    body: Joi.object({
-      truth: Joi.string().required(),
-      text: Joi.string().max(400).required(),
-      countsAs: Joi.string().allow(null).required(),
-      withdraw: Joi.boolean().default(false),
+    body: rulingSchema,
+    handle: ({ db, params, body, who, now }) =>
+      db.transaction(async (tx) => {
+        const row = await quizOf(tx, params.quizId);
+        const known = new Set((await libraryAt(tx)).taxa.map(({ taxon }) => taxon.id));
+        for (const id of [body.truth, body.countsAs ?? body.truth])
+          if (!known.has(id))
+            throw badInput(`There is no species “${id}” in the library. Choose one of the course’s list.`);
+        if (body.only) {
+          const station = await queries.station(tx, body.only.stationId);
+          if (station?.quiz_id !== row.id) throw notFound('station');
+          const students = await courseQueries.students(tx, row.course_id);
+          if (!students.some(({ id }) => id === body.only!.studentId)) throw notFound('student');
+        }
+        const byHand = body.points !== null || body.only !== null;
+        await queries.addRuling(
+          tx,
+          row.course_id,
+          {
+            truth: body.truth,
+            answer_key: byHand ? wholeAnswerKey(body.answer) : answerKey(answerText(body.answer)),
+            counts_as: body.countsAs,
+            student_id: body.only?.studentId ?? null,
+            station_id: body.only?.stationId ?? null,
+            points: body.points,
+            reason: body.reason || null,
+          },
+          false,
+          accountOf(who),
+          now,
+        );
+      }),
+  }),
+  route<unknown, { quizId: string; rulingId: number }>({
+    method: 'delete',
+    path: '/api/quizzes/{quizId}/rulings/{rulingId}',
+    summary: 'Takes a ruling back: the rules, or a ruling on more answers, hold again.',
+    allow: INSTRUCTORS,
+    params: Joi.object({
+      quizId: Joi.string().max(120).required(),
+      rulingId: Joi.number()
+        .integer()
+        .min(1)
+        .max(2 ** 31 - 1)
+        .required(),
     }),
-    handle: async ({ db, params, body, who, now }) => {
-      const row = await quizOf(db, params.quizId);
-      await queries.addRuling(
-        db,
-        row.course_id,
-        body.truth,
-        answerKey(body.text),
-        body.countsAs,
-        body.withdraw,
-        accountOf(who),
-        now,
-      );
-    },
+    handle: ({ db, params, who, now }) =>
+      db.transaction(async (tx) => {
+        const row = await quizOf(tx, params.quizId);
+        const ruling = (await queries.rulings(tx, row.course_id)).find(({ id }) => id === params.rulingId);
+        if (!ruling) throw notFound('ruling');
+        await queries.addRuling(tx, row.course_id, ruling, true, accountOf(who), now);
+      }),
   }),
   route<{ studentId: string; stationId: string; answer: Answer; decide: boolean }, { quizId: string }>({
     method: 'post',

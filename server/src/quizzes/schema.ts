@@ -1,6 +1,6 @@
 import Joi from 'joi';
 import { MOST_QUESTIONS, type PlannedStation } from '@hurrow/core/quiz';
-import type { Answer } from '@hurrow/core/names';
+import type { Answer, AnswerPart } from '@hurrow/core/names';
 import { AIDS, MEDIA } from '@hurrow/core/view';
 import { isoDate } from '../courses/schema.ts';
 
@@ -67,6 +67,40 @@ export const answerSchema = Joi.object<Answer>({
   epithet: written,
   family: written,
   seen: Joi.object().pattern(Joi.string().max(80), Joi.string().allow('').max(80)),
+});
+
+export interface RulingBody {
+  truth: string;
+  answer: Answer;
+  countsAs: string | null;
+  /** Points by hand, by part of the answer. */
+  points: Partial<Record<AnswerPart, number>> | null;
+  /** The one answer that the ruling is on; all equal ones where it is null. */
+  only: { studentId: string; stationId: string } | null;
+  reason: string;
+}
+
+const part = Joi.number().min(0).max(20);
+
+export const rulingSchema = Joi.object<RulingBody>({
+  truth: Joi.string().max(120).required(),
+  answer: answerSchema.required(),
+  countsAs: Joi.string().max(120).allow(null).required(),
+  points: Joi.object({ name: part, genus: part, epithet: part, family: part }).allow(null).default(null),
+  only: Joi.object({
+    studentId: Joi.string().uuid().required(),
+    stationId: Joi.string().uuid().required(),
+  })
+    .allow(null)
+    .default(null),
+  reason: Joi.string()
+    .trim()
+    .max(300)
+    .allow('')
+    .default('')
+    .label('Reason')
+    // Points by hand outweigh the rules: whoever asks later must find why.
+    .when('points', { is: Joi.object().required(), then: Joi.string().trim().min(3).max(300).required() }),
 });
 
 export interface ResponseBody {

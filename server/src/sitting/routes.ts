@@ -9,6 +9,7 @@ import { isPlainText } from '../api/plainText.ts';
 import { badInput, notFound, Problem } from '../api/problem.ts';
 import { route } from '../api/route.ts';
 import type { Db } from '../db/index.ts';
+import { openNow } from '../courses/openNow.ts';
 import { courseOf } from '../courses/routes.ts';
 import { checkSeen } from '../quizzes/checkSeen.ts';
 import { marksOf } from '../quizzes/marking.ts';
@@ -36,6 +37,10 @@ async function questionsInWords(db: Db, { frozen }: quizQueries.StationRow, audi
     };
   });
 }
+
+/** Stations at which students look at the phone; at all others they look at what lies there. */
+const isPicture = ({ medium }: Pick<quizQueries.StationRow, 'medium'>): boolean =>
+  medium === 'drawing' || medium === 'photo';
 
 const idOf = (sent: unknown): string => String((sent as { id?: unknown } | null)?.id ?? '').slice(0, 80);
 
@@ -80,7 +85,7 @@ export const sittingRoutes = [
               position: station.position,
               medium: MEDIUM_TITLES[station.medium],
               shows: viewInWords(station.view),
-              drawn: Boolean(station.frozen?.drawing),
+              drawn: isPicture(station) && Boolean(station.frozen?.drawing),
               asks: await questionsInWords(db, station, course.audience),
               answer: own.find(({ response }) => response.stationId === station.id)?.response.answer ?? null,
             })),
@@ -89,6 +94,8 @@ export const sittingRoutes = [
       }
       return {
         course: course.name,
+        courseId: course.id,
+        opens: await openNow(db, course),
         name: who!.name,
         open,
         released: quizzes
@@ -105,7 +112,12 @@ export const sittingRoutes = [
     answers: 'image/svg+xml',
     handle: async ({ db, params, who }) => {
       const station = await quizQueries.station(db, params.stationId);
-      if (!station?.frozen?.drawing || station.course_id !== who!.courseId || station.state !== 'open')
+      if (
+        !station?.frozen?.drawing ||
+        !isPicture(station) ||
+        station.course_id !== who!.courseId ||
+        station.state !== 'open'
+      )
         throw notFound('drawing');
       return station.frozen.drawing;
     },

@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import { SOURCE_DETAILS, type Source, type SourceDetails } from '@hurrow/core/library';
 import type { Reconciliation } from '@hurrow/core/score';
 import { conflict } from '../api/problem.ts';
 import { accountOf, INSTRUCTORS, route } from '../api/route.ts';
@@ -8,7 +9,7 @@ import { addRecord, sourceIsUsed } from '../species/records.ts';
 
 interface SourcesBody {
   /** The most trusted first. A source without an id is new. */
-  sources: { id?: string; label: string }[];
+  sources: (Omit<Source, 'id'> & { id?: string })[];
   rule: Reconciliation['rule'];
   picks: NonNullable<Reconciliation['picks']>;
   baseRevision: number;
@@ -20,6 +21,7 @@ const body = Joi.object<SourcesBody>({
       Joi.object({
         id: Joi.string().max(60),
         label: Joi.string().trim().max(120).required().label('Name of the source'),
+        ...Object.fromEntries(SOURCE_DETAILS.map((part) => [part, Joi.string().trim().allow('').max(300)])),
       }),
     )
     .min(1)
@@ -63,13 +65,24 @@ export const sourceRoutes = [
           await queries.removeSource(tx, libraryId, source.id);
         }
         for (const [i, id] of ids.entries())
-          await queries.addSource(tx, libraryId, id, wanted.sources[i]!.label, i);
+          await queries.addSource(
+            tx,
+            libraryId,
+            id,
+            wanted.sources[i]!.label,
+            i,
+            detailsOf(wanted.sources[i]!),
+          );
         const record: Reconciliation = { rule: wanted.rule, order: ids, picks: wanted.picks };
         await addRecord(tx, libraryId, 'reconciliation', '-', revision, record);
         return { revision, ids };
       }),
   }),
 ];
+
+/** What is said of a source; empty fields are left out. */
+const detailsOf = (source: Omit<Source, 'id'>): SourceDetails =>
+  Object.fromEntries(SOURCE_DETAILS.flatMap((part) => (source[part] ? [[part, source[part]]] : [])));
 
 /** An id made of the name of a source: "field-notes", with a number behind it where that is taken. */
 function freeId(label: string, taken: readonly string[]): string {

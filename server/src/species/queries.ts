@@ -1,4 +1,5 @@
 import type { ReconciliationRule } from '@hurrow/core/score';
+import type { Source, SourceDetails } from '@hurrow/core/library';
 import type { Taxon } from '@hurrow/core/taxon';
 import { only, type Db } from '../db/index.ts';
 
@@ -18,11 +19,13 @@ export const theLibrary = async (db: Db) =>
     )
   )[0];
 
-export const sources = (db: Db, libraryId: string) =>
-  db.query<{ id: string; label: string }>(
-    'select id, label from source where library_id = $1 order by position',
-    [libraryId],
-  );
+export const sources = async (db: Db, libraryId: string): Promise<Source[]> =>
+  (
+    await db.query<{ id: string; label: string; details: SourceDetails }>(
+      'select id, label, details from source where library_id = $1 order by position',
+      [libraryId],
+    )
+  ).map(({ id, label, details }) => ({ id, label, ...details }));
 
 export const newestRevision = async (db: Db, libraryId: string) =>
   only(
@@ -225,11 +228,20 @@ export const taxonNow = async (db: Db, taxonId: string) =>
     )
   )[0]?.record;
 
-export const addSource = (db: Db, libraryId: string, id: string, label: string, position: number) =>
+/** Adds a source or changes one; what is said of it beside its label stays where nothing is given. */
+export const addSource = (
+  db: Db,
+  libraryId: string,
+  id: string,
+  label: string,
+  position: number,
+  details: SourceDetails | null = null,
+) =>
   db.query(
-    `insert into source (library_id, id, label, position) values ($1, $2, $3, $4)
-     on conflict (library_id, id) do update set label = excluded.label, position = excluded.position`,
-    [libraryId, id, label, position],
+    `insert into source (library_id, id, label, position, details) values ($1, $2, $3, $4, coalesce($5::jsonb, '{}'))
+     on conflict (library_id, id) do update
+       set label = excluded.label, position = excluded.position, details = coalesce($5::jsonb, source.details)`,
+    [libraryId, id, label, position, details && JSON.stringify(details)],
   );
 
 export const removeSource = (db: Db, libraryId: string, id: string) =>

@@ -4,8 +4,11 @@ import { checkScores, qualifierKey, qualifiersInWords, type Score } from '@hurro
 import { scientificName } from '@hurrow/core/taxon';
 import { listInWords } from '@hurrow/core/view';
 import type { Vocabulary } from '@hurrow/core/vocabulary';
-import { badInput, conflict, notFound } from '../api/problem.ts';
+import { badInput, conflict, notFound, Problem } from '../api/problem.ts';
 import { accountOf, INSTRUCTORS, route, STAFF } from '../api/route.ts';
+import { openNow } from '../courses/openNow.ts';
+import * as courseQueries from '../courses/queries.ts';
+import { courseOf } from '../courses/routes.ts';
 import type { Db } from '../db/index.ts';
 import { beginChange, nameOfTaxon } from './change.ts';
 import { committedLibrary } from './committed.ts';
@@ -27,15 +30,24 @@ export const speciesRoutes = [
   route<unknown, Record<string, string>, { revision?: number }>({
     method: 'get',
     path: '/api/library',
-    summary: 'The library: taxa with what every source says of them, as now or as at a revision.',
-    allow: STAFF,
+    summary:
+      'The library: taxa with what every source says of them, as now or as at a revision. A student gets the taught list as it is now, if the course opens it.',
+    allow: [...STAFF, 'student'],
     query: Joi.object({
       revision: Joi.number()
         .integer()
         .min(0)
         .max(2 ** 31 - 1),
     }),
-    handle: ({ db, query }) => committedLibrary(db, query.revision),
+    handle: async ({ db, query, who }) => {
+      if (who!.role !== 'student') return committedLibrary(db, query.revision);
+      const course = await courseOf(db, who!.courseId!);
+      if ((await openNow(db, course)).length === 0)
+        throw new Problem(403, 'Your instructor has not opened the trees of the course to you.');
+      const library = await committedLibrary(db);
+      const taught = new Set((await courseQueries.sets(db, course.id)).flatMap((set) => set.taxa));
+      return { ...library, taxa: library.taxa.filter(({ taxon }) => taught.has(taxon.id) && !taxon.retired) };
+    },
   }),
   route<SaveBody>({
     method: 'post',

@@ -3,6 +3,7 @@ import { readFileSync } from 'node:fs';
 import type { AddressInfo } from 'node:net';
 import { createApp } from '../app.ts';
 import type { Config } from '../config.ts';
+import { endComputing } from '../confusions/computing.ts';
 import { openInMemory, type Db } from '../db/index.ts';
 
 export interface Answer<T = Record<string, unknown>> {
@@ -76,6 +77,15 @@ export const OWNER = { name: 'Ines Falk', email: 'ines@example.org', password: '
 
 /** Stores that tests of this file have left: emptied, the next test takes one, which saves the seconds of opening another. */
 const left: Db[] = [];
+let ended = false;
+
+// Stores are closed behind the last test of a file: an open one keeps its process from ending. This hook is the first that is defined, and
+// so the first to run; what a test file stops behind it is closed as it is stopped.
+afterAll(async () => {
+  ended = true;
+  await Promise.all(left.splice(0).map((db) => db.close()));
+  await endComputing();
+});
 
 /** An empty store in its newest shape. */
 async function emptyStore(): Promise<Db> {
@@ -118,7 +128,8 @@ export async function startHurrow(config: Partial<Config> = {}): Promise<TestHur
     close: async () => {
       server.closeAllConnections();
       server.close();
-      left.push(db);
+      if (ended) await db.close();
+      else left.push(db);
     },
   };
 }
@@ -153,6 +164,12 @@ export async function plantCourse(owner: Caller) {
   const scores = (shape: string, low: number) => [
     oneOf('foliage.kind', 'broad'),
     oneOf('leaf.shape', shape),
+    // Enough to draw a leaf: stations of drawings are opened.
+    oneOf('leaf.composition', 'simple'),
+    oneOf('leaf.lobing', 'none'),
+    oneOf('leaf.teeth', 'double'),
+    oneOf('leaf.apex', 'acute'),
+    oneOf('leaf.base', 'rounded'),
     oneOf('twig.arrangement', 'opposite'),
     length(low, low * 1.5),
   ];

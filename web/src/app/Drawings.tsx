@@ -2,6 +2,7 @@ import { memo, useMemo } from 'react';
 import type { ProfiledTaxon } from '@hurrow/core/evidence';
 import {
   drawPlate,
+  enoughToDraw,
   glyphPresent,
   sampleSpecimen,
   traitsInWords,
@@ -14,7 +15,7 @@ import {
 } from '@hurrow/core/specimen';
 import type { Calendar } from '@hurrow/core/season';
 import { scientificName } from '@hurrow/core/taxon';
-import type { View } from '@hurrow/core/view';
+import { listInWords, SHOWN_TITLES, type View } from '@hurrow/core/view';
 import type { Vocabulary } from '@hurrow/core/vocabulary';
 import { calendarAtSite, useVocabulary, type CourseSummary, type LibraryAnswer } from './data.ts';
 import { useFieldDate } from './fieldDate.tsx';
@@ -151,7 +152,13 @@ export const Specimen = memo(function Specimen(props: SpecimenProps) {
       ...(units ? { units } : {}),
       ...(insets === undefined ? {} : { insets }),
     });
-    return drawing && { drawing, text: traitsInWords(traits, view.organs, vocabulary, audience, units) };
+    if (!drawing) return undefined;
+    const guessed = enoughToDraw(profiled, view, vocabulary, calendar).filter(({ enough }) => !enough);
+    return {
+      drawing,
+      text: traitsInWords(traits, view.organs, vocabulary, audience, units),
+      guessed: listInWords(guessed.map(({ organ }) => SHOWN_TITLES[organ])),
+    };
   }, [profiled, view, calendar, width, height, seed, units, audience, insets, vocabulary]);
   if (!drawn)
     return (
@@ -162,10 +169,17 @@ export const Specimen = memo(function Specimen(props: SpecimenProps) {
       </p>
     );
   return (
-    <DrawingSvg
-      drawing={drawn.drawing}
-      label={`${scientificName(profiled.taxon)}, drawn from its scores. ${drawn.text}`}
-    />
+    <>
+      <DrawingSvg
+        drawing={drawn.drawing}
+        label={`${scientificName(profiled.taxon)}, drawn from its scores. ${drawn.text}`}
+      />
+      {drawn.guessed && (
+        <p className="gold">
+          Drawn from few scores: of its {drawn.guessed} too little is recorded, and what is usual stands in.
+        </p>
+      )}
+    </>
   );
 });
 

@@ -44,7 +44,7 @@ export function Ribbon({ course }: { course: Course | undefined }) {
     setDay(day + by);
   };
   return (
-    <div className="ribbon" role="group" aria-label="Season ribbon">
+    <section className="ribbon" aria-label="Season ribbon">
       <div className="ribbon-titles" aria-hidden="true">
         {rows.map((row) => (
           <span key={row.title}>{row.title}</span>
@@ -98,7 +98,7 @@ export function Ribbon({ course }: { course: Course | undefined }) {
       <button className="ribbon-reset" disabled={day === today} onClick={() => setDay(today)}>
         Today
       </button>
-    </div>
+    </section>
   );
 }
 

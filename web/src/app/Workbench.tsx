@@ -15,11 +15,13 @@ import { DraftList } from '../drafts/DraftList.tsx';
 import { DraftsProvider } from '../drafts/DraftsProvider.tsx';
 import { useVasculum, VasculumProvider } from './vasculum.tsx';
 import './workbench.css';
+import './narrow.css';
 
 const SpeciesPlace = lazy(() => import('../species/SpeciesPlace.tsx'));
 const LookalikesPlace = lazy(() => import('../lookalikes/LookalikesPlace.tsx'));
 const CoursePlace = lazy(() => import('../course/CoursePlace.tsx'));
 const QuizzesPlace = lazy(() => import('../quizzes/QuizzesPlace.tsx'));
+const PeoplePage = lazy(() => import('../people/PeoplePage.tsx'));
 const ConfusionsPlace = lazy(() => import('../confusions/ConfusionsPlace.tsx'));
 
 const nonce = document.querySelector<HTMLMetaElement>('meta[name="csp-nonce"]')?.content ?? '';
@@ -87,6 +89,7 @@ function Bench({ session }: { session: Session }) {
             <Route path="course/*" element={<CoursePlace courseId={courseId} />} />
             <Route path="quizzes/*" element={<QuizzesPlace courseId={courseId} />} />
             <Route path="confusions/*" element={<ConfusionsPlace courseId={courseId} />} />
+            <Route path="people" element={<PeoplePage session={session} />} />
             <Route path="*" element={<Navigate to={`/c/${courseId}/species`} replace />} />
           </Routes>
         </Suspense>
@@ -154,9 +157,13 @@ function Header({
       </nav>
       <Find courseId={courseId} find={find} />
       <DraftList />
-      <span className="bar-who" title={session.who?.role}>
+      <Link
+        className="bar-who"
+        to={`/c/${courseId}/people`}
+        title={`${session.who?.role}: password and people`}
+      >
         {session.who?.name}
-      </span>
+      </Link>
       <button className="bar-out" onClick={() => void leave()}>
         Sign out
       </button>

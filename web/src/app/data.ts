@@ -13,6 +13,8 @@ export interface LibraryAnswer extends Library {
   revision: number;
 }
 
+export type OpenToStudents = 'profiles' | 'contrasts' | 'keys' | 'recap';
+
 export interface CourseSummary {
   id: string;
   name: string;
@@ -27,6 +29,8 @@ export interface CourseSummary {
   elevation: number;
   /** The organs that a profile begins with. */
   startsWith: TeachingStart;
+  /** What its students may open beside their quizzes. */
+  opens: OpenToStudents[];
 }
 
 export interface CourseSet {

@@ -147,7 +147,11 @@ function Waiting({ work }: { work: ReturnType<typeof useReport> }) {
   return (
     <div className="working-out" role="status">
       <h1>Working it out</h1>
-      <Progress percent={Math.round(share * 100)} strokeColor="var(--action)" />
+      <Progress
+        aria-label="How far the report is"
+        percent={Math.round(share * 100)}
+        strokeColor="var(--action)"
+      />
       <p className="quiet">Now {doing}.</p>
       <Button onClick={work.stop}>Stop</Button>
     </div>

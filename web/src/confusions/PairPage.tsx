@@ -215,7 +215,7 @@ function Answers({
   ];
   return (
     <>
-      <h3>The answers behind it</h3>
+      <h2>The answers behind it</h2>
       {ways.map(({ truth, named, title }) => {
         const found = data.answers.filter(
           (answer) =>

@@ -30,7 +30,7 @@ export function Reteach({ courseId, data, report, a, b }: ReteachProps) {
   const since = reteachingOf(data, report, a, b);
   return (
     <div className="reteach">
-      <h3>Taught again</h3>
+      <h2>Taught again</h2>
       {since && (
         <p>
           <strong>

@@ -52,9 +52,7 @@ export function Stations({ courseId, data, report, names }: StationsProps) {
             )}
             {report.losses.length > 0 && (
               <table className="plain-table">
-                <caption>
-                  Surprise at the answers of a quiz that was not seen, nats each; less is better
-                </caption>
+                <caption>Surprise at the answers of a quiz that was not seen; less is better</caption>
                 <thead>
                   <tr>
                     <th>Quiz</th>

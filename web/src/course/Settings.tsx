@@ -1,15 +1,22 @@
-import { App, Button, Input, InputNumber, Select } from 'antd';
+import { App, Button } from 'antd';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { DEFAULT_MARKING, NAMING_POLICIES, POLICY_TITLES, type MarkingPolicy } from '@hurrow/core/names';
-import { messageOf, post, put } from '../app/api.ts';
-import { libraryQuery, type Course, type CourseSummary } from '../app/data.ts';
+import { distanceTo, type Range } from '@hurrow/core/range';
+import { get, messageOf, post, put } from '../app/api.ts';
+import { libraryQuery, type Course, type CourseSummary, type OpenToStudents } from '../app/data.ts';
+import { PlaceFields } from '../app/PlaceFields.tsx';
 import { sessionQuery } from '../app/session.ts';
+import { readPlace, writtenPlace, type WrittenPlace } from '../app/writtenPlace.ts';
 import { BroughtBack } from '../drafts/BroughtBack.tsx';
 import { useKept } from '../drafts/useKept.ts';
+import styles from './settings.module.css';
 
-type Draft = Omit<CourseSummary, 'id' | 'code'>;
+/** The settings as they are typed: the place may not be readable yet. */
+interface Draft extends Omit<CourseSummary, 'id' | 'code' | 'latitude' | 'longitude' | 'elevation'> {
+  place: WrittenPlace;
+}
 
 /** The settings of a course, or the form that makes a new one. */
 export function Settings({ course }: { course: Course | undefined }) {
@@ -24,10 +31,9 @@ export function Settings({ course }: { course: Course | undefined }) {
         audience: course.audience,
         units: course.units,
         marking: course.marking,
-        latitude: course.latitude,
-        longitude: course.longitude,
-        elevation: course.elevation,
         startsWith: course.startsWith,
+        opens: course.opens,
+        place: writtenPlace(course),
       }
     : {
         name: '',
@@ -36,11 +42,19 @@ export function Settings({ course }: { course: Course | undefined }) {
         audience: 'technical',
         units: 'metric',
         marking: DEFAULT_MARKING,
-        ...library!.reference,
         startsWith: 'leaf',
+        opens: [],
+        place: writtenPlace(library!.reference),
       };
   return <Form course={course} start={start} />;
 }
+
+const OPENS: [OpenToStudents, string][] = [
+  ['profiles', 'the profiles of the list'],
+  ['contrasts', 'contrasts of two or more'],
+  ['keys', 'keys to walk through'],
+  ['recap', 'the recap of each set'],
+];
 
 function Form({ course, start }: { course: Course | undefined; start: Draft }) {
   const kept = useKept(
@@ -48,26 +62,29 @@ function Form({ course, start }: { course: Course | undefined; start: Draft }) {
     course ? `Settings of ${course.name}` : 'A new course',
     start,
   );
-  const { value: draft, set: setDraft } = kept;
+  const { value: draft } = kept;
   const [problem, setProblem] = useState<string>();
   const queries = useQueryClient();
   const go = useNavigate();
   const { message } = App.useApp();
-  const set = <K extends keyof Draft>(key: K, value: Draft[K]) => setDraft({ ...draft, [key]: value });
-  const mark = (part: Partial<MarkingPolicy>) => set('marking', { ...draft.marking, ...part });
-  const points = (part: keyof MarkingPolicy['points'], value: number | null) =>
-    mark({ points: { ...draft.marking.points, [part]: value ?? 0 } });
+  const farFrom = useRangesOfLibrary();
+  const set = <K extends keyof Draft>(key: K, value: Draft[K]) =>
+    kept.set((before) => ({ ...before, [key]: value }));
   const save = async () => {
     setProblem(undefined);
+    const { place, ...rest } = draft;
+    const read = readPlace(place);
+    if ('problem' in read) return setProblem(read.problem);
     try {
+      const body = { ...rest, ...read };
       if (course) {
-        await put(`/api/courses/${course.id}`, draft);
+        await put(`/api/courses/${course.id}`, body);
         kept.settle(draft);
         await queries.invalidateQueries({ queryKey: ['course', course.id] });
         await queries.invalidateQueries({ queryKey: ['courses'] });
         void message.success('The settings are saved.');
       } else {
-        const made = await post<{ id: string }>('/api/courses', draft);
+        const made = await post<{ id: string }>('/api/courses', body);
         kept.settle(draft);
         await queries.invalidateQueries({ queryKey: ['courses'] });
         void go(`/c/${made.id}/course/list`);
@@ -76,130 +93,51 @@ function Form({ course, start }: { course: Course | undefined; start: Draft }) {
       setProblem(messageOf(error));
     }
   };
-  const { policy } = draft.marking;
   return (
     <div className={course ? '' : 'page'}>
       {!course && <h1>A new course</h1>}
       <BroughtBack at={kept.broughtBack} onGiveUp={kept.forget} />
-      <div className="settings">
-        <label className="wide">
-          <span>Name of the course</span>
-          <Input value={draft.name} onChange={(event) => set('name', event.target.value)} />
-        </label>
-        <label>
-          <span>First day</span>
-          <Input
-            type="date"
-            value={draft.startsOn}
-            onChange={(event) => set('startsOn', event.target.value)}
+      <div className={styles['settings']}>
+        <Term draft={draft} set={set} />
+        <Words draft={draft} set={set} />
+        <Naming marking={draft.marking} onChange={(marking) => set('marking', marking)} />
+        <section>
+          <h2>Students may open</h2>
+          {OPENS.map(([part, words]) => (
+            <label key={part} className={styles['tick']}>
+              <input
+                type="checkbox"
+                checked={draft.opens.includes(part)}
+                onChange={() =>
+                  set(
+                    'opens',
+                    draft.opens.includes(part)
+                      ? draft.opens.filter((held) => held !== part)
+                      : [...draft.opens, part],
+                  )
+                }
+              />{' '}
+              {words}
+            </label>
+          ))}
+          <p className="quiet">
+            While a quiz is open, contrasts and keys are closed to them; profiles and recap help no more than
+            a book.
+          </p>
+        </section>
+        <section className={styles['wide']}>
+          <h2>Site</h2>
+          <PlaceFields
+            place={draft.place}
+            onChange={(place) => set('place', place)}
+            {...(farFrom ? { farFrom } : {})}
           />
-        </label>
-        <label>
-          <span>Weeks</span>
-          <InputNumber
-            min={1}
-            max={60}
-            value={draft.weeks}
-            onChange={(weeks) => set('weeks', weeks ?? 1)}
-            style={{ width: '100%' }}
-          />
-        </label>
-        <label>
-          <span>Words</span>
-          <Select
-            value={draft.audience}
-            onChange={(audience) => set('audience', audience)}
-            options={[
-              { value: 'technical', label: 'technical terms' },
-              { value: 'plain', label: 'plain words' },
-            ]}
-          />
-        </label>
-        <label>
-          <span>Units</span>
-          <Select
-            value={draft.units}
-            onChange={(units) => set('units', units)}
-            options={[
-              { value: 'metric', label: 'metric' },
-              { value: 'imperial', label: 'feet and inches' },
-            ]}
-          />
-        </label>
-        <label>
-          <span>Profiles begin with</span>
-          <Select
-            value={draft.startsWith}
-            onChange={(startsWith) => set('startsWith', startsWith)}
-            options={[
-              { value: 'leaf', label: 'size and form, then leaves' },
-              { value: 'site', label: 'the site, then form and bark' },
-              { value: 'twig', label: 'twigs, buds and bark, as in winter' },
-            ]}
-          />
-        </label>
-        <label className="wide">
-          <span>Students name a tree by</span>
-          <Select
-            value={policy}
-            onChange={(next) => mark({ policy: next })}
-            options={NAMING_POLICIES.map((value) => ({ value, label: POLICY_TITLES[value] }))}
-          />
-        </label>
-        {policy === 'common' ? (
-          <Points
-            label="Points for the name"
-            value={draft.marking.points.name}
-            onChange={(value) => points('name', value)}
-          />
-        ) : (
-          <>
-            <Points
-              label="Points for the genus"
-              value={draft.marking.points.genus}
-              onChange={(value) => points('genus', value)}
-            />
-            {policy !== 'genus' && (
-              <Points
-                label="for the epithet"
-                value={draft.marking.points.epithet}
-                onChange={(value) => points('epithet', value)}
-              />
-            )}
-            {policy === 'binomialFamily' && (
-              <Points
-                label="for the family"
-                value={draft.marking.points.family}
-                onChange={(value) => points('family', value)}
-              />
-            )}
-          </>
-        )}
-        <Points
-          label="Off for a misspelled part"
-          value={draft.marking.deduction}
-          onChange={(value) => mark({ deduction: value ?? 0 })}
-        />
-        <Points
-          label="Site, latitude °N"
-          value={draft.latitude}
-          onChange={(value) => set('latitude', value ?? 0)}
-        />
-        <Points
-          label="longitude °E"
-          value={draft.longitude}
-          onChange={(value) => set('longitude', value ?? 0)}
-        />
-        <Points
-          label="elevation, m"
-          value={draft.elevation}
-          onChange={(value) => set('elevation', value ?? 0)}
-        />
+          <p className="quiet">
+            Months of the library are shifted to the site: spring 4 days later for each degree north, 5° east
+            or 122 m up. Quizzes already opened keep the marking they were opened with.
+          </p>
+        </section>
       </div>
-      <p className="quiet">
-        Months of the library are shifted to the site: spring 4 days later for each degree north, 5° east or
-        122 m up. Quizzes already opened keep the marking they were opened with.
-      </p>
       {problem && (
         <p className="problem" role="alert">
           {problem}
@@ -212,23 +150,177 @@ function Form({ course, start }: { course: Course | undefined; start: Draft }) {
   );
 }
 
-function Points({
+interface PartProps {
+  draft: Draft;
+  set<K extends keyof Draft>(key: K, value: Draft[K]): void;
+}
+
+function Term({ draft, set }: PartProps) {
+  return (
+    <section>
+      <h2>Term</h2>
+      <label className={styles['name']}>
+        <span>Name of the course</span>
+        <input value={draft.name} onChange={(event) => set('name', event.target.value)} />
+      </label>
+      <p>
+        It begins on{' '}
+        <input
+          type="date"
+          aria-label="First day"
+          value={draft.startsOn}
+          onChange={(event) => set('startsOn', event.target.value)}
+        />{' '}
+        and lasts <NumberField label="Weeks" value={draft.weeks} onChange={(weeks) => set('weeks', weeks)} />{' '}
+        weeks.
+      </p>
+    </section>
+  );
+}
+
+function Words({ draft, set }: PartProps) {
+  return (
+    <section>
+      <h2>Words</h2>
+      <p>
+        Students read{' '}
+        <select
+          aria-label="Words"
+          value={draft.audience}
+          onChange={(event) => set('audience', event.target.value as Draft['audience'])}
+        >
+          <option value="technical">technical terms</option>
+          <option value="plain">plain words</option>
+        </select>{' '}
+        and sizes in{' '}
+        <select
+          aria-label="Units"
+          value={draft.units}
+          onChange={(event) => set('units', event.target.value as Draft['units'])}
+        >
+          <option value="metric">meters and centimeters</option>
+          <option value="imperial">feet and inches</option>
+        </select>
+        .
+      </p>
+      <p>
+        A profile begins with{' '}
+        <select
+          aria-label="Profiles begin with"
+          value={draft.startsWith}
+          onChange={(event) => set('startsWith', event.target.value as Draft['startsWith'])}
+        >
+          <option value="leaf">size and form, then leaves</option>
+          <option value="site">the site, then form and bark</option>
+          <option value="twig">twigs, buds and bark, as in winter</option>
+        </select>
+        .
+      </p>
+    </section>
+  );
+}
+
+/** How trees are named, as a sentence with its points. */
+function Naming({ marking, onChange }: { marking: MarkingPolicy; onChange(marking: MarkingPolicy): void }) {
+  const { policy, points } = marking;
+  const parts: [keyof MarkingPolicy['points'], string][] =
+    policy === 'common'
+      ? [['name', 'name']]
+      : [
+          ['genus', 'genus'],
+          ...(policy === 'genus' ? [] : [['epithet', 'epithet'] as ['epithet', string]]),
+          ...(policy === 'binomialFamily' ? [['family', 'family'] as ['family', string]] : []),
+        ];
+  return (
+    <section>
+      <h2>Naming</h2>
+      <p>
+        A tree is named by its{' '}
+        <select
+          aria-label="Students name a tree by"
+          value={policy}
+          onChange={(event) =>
+            onChange({ ...marking, policy: event.target.value as MarkingPolicy['policy'] })
+          }
+        >
+          {NAMING_POLICIES.map((value) => (
+            <option key={value} value={value}>
+              {POLICY_TITLES[value]}
+            </option>
+          ))}
+        </select>
+        .
+      </p>
+      <p>
+        Right, the{' '}
+        {parts.map(([part, word], i) => (
+          <span key={part}>
+            {i > 0 && (i === parts.length - 1 ? ' and the ' : ', the ')}
+            {word} is worth{' '}
+            <NumberField
+              label={`Points for the ${word}`}
+              value={points[part]}
+              onChange={(value) => onChange({ ...marking, points: { ...points, [part]: value } })}
+            />
+          </span>
+        ))}
+        ; a misspelled part loses{' '}
+        <NumberField
+          label="Off for a misspelled part"
+          value={marking.deduction}
+          onChange={(deduction) => onChange({ ...marking, deduction })}
+        />
+        .
+      </p>
+    </section>
+  );
+}
+
+function NumberField({
   label,
   value,
   onChange,
 }: {
   label: string;
   value: number;
-  onChange(value: number | null): void;
+  onChange(value: number): void;
 }) {
+  const [text, setText] = useState(String(value));
+  const read = Number(text.replace(',', '.'));
+  // A draft brought back or given up changes the number from outside; what is being typed stays.
+  const shown = text.trim() !== '' && read === value ? text : text.trim() === '' ? text : String(value);
   return (
-    <label>
-      <span>{label}</span>
-      <InputNumber
-        value={value}
-        onChange={(next) => onChange(next === null ? null : Number(next))}
-        style={{ width: '100%' }}
-      />
-    </label>
+    <input
+      className={styles['number']}
+      inputMode="decimal"
+      aria-label={label}
+      value={shown}
+      onChange={(event) => {
+        const typed = event.target.value;
+        setText(typed);
+        const next = Number(typed.replace(',', '.'));
+        if (typed.trim() && Number.isFinite(next)) onChange(next);
+      }}
+    />
   );
+}
+
+/** Kilometers from a place to the nearest range of the library; undefined while none is recorded. */
+function useRangesOfLibrary() {
+  const ranges = useQuery({
+    queryKey: ['range', 'all'],
+    queryFn: () => get<{ ranges: Record<string, Range> }>('/api/library/ranges'),
+  }).data?.ranges;
+  const cells = useMemo(
+    () =>
+      ranges
+        ? (Object.assign({}, ...Object.values(ranges).map((range) => range.cells)) as Range['cells'])
+        : {},
+    [ranges],
+  );
+  const far = useCallback(
+    (place: { latitude: number; longitude: number }) => distanceTo(place, cells),
+    [cells],
+  );
+  return Object.keys(cells).length > 0 ? far : undefined;
 }

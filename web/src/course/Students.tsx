@@ -1,7 +1,7 @@
 import { App, Button } from 'antd';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { messageOf, remove } from '../app/api.ts';
+import { messageOf, post, remove } from '../app/api.ts';
 import type { Course } from '../app/data.ts';
 import { ImportFile } from '../app/ImportFile.tsx';
 
@@ -15,6 +15,15 @@ export function Students({ course }: { course: Course }) {
     try {
       await remove(`/api/courses/${course.id}/students/${id}`);
       await refresh();
+    } catch (error) {
+      void message.error(messageOf(error));
+    }
+  };
+  const renew = async (id: string, name: string) => {
+    try {
+      const { code } = await post<{ code: string }>(`/api/courses/${course.id}/students/${id}/code`);
+      await refresh();
+      void message.success(`${name} now signs in with ${code}. The old code opens nothing any more.`);
     } catch (error) {
       void message.error(messageOf(error));
     }
@@ -46,6 +55,7 @@ export function Students({ course }: { course: Course }) {
       ) : (
         <Button onClick={() => setImporting(true)}>Import a class list</Button>
       )}
+      {course.students.length > 0 && <Slips course={course} />}
       {course.students.length > 0 && (
         <table className="plain-table students">
           <thead>
@@ -63,6 +73,9 @@ export function Students({ course }: { course: Course }) {
                   <span className="code">{student.code}</span>
                 </td>
                 <td>
+                  <Button size="small" type="text" onClick={() => void renew(student.id, student.name)}>
+                    New code
+                  </Button>
                   <Button size="small" type="text" onClick={() => void takeOff(student.id)}>
                     Take off the list
                   </Button>
@@ -73,5 +86,38 @@ export function Students({ course }: { course: Course }) {
         </table>
       )}
     </>
+  );
+}
+
+/** Slips to hand out, with the address that phones reach: on a laptop in a lab that is not “localhost”. */
+function Slips({ course }: { course: Course }) {
+  const [at, setAt] = useState(window.location.origin);
+  const local = /\/\/(localhost|127\.|\[::1\])/.test(at);
+  const href = (paper: string) =>
+    `/api/prints/slips.pdf?courseId=${course.id}&paper=${paper}&at=${encodeURIComponent(at)}`;
+  return (
+    <p>
+      Print slips with both codes and a QR code that signs in:{' '}
+      <a href={href('letter')} target="_blank" rel="noreferrer">
+        Letter
+      </a>{' '}
+      ·{' '}
+      <a href={href('a4')} target="_blank" rel="noreferrer">
+        A4
+      </a>
+      , for the address{' '}
+      <input
+        className="typed"
+        aria-label="Address for phones"
+        value={at}
+        onChange={(event) => setAt(event.target.value)}
+      />
+      {local && (
+        <span className="gold">
+          {' '}
+          Phones do not reach this address: write the one that this machine has in its network.
+        </span>
+      )}
+    </p>
   );
 }

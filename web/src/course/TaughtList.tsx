@@ -7,6 +7,7 @@ import { messageOf, put } from '../app/api.ts';
 import { useLibrary, type Course } from '../app/data.ts';
 import { BroughtBack } from '../drafts/BroughtBack.tsx';
 import { useKept } from '../drafts/useKept.ts';
+import styles from './taughtList.module.css';
 
 interface Draft {
   title: string;
@@ -64,7 +65,7 @@ export function TaughtList({ course }: { course: Course }) {
         {listed.size > 0 && (
           <>
             {' '}
-            Flash cards of the list:{' '}
+            Cards to learn with, the drawing in front and the name behind:{' '}
             {(['letter', 'a4'] as const).map((paper, i) => (
               <span key={paper}>
                 {i > 0 && ' · '}
@@ -82,66 +83,68 @@ export function TaughtList({ course }: { course: Course }) {
         )}
       </p>
       <BroughtBack at={kept.broughtBack} onGiveUp={kept.forget} />
-      {sets.map((set, i) => (
-        <fieldset className="set-edit" key={i}>
-          <legend className="visually-hidden">Set {i + 1}</legend>
-          <div className="set-line">
-            <Input
-              aria-label={`Title of set ${i + 1}`}
-              value={set.title}
-              onChange={(event) => change(i, { title: event.target.value })}
-              style={{ width: 300 }}
-            />
-            <label>
-              week{' '}
-              <InputNumber
-                aria-label={`Week of set ${i + 1}`}
-                min={1}
-                max={course.weeks}
-                value={set.week}
-                onChange={(week) => change(i, { week })}
-                style={{ width: 70 }}
+      <div className={styles['board']}>
+        {sets.map((set, i) => (
+          <fieldset className={styles['set']} key={i}>
+            <legend className="visually-hidden">Set {i + 1}</legend>
+            <div className="set-line">
+              <Input
+                aria-label={`Title of set ${i + 1}`}
+                value={set.title}
+                onChange={(event) => change(i, { title: event.target.value })}
+                className={styles['title']!}
               />
-            </label>
-            <Button size="small" disabled={i === 0} onClick={() => move(i, -1)}>
-              Earlier
-            </Button>
-            <Button size="small" disabled={i === sets.length - 1} onClick={() => move(i, 1)}>
-              Later
-            </Button>
-            <Button size="small" onClick={() => setSets(sets.filter((_, k) => k !== i))}>
-              Remove set
-            </Button>
-          </div>
-          <ul className="set-taxa">
-            {set.taxa.map((id) => (
-              <li key={id}>
-                {name(id)}
-                <button
-                  aria-label={`Take ${name(id)} out of ${set.title}`}
-                  onClick={() => change(i, { taxa: set.taxa.filter((other) => other !== id) })}
-                >
-                  ×
-                </button>
-              </li>
-            ))}
-          </ul>
-          <Select
-            showSearch={{ optionFilterProp: 'label' }}
-            aria-label={`Add a species to ${set.title || `set ${i + 1}`}`}
-            placeholder="Add a species"
-            value={null}
-            style={{ width: 320 }}
-            onChange={(id: string | null) => id && change(i, { taxa: [...set.taxa, id] })}
-            options={profiles
-              .filter(({ taxon }) => !listed.has(taxon.id))
-              .map(({ taxon }) => ({
-                value: taxon.id,
-                label: `${commonName(taxon)} (${scientificName(taxon)})`,
-              }))}
-          />
-        </fieldset>
-      ))}
+              <label>
+                week{' '}
+                <InputNumber
+                  aria-label={`Week of set ${i + 1}`}
+                  min={1}
+                  max={course.weeks}
+                  value={set.week}
+                  onChange={(week) => change(i, { week })}
+                  className={styles['week']!}
+                />
+              </label>
+              <Button size="small" disabled={i === 0} onClick={() => move(i, -1)}>
+                Earlier
+              </Button>
+              <Button size="small" disabled={i === sets.length - 1} onClick={() => move(i, 1)}>
+                Later
+              </Button>
+              <Button size="small" onClick={() => setSets(sets.filter((_, k) => k !== i))}>
+                Remove set
+              </Button>
+            </div>
+            <ul className="set-taxa">
+              {set.taxa.map((id) => (
+                <li key={id}>
+                  {name(id)}
+                  <button
+                    aria-label={`Take ${name(id)} out of ${set.title}`}
+                    onClick={() => change(i, { taxa: set.taxa.filter((other) => other !== id) })}
+                  >
+                    ×
+                  </button>
+                </li>
+              ))}
+            </ul>
+            <Select
+              showSearch={{ optionFilterProp: 'label' }}
+              aria-label={`Add a species to ${set.title || `set ${i + 1}`}`}
+              placeholder="Add a species"
+              value={null}
+              className={styles['add']!}
+              onChange={(id: string | null) => id && change(i, { taxa: [...set.taxa, id] })}
+              options={profiles
+                .filter(({ taxon }) => !listed.has(taxon.id))
+                .map(({ taxon }) => ({
+                  value: taxon.id,
+                  label: `${commonName(taxon)} (${scientificName(taxon)})`,
+                }))}
+            />
+          </fieldset>
+        ))}
+      </div>
       {problem && (
         <p className="problem" role="alert">
           {problem}

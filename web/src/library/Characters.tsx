@@ -11,6 +11,7 @@ import {
   type State,
   type Unit,
 } from '@hurrow/core/vocabulary';
+import { counted } from '@hurrow/core/words';
 import { get, messageOf, put, remove } from '../app/api.ts';
 import { useLibrary } from '../app/data.ts';
 import { useDraft } from '../app/useDraft.ts';
@@ -37,7 +38,7 @@ export default function Characters() {
         </div>
         {ORGANS.map(({ organ, title }) => (
           <div key={organ}>
-            <h3>{title}</h3>
+            <p className="nav-title">{title}</p>
             {[...vocabulary.values()]
               .filter((entry) => entry.organ === organ && !entry.derived)
               .map((entry) => (
@@ -340,7 +341,7 @@ function CharacterForm({
             {BUILT_IN.has(character.id)
               ? 'Back to the built-in form'
               : uses?.scores
-                ? `Take away, with ${uses.scores} scores`
+                ? `Take away, with ${counted(uses.scores, 'score')}`
                 : 'Take away'}
           </Button>
         )}
@@ -354,4 +355,4 @@ const usesInWords = (uses: { scores: number; taxa: string[] } | undefined) =>
     ? ''
     : uses.scores === 0
       ? 'Not scored for any taxon yet.'
-      : `${uses.scores} scores of ${uses.taxa.length} taxa rest on it. Renaming keeps them; states in use can be reworded, not taken out.`;
+      : `${counted(uses.scores, 'score')} of ${counted(uses.taxa.length, 'taxon', 'taxa')} rest on it. Renaming keeps them; states in use can be reworded, not taken out.`;

@@ -1,6 +1,6 @@
 import { App } from 'antd';
 import { useQueryClient } from '@tanstack/react-query';
-import { useNavigate } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { ImportFile } from '../app/ImportFile.tsx';
 import { useLibrary } from '../app/data.ts';
 import './library.css';
@@ -9,13 +9,29 @@ const EXAMPLE = `scientific name,family,common names,calendar.leaves,foliage.kin
 Acer rubrum,Sapindaceae,"red maple, soft maple",1 May – 20 Oct,broad blade,ovate,6–10 cm,opposite
 Ulmus americana,Ulmaceae,American elm,5 May – 15 Oct,broad blade,ovate; sometimes elliptic,3–6 in,alternate`;
 
-const EXPORTS: [string, string, string][] = [
-  ['json', 'Library bundle', 'JSON, everything but photographs; docs/library.schema.json describes it'],
-  ['scores', 'Scores', 'CSV, one row a score with its source'],
-  ['table', 'Taxa × characters', 'CSV, a row a species, from the first source'],
-  ['sdd', 'Descriptions', 'TDWG SDD 1.1, XML'],
-  ['occurrences', 'Occurrences', 'Darwin Core, CSV, one row a cell of a range'],
-  ['geojson', 'Ranges', 'GeoJSON, one feature a status'],
+/** Each export: what it holds, and what reading it back elsewhere would lack. */
+const EXPORTS: [string, string, string, string][] = [
+  [
+    'json',
+    'Library bundle',
+    'JSON, described by docs/library.schema.json',
+    'photographs, sure ways, rules, keys',
+  ],
+  ['scores', 'Scores', 'CSV, one row a score with its source', 'names, months, cautions, ranges'],
+  [
+    'table',
+    'Taxa × characters',
+    'CSV, a row a species: names, months and what the first source says',
+    'other sources, notes, cautions, a typical value beside a range, ranges',
+  ],
+  ['sdd', 'Descriptions', 'TDWG SDD 1.1, XML', 'families, synonyms, months, cautions, ranges'],
+  [
+    'occurrences',
+    'Occurrences',
+    'Darwin Core, CSV, one row a cell of a range',
+    'notes on ranges, all that is no range',
+  ],
+  ['geojson', 'Ranges', 'GeoJSON, one feature a status', 'all that is no range'],
 ];
 
 /** Takes files into the library, after showing what they would do, and writes it out in open formats. */
@@ -29,8 +45,10 @@ export default function Exchange({ courseId }: { courseId: string }) {
       <h1>Import species</h1>
       <p className="quiet">
         A table with one row a species (“scientific name” and “family” are needed; other columns are names,
-        “calendar.leaves” and the like, and any character by its id), a table with one row a score, a library
-        bundle, SDD descriptions, or occurrence rows in Darwin Core. The kind of file is found out by itself.
+        “calendar.leaves” and the like, and any character by its id or words:{' '}
+        <Link to={`/c/${courseId}/species/character-list`}>the list of them</Link>), a table with one row a
+        score, a library bundle, SDD descriptions, or occurrence rows in Darwin Core. The kind of file is
+        found out by itself.
       </p>
       <ImportFile
         path="/api/library/import"
@@ -47,19 +65,21 @@ export default function Exchange({ courseId }: { courseId: string }) {
         <>
           <h2>Export</h2>
           <dl className="exports">
-            {EXPORTS.map(([format, title, what]) => (
+            {EXPORTS.map(([format, title, what, lacks]) => (
               <div key={format}>
                 <dt>
                   <a href={`/api/library/export/${format}`} download>
                     {title}
                   </a>
                 </dt>
-                <dd className="quiet">{what}</dd>
+                <dd>
+                  {what}. <span className="quiet">Leaves out: {lacks}.</span>
+                </dd>
               </div>
             ))}
           </dl>
           <p className="quiet">
-            What is written here is read back equal. Photographs stay in the library unless they have a credit
+            What a file holds is read back equal. Photographs stay in the library unless they have a credit
             and a licence; then they may go into prints.
           </p>
         </>

@@ -16,6 +16,7 @@ import {
 } from '@hurrow/core/score';
 import { commonName } from '@hurrow/core/taxon';
 import type { Character } from '@hurrow/core/vocabulary';
+import { organTitle } from '@hurrow/core/vocabulary';
 import { messageOf, post } from '../app/api.ts';
 import { courseQuery, useLibrary } from '../app/data.ts';
 import { Latin } from '../app/Names.tsx';
@@ -129,7 +130,7 @@ export default function SideBySide({ courseId }: { courseId: string }) {
           optionFilterProp="label"
           options={[...vocabulary.values()]
             .filter((entry) => !entry.derived)
-            .map((entry) => ({ value: entry.id, label: `${entry.organ}: ${entry.term}` }))}
+            .map((entry) => ({ value: entry.id, label: `${organTitle(entry.organ)}: ${entry.term}` }))}
         />
         <label>
           <input
@@ -178,7 +179,7 @@ export default function SideBySide({ courseId }: { courseId: string }) {
               <th scope="col">{rowsShown.length} taxa</th>
               {characters.map((entry) => (
                 <th scope="col" key={entry.id}>
-                  {entry.organ}: {entry.term}{' '}
+                  {organTitle(entry.organ)}: {entry.term}{' '}
                   {!editing && (
                     <button className="link" onClick={() => begin(entry)} aria-label={`Edit ${entry.term}`}>
                       edit

@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { gapsOf, type Gap } from '@hurrow/core/evidence';
-import { disagreementsOf, type Disagreement } from '@hurrow/core/library';
+import { disagreementsOf, SOURCE_DETAILS, type Disagreement, type Source } from '@hurrow/core/library';
 import { characterName, qualifiersInWords, valueInWords, type Reconciliation } from '@hurrow/core/score';
 import { dayLabel } from '@hurrow/core/season';
 import { commonName } from '@hurrow/core/taxon';
@@ -15,6 +15,16 @@ import { useDraft } from '../app/useDraft.ts';
 import { BroughtBack } from '../drafts/BroughtBack.tsx';
 import { useSaved } from './useSaved.tsx';
 import './library.css';
+
+type WrittenSource = Omit<Source, 'id'> & { id?: string };
+
+const DETAIL_TITLES: Record<(typeof SOURCE_DETAILS)[number], string> = {
+  author: 'author',
+  year: 'year',
+  pages: 'pages',
+  region: 'region',
+  note: 'note',
+};
 
 type Picks = NonNullable<Reconciliation['picks']>;
 
@@ -42,7 +52,7 @@ function useSettings(library: LibraryAnswer) {
   const saved = useSaved();
   const [problem, setProblem] = useState<string>();
   const save = async (change: {
-    sources?: { id?: string; label: string }[];
+    sources?: WrittenSource[];
     rule?: Reconciliation['rule'];
     picks?: Picks;
   }) => {
@@ -66,7 +76,7 @@ function useSettings(library: LibraryAnswer) {
 }
 
 interface Settings {
-  sources: { id?: string; label: string }[];
+  sources: WrittenSource[];
   rule: Reconciliation['rule'];
 }
 
@@ -80,6 +90,8 @@ function SourceList({ library }: { library: LibraryAnswer }) {
   );
   const { sources, rule } = draft;
   const setSources = (next: Settings['sources']) => setDraft({ ...draft, sources: next });
+  const change = (i: number, part: Partial<WrittenSource>) =>
+    setSources(sources.map((entry, k) => (k === i ? { ...entry, ...part } : entry)));
   const move = (i: number, by: number) => {
     const next = [...sources];
     const [taken] = next.splice(i, 1);
@@ -96,13 +108,20 @@ function SourceList({ library }: { library: LibraryAnswer }) {
           <span className="quiet">{i + 1}</span>
           <input
             aria-label={`Name of source ${i + 1}`}
+            placeholder="its title, as your students know it"
             value={source.label}
-            onChange={(event) =>
-              setSources(
-                sources.map((entry, k) => (k === i ? { ...entry, label: event.target.value } : entry)),
-              )
-            }
+            onChange={(event) => change(i, { label: event.target.value })}
           />
+          {SOURCE_DETAILS.map((part) => (
+            <input
+              key={part}
+              className={part === 'note' || part === 'author' ? '' : 'short'}
+              aria-label={`${DETAIL_TITLES[part]} of source ${i + 1}`}
+              placeholder={DETAIL_TITLES[part]}
+              value={source[part] ?? ''}
+              onChange={(event) => change(i, { [part]: event.target.value })}
+            />
+          ))}
           <Button
             size="small"
             disabled={i === 0}

@@ -30,7 +30,9 @@ export function ContrastView(props: ContrastProps) {
   const both = useMemo(() => [a, b], [a, b]);
   return (
     <div className="contrast">
-      <SureWay {...props} ranked={found.ranked.map(({ characterId }) => characterId)} options={options} />
+      {!props.reading && (
+        <SureWay {...props} ranked={found.ranked.map(({ characterId }) => characterId)} options={options} />
+      )}
       <Verdict found={found} day={view.day} />
       {found.deciding.length > 0 && (
         <p className="deciding">
@@ -111,7 +113,6 @@ function Ranked({ a, b, view, audience, units, found }: ContrastProps & { found:
               <td>
                 <span className="bar-cell">
                   <i style={{ width: `${(row.evidence / strongest) * 100}px` }} />
-                  {row.evidence.toFixed(2)}
                 </span>
               </td>
             </tr>
@@ -152,7 +153,7 @@ function Ranked({ a, b, view, audience, units, found }: ContrastProps & { found:
             .{' '}
           </>
         )}
-        Evidence is in nats; 3.2 in all settles a pair for certain.
+        The longer a bar, the more surely that character alone tells the two apart.
       </p>
     </>
   );

@@ -16,6 +16,7 @@ import {
 import type { Level, ShownOrgan } from '@hurrow/core/vocabulary';
 import { useFieldDate } from '../app/fieldDate.tsx';
 import { useVasculum } from '../app/vasculum.tsx';
+import { Beginnings } from './Beginnings.tsx';
 import { ContrastView } from './ContrastView.tsx';
 import { Identify } from './Identify.tsx';
 import { Keys } from './Keys.tsx';
@@ -216,12 +217,7 @@ function ContrastTab({ ground, asked, base }: { ground: Ground; asked: string[];
         />
       )}
       {chosen.length > 2 && <SeveralView ground={ground} taxa={chosen} base={base} />}
-      {!b && (
-        <p className="quiet">
-          Choose trees, or gather them with c on their profiles. Move the field date above to see what settles
-          them at another time of year.
-        </p>
-      )}
+      {!b && <Beginnings ground={ground} base={base} />}
     </>
   );
 }

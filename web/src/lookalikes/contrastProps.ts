@@ -12,5 +12,7 @@ export interface ContrastProps {
   library: LibraryAnswer;
   site: CourseSummary | undefined;
   audience: Audience;
+  /** Shown to be read: what an instructor writes down is left out. */
+  reading?: boolean;
   units: UnitSystem;
 }

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { LICENCES, mayLeave, type Annotation, type PhotoRecord } from '@hurrow/core/measurement';
 import { MONTHS } from '@hurrow/core/season';
 import type { ShownOrgan } from '@hurrow/core/vocabulary';
+import { organTitle } from '@hurrow/core/vocabulary';
 import { SHOWN_TITLES } from '@hurrow/core/view';
 import { messageOf, put, remove } from '../app/api.ts';
 import { useVocabulary } from '../app/data.ts';
@@ -146,7 +147,7 @@ function MarkLine({
           .filter((entry) => !entry.derived)
           .map((entry) => (
             <option key={entry.id} value={entry.id}>
-              {entry.organ}: {entry.term}
+              {organTitle(entry.organ)}: {entry.term}
             </option>
           ))}
       </select>

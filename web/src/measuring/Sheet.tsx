@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { sheetAsScore, sheetStatistics } from '@hurrow/core/measurement';
 import { parseRange, unitFactor, valueInWords, type Qualifiers } from '@hurrow/core/score';
 import type { Character } from '@hurrow/core/vocabulary';
+import { organTitle } from '@hurrow/core/vocabulary';
 import { messageOf, put } from '../app/api.ts';
 import { useVocabulary } from '../app/data.ts';
 import { useDraft } from '../app/useDraft.ts';
@@ -84,7 +85,7 @@ export function Sheet(props: SheetProps) {
             .filter(({ kind }) => kind === 'measure' || kind === 'count')
             .map((entry) => (
               <option key={entry.id} value={entry.id}>
-                {entry.organ}: {entry.term}
+                {organTitle(entry.organ)}: {entry.term}
                 {sheets.some((sheet) => sheet.characterId === entry.id) ? ' ✓' : ''}
               </option>
             ))}

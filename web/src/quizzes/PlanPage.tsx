@@ -4,7 +4,7 @@ import { useMemo, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { dayOfYear } from '@hurrow/core/season';
 import { commonName, scientificName } from '@hurrow/core/taxon';
-import { MEDIUM_VIEWS, type Medium, type View } from '@hurrow/core/view';
+import { MEDIUM_TITLES, MEDIUM_VIEWS, type Medium, type View } from '@hurrow/core/view';
 import { messageOf, post, put, remove } from '../app/api.ts';
 import { useLibrary, type Course } from '../app/data.ts';
 import { SiteSpecimen } from '../app/Drawings.tsx';
@@ -221,9 +221,9 @@ export function PlanPage({ course, quiz }: { course: Course; quiz: Quiz | undefi
       <aside className="plan-view">
         {shown && find(shown.taxonId) && (
           <>
-            <h3>
+            <h2>
               Station {Math.min(open, stations.length - 1) + 1}: {commonName(find(shown.taxonId)!.taxon)}
-            </h3>
+            </h2>
             <ViewEditor
               station={shown}
               fixed={fixed}
@@ -236,7 +236,7 @@ export function PlanPage({ course, quiz }: { course: Course; quiz: Quiz | undefi
               fixed={fixed}
               onChange={(asks) => change(Math.min(open, stations.length - 1), { asks })}
             />
-            {shown.view.organs.some((organ) => organ === 'twig' || organ === 'leaf' || organ === 'bud') ? (
+            {shown.medium === 'drawing' ? (
               <SiteSpecimen
                 library={library}
                 course={course}
@@ -248,7 +248,9 @@ export function PlanPage({ course, quiz }: { course: Course; quiz: Quiz | undefi
               />
             ) : (
               <p className="quiet">
-                Nothing is drawn for this view: students look at the piece or the tree itself.
+                Students look at the {MEDIUM_TITLES[shown.medium]} itself; their phones say at which station,
+                and show
+                {shown.medium === 'photo' ? ' the photo of the library that may leave it.' : ' no drawing.'}
               </p>
             )}
           </>

@@ -31,6 +31,7 @@ export default function QuizzesPlace({ courseId }: { courseId: string }) {
         path="new"
         element={
           <section className="page">
+            <h1>A new quiz</h1>
             <PlanPage key="new" course={query.data} quiz={undefined} />
           </section>
         }

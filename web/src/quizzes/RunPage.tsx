@@ -93,7 +93,7 @@ export function RunPage({ course, quiz }: { course: Course; quiz: Quiz }) {
       {quiz.state !== 'planned' && (
         <div className="run">
           <section>
-            <h3>Answers from paper</h3>
+            <h2>Answers from paper</h2>
             <p>
               <Button onClick={() => setSearch({ enter: 'paper' })}>Enter papers</Button>{' '}
               <Button onClick={() => setSearch({ enter: 'file' })}>Import a response file</Button>
@@ -119,7 +119,7 @@ export function RunPage({ course, quiz }: { course: Course; quiz: Quiz }) {
                 }}
               />
             )}
-            <h3>Stations</h3>
+            <h2>Stations</h2>
             <ol className="run-stations">
               {quiz.stations.map((station) => (
                 <li key={station.id} className={station.voided ? 'voided' : ''}>
@@ -155,7 +155,7 @@ export function RunPage({ course, quiz }: { course: Course; quiz: Quiz }) {
             </ol>
           </section>
           <section>
-            <h3>Who has answered</h3>
+            <h2>Who has answered</h2>
             <table className="plain-table">
               <tbody>
                 {course.students.map((student) => (

@@ -31,7 +31,7 @@ export interface MarkedAnswer {
   written: Answer;
   text: string;
   mark: Mark;
-  ruledBy: string | null;
+  ruling: { id: number; by: string; at: string; reason: string | null; alone: boolean } | null;
   conflicting: { responseId: string; device: string; written: Answer }[];
 }
 

@@ -239,7 +239,7 @@ function RangeEditor({ courseId, taxon, held, elevation }: EditorProps) {
           {edit.changed && <Button onClick={edit.reset}>Back to the saved one</Button>}
         </p>
         <GrowsHere taxon={taxon} cells={cells} elevation={elevation} site={site} />
-        <h3>Files</h3>
+        <h2>Files</h2>
         <p>
           <label>
             Take in GeoJSON or occurrence rows (Darwin Core CSV):{' '}
@@ -291,7 +291,7 @@ function GrowsHere({
     Number.isFinite(asked.elevation);
   return (
     <>
-      <h3>Does it grow here?</h3>
+      <h2>Does it grow here?</h2>
       <div className="place-line">
         {(['latitude', 'longitude', 'elevation'] as const).map((part) => (
           <label key={part}>

@@ -1,7 +1,9 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useState, type FormEvent, type ReactNode } from 'react';
 import { messageOf, post } from '../app/api.ts';
+import { PlaceFields } from '../app/PlaceFields.tsx';
 import type { Session } from '../app/session.ts';
+import { readPlace } from '../app/writtenPlace.ts';
 import './signin.css';
 
 /** The first page: sign-in for those who teach and for students, the demo's people, or the set-up of a new installation. */
@@ -9,7 +11,7 @@ export function SignIn({ session }: { session: Session }) {
   return (
     <div className="door">
       <header className="door-head">
-        <strong>Hurrow</strong>
+        <h1>Hurrow</h1>
         <p>
           For people who teach others to know trees: profiles, field quizzes, and which characters a class
           overlooks.
@@ -89,7 +91,14 @@ export function Field({
   );
 }
 
+/** The codes of a slip: its QR code opens the address with both behind the #, which is sent to nobody. */
+const codesOfSlip = (): { course: string; personal: string } => {
+  const [course = '', personal = ''] = decodeURIComponent(window.location.hash.slice(1)).split('/');
+  return { course, personal };
+};
+
 function StudentDoor() {
+  const [slip] = useState(codesOfSlip);
   return (
     <section aria-labelledby="student-door">
       <h2 id="student-door">Students</h2>
@@ -98,6 +107,7 @@ function StudentDoor() {
         <Field
           label="Course code"
           name="courseCode"
+          defaultValue={slip.course}
           autoComplete="off"
           autoCapitalize="characters"
           required
@@ -105,6 +115,7 @@ function StudentDoor() {
         <Field
           label="Personal code"
           name="personalCode"
+          defaultValue={slip.personal}
           autoComplete="off"
           autoCapitalize="characters"
           required
@@ -150,6 +161,7 @@ function DemoDoor() {
 }
 
 function Setup() {
+  const [place, setPlace] = useState({ latitude: '', longitude: '', elevation: '' });
   return (
     <section aria-labelledby="setup-door">
       <h2 id="setup-door">Set up this Hurrow</h2>
@@ -160,12 +172,11 @@ function Setup() {
         path="/api/setup"
         button="Create owner and library"
         chief
-        shape={({ latitude, longitude, elevation, ...rest }) => ({
-          ...rest,
-          latitude: Number(latitude),
-          longitude: Number(longitude),
-          elevation: Number(elevation),
-        })}
+        shape={(fields) => {
+          const read = readPlace(place);
+          if ('problem' in read) throw new Error(read.problem);
+          return { ...fields, ...read };
+        }}
       >
         <Field label="Your name" name="name" autoComplete="name" required />
         <Field label="E-mail" name="email" type="email" autoComplete="username" required />
@@ -181,27 +192,7 @@ function Setup() {
         <p className="quiet">
           Where you note flowering and leaf fall; months are shifted from there to each course’s site.
         </p>
-        <div className="two">
-          <Field label="Latitude °N" name="latitude" type="number" step="any" min={-90} max={90} required />
-          <Field
-            label="Longitude °E"
-            name="longitude"
-            type="number"
-            step="any"
-            min={-180}
-            max={180}
-            required
-          />
-          <Field
-            label="Elevation m"
-            name="elevation"
-            type="number"
-            step="any"
-            min={-450}
-            max={6000}
-            required
-          />
-        </div>
+        <PlaceFields place={place} onChange={setPlace} />
       </PostForm>
     </section>
   );

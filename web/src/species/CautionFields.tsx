@@ -2,40 +2,49 @@ import { Button } from 'antd';
 import { CAUTION_KINDS, type Caution, type CautionKind } from '@hurrow/core/taxon';
 
 /** What is usual for each kind; the instructor says what holds here. */
-const USUAL: Record<CautionKind, { effect: string; care: string }> = {
+const USUAL: Record<CautionKind, { part: string; effect: string; care: string }> = {
   'skin contact': {
+    part: 'leaves and sap',
     effect: 'Irritates the skin of some people.',
     care: 'Gloves when cutting, wash hands afterwards; local rules decide.',
   },
   thorns: {
+    part: 'twigs',
     effect: 'Thorns pierce gloves and eyes.',
     care: 'Gloves and eye protection; bag cut twigs. Local rules decide.',
   },
   'poisonous part': {
+    part: 'seeds and leaves',
     effect: 'Poisonous when swallowed.',
     care: 'Nobody tastes anything; wash hands. For any accident call the poison line or a physician.',
   },
   allergen: {
+    part: 'pollen',
     effect: 'Pollen or hairs set off allergies.',
     care: 'Ask before handling; keep a distance. Physicians decide.',
   },
   'drop hazard': {
+    part: 'cones and limbs',
     effect: 'Heavy cones or limbs fall without warning.',
     care: 'Do not stand below; licensed people judge the tree.',
   },
   protected: {
+    part: 'the whole tree',
     effect: 'Protected by law.',
     care: 'Photograph it and do not cut; the land manager and the law decide.',
   },
   'regulated pest host': {
+    part: 'branches and wood',
     effect: 'May carry a regulated pest.',
     care: 'Do not move branches between districts; local rules and the land manager decide.',
   },
   roadside: {
+    part: 'where it stands',
     effect: 'Stands where cars pass.',
     care: 'Stay off the road, wear high visibility; the road authority decides.',
   },
   "water's edge": {
+    part: 'where it stands',
     effect: 'Stands on banks that slump.',
     care: 'Keep students back from the edge; the land manager decides.',
   },
@@ -65,8 +74,12 @@ export function CautionFields({
             value={caution.kind}
             onChange={(event) => {
               const kind = event.target.value as CautionKind;
-              const untouched = caution.effect === USUAL[caution.kind].effect;
-              set(i, { kind, ...(untouched ? USUAL[kind] : {}) });
+              // What still says the usual of the kind before follows the kind; what was written stays.
+              const usual = USUAL[caution.kind];
+              const follow = (['part', 'effect', 'care'] as const).filter(
+                (part) => !caution[part] || caution[part] === usual[part],
+              );
+              set(i, { kind, ...Object.fromEntries(follow.map((part) => [part, USUAL[kind][part]])) });
             }}
           >
             {CAUTION_KINDS.map((kind) => (
@@ -93,10 +106,7 @@ export function CautionFields({
           </button>
         </div>
       ))}
-      <Button
-        size="small"
-        onClick={() => onChange([...cautions, { kind: 'thorns', part: 'twigs', ...USUAL.thorns }])}
-      >
+      <Button size="small" onClick={() => onChange([...cautions, { kind: 'thorns', ...USUAL.thorns }])}>
         Add a caution
       </Button>
     </fieldset>

@@ -206,13 +206,13 @@ function Told({ taxon, units }: { taxon: Taxon; units: UnitSystem }) {
     <>
       {taxon.wildlife && (
         <section className="organ">
-          <h3>Wildlife</h3>
+          <h2>Wildlife</h2>
           <div className="statement">{taxon.wildlife}</div>
         </section>
       )}
       {taxon.uses && (
         <section className="organ">
-          <h3>Uses</h3>
+          <h2>Uses</h2>
           <div className="statement">{taxon.uses}</div>
           <div className="margin">
             <p>Told as history, not as advice.</p>
@@ -221,7 +221,7 @@ function Told({ taxon, units }: { taxon: Taxon; units: UnitSystem }) {
       )}
       {(taxon.largest ?? []).length > 0 && (
         <section className="organ">
-          <h3>Largest</h3>
+          <h2>Largest</h2>
           <div className="statement">
             {taxon.largest!.map((tree) => (
               <p key={`${tree.place}${tree.year}`}>
@@ -310,7 +310,7 @@ function OrganRow(props: OrganRowProps) {
   );
   return (
     <section className={absent ? 'organ absent' : 'organ'}>
-      <h3>{title}</h3>
+      <h2>{title}</h2>
       <div className="statement">
         {absent && <em className="gold">None on {dayLabel(day)}. </em>}
         {groups.map(([character, scores], i) => (

@@ -5,7 +5,7 @@ import { memo, useDeferredValue, useEffect, useEffectEvent, useMemo, useRef, use
 import { Link, useNavigate } from 'react-router';
 import type { ProfiledTaxon } from '@hurrow/core/evidence';
 import { commonName } from '@hurrow/core/taxon';
-import { stateOf, type Character } from '@hurrow/core/vocabulary';
+import { stateOf, type Character, organTitle } from '@hurrow/core/vocabulary';
 import { get, messageOf } from '../app/api.ts';
 import { useVocabulary } from '../app/data.ts';
 import { Strip } from '../app/Drawings.tsx';
@@ -224,7 +224,7 @@ const FilterPicker = memo(function FilterPicker({
           .filter((entry) => !entry.derived && statesOf(entry).length > 0)
           .map((entry) => (
             <option key={entry.id} value={entry.id}>
-              {entry.organ}: {entry.term}
+              {organTitle(entry.organ)}: {entry.term}
             </option>
           ))}
       </select>

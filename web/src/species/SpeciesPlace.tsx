@@ -1,6 +1,9 @@
 import { useQuery } from '@tanstack/react-query';
 import { lazy, Suspense, useMemo } from 'react';
 import { Link, NavLink, Route, Routes, useLocation } from 'react-router';
+import type { ProfiledTaxon } from '@hurrow/core/evidence';
+import { commonName } from '@hurrow/core/taxon';
+import { counted } from '@hurrow/core/words';
 import { messageOf } from '../app/api.ts';
 import { courseQuery, useLibrary } from '../app/data.ts';
 import { Profile } from './Profile.tsx';
@@ -12,6 +15,7 @@ const Exchange = lazy(() => import('../library/Exchange.tsx'));
 const SideBySide = lazy(() => import('../library/SideBySide.tsx'));
 const Sources = lazy(() => import('../library/Sources.tsx'));
 const Characters = lazy(() => import('../library/Characters.tsx'));
+const CharacterList = lazy(() => import('../library/CharacterList.tsx'));
 const RangePage = lazy(() => import('../range/RangePage.tsx'));
 const SpecimenBench = lazy(() => import('../specimens/SpecimenBench.tsx'));
 const MeasuringPage = lazy(() => import('../measuring/MeasuringPage.tsx'));
@@ -21,12 +25,13 @@ const PAGES: [string, string][] = [
   ['side-by-side', 'Side by side'],
   ['sources', 'Sources and gaps'],
   ['characters', 'Characters'],
+  ['character-list', 'List of characters'],
   ['exchange', 'Exchange'],
 ];
 
 /** The library: the list at the left; a profile, the editor or a page about the whole library beside it. */
 export default function SpeciesPlace({ courseId }: { courseId: string }) {
-  const { query, library, profiles } = useLibrary();
+  const { query, library, profiles, every } = useLibrary();
   const course = useQuery(courseQuery(courseId)).data;
   const taught = useMemo(() => course?.sets.flatMap((set) => set.taxa) ?? [], [course]);
   const path = useLocation().pathname;
@@ -47,6 +52,7 @@ export default function SpeciesPlace({ courseId }: { courseId: string }) {
           revision={library?.revision ?? 0}
           open={named === '' ? (first?.taxon.id ?? '') : open}
         />
+        <Retired base={base} every={every} />
         <p className="library-pages">
           {PAGES.map(([page, title]) => (
             <NavLink key={page} to={`${base}/${page}`}>
@@ -62,6 +68,7 @@ export default function SpeciesPlace({ courseId }: { courseId: string }) {
           <Route path="side-by-side" element={<SideBySide courseId={courseId} />} />
           <Route path="sources" element={<Sources courseId={courseId} />} />
           <Route path="characters" element={<Characters />} />
+          <Route path="character-list" element={<CharacterList courseId={courseId} />} />
           <Route path=":taxonId" element={<Profile courseId={courseId} taxonId={open} />} />
           <Route path=":taxonId/edit" element={<Editor key={open} courseId={courseId} taxonId={open} />} />
           <Route
@@ -85,6 +92,22 @@ export default function SpeciesPlace({ courseId }: { courseId: string }) {
         </Routes>
       </Suspense>
     </div>
+  );
+}
+
+/** Species that were retired, with the way to take one back in. */
+function Retired({ base, every }: { base: string; every: readonly ProfiledTaxon[] }) {
+  const retired = every.filter(({ taxon }) => taxon.retired);
+  if (retired.length === 0) return null;
+  return (
+    <details className="library-pages">
+      <summary>{counted(retired.length, 'retired species', 'retired species')}</summary>
+      {retired.map(({ taxon }) => (
+        <Link key={taxon.id} to={`${base}/${taxon.id}/edit`}>
+          {commonName(taxon)}
+        </Link>
+      ))}
+    </details>
   );
 }
 

@@ -11,7 +11,7 @@ export function Sit({ sitting, outbox }: { sitting: Sitting; outbox: Outbox }) {
   if (!quiz)
     return (
       <main className="pad">
-        <h2>This quiz is not open</h2>
+        <h1>This quiz is not open</h1>
         <p>It has been closed, or not been opened yet. Answers you wrote are kept.</p>
         <Link className="press wide-press" to="/">
           Back
@@ -62,7 +62,7 @@ function Station({ quiz, at, outbox }: { quiz: OpenQuiz; at: number; outbox: Out
           <img
             className="specimen"
             src={`/api/sit/stations/${station.id}/drawing.svg`}
-            alt={`The specimen at station ${station.position}`}
+            alt={`The ${station.medium} at station ${station.position}`}
           />
         ) : (
           <p className="look-there">

@@ -1,5 +1,5 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useEffect, useState, useSyncExternalStore } from 'react';
+import { lazy, Suspense, useEffect, useState, useSyncExternalStore } from 'react';
 import { Link, Route, Routes } from 'react-router';
 import { get, messageOf, onSessionLost, remove } from '../app/api.ts';
 import { Outbox } from './outbox.ts';
@@ -7,6 +7,9 @@ import { Result } from './Result.tsx';
 import { Sit } from './Sit.tsx';
 import type { Sitting } from './sitting.ts';
 import './student.css';
+
+// Drawings and evidence come only to those who look at trees: a quiz loads little.
+const Trees = lazy(() => import('./Trees.tsx'));
 
 /** A student's pages, made for a phone. */
 export default function StudentPages() {
@@ -53,6 +56,14 @@ function Signed({ sitting }: { sitting: Sitting }) {
       <Routes>
         <Route path="quiz/:quizId/:position?" element={<Sit sitting={sitting} outbox={outbox} />} />
         <Route path="result/:quizId" element={<Result />} />
+        <Route
+          path="trees/*"
+          element={
+            <Suspense fallback={<p className="pad">Opening…</p>}>
+              <Trees sitting={sitting} />
+            </Suspense>
+          }
+        />
         <Route path="*" element={<Today sitting={sitting} />} />
       </Routes>
       <Received outbox={outbox} />
@@ -99,6 +110,14 @@ function Today({ sitting }: { sitting: Sitting }) {
             {quiz.title}
           </Link>
         ))}
+        {sitting.opens.length > 0 && (
+          <>
+            <h2>To learn with</h2>
+            <Link className="press wide-press" to="/trees">
+              Trees of the course
+            </Link>
+          </>
+        )}
         <button className="press quiet-press" onClick={() => void leave()}>
           Sign out
         </button>

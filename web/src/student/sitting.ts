@@ -28,6 +28,9 @@ export interface SeeingAsked {
 /** What the server tells a student's phone. */
 export interface Sitting {
   course: string;
+  courseId: string;
+  /** What the instructor has opened beside the quizzes, as of now. */
+  opens: ('profiles' | 'contrasts' | 'keys' | 'recap')[];
   name: string;
   open: OpenQuiz[];
   released: { id: string; title: string; heldOn: string }[];

@@ -9,10 +9,10 @@ const ROWS = 4;
 const MARGIN = 30;
 
 /**
- * Flash cards, eight a page: drawings on one page, names on the next with its columns mirrored, so that printing on both
+ * Cards to learn names with, eight a page: drawings on one page, names on the next with its columns mirrored, so that printing on both
  * sides (turned over the long edge) puts each name behind its drawing.
  */
-export function flashCards(
+export function nameCards(
   list: readonly ProfiledTaxon[],
   paper: Paper,
   options: PrintOptions,
@@ -52,7 +52,7 @@ export function flashCards(
     sheets.push(table(true, (profiled) => back(profiled)));
   }
   return {
-    info: { title: 'Flash cards' },
+    info: { title: 'Name cards' },
     pageMargins: [MARGIN, MARGIN, MARGIN, MARGIN - 8],
     content: sheets,
   };

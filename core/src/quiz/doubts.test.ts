@@ -1,0 +1,76 @@
+import { profiled, viewOf } from '../testing/taxa.ts';
+import { BUILT_IN, type ShownOrgan } from '../vocabulary/index.ts';
+import type { Medium } from '../view/index.ts';
+import { doubtsOf, freezeStation } from './index.ts';
+
+const DECEMBER = 350;
+const JULY = 200;
+const LEAF = {
+  'foliage.kind': 'broad blade',
+  'leaf.composition': 'simple',
+  'leaf.shape': 'ovate',
+  'leaf.length': '6–10 cm',
+  'leaf.lobing': 'unlobed',
+  'leaf.teeth': 'singly toothed',
+  'leaf.apex': 'acute',
+  'leaf.base': 'rounded',
+  'leaf.width': '4–6 cm',
+  'leaf.teethPerCm': '3–5',
+  'leaf.toothTip': 'forward',
+  'twig.arrangement': 'alternate',
+};
+const alder = profiled('Alnus', 'ficta', LEAF);
+const elm = profiled('Ulmus', 'ficta', { ...LEAF, 'twig.arrangement': 'opposite' });
+const hickory = profiled('Carya', 'ficta', {
+  'foliage.kind': 'broad blade',
+  'leaf.composition': 'once pinnate, odd',
+});
+const context = { list: [alder, elm, hickory], vocabulary: BUILT_IN };
+const station = (taxonId: string, medium: Medium, organs: ShownOrgan[], day = JULY) => ({
+  taxonId,
+  medium,
+  view: viewOf(organs, day),
+});
+const doubts = (...args: Parameters<typeof station>) => doubtsOf(station(...args), context).join(' ');
+
+test('leaves of a bare tree are doubted, alone and on a twig', () => {
+  expect(doubts('alnus-ficta', 'pressed', ['leaf'], DECEMBER)).toContain('It has no leaves on that date.');
+  expect(doubts('alnus-ficta', 'cutting', ['twig', 'bud', 'leaf'], DECEMBER)).toContain(
+    'only twig and buds can be shown',
+  );
+  expect(doubts('alnus-ficta', 'cutting', ['twig', 'bud', 'leaf'])).toBe('');
+});
+
+test('a leaf alone does not tell two trees that differ in arrangement; the twig does', () => {
+  expect(doubts('alnus-ficta', 'pressed', ['leaf'])).toBe('Not to be told from ficta by what is shown.');
+  expect(doubts('alnus-ficta', 'cutting', ['leaf', 'twig'])).toBe('');
+});
+
+test('a drawing that would be a guess is doubted; the same leaf on the table is not', () => {
+  expect(doubts('carya-ficta', 'drawing', ['leaf'])).toMatch(
+    /^Too little is scored to draw its leaves \(leaflets, leaf shape, blade length, .*\)\. Score them/,
+  );
+  expect(doubts('carya-ficta', 'cutting', ['leaf'])).not.toContain('draw');
+});
+
+test('a species that is not on the list is said to be so', () => {
+  expect(doubts('quercus-ficta', 'cutting', ['leaf'])).toBe('This species is not on the course’s list.');
+});
+
+test('only drawing stations are drawn: what lies on the table is never replaced by a drawing of another', () => {
+  const marking = {
+    policy: 'common' as const,
+    points: { name: 1, genus: 1, epithet: 1, family: 1 },
+    deduction: 0,
+  };
+  const frozen = (medium: Medium) =>
+    freezeStation(station('alnus-ficta', medium, ['twig', 'leaf']), 7, {
+      ...context,
+      marking,
+      revision: 1,
+      units: 'metric',
+    });
+  expect(frozen('drawing').drawing).toContain('<svg');
+  for (const medium of ['cutting', 'livingTree', 'barkPiece', 'fruit', 'pressed', 'photo'] as const)
+    expect(frozen(medium)).toMatchObject({ drawing: null, traits: null });
+});

@@ -1,0 +1,107 @@
+import {
+  isDeciduous,
+  pairError,
+  pairEvidence,
+  readingsOf,
+  type ProfiledTaxon,
+  type ReadingOptions,
+} from '../evidence/index.ts';
+import { hopkinsDelay, partPresent, shiftCalendar } from '../season/index.ts';
+import { enoughToDraw, type EnoughToDraw } from '../specimen/index.ts';
+import { commonName } from '../taxon/index.ts';
+import { listInWords, SHOWN_TITLES } from '../view/index.ts';
+import type { Vocabulary } from '../vocabulary/index.ts';
+import type { PlannedStation } from './station.ts';
+
+/** The error of an ideal reader above which a rival counts as not to be told. */
+const NOT_SETTLED = 0.1;
+
+export interface DoubtContext extends ReadingOptions {
+  list: readonly ProfiledTaxon[];
+  vocabulary: Vocabulary;
+}
+
+/** The organs of a drawing station for which too little is scored; none at stations that are not drawn. */
+export function tooLittleToDraw(
+  { taxonId, medium, view }: PlannedStation,
+  { list, vocabulary, reference, site }: DoubtContext,
+): EnoughToDraw[] {
+  const profiled = list.find(({ taxon }) => taxon.id === taxonId);
+  if (!profiled || medium !== 'drawing') return [];
+  const delay = reference && site ? hopkinsDelay(reference, site) : 0;
+  const calendar = shiftCalendar(profiled.taxon.calendar, delay);
+  return enoughToDraw(profiled, view, vocabulary, calendar).filter(({ enough }) => !enough);
+}
+
+/** “too little is scored to draw its leaves (leaflets, blade length)”, or nothing where the drawing rests on scores. */
+export function tooLittleInWords(found: readonly EnoughToDraw[], vocabulary: Vocabulary): string {
+  if (found.length === 0) return '';
+  const organs = listInWords(found.map(({ organ }) => SHOWN_TITLES[organ]));
+  const missing = found.flatMap((entry) => entry.missing).map((id) => vocabulary.get(id)?.term ?? id);
+  return `too little is scored to draw its ${organs}${missing.length ? ` (${missing.slice(0, 5).join(', ')})` : ''}`;
+}
+
+/**
+ * What stands against a station: parts that are not there on the day, rivals that even a careful reader cannot exclude, a drawing that
+ * would be a guess, and what hurts. Sentences for the instructor, the gravest first.
+ *
+ * @param station its view with the day of the quiz
+ */
+export function doubtsOf(station: PlannedStation, context: DoubtContext): string[] {
+  const { list, vocabulary, ...options } = context;
+  const at = list.findIndex(({ taxon }) => taxon.id === station.taxonId);
+  const profiled = list[at];
+  if (!profiled) return ['This species is not on the course’s list.'];
+  const tooLittle = tooLittleInWords(tooLittleToDraw(station, context), vocabulary);
+  return [
+    ...absentParts(station, profiled, options),
+    ...(tooLittle ? [`${capital(tooLittle)}. Score them, or choose another medium.`] : []),
+    ...rivalsOf(station, at, context),
+    ...handled(station, profiled),
+  ];
+}
+
+function absentParts(
+  { view }: PlannedStation,
+  profiled: ProfiledTaxon,
+  { reference, site }: ReadingOptions,
+): string[] {
+  const delay = reference && site ? hopkinsDelay(reference, site) : 0;
+  const calendar = shiftCalendar(profiled.taxon.calendar, delay);
+  const deciduous = isDeciduous(profiled);
+  const absent = (part: 'leaves' | 'flowers' | 'fruit') => !partPresent(part, calendar, deciduous, view.day);
+  const { organs } = view;
+  const doubts: string[] = [];
+  if (organs.includes('leaf') && absent('leaves'))
+    doubts.push(
+      organs.includes('twig') || organs.includes('bud')
+        ? 'It has no leaves on that date: only twig and buds can be shown. Take the leaves out, or bring pressed ones.'
+        : 'It has no leaves on that date.',
+    );
+  if (organs.includes('fruit') && absent('fruit')) doubts.push('It bears no fruit on that date.');
+  if (organs.includes('flower') && absent('flowers')) doubts.push('It is not in flower on that date.');
+  return doubts;
+}
+
+function rivalsOf(
+  { view }: PlannedStation,
+  at: number,
+  { list, vocabulary, ...options }: DoubtContext,
+): string[] {
+  const readings = readingsOf(list, vocabulary, view, options);
+  const rivals = list
+    .map((other, i) => ({ other, error: i === at ? 0 : pairError(pairEvidence(readings, at, i), at, i) }))
+    .filter(({ error }) => error > NOT_SETTLED)
+    .sort((x, y) => y.error - x.error);
+  if (rivals.length === 0) return [];
+  const named = rivals.slice(0, 3).map(({ other }) => commonName(other.taxon));
+  const more = rivals.length > 3 ? ` and ${rivals.length - 3} more` : '';
+  return [`Not to be told from ${named.join(', ')}${more} by what is shown.`];
+}
+
+function handled({ view }: PlannedStation, { taxon }: ProfiledTaxon): string[] {
+  if (!view.organs.includes('twig') || taxon.cautions.length === 0) return [];
+  return [`Caution: ${taxon.cautions.map(({ kind, part }) => `${kind} (${part})`).join(', ')}.`];
+}
+
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

@@ -1,0 +1,17 @@
+import type { Db } from '../db/index.ts';
+import { quizzesOfCourse } from '../quizzes/queries.ts';
+import type { CourseRow } from './queries.ts';
+import type { OpenToStudents } from './schema.ts';
+
+/** What works out an answer, and not only tells what a book tells. */
+const WORKS_OUT: readonly OpenToStudents[] = ['contrasts', 'keys'];
+
+/**
+ * What students of a course may open now: what the course allows, without contrasts and keys while one of its quizzes is open, so that nothing
+ * helps them more than a book would.
+ */
+export async function openNow(db: Db, course: CourseRow): Promise<OpenToStudents[]> {
+  if (course.opens.length === 0) return [];
+  const sitting = (await quizzesOfCourse(db, course.id)).some(({ state }) => state === 'open');
+  return course.opens.filter((part) => !sitting || !WORKS_OUT.includes(part));
+}

@@ -1,0 +1,81 @@
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { ORGANS } from '@hurrow/core/vocabulary';
+import { useVocabulary } from '../app/data.ts';
+import styles from './characterList.module.css';
+
+const KINDS = {
+  categorical: 'one state',
+  ordinal: 'one state, in order',
+  measure: 'measure',
+  count: 'count',
+  months: 'months',
+  flag: 'yes or no',
+};
+
+/** Every character with its id, states and unit: what may head a column of a table and stand in its cells. */
+export default function CharacterList({ courseId }: { courseId: string }) {
+  const vocabulary = useVocabulary();
+  const [text, setText] = useState('');
+  const wanted = text.trim().toLowerCase();
+  return (
+    <section className="library-page">
+      <h1>The characters</h1>
+      <p>
+        A column of a table is headed by the id or the words of a character; its cells hold states by id or
+        words, ranges such as (4)5–9(10) cm, or yes and no.{' '}
+        <a href="/api/library/export/characters" download>
+          Take the list as CSV
+        </a>
+        , or <Link to={`/c/${courseId}/species/characters`}>change the characters</Link>.
+      </p>
+      <input
+        type="search"
+        className="typed"
+        aria-label="Find a character"
+        placeholder="find a character"
+        value={text}
+        onChange={(event) => setText(event.target.value)}
+      />
+      {ORGANS.map(({ organ, title }) => {
+        const rows = [...vocabulary.values()].filter(
+          (entry) =>
+            entry.organ === organ &&
+            !entry.derived &&
+            (!wanted || `${entry.id} ${entry.term} ${entry.plain}`.toLowerCase().includes(wanted)),
+        );
+        if (rows.length === 0) return null;
+        return (
+          <section key={organ}>
+            <h2>{title}</h2>
+            <table className={styles['characters']}>
+              <tbody>
+                {rows.map((entry) => (
+                  <tr key={entry.id}>
+                    <th scope="row">
+                      <code>{entry.id}</code>
+                    </th>
+                    <td>{entry.term}</td>
+                    <td>
+                      {entry.anyOf ? 'any of' : KINDS[entry.kind]}
+                      {entry.unit && entry.unit !== '1' ? `, ${entry.unit}` : ''}
+                    </td>
+                    <td>
+                      {entry.states.map(({ id, term, definition }, i) => (
+                        <span key={id} title={definition}>
+                          {i > 0 && '; '}
+                          <code>{id}</code>
+                          {term === id ? '' : ` ${term}`}
+                        </span>
+                      ))}
+                    </td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          </section>
+        );
+      })}
+    </section>
+  );
+}

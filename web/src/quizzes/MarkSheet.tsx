@@ -1,0 +1,109 @@
+import { useState } from 'react';
+import { commonName } from '@hurrow/core/taxon';
+import { papersOf, pointsInWords, stationsOf, writtenInFull } from './marking.ts';
+import type { MarkedAnswer, Marks } from './quizData.ts';
+import styles from './marking.module.css';
+
+interface MarkSheetProps {
+  marks: Marks;
+  /** Id of the response that is open. */
+  open: string | undefined;
+  onOpen(answer: MarkedAnswer): void;
+}
+
+/** The marks of a class: paper by paper what was written where it was wrong, then station by station what was written at all. */
+export function MarkSheet(props: MarkSheetProps) {
+  const { marks } = props;
+  const [all, setAll] = useState(false);
+  return (
+    <>
+      <label className={styles['choice']}>
+        <input type="checkbox" checked={all} onChange={() => setAll(!all)} /> show right answers as well
+      </label>
+      <table className={styles['papers']} aria-label="Papers">
+        <thead>
+          <tr>
+            <th scope="col">Student</th>
+            <th scope="col">Points</th>
+            <th scope="col">{all ? 'What was written' : 'What was written where it was wrong'}</th>
+          </tr>
+        </thead>
+        <tbody>
+          {papersOf(marks).map(({ student, points, outOf, wrong, right, blank }) => (
+            <tr key={student.id}>
+              <th scope="row">{student.name}</th>
+              <td className={styles['points']}>
+                <strong>{pointsInWords(points)}</strong> / {pointsInWords(outOf)}
+              </td>
+              <td>
+                {[...wrong, ...(all ? right : [])]
+                  .sort((a, b) => a.position - b.position)
+                  .map(({ position, answer }) => (
+                    <Written key={answer.responseId} {...props} position={position} answer={answer} />
+                  ))}
+                {blank.length === marks.stations.filter(({ voided }) => !voided).length ? (
+                  <span className="quiet">absent: no answer</span>
+                ) : (
+                  blank.length > 0 && <span className="quiet">blank: {blank.join(', ')}</span>
+                )}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <h2>Station by station</h2>
+      <table className={styles['papers']} aria-label="Stations">
+        <tbody>
+          {stationsOf(marks).map(({ station, answered, named, groups }) => {
+            const truth = marks.list.find(({ id }) => id === station.taxonId);
+            return (
+              <tr key={station.id}>
+                <th scope="row">
+                  {station.position} {truth && commonName(truth)}
+                </th>
+                <td className={styles['points']}>
+                  {named} of {answered}
+                </td>
+                <td>
+                  {groups.map((group, i) => (
+                    <span key={group.text}>
+                      {i > 0 && ' · '}
+                      <button className={styles['group']} onClick={() => props.onOpen(group.answers[0]!)}>
+                        {group.text}
+                      </button>{' '}
+                      {group.answers.length}
+                    </span>
+                  ))}
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+    </>
+  );
+}
+
+function Written({
+  position,
+  answer,
+  marks,
+  open,
+  onOpen,
+}: MarkSheetProps & { position: number; answer: MarkedAnswer }) {
+  const { points, outOf, resolution } = answer.mark;
+  const named = resolution.taxonId === marks.stations.find(({ id }) => id === answer.stationId)?.taxonId;
+  return (
+    <button
+      className={`${styles['written']} ${points === outOf ? '' : named ? styles['part'] : styles['none']}`}
+      aria-pressed={open === answer.responseId}
+      onClick={() => onOpen(answer)}
+    >
+      <b>{position}</b> {writtenInFull(answer)}{' '}
+      <small>
+        {points === outOf ? '' : pointsInWords(points)}
+        {answer.ruling ? ' ruled' : ''}
+      </small>
+    </button>
+  );
+}

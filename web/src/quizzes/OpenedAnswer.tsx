@@ -1,0 +1,173 @@
+import { Button } from 'antd';
+import { useState, type FormEvent } from 'react';
+import type { AnswerPart } from '@hurrow/core/names';
+import { commonName, scientificName } from '@hurrow/core/taxon';
+import { messageOf, post, remove } from '../app/api.ts';
+import type { Course } from '../app/data.ts';
+import { useRefreshMarks } from './MarkPage.tsx';
+import { equalTo, pointsInWords } from './marking.ts';
+import type { MarkedAnswer, Marks, Quiz } from './quizData.ts';
+import styles from './marking.module.css';
+
+interface OpenedProps {
+  answer: MarkedAnswer;
+  marks: Marks;
+  course: Course;
+  quiz: Quiz;
+  onClose(): void;
+}
+
+/** One answer, part by part, with what its mark rests on and the way to overrule it. */
+export function OpenedAnswer(props: OpenedProps) {
+  const { answer, marks, course, quiz, onClose } = props;
+  const refresh = useRefreshMarks();
+  const [problem, setProblem] = useState<string>();
+  const station = marks.stations.find((entry) => entry.id === answer.stationId)!;
+  const truth = marks.list.find((taxon) => taxon.id === station.taxonId)!;
+  const done = (work: Promise<unknown>) =>
+    work
+      .then(() => {
+        setProblem(undefined);
+        return refresh();
+      })
+      .catch((error: unknown) => setProblem(messageOf(error)));
+  return (
+    <aside className={styles['opened']} aria-label="One answer" aria-live="polite">
+      <h2>
+        {course.students.find((student) => student.id === answer.studentId)?.name}, station {station.position}
+        : {commonName(truth)}, <span className="latin">{scientificName(truth)}</span>
+      </h2>
+      <table className={styles['papers']}>
+        <tbody>
+          {answer.mark.parts.map((part) => (
+            <tr key={part.part}>
+              <th scope="row">{part.part}</th>
+              <td>“{part.written}”</td>
+              <td className={styles['points']}>
+                {pointsInWords(part.points)} of {pointsInWords(part.outOf)}
+              </td>
+              <td>{part.remark}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {answer.ruling && (
+        <p className="quiet">
+          By ruling of {answer.ruling.by},{' '}
+          {answer.ruling.alone ? 'on this answer alone' : 'on all equal answers'}
+          {answer.ruling.reason ? `: ${answer.ruling.reason}` : ''}.{' '}
+          <button
+            className="link"
+            onClick={() => void done(remove(`/api/quizzes/${quiz.id}/rulings/${answer.ruling!.id}`))}
+          >
+            Take the ruling back
+          </button>
+        </p>
+      )}
+      <Overrule
+        {...props}
+        truth={truth.id}
+        send={(body) => done(post(`/api/quizzes/${quiz.id}/rulings`, body))}
+      />
+      {problem && (
+        <p className="problem" role="alert">
+          {problem}
+        </p>
+      )}
+      <p>
+        <Button size="small" onClick={onClose}>
+          Close
+        </Button>
+      </p>
+    </aside>
+  );
+}
+
+/** Gives an answer other points, or lets it count as another tree. */
+function Overrule({
+  answer,
+  marks,
+  truth,
+  send,
+}: OpenedProps & { truth: string; send(body: object): Promise<void> }) {
+  const { parts, resolution } = answer.mark;
+  const [points, setPoints] = useState<Partial<Record<AnswerPart, string>>>({});
+  const [countsAs, setCountsAs] = useState(resolution.taxonId ?? '');
+  const [reason, setReason] = useState('');
+  const [alone, setAlone] = useState(true);
+  const equal = equalTo(answer, marks).length;
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    const byHand = Object.fromEntries(
+      Object.entries(points).flatMap(([part, text]) =>
+        text.trim() ? [[part, Number(text.replace(',', '.'))]] : [],
+      ),
+    );
+    void send({
+      truth,
+      answer: answer.written,
+      countsAs: countsAs || null,
+      points: Object.keys(byHand).length ? byHand : null,
+      only: alone ? { studentId: answer.studentId, stationId: answer.stationId } : null,
+      reason,
+    }).then(() => setPoints({}));
+  };
+  return (
+    <form className={styles['overrule']} onSubmit={submit}>
+      <h3>Overrule it</h3>
+      <p>
+        Counts as{' '}
+        <select aria-label="Counts as" value={countsAs} onChange={(event) => setCountsAs(event.target.value)}>
+          <option value="">no tree of the list</option>
+          {marks.list.map((taxon) => (
+            <option key={taxon.id} value={taxon.id}>
+              {scientificName(taxon)}
+              {taxon.id === truth ? ' (right)' : ''}
+            </option>
+          ))}
+        </select>
+        {parts.map(({ part, points: now, outOf }) => (
+          <label key={part}>
+            {' '}
+            {part}{' '}
+            <input
+              inputMode="decimal"
+              aria-label={`Points for the ${part}`}
+              placeholder={pointsInWords(now)}
+              value={points[part] ?? ''}
+              onChange={(event) => setPoints({ ...points, [part]: event.target.value })}
+            />{' '}
+            of {pointsInWords(outOf)}
+          </label>
+        ))}
+      </p>
+      <p>
+        <label>
+          because{' '}
+          <input
+            className={styles['reason']}
+            aria-label="Reason"
+            required
+            minLength={3}
+            maxLength={300}
+            placeholder="why, for whoever asks later"
+            value={reason}
+            onChange={(event) => setReason(event.target.value)}
+          />
+        </label>{' '}
+        for{' '}
+        <select
+          aria-label="For which answers"
+          value={String(alone)}
+          onChange={(event) => setAlone(event.target.value === 'true')}
+        >
+          <option value="true">this answer only</option>
+          <option value="false">all equal answers{equal > 1 ? ` (${equal} here)` : ''}</option>
+        </select>{' '}
+        <Button htmlType="submit" type="primary" size="small">
+          Overrule
+        </Button>
+      </p>
+    </form>
+  );
+}

@@ -1,0 +1,99 @@
+import { markAnswer, type Answer, type NamedTaxon } from '@hurrow/core/names';
+import { equalTo, papersOf, ruledOn, stationsOf, toRule, writtenInFull } from './marking.ts';
+import type { MarkedAnswer, Marks } from './quizData.ts';
+
+const taxon = (epithet: string, common: string): NamedTaxon => ({
+  id: epithet,
+  rank: 'species',
+  genus: 'Acer',
+  epithet,
+  family: 'Sapindaceae',
+  commonNames: [common],
+  synonyms: [],
+});
+const list = [taxon('rubrum', 'red maple'), taxon('saccharum', 'sugar maple')];
+const marking = {
+  policy: 'binomial' as const,
+  points: { name: 2, genus: 1, epithet: 1, family: 1 },
+  deduction: 0.25,
+};
+
+const answer = (
+  studentId: string,
+  stationId: string,
+  written: Answer,
+  more: Partial<MarkedAnswer> = {},
+): MarkedAnswer => ({
+  responseId: `${studentId}${stationId}`,
+  studentId,
+  stationId,
+  written,
+  text: [written.genus, written.epithet].filter(Boolean).join(' '),
+  mark: markAnswer(written, list[stationId === 's1' ? 0 : 1]!, list, marking),
+  ruling: null,
+  conflicting: [],
+  ...more,
+});
+const marksOf = (answers: MarkedAnswer[], voided = false): Marks => ({
+  quiz: { id: 'q', courseId: 'c', title: 'Quiz', heldOn: '2026-09-10', state: 'closed', released: false },
+  students: [
+    { id: 'rowan', name: 'Rowan' },
+    { id: 'selma', name: 'Selma' },
+  ],
+  stations: [
+    { id: 's1', position: 1, taxonId: 'rubrum', voided: false },
+    { id: 's2', position: 2, taxonId: 'saccharum', voided },
+  ],
+  list,
+  policy: 'binomial',
+  answers,
+});
+const right = answer('rowan', 's1', { genus: 'Acer', epithet: 'rubrum' });
+const wrong = answer('rowan', 's2', { genus: 'Acer', epithet: 'rubrum' });
+const odd = answer('selma', 's1', { genus: 'Swamp', epithet: 'thing' });
+const blank = answer('selma', 's2', {});
+
+test('a paper shows what was written where it was wrong, and what was left blank', () => {
+  const [rowan, selma] = papersOf(marksOf([right, wrong, odd, blank]));
+  expect(rowan).toMatchObject({ points: 3, outOf: 4, wrong: [{ position: 2, answer: wrong }], blank: [] });
+  expect(rowan!.right).toEqual([{ position: 1, answer: right }]);
+  expect(selma).toMatchObject({ points: 0, wrong: [{ position: 1 }], blank: [2] });
+});
+
+test('a voided station counts for nobody', () => {
+  expect(papersOf(marksOf([right, wrong], true))[0]).toMatchObject({ points: 2, outOf: 2, wrong: [] });
+  expect(stationsOf(marksOf([right, wrong], true))).toHaveLength(1);
+});
+
+test('what cannot be read waits for a ruling once, however many wrote it; what is ruled is listed by its ruling', () => {
+  const again = answer('rowan', 's1', { genus: 'swamp', epithet: 'Thing' });
+  expect(toRule(marksOf([odd, again, wrong]))).toMatchObject([{ truth: 'rubrum', answers: [odd, again] }]);
+  const ruling = { id: 7, by: 'Ines', at: '', reason: null, alone: false };
+  const ruled = [odd, again].map((one) => ({ ...one, ruling }));
+  expect(toRule(marksOf(ruled))).toEqual([]);
+  expect(ruledOn(marksOf(ruled))).toMatchObject([{ truth: 'rubrum', answers: ruled }]);
+});
+
+test('equal answers are those of one tree, one name and one family', () => {
+  const other = answer('selma', 's2', { genus: 'acer', epithet: 'RUBRUM' });
+  const family = answer('selma', 's2', { genus: 'Acer', epithet: 'rubrum', family: 'Aceraceae' });
+  expect(equalTo(wrong, marksOf([wrong, other]))).toEqual([wrong, other]);
+  expect(equalTo(wrong, marksOf([wrong, family, right]))).toEqual([wrong]);
+});
+
+test('a station says how many named its tree and what else was written, most frequent first', () => {
+  const more = ['a', 'b'].map((id) => answer(id, 's2', { genus: 'Acer', epithet: 'saccharum' }));
+  const [, second] = stationsOf(marksOf([wrong, ...more, blank]));
+  expect(second).toMatchObject({ answered: 3, named: 2 });
+  expect(second!.groups.map(({ text, answers }) => [text, answers.length])).toEqual([
+    ['Acer saccharum', 2],
+    ['Acer rubrum', 1],
+  ]);
+});
+
+test('an answer in full names its family; nothing written is blank', () => {
+  expect(
+    writtenInFull(answer('rowan', 's1', { genus: 'Acer', epithet: 'rubrum', family: 'Aceraceae' })),
+  ).toBe('Acer rubrum, Aceraceae');
+  expect(writtenInFull(blank)).toBe('blank');
+});

@@ -1,0 +1,125 @@
+import { answerText } from '@hurrow/core/names';
+import type { MarkedAnswer, Marks } from './quizData.ts';
+
+/** Equal answers to one tree. */
+export interface AnswerGroup {
+  truth: string;
+  text: string;
+  answers: MarkedAnswer[];
+}
+
+/** What one student wrote, with what was wrong in it. */
+export interface Paper {
+  student: Marks['students'][number];
+  points: number;
+  outOf: number;
+  /** Answers that lost points, in the order of the stations, each with its station. */
+  wrong: { position: number; answer: MarkedAnswer }[];
+  right: { position: number; answer: MarkedAnswer }[];
+  /** Stations without an answer. */
+  blank: number[];
+}
+
+const plain = (text: string | undefined) => (text ?? '').trim().toLowerCase().replace(/\s+/g, ' ');
+
+/** The tree that an answer was asked for. */
+export const truthOf = (answer: MarkedAnswer, marks: Marks): string =>
+  marks.stations.find(({ id }) => id === answer.stationId)!.taxonId;
+
+/** Answers that say the same of the same tree, this one among them: all that a ruling on equal answers reaches in this quiz. */
+export const equalTo = (answer: MarkedAnswer, marks: Marks): MarkedAnswer[] =>
+  marks.answers.filter(
+    (other) =>
+      truthOf(other, marks) === truthOf(answer, marks) &&
+      plain(other.text) === plain(answer.text) &&
+      plain(other.written.family) === plain(answer.written.family),
+  );
+
+function grouped(answers: readonly MarkedAnswer[], marks: Marks): AnswerGroup[] {
+  const groups = new Map<string, AnswerGroup>();
+  for (const answer of answers) {
+    const truth = truthOf(answer, marks);
+    const key = `${truth} ${plain(answer.text)}`;
+    const group = groups.get(key) ?? { truth, text: answer.text, answers: [] };
+    group.answers.push(answer);
+    groups.set(key, group);
+  }
+  return [...groups.values()].sort((a, b) => b.answers.length - a.answers.length);
+}
+
+/** Equal answers that the rules could not read and nobody has ruled on, the most frequent first. */
+export const toRule = (marks: Marks): AnswerGroup[] =>
+  grouped(
+    marks.answers.filter(
+      ({ ruling, mark }) => !ruling && ['none', 'ambiguous'].includes(mark.resolution.how),
+    ),
+    marks,
+  );
+
+/** Answers whose mark rests on a ruling, those of one ruling together. */
+export const ruledOn = (marks: Marks): AnswerGroup[] => {
+  const byRuling = new Map<number, AnswerGroup>();
+  for (const answer of marks.answers) {
+    if (!answer.ruling) continue;
+    const group = byRuling.get(answer.ruling.id) ?? {
+      truth: truthOf(answer, marks),
+      text: answer.text,
+      answers: [],
+    };
+    group.answers.push(answer);
+    byRuling.set(answer.ruling.id, group);
+  }
+  return [...byRuling.values()];
+};
+
+/** The papers of a class: points, and what was written where it was wrong. Voided stations count for nobody. */
+export function papersOf(marks: Marks): Paper[] {
+  const counted = marks.stations.filter(({ voided }) => !voided);
+  const byCell = new Map(marks.answers.map((answer) => [`${answer.studentId} ${answer.stationId}`, answer]));
+  const full = marks.answers[0]?.mark.outOf ?? 0;
+  return marks.students.map((student) => {
+    const own = counted.map((station) => ({
+      position: station.position,
+      answer: byCell.get(`${student.id} ${station.id}`),
+    }));
+    const given = own.flatMap(({ position, answer }) => (answer ? [{ position, answer }] : []));
+    return {
+      student,
+      points: given.reduce((sum, { answer }) => sum + answer.mark.points, 0),
+      outOf: full * counted.length,
+      wrong: given.filter(({ answer }) => answer.text && answer.mark.points < answer.mark.outOf),
+      right: given.filter(({ answer }) => answer.mark.points === answer.mark.outOf),
+      blank: own.filter(({ answer }) => !answer?.text).map(({ position }) => position),
+    };
+  });
+}
+
+export interface StationMarks {
+  station: Marks['stations'][number];
+  answered: number;
+  /** How many named the tree. */
+  named: number;
+  /** Equal answers, the most frequent first. */
+  groups: AnswerGroup[];
+}
+
+/** The stations that count, with what was written at each. */
+export const stationsOf = (marks: Marks): StationMarks[] =>
+  marks.stations
+    .filter(({ voided }) => !voided)
+    .map((station) => {
+      const answers = marks.answers.filter(({ stationId, text }) => stationId === station.id && text);
+      return {
+        station,
+        answered: answers.length,
+        named: answers.filter(({ mark }) => mark.resolution.taxonId === station.taxonId).length,
+        groups: grouped(answers, marks),
+      };
+    });
+
+/** What was written, family and all, as one line. */
+export const writtenInFull = ({ written }: MarkedAnswer): string =>
+  [answerText(written), written.family].filter(Boolean).join(', ') || 'blank';
+
+/** Points without needless zeros: 1.5, 2. */
+export const pointsInWords = (points: number): string => String(Number(points.toFixed(2)));

@@ -1,0 +1,289 @@
+import { useQuery } from '@tanstack/react-query';
+import { useMemo, useState, type ReactNode } from 'react';
+import { Link, Route, Routes, useParams, useSearchParams } from 'react-router';
+import type { ProfiledTaxon } from '@hurrow/core/evidence';
+import { characterName, qualifiersInWords, valueInWords } from '@hurrow/core/score';
+import { dayLabel } from '@hurrow/core/season';
+import { commonName } from '@hurrow/core/taxon';
+import { MEDIUM_VIEWS, type View } from '@hurrow/core/view';
+import { organsInOrder, SHOWN_BY } from '@hurrow/core/vocabulary';
+import { messageOf } from '../app/api.ts';
+import { useLibrary } from '../app/data.ts';
+import { SiteSpecimen, Strip } from '../app/Drawings.tsx';
+import { FieldDateProvider, useFieldDate } from '../app/fieldDate.tsx';
+import { Latin } from '../app/Names.tsx';
+import { sessionQuery } from '../app/session.ts';
+import { ContrastView } from '../lookalikes/ContrastView.tsx';
+import { KeyWalk } from '../lookalikes/KeyWalk.tsx';
+import { marksInWords } from '../lookalikes/Marks.tsx';
+import { useGround, type Ground } from '../lookalikes/setting.ts';
+import '../lookalikes/keys.css';
+import { useWork } from '../workers/useWork.ts';
+import { Working } from '../workers/Working.tsx';
+import type { Sitting } from './sitting.ts';
+import styles from './trees.module.css';
+
+/** The trees of the course on a student's phone: what the instructor has opened of profiles, contrasts, key and recap. */
+export default function Trees({ sitting }: { sitting: Sitting }) {
+  const today = useQuery(sessionQuery).data?.today ?? '';
+  return (
+    <FieldDateProvider today={today}>
+      <Open sitting={sitting} />
+    </FieldDateProvider>
+  );
+}
+
+function Open({ sitting }: { sitting: Sitting }) {
+  const { query } = useLibrary();
+  const { day } = useFieldDate();
+  const view = useMemo<View>(
+    () => ({ ...MEDIUM_VIEWS.cutting, day, qualifiers: { plantAge: 'mature' } }),
+    [day],
+  );
+  const ground = useGround(sitting.courseId, view, 'intermediate');
+  if (query.isError) return <Page title="Trees">{messageOf(query.error)}</Page>;
+  if (!ground?.course) return <Page title="Trees">Opening…</Page>;
+  const opens = (part: Sitting['opens'][number]) => sitting.opens.includes(part);
+  return (
+    <Routes>
+      <Route path="" element={<List ground={ground} opens={opens} />} />
+      {opens('contrasts') && <Route path="contrast" element={<Contrast ground={ground} />} />}
+      {opens('keys') && <Route path="key" element={<Key ground={ground} />} />}
+      {opens('recap') && <Route path="recap/:setId" element={<Recap ground={ground} />} />}
+      {opens('profiles') && <Route path=":taxonId" element={<Tree ground={ground} />} />}
+      <Route path="*" element={<Page title="Trees">This is not open to you now.</Page>} />
+    </Routes>
+  );
+}
+
+function Page({
+  title,
+  back = '/trees',
+  children,
+}: {
+  title: ReactNode;
+  back?: string;
+  children: ReactNode;
+}) {
+  return (
+    <>
+      <header className="phone-bar">
+        <h1>{title}</h1>
+        <Link className="press" to={back}>
+          Back
+        </Link>
+      </header>
+      <main className="pad">{children}</main>
+    </>
+  );
+}
+
+function List({ ground, opens }: { ground: Ground; opens(part: Sitting['opens'][number]): boolean }) {
+  const { course, profiles } = ground;
+  return (
+    <Page title="Trees of the course" back="/">
+      {opens('contrasts') && (
+        <Link className="press wide-press" to="/trees/contrast">
+          Two trees side by side
+        </Link>
+      )}
+      {opens('keys') && (
+        <Link className="press wide-press" to="/trees/key">
+          Walk through a key
+        </Link>
+      )}
+      {course!.sets.map((set) => (
+        <section key={set.id}>
+          <h2>{set.title}</h2>
+          <ul className={styles['list']}>
+            {set.taxa
+              .flatMap((id) => profiles.find(({ taxon }) => taxon.id === id) ?? [])
+              .map((profiled) => (
+                <li key={profiled.taxon.id}>
+                  {opens('profiles') ? (
+                    <Link to={`/trees/${profiled.taxon.id}`}>
+                      <Names profiled={profiled} />
+                      <Strip profiled={profiled} />
+                    </Link>
+                  ) : (
+                    <Names profiled={profiled} />
+                  )}
+                </li>
+              ))}
+          </ul>
+          {opens('recap') && <Link to={`/trees/recap/${set.id}`}>Recap of {set.title}</Link>}
+        </section>
+      ))}
+    </Page>
+  );
+}
+
+const Names = ({ profiled: { taxon } }: { profiled: ProfiledTaxon }) => (
+  <span>
+    {commonName(taxon)}
+    <br />
+    <Latin names={taxon} />
+  </span>
+);
+
+/** A tree organ by organ, drawn as it stands on the day. */
+function Tree({ ground }: { ground: Ground }) {
+  const { taxonId } = useParams();
+  const { course, library, vocabulary, profiles, setting } = ground;
+  const profiled = profiles.find(({ taxon }) => taxon.id === taxonId);
+  const view = useMemo<View>(
+    () => ({ ...setting.view, organs: ['twig', 'bud', 'leaf', 'fruit', 'bark'] }),
+    [setting.view],
+  );
+  if (!profiled || !course) return <Page title="Trees">No such tree is on your list.</Page>;
+  const { taxon, scores } = profiled;
+  return (
+    <Page title={commonName(taxon)}>
+      <p>
+        <Latin names={taxon} /> · {taxon.family}
+      </p>
+      <SiteSpecimen
+        library={library}
+        course={course}
+        profiled={profiled}
+        view={view}
+        width={362}
+        height={330}
+      />
+      <p className="quiet">The typical specimen as on {dayLabel(view.day)}, drawn from its scores.</p>
+      {taxon.memoryAid && <p>{taxon.memoryAid}</p>}
+      {taxon.cautions.map((caution) => (
+        <p className="notice" key={caution.kind + caution.part}>
+          <strong>
+            {caution.kind}: {caution.part}.
+          </strong>{' '}
+          {caution.effect} {caution.care}
+        </p>
+      ))}
+      {organsInOrder(course.startsWith).map(({ organ, title }) => {
+        const said = [...vocabulary.values()]
+          .filter((character) => character.organ === organ)
+          .flatMap((character) =>
+            scores
+              .filter((score) => score.characterId === character.id)
+              .map((score) => ({ character, score })),
+          );
+        if (said.length === 0) return null;
+        return (
+          <section className={styles['organ']} key={organ}>
+            <h2>{title}</h2>
+            {said.map(({ character, score }, i) => (
+              <span key={`${character.id}${qualifiersInWords(score.qualifiers)}`}>
+                {i > 0 && '; '}
+                <b>{characterName(character, course.audience)}</b>{' '}
+                {Object.keys(score.qualifiers).length > 0 && <i>{qualifiersInWords(score.qualifiers)}: </i>}
+                {valueInWords(score.value, character, course.audience, course.units)}
+              </span>
+            ))}
+            .
+          </section>
+        );
+      })}
+    </Page>
+  );
+}
+
+function Contrast({ ground }: { ground: Ground }) {
+  const [search, setSearch] = useSearchParams();
+  const { course, library, profiles, setting } = ground;
+  const ids = (search.get('taxa') ?? '').split(',');
+  const chosen = [0, 1].map((i) => profiles.find(({ taxon }) => taxon.id === ids[i]));
+  const [a, b] = chosen;
+  return (
+    <Page title="Side by side">
+      <div className={styles['choice']}>
+        {[0, 1].map((place) => (
+          <select
+            key={place}
+            aria-label={`${place === 0 ? 'First' : 'Second'} tree`}
+            value={ids[place] ?? ''}
+            onChange={(event) => {
+              const next = [ids[0] ?? '', ids[1] ?? ''];
+              next[place] = event.target.value;
+              setSearch({ taxa: next.join(',') });
+            }}
+          >
+            <option value="">choose a tree</option>
+            {setting.list.map(({ taxon }) => (
+              <option key={taxon.id} value={taxon.id}>
+                {commonName(taxon)}
+              </option>
+            ))}
+          </select>
+        ))}
+      </div>
+      {a && b && a !== b && (
+        <div className={styles['wide']}>
+          <ContrastView
+            list={setting.list}
+            a={a}
+            b={b}
+            view={setting.view}
+            library={library}
+            site={course}
+            audience={course!.audience}
+            units={course!.units}
+            reading
+          />
+        </div>
+      )}
+    </Page>
+  );
+}
+
+function Key({ ground }: { ground: Ground }) {
+  const [round, setRound] = useState(0);
+  const organs = [...new Set(organsInOrder(ground.course!.startsWith).map(({ organ }) => SHOWN_BY[organ]))];
+  const work = useWork(['key', 'student', ...ground.inputs], (worker, progress) =>
+    worker.key(ground.asked, { level: 'intermediate', manyLeads: false, banned: [], organs }, progress),
+  );
+  return (
+    <Page title="Key">
+      <Working work={work} what="Building the key…" />
+      {work.result && (
+        <KeyWalk key={round} keyTo={work.result.key} ground={ground} leave={() => setRound(round + 1)} />
+      )}
+    </Page>
+  );
+}
+
+/** What singles each tree of a set out. */
+function Recap({ ground }: { ground: Ground }) {
+  const { setId } = useParams();
+  const { course, profiles, asked, inputs } = ground;
+  const set = course!.sets.find(({ id }) => id === setId);
+  const taxa = set?.taxa ?? [];
+  const work = useWork(
+    ['marks', taxa, ...inputs],
+    (worker, progress) => worker.marks(asked, taxa, progress),
+    taxa.length > 0,
+  );
+  const find = (id: string) => profiles.find(({ taxon }) => taxon.id === id);
+  if (!set) return <Page title="Recap">There is no such set.</Page>;
+  return (
+    <Page title={`Recap: ${set.title}`}>
+      <Working work={work} what="Looking for what singles each out…" />
+      <dl className={styles['marks']}>
+        {(work.result ?? []).map((found) => {
+          const profiled = find(found.taxonId);
+          if (!profiled) return null;
+          const marks = marksInWords(found, profiled, ground);
+          return (
+            <div key={found.taxonId}>
+              <dt>{commonName(profiled.taxon)}</dt>
+              <dd>
+                {profiled.taxon.memoryAid && <>{profiled.taxon.memoryAid} </>}
+                {marks.length ? marks.join('; ') : 'Nothing seen on a cutting singles it out.'}
+              </dd>
+            </div>
+          );
+        })}
+      </dl>
+    </Page>
+  );
+}
