@@ -259,10 +259,10 @@ describe('a frozen station', () => {
     expect(frozen.list.find((taxon) => taxon.id === 'abies-lasiocarpa')!.synonyms).toEqual(['Abies bifolia']);
   });
   test('a piece of bark is drawn as a field, a leaf of a bare tree not at all', () => {
-    const freeze = (medium: 'barkPiece' | 'photo', view: View) =>
-      freezeStation({ taxonId: 'populus-tremuloides', medium, view }, 7, context).drawing;
-    expect(freeze('barkPiece', { ...twigOn(SEPTEMBER), organs: ['bark'] })).toContain('a piece of bark');
-    expect(freeze('photo', { ...twigOn(15), organs: ['leaf'] })).toBeNull();
+    const freeze = (view: View) =>
+      freezeStation({ taxonId: 'populus-tremuloides', medium: 'drawing', view }, 7, context).drawing;
+    expect(freeze({ ...twigOn(SEPTEMBER), organs: ['bark'] })).toContain('a piece of bark');
+    expect(freeze({ ...twigOn(15), organs: ['leaf'] })).toBeNull();
   });
 });
 

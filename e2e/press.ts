@@ -52,11 +52,14 @@ export const pressesLost = (page: Page) =>
 
 /** Holds the mouse button down as a hand does: between 60 and 150 ms, another time at each press. */
 export async function pressAll(page: Page, controls: Locator): Promise<number> {
-  const count = await controls.count();
+  // The controls as they are before the first press: one may take others away, as “Remove set” does, or bring new ones.
+  const handles = await controls.elementHandles();
   let pressed = 0;
-  for (let i = 0; i < count; i++) {
-    const control = controls.nth(i);
-    if (!(await control.isVisible()) || !(await control.isEnabled())) continue;
+  for (const [i, control] of handles.entries()) {
+    const there = await control.evaluate(
+      (element) => element.isConnected && !(element as HTMLButtonElement).disabled,
+    );
+    if (!there || !(await control.isVisible())) continue;
     await control.scrollIntoViewIfNeeded();
     const box = await control.boundingBox();
     if (!box) continue;

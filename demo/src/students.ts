@@ -53,7 +53,7 @@ export function answerOf(
   { seed, retaught, policy }: Sitting,
 ): Answer {
   const random = randomFrom(seedOf(seed, 'student', student, 'station', station));
-  const ability = abilityOf(student);
+  const ability = abilityOf(student, policy);
   const care = TRUTHS.careSpread[0]! + (TRUTHS.careSpread[1]! - TRUTHS.careSpread[0]!) * ability;
   if (random.uniform() < 0.04 * (1 - ability))
     return policy === 'common' ? { name: '' } : { genus: '', epithet: '', family: '' };
@@ -88,8 +88,9 @@ export function answerOf(
   return policy === 'common' ? said(chosen, random) : inHand(student, written(chosen, random));
 }
 
-/** How well a student does, 0 to 1: the same in every quiz, so that who knows more at one station knows more at the others. */
-const abilityOf = (student: number): number => randomFrom(seedOf('ability', student)).uniform();
+/** How well a student of a course does, 0 to 1: the same in every quiz, so that who knows more at one station knows more at the others. */
+const abilityOf = (student: number, policy: NamingPolicy): number =>
+  randomFrom(seedOf(policy === 'common' ? 'knows' : 'talent', student)).uniform();
 
 /** Hands differ: most write each name in its box, others in small letters, or the whole name in the first box. */
 function inHand(student: number, answer: Answer): Answer {

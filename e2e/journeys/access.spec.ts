@@ -1,6 +1,7 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
 import { Hurrow } from '../hurrow.ts';
+import { follow, OF_A_COURSE, OF_LOOKALIKES, OF_THE_LIBRARY } from '../pages.ts';
 
 // Each of these is long: side by side they take half the time.
 test.describe.configure({ mode: 'parallel' });
@@ -10,43 +11,6 @@ test.beforeAll(async () => {
   hurrow = await Hurrow.start('demo');
 });
 test.afterAll(() => hurrow.stop());
-
-/** Pages of the library, each with a text by which it is known to be there. */
-const OF_THE_LIBRARY = [
-  ['species/abies-grandis', 'Size and form'],
-  ['species/abies-grandis/edit', 'copy what is empty from'],
-  ['species/exchange', 'Import species'],
-  ['species/side-by-side', 'Side by side'],
-  ['species/sources', 'What is missing'],
-  ['species/characters', 'Technical term'],
-  ['species/populus-tremuloides/range', 'Does it grow here?'],
-  ['species/populus-tremuloides/measuring', 'Photos and measurements'],
-  ['species/populus-tremuloides/specimens', 'What the scores cannot show'],
-] as const;
-
-const OF_LOOKALIKES = [
-  ['lookalikes?taxa=abies-grandis,abies-lasiocarpa', 'strongest first'],
-  ['lookalikes/map', 'The hard pairs'],
-  ['lookalikes/marks', 'The fewest marks'],
-  ['lookalikes/keys?only=abies-grandis,abies-lasiocarpa,acer-glabrum', 'Keep this key'],
-  ['lookalikes/rules', 'What the list proposes'],
-  ['lookalikes/identify', 'What it can be'],
-] as const;
-
-/** Pages of a course. */
-const OF_A_COURSE = [
-  ['course', 'Week 7.'],
-  ['course/list', 'Save the list'],
-  ['course/students', 'Personal code'],
-  ['course/settings', 'Save settings'],
-  ['quizzes', 'Plan a quiz'],
-  ['quizzes/new?taxa=abies-grandis', 'Save the plan'],
-  ['confusions', 'hardly looked at'],
-  ['confusions/pairs', 'Answers mixed up'],
-  ['confusions/characters', 'Share of its worth used'],
-  ['confusions/stations', 'Does the model know this class?'],
-  ['confusions/abies-grandis/abies-lasiocarpa', 'The answers behind it'],
-] as const;
 
 async function check(on: Page, where: string) {
   // What a drawing with a name is made of is nothing to a screen reader, and thousands of paths to the check.
@@ -59,6 +23,16 @@ async function check(on: Page, where: string) {
     .options({ resultTypes: ['violations'] })
     .setLegacyMode()
     .analyze();
+  // One heading names the page; the others go down step by step.
+  const levels = await on.evaluate(() =>
+    [...document.querySelectorAll('h1, h2, h3, h4')].map((heading) => Number(heading.tagName[1])),
+  );
+  expect(
+    levels.filter((level) => level === 1),
+    `${where}: one h1`,
+  ).toHaveLength(1);
+  const skipped = levels.filter((level, i) => level > (levels[i - 1] ?? 0) + 1);
+  expect(skipped, `${where}: headings in order, ${levels.join(' ')}`).toEqual([]);
   const serious = violations.filter(
     (violation) => violation.impact === 'serious' || violation.impact === 'critical',
   );
@@ -66,13 +40,6 @@ async function check(on: Page, where: string) {
     serious.map((violation) => `${where}: ${violation.id} ${violation.nodes[0]?.html.slice(0, 140)}`),
   ).toEqual([]);
 }
-
-/** Goes to a page of the workbench as a link of it does: opening the application anew for each takes seconds. */
-const follow = (page: Page, address: string) =>
-  page.evaluate((to) => {
-    history.pushState({}, '', to);
-    dispatchEvent(new PopStateEvent('popstate', { state: {} }));
-  }, address);
 
 /** Goes through pages of the workbench and checks each; returns the address that they have in common. */
 async function checkAll(page: Page, pages: readonly (readonly [string, string])[]): Promise<string> {

@@ -1,6 +1,8 @@
 import { expect, test, type Page } from '@playwright/test';
 import { Hurrow } from '../hurrow.ts';
-import { pressAll, pressesLost, watchPresses } from '../press.ts';
+import { expectNoPressLost, pressAll, pressesLost, watchPresses } from '../press.ts';
+
+test.describe.configure({ mode: 'parallel' });
 
 let hurrow: Hurrow;
 test.beforeAll(async () => {
@@ -8,24 +10,45 @@ test.beforeAll(async () => {
 });
 test.afterAll(() => hurrow.stop());
 
-const newSpecies = async (page: Page) => {
+/** What a press would take away from under the test: pages that are left, files that are chosen, other windows. */
+const LEAVES = /^(Save|Leave|Delete|Retire|Remove this quiz|Make the course|Take it back in|Give)/;
+
+const CONTROLS =
+  'button:visible, input[type="text"]:visible, input:not([type]):visible, input[type="checkbox"]:visible, textarea:visible';
+
+const open = async (page: Page, where: string, ready: string) => {
   await hurrow.enter(page, 'instructor');
-  await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: 'Species' }).click();
-  await page.getByRole('button', { name: 'New', exact: true }).click();
-  await expect(page.getByRole('heading', { name: 'New species' })).toBeVisible();
+  await expect(page.getByText('Week 7.')).toBeVisible();
+  const base = page.url().replace(/\/course$/, '');
+  await page.goto(`${base}/${where}`);
+  await expect(page.getByText(ready).first()).toBeVisible();
 };
 
 test('going down the editor with the mouse, every first press is taken', async ({ page }) => {
-  await newSpecies(page);
+  await open(page, 'species/new', 'New species');
   await watchPresses(page);
   await pressAll(
     page,
     page.getByRole('group', { name: 'foliage' }).getByRole('button', { name: 'broad blade' }),
   );
-  const rows = page.locator('.score-row');
-  const second = rows.locator('button:nth-of-type(2)[aria-pressed]');
+  const second = page.locator('.score-row button:nth-of-type(2)[aria-pressed]');
   const pressed = await pressAll(page, second);
   expect(pressed).toBeGreaterThan(50);
   expect((await pressesLost(page)).lost).toEqual([]);
   await expect(page.locator('.score-row button[aria-pressed="true"]')).toHaveCount(pressed + 1);
 });
+
+for (const [what, where, ready, frame] of [
+  ['the editor of a species', 'species/abies-grandis/edit', 'Edit Abies grandis', '.editor'],
+  ['a plan', 'quizzes/new?taxa=abies-grandis,acer-glabrum', 'A new quiz', '.place'],
+  ['the characters', 'species/characters', 'Technical term', '.own-character'],
+  ['the settings', 'course/settings', 'Save settings', '.place'],
+  ['the list in sets', 'course/list', 'Save the list', '.place'],
+  ['the sources', 'species/sources', 'What is missing', '.library-page'],
+] as const)
+  test(`every control of ${what} takes its first press`, async ({ page }) => {
+    await open(page, where, ready);
+    const controls = page.locator(frame).locator(CONTROLS).filter({ hasNotText: LEAVES });
+    const pressed = await expectNoPressLost(page, controls);
+    expect(pressed).toBeGreaterThan(10);
+  });

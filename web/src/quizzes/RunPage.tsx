@@ -31,8 +31,12 @@ export function RunPage({ course, quiz }: { course: Course; quiz: Quiz }) {
     await queries.cancelQueries(stale);
     await queries.invalidateQueries(stale);
   };
+  const [working, setWorking] = useState<string>();
   const act = async (path: string, body: object, said: string) => {
     setProblem(undefined);
+    setWorking(
+      path === 'open' ? `Fixing ${quiz.stations.length} stations with their names and drawings…` : 'Working…',
+    );
     try {
       await post(`/api/quizzes/${quiz.id}/${path}`, body);
       await refresh();
@@ -40,6 +44,7 @@ export function RunPage({ course, quiz }: { course: Course; quiz: Quiz }) {
     } catch (error) {
       setProblem(messageOf(error));
     }
+    setWorking(undefined);
   };
   const counted = new Map<string, number>();
   for (const answer of marks.data?.answers ?? [])
@@ -54,7 +59,11 @@ export function RunPage({ course, quiz }: { course: Course; quiz: Quiz }) {
         {quiz.state === 'planned' && (
           <>
             Opening fixes every station: the list, the accepted names and the specimen drawn.{' '}
-            <Button type="primary" onClick={() => void act('open', {}, 'The quiz is open.')}>
+            <Button
+              type="primary"
+              disabled={working !== undefined}
+              onClick={() => void act('open', {}, 'The quiz is open.')}
+            >
               Open to students
             </Button>
           </>
@@ -85,6 +94,11 @@ export function RunPage({ course, quiz }: { course: Course; quiz: Quiz }) {
           </>
         )}
       </p>
+      {working && (
+        <p role="status">
+          <progress aria-label={working} /> {working}
+        </p>
+      )}
       {problem && (
         <p className="problem" role="alert">
           {problem}

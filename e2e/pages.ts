@@ -1,0 +1,48 @@
+import type { Page } from '@playwright/test';
+
+/** Pages of the library, each with a text by which it is known to be there. */
+export const OF_THE_LIBRARY = [
+  ['species/abies-grandis', 'Into the vasculum'],
+  ['species/abies-grandis/edit', 'copy what is empty from'],
+  ['species/exchange', 'Import species'],
+  ['species/character-list', 'Take the list as CSV'],
+  ['species/side-by-side', 'Side by side'],
+  ['species/sources', 'What is missing'],
+  ['species/characters', 'Technical term'],
+  ['species/populus-tremuloides/range', 'Does it grow here?'],
+  ['species/populus-tremuloides/measuring', 'Photos and measurements'],
+  ['species/populus-tremuloides/specimens', 'What the scores cannot show'],
+] as const;
+
+export const OF_LOOKALIKES = [
+  ['lookalikes?taxa=', 'Your class mixes up'],
+  ['lookalikes?taxa=abies-grandis,abies-lasiocarpa', 'strongest first'],
+  ['lookalikes/map', 'The hard pairs'],
+  ['lookalikes/marks', 'The fewest marks'],
+  ['lookalikes/keys?only=abies-grandis,abies-lasiocarpa,acer-glabrum', 'Keep this key'],
+  ['lookalikes/rules', 'What the list proposes'],
+  ['lookalikes/identify', 'What it can be'],
+] as const;
+
+/** Pages of a course. */
+export const OF_A_COURSE = [
+  ['course', 'Week 7.'],
+  ['course/list', 'Save the list'],
+  ['course/students', 'Personal code'],
+  ['people', 'Add someone who teaches'],
+  ['course/settings', 'Save settings'],
+  ['quizzes', 'Plan a quiz'],
+  ['quizzes/new?taxa=abies-grandis', 'Save the plan'],
+  ['confusions', 'hardly looked at'],
+  ['confusions/pairs', 'Answers mixed up'],
+  ['confusions/characters', 'Share of its worth used'],
+  ['confusions/stations', 'Does the model know this class?'],
+  ['confusions/abies-grandis/abies-lasiocarpa', 'The answers behind it'],
+] as const;
+
+/** Goes to a page of the workbench as a link of it does: opening the application anew for each takes seconds. */
+export const follow = (page: Page, address: string) =>
+  page.evaluate((to) => {
+    history.pushState({}, '', to);
+    dispatchEvent(new PopStateEvent('popstate', { state: {} }));
+  }, address);
