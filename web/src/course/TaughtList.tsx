@@ -87,17 +87,18 @@ export function TaughtList({ course }: { course: Course }) {
         {sets.map((set, i) => (
           <fieldset className={styles['set']} key={i}>
             <legend className="visually-hidden">Set {i + 1}</legend>
-            <div className="set-line">
-              <Input
-                aria-label={`Title of set ${i + 1}`}
-                value={set.title}
-                onChange={(event) => change(i, { title: event.target.value })}
-                className={styles['title']!}
-              />
+            <Input
+              aria-label={`Title of set ${i + 1}`}
+              value={set.title}
+              onChange={(event) => change(i, { title: event.target.value })}
+              className={styles['title']!}
+            />
+            <div className={styles['line']}>
               <label>
-                week{' '}
+                in week{' '}
                 <InputNumber
                   aria-label={`Week of set ${i + 1}`}
+                  size="small"
                   min={1}
                   max={course.weeks}
                   value={set.week}
@@ -105,15 +106,20 @@ export function TaughtList({ course }: { course: Course }) {
                   className={styles['week']!}
                 />
               </label>
-              <Button size="small" disabled={i === 0} onClick={() => move(i, -1)}>
-                Earlier
-              </Button>
-              <Button size="small" disabled={i === sets.length - 1} onClick={() => move(i, 1)}>
-                Later
-              </Button>
-              <Button size="small" onClick={() => setSets(sets.filter((_, k) => k !== i))}>
-                Remove set
-              </Button>
+              <button type="button" className="link" disabled={i === 0} onClick={() => move(i, -1)}>
+                earlier
+              </button>
+              <button
+                type="button"
+                className="link"
+                disabled={i === sets.length - 1}
+                onClick={() => move(i, 1)}
+              >
+                later
+              </button>
+              <button type="button" className="link" onClick={() => setSets(sets.filter((_, k) => k !== i))}>
+                remove the set
+              </button>
             </div>
             <ul className="set-taxa">
               {set.taxa.map((id) => (

@@ -66,7 +66,7 @@ function Form(props: FormProps) {
         <Button type="primary" loading={busy} onClick={() => void save()}>
           Save
         </Button>
-        <OrganLinks editing={editing} />
+        <OrganLinks editing={editing} vocabulary={vocabulary} />
       </div>
       {problem && (
         <div className="problem" role="alert">
@@ -98,11 +98,21 @@ function Form(props: FormProps) {
   );
 }
 
+/** The organs that have rows in the form. */
+const partsOf = ({ adopted, entries }: Editing, vocabulary: Vocabulary) =>
+  ORGANS.filter(
+    ({ organ }) =>
+      asksFor(organ, adopted) &&
+      [...vocabulary.values()].some(
+        (character) => character.organ === organ && hasRow(character, entries, adopted, vocabulary),
+      ),
+  );
+
 /** The organs of the form, to get to each with one press. */
-function OrganLinks({ editing }: { editing: Editing }) {
+function OrganLinks({ editing, vocabulary }: { editing: Editing; vocabulary: Vocabulary }) {
   return (
     <nav className={styles['organLinks']} aria-label="Parts of the form">
-      {ORGANS.filter(({ organ }) => asksFor(organ, editing.adopted)).map(({ organ, title }) => (
+      {partsOf(editing, vocabulary).map(({ organ, title }) => (
         <button
           key={organ}
           type="button"
@@ -187,7 +197,7 @@ function OrganFields({
 }) {
   const { edits, setEdits, entries, adopted, problems } = editing;
   const label = (id: string) => library.sources.find((source) => source.id === id)?.label ?? id;
-  return ORGANS.filter(({ organ }) => asksFor(organ, adopted)).map(({ organ, title }) => (
+  return partsOf(editing, vocabulary).map(({ organ, title }) => (
     <fieldset key={organ} id={`part-${organ}`} className={styles['part']}>
       <legend>{title}</legend>
       {[...vocabulary.values()]

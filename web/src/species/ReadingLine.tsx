@@ -18,7 +18,7 @@ export function ReadingLine({ children }: { children: ReactNode }) {
     <Look value={look}>
       {children}
       <p className={styles['readingLine']} id={READING_LINE} aria-live="polite">
-        {text}
+        {text || 'What a state means stands here while you are at it.'}
       </p>
     </Look>
   );

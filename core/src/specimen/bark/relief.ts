@@ -33,16 +33,15 @@ export function furrows(mark: Mark, random: Random, reader: TraitReader, base: s
     const x = (c + 0.5) * step;
     switch (pattern) {
       case 'diamonds':
-        for (let r = 0; r < 4; r += 1)
-          // Ridges that part and join again enclose upright diamonds.
-          furrow(
-            [
-              x + random.between(-4, 4),
-              ((r + (c % 2 ? 0.5 : 0) + random.between(-0.08, 0.08)) * BARK_SIZE) / 4,
-            ],
-            (BARK_SIZE / 3.4) * random.between(0.85, 1.1),
-            random.between(-0.09, 0.09),
-          );
+        // Neighbors sway against each other: ridges that part and join again enclose upright diamonds.
+        crack(mark, random, base, deep, {
+          x,
+          wide: wide * 0.85,
+          sway: step * 0.34,
+          waves: 3,
+          phase: c % 2 ? 0.5 : 0,
+          broken: deep ? 0.1 : 0.3,
+        });
         break;
       case 'zigzag':
         for (let r = 0; r < 6; r += 1)
@@ -64,20 +63,75 @@ export function furrows(mark: Mark, random: Random, reader: TraitReader, base: s
           );
         }
         break;
-      default: {
-        const rows = deep ? 2 : 3;
-        for (let r = 0; r < rows; r += 1)
-          furrow(
-            [x + random.between(-3, 3), ((r + (c % 2 ? 0.5 : 0.1)) * BARK_SIZE) / rows],
-            (BARK_SIZE / rows) * random.between(0.78, 1),
-            random.between(-0.05, 0.05),
-          );
-      }
+      default:
+        crack(mark, random, base, deep, {
+          x: x + random.between(-0.22, 0.22) * step,
+          wide: wide * (deep ? 1.05 : 0.6),
+          sway: step * 0.13,
+          waves: 2,
+          phase: random.uniform(),
+          broken: deep ? 0.05 : 0.45,
+        });
     }
   }
   for (let i = 0; i < 70; i += 1) {
     const at: Point = [random.between(0, BARK_SIZE), random.between(0, BARK_SIZE)];
     mark('veinlet', [at, add(at, [random.between(-1, 1), random.between(5, 16)])], false);
+  }
+}
+
+interface Crack {
+  x: number;
+  /** Width where it gapes most, millimetres. */
+  wide: number;
+  /** How far it wanders to either side. */
+  sway: number;
+  /** How often it wanders in the height of the field; a whole number, so that the field goes on above and below. */
+  waves: number;
+  phase: number;
+  /** Share of its length that is closed: there the ridges beside it are one. */
+  broken: number;
+}
+
+const STEPS = 72;
+
+/**
+ * One fissure down the whole field: it wanders, gapes and closes as the trunk has grown, and no two stretches are alike. The dark hollow has a
+ * lit wall on its right, since light comes from the upper left.
+ */
+function crack(
+  mark: Mark,
+  random: Random,
+  base: string,
+  deep: boolean,
+  { x, wide, sway, waves, phase, broken }: Crack,
+): void {
+  const rough = [2, 3, 5, 7].map((wave) => ({ wave: wave + waves, at: random.uniform() }));
+  const noise = (t: number, k: number) =>
+    rough.reduce(
+      (sum, { wave, at }, i) => sum + Math.sin(2 * Math.PI * (wave * t + at + k * 0.37)) / (i + 1.5),
+      0,
+    );
+  const middle = (t: number) => x + sway * (Math.sin(2 * Math.PI * (waves * t + phase)) + 0.45 * noise(t, 0));
+  const gape = (t: number) => wide * Math.max(0, 0.62 + 0.36 * noise(t, 1) - broken * 0.7);
+  let from = 0;
+  while (from < STEPS) {
+    let to = from;
+    while (to < STEPS && gape(to / STEPS) > wide * 0.06) to += 1;
+    if (to - from >= 3) {
+      const edge = (share: number) =>
+        Array.from({ length: to - from + 1 }, (_, i): Point => {
+          const t = (from + i) / STEPS;
+          // It runs out to a point at both ends of a stretch.
+          const taper = Math.min(1, i / 2.5, (to - from - i) / 2.5);
+          return [middle(t) + gape(t) * taper * share, t * BARK_SIZE];
+        });
+      const between = (left: number, right: number): Point[] => [...edge(left), ...edge(right).reverse()];
+      mark('barkTint', between(0.3, 0.92), true, tinted(base, 0.2));
+      mark('barkDark', between(-0.55, 0.5), true, tinted(base, deep ? -0.42 : -0.32));
+      mark('barkDark', between(-0.4, 0.1), true, tinted(base, -0.62));
+    }
+    from = to + 1;
   }
 }
 

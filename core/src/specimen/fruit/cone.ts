@@ -8,11 +8,8 @@ import { TraitReader, type Traits } from '../traits.ts';
 const slenderness = (length: number): number =>
   length < 28 ? 0.62 : length < 60 ? 0.56 : length < 90 ? 0.46 : length < 130 ? 0.38 : 0.27;
 
-const GOLDEN = 2.39996;
-
 /**
- * A woody seed cone on its piece of branch: scales in spirals (golden angle), each covering the next towards the tip; bracts
- * between them as scored; hanging, erect or level; ripe ones open, or falling apart about their axis.
+ * A woody seed cone on its piece of branch: scales in spirals, each covering the next towards the tip; bracts between them as scored; hanging, erect or level; ripe ones open, or falling apart about their axis.
  */
 export function seedCone(traits: Traits): Scene {
   const reader = new TraitReader(traits);
@@ -100,8 +97,6 @@ function coneBody(
   // Ovoid: widest below the middle, closed at both ends.
   const radius = (t: number) => (width / 2) * Math.sin(Math.PI * Math.min(1, 0.1 + 0.9 * t ** 0.8)) ** 0.62;
   const end = broken ? 0.58 : 1;
-  const count = Math.round(Math.min(112, Math.max(12, 8 + length * 0.72)));
-  const size = Math.sqrt((Math.PI * width * length) / count) * 1.08;
   if (broken)
     shapes.push({
       role: 'stalk',
@@ -119,77 +114,146 @@ function coneBody(
     role: 'fruit',
     points: band(
       Array.from({ length: 17 }, (_, i): Point => [length * end * (0.02 + (0.95 * i) / 16), 0]),
-      (s) => Math.max(0.02, radius(s * end) * (open ? 0.72 : 0.9)),
+      (s) => Math.max(0.02, radius(s * end) * (open ? 0.8 : 0.92)),
     ),
     closed: true,
-    fill: tinted(color, open ? -0.45 : -0.25),
+    fill: tinted(color, open ? -0.5 : -0.3),
   });
   const bract = reader.state('cone.bract', 'hidden');
-  const jagged = reader.state('cone.scaleTip', 'even') === 'jagged';
-  for (let k = count - 1; k >= 0; k -= 1) {
-    const t = (k + 0.5) / count;
+  for (const scale of scalesOf(length, width, radius)) {
+    const { t, around, size } = scale;
     if (t > end) continue;
-    const around = k * GOLDEN;
-    const depth = Math.cos(around);
-    if (depth < -0.12) continue;
-    const across = Math.sin(around);
-    const r = radius(t);
-    const wide = size * (0.55 + 0.55 * Math.max(0, depth)) * Math.min(1, 0.45 + (1.15 * r) / width);
-    const long = size * 1.05;
-    const at: Point = [t * length - long * 0.35, r * across * 0.94];
-    const lean = across * (open ? 0.72 : 0.3) + random.between(-0.04, 0.04);
+    const [depth, across] = [Math.cos(around), Math.sin(around)];
+    // Towards the rim a scale is seen from its side; open ones stand off there, closed ones follow the outline.
+    const wide = size * (open ? 1.16 : 1.22) * Math.max(0.42, depth);
+    const long = size * (open ? 1.25 : 1.08);
+    const at: Point = [t * length - long * 0.45, radius(t) * across * (open ? 0.9 : 0.94)];
+    const lean = across * (open ? 0.78 : 0.3) + random.between(-0.03, 0.03);
     const put = (points: readonly Point[]) => place(points, at, lean);
     if (bract !== 'hidden' && t > 0.08 && t < 0.94) shapes.push(...bractShapes(bract, put, long, wide));
-    shapes.push({
-      role: 'fruitScale',
-      points: put(scaleOutline(long, wide, jagged)),
-      closed: true,
-      fill: tinted(color, 0.06 * depth - (across > 0 ? 0.1 * across : 0) + random.between(-0.03, 0.03)),
-    });
-    if (reader.flag('cone.thickEnd')) {
-      shapes.push({
-        role: 'mark',
-        points: put([
-          [long * 0.62, -wide * 0.42],
-          [long * 0.72, 0],
-          [long * 0.62, wide * 0.42],
-        ]),
-        closed: false,
-      });
-    }
-    if (reader.flag('cone.armed') && depth > -0.05)
-      shapes.push({
-        role: 'thorn',
-        points: put([
-          [long * 0.7, -wide * 0.1],
-          [long * 1.12, wide * 0.04],
-          [long * 0.7, wide * 0.1],
-        ]),
-        closed: true,
-      });
+    shapes.push(
+      ...scaleShapes(reader, put, long, wide, depth).map((shape) =>
+        shape.role === 'fruitScale'
+          ? {
+              ...shape,
+              fill: tinted(
+                color,
+                0.1 * depth - 0.04 - (across > 0 ? 0.1 * across : 0) + random.between(-0.02, 0.02),
+              ),
+            }
+          : shape,
+      ),
+    );
   }
   return shapes;
 }
 
+interface ScalePlace {
+  /** Share of the way from base to tip. */
+  t: number;
+  /** Angle about the axis; 0 faces the viewer. */
+  around: number;
+  /** Width of a scale that faces the viewer. */
+  size: number;
+}
+
+/**
+ * Where the visible scales of a cone stand, in the order in which they are drawn: from the tip to the base, since each covers the foot of
+ * the one above it, and in a row from the rim to the middle. A row is half a step turned against the one below and climbs a little about
+ * the axis, so that the eye follows spirals both ways.
+ */
+function scalesOf(length: number, width: number, radius: (t: number) => number): ScalePlace[] {
+  const perTurn = length < 28 ? 7 : length < 60 ? 8 : length < 130 ? 9 : 10;
+  const step = (2 * Math.PI) / perTurn;
+  const facing = (step * width) / 2;
+  const rows = Math.max(5, Math.round(length / (facing * 0.52)));
+  const places: ScalePlace[] = [];
+  for (let row = rows - 1; row >= 0; row -= 1) {
+    const t = (row + 0.6) / (rows + 0.2);
+    const here: ScalePlace[] = [];
+    for (let k = -perTurn; k <= perTurn; k += 1) {
+      const around = (k + (row % 2) / 2) * step;
+      if (Math.abs(around) > Math.PI * 0.52) continue;
+      const climb = (around / Math.PI) * (0.7 / rows);
+      here.push({
+        t: Math.min(0.99, Math.max(0.01, t + climb)),
+        around,
+        size: facing * (0.45 + (1.1 * radius(t)) / width),
+      });
+    }
+    places.push(...here.sort((a, b) => Math.abs(b.around) - Math.abs(a.around)));
+  }
+  return places;
+}
+
+/** One scale with what its end carries: a thickened end with its keel and boss, a prickle. */
+function scaleShapes(
+  reader: TraitReader,
+  put: (points: readonly Point[]) => Point[],
+  long: number,
+  wide: number,
+  depth: number,
+): Shape[] {
+  const jagged = reader.state('cone.scaleTip', 'even') === 'jagged';
+  const shapes: Shape[] = [
+    { role: 'fruitScale', points: put(scaleOutline(long, wide, jagged)), closed: true },
+  ];
+  if (reader.flag('cone.thickEnd')) {
+    // The end of a pine's scale is a shield, wider than long, with a keel across and a boss in the middle.
+    shapes.push({
+      role: 'mark',
+      points: put([
+        [long * 0.7, -wide * 0.44],
+        [long * 0.62, 0],
+        [long * 0.7, wide * 0.44],
+      ]),
+      closed: false,
+    });
+    if (depth > 0.3)
+      shapes.push({
+        role: 'mark',
+        points: put(curve([long * 0.78, -wide * 0.1], [long * 0.86, 0], [long * 0.78, wide * 0.1], 4)),
+        closed: false,
+      });
+  }
+  if (reader.flag('cone.armed') && depth > -0.05)
+    shapes.push({
+      role: 'thorn',
+      points: put([
+        [long * 0.76, -wide * 0.07],
+        [long * 1.14, wide * 0.03],
+        [long * 0.76, wide * 0.07],
+      ]),
+      closed: true,
+    });
+  return shapes;
+}
+
+/** A scale from its foot to its tip: narrow where it is attached, broadest near the rounded or ragged end. */
 function scaleOutline(long: number, wide: number, jagged: boolean): Point[] {
-  const tip: Point[] = jagged
-    ? [
-        [long * 0.86, -wide * 0.34],
-        [long * 0.84, -wide * 0.2],
-        [long, -wide * 0.1],
-        [long * 0.9, 0.02 * wide],
-        [long * 0.99, wide * 0.12],
-        [long * 0.84, wide * 0.22],
-        [long * 0.87, wide * 0.35],
-      ]
-    : [
-        [long * 0.88, -wide * 0.36],
-        [long * 0.98, -wide * 0.16],
-        [long, 0],
-        [long * 0.98, wide * 0.16],
-        [long * 0.88, wide * 0.36],
-      ];
-  return [[0, -wide * 0.3], [long * 0.45, -wide * 0.5], ...tip, [long * 0.45, wide * 0.5], [0, wide * 0.3]];
+  const foot: [Point, Point] = [
+    [0, -wide * 0.26],
+    [0, wide * 0.26],
+  ];
+  if (jagged)
+    return [
+      foot[0],
+      [long * 0.5, -wide * 0.5],
+      [long * 0.86, -wide * 0.34],
+      [long * 0.84, -wide * 0.2],
+      [long, -wide * 0.1],
+      [long * 0.9, 0.02 * wide],
+      [long * 0.99, wide * 0.12],
+      [long * 0.84, wide * 0.22],
+      [long * 0.87, wide * 0.35],
+      [long * 0.5, wide * 0.5],
+      foot[1],
+    ];
+  const rim = Array.from({ length: 9 }, (_, i): Point => {
+    const turn = (Math.PI * (i - 4)) / 8;
+    return [long * (0.56 + 0.44 * Math.cos(turn)), (wide / 2) * Math.sin(turn)];
+  });
+  return [foot[0], ...rim, foot[1]];
 }
 
 /** Bracts pass between the scales: three points, one point, or bent back. */
