@@ -11,7 +11,8 @@ test.beforeAll(async () => {
 test.afterAll(() => hurrow.stop());
 
 /** What a press would take away from under the test: pages that are left, files that are chosen, other windows. */
-const LEAVES = /^(Save|Leave|Delete|Retire|Remove this quiz|Make the course|Take it back in|Give)/;
+const LEAVES =
+  /^(Save|Leave|Delete|Retire|Remove this quiz|Make the course|Take it back in|Give|Plan a quiz)/;
 
 const CONTROLS =
   'button:visible, input[type="text"]:visible, input:not([type]):visible, input[type="checkbox"]:visible, textarea:visible';

@@ -106,7 +106,8 @@ function scaleFor(range: RangeValue, character: Character, units: UnitSystem) {
       : character.unit === '1/cm'
         ? 'per cm'
         : (character.unit ?? '');
-  return { show: (n: number) => neat(n / factor), unit };
+  // As it was entered: 12.5 cm are not 13.
+  return { show: (n: number) => String(Number((n / factor).toPrecision(3))), unit };
 }
 
 const neat = (n: number) => String(Number(n.toPrecision(n >= 100 ? 3 : 2)));
