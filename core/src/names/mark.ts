@@ -101,12 +101,16 @@ export function markAnswer(
   ruling?: Ruling,
 ): Mark {
   const parted = partedAnswer(answer);
-  const resolution = ruling ? ruled(ruling) : resolveName(answerText(parted), list);
+  const read = resolveName(answerText(parted), list);
+  // A ruling that names the tree which the rules read changes nothing of the reading; it may still give points by hand.
+  const overrules =
+    ruling !== undefined && (ruling.taxonId !== (read.taxonId ?? null) || read.how === 'ambiguous');
+  const resolution = overrules ? ruled(ruling) : read;
   const named = list.find((taxon) => taxon.id === resolution.taxonId);
   const byRules =
     marking.policy === 'common'
-      ? [markWhole(answer, truth, named, resolution, marking, ruling !== undefined)]
-      : scientificParts(parted, truth, named, resolution, marking, ruling !== undefined);
+      ? [markWhole(answer, truth, named, resolution, marking, overrules)]
+      : scientificParts(parted, truth, named, resolution, marking, overrules);
   const parts = byRules.map((part) => given(part, ruling?.points?.[part.part]));
   return {
     points: sum(parts.map((part) => part.points)),

@@ -7,6 +7,8 @@ type SetDraft = <K extends keyof TaxonFields>(key: K, value: TaxonFields[K]) => 
 type TextKey = 'authority' | 'familyCommon' | 'meaning' | 'memoryAid' | 'fact' | 'uses' | 'wildlife';
 type ListKey = 'commonNames' | 'olderFamilies' | 'synonyms';
 
+const RANKS: TaxonFields['rank'][] = ['species', 'subspecies', 'variety', 'genus', 'group'];
+
 /** The fields below genus, epithet, authority and family; lists are written with commas. */
 const FIELDS: ({ label: string; wide?: boolean } & ({ text: TextKey } | { list: ListKey }))[] = [
   { label: 'Common names, the preferred one first, with commas', list: 'commonNames', wide: true },
@@ -28,6 +30,35 @@ export function NamesFields({ draft, set, isNew }: { draft: TaxonFields; set: Se
       <div className="names-grid">
         <Text label="Genus" value={draft.genus} onChange={(text) => set('genus', text)} first={isNew} />
         <Text label="Epithet" value={draft.epithet} onChange={(text) => set('epithet', text)} />
+        <label>
+          <span>Rank</span>
+          <select
+            className="typed"
+            value={draft.rank}
+            onChange={(event) => set('rank', event.target.value as TaxonFields['rank'])}
+          >
+            {RANKS.map((rank) => (
+              <option key={rank} value={rank}>
+                {rank === 'group' ? 'informal group' : rank}
+              </option>
+            ))}
+          </select>
+        </label>
+        {(draft.rank === 'subspecies' || draft.rank === 'variety') && (
+          <Text
+            label={`Epithet of the ${draft.rank}`}
+            value={draft.infraEpithet ?? ''}
+            onChange={(text) => set('infraEpithet', text)}
+          />
+        )}
+        <label>
+          <span>Hybrid (×)</span>
+          <input
+            type="checkbox"
+            checked={draft.hybrid ?? false}
+            onChange={(event) => set('hybrid', event.target.checked)}
+          />
+        </label>
         <Text label="Authority" value={draft.authority ?? ''} onChange={(text) => set('authority', text)} />
         <Text label="Family" value={draft.family} onChange={(text) => set('family', text)} />
         {FIELDS.map((field) =>

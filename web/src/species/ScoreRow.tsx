@@ -78,6 +78,7 @@ function Row({ character, entries, adopted, sourceLabel, problems, onChange }: S
   const entry: Entry = held ?? { characterId: character.id, qualifiers, value: null, text: '' };
   const others = entries.filter((other) => other.value && qualifierKey(other.qualifiers) !== key);
   const put = (value: ScoreValue | null, text = '') => onChange({ ...entry, value, text });
+  const [noting, setNoting] = useState(false);
   const options = [
     ...QUALIFIERS.map(([label, q]) => [label, qualifierKey(q)] as const),
     ...entries
@@ -122,6 +123,16 @@ function Row({ character, entries, adopted, sourceLabel, problems, onChange }: S
         ) : (
           <Chips character={character} value={entry.value} put={put} />
         )}
+        {noting || entry.note ? (
+          <input
+            className={styles['note']}
+            aria-label={`Note on ${character.term}`}
+            placeholder="what the source adds: where, how often, a page"
+            maxLength={500}
+            value={entry.note ?? ''}
+            onChange={(event) => onChange({ ...entry, note: event.target.value })}
+          />
+        ) : null}
         {others.length > 0 && (
           <p className="quiet">
             Also scored for {others.map((other) => qualifiersInWords(other.qualifiers) || 'all').join(', ')}.
@@ -146,6 +157,16 @@ function Row({ character, entries, adopted, sourceLabel, problems, onChange }: S
         ))}
       </div>
       <div className={styles['adopted']}>
+        {entry.value && !entry.note && !noting && (
+          <button
+            type="button"
+            className="link"
+            aria-label={`Add a note on ${character.term}`}
+            onClick={() => setNoting(true)}
+          >
+            note
+          </button>
+        )}
         {adopted.map((score) => (
           <div key={qualifierKey(score.qualifiers)}>
             {Object.keys(score.qualifiers).length > 0 && `${qualifiersInWords(score.qualifiers)}: `}

@@ -149,16 +149,14 @@ export function asksFor(organ: Organ, adopted: readonly AdoptedScore[]): boolean
   return kinds.some((kind) => (kind === 'broad') === (organ === 'leaf'));
 }
 
-/** The changed scores to send: those whose value differs from the one stored. */
+/** The changed scores to send: those whose value or note differs from the one stored. */
 export function changesToSend(scores: readonly Score[], edits: Edits, vocabulary: Vocabulary) {
   return Object.entries(edits.scores).flatMap(([sourceId, touched]) => {
     const before = entriesOf(scores, sourceId, vocabulary);
-    return Object.entries(touched).flatMap(([key, { characterId, qualifiers, value }]) => {
-      if (JSON.stringify(before.get(key)?.value ?? null) === JSON.stringify(value)) return [];
-      // A note belongs to what it was written for; a changed value keeps it, a withdrawn one has none.
-      const note = scores.find(
-        (score) => score.sourceId === sourceId && entryKey(score.characterId, score.qualifiers) === key,
-      )?.note;
+    return Object.entries(touched).flatMap(([key, { characterId, qualifiers, value, note = '' }]) => {
+      const was = before.get(key);
+      const same = JSON.stringify(was?.value ?? null) === JSON.stringify(value) && (was?.note ?? '') === note;
+      if (same) return [];
       return [{ characterId, sourceId, qualifiers, value, ...(note && value ? { note } : {}) }];
     });
   });

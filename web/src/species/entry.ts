@@ -8,6 +8,8 @@ export interface Entry {
   value: ScoreValue | null;
   /** As typed, for numbers; kept even when it cannot be read. */
   text: string;
+  /** What the source adds in its own words. */
+  note?: string;
 }
 
 /** Names a score within its source. */
@@ -27,7 +29,7 @@ export function entriesOf(
           (sourceId === undefined || score.sourceId === sourceId) && vocabulary.has(score.characterId),
       )
       .map((score) => {
-        const { characterId, qualifiers, value } = score;
+        const { characterId, qualifiers, value, note } = score;
         return [
           entryKey(characterId, qualifiers),
           {
@@ -35,6 +37,7 @@ export function entriesOf(
             qualifiers,
             value,
             text: value.kind === 'range' ? asTyped(value, vocabulary.get(characterId)!) : '',
+            ...(note ? { note } : {}),
           },
         ];
       }),
