@@ -69,7 +69,23 @@ export function createApp(db: Db, config: Config, webFolder?: string): Express {
   const app = express();
   app.disable('x-powered-by');
   app.set('trust proxy', config.secure ? 1 : false);
-  app.use(pinoHttp({ logger: pino({ level: config.logLevel }), autoLogging: false }));
+  app.use(
+    pinoHttp({
+      logger: pino({ level: config.logLevel }),
+      autoLogging: false,
+      genReqId: () => randomBytes(6).toString('hex'),
+      // Neither cookies nor what people wrote: a line of the log says which request failed, and where in the code.
+      serializers: {
+        req: ({ id, method, url }: { id: string; method: string; url: string }) => ({
+          id,
+          method,
+          path: url.split('?')[0],
+        }),
+        res: ({ statusCode }: { statusCode: number }) => ({ statusCode }),
+        err: ({ name, message, stack }: Error) => ({ name, message: message.split('\n')[0], stack }),
+      },
+    }),
+  );
   app.use((_request, response, next) => {
     response.locals['nonce'] = randomBytes(16).toString('base64');
     next();

@@ -13,8 +13,9 @@ async function start(): Promise<void> {
   await migrate(db);
   const pages = beside('../../web/dist');
   if (!existsSync(pages)) console.warn('The pages are not built. Run “npm run build” and start again.');
-  const server = createApp(db, config, pages).listen(config.port, () => {
-    console.log(`Hurrow is ready at http://localhost:${config.port}`);
+  const server = createApp(db, config, pages).listen(config.port, (error?: Error) => {
+    // Express calls back on an error too: a port in use is not ready.
+    if (!error) console.log(`Hurrow is ready at http://localhost:${config.port}`);
   });
   server.on('error', (error: NodeJS.ErrnoException) => {
     const inUse = error.code === 'EADDRINUSE';

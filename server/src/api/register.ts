@@ -1,4 +1,4 @@
-import express, { type ErrorRequestHandler, type Express, type Request } from 'express';
+import express, { type ErrorRequestHandler, type Express, type Request, type RequestHandler } from 'express';
 import { rateLimit } from 'express-rate-limit';
 import Joi from 'joi';
 import type { Config } from '../config.ts';
@@ -7,7 +7,7 @@ import type { Db } from '../db/index.ts';
 import { whoIs } from '../auth/sessions.ts';
 import { isPlainText } from './plainText.ts';
 import { Problem } from './problem.ts';
-import type { Route } from './route.ts';
+import type { Route, Who } from './route.ts';
 
 /** Hangs the routes into the application: who may call, what is valid, and errors as JSON with a message. */
 export function register(app: Express, routes: readonly Route[], db: Db, config: Config): void {
@@ -24,19 +24,17 @@ export function register(app: Express, routes: readonly Route[], db: Db, config:
     const guards = entry.guessable ? [slowGuessing] : [];
     const limit = entry.limit ?? '4mb';
     const read = entry.takesImage ? express.raw({ type: 'image/*', limit }) : express.json({ limit });
-    app[entry.method](path, ...guards, read, async (request, response) => {
-      const who = await whoIs(db, request);
-      if (entry.allow !== 'anyone') {
-        if (!who) throw new Problem(401, 'You are signed out. Sign in again; what you typed is still here.');
-        if (!entry.allow.includes(who.role))
-          throw new Problem(403, 'Your account may not do this. Ask the owner of this Hurrow.');
-      }
-      if (entry.method !== 'get' && request.get('x-hurrow') === undefined)
-        throw new Problem(403, 'This request did not come from Hurrow’s own pages and was refused.');
+    // Who calls is known before anything that is sent is read: nobody makes the server read a file who may not send one.
+    const known: RequestHandler = async (request, response, next) => {
+      response.locals['who'] = await admitted(db, entry, request);
+      next();
+    };
+    app[entry.method](path, ...guards, known, read, async (request, response) => {
+      const who = response.locals['who'] as Who | undefined;
       if (!isPlainText([request.params, request.query, entry.severally ? {} : request.body]))
         throw new Problem(
           422,
-          'What was sent holds signs that cannot be stored (a zero byte or half a sign). Type the text again.',
+          'What was sent holds signs that cannot be stored (a zero byte or half a sign), or is nested too deeply to be read. Type it again.',
         );
       const answer = await entry.handle({
         db,
@@ -59,6 +57,19 @@ export function register(app: Express, routes: readonly Route[], db: Db, config:
     throw new Problem(404, 'The API has no such address. /api/openapi.json lists them all.');
   });
   app.use('/api', errorsAsJson);
+}
+
+/** Who calls a route. Throws where it is not for them, or the call does not come from our own pages. */
+async function admitted(db: Db, entry: Route, request: Request): Promise<Who | undefined> {
+  const who = await whoIs(db, request);
+  if (entry.allow !== 'anyone') {
+    if (!who) throw new Problem(401, 'You are signed out. Sign in again; what you typed is still here.');
+    if (!entry.allow.includes(who.role))
+      throw new Problem(403, 'Your account may not do this. Ask the owner of this Hurrow.');
+  }
+  if (entry.method !== 'get' && request.get('x-hurrow') === undefined)
+    throw new Problem(403, 'This request did not come from Hurrow’s own pages and was refused.');
+  return who;
 }
 
 const anyParams = Joi.object().pattern(Joi.string(), Joi.string().max(120));
@@ -90,7 +101,6 @@ const errorsAsJson: ErrorRequestHandler = (error: unknown, request: Request, res
       .json({ message: 'The request could not be read. Reload the page and try again.' });
   request.log?.error(error);
   response.status(500).json({
-    message:
-      'Something went wrong on the server. Nothing you typed was lost; try again, and tell the owner if it stays.',
+    message: `Something went wrong on the server. Nothing you typed was lost; try again, and if it stays tell the owner the number ${String(request.id)}.`,
   });
 };

@@ -63,11 +63,13 @@ export const authRoutes = [
     allow: 'anyone',
     body: setupBody,
     handle: async ({ db, body, config, response, now }) => {
+      const owned = conflict('This Hurrow already has an owner. Sign in instead.');
+      // Before the password is hashed, which costs: nobody else makes the server work.
+      if ((await queries.countAccounts(db)) > 0) throw owned;
       const accountId = randomUUID();
       const passwordHash = await hash(body.password);
       await db.transaction(async (tx) => {
-        if ((await queries.countAccounts(tx)) > 0)
-          throw conflict('This Hurrow already has an owner. Sign in instead.');
+        if ((await queries.countAccounts(tx)) > 0) throw owned;
         await queries.addAccount(tx, accountId, body.email, body.name, passwordHash, 'owner');
         const libraryId = randomUUID();
         await queries.addLibrary(

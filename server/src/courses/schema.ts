@@ -29,9 +29,9 @@ export const isoDate = () =>
     .pattern(/^\d{4}-\d{2}-\d{2}$/)
     .custom((value: string, helpers) => {
       const date = new Date(`${value}T00:00:00Z`);
-      return Number.isNaN(date.getTime()) || date.toISOString().slice(0, 10) !== value
-        ? helpers.error('string.pattern.base')
-        : value;
+      const year = Number(value.slice(0, 4));
+      const real = !Number.isNaN(date.getTime()) && date.toISOString().slice(0, 10) === value;
+      return real && year >= 1900 && year <= 2200 ? value : helpers.error('string.pattern.base');
     })
     .messages({ 'string.pattern.base': '{{#label}} is no date; write it like 2026-10-15' });
 

@@ -1,4 +1,4 @@
-import { existsSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { readConfig } from '../config.ts';
@@ -37,6 +37,19 @@ test('what was stored is there after closing and opening again; migrations run o
   await migrate(second);
   expect(await second.query('select name from library')).toEqual([{ name: 'Kept' }]);
   await second.close();
+  rmSync(at, { recursive: true });
+});
+
+test('a store that a broken restore left is refused and nothing in it is touched', async () => {
+  const at = folder();
+  mkdirSync(join(at, 'store', 'base'), { recursive: true });
+  writeFileSync(join(at, 'store', 'base', '1234'), 'rows');
+  await expect(openFolder(at)).rejects.toThrow(
+    /PG_VERSION is missing.*Copy the whole folder from your backup/,
+  );
+  expect(readdirSync(join(at, 'store'))).toEqual(['base']);
+  // The refusal gives the folder back.
+  expect(existsSync(join(at, 'owner.pid'))).toBe(false);
   rmSync(at, { recursive: true });
 });
 

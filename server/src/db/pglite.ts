@@ -1,5 +1,5 @@
 import { existsSync } from 'node:fs';
-import { mkdir, readFile } from 'node:fs/promises';
+import { mkdir, readdir, readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { PGlite, type Transaction } from '@electric-sql/pglite';
 import type { Db } from './db.ts';
@@ -34,7 +34,15 @@ export async function openFolder(folder: string, packed?: string): Promise<Db> {
   await mkdir(folder, { recursive: true });
   const unlock = lockFolder(folder);
   const dataDir = join(folder, 'store');
-  const fresh = !existsSync(join(dataDir, 'PG_VERSION'));
+  const fresh = !existsSync(dataDir) || (await readdir(dataDir)).length === 0;
+  if (!fresh && !existsSync(join(dataDir, 'PG_VERSION'))) {
+    unlock();
+    // Unpacking an empty store here would bury what is left of a whole one, and open the set-up to anyone.
+    throw new Error(
+      `The store in ${dataDir} is not whole: its file PG_VERSION is missing, as after a restore that was broken off. Nothing in it was touched. ` +
+        'Copy the whole folder from your backup over it; or, to begin with an empty library, move the folder away and start again.',
+    );
+  }
   const unpack =
     fresh && packed && existsSync(packed) ? { loadDataDir: new Blob([await readFile(packed)]) } : {};
   try {
