@@ -57,6 +57,9 @@ export function readSdd(xml: string, vocabulary: Vocabulary): Outcome<ReadSdd> {
   if (valid !== true) return refused(`The file is no XML: ${valid.err.msg} (line ${valid.err.line}).`);
   if (/<!ENTITY/i.test(xml))
     return refused('The file declares XML entities, which are not read. Save it without them.');
+  // A description needs a dozen levels; a parser that goes into thousands of them runs out of stack.
+  if (depthOf(xml) > DEEPEST)
+    return refused(`The file is nested over ${DEEPEST} levels deep, which no SDD file is. Export it again.`);
   const parsed = new XMLParser({
     ignoreAttributes: false,
     parseTagValue: false,
@@ -71,6 +74,19 @@ export function readSdd(xml: string, vocabulary: Vocabulary): Outcome<ReadSdd> {
   for (const dataset of datasets) readDataset(dataset, vocabulary, all);
   if (all.taxa.length === 0) return refused('The file describes no taxon (TaxonNames › TaxonName).');
   return done(all);
+}
+
+const DEEPEST = 200;
+
+/** How deep the elements of a file are nested. */
+function depthOf(xml: string): number {
+  let [depth, deepest] = [0, 0];
+  for (const [, end, , closed] of xml.matchAll(/<(\/?)([A-Za-z][^\s/>]*)[^>]*?(\/?)>/g)) {
+    if (end) depth -= 1;
+    else if (!closed) depth += 1;
+    deepest = Math.max(deepest, depth);
+  }
+  return deepest;
 }
 
 interface KnownCharacter {

@@ -84,6 +84,19 @@ describe('exchange', () => {
     });
     await other.close();
   });
+  test.each([
+    ['XML', '<a>'.repeat(40_000)],
+    ['XML that closes', `<Datasets>${'<a>'.repeat(40_000)}${'</a>'.repeat(40_000)}</Datasets>`],
+    ['JSON', '['.repeat(40_000)],
+    ['JSON that closes', '['.repeat(40_000) + ']'.repeat(40_000)],
+    ['JSON with a prototype', '{"__proto__":{"format":"hurrow-library"},"format":"hurrow-library"}'],
+    ['a table of zero bytes', 'scientific name,family\nAcer \u0000,Sapindaceae'],
+    ['a year that is none', 'scientific name,family,calendar.leaves\nAcer x,Sapindaceae,0000'],
+  ])('%s that can not be read is refused, never an error of the server', async (_, csv) => {
+    const { status, body } = await owner.post('/api/library/import', { csv, dryRun: true });
+    expect([200, 422]).toContain(status);
+    if (status === 422) expect(body.message).toMatch(/.{20}/);
+  });
   test('a bundle fills an empty Hurrow, scores, ranges, characters and sources among them', async () => {
     const other = await startHurrow();
     const text = await exported('json');
