@@ -35,6 +35,8 @@ export async function api<T>(
   method: 'GET' | 'POST' | 'PUT' | 'DELETE',
   path: string,
   body?: unknown,
+  /** Milliseconds after which an unanswered call is given up. */
+  giveUp?: number,
 ): Promise<T> {
   if (!path.startsWith('/api/session')) await signingIn;
   let response: Response;
@@ -46,6 +48,7 @@ export async function api<T>(
       method,
       headers,
       ...(body === undefined ? {} : { body: picture ? body : JSON.stringify(body) }),
+      ...(giveUp === undefined ? {} : { signal: AbortSignal.timeout(giveUp) }),
     });
   } catch {
     throw new ApiError(
@@ -64,7 +67,8 @@ export async function api<T>(
 }
 
 export const get = <T>(path: string) => api<T>('GET', path);
-export const post = <T>(path: string, body: unknown = {}) => api<T>('POST', path, body);
+export const post = <T>(path: string, body: unknown = {}, giveUp?: number) =>
+  api<T>('POST', path, body, giveUp);
 export const put = <T>(path: string, body: unknown) => api<T>('PUT', path, body);
 export const remove = <T>(path: string) => api<T>('DELETE', path);
 

@@ -1,6 +1,7 @@
 import { useState, type FormEvent } from 'react';
 import { Link, Navigate, useNavigate, useParams } from 'react-router';
 import type { Answer } from '@hurrow/core/names';
+import { LONGEST } from './cleaned.ts';
 import type { Outbox } from './outbox.ts';
 import { FIELDS, type OpenQuiz, type SeeingAsked, type Sitting } from './sitting.ts';
 
@@ -31,13 +32,18 @@ const isEmpty = ({ seen = {}, ...names }: Answer) =>
 function Station({ quiz, at, outbox }: { quiz: OpenQuiz; at: number; outbox: Outbox }) {
   const station = quiz.stations[at - 1]!;
   const before: Answer = outbox.written(station.id) ?? station.answer ?? {};
-  const [answer, setAnswer] = useState<Answer>(before);
+  const typed = useTyped(`${outbox.student}.${station.id}`);
+  const [answer, type] = useState<Answer>(typed.held ?? before);
+  const setAnswer = (next: Answer) => {
+    type(next);
+    typed.keep(next);
+  };
   const go = useNavigate();
   const write = () => {
     const changed = JSON.stringify(answer) !== JSON.stringify(before);
     if (changed && !(isEmpty(answer) && isEmpty(before))) {
-      outbox.write(station.id, answer);
-    }
+      void outbox.write(station.id, answer).then(typed.drop);
+    } else typed.drop();
   };
   const submit = (event: FormEvent) => {
     event.preventDefault();
@@ -87,6 +93,7 @@ function Station({ quiz, at, outbox }: { quiz: OpenQuiz; at: number; outbox: Out
               <input
                 value={answer[part] ?? ''}
                 onChange={(event) => setAnswer({ ...answer, [part]: event.target.value })}
+                maxLength={LONGEST}
                 autoComplete="off"
                 autoCorrect="off"
                 spellCheck={false}
@@ -120,6 +127,28 @@ function Station({ quiz, at, outbox }: { quiz: OpenQuiz; at: number; outbox: Out
       </main>
     </>
   );
+}
+
+/** What is being typed at a station, kept at every keystroke until it is written down: through reload, back button and crash. */
+function useTyped(what: string) {
+  const key = `hurrow.typed.${what}`;
+  return {
+    held: ((): Answer | undefined => {
+      try {
+        return (JSON.parse(localStorage.getItem(key) ?? 'null') as Answer | null) ?? undefined;
+      } catch {
+        return undefined;
+      }
+    })(),
+    keep: (answer: Answer) => {
+      try {
+        localStorage.setItem(key, JSON.stringify(answer));
+      } catch {
+        // No room: what is typed stays on the page, and writing it down says so.
+      }
+    },
+    drop: () => localStorage.removeItem(key),
+  };
 }
 
 /** “What do you see”: one state of each character that is asked for, chosen by a tap and taken back by another. */

@@ -28,19 +28,44 @@ export default function StudentPages() {
   return <Signed sitting={query.data} />;
 }
 
+/** Opens what this student wrote on this phone before. */
+function useOutbox(student: string): Outbox | undefined {
+  const [outbox, setOutbox] = useState<Outbox>();
+  useEffect(() => {
+    let opened: Outbox | undefined;
+    let left = false;
+    void Outbox.open(student).then((made) => {
+      if (left) return made.close();
+      opened = made;
+      setOutbox(made);
+    });
+    return () => {
+      left = true;
+      opened?.close();
+    };
+  }, [student]);
+  return outbox;
+}
+
 function Signed({ sitting }: { sitting: Sitting }) {
-  const [outbox] = useState(() => new Outbox(`${sitting.course}/${sitting.name}`));
+  const outbox = useOutbox(`${sitting.course}/${sitting.name}`);
+  if (!outbox) return <p className="pad">Opening…</p>;
+  return <Open sitting={sitting} outbox={outbox} />;
+}
+
+function Open({ sitting, outbox }: { sitting: Sitting; outbox: Outbox }) {
   const [lost, setLost] = useState(false);
   const queries = useQueryClient();
   useEffect(() => onSessionLost(() => setLost(true)), []);
   useEffect(() => {
     const again = () => void outbox.send();
+    const atOnce = () => void outbox.send(true);
     again();
-    const timer = window.setInterval(again, 8000);
-    window.addEventListener('online', again);
+    const timer = window.setInterval(again, 4000);
+    window.addEventListener('online', atOnce);
     return () => {
       window.clearInterval(timer);
-      window.removeEventListener('online', again);
+      window.removeEventListener('online', atOnce);
     };
   }, [outbox]);
   return (
@@ -66,7 +91,7 @@ function Signed({ sitting }: { sitting: Sitting }) {
         />
         <Route path="*" element={<Today sitting={sitting} />} />
       </Routes>
-      <Received outbox={outbox} />
+      <Received outbox={outbox} sitting={sitting} />
     </div>
   );
 }
@@ -126,9 +151,18 @@ function Today({ sitting }: { sitting: Sitting }) {
   );
 }
 
+/** “Station 3”, or what is said where its quiz is no longer open. */
+const stationName = (stationId: string, sitting: Sitting): string => {
+  const station = sitting.open.flatMap((quiz) => quiz.stations).find(({ id }) => id === stationId);
+  return station ? `Station ${station.position}` : 'An answer';
+};
+
 /** What has reached the server; always in sight while something has not. */
-function Received({ outbox }: { outbox: Outbox }) {
-  const { waiting, offline, problem, refused } = useSyncExternalStore(outbox.subscribe, outbox.snapshot);
+function Received({ outbox, sitting }: { outbox: Outbox; sitting: Sitting }) {
+  const { waiting, offline, problem, unkept, refused } = useSyncExternalStore(
+    outbox.subscribe,
+    outbox.snapshot,
+  );
   if (waiting === 0 && refused.length === 0) return null;
   return (
     <footer className="strip-note" role="status">
@@ -136,11 +170,17 @@ function Received({ outbox }: { outbox: Outbox }) {
         <span>
           {offline ? 'No signal. ' : ''}
           {waiting === 1 ? 'One answer waits' : `${waiting} answers wait`} on this phone and will be sent by
-          itself. Nothing is lost.{problem ? ` ${problem}` : ''}
+          itself.{' '}
+          {unkept
+            ? 'This phone has no room to keep them: leave this page open until they are sent, or write them on paper.'
+            : 'Nothing is lost.'}
+          {problem ? ` ${problem}` : ''}
         </span>
       )}
       {refused.map(({ item, message }) => (
-        <span key={item.id}>{message}</span>
+        <span key={item.id}>
+          {stationName(item.stationId, sitting)}: {message}
+        </span>
       ))}
     </footer>
   );

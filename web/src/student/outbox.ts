@@ -1,63 +1,64 @@
 import type { Answer } from '@hurrow/core/names';
 import { ApiError, post } from '../app/api.ts';
-
-/** An answer on this phone, as it is sent. */
-export interface Outgoing {
-  id: string;
-  stationId: string;
-  answer: Answer;
-  device: string;
-  sequence: number;
-  writtenAt: string;
-}
-
-interface Kept {
-  device: string;
-  sequence: number;
-  waiting: Outgoing[];
-  /** The newest answer to each station that was written here. */
-  written: Record<string, Answer>;
-  /** How many the server acknowledged. */
-  received: number;
-  /** Answers that the server will not take, with its reason; they stay here. */
-  refused: { item: Outgoing; message: string }[];
-}
+import { AnswerStore, type HeldAnswer } from './answerStore.ts';
+import { cleaned } from './cleaned.ts';
 
 export type OutboxState = Readonly<{
   waiting: number;
   received: number;
+  /** The last try did not reach the server. */
   offline: boolean;
   problem: string | undefined;
-  refused: Kept['refused'];
+  /** This phone keeps nothing, or has no room left: what waits is lost if the page is closed. */
+  unkept: boolean;
+  refused: { item: HeldAnswer; message: string }[];
 }>;
 
+/** Milliseconds after which a request counts as swallowed, and between tries that fail: twice as long each time. */
+const GIVE_UP = 20_000;
+const FIRST_PAUSE = 2_000;
+const LONGEST_PAUSE = 60_000;
+/** As many as the server takes at once. */
+const BATCH = 200;
+
 /**
- * Answers written on this phone: kept in its storage until the server has acknowledged them, sent again as often as need be.
- * The id made here lets the server store each one once.
+ * Answers written on this phone: kept in its storage until the server has acknowledged them, sent again as often as need be. All tabs share
+ * one store and one count, so that the answer written last is the one that counts; the id made here lets the server store each one once.
  */
 export class Outbox {
-  private kept: Kept;
-  private readonly key: string;
-  private listeners = new Set<() => void>();
+  private readonly store: AnswerStore | undefined;
+  private readonly channel: BroadcastChannel | undefined;
+  /** Whose answers these are: another student on the same phone has others. */
+  readonly student: string;
+  private items: HeldAnswer[] = [];
+  /** Answers that the store could not take: they live as long as this page. */
+  private loose: HeldAnswer[] = [];
+  private readonly newest = new Map<string, Answer>();
+  private readonly listeners = new Set<() => void>();
+  private writing: Promise<unknown> = Promise.resolve();
   private sending = false;
   private offline = false;
   private problem: string | undefined;
+  private failures = 0;
+  private pauseUntil = 0;
   private shown: OutboxState;
 
-  constructor(student: string) {
-    this.key = `hurrow.outbox.${student}`;
-    const held = localStorage.getItem(this.key);
-    this.kept = held
-      ? (JSON.parse(held) as Kept)
-      : {
-          device: `phone-${crypto.randomUUID().slice(0, 8)}`,
-          sequence: 0,
-          waiting: [],
-          written: {},
-          received: 0,
-          refused: [],
-        };
+  private constructor(student: string, store: AnswerStore | undefined) {
+    this.student = student;
+    this.store = store;
+    this.channel =
+      typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel('hurrow-answers');
+    if (this.channel) this.channel.onmessage = () => void this.reload();
     this.shown = this.state();
+  }
+
+  /** Opens what this student wrote on this phone; a phone that keeps nothing still sends. */
+  static async open(student: string): Promise<Outbox> {
+    const store = await AnswerStore.open(student).catch(() => undefined);
+    if (store) await adoptOlder(student, store);
+    const outbox = new Outbox(student, store);
+    await outbox.reload();
+    return outbox;
   }
 
   subscribe = (listener: () => void): (() => void) => {
@@ -67,83 +68,165 @@ export class Outbox {
 
   snapshot = (): OutboxState => this.shown;
 
-  /** Writes an answer down; a later answer to the same station replaces one that has not been sent yet. */
-  write(stationId: string, answer: Answer): void {
-    const { device } = this.kept;
-    const item: Outgoing = {
-      id: crypto.randomUUID(),
-      stationId,
-      answer,
-      device,
-      sequence: this.kept.sequence + 1,
-      writtenAt: new Date().toISOString(),
-    };
-    const others = this.sending
-      ? this.kept.waiting
-      : this.kept.waiting.filter((held) => held.stationId !== stationId);
-    this.keep({
-      ...this.kept,
-      sequence: item.sequence,
-      waiting: [...others, item],
-      written: { ...this.kept.written, [stationId]: answer },
-    });
-    void this.send();
+  /** Writes an answer down and sends it. Resolves when it is kept, or known not to be. */
+  async write(stationId: string, answer: Answer): Promise<void> {
+    const clean = cleaned(answer);
+    this.newest.set(stationId, clean);
+    const id = crypto.randomUUID();
+    this.writing = this.writing.then(() => this.keep(id, stationId, clean));
+    await this.writing;
+    // Somebody writes: that is a good moment to try, whatever failed before.
+    this.pauseUntil = 0;
+    await this.send();
   }
 
   /** The newest answer that this phone wrote to a station, received or not. */
   written(stationId: string): Answer | undefined {
-    return this.kept.written[stationId];
+    return this.newest.get(stationId);
   }
 
-  /** Sends what waits. Without a connection it stays and is sent later. */
-  async send(): Promise<void> {
-    if (this.sending || this.kept.waiting.length === 0) return;
+  /** Sends what waits, unless it was tried a moment ago. Without a connection it stays and is sent later. */
+  async send(atOnce = false): Promise<void> {
+    if (this.sending || (!atOnce && performance.now() < this.pauseUntil)) return;
+    const batch = this.waiting().slice(0, BATCH);
+    if (batch.length === 0) return;
     this.sending = true;
-    const batch = this.kept.waiting;
     try {
       const answer = await post<{ received: string[]; refused: { id: string; message: string }[] }>(
         '/api/sit/responses',
-        { responses: batch },
+        { responses: batch.map(asSent) },
+        GIVE_UP,
       );
-      this.offline = false;
-      this.problem = undefined;
-      this.settle(batch, new Set(answer.received), answer.refused);
+      this.reached();
+      await this.settle(answer.received, answer.refused);
     } catch (error) {
-      this.offline = !(error instanceof ApiError) || error.status === 0;
-      this.problem = this.offline ? undefined : (error as Error).message;
-      const refused =
-        error instanceof ApiError && (error.status === 409 || error.status === 404) && batch.length === 1;
-      if (refused) this.settle(batch, new Set(), [{ id: batch[0]!.id, message: error.message }]);
-      else this.keep(this.kept);
+      await this.failed(error, batch);
     } finally {
       this.sending = false;
+      this.tell();
     }
-    const newer = this.kept.waiting.some((item) => !batch.includes(item));
-    if (newer && !this.offline) void this.send();
+    const newer = this.waiting().some(({ id }) => !batch.some((sent) => sent.id === id));
+    if (newer && !this.offline) await this.send();
   }
 
-  private settle(batch: Outgoing[], received: Set<string>, refused: { id: string; message: string }[]): void {
-    const reasons = new Map(refused.map(({ id, message }) => [id, message]));
-    this.keep({
-      ...this.kept,
-      waiting: this.kept.waiting.filter((item) => !received.has(item.id) && !reasons.has(item.id)),
-      received: this.kept.received + received.size,
-      refused: [
-        ...this.kept.refused,
-        ...batch.flatMap((item) => (reasons.has(item.id) ? [{ item, message: reasons.get(item.id)! }] : [])),
-      ],
-    });
+  /** Stops listening to other tabs. */
+  close(): void {
+    this.channel?.close();
+    this.store?.close();
   }
 
-  private keep(next: Kept): void {
-    this.kept = next;
-    localStorage.setItem(this.key, JSON.stringify(next));
+  private async keep(id: string, stationId: string, answer: Answer): Promise<void> {
+    try {
+      if (!this.store) throw new Error('nothing is kept here');
+      await this.store.add(id, stationId, answer);
+      await this.reload();
+      this.channel?.postMessage('written');
+    } catch {
+      const sequence = 1 + Math.max(0, ...[...this.items, ...this.loose].map((item) => item.sequence));
+      const device = this.items[0]?.device ?? this.loose[0]?.device ?? `page-${id.slice(0, 8)}`;
+      const writtenAt = new Date().toISOString();
+      this.loose.push({
+        id,
+        student: this.student,
+        stationId,
+        answer,
+        device,
+        sequence,
+        writtenAt,
+        state: 'waiting',
+      });
+      this.tell();
+    }
+  }
+
+  private async settle(received: readonly string[], refused: readonly { id: string; message: string }[]) {
+    const outcomes = new Map<string, { state: 'received' } | { state: 'refused'; message: string }>([
+      ...received.map((id) => [id, { state: 'received' as const }] as const),
+      ...refused.map(({ id, message }) => [id, { state: 'refused' as const, message }] as const),
+    ]);
+    this.loose = this.loose.map((item) => ({ ...item, ...outcomes.get(item.id) }));
+    await this.store?.settle(outcomes);
+    await this.reload();
+    this.channel?.postMessage('settled');
+  }
+
+  private reached(): void {
+    this.offline = false;
+    this.problem = undefined;
+    this.failures = 0;
+    this.pauseUntil = 0;
+  }
+
+  private async failed(error: unknown, batch: readonly HeldAnswer[]): Promise<void> {
+    this.offline = !(error instanceof ApiError) || error.status === 0;
+    this.problem = this.offline ? undefined : (error as Error).message;
+    this.failures += 1;
+    this.pauseUntil = performance.now() + Math.min(LONGEST_PAUSE, FIRST_PAUSE * 2 ** (this.failures - 1));
+    const final = error instanceof ApiError && [404, 409, 422].includes(error.status);
+    // One answer alone is refused for good; of several the server says of each what becomes of it.
+    if (final && batch.length === 1)
+      await this.settle([], [{ id: batch[0]!.id, message: (error as Error).message }]);
+  }
+
+  private async reload(): Promise<void> {
+    this.items = (await this.store?.all()) ?? [];
+    for (const { stationId, answer } of this.items) this.newest.set(stationId, answer);
+    for (const { stationId, answer } of this.loose) this.newest.set(stationId, answer);
+    this.tell();
+  }
+
+  private everything = (): HeldAnswer[] => [...this.items, ...this.loose];
+
+  private waiting = (): HeldAnswer[] => this.everything().filter(({ state }) => state === 'waiting');
+
+  private tell(): void {
     this.shown = this.state();
     this.listeners.forEach((listener) => listener());
   }
 
   private state(): OutboxState {
-    const { waiting, received, refused } = this.kept;
-    return { waiting: waiting.length, received, offline: this.offline, problem: this.problem, refused };
+    const all = this.everything();
+    return {
+      waiting: all.filter(({ state }) => state === 'waiting').length,
+      received: all.filter(({ state }) => state === 'received').length,
+      offline: this.offline,
+      problem: this.problem,
+      unkept: this.loose.some(({ state }) => state === 'waiting'),
+      refused: all.flatMap((item) =>
+        item.state === 'refused' ? [{ item, message: item.message ?? 'It was not taken.' }] : [],
+      ),
+    };
+  }
+}
+
+const asSent = ({ id, stationId, answer, device, sequence, writtenAt }: HeldAnswer) => ({
+  id,
+  stationId,
+  answer,
+  device,
+  sequence,
+  writtenAt,
+});
+
+/** What the page kept before it had a store that tabs share. */
+interface Older {
+  device: string;
+  waiting: Omit<HeldAnswer, 'student' | 'state'>[];
+  refused: { item: Omit<HeldAnswer, 'student' | 'state'>; message: string }[];
+}
+
+async function adoptOlder(student: string, store: AnswerStore): Promise<void> {
+  const key = `hurrow.outbox.${student}`;
+  const text = localStorage.getItem(key);
+  if (!text) return;
+  try {
+    const { waiting, refused } = JSON.parse(text) as Older;
+    await store.adopt([
+      ...waiting.map((item) => ({ ...item, student, state: 'waiting' as const })),
+      ...refused.map(({ item, message }) => ({ ...item, student, state: 'refused' as const, message })),
+    ]);
+    localStorage.removeItem(key);
+  } catch {
+    // What cannot be read stays where it is; it keeps nobody from answering.
   }
 }

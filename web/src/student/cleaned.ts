@@ -1,0 +1,25 @@
+import type { Answer } from '@hurrow/core/names';
+
+/** Longest text of one part of an answer that the server takes. */
+export const LONGEST = 200;
+
+/** A text as it can be sent and stored: no zero bytes, no halves of signs, not longer than the server takes. */
+const cleanedText = (text: string): string =>
+  [...text.replaceAll('\u0000', '')]
+    .map((sign) => (/\p{Surrogate}/u.test(sign) ? '\uFFFD' : sign))
+    .join('')
+    .slice(0, LONGEST);
+
+/**
+ * An answer that the server can store, whatever was typed or pasted.
+ *
+ * @example
+ * cleaned({ genus: 'Ac\u0000er' }); // { genus: 'Acer' }
+ */
+export const cleaned = (answer: Answer): Answer =>
+  Object.fromEntries(
+    Object.entries(answer).map(([part, value]) => [
+      part,
+      typeof value === 'string' ? cleanedText(value) : value,
+    ]),
+  );
