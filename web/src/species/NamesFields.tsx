@@ -1,5 +1,5 @@
 import { Input, type InputRef } from 'antd';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useId, useRef, useState } from 'react';
 
 import type { TaxonFields } from './editing.ts';
 
@@ -30,35 +30,6 @@ export function NamesFields({ draft, set, isNew }: { draft: TaxonFields; set: Se
       <div className="names-grid">
         <Text label="Genus" value={draft.genus} onChange={(text) => set('genus', text)} first={isNew} />
         <Text label="Epithet" value={draft.epithet} onChange={(text) => set('epithet', text)} />
-        <label>
-          <span>Rank</span>
-          <select
-            className="typed"
-            value={draft.rank}
-            onChange={(event) => set('rank', event.target.value as TaxonFields['rank'])}
-          >
-            {RANKS.map((rank) => (
-              <option key={rank} value={rank}>
-                {rank === 'group' ? 'informal group' : rank}
-              </option>
-            ))}
-          </select>
-        </label>
-        {(draft.rank === 'subspecies' || draft.rank === 'variety') && (
-          <Text
-            label={`Epithet of the ${draft.rank}`}
-            value={draft.infraEpithet ?? ''}
-            onChange={(text) => set('infraEpithet', text)}
-          />
-        )}
-        <label>
-          <span>Hybrid (×)</span>
-          <input
-            type="checkbox"
-            checked={draft.hybrid ?? false}
-            onChange={(event) => set('hybrid', event.target.checked)}
-          />
-        </label>
         <Text label="Authority" value={draft.authority ?? ''} onChange={(text) => set('authority', text)} />
         <Text label="Family" value={draft.family} onChange={(text) => set('family', text)} />
         {FIELDS.map((field) =>
@@ -79,8 +50,50 @@ export function NamesFields({ draft, set, isNew }: { draft: TaxonFields; set: Se
             />
           ),
         )}
+        <RankFields draft={draft} set={set} />
       </div>
     </fieldset>
+  );
+}
+
+/** The rank of the name: last, since nearly every profile is a species and is typed without it. */
+function RankFields({ draft, set }: { draft: TaxonFields; set: SetDraft }) {
+  const id = useId();
+  return (
+    <>
+      <div>
+        <label htmlFor={id}>
+          <span>Rank</span>
+        </label>
+        <select
+          id={id}
+          className="typed"
+          value={draft.rank}
+          onChange={(event) => set('rank', event.target.value as TaxonFields['rank'])}
+        >
+          {RANKS.map((rank) => (
+            <option key={rank} value={rank}>
+              {rank === 'group' ? 'informal group' : rank}
+            </option>
+          ))}
+        </select>
+      </div>
+      {(draft.rank === 'subspecies' || draft.rank === 'variety') && (
+        <Text
+          label={`Epithet of the ${draft.rank}`}
+          value={draft.infraEpithet ?? ''}
+          onChange={(text) => set('infraEpithet', text)}
+        />
+      )}
+      <label>
+        <span>Hybrid (×)</span>
+        <input
+          type="checkbox"
+          checked={draft.hybrid ?? false}
+          onChange={(event) => set('hybrid', event.target.checked)}
+        />
+      </label>
+    </>
   );
 }
 
