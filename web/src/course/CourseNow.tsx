@@ -5,12 +5,14 @@ import { characterName } from '@hurrow/core/score';
 import { dayLabel, dayOfYear, partPresent } from '@hurrow/core/season';
 import { commonName } from '@hurrow/core/taxon';
 import { listInWords, MEDIUM_VIEWS } from '@hurrow/core/view';
+import { counted } from '@hurrow/core/words';
 import { calendarAtSite, useLibrary, type Course, type LibraryAnswer, useVocabulary } from '../app/data.ts';
 import { SiteSpecimen, Strip, twigView } from '../app/Drawings.tsx';
 import { useFieldDate } from '../app/fieldDate.tsx';
 import { Latin } from '../app/Names.tsx';
 import { courseWeek } from '../app/Ribbon.tsx';
 import { useConfusions } from '../confusions/useConfusions.ts';
+import { capital } from '../confusions/useNames.ts';
 
 /** What needs doing, in sentences, and the sets of the list as they look on the field date. */
 export function CourseNow({ course }: { course: Course }) {
@@ -171,7 +173,7 @@ function QuizTodos({
     return (
       <Todo key={quiz.id}>
         <Link to={`${base}/${quiz.id}/plan`}>{quiz.title}</Link> is planned for {dayLabel(day)} with{' '}
-        {quiz.stations} stations.
+        {counted(quiz.stations, 'station')}.
         {bare.length > 0 && ` By then ${bareInWords(bare)} no leaves to cut.`}
       </Todo>
     );
@@ -217,9 +219,9 @@ function PairTodo({ course, library, every, pair, day }: PairTodoProps) {
   return (
     <li>
       <Link to={`/c/${course.id}/confusions/${pair.a}/${pair.b}`}>
-        {name(pair.a)} and {name(pair.b)}
+        {capital(name(pair.a))} and {name(pair.b)}
       </Link>{' '}
-      were mixed up in <strong className="rust">{pair.count} answers</strong>;{' '}
+      were mixed up in <strong className="rust">{counted(pair.count, 'answer')}</strong>;{' '}
       {settles
         ? `on a twig cut ${dayLabel(day)}, ${settles} would settle it.`
         : `a twig cut ${dayLabel(day)} does not settle it.`}
