@@ -123,6 +123,12 @@ test('finds a tree by its marks with a slip, and filters by a state', async ({ p
   await list.getByLabel('Filter by character').selectOption('twig.arrangement');
   await list.getByLabel('State of arrangement').selectOption('opposite');
   await expect(list.getByRole('link')).toHaveCount(6);
+  // The box of the bar takes marks as well, and names at once.
+  await page.keyboard.press('Escape');
+  await page.getByLabel('Find a tree').fill('needles 5 blue-gren');
+  await expect(page.getByRole('button', { name: 'western white pine' })).toBeVisible();
+  await page.getByLabel('Find a tree').press('Enter');
+  await expect(page.getByRole('heading', { name: /^western white pine/ })).toBeVisible();
 });
 
 test('paints a range by keys, asks whether it grows here, saves, undoes, and takes occurrence rows in', async ({

@@ -2,10 +2,10 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { App as AntApp, ConfigProvider, Modal } from 'antd';
 import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import { Link, Navigate, NavLink, Route, Routes, useLocation, useNavigate, useParams } from 'react-router';
-import { commonName, scientificName } from '@hurrow/core/taxon';
 import { messageOf, onSessionLost, remove, signInAgain } from './api.ts';
 import { courseQuery, coursesQuery, useLibrary } from './data.ts';
 import { FieldDateProvider, useFieldDate } from './fieldDate.tsx';
+import { Find } from './Find.tsx';
 import { KEYS, useKeys } from './keys.ts';
 import { Ribbon } from './Ribbon.tsx';
 import type { Session } from './session.ts';
@@ -168,55 +168,6 @@ function Header({
         Sign out
       </button>
     </header>
-  );
-}
-
-/** Finds a species by any of its names, as one types. */
-function Find({ courseId, find }: { courseId: string; find: React.RefObject<HTMLInputElement | null> }) {
-  const { profiles } = useLibrary();
-  const [text, setText] = useState('');
-  const go = useNavigate();
-  const wanted = text.trim().toLowerCase();
-  const found = wanted
-    ? profiles
-        .filter(({ taxon }) =>
-          [scientificName(taxon), ...taxon.commonNames, ...taxon.synonyms].some((name) =>
-            name.toLowerCase().includes(wanted),
-          ),
-        )
-        .slice(0, 8)
-    : [];
-  const open = (id: string) => {
-    setText('');
-    find.current?.blur();
-    void go(`/c/${courseId}/species/${id}`);
-  };
-  return (
-    <div className="find">
-      <input
-        ref={find}
-        value={text}
-        placeholder="/ find a tree"
-        aria-label="Find a tree"
-        onChange={(event) => setText(event.target.value)}
-        onKeyDown={(event) => {
-          if (event.key === 'Enter' && found[0]) open(found[0].taxon.id);
-          if (event.key === 'Escape') setText('');
-        }}
-      />
-      {wanted && (
-        <ul>
-          {found.map(({ taxon }) => (
-            <li key={taxon.id}>
-              <button onClick={() => open(taxon.id)}>
-                {commonName(taxon)} <span className="latin">{scientificName(taxon)}</span>
-              </button>
-            </li>
-          ))}
-          {found.length === 0 && <li className="quiet none">No species has this name.</li>}
-        </ul>
-      )}
-    </div>
   );
 }
 

@@ -6,11 +6,12 @@ import { Link, useNavigate } from 'react-router';
 import type { ProfiledTaxon } from '@hurrow/core/evidence';
 import { commonName } from '@hurrow/core/taxon';
 import { stateOf, type Character, organTitle } from '@hurrow/core/vocabulary';
-import { get, messageOf } from '../app/api.ts';
+import { messageOf } from '../app/api.ts';
 import { useVocabulary } from '../app/data.ts';
 import { Strip } from '../app/Drawings.tsx';
 import { useKeys } from '../app/keys.ts';
 import { Latin } from '../app/Names.tsx';
+import { librarySearch } from '../app/search.ts';
 
 const ROW = 47;
 
@@ -32,13 +33,7 @@ export function SpeciesList({ base, profiles, taught, revision, open }: SpeciesL
   const [text, setText] = useState('');
   const [filter, setFilter] = useState<StateFilter>();
   const asked = useDeferredValue(text.trim());
-  const search = useQuery({
-    queryKey: ['search', asked, revision],
-    queryFn: () =>
-      get<{ found: { id: string }[] }>(`/api/library/search?limit=2000&q=${encodeURIComponent(asked)}`),
-    enabled: asked !== '',
-    placeholderData: (before) => before,
-  });
+  const search = useQuery(librarySearch(asked, revision));
   const found = useMemo(
     () => (asked ? search.data?.found.map(({ id }) => id) : undefined),
     [asked, search.data],
