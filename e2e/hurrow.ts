@@ -68,9 +68,17 @@ export class Hurrow {
       .click();
   }
 
-  /** As a power cut would: no chance to finish anything. */
+  /** No chance to finish anything; what was handed to the system is still written. */
   async kill(): Promise<void> {
     await this.end('SIGKILL');
+  }
+
+  /** As a power cut at its worst: of the store nothing reached the disk since the demo was built. */
+  async cutPower(): Promise<void> {
+    await this.kill();
+    const store = join(this.folder, 'store');
+    rmSync(store, { recursive: true });
+    cpSync(join(process.env['HURROW_DEMO_DATA']!, 'store'), store, { recursive: true });
   }
 
   async stop(): Promise<void> {

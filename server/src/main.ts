@@ -1,9 +1,11 @@
 import { existsSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { counted } from '@hurrow/core/words';
 import { createApp } from './app.ts';
 import { readConfig } from './config.ts';
 import { migrate, openFolder } from './db/index.ts';
+import { bringBack } from './quizzes/receive.ts';
 
 const beside = (path: string) => fileURLToPath(new URL(path, import.meta.url));
 
@@ -11,6 +13,15 @@ async function start(): Promise<void> {
   const config = readConfig(process.env);
   const db = await openFolder(resolve(config.dataFolder), beside('./empty-store.tar.gz'));
   await migrate(db);
+  const { back, strangers } = await bringBack(db);
+  if (back > 0)
+    console.warn(
+      `The store had lost ${counted(back, 'answer')}, as in a power cut; all are back from answers.journal.`,
+    );
+  if (strangers > 0)
+    console.warn(
+      `${counted(strangers, 'answer')} in answers.journal belong to stations or students that the store does not know, as when an older copy of it was put back. They stay in the journal.`,
+    );
   const pages = beside('../../web/dist');
   if (!existsSync(pages)) console.warn('The pages are not built. Run “npm run build” and start again.');
   const server = createApp(db, config, pages).listen(config.port, (error?: Error) => {

@@ -1,3 +1,5 @@
+import type { Kept } from './journal.ts';
+
 /** The one door to the store: plain SQL with $1 parameters, the same on PGlite and on a PostgreSQL server. */
 export interface Db {
   query<Row>(sql: string, parameters?: unknown[]): Promise<Row[]>;
@@ -5,6 +7,10 @@ export interface Db {
   transaction<T>(work: (tx: Db) => Promise<T>): Promise<T>;
   /** Several statements without parameters, for migrations. */
   script(sql: string): Promise<void>;
+  /** Resolves when rows that people cannot repeat are on the disk itself; inside a transaction they are written when it has ended well. */
+  keep(rows: readonly Kept[]): Promise<void>;
+  /** All rows that were ever kept, oldest first; none in memory. */
+  kept<Row extends Kept>(): Promise<Row[]>;
   close(): Promise<void>;
 }
 

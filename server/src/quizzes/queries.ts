@@ -139,29 +139,40 @@ export const responsesOfStudent = (db: Db, studentId: string) =>
     [studentId],
   );
 
-export const responseHash = async (db: Db, id: string) =>
-  (await db.query<{ body_hash: string }>('select body_hash from response where id = $1', [id]))[0]?.body_hash;
+/** All ids of a table. */
+export const idsOf = async (db: Db, table: 'response' | 'station' | 'student') =>
+  new Set((await db.query<{ id: string }>(`select id from ${table}`)).map(({ id }) => id));
 
-export const addResponse = async (
-  db: Db,
-  row: {
-    id: string;
-    stationId: string;
-    studentId: string;
-    answer: Answer;
-    by: Speaker;
-    device: string;
-    sequence: number;
-    writtenAt: string;
-    hash: string;
-    enteredBy: string | null;
-  },
-) =>
+export const receivedBefore = async (db: Db, id: string) =>
   (
-    await db.query(
-      `insert into response (id, station_id, student_id, answer, device, sequence, written_at, body_hash, entered_by, by)
-       values ($1, $2, $3, $4::jsonb, $5, $6, $7, $8, $9, $10)
-       on conflict (id) do nothing returning id`,
+    await db.query<{ body_hash: string; received_at: Date }>(
+      'select body_hash, received_at from response where id = $1',
+      [id],
+    )
+  )[0];
+
+export interface NewResponse {
+  id: string;
+  stationId: string;
+  studentId: string;
+  answer: Answer;
+  by: Speaker;
+  device: string;
+  sequence: number;
+  writtenAt: string;
+  /** When it came first, where it is brought back; else now. */
+  receivedAt?: string;
+  hash: string;
+  enteredBy: string | null;
+}
+
+/** When it was received; nothing if an answer with its id is there. */
+export const addResponse = async (db: Db, row: NewResponse) =>
+  (
+    await db.query<{ received_at: Date }>(
+      `insert into response (id, station_id, student_id, answer, device, sequence, written_at, body_hash, entered_by, by, received_at)
+       values ($1, $2, $3, $4::jsonb, $5, $6, $7, $8, $9, $10, coalesce($11::timestamptz, now()))
+       on conflict (id) do nothing returning received_at`,
       [
         row.id,
         row.stationId,
@@ -173,9 +184,10 @@ export const addResponse = async (
         row.hash,
         row.enteredBy,
         row.by,
+        row.receivedAt ?? null,
       ],
     )
-  ).length > 0;
+  )[0]?.received_at;
 
 /** Next sequence number of what staff write through the server: from paper, or deciding. */
 export const nextSequence = async (db: Db, stationId: string, studentId: string, by: Speaker) =>

@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import { jest } from '@jest/globals';
 import type { Caller, TestHurrow } from '../testing/testHurrow.ts';
 import { plantCourse, startHurrow } from '../testing/testHurrow.ts';
 import { classReport } from '../confusions/classReport.ts';
@@ -6,6 +7,8 @@ import { gather } from '../confusions/gather.ts';
 import { courseOf } from '../courses/routes.ts';
 import { migrate } from '../db/index.ts';
 import type { MarkedAnswer } from './marking.ts';
+import type { NewResponse } from './queries.ts';
+import { bringBack } from './receive.ts';
 
 interface MarksAnswer {
   students: { id: string; name: string }[];
@@ -31,7 +34,10 @@ beforeEach(async () => {
   await rowan.post('/api/session/student', { courseCode: planted.code, personalCode: 'ROWAN1' });
   await selma.post('/api/session/student', { courseCode: planted.code, personalCode: 'SELMA2' });
 });
-afterEach(() => hurrow.close());
+afterEach(() => {
+  jest.restoreAllMocks();
+  return hurrow.close();
+});
 
 const open = () => owner.post(`/api/quizzes/${planted.quizId}/open`);
 const stationsFor = async (caller: Caller) =>
@@ -551,4 +557,52 @@ test('students with answers stay on the list', async () => {
   const drop = (id: string) => owner.call('DELETE', `/api/courses/${planted.courseId}/students/${id}`);
   expect((await drop(students[0]!.id)).status).toBe(409);
   expect((await drop(students[1]!.id)).status).toBe(200);
+});
+
+describe('kept on the disk', () => {
+  /** What was kept, as the journal of a folder would hold it. */
+  const listen = () => {
+    const kept: NewResponse[] = [];
+    jest
+      .spyOn(hurrow.db, 'keep')
+      .mockImplementation(async (rows) => void kept.push(...(rows as NewResponse[])));
+    jest.spyOn(hurrow.db, 'kept').mockImplementation(async () => kept as never);
+    return kept;
+  };
+  /** The store as it was before anyone answered. */
+  const loseAll = () =>
+    hurrow.db.script(
+      'alter table response disable trigger user; delete from response; alter table response enable trigger user',
+    );
+
+  test('answers that the store lost come back with their marks, once', async () => {
+    const kept = listen();
+    await open();
+    const [first, second] = await stationsFor(rowan);
+    await send(rowan, response(first!.id, 'Acer', 'rubrum'), response(second!.id, 'Acer', 'rubrum'));
+    await send(rowan, response(first!.id, 'Acer', 'saccharum', { sequence: 2 }));
+    await send(selma, response(first!.id, 'Acer', 'rubrum'));
+    const before = await marks();
+    const rows = () => hurrow.db.query('select * from response order by id');
+    const all = await rows();
+    await loseAll();
+    expect((await marks()).answers).not.toEqual(before.answers);
+    expect(await bringBack(hurrow.db)).toEqual({ back: 4, strangers: 0 });
+    expect(await marks()).toEqual(before);
+    expect(await rows()).toEqual(all);
+    expect(await bringBack(hurrow.db)).toEqual({ back: 0, strangers: 0 });
+    kept.push({ ...kept[0]!, id: randomUUID(), stationId: randomUUID() });
+    expect(await bringBack(hurrow.db)).toEqual({ back: 0, strangers: 1 });
+  });
+
+  test('while the disk refuses, nobody is told that an answer was received; sent again it is', async () => {
+    const kept = listen();
+    await open();
+    const [first] = await stationsFor(rowan);
+    const answer = response(first!.id, 'Acer', 'rubrum');
+    jest.spyOn(hurrow.db, 'keep').mockRejectedValueOnce(new Error('ENOSPC'));
+    expect((await send(rowan, answer)).status).toBe(500);
+    expect((await send(rowan, answer)).body.received).toEqual([answer.id]);
+    expect(kept.map(({ id }) => id)).toEqual([answer.id]);
+  });
 });

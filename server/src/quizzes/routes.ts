@@ -115,7 +115,7 @@ async function enter(
     sequence,
     writtenAt: now.toISOString(),
   };
-  await receive(db, studentId, response, { by, accountId });
+  await db.keep([await receive(db, studentId, response, { by, accountId })]);
 }
 
 /** The answers that count, by student and station. */

@@ -131,7 +131,7 @@ export const sittingRoutes = [
     // Each answer is judged on its own: one that cannot be read keeps none of the others back.
     body: Joi.object({ responses: Joi.array().items(Joi.any()).min(1).max(300).required() }),
     handle: async ({ db, body, who }) => {
-      const received: string[] = [];
+      const received: quizQueries.NewResponse[] = [];
       const refused: { id: string; message: string }[] = [];
       for (const sent of body.responses) {
         const id = idOf(sent);
@@ -145,15 +145,16 @@ export const sittingRoutes = [
               'The quiz is closed and this answer came too late. It stays on this phone; show it to your instructor.',
             );
           await checkSeen(db, station, response.answer);
-          await receive(db, who!.studentId!, response, { by: 'student' });
-          received.push(response.id);
+          received.push(await receive(db, who!.studentId!, response, { by: 'student' }));
         } catch (error) {
           if (!(error instanceof Problem)) throw error;
           if (body.responses.length === 1) throw error;
           refused.push({ id, message: error.message });
         }
       }
-      return { received, refused };
+      // Nobody is told before it is on the disk.
+      await db.keep(received);
+      return { received: received.map(({ id }) => id), refused };
     },
   }),
   route<unknown, { quizId: string }>({

@@ -1,0 +1,139 @@
+import { existsSync } from 'node:fs';
+import { open, readFile, type FileHandle } from 'node:fs/promises';
+import { dirname } from 'node:path';
+import { crc32 } from 'node:zlib';
+
+/** What a journal holds a line of: anything with an id of its own. */
+export interface Kept {
+  id: string;
+}
+
+/**
+ * A file to which rows are appended, each with a checksum, and which is on the disk when an append resolves. PGlite does not force its
+ * writes to the disk; what people cannot repeat is therefore written here as well. Appends that come while the disk is at work share its next
+ * turn, so that a class does not wait in line.
+ *
+ * A last line that a power cut tore is cut off, since nobody was told that it was kept. Damaged lines before the last are left where they
+ * are, skipped, and counted in `damaged`.
+ *
+ * @example
+ * const journal = await Journal.open('data/answers.journal');
+ * await journal.append([{ id: 'b5…', answer: { genus: 'Abies' } }]); // on the disk from here on
+ * await journal.rows(); // [{ id: 'b5…', answer: { genus: 'Abies' } }]
+ */
+export class Journal {
+  private waiting: { bytes: Buffer; ids: string[]; done(): void; failed(error: unknown): void }[] = [];
+  private writing = false;
+  private readonly file: FileHandle;
+  private readonly path: string;
+  private readonly ids: Set<string>;
+  /** Length of what is whole, in bytes. */
+  private length: number;
+  /** Lines that could not be read when the file was opened. */
+  readonly damaged: number;
+
+  private constructor(path: string, file: FileHandle, read: ReadLines) {
+    this.path = path;
+    this.file = file;
+    this.ids = new Set(read.rows.map(({ id }) => id));
+    this.length = read.length;
+    this.damaged = read.damaged;
+  }
+
+  /** Opens a journal, or begins one. Rejects if the file cannot be read or written. */
+  static async open(path: string): Promise<Journal> {
+    const begun = !existsSync(path);
+    const file = await open(path, 'a');
+    const read = linesOf(await readFile(path));
+    await file.truncate(read.length);
+    if (begun) await syncFolder(dirname(path));
+    return new Journal(path, file, read);
+  }
+
+  has(id: string): boolean {
+    return this.ids.has(id);
+  }
+
+  /** Resolves when the rows are on the disk. Rows whose id is there already are not written again. Rejects if the disk refuses. */
+  append(rows: readonly Kept[]): Promise<void> {
+    const fresh = rows.filter(({ id }) => !this.ids.has(id));
+    if (fresh.length === 0) return Promise.resolve();
+    const bytes = Buffer.from(fresh.map(lineOf).join(''));
+    return new Promise((done, failed) => {
+      this.waiting.push({ bytes, ids: fresh.map(({ id }) => id), done, failed });
+      if (!this.writing) void this.write();
+    });
+  }
+
+  /** All rows that can be read, oldest first. */
+  async rows<Row extends Kept>(): Promise<Row[]> {
+    return linesOf(await readFile(this.path)).rows as Row[];
+  }
+
+  async close(): Promise<void> {
+    await this.file.close();
+  }
+
+  private async write(): Promise<void> {
+    this.writing = true;
+    while (this.waiting.length > 0) {
+      const group = this.waiting.splice(0);
+      try {
+        const bytes = Buffer.concat(group.map((entry) => entry.bytes));
+        await this.file.appendFile(bytes);
+        await this.file.datasync();
+        this.length += bytes.length;
+        for (const entry of group) {
+          for (const id of entry.ids) this.ids.add(id);
+          entry.done();
+        }
+      } catch (error) {
+        // Half a line must not run into the next one.
+        await this.file.truncate(this.length).catch(() => undefined);
+        for (const entry of group) entry.failed(error);
+      }
+    }
+    this.writing = false;
+  }
+}
+
+interface ReadLines {
+  rows: Kept[];
+  damaged: number;
+  /** Bytes up to the end of the last line that could be read, or all where the last is only damaged. */
+  length: number;
+}
+
+function lineOf(row: Kept): string {
+  const json = JSON.stringify(row);
+  return `${crc32(json).toString(16).padStart(8, '0')} ${json}\n`;
+}
+
+function linesOf(bytes: Buffer): ReadLines {
+  const rows: Kept[] = [];
+  let damaged = 0;
+  let length = 0;
+  for (let from = 0; from < bytes.length;) {
+    const end = bytes.indexOf(10, from);
+    // What no line end follows was torn while it was written.
+    if (end < 0) break;
+    const row = rowOf(bytes.toString('utf8', from, end));
+    if (row) rows.push(row);
+    else damaged += 1;
+    from = end + 1;
+    length = from;
+  }
+  return { rows, damaged, length };
+}
+
+function rowOf(line: string): Kept | undefined {
+  const json = line.slice(9);
+  if (line.slice(0, 8) !== crc32(json).toString(16).padStart(8, '0')) return undefined;
+  return JSON.parse(json) as Kept;
+}
+
+/** A new file's name is on the disk when its folder is. */
+async function syncFolder(folder: string): Promise<void> {
+  const handle = await open(folder, 'r');
+  await handle.sync().finally(() => handle.close());
+}
