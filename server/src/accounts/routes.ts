@@ -97,7 +97,7 @@ export const accountRoutes = [
     path: '/api/session/password',
     summary: 'Changes the own password; every other session of the account ends.',
     allow: STAFF,
-    guessable: true,
+    guessable: { field: '', most: 20 },
     body: Joi.object({
       now: Joi.string().required().label('Password now'),
       next: Joi.string().min(10).max(200).required().label('New password'),

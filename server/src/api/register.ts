@@ -1,5 +1,5 @@
 import express, { type ErrorRequestHandler, type Express, type Request, type RequestHandler } from 'express';
-import { rateLimit } from 'express-rate-limit';
+import { ipKeyGenerator, rateLimit } from 'express-rate-limit';
 import Joi from 'joi';
 import type { Config } from '../config.ts';
 import { nowOf } from '../config.ts';
@@ -11,25 +11,17 @@ import type { Route, Who } from './route.ts';
 
 /** Hangs the routes into the application: who may call, what is valid, and errors as JSON with a message. */
 export function register(app: Express, routes: readonly Route[], db: Db, config: Config): void {
-  const slowGuessing = rateLimit({
-    windowMs: 10 * 60_000,
-    limit: 40,
-    skipSuccessfulRequests: true,
-    standardHeaders: true,
-    legacyHeaders: false,
-    message: { message: 'Too many failed sign-ins from here. Wait ten minutes and try again.' },
-  });
   for (const entry of routes) {
     const path = entry.path.replace(/\{(\w+)\}/g, ':$1');
-    const guards = entry.guessable ? [slowGuessing] : [];
-    const limit = entry.limit ?? '4mb';
+    const guards = entry.guessable ? [slowGuessing(entry.path, entry.guessable)] : [];
+    const limit = entry.guessable ? '10kb' : (entry.limit ?? '4mb');
     const read = entry.takesImage ? express.raw({ type: 'image/*', limit }) : express.json({ limit });
     // Who calls is known before anything that is sent is read: nobody makes the server read a file who may not send one.
     const known: RequestHandler = async (request, response, next) => {
       response.locals['who'] = await admitted(db, entry, request);
       next();
     };
-    app[entry.method](path, ...guards, known, read, async (request, response) => {
+    app[entry.method](path, known, read, ...guards, async (request, response) => {
       const who = response.locals['who'] as Who | undefined;
       if (!isPlainText([request.params, request.query, entry.severally ? {} : request.body]))
         throw new Problem(
@@ -58,6 +50,24 @@ export function register(app: Express, routes: readonly Route[], db: Db, config:
   });
   app.use('/api', errorsAsJson);
 }
+
+/** Counts failed calls of ten minutes from an address at one account or course. */
+const slowGuessing = (path: string, { field, most }: NonNullable<Route['guessable']>) =>
+  rateLimit({
+    windowMs: 10 * 60_000,
+    limit: most,
+    skipSuccessfulRequests: true,
+    standardHeaders: true,
+    legacyHeaders: false,
+    keyGenerator: ({ ip = '', body }, response) => {
+      const aimedAt = (body as Record<string, unknown> | undefined)?.[field];
+      const who = response.locals['who'] as Who | undefined;
+      const whom =
+        typeof aimedAt === 'string' ? aimedAt.replace(/\s/g, '').toLowerCase() : (who?.accountId ?? '');
+      return `${path} ${ipKeyGenerator(ip)} ${whom}`;
+    },
+    message: { message: 'Too many failed sign-ins from here. Wait ten minutes and try again.' },
+  });
 
 /** Who calls a route. Throws where it is not for them, or the call does not come from our own pages. */
 async function admitted(db: Db, entry: Route, request: Request): Promise<Who | undefined> {

@@ -48,8 +48,8 @@ export interface Route<Body = unknown, Params = Record<string, string>, Query = 
   limit?: string;
   /** The handler looks at each part of the body on its own, so that one bad part does not refuse the others. */
   severally?: boolean;
-  /** Failed calls are counted and slowed down. */
-  guessable?: boolean;
+  /** Failed calls are counted and slowed down: for each address and whom is guessed at, so that nobody locks out the others of a room. */
+  guessable?: { field: string; most: number };
   /** Media type of the answer when it is not JSON; the handler then returns a string or a Buffer. */
   answers?: string;
   handle(context: Context<Body, Params, Query>): Promise<unknown>;

@@ -91,7 +91,7 @@ export const authRoutes = [
     path: '/api/session/account',
     summary: 'Signs in with e-mail and password.',
     allow: 'anyone',
-    guessable: true,
+    guessable: { field: 'email', most: 20 },
     body: Joi.object({
       email: Joi.string().trim().required().label('E-mail'),
       password: Joi.string().required().label('Password'),
@@ -115,7 +115,8 @@ export const authRoutes = [
     path: '/api/session/student',
     summary: 'Signs a student in with course code and personal code.',
     allow: 'anyone',
-    guessable: true,
+    // A lecture hall behind one address may mistype.
+    guessable: { field: 'courseCode', most: 150 },
     body: Joi.object({
       courseCode: Joi.string().trim().required().label('Course code'),
       personalCode: Joi.string().trim().required().label('Personal code'),

@@ -17,6 +17,7 @@ import * as quizQueries from '../quizzes/queries.ts';
 import { receive } from '../quizzes/receive.ts';
 import { responseSchema, type ResponseBody } from '../quizzes/schema.ts';
 import { committedLibrary } from '../species/committed.ts';
+import { keepPace } from './pace.ts';
 
 /** The “what do you see” questions of a station with all states to choose from; what is right there stays here. */
 async function questionsInWords(db: Db, { frozen }: quizQueries.StationRow, audience: Audience) {
@@ -131,6 +132,7 @@ export const sittingRoutes = [
     // Each answer is judged on its own: one that cannot be read keeps none of the others back.
     body: Joi.object({ responses: Joi.array().items(Joi.any()).min(1).max(300).required() }),
     handle: async ({ db, body, who }) => {
+      keepPace(who!.studentId!, body.responses.length, performance.now());
       const received: quizQueries.NewResponse[] = [];
       const refused: { id: string; message: string }[] = [];
       for (const sent of body.responses) {

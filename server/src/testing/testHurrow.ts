@@ -157,6 +157,19 @@ const length = (low: number, high: number) => ({
   value: { kind: 'range', low, high },
 });
 
+/** Settings of a course. */
+export const MAPLES = {
+  name: 'Maples',
+  startsOn: '2026-08-31',
+  weeks: 14,
+  audience: 'technical',
+  units: 'metric',
+  marking: { policy: 'binomial', points: { name: 2, genus: 1, epithet: 1, family: 1 }, deduction: 0.25 },
+  latitude: 47,
+  longitude: -116,
+  elevation: 800,
+};
+
 /** Two maples in a course with two students, and a planned quiz of two stations. */
 export async function plantCourse(owner: Caller) {
   const add = (taxon: object, changes: object[]) =>
@@ -175,19 +188,7 @@ export async function plantCourse(owner: Caller) {
   ];
   const red = (await add(maple('Acer', 'rubrum', 'red maple'), scores('ovate', 0.06))).body;
   const sugar = (await add(maple('Acer', 'saccharum', 'sugar maple'), scores('orbicular', 0.1))).body;
-  const course = (
-    await owner.post<{ id: string }>('/api/courses', {
-      name: 'Maples',
-      startsOn: '2026-08-31',
-      weeks: 14,
-      audience: 'technical',
-      units: 'metric',
-      marking: { policy: 'binomial', points: { name: 2, genus: 1, epithet: 1, family: 1 }, deduction: 0.25 },
-      latitude: 47,
-      longitude: -116,
-      elevation: 800,
-    })
-  ).body;
+  const course = (await owner.post<{ id: string }>('/api/courses', MAPLES)).body;
   await owner.put(`/api/courses/${course.id}/list`, {
     sets: [{ title: 'Maples', week: 1, taxa: [red.id, sugar.id] }],
   });
