@@ -1,5 +1,5 @@
 import { existsSync } from 'node:fs';
-import { open, readFile, type FileHandle } from 'node:fs/promises';
+import { open, readFile, truncate, type FileHandle } from 'node:fs/promises';
 import { dirname } from 'node:path';
 import { crc32 } from 'node:zlib';
 
@@ -44,8 +44,10 @@ export class Journal {
   static async open(path: string): Promise<Journal> {
     const begun = !existsSync(path);
     const file = await open(path, 'a');
-    const read = linesOf(await readFile(path));
-    await file.truncate(read.length);
+    const bytes = await readFile(path);
+    const read = linesOf(bytes);
+    // By its path: a file open for appending cannot be cut on every system.
+    if (read.length < bytes.length) await truncate(path, read.length);
     if (begun) await syncFolder(dirname(path));
     return new Journal(path, file, read);
   }
@@ -89,7 +91,7 @@ export class Journal {
         }
       } catch (error) {
         // Half a line must not run into the next one.
-        await this.file.truncate(this.length).catch(() => undefined);
+        await truncate(this.path, this.length).catch(() => undefined);
         for (const entry of group) entry.failed(error);
       }
     }
@@ -132,8 +134,9 @@ function rowOf(line: string): Kept | undefined {
   return JSON.parse(json) as Kept;
 }
 
-/** A new file's name is on the disk when its folder is. */
+/** A new file's name is on the disk when its folder is. Systems that do not open folders write it by themselves. */
 async function syncFolder(folder: string): Promise<void> {
-  const handle = await open(folder, 'r');
-  await handle.sync().finally(() => handle.close());
+  const handle = await open(folder, 'r').catch(() => undefined);
+  await handle?.sync().catch(() => undefined);
+  await handle?.close();
 }
