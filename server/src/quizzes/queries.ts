@@ -1,5 +1,5 @@
-import type { Answer, AnswerPart } from '@hurrow/core/names';
-import type { FrozenStation, Speaker } from '@hurrow/core/quiz';
+import type { AnswerPart } from '@hurrow/core/names';
+import type { FrozenStation, Speaker, StoredResponse } from '@hurrow/core/quiz';
 import type { Medium, View } from '@hurrow/core/view';
 import type { Db } from '../db/index.ts';
 
@@ -113,14 +113,7 @@ export const freeze = (db: Db, stationId: string, frozen: FrozenStation) =>
 export const setVoided = (db: Db, stationId: string, voided: boolean) =>
   db.query('update station set voided = $2 where id::text = $1', [stationId, voided]);
 
-export interface ResponseRow {
-  id: string;
-  stationId: string;
-  studentId: string;
-  answer: Answer;
-  by: Speaker;
-  device: string;
-  sequence: number;
+export interface ResponseRow extends StoredResponse {
   written_at: Date;
 }
 
@@ -151,14 +144,7 @@ export const receivedBefore = async (db: Db, id: string) =>
     )
   )[0];
 
-export interface NewResponse {
-  id: string;
-  stationId: string;
-  studentId: string;
-  answer: Answer;
-  by: Speaker;
-  device: string;
-  sequence: number;
+export interface NewResponse extends StoredResponse {
   writtenAt: string;
   /** When it came first, where it is brought back; else now. */
   receivedAt?: string;

@@ -559,6 +559,21 @@ test('students with answers stay on the list', async () => {
   expect((await drop(students[1]!.id)).status).toBe(200);
 });
 
+test('an answer whose acknowledgement was lost is acknowledged after the quiz was closed; another comes too late', async () => {
+  await open();
+  const [first] = await stationsFor(rowan);
+  const answer = response(first!.id, 'Acer', 'rubrum');
+  await send(rowan, answer);
+  await owner.post(`/api/quizzes/${planted.quizId}/close`);
+  expect((await send(rowan, answer)).body.received).toEqual([answer.id]);
+  const refused = [
+    await send(rowan, response(first!.id, 'Acer', 'saccharum')),
+    await send(rowan, { ...answer, answer: { genus: 'Quercus' } }),
+    await send(selma, answer),
+  ];
+  expect(refused.map(({ status }) => status)).toEqual([409, 409, 409]);
+});
+
 describe('kept on the disk', () => {
   /** What was kept, as the journal of a folder would hold it. */
   const listen = () => {
