@@ -1,13 +1,21 @@
-import { cpSync, mkdirSync, writeFileSync } from 'node:fs';
+import { cpSync, mkdirSync, mkdtempSync, readdirSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { PGlite } from '@electric-sql/pglite';
 import { build } from 'esbuild';
+import { create } from 'tar';
 
 const here = (path) => fileURLToPath(new URL(path, import.meta.url));
 
 mkdirSync(here('dist'), { recursive: true });
 await build({
-  entryPoints: { main: here('src/main.ts'), confusionWorker: here('src/confusions/worker.ts') },
+  entryPoints: {
+    main: here('src/main.ts'),
+    care: here('src/backups/care.ts'),
+    confusionWorker: here('src/confusions/worker.ts'),
+    backupWorker: here('src/backups/worker.ts'),
+  },
   outdir: here('dist'),
   bundle: true,
   platform: 'node',
@@ -19,10 +27,10 @@ await build({
 });
 cpSync(here('src/db/migrations'), here('dist/migrations'), { recursive: true });
 
-// Creating a store takes seconds, unpacking one does not: an empty store is packed once, at build time.
-const empty = await PGlite.create();
-writeFileSync(
-  here('dist/empty-store.tar.gz'),
-  Buffer.from(await (await empty.dumpDataDir('gzip')).arrayBuffer()),
-);
+// Creating a store takes seconds, unpacking one does not: an empty store is packed once, at build time. It is closed before, so that
+// whoever opens it finds it in order.
+const folder = mkdtempSync(join(tmpdir(), 'hurrow-empty-'));
+const empty = await PGlite.create(folder);
 await empty.close();
+await create({ gzip: true, cwd: folder, file: here('dist/empty-store.tar.gz') }, readdirSync(folder));
+rmSync(folder, { recursive: true });

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { existsSync, rmSync, writeFileSync } from 'node:fs';
+import { rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { hash } from '@node-rs/argon2';
@@ -73,7 +73,7 @@ async function fillLibrary(db: Db, libraryId: string, accountId: string): Promis
 const folder = process.argv[2] ?? fileURLToPath(new URL('../data/', import.meta.url));
 const packed = fileURLToPath(new URL('../../server/dist/empty-store.tar.gz', import.meta.url));
 rmSync(folder, { recursive: true, force: true });
-const db = await openFolder(folder, existsSync(packed) ? packed : undefined);
+const db = await openFolder(folder, { packed });
 await migrate(db);
 await db.transaction(fill);
 await db.close();

@@ -228,14 +228,16 @@ async function answerQuiz(
       await receive(
         db,
         student.id,
-        {
-          id: randomUUID(),
-          stationId: id,
-          answer,
-          device: 'paper',
-          sequence: 1,
-          writtenAt: `${quiz.heldOn}T17:00:00.000Z`,
-        },
+        [
+          {
+            id: randomUUID(),
+            stationId: id,
+            answer,
+            device: 'paper',
+            sequence: 1,
+            writtenAt: `${quiz.heldOn}T17:00:00.000Z`,
+          },
+        ],
         { by: 'paper', accountId: ground.accountId },
       );
       await regrade(

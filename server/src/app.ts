@@ -2,21 +2,24 @@ import { randomBytes } from 'node:crypto';
 import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import compression from 'compression';
-import express, { type Express } from 'express';
+import express, { type Express, type RequestHandler } from 'express';
 import helmet from 'helmet';
-import { pino } from 'pino';
+import { pino, type Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import { accountRoutes } from './accounts/routes.ts';
 import { openApi } from './api/openapi.ts';
 import { register } from './api/register.ts';
 import { route, type Route } from './api/route.ts';
 import { authRoutes } from './auth/routes.ts';
+import { backupRoutes } from './backups/routes.ts';
 import { characterRoutes } from './characters/routes.ts';
 import type { Config } from './config.ts';
 import { confusionRoutes } from './confusions/routes.ts';
 import { courseRoutes } from './courses/routes.ts';
 import type { Db } from './db/index.ts';
 import { exchangeRoutes } from './exchange/routes.ts';
+import { Health } from './health/health.ts';
+import { SLOW, watched } from './health/slowQueries.ts';
 import { lookalikeRoutes } from './lookalikes/routes.ts';
 import { measurementRoutes } from './measurements/routes.ts';
 import { photoRoutes } from './photos/routes.ts';
@@ -33,6 +36,7 @@ import { speciesRoutes } from './species/routes.ts';
 const described: Route[] = [
   ...authRoutes,
   ...accountRoutes,
+  ...backupRoutes,
   ...speciesRoutes,
   ...sourceRoutes,
   ...characterRoutes,
@@ -65,13 +69,20 @@ export const ROUTES: Route[] = [
 ];
 
 /** The application: API under /api, the built pages from `webFolder` for everything else. */
-export function createApp(db: Db, config: Config, webFolder?: string): Express {
+export function createApp(store: Db, config: Config, webFolder?: string, health = new Health()): Express {
   const app = express();
+  const logger = pino({ level: config.logLevel });
+  const db = watched(store, (sql, took) => {
+    health.timesStatement(sql, took);
+    // The words of the statement only: what was filled in may be about people.
+    if (took > SLOW) logger.warn({ sql, took: Math.round(took) }, 'slow query');
+  });
   app.disable('x-powered-by');
-  app.set('trust proxy', config.secure ? 1 : false);
+  app.set('trust proxy', config.proxies);
+  if (config.proxies === 0) app.use(proxyNoticed(logger));
   app.use(
     pinoHttp({
-      logger: pino({ level: config.logLevel }),
+      logger,
       autoLogging: false,
       genReqId: () => randomBytes(6).toString('hex'),
       // Neither cookies nor what people wrote: a line of the log says which request failed, and where in the code.
@@ -86,6 +97,8 @@ export function createApp(db: Db, config: Config, webFolder?: string): Express {
       },
     }),
   );
+  app.use(health.timesCalls);
+  health.hang(app, db);
   app.use((_request, response, next) => {
     response.locals['nonce'] = randomBytes(16).toString('base64');
     next();
@@ -115,9 +128,23 @@ export function createApp(db: Db, config: Config, webFolder?: string): Express {
     }),
   );
   app.use(compression());
-  register(app, ROUTES, db, config);
+  register(app, ROUTES, db, config, health);
   if (webFolder && existsSync(webFolder)) servePages(app, webFolder);
   return app;
+}
+
+/** Says once that something stands in front that Hurrow was not told of: all callers then seem to have one address. */
+function proxyNoticed(logger: Logger): RequestHandler {
+  let said = false;
+  return (request, _response, next) => {
+    if (!said && request.get('x-forwarded-for') !== undefined) {
+      said = true;
+      logger.warn(
+        'A proxy stands in front of Hurrow. Set HURROW_PROXIES=1, and HURROW_HTTPS=1 where it speaks https, so that callers are told apart and cookies travel safely.',
+      );
+    }
+    next();
+  };
 }
 
 function servePages(app: Express, folder: string): void {

@@ -7,6 +7,8 @@ export interface Config {
   clock: string | undefined;
   /** Cookies for https only. */
   secure: boolean;
+  /** Proxies that stand in front; the address of a caller is what the first of them says. */
+  proxies: number;
   logLevel: string;
 }
 
@@ -20,12 +22,19 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
     throw new Error(
       `HURROW_CLOCK is “${clock}”. Set it to a date such as 2026-10-15T09:00:00Z, or leave it out.`,
     );
+  const secure = env['HURROW_HTTPS'] === '1';
+  const proxies = Number(env['HURROW_PROXIES'] ?? (secure ? 1 : 0));
+  if (!Number.isInteger(proxies) || proxies < 0 || proxies > 5)
+    throw new Error(
+      `HURROW_PROXIES is “${env['HURROW_PROXIES']}”. Set it to how many proxies stand in front, such as 1.`,
+    );
   return {
     port,
     dataFolder: env['HURROW_DATA'] ?? 'data',
     demo: env['HURROW_DEMO'] === '1',
     clock,
-    secure: env['HURROW_HTTPS'] === '1',
+    secure,
+    proxies,
     logLevel: env['LOG_LEVEL'] ?? 'warn',
   };
 }

@@ -3,7 +3,11 @@ import { resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { counted } from '@hurrow/core/words';
 import { createApp } from './app.ts';
+import { endBackups } from './backups/backup.ts';
+import { keepBackups } from './backups/daily.ts';
+import { shelfOf } from './backups/shelf.ts';
 import { readConfig } from './config.ts';
+import { Health } from './health/health.ts';
 import { migrate, openFolder } from './db/index.ts';
 import { bringBack } from './quizzes/receive.ts';
 
@@ -11,7 +15,7 @@ const beside = (path: string) => fileURLToPath(new URL(path, import.meta.url));
 
 async function start(): Promise<void> {
   const config = readConfig(process.env);
-  const db = await openFolder(resolve(config.dataFolder), beside('./empty-store.tar.gz'));
+  const db = await openFolder(resolve(config.dataFolder), { packed: beside('./empty-store.tar.gz') });
   await migrate(db);
   const { back, strangers } = await bringBack(db);
   if (back > 0)
@@ -22,9 +26,11 @@ async function start(): Promise<void> {
     console.warn(
       `${counted(strangers, 'answer')} in answers.journal belong to stations or students that the store does not know, as when an older copy of it was put back. They stay in the journal.`,
     );
+  const endKeeping = keepBackups(db.files!, shelfOf(db.files!.folder), !config.demo);
   const pages = beside('../../web/dist');
   if (!existsSync(pages)) console.warn('The pages are not built. Run “npm run build” and start again.');
-  const server = createApp(db, config, pages).listen(config.port, (error?: Error) => {
+  const health = new Health();
+  const server = createApp(db, config, pages, health).listen(config.port, (error?: Error) => {
     // Express calls back on an error too: a port in use is not ready.
     if (!error) console.log(`Hurrow is ready at http://localhost:${config.port}`);
   });
@@ -39,7 +45,9 @@ async function start(): Promise<void> {
   const stop = () => {
     if (stopping) return;
     stopping = true;
-    server.close(() => void db.close().then(() => process.exit(0)));
+    health.stop();
+    endKeeping();
+    server.close(() => void Promise.all([endBackups(), db.close()]).then(() => process.exit(0)));
     server.closeIdleConnections();
     setTimeout(() => server.closeAllConnections(), 2000).unref();
   };

@@ -4,13 +4,20 @@ import Joi from 'joi';
 import type { Config } from '../config.ts';
 import { nowOf } from '../config.ts';
 import type { Db } from '../db/index.ts';
+import type { Health } from '../health/health.ts';
 import { whoIs } from '../auth/sessions.ts';
 import { isPlainText } from './plainText.ts';
 import { Problem } from './problem.ts';
 import type { Route, Who } from './route.ts';
 
 /** Hangs the routes into the application: who may call, what is valid, and errors as JSON with a message. */
-export function register(app: Express, routes: readonly Route[], db: Db, config: Config): void {
+export function register(
+  app: Express,
+  routes: readonly Route[],
+  db: Db,
+  config: Config,
+  health: Health,
+): void {
   for (const entry of routes) {
     const path = entry.path.replace(/\{(\w+)\}/g, ':$1');
     const guards = entry.guessable ? [slowGuessing(entry.path, entry.guessable)] : [];
@@ -31,6 +38,7 @@ export function register(app: Express, routes: readonly Route[], db: Db, config:
       const answer = await entry.handle({
         db,
         config,
+        health,
         now: nowOf(config),
         who,
         body: valid(entry.body, request.body ?? {}),
@@ -40,7 +48,7 @@ export function register(app: Express, routes: readonly Route[], db: Db, config:
         response,
       });
       if (response.headersSent) return;
-      response.set('Cache-Control', 'no-store');
+      if (!response.get('Cache-Control')) response.set('Cache-Control', 'no-store');
       if (entry.answers) response.type(entry.answers).send(answer);
       else response.json(answer ?? { done: true });
     });
@@ -96,6 +104,10 @@ function valid(schema: Joi.ObjectSchema | undefined, input: unknown): unknown {
   );
 }
 
+/** What the system and PostgreSQL call a disk that is full or can only be read, and a page that is not what it was. */
+const DISK_FULL = new Set(['ENOSPC', 'EDQUOT', 'EROFS', '53100']);
+const DAMAGED = new Set(['XX001', 'XX002']);
+
 const errorsAsJson: ErrorRequestHandler = (error: unknown, request: Request, response, next) => {
   if (response.headersSent) return next(error);
   if (error instanceof Problem)
@@ -110,6 +122,17 @@ const errorsAsJson: ErrorRequestHandler = (error: unknown, request: Request, res
       .status(status)
       .json({ message: 'The request could not be read. Reload the page and try again.' });
   request.log?.error(error);
+  const code = (error as { code?: string }).code ?? '';
+  if (DISK_FULL.has(code))
+    return void response.status(507).json({
+      message:
+        'The disk of this Hurrow is full, and this was not stored. It stays where you typed it; tell the owner to make room, then try again.',
+    });
+  if (DAMAGED.has(code))
+    return void response.status(500).json({
+      message:
+        'A part of the store cannot be read, as after a fault of the disk. The owner stops Hurrow and brings it back with “npm run repair”; nothing you typed was lost.',
+    });
   response.status(500).json({
     message: `Something went wrong on the server. Nothing you typed was lost; try again, and if it stays tell the owner the number ${String(request.id)}.`,
   });

@@ -2,6 +2,7 @@ import type Joi from 'joi';
 import type { Request, Response } from 'express';
 import type { Config } from '../config.ts';
 import type { Db } from '../db/index.ts';
+import type { Health } from '../health/health.ts';
 
 export type Role = 'owner' | 'instructor' | 'assistant' | 'student';
 
@@ -22,6 +23,7 @@ export const INSTRUCTORS: Role[] = ['owner', 'instructor'];
 export interface Context<Body, Params, Query> {
   db: Db;
   config: Config;
+  health: Health;
   now: Date;
   who: Who | undefined;
   body: Body;

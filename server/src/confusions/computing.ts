@@ -1,6 +1,6 @@
-import { fileURLToPath } from 'node:url';
 import { MessageChannel } from 'node:worker_threads';
-import { Piscina } from 'piscina';
+import type { Piscina } from 'piscina';
+import { threadFor } from '../thread.ts';
 import type { ClassInput, ClassReport } from './classReport.ts';
 import type { Task } from './worker.ts';
 
@@ -19,16 +19,7 @@ interface Running extends Progress {
 const running = new Map<string, Running>();
 let pool: Piscina | undefined;
 
-// Built, the worker lies beside the server; from source it is TypeScript, which Node is taught to read.
-const built = !import.meta.url.endsWith('.ts');
-const poolOf = () =>
-  (pool ??= new Piscina({
-    filename: fileURLToPath(new URL(built ? './confusionWorker.js' : './worker.ts', import.meta.url)),
-    maxThreads: 1,
-    minThreads: 0,
-    idleTimeout: 10_000,
-    ...(built ? {} : { execArgv: ['--import', 'tsx'] }),
-  }));
+const poolOf = () => (pool ??= threadFor('confusionWorker', './confusions/worker.ts'));
 
 /** How far the computation of a key is; undefined where none is under way. */
 export const progressOf = (key: string): Progress | undefined => {

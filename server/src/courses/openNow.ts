@@ -1,5 +1,5 @@
 import type { Db } from '../db/index.ts';
-import { quizzesOfCourse } from '../quizzes/queries.ts';
+import { quizStates } from '../quizzes/queries.ts';
 import type { CourseRow } from './queries.ts';
 import type { OpenToStudents } from './schema.ts';
 
@@ -12,6 +12,6 @@ const WORKS_OUT: readonly OpenToStudents[] = ['contrasts', 'keys'];
  */
 export async function openNow(db: Db, course: CourseRow): Promise<OpenToStudents[]> {
   if (course.opens.length === 0) return [];
-  const sitting = (await quizzesOfCourse(db, course.id)).some(({ state }) => state === 'open');
+  const sitting = (await quizStates(db, course.id)).some(({ state }) => state === 'open');
   return course.opens.filter((part) => !sitting || !WORKS_OUT.includes(part));
 }

@@ -1,4 +1,6 @@
-import { existsSync, mkdirSync, mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
+import { spawn, type ChildProcess } from 'node:child_process';
+import { once } from 'node:events';
+import { mkdirSync, mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { readConfig } from '../config.ts';
@@ -7,15 +9,35 @@ import { lockFolder } from './lock.ts';
 
 const folder = () => mkdtempSync(join(tmpdir(), 'hurrow-test-'));
 
-test('a folder has one owner; a dead owner’s lock is taken over', () => {
+/** Another program that holds the lock of a folder until it is told to end. */
+async function otherOwner(at: string): Promise<ChildProcess> {
+  const script = `import { lockFolder } from ${JSON.stringify(new URL('./lock.ts', import.meta.url).href)};
+    lockFolder(process.argv[1]); console.log('locked'); setInterval(() => undefined, 1000);`;
+  const child = spawn(process.execPath, ['--import', 'tsx', '--input-type=module', '-e', script, at]);
+  await once(child.stdout, 'data');
+  return child;
+}
+
+test('a folder has one owner, whatever the number of its process; who dies lets go of it', async () => {
   const at = folder();
-  writeFileSync(join(at, 'owner.pid'), '1');
-  expect(() => lockFolder(at)).toThrow('in use by process 1');
-  writeFileSync(join(at, 'owner.pid'), '999999999');
-  const unlock = lockFolder(at);
-  expect(existsSync(join(at, 'owner.pid'))).toBe(true);
-  unlock();
-  expect(existsSync(join(at, 'owner.pid'))).toBe(false);
+  const owner = await otherOwner(at);
+  // In a container of its own the other has the number that this process has here, or that of nobody.
+  writeFileSync(join(at, 'owner.pid'), String(process.pid));
+  await expect(openFolder(at)).rejects.toThrow(
+    new RegExp(`in use by process ${owner.pid} on .*set HURROW_DATA`),
+  );
+  expect(readdirSync(at)).not.toContain('store');
+  owner.kill('SIGKILL');
+  await once(owner, 'close');
+  lockFolder(at)();
+  rmSync(at, { recursive: true });
+});
+
+test('a folder that cannot be written to is refused with what to do', async () => {
+  const at = folder();
+  writeFileSync(join(at, 'file'), '');
+  await expect(openFolder(join(at, 'file'))).rejects.toThrow(/is a file. Set HURROW_DATA to a folder/);
+  await expect(openFolder(join(at, 'file', 'deeper'))).rejects.toThrow(/is a file/);
   rmSync(at, { recursive: true });
 });
 
@@ -44,12 +66,10 @@ test('a store that a broken restore left is refused and nothing in it is touched
   const at = folder();
   mkdirSync(join(at, 'store', 'base'), { recursive: true });
   writeFileSync(join(at, 'store', 'base', '1234'), 'rows');
-  await expect(openFolder(at)).rejects.toThrow(
-    /PG_VERSION is missing.*Copy the whole folder from your backup/,
-  );
+  await expect(openFolder(at)).rejects.toThrow(/PG_VERSION is missing.*npm run repair/);
   expect(readdirSync(join(at, 'store'))).toEqual(['base']);
   // The refusal gives the folder back.
-  expect(existsSync(join(at, 'owner.pid'))).toBe(false);
+  lockFolder(at)();
   rmSync(at, { recursive: true });
 });
 

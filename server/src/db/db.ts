@@ -12,6 +12,21 @@ export interface Db {
   /** All rows that were ever kept, oldest first; none in memory. */
   kept<Row extends Kept>(): Promise<Row[]>;
   close(): Promise<void>;
+  /** The files of a store that lies in a folder of this machine; none in memory. */
+  files?: StoreFiles;
+}
+
+/** What can be done with a store as files. */
+export interface StoreFiles {
+  /** The data folder, in which the store and the journal lie. */
+  folder: string;
+  /**
+   * Copies store and journal into a new folder while others go on reading and writing. All that was acknowledged before the call is in the
+   * copy, which opens like a store after a power cut.
+   */
+  copyTo(folder: string): Promise<void>;
+  /** Puts the store that lies in another data folder in place of this one, which is kept beside it. Whoever asks meanwhile waits. */
+  replaceBy(folder: string): Promise<void>;
 }
 
 /** The single row of a query that must find one. Throws if it finds none. */

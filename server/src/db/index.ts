@@ -1,4 +1,7 @@
 export * from './db.ts';
-export type { Kept } from './journal.ts';
+export { Journal, type Kept } from './journal.ts';
 export * from './migrate.ts';
-export * from './pglite.ts';
+export * from './folderStore.ts';
+export { openInMemory } from './pglite.ts';
+export { lockFolder } from './lock.ts';
+export { bringToDisk, holdsStore } from './storeFiles.ts';

@@ -1,35 +1,41 @@
-import { readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { closeSync, ftruncateSync, openSync, readFileSync, rmSync, writeSync } from 'node:fs';
+import { hostname } from 'node:os';
 import { join } from 'node:path';
+import { tryLock, unlock } from 'fs-native-extensions';
 
 /**
- * Makes this process the only owner of a data folder: PGlite itself would let a second one in and lose rows. A lock left by
- * a process that has died is taken over. Returns what gives the folder back.
+ * Makes this process the only owner of a data folder: PGlite itself would let a second one in and lose rows. The operating system holds
+ * the lock and lets go of it when the process ends, however it ends; it is seen from other containers, too, where process numbers mean
+ * nothing. What stands in the file is only for people to read.
+ *
+ * @returns what gives the folder back
+ * @example
+ * const unlock = lockFolder('data'); // throws “The data in data is in use by …” where another Hurrow has it
  */
 export function lockFolder(folder: string): () => void {
-  const file = join(folder, 'owner.pid');
-  for (let attempt = 0; attempt < 2; attempt += 1) {
-    try {
-      writeFileSync(file, String(process.pid), { flag: 'wx' });
-      return () => rmSync(file, { force: true });
-    } catch (error) {
-      if ((error as NodeJS.ErrnoException).code !== 'EEXIST') throw error;
-    }
-    const owner = Number(readFileSync(file, 'utf8'));
-    if (owner !== process.pid && isAlive(owner))
-      throw new Error(
-        `The data in ${folder} is in use by process ${owner}. Stop that Hurrow first, or set HURROW_DATA to another folder.`,
-      );
-    rmSync(file, { force: true });
+  const file = join(folder, 'owner.lock');
+  const handle = openSync(file, 'a+');
+  if (!tryLock(handle)) {
+    closeSync(handle);
+    throw new Error(
+      `The data in ${folder} is in use by ${ownerIn(file)}. Stop that Hurrow first, or set HURROW_DATA to another folder.`,
+    );
   }
-  throw new Error(`The data in ${folder} could not be locked. Check that the folder can be written to.`);
+  ftruncateSync(handle);
+  writeSync(handle, `process ${process.pid} on ${hostname()}, since ${new Date().toISOString()}\n`);
+  // Left by versions that held a folder by a process number.
+  rmSync(join(folder, 'owner.pid'), { force: true });
+  return () => {
+    unlock(handle);
+    closeSync(handle);
+  };
 }
 
-function isAlive(pid: number): boolean {
-  if (!Number.isInteger(pid) || pid <= 0) return false;
+/** Who has the lock, in the words of its file. Some systems let nobody read a locked file. */
+function ownerIn(file: string): string {
   try {
-    process.kill(pid, 0);
-    return true;
-  } catch (error) {
-    return (error as NodeJS.ErrnoException).code === 'EPERM';
+    return readFileSync(file, 'utf8').trim() || 'another Hurrow';
+  } catch {
+    return 'another Hurrow';
   }
 }

@@ -8,6 +8,7 @@ import {
 } from '@hurrow/core/names';
 import { effectiveResponses } from '@hurrow/core/quiz';
 import type { Db } from '../db/index.ts';
+import { fixedStations } from './fixed.ts';
 import * as queries from './queries.ts';
 
 export interface MarkedAnswer {
@@ -25,12 +26,48 @@ export interface MarkedAnswer {
 
 /** Lists met so far, by content: stations of a course share theirs, and a list once known is quicker to resolve against. */
 const lists = new Map<string, readonly NamedTaxon[]>();
+/** The one list for each that was asked for before. */
+const shared = new WeakMap<readonly NamedTaxon[], readonly NamedTaxon[]>();
 
 function sharedList(list: readonly NamedTaxon[]): readonly NamedTaxon[] {
+  const known = shared.get(list);
+  if (known) return known;
   const key = JSON.stringify(list);
   const held = lists.get(key) ?? list;
   if (lists.size >= 50) lists.clear();
   lists.set(key, held);
+  shared.set(list, held);
+  return held;
+}
+
+/** Answers and marks of the quizzes that were looked at last. Answers never change; a mark changes with the ruling on it. */
+interface Marked {
+  responses: Map<string, queries.ResponseRow>;
+  newest: Date | null;
+  marks: Map<string, { ruling: number | undefined; mark: Mark }>;
+}
+const KEPT = 12;
+const marked = new Map<string, Marked>();
+
+/** Forgets answers and marks, after another store was put in the place of this one or a student was removed. */
+export const forgetMarks = (): void => marked.clear();
+
+/** The answers of a quiz, of which only those are read that came since they were read last. */
+async function heldResponses(db: Db, quizId: string): Promise<Marked> {
+  const { n, newest } = await queries.countResponses(db, quizId);
+  let held = marked.get(quizId) ?? { responses: new Map(), newest: null, marks: new Map() };
+  if (held.responses.size !== n) {
+    // Those of the last moment come again, since others may have come in it.
+    for (const row of await queries.responsesOfQuiz(db, quizId, held.newest)) held.responses.set(row.id, row);
+    if (held.responses.size !== n) {
+      const all = await queries.responsesOfQuiz(db, quizId);
+      held = { ...held, responses: new Map(all.map((row) => [row.id, row])) };
+    }
+    held.newest = newest;
+  }
+  marked.delete(quizId);
+  marked.set(quizId, held);
+  for (const oldest of marked.keys()) if (marked.size > KEPT) marked.delete(oldest);
   return held;
 }
 
@@ -57,53 +94,71 @@ function rulingOn(
 }
 
 /**
- * The marks of a quiz, worked out anew from the frozen stations, the responses and the rulings: nothing of them is stored.
+ * The marks of a quiz, worked out from the frozen stations, the responses and the rulings: nothing of them is stored.
  */
 export async function marksOf(
   db: Db,
   quizRow: queries.QuizRow,
 ): Promise<{ stations: queries.StationRow[]; answers: MarkedAnswer[] }> {
-  const stations = await queries.stations(db, quizRow.id);
-  const responses = await queries.responsesOfQuiz(db, quizRow.id);
+  const stations = await fixedStations(db, quizRow.id);
+  const { responses, marks } = await heldResponses(db, quizRow.id);
   const rulings = await queries.rulings(db, quizRow.course_id);
   const byId = new Map(stations.map((station) => [station.id, station]));
   const listOf = new Map(stations.map(({ id, frozen }) => [id, frozen ? sharedList(frozen.list) : []]));
-  const answers = effectiveResponses(responses).flatMap(({ response, conflicting }): MarkedAnswer[] => {
-    const frozen = byId.get(response.stationId)?.frozen;
-    const truth = frozen?.list.find((taxon) => taxon.id === frozen.truth);
-    if (!frozen || !truth) return [];
-    const text = answerText(response.answer);
-    const ruling = rulingOn(response, frozen.truth, rulings);
-    return [
-      {
-        responseId: response.id,
-        studentId: response.studentId,
-        stationId: response.stationId,
-        written: response.answer,
-        text,
-        mark: markAnswer(
-          response.answer,
-          truth,
-          listOf.get(response.stationId)!,
-          frozen.marking,
-          ruling && { taxonId: ruling.counts_as, ...(ruling.points ? { points: ruling.points } : {}) },
-        ),
-        ruling: ruling
-          ? {
-              id: ruling.id,
-              by: ruling.by,
-              at: ruling.at,
-              reason: ruling.reason,
-              alone: ruling.student_id !== null,
-            }
-          : null,
-        conflicting: conflicting.map((other) => ({
-          responseId: other.id,
-          device: other.device,
-          written: other.answer,
-        })),
-      },
-    ];
-  });
+  const answers = effectiveResponses([...responses.values()]).flatMap(
+    ({ response, conflicting }): MarkedAnswer[] => {
+      const frozen = byId.get(response.stationId)?.frozen;
+      const truth = frozen?.list.find((taxon) => taxon.id === frozen.truth);
+      if (!frozen || !truth) return [];
+      const text = answerText(response.answer);
+      const ruling = rulingOn(response, frozen.truth, rulings);
+      return [
+        {
+          responseId: response.id,
+          studentId: response.studentId,
+          stationId: response.stationId,
+          written: response.answer,
+          text,
+          mark: markOnce(marks, response.id, ruling?.id, () =>
+            markAnswer(
+              response.answer,
+              truth,
+              listOf.get(response.stationId)!,
+              frozen.marking,
+              ruling && { taxonId: ruling.counts_as, ...(ruling.points ? { points: ruling.points } : {}) },
+            ),
+          ),
+          ruling: ruling
+            ? {
+                id: ruling.id,
+                by: ruling.by,
+                at: ruling.at,
+                reason: ruling.reason,
+                alone: ruling.student_id !== null,
+              }
+            : null,
+          conflicting: conflicting.map((other) => ({
+            responseId: other.id,
+            device: other.device,
+            written: other.answer,
+          })),
+        },
+      ];
+    },
+  );
   return { stations, answers };
+}
+
+/** The mark of an answer, worked out again only under another ruling. */
+function markOnce(
+  marks: Marked['marks'],
+  responseId: string,
+  ruling: number | undefined,
+  work: () => Mark,
+): Mark {
+  const held = marks.get(responseId);
+  if (held && held.ruling === ruling) return held.mark;
+  const mark = work();
+  marks.set(responseId, { ruling, mark });
+  return mark;
 }

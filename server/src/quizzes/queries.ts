@@ -25,6 +25,10 @@ export const quizzesOfCourse = (db: Db, courseId: string) =>
     [courseId],
   );
 
+/** The quizzes of a course without what costs time to count. */
+export const quizStates = (db: Db, courseId: string) =>
+  db.query<QuizRow>(`select ${QUIZ} from quiz where course_id = $1 order by held_on, title`, [courseId]);
+
 export const quiz = async (db: Db, id: string) =>
   (await db.query<QuizRow>(`select ${QUIZ} from quiz where id::text = $1`, [id]))[0];
 
@@ -88,6 +92,21 @@ export const station = async (db: Db, id: string) =>
     )
   )[0];
 
+/** Whether stations count in marks and analyses. */
+export const countingOf = (db: Db, quizId: string) =>
+  db.query<Pick<StationRow, 'id' | 'voided' | 'left_out'>>(
+    'select id, voided, left_out from station where quiz_id = $1',
+    [quizId],
+  );
+
+/** Where stations belong, without what is fixed in them. */
+export const placesOf = (db: Db, stationIds: readonly string[]) =>
+  db.query<{ id: string; quiz_id: string; course_id: string; state: QuizRow['state'] }>(
+    `select station.id, quiz_id, quiz.course_id, quiz.state
+       from station join quiz on quiz.id = station.quiz_id where station.id = any($1::uuid[])`,
+    [stationIds],
+  );
+
 export const addStation = (db: Db, row: Omit<StationRow, 'voided' | 'left_out' | 'frozen'>) =>
   db.query(
     `insert into station (id, quiz_id, position, taxon_id, medium, view, seed, asks)
@@ -117,13 +136,25 @@ export interface ResponseRow extends StoredResponse {
   written_at: Date;
 }
 
-export const responsesOfQuiz = (db: Db, quizId: string) =>
+/** The answers of a quiz that came from a moment on, or all. */
+export const responsesOfQuiz = (db: Db, quizId: string, since: Date | null = null) =>
   db.query<ResponseRow>(
     `select response.id, station_id as "stationId", student_id as "studentId", answer, by, device, sequence, written_at
        from response join station on station.id = response.station_id
-      where station.quiz_id = $1 order by received_at, sequence`,
-    [quizId],
+      where station.quiz_id = $1 and ($2::timestamptz is null or received_at >= $2)
+      order by received_at, sequence`,
+    [quizId, since],
   );
+
+/** How many answers a quiz has, and when the newest came. */
+export const countResponses = async (db: Db, quizId: string) =>
+  (
+    await db.query<{ n: number; newest: Date | null }>(
+      `select count(*)::int as n, max(received_at) as newest from response
+        where station_id in (select id from station where quiz_id = $1)`,
+      [quizId],
+    )
+  )[0]!;
 
 export const responsesOfStudent = (db: Db, studentId: string) =>
   db.query<ResponseRow>(
@@ -136,13 +167,20 @@ export const responsesOfStudent = (db: Db, studentId: string) =>
 export const idsOf = async (db: Db, table: 'response' | 'station' | 'student') =>
   new Set((await db.query<{ id: string }>(`select id from ${table}`)).map(({ id }) => id));
 
-export const receivedBefore = async (db: Db, id: string) =>
-  (
-    await db.query<{ body_hash: string; received_at: Date }>(
-      'select body_hash, received_at from response where id = $1',
-      [id],
-    )
-  )[0];
+/** What was said, and when, by answers that were received before. */
+export const receivedBefore = (db: Db, ids: readonly string[]) =>
+  db.query<{ id: string; body_hash: string; received_at: Date }>(
+    'select id, body_hash, received_at from response where id = any($1::uuid[])',
+    [ids],
+  );
+
+/** How many stations of a quiz each student has answered. */
+export const answeredStations = (db: Db, quizId: string) =>
+  db.query<{ student_id: string; n: number }>(
+    `select student_id, count(distinct station_id)::int as n from response
+      where station_id in (select id from station where quiz_id = $1) group by student_id`,
+    [quizId],
+  );
 
 export interface NewResponse extends StoredResponse {
   writtenAt: string;
@@ -152,28 +190,22 @@ export interface NewResponse extends StoredResponse {
   enteredBy: string | null;
 }
 
-/** When it was received; nothing if an answer with its id is there. */
-export const addResponse = async (db: Db, row: NewResponse) =>
-  (
-    await db.query<{ received_at: Date }>(
-      `insert into response (id, station_id, student_id, answer, device, sequence, written_at, body_hash, entered_by, by, received_at)
-       values ($1, $2, $3, $4::jsonb, $5, $6, $7, $8, $9, $10, coalesce($11::timestamptz, now()))
-       on conflict (id) do nothing returning received_at`,
-      [
-        row.id,
-        row.stationId,
-        row.studentId,
-        JSON.stringify(row.answer),
-        row.device,
-        row.sequence,
-        row.writtenAt,
-        row.hash,
-        row.enteredBy,
-        row.by,
-        row.receivedAt ?? null,
-      ],
-    )
-  )[0]?.received_at;
+/**
+ * Adds answers in one statement and says when each was received; one whose id is there already is left out. The statement does not wait
+ * for the disk: `keep` does, for many students at once.
+ */
+export const addResponses = (db: Db, rows: readonly NewResponse[]) =>
+  db.query<{ id: string; received_at: Date }>(
+    `with unhurried as materialized (select set_config('synchronous_commit', 'off', true))
+     insert into response (id, station_id, student_id, answer, device, sequence, written_at, body_hash, entered_by, by, received_at)
+     select r.id, "stationId", "studentId", answer, device, sequence, "writtenAt", hash, "enteredBy", by, 
+            coalesce("receivedAt", now() + place * interval '1 microsecond')
+       from unhurried, jsonb_to_recordset($1::jsonb) as r (id uuid, "stationId" uuid, "studentId" uuid, answer jsonb, device text,
+            sequence integer, "writtenAt" timestamptz, hash text, "enteredBy" uuid, by text, "receivedAt" timestamptz, place integer)
+     on conflict (id) do nothing returning id, received_at`,
+    // Of two that come together the later one counts: each has its own moment.
+    [JSON.stringify(rows.map((row, place) => ({ ...row, place })))],
+  );
 
 /** Next sequence number of what staff write through the server: from paper, or deciding. */
 export const nextSequence = async (db: Db, stationId: string, studentId: string, by: Speaker) =>

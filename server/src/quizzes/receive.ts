@@ -1,31 +1,31 @@
 import { createHash } from 'node:crypto';
-import { conflict } from '../api/problem.ts';
+import { conflict, type Problem } from '../api/problem.ts';
 import type { Db } from '../db/index.ts';
 import type { Speaker } from '@hurrow/core/quiz';
 import * as queries from './queries.ts';
 import type { ResponseBody } from './schema.ts';
 
+/** Rows that one statement adds. */
+const AT_ONCE = 500;
+
+/** Who speaks is known from the session, never from the body. */
+export type SpeakerOf = { by: 'student' } | { by: Exclude<Speaker, 'student'>; accountId: string };
+
 /**
- * Stores one response for good. The same response sent twice is acknowledged twice and stored once; the same id with another
- * body is refused (409), so that no answer is changed without trace. Who speaks is known from the session, never from the body.
+ * Stores responses of a student for good. The same response sent twice is acknowledged twice and stored once; an id that comes with another
+ * body is refused (409), so that no answer is changed without trace.
  *
- * @returns the row as it is to be kept (`db.keep`) before anyone is told that it was received
+ * @returns for each response, in their order, the row as it is to be kept (`db.keep`) before anyone is told that it was received, or what
+ *   is wrong with it
  */
 export async function receive(
   db: Db,
   studentId: string,
-  body: ResponseBody,
-  speaker: { by: 'student' } | { by: Exclude<Speaker, 'student'>; accountId: string },
-): Promise<queries.NewResponse> {
-  const said = JSON.stringify([
-    body.stationId,
-    studentId,
-    Object.entries(body.answer).sort(),
-    body.device,
-    body.sequence,
-  ]);
-  const hash = createHash('sha256').update(said).digest('hex');
-  const row = {
+  bodies: readonly ResponseBody[],
+  speaker: SpeakerOf,
+): Promise<(queries.NewResponse | Problem)[]> {
+  if (bodies.length === 0) return [];
+  const rows = bodies.map((body): queries.NewResponse => ({
     id: body.id,
     stationId: body.stationId,
     studentId,
@@ -33,18 +33,34 @@ export async function receive(
     device: body.device,
     sequence: body.sequence,
     writtenAt: body.writtenAt,
-    hash,
+    hash: hashOf(studentId, body),
     by: speaker.by,
     enteredBy: speaker.by === 'student' ? null : speaker.accountId,
-  };
-  const now = await queries.addResponse(db, row);
-  if (now) return { ...row, receivedAt: now.toISOString() };
-  const before = (await queries.receivedBefore(db, body.id))!;
-  if (before.body_hash !== hash)
-    throw conflict(
-      'An answer with this id was received before and says something else. The first one is kept; answer again to change it.',
-    );
-  return { ...row, receivedAt: before.received_at.toISOString() };
+  }));
+  const added = await queries.addResponses(db, rows);
+  const arrived = new Map(added.map(({ id, received_at }) => [id, received_at]));
+  const held =
+    added.length === rows.length
+      ? []
+      : await queries.receivedBefore(
+          db,
+          rows.map(({ id }) => id),
+        );
+  const before = new Map(held.map((row) => [row.id, row]));
+  return rows.map((row) => {
+    const first = before.get(row.id);
+    if (first && first.body_hash !== row.hash)
+      return conflict(
+        'An answer with this id was received before and says something else. The first one is kept; answer again to change it.',
+      );
+    return { ...row, receivedAt: (first?.received_at ?? arrived.get(row.id)!).toISOString() };
+  });
+}
+
+function hashOf(studentId: string, body: ResponseBody): string {
+  const answer = Object.entries(body.answer).sort();
+  const said = JSON.stringify([body.stationId, studentId, answer, body.device, body.sequence]);
+  return createHash('sha256').update(said).digest('hex');
 }
 
 /**
@@ -65,7 +81,8 @@ export async function bringBack(db: Db): Promise<{ back: number; strangers: numb
   const known = missing.filter((row) => stations.has(row.stationId) && students.has(row.studentId));
   let back = 0;
   await db.transaction(async (tx) => {
-    for (const row of known) if (await queries.addResponse(tx, row)) back += 1;
+    for (let from = 0; from < known.length; from += AT_ONCE)
+      back += (await queries.addResponses(tx, known.slice(from, from + AT_ONCE))).length;
   });
   return { back, strangers: missing.length - known.length };
 }

@@ -13,16 +13,19 @@ import {
 } from '@hurrow/core/quiz';
 import { dayOfYear } from '@hurrow/core/season';
 import { counted } from '@hurrow/core/words';
-import { badInput, conflict, notFound } from '../api/problem.ts';
+import { badInput, conflict, notFound, Problem } from '../api/problem.ts';
 import { accountOf, INSTRUCTORS, route, STAFF } from '../api/route.ts';
+import { unchanged } from '../api/unchanged.ts';
 import { courseOf } from '../courses/routes.ts';
 import * as courseQueries from '../courses/queries.ts';
 import type { Db } from '../db/index.ts';
 import { photoFor } from '../photos/photoFor.ts';
 import { libraryAt } from '../species/store.ts';
 import { checkSeen } from './checkSeen.ts';
+import { fixedStations } from './fixed.ts';
 import { answerKey, marksOf, wholeAnswerKey } from './marking.ts';
 import * as queries from './queries.ts';
+import { tellLive } from './live.ts';
 import { receive } from './receive.ts';
 import { answerSchema, planSchema, rulingSchema, type PlanBody, type RulingBody } from './schema.ts';
 
@@ -115,7 +118,9 @@ async function enter(
     sequence,
     writtenAt: now.toISOString(),
   };
-  await db.keep([await receive(db, studentId, response, { by, accountId })]);
+  const [received] = await receive(db, studentId, [response], { by, accountId });
+  if (received instanceof Problem) throw received;
+  await db.keep([received!]);
 }
 
 /** The answers that count, by student and station. */
@@ -298,11 +303,22 @@ export const quizRoutes = [
     summary: 'The drawing that students see at a station of an opened quiz.',
     allow: STAFF,
     answers: 'image/svg+xml',
-    handle: async ({ db, params }) => {
-      const station = await queries.station(db, params.stationId);
-      if (!station?.frozen?.drawing || station.quiz_id !== params.quizId) throw notFound('drawing');
-      return station.frozen.drawing;
+    handle: async ({ db, params, request, response }) => {
+      const stations = await fixedStations(db, (await quizOf(db, params.quizId)).id);
+      const station = stations.find(({ id }) => id === params.stationId);
+      if (!station?.frozen?.drawing) throw notFound('drawing');
+      return unchanged(request, response, station.frozen.drawing);
     },
+  }),
+  route<unknown, { quizId: string }>({
+    method: 'get',
+    path: '/api/quizzes/{quizId}/live',
+    summary:
+      'Server-sent events while a quiz is sat: how many stations each student has answered, all at first and then what changes.',
+    allow: STAFF,
+    answers: 'text/event-stream',
+    handle: async ({ db, params, request, response }) =>
+      tellLive(db, (await quizOf(db, params.quizId)).id, request, response),
   }),
   route<unknown, { quizId: string }>({
     method: 'get',

@@ -1,5 +1,6 @@
 import Joi from 'joi';
 import { vocabularyOfLibrary } from '@hurrow/core/library';
+import type { NamingPolicy } from '@hurrow/core/names';
 import { effectiveResponses, statesToSee } from '@hurrow/core/quiz';
 import { characterName, type Audience } from '@hurrow/core/score';
 import { commonName, scientificName } from '@hurrow/core/taxon';
@@ -8,10 +9,13 @@ import { stateOf } from '@hurrow/core/vocabulary';
 import { isPlainText } from '../api/plainText.ts';
 import { badInput, notFound, Problem } from '../api/problem.ts';
 import { route } from '../api/route.ts';
+import { isUuid, unchanged } from '../api/unchanged.ts';
 import type { Db } from '../db/index.ts';
 import { openNow } from '../courses/openNow.ts';
 import { courseOf } from '../courses/routes.ts';
+import { answersCame } from '../quizzes/changes.ts';
 import { checkSeen } from '../quizzes/checkSeen.ts';
+import { fixedStations } from '../quizzes/fixed.ts';
 import { marksOf } from '../quizzes/marking.ts';
 import * as quizQueries from '../quizzes/queries.ts';
 import { receive } from '../quizzes/receive.ts';
@@ -57,7 +61,103 @@ function readResponse(sent: unknown): ResponseBody {
   return value;
 }
 
-/** What a student's phone may know: never the taxon of a station nor its traits. */
+/** A quiz as every student of a course sees it, put into words. */
+async function quizInWords(db: Db, quiz: quizQueries.QuizRow, audience: Audience, policy: NamingPolicy) {
+  const stations = await fixedStations(db, quiz.id);
+  const list = stations[0]?.frozen?.list ?? [];
+  return {
+    id: quiz.id,
+    title: quiz.title,
+    policy: stations[0]?.frozen?.marking.policy ?? policy,
+    names: policy === 'common' ? list.map(commonName).sort() : [],
+    stations: await Promise.all(
+      stations.map(async (station) => ({
+        id: station.id,
+        position: station.position,
+        medium: MEDIUM_TITLES[station.medium],
+        shows: viewInWords(station.view),
+        drawn: isPicture(station) && Boolean(station.frozen?.drawing),
+        asks: await questionsInWords(db, station, audience),
+      })),
+    ),
+  };
+}
+
+type QuizInWords = Awaited<ReturnType<typeof quizInWords>>;
+/** What opening has fixed is put into words once; it is forgotten with the fixed stations. */
+const inWords = new WeakMap<object, Map<string, QuizInWords>>();
+
+async function sameForAll(db: Db, quiz: quizQueries.QuizRow, audience: Audience, policy: NamingPolicy) {
+  const frozen = (await fixedStations(db, quiz.id))[0]?.frozen;
+  if (!frozen) return quizInWords(db, quiz, audience, policy);
+  const key = `${quiz.title} ${audience} ${policy}`;
+  const held = inWords.get(frozen) ?? new Map<string, QuizInWords>();
+  inWords.set(frozen, held);
+  const found = held.get(key) ?? (await quizInWords(db, quiz, audience, policy));
+  held.set(key, found);
+  return found;
+}
+
+/** An answer that was sent: as it was read, or what is wrong with it. */
+type Judged = { id: string } & ({ body: ResponseBody; quizId: string } | { wrong: Problem });
+
+/** Judges each answer alone: one that cannot be read keeps none of the others back. */
+async function judged(db: Db, sent: readonly unknown[], courseId: string): Promise<Judged[]> {
+  const read = await Promise.all(
+    sent.map((one) => judge(idOf(one), async () => ({ body: readResponse(one), quizId: '' }))),
+  );
+  const bodies = read.flatMap((entry) => ('body' in entry ? entry.body : []));
+  const places = await quizQueries.placesOf(
+    db,
+    bodies.map(({ stationId }) => stationId),
+  );
+  const placeOf = new Map(places.map((row) => [row.id, row]));
+  // What came in time and is sent again, since its acknowledgement was lost, is acknowledged for as long as a phone asks.
+  const late = bodies.filter(({ stationId }) => placeOf.get(stationId)?.state !== 'open');
+  const ids = late.map(({ id }) => id);
+  const before = new Set(
+    ids.length > 0 ? (await quizQueries.receivedBefore(db, ids)).map((row) => row.id) : [],
+  );
+  return Promise.all(
+    read.map((entry) =>
+      'wrong' in entry
+        ? entry
+        : judge(entry.id, async () => {
+            const { body } = entry;
+            const place = placeOf.get(body.stationId);
+            if (place?.course_id !== courseId) throw notFound('station');
+            if (place.state !== 'open' && !before.has(body.id))
+              throw new Problem(
+                409,
+                'The quiz is closed and this answer came too late. It stays on this phone; show it to your instructor.',
+              );
+            if (Object.values(body.answer.seen ?? {}).some(Boolean)) {
+              const stations = await fixedStations(db, place.quiz_id);
+              await checkSeen(
+                db,
+                stations.find(({ id }) => id === body.stationId)!,
+                body.answer,
+              );
+            }
+            return { body, quizId: place.quiz_id };
+          }),
+    ),
+  );
+}
+
+async function judge(
+  id: string,
+  work: () => Promise<{ body: ResponseBody; quizId: string }>,
+): Promise<Judged> {
+  try {
+    return { id, ...(await work()) };
+  } catch (error) {
+    if (error instanceof Problem) return { id, wrong: error };
+    throw error;
+  }
+}
+
+/** What a student’s phone may know: never the taxon of a station nor its traits. */
 export const sittingRoutes = [
   route({
     method: 'get',
@@ -67,31 +167,14 @@ export const sittingRoutes = [
     allow: ['student'],
     handle: async ({ db, who }) => {
       const course = await courseOf(db, who!.courseId!);
-      const quizzes = await quizQueries.quizzesOfCourse(db, course.id);
+      const quizzes = await quizQueries.quizStates(db, course.id);
       const own = effectiveResponses(await quizQueries.responsesOfStudent(db, who!.studentId!));
+      const answers = new Map(own.map(({ response }) => [response.stationId, response.answer]));
       const open = [];
-      for (const quiz of quizzes.filter((row) => row.state === 'open')) {
-        const stations = await quizQueries.stations(db, quiz.id);
-        open.push({
-          id: quiz.id,
-          title: quiz.title,
-          policy: stations[0]?.frozen?.marking.policy ?? course.marking.policy,
-          names:
-            course.marking.policy === 'common'
-              ? (stations[0]?.frozen?.list.map(commonName).sort() ?? [])
-              : [],
-          stations: await Promise.all(
-            stations.map(async (station) => ({
-              id: station.id,
-              position: station.position,
-              medium: MEDIUM_TITLES[station.medium],
-              shows: viewInWords(station.view),
-              drawn: isPicture(station) && Boolean(station.frozen?.drawing),
-              asks: await questionsInWords(db, station, course.audience),
-              answer: own.find(({ response }) => response.stationId === station.id)?.response.answer ?? null,
-            })),
-          ),
-        });
+      for (const quiz of quizzes.filter(({ state }) => state === 'open')) {
+        const shown = await sameForAll(db, quiz, course.audience, course.marking.policy);
+        const stations = shown.stations.map((row) => ({ ...row, answer: answers.get(row.id) ?? null }));
+        open.push({ ...shown, stations });
       }
       return {
         course: course.name,
@@ -111,16 +194,13 @@ export const sittingRoutes = [
     summary: 'The drawing of a station of an open quiz: outlines only, no names.',
     allow: ['student'],
     answers: 'image/svg+xml',
-    handle: async ({ db, params, who }) => {
-      const station = await quizQueries.station(db, params.stationId);
-      if (
-        !station?.frozen?.drawing ||
-        !isPicture(station) ||
-        station.course_id !== who!.courseId ||
-        station.state !== 'open'
-      )
-        throw notFound('drawing');
-      return station.frozen.drawing;
+    handle: async ({ db, params, who, request, response }) => {
+      if (!isUuid(params.stationId)) throw notFound('drawing');
+      const [place] = await quizQueries.placesOf(db, [params.stationId]);
+      if (place?.course_id !== who!.courseId || place?.state !== 'open') throw notFound('drawing');
+      const station = (await fixedStations(db, place.quiz_id)).find(({ id }) => id === params.stationId);
+      if (!station?.frozen?.drawing || !isPicture(station)) throw notFound('drawing');
+      return unchanged(request, response, station.frozen.drawing);
     },
   }),
   route<{ responses: unknown[] }>({
@@ -129,35 +209,26 @@ export const sittingRoutes = [
     summary: 'Receives answers. Sending one again does no harm; each is acknowledged after it is stored.',
     allow: ['student'],
     severally: true,
-    // Each answer is judged on its own: one that cannot be read keeps none of the others back.
     body: Joi.object({ responses: Joi.array().items(Joi.any()).min(1).max(300).required() }),
-    handle: async ({ db, body, who }) => {
+    handle: async ({ db, body, who, health }) => {
       keepPace(who!.studentId!, body.responses.length, performance.now());
-      const received: quizQueries.NewResponse[] = [];
-      const refused: { id: string; message: string }[] = [];
-      for (const sent of body.responses) {
-        const id = idOf(sent);
-        try {
-          const response = readResponse(sent);
-          const station = await quizQueries.station(db, response.stationId);
-          if (!station || station.course_id !== who!.courseId) throw notFound('station');
-          // What came in time and is sent again, since its acknowledgement was lost, is acknowledged for as long as a phone asks.
-          if (station.state !== 'open' && !(await quizQueries.receivedBefore(db, response.id)))
-            throw new Problem(
-              409,
-              'The quiz is closed and this answer came too late. It stays on this phone; show it to your instructor.',
-            );
-          await checkSeen(db, station, response.answer);
-          received.push(await receive(db, who!.studentId!, response, { by: 'student' }));
-        } catch (error) {
-          if (!(error instanceof Problem)) throw error;
-          if (body.responses.length === 1) throw error;
-          refused.push({ id, message: error.message });
-        }
-      }
+      const all = await judged(db, body.responses, who!.courseId!);
+      const good = all.flatMap((entry) => ('body' in entry ? entry.body : []));
+      const stored = await receive(db, who!.studentId!, good, { by: 'student' });
+      const received = stored.flatMap((row) => (row instanceof Problem ? [] : row));
       // Nobody is told before it is on the disk.
       await db.keep(received);
-      return { received: received.map(({ id }) => id), refused };
+      health.countAnswers(received.length);
+      answersCame(all.flatMap((entry) => ('body' in entry ? entry.quizId : [])));
+      const refused = [
+        ...all.flatMap((entry) => ('wrong' in entry ? entry : [])),
+        ...stored.flatMap((row, i) => (row instanceof Problem ? { id: good[i]!.id, wrong: row } : [])),
+      ];
+      if (body.responses.length === 1 && refused[0]) throw refused[0].wrong;
+      return {
+        received: received.map(({ id }) => id),
+        refused: refused.map(({ id, wrong }) => ({ id, message: wrong.message })),
+      };
     },
   }),
   route<unknown, { quizId: string }>({

@@ -24,3 +24,6 @@ export async function committedLibrary(db: Db, revision?: number): Promise<Libra
   for (const oldest of held.keys()) if (held.size > KEPT) held.delete(oldest);
   return found;
 }
+
+/** Forgets what was read, after another store was put in the place of this one: its revisions have the same numbers. */
+export const forgetLibraries = (): void => held.clear();

@@ -60,6 +60,27 @@ export class Caller {
     const response = await fetch(this.base + path, { headers: { cookie: this.cookie } });
     return Buffer.from(await response.arrayBuffer());
   }
+  /** The messages of a stream of events, as they come. */
+  async *listen(path: string): AsyncGenerator<unknown, void, undefined> {
+    const stop = new AbortController();
+    try {
+      const { body } = await fetch(this.base + path, {
+        headers: { cookie: this.cookie },
+        signal: stop.signal,
+      });
+      let text = '';
+      for await (const part of body!.pipeThrough(
+        new TextDecoderStream(),
+      ) as unknown as AsyncIterable<string>) {
+        text += part;
+        const lines = text.split('\n\n');
+        text = lines.pop()!;
+        for (const line of lines) if (line.startsWith('data: ')) yield JSON.parse(line.slice(6));
+      }
+    } finally {
+      stop.abort();
+    }
+  }
   /** Forgets the session, as a browser does whose cookie has run out. */
   forget() {
     this.cookie = '';
@@ -107,6 +128,7 @@ export async function startHurrow(config: Partial<Config> = {}): Promise<TestHur
     demo: false,
     clock: '2026-10-15T16:00:00Z',
     secure: false,
+    proxies: 0,
     logLevel: 'silent',
     ...config,
   });

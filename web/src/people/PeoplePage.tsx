@@ -3,6 +3,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
 import { get, messageOf, post, put } from '../app/api.ts';
 import type { Session } from '../app/session.ts';
+import { Backups } from './Backups.tsx';
 import styles from './people.module.css';
 
 interface Account {
@@ -26,6 +27,7 @@ export default function PeoplePage({ session }: { session: Session }) {
       <h1>People</h1>
       {session.who?.role === 'owner' && <Teachers />}
       <OwnPassword />
+      {session.who?.role === 'owner' && <Backups />}
     </section>
   );
 }

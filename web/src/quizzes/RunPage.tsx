@@ -8,19 +8,19 @@ import { messageOf, post } from '../app/api.ts';
 import { useLibrary, type Course } from '../app/data.ts';
 import { ImportFile } from '../app/ImportFile.tsx';
 import { PaperEntry } from './PaperEntry.tsx';
+import { howFar } from './live.ts';
 import { marksQuery, type Quiz } from './quizData.ts';
+import { useLive } from './useLive.ts';
 
 /** Opens and closes a quiz, shows who has answered, and takes answers from paper. */
 export function RunPage({ course, quiz }: { course: Course; quiz: Quiz }) {
-  const marks = useQuery({
-    ...marksQuery(quiz.id, quiz.state === 'open'),
-    enabled: quiz.state !== 'planned',
-  });
+  const live = useLive(quiz.id, quiz.state !== 'planned');
   const { every } = useLibrary();
   const queries = useQueryClient();
   const { message } = App.useApp();
   const [search, setSearch] = useSearchParams();
   const mode = search.get('enter');
+  const marks = useQuery({ ...marksQuery(quiz.id), enabled: mode === 'paper' });
   const [problem, setProblem] = useState<string>();
   const refresh = async () => {
     const stale = {
@@ -46,9 +46,6 @@ export function RunPage({ course, quiz }: { course: Course; quiz: Quiz }) {
     }
     setWorking(undefined);
   };
-  const counted = new Map<string, number>();
-  for (const answer of marks.data?.answers ?? [])
-    counted.set(answer.studentId, (counted.get(answer.studentId) ?? 0) + 1);
   const taxonName = (id: string) => {
     const found = every.find(({ taxon }) => taxon.id === id);
     return found ? scientificName(found.taxon) : id;
@@ -170,13 +167,16 @@ export function RunPage({ course, quiz }: { course: Course; quiz: Quiz }) {
           </section>
           <section>
             <h2>Who has answered</h2>
+            <p className={live.connected ? 'quiet' : 'notice'} role="status">
+              {howFar(live, course.students, quiz)}
+            </p>
             <table className="plain-table">
               <tbody>
                 {course.students.map((student) => (
                   <tr key={student.id}>
                     <td>{student.name}</td>
                     <td className="num">
-                      {counted.get(student.id) ?? 0} of {quiz.stations.length}
+                      {live.counts?.[student.id] ?? 0} of {quiz.stations.length}
                     </td>
                   </tr>
                 ))}

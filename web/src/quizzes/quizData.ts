@@ -47,9 +47,5 @@ export interface Marks {
 export const quizQuery = (id: string) =>
   queryOptions({ queryKey: ['quiz', id], queryFn: () => get<Quiz>(`/api/quizzes/${id}`) });
 
-export const marksQuery = (id: string, watch = false) =>
-  queryOptions({
-    queryKey: ['marks', id],
-    queryFn: () => get<Marks>(`/api/quizzes/${id}/marks`),
-    refetchInterval: watch ? 5000 : false,
-  });
+export const marksQuery = (id: string) =>
+  queryOptions({ queryKey: ['marks', id], queryFn: () => get<Marks>(`/api/quizzes/${id}/marks`) });

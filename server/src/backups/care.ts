@@ -1,0 +1,117 @@
+import { existsSync, readdirSync, writeFileSync } from 'node:fs';
+import { join, resolve } from 'node:path';
+import { setTimeout as wait } from 'node:timers/promises';
+import { counted } from '@hurrow/core/words';
+import { readConfig } from '../config.ts';
+import { migrate, openFolder, StoreDamaged } from '../db/index.ts';
+import { bringBack } from '../quizzes/receive.ts';
+import { endBackups, makeBackup, placeBackup } from './backup.ts';
+import { ASKED } from './daily.ts';
+import { inWords } from './note.ts';
+import { backupsOn, isBackupName, makeShelf, shelfOf, type Shelved } from './shelf.ts';
+
+/** What the command line does for the data: backup, backups, restore, repair. */
+
+const folder = resolve(readConfig(process.env).dataFolder);
+const shelf = shelfOf(folder);
+const say = (line: string) => console.log(line);
+const when = (iso: string) => iso.slice(0, 16).replace('T', ' ') + ' UTC';
+const lineOf = ({ name, note }: Omit<Shelved, 'bytes'>) =>
+  `${when(note.made)}  ${note.library}: ${inWords(note)}\n    ${join(shelf, name)}`;
+
+async function backup(): Promise<void> {
+  if (!existsSync(join(folder, 'store')))
+    throw new Error(`There are no data in ${folder}. Set HURROW_DATA to the folder of your Hurrow.`);
+  let db;
+  try {
+    db = await openFolder(folder);
+  } catch (error) {
+    if (!(error instanceof Error && error.message.includes('is in use by'))) throw error;
+    return askRunning();
+  }
+  try {
+    say(`Backed up.\n${lineOf(await makeBackup(db.files!, shelf, new Date()))}`);
+  } finally {
+    await db.close();
+  }
+}
+
+/** The Hurrow that has the folder makes the backup. */
+async function askRunning(): Promise<void> {
+  say('Hurrow runs; it makes the backup…');
+  const before = (await backupsOn(shelf))[0]?.name;
+  await makeShelf(shelf);
+  writeFileSync(join(shelf, ASKED), '');
+  for (let second = 0; second < 600 && existsSync(join(shelf, ASKED)); second += 1) await wait(1000);
+  const newest = (await backupsOn(shelf))[0];
+  if (!newest || newest.name === before)
+    throw new Error('Hurrow did not make the backup. Look at what it says where it runs, and try again.');
+  say(`Backed up.\n${lineOf(newest)}`);
+}
+
+async function backups(): Promise<void> {
+  const all = await backupsOn(shelf);
+  say(all.length === 0 ? `There are no backups in ${shelf}.` : all.map(lineOf).join('\n'));
+}
+
+async function restore(given: string | undefined): Promise<void> {
+  if (!given) throw new Error('Say which backup: npm run restore -- FILE. “npm run backups” lists them.');
+  const file = existsSync(given) ? given : join(shelf, given);
+  if (!isBackupName(given) && !existsSync(given)) throw new Error(`There is no file ${given}.`);
+  const { note, back } = await placeBackup(folder, resolve(file));
+  say(`Restored the backup of ${when(note.made)}: ${inWords(note)}.${backInWords(back)}`);
+  say('What was there before lies beside it as “store.before-…”; remove it when all is well.');
+}
+
+const backInWords = (back: number): string =>
+  back > 0 ? ` ${counted(back, 'answer')} that came later are back from the journal.` : '';
+
+/** Opens the store; where it is damaged, puts the newest whole backup in its place. */
+async function repair(): Promise<void> {
+  try {
+    const db = await openFolder(folder, { check: true });
+    await migrate(db);
+    const { back } = await bringBack(db);
+    await db.close();
+    return say(`The store in ${folder} is whole; nothing had to be replaced.${backInWords(back)}`);
+  } catch (error) {
+    if (!(error instanceof StoreDamaged)) throw error;
+    say(error.message.split('. Nothing in it')[0]! + '.');
+  }
+  for (const { name, note } of await backupsOn(shelf)) {
+    try {
+      const { back } = await placeBackup(folder, join(shelf, name));
+      say(`It is brought back as it was on ${when(note.made)}: ${inWords(note)}.${backInWords(back)}`);
+      return say(
+        'What was changed after that in species, courses and marks is not in it. The damaged files lie beside it as “store.before-…”.',
+      );
+    } catch (error) {
+      say(`${name}: ${error instanceof Error ? error.message : String(error)}`);
+    }
+  }
+  const journal = readdirSync(folder).includes('answers.journal')
+    ? ' The journal of answers is there and stays.'
+    : '';
+  throw new Error(
+    `There is no whole backup in ${shelf}.${journal} Copy one from another disk there and run this again; or move ${folder} away and begin anew.`,
+  );
+}
+
+const [command, argument] = process.argv.slice(2);
+const COMMANDS: Record<string, () => Promise<void>> = {
+  backup,
+  backups,
+  restore: () => restore(argument),
+  repair,
+};
+
+try {
+  const work = COMMANDS[command ?? ''];
+  if (!work) throw new Error(`Say what to do: ${Object.keys(COMMANDS).join(', ')}.`);
+  await work();
+} catch (error) {
+  console.error(error instanceof Error ? error.message : error);
+  process.exitCode = 1;
+} finally {
+  await endBackups();
+}

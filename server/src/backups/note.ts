@@ -1,0 +1,78 @@
+import { counted } from '@hurrow/core/words';
+import type { Db } from '../db/index.ts';
+
+/** What a backup says of itself: shown before it is restored, and held against its rows when it is opened. */
+export interface BackupNote {
+  format: 'hurrow backup 1';
+  made: string;
+  library: string;
+  courses: { name: string; students: number; quizzes: number; answers: number }[];
+  /** When the newest answer in it was received. */
+  newestAnswer: string | null;
+  /** Rows by table. */
+  rows: Record<string, number>;
+}
+
+/** Counts what a store holds. Throws if a part of it cannot be read. */
+export async function noteOf(db: Pick<Db, 'query'>, made: Date): Promise<BackupNote> {
+  const rows: Record<string, number> = {};
+  const tables = await db.query<{ name: string }>(
+    `select tablename as name from pg_tables where schemaname = 'public' order by 1`,
+  );
+  for (const { name } of tables) {
+    // The rows' own words are read, and not only counted: a page whose checksum is wrong is found.
+    const [row] = await db.query<{ n: number; read: number }>(
+      `select count(*)::int as n, sum(length(x::text)) as read from "${name}" x`,
+    );
+    rows[name] = row!.n;
+  }
+  if (!tables.some(({ name }) => name === 'library')) return { ...EMPTY, made: made.toISOString(), rows };
+  const [library] = await db.query<{ name: string }>('select name from library limit 1');
+  const [newest] = await db.query<{ at: Date | null }>('select max(received_at) as at from response');
+  return {
+    ...EMPTY,
+    made: made.toISOString(),
+    library: library?.name ?? EMPTY.library,
+    courses: await db.query<BackupNote['courses'][number]>(COURSES),
+    newestAnswer: newest?.at?.toISOString() ?? null,
+    rows,
+  };
+}
+
+const EMPTY: BackupNote = {
+  format: 'hurrow backup 1',
+  made: '',
+  library: 'not yet set up',
+  courses: [],
+  newestAnswer: null,
+  rows: {},
+};
+
+const COURSES = `
+  select name,
+    (select count(*)::int from student where course_id = c.id) as students,
+    (select count(*)::int from quiz where course_id = c.id) as quizzes,
+    (select count(*)::int from response r join student s on s.id = r.student_id where s.course_id = c.id) as answers
+  from course c order by created_at`;
+
+/**
+ * What a backup holds, in a sentence.
+ *
+ * @example
+ * inWords(note); // '42 species, 2 courses with 43 students, 1,204 answers, 12 photographs'
+ */
+export function inWords({ rows, courses }: BackupNote): string {
+  const students = courses.reduce((sum, course) => sum + course.students, 0);
+  return [
+    counted(rows['taxon'] ?? 0, 'species', 'species'),
+    `${counted(courses.length, 'course')} with ${counted(students, 'student')}`,
+    counted(rows['response'] ?? 0, 'answer'),
+    counted(rows['photo'] ?? 0, 'photograph'),
+  ].join(', ');
+}
+
+/** Tables in which two counts of the same store differ. */
+export const differing = (a: BackupNote, b: BackupNote): string[] =>
+  [...new Set([...Object.keys(a.rows), ...Object.keys(b.rows)])].filter(
+    (table) => a.rows[table] !== b.rows[table],
+  );

@@ -1,0 +1,87 @@
+import { existsSync, readdirSync, readFileSync } from 'node:fs';
+import { copyFile, mkdir, open, readdir, writeFile } from 'node:fs/promises';
+import { dirname, join } from 'node:path';
+import { extract } from 'tar';
+
+/** Where PostgreSQL notes whether it was stopped in order, and the word it then has there. */
+const STATE_AT = 16;
+const STOPPED_IN_ORDER = 1;
+
+/** Does a folder hold a store, or what is left of one? */
+export const holdsStore = (store: string): boolean => existsSync(store) && readdirSync(store).length > 0;
+
+/** Was a store stopped in order? After a crash or a power cut it was not. */
+export function stoppedInOrder(store: string): boolean {
+  const file = join(store, 'global', 'pg_control');
+  return existsSync(file) && readFileSync(file).readUInt32LE(STATE_AT) === STOPPED_IN_ORDER;
+}
+
+/** Unpacks a store and brings it to the disk. */
+export async function unpackStore(packed: string, store: string): Promise<void> {
+  await mkdir(store, { recursive: true });
+  await extract({ file: packed, cwd: store });
+  await bringToDisk(store);
+}
+
+/** Brings every file of a folder to the disk, and with it the names in it. */
+export async function bringToDisk(folder: string): Promise<void> {
+  const entries = await readdir(folder, { recursive: true, withFileTypes: true });
+  const paths = entries.map((entry) => join(entry.parentPath, entry.name));
+  await inTurns([...paths, folder, dirname(folder)], async (path) => {
+    // Systems that do not open folders, or not for reading alone, write them by themselves.
+    const handle = await open(path, 'r').catch(() => undefined);
+    await handle?.sync().catch(() => undefined);
+    await handle?.close();
+  });
+}
+
+/** What a copy of a running store has no use for. */
+const PASSING = /^(postmaster\.(pid|opts)|pg_wal$|pg_wal\/|pg_stat_tmp\/|pg_replslot\/|base\/pgsql_tmp)/;
+
+/**
+ * Copies a store's files one after another while it goes on working. The copy alone is in no order; with `label` and the log that was
+ * written meanwhile PostgreSQL brings it into one when it is opened.
+ */
+export async function copyFiles(store: string, target: string): Promise<void> {
+  await copyFolder(store, target, (path) => !PASSING.test(path));
+  await mkdir(join(target, 'pg_wal'), { recursive: true });
+  await mkdir(join(target, 'pg_replslot'), { recursive: true });
+  await mkdir(join(target, 'pg_stat_tmp'), { recursive: true });
+}
+
+/** Adds the log and the label, without which the copy would be opened as what it is not. */
+export async function completeCopy(store: string, target: string, label: string): Promise<void> {
+  await copyFolder(join(store, 'pg_wal'), join(target, 'pg_wal'), () => true);
+  await writeFile(join(target, 'backup_label'), label);
+}
+
+async function copyFolder(from: string, to: string, wanted: (path: string) => boolean): Promise<void> {
+  const entries = await readdir(from, { recursive: true, withFileTypes: true });
+  const path = (entry: { parentPath: string; name: string }) =>
+    join(entry.parentPath, entry.name)
+      .slice(from.length + 1)
+      .replaceAll('\\', '/');
+  await mkdir(to, { recursive: true });
+  for (const folder of entries.filter((entry) => entry.isDirectory()).map(path))
+    if (wanted(folder)) await mkdir(join(to, folder), { recursive: true });
+  await inTurns(
+    entries
+      .filter((entry) => entry.isFile())
+      .map(path)
+      .filter(wanted),
+    (file) =>
+      copyFile(join(from, file), join(to, file)).catch((error: NodeJS.ErrnoException) => {
+        // What the store has meanwhile taken away is not missed.
+        if (error.code !== 'ENOENT') throw error;
+      }),
+  );
+}
+
+/** Four at a time: as many as Node gives to files. */
+async function inTurns(paths: readonly string[], work: (path: string) => Promise<unknown>): Promise<void> {
+  const waiting = [...paths];
+  const turn = async () => {
+    for (let path = waiting.pop(); path !== undefined; path = waiting.pop()) await work(path);
+  };
+  await Promise.all(Array.from({ length: 4 }, turn));
+}

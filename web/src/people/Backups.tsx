@@ -1,0 +1,138 @@
+import { Button } from 'antd';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { counted } from '@hurrow/core/words';
+import { get, messageOf, post } from '../app/api.ts';
+import { momentInWords, sizeInWords, stateOfBackups, whatRestoringDoes, type Backup } from './backups.ts';
+import styles from './people.module.css';
+
+const KEY = ['backups'];
+
+/** Backups of everything: made, looked into, taken away and restored by the owner. */
+export function Backups() {
+  const queries = useQueryClient();
+  const held = useQuery({
+    queryKey: KEY,
+    queryFn: () => get<{ shelf: string; days: number; backups: Backup[] }>('/api/backups'),
+  });
+  const make = useMutation({
+    mutationFn: () => post('/api/backups'),
+    onSuccess: () => queries.invalidateQueries({ queryKey: KEY }),
+  });
+  if (held.error) return <p className="problem">{messageOf(held.error)}</p>;
+  if (!held.data) return null;
+  const { backups, shelf, days } = held.data;
+  const state = stateOfBackups(backups, new Date());
+  return (
+    <section className={styles['add']} aria-labelledby="backups">
+      <h2 id="backups">Backups</h2>
+      <p className={state.calm ? 'quiet' : 'notice'}>{state.words}</p>
+      <Button
+        type={state.calm ? 'default' : 'primary'}
+        loading={make.isPending}
+        onClick={() => make.mutate()}
+      >
+        {make.isPending ? 'Making and checking it…' : 'Back up now'}
+      </Button>
+      {make.error && (
+        <p className="problem" role="alert">
+          {messageOf(make.error)}
+        </p>
+      )}
+      {backups.length > 0 && (
+        <table className={styles['people']}>
+          <thead>
+            <tr>
+              <th scope="col">Made</th>
+              <th scope="col">Holds</th>
+              <th scope="col">Size</th>
+              <th scope="col" />
+            </tr>
+          </thead>
+          <tbody>
+            {backups.map((backup) => (
+              <BackupRow key={backup.name} backup={backup} />
+            ))}
+          </tbody>
+        </table>
+      )}
+      <p className="quiet">
+        Each is opened and counted before it counts as made, and kept for {days} days, in {shelf}. A backup
+        from another machine that is put there appears here. Keep one on another disk, too: the files hold
+        names and marks of people.
+      </p>
+    </section>
+  );
+}
+
+function BackupRow({ backup }: { backup: Backup }) {
+  const [asked, setAsked] = useState(false);
+  const { name, made, library, holds, bytes, courses } = backup;
+  return (
+    <>
+      <tr>
+        <th scope="row">{momentInWords(made)}</th>
+        <td>
+          {library}: {holds}
+        </td>
+        <td>{sizeInWords(bytes)}</td>
+        <td>
+          <a href={`/api/backups/${name}/file`} download>
+            Save elsewhere
+          </a>{' '}
+          <Button size="small" onClick={() => setAsked(!asked)} aria-expanded={asked}>
+            Restore…
+          </Button>
+        </td>
+      </tr>
+      {asked && (
+        <tr>
+          <td colSpan={4}>
+            {courses.length > 0 && (
+              <ul>
+                {courses.map((course) => (
+                  <li key={course.name}>
+                    {course.name}: {counted(course.students, 'student')},{' '}
+                    {counted(course.quizzes, 'quiz', 'quizzes')}, {counted(course.answers, 'answer')}
+                  </li>
+                ))}
+              </ul>
+            )}
+            <Restoring backup={backup} leave={() => setAsked(false)} />
+          </td>
+        </tr>
+      )}
+    </>
+  );
+}
+
+function Restoring({ backup, leave }: { backup: Backup; leave(): void }) {
+  const { name } = backup;
+  const restore = useMutation({
+    mutationFn: () => post<{ back: number }>(`/api/backups/${name}/restore`, { sure: name }),
+  });
+  if (restore.data)
+    return (
+      <p className="notice" role="status">
+        Restored.{' '}
+        {restore.data.back > 0 && `${counted(restore.data.back, 'answer')} that came later are back. `}
+        <a href="/">Sign in again</a>
+      </p>
+    );
+  return (
+    <>
+      <p>{whatRestoringDoes(backup)}</p>
+      <Button danger loading={restore.isPending} onClick={() => restore.mutate()}>
+        Restore this backup
+      </Button>{' '}
+      <Button onClick={leave} disabled={restore.isPending}>
+        Leave all as it is
+      </Button>
+      {restore.error && (
+        <p className="problem" role="alert">
+          {messageOf(restore.error)}
+        </p>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,20 @@
+import { howFar, NOTHING, told } from './live.ts';
+
+const students = ['rowan', 'selma', 'tove'].map((id) => ({ id }));
+const quiz = { stations: [1, 2], state: 'open' };
+
+test('all counts come first, then those that change', () => {
+  const first = told(NOTHING, '{"rowan":1,"selma":2}');
+  expect(told(first, '{"rowan":2}').counts).toEqual({ rowan: 2, selma: 2 });
+  expect(told(first, '{"rowan":')).toBe(first);
+});
+
+test('how far a class is; a lost connection is said before anything old', () => {
+  const live = told(NOTHING, '{"rowan":2,"selma":1}');
+  expect(howFar(live, students, quiz)).toBe(
+    '1 of 3 students has answered every station, 1 has not begun. Changes appear as they come.',
+  );
+  expect(howFar(live, students, { ...quiz, state: 'closed' })).not.toContain('Changes');
+  expect(howFar(NOTHING, students, quiz)).toMatch(/Asking/);
+  expect(howFar({ ...live, connected: false }, students, quiz)).toMatch(/may be old/);
+});

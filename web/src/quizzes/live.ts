@@ -1,0 +1,42 @@
+import { counted } from '@hurrow/core/words';
+
+/** How many stations each student has answered, and whether the page hears of changes. */
+export interface Live {
+  counts?: Record<string, number>;
+  connected: boolean;
+}
+
+export const NOTHING: Live = { connected: true };
+
+/** Takes up what the server tells: all counts at first, then those that change. A message that cannot be read changes nothing. */
+export function told(before: Live, message: string): Live {
+  try {
+    return {
+      counts: { ...before.counts, ...(JSON.parse(message) as Record<string, number>) },
+      connected: true,
+    };
+  } catch {
+    return before;
+  }
+}
+
+/**
+ * How far a class is, in a sentence.
+ *
+ * @example
+ * howFar(live, students, quiz); // '3 of 24 students have answered every station, 2 have not begun. Changes appear as they come.'
+ */
+export function howFar(
+  { counts, connected }: Live,
+  students: readonly { id: string }[],
+  { stations, state }: { stations: readonly unknown[]; state: string },
+): string {
+  if (!connected)
+    return 'No connection to the server: what stands here may be old. It is taken up again by itself.';
+  if (!counts) return 'Asking who has answered…';
+  const of = (id: string) => counts[id] ?? 0;
+  const done = students.filter(({ id }) => of(id) >= stations.length).length;
+  const none = students.filter(({ id }) => of(id) === 0).length;
+  const said = `${done} of ${counted(students.length, 'student')} ${done === 1 ? 'has' : 'have'} answered every station, ${none} ${none === 1 ? 'has' : 'have'} not begun.`;
+  return state === 'open' ? `${said} Changes appear as they come.` : said;
+}
