@@ -17,19 +17,22 @@ export function keepBackups(files: StoreFiles, shelf: string, daily: boolean): (
   removeHalfMade(shelf, '.making-');
   const said = (error: unknown) =>
     console.error(
-      `The backup could not be made: ${error instanceof Error ? error.message : String(error)}. Make room on the disk or set HURROW_BACKUPS to another folder; it is tried again in an hour.`,
+      `The backup could not be made (${error instanceof Error ? error.message : String(error)}) Make room on the disk, or set HURROW_BACKUPS to another folder; it is tried again in an hour.`,
     );
   const ifDue = async () => {
     const newest = (await backupsOn(shelf))[0];
     if (newest && Date.now() - Date.parse(newest.note.made) < DAY) return;
     await makeBackup(files, shelf, new Date());
   };
+  let asked = false;
   const ifAsked = async () => {
-    if (!existsSync(join(shelf, ASKED))) return;
+    if (asked || !existsSync(join(shelf, ASKED))) return;
+    asked = true;
     try {
       await makeBackup(files, shelf, new Date());
     } finally {
       await rm(join(shelf, ASKED), { force: true });
+      asked = false;
     }
   };
   const timers = [setInterval(() => void ifAsked().catch(said), 1000)];
