@@ -15,6 +15,8 @@ console.log('\n— types, lint and build');
 await runTogether([script('types'), script('lint'), script('build')]);
 step('core', 'unit');
 step('server', 'serverTests');
+console.log('\n— endure, in short');
+run(process.execPath, ['--import', 'tsx', 'bench/src/endure/main.ts', 'short']);
 if ((await fetched) !== 0) process.exit(1);
 process.env.CHROMIUM_PATH = findChromium();
 step('journeys', 'journeys');

@@ -3,7 +3,7 @@ import { ipKeyGenerator, rateLimit } from 'express-rate-limit';
 import Joi from 'joi';
 import type { Config } from '../config.ts';
 import { nowOf } from '../config.ts';
-import type { Db } from '../db/index.ts';
+import { forget, type Db } from '../db/index.ts';
 import type { Health } from '../health/health.ts';
 import { whoIs } from '../auth/sessions.ts';
 import { isPlainText } from './plainText.ts';
@@ -35,7 +35,7 @@ export function register(
           422,
           'What was sent holds signs that cannot be stored (a zero byte or half a sign), or is nested too deeply to be read. Type it again.',
         );
-      const answer = await entry.handle({
+      const work = entry.handle({
         db,
         config,
         health,
@@ -47,6 +47,7 @@ export function register(
         request,
         response,
       });
+      const answer = await work.finally(() => changed(db, entry));
       if (response.headersSent) return;
       if (!response.get('Cache-Control')) response.set('Cache-Control', 'no-store');
       if (entry.answers) response.type(entry.answers).send(answer);
@@ -58,6 +59,11 @@ export function register(
   });
   app.use('/api', errorsAsJson);
 }
+
+/** After a change nothing that was remembered holds; answers of students change nothing that others are asked about. */
+const changed = (db: Db, { method, severally }: Route) => {
+  if (method !== 'get' && !severally) forget(db);
+};
 
 /** Counts failed calls of ten minutes from an address at one account or course. */
 const slowGuessing = (path: string, { field, most }: NonNullable<Route['guessable']>) =>

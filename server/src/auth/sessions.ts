@@ -1,7 +1,7 @@
 import { createHash, randomBytes } from 'node:crypto';
 import type { Request, Response } from 'express';
 import type { Config } from '../config.ts';
-import type { Db } from '../db/index.ts';
+import { remember, type Db } from '../db/index.ts';
 import type { Who } from '../api/route.ts';
 import * as queries from './queries.ts';
 
@@ -51,7 +51,8 @@ export async function signOut(db: Db, request: Request, response: Response): Pro
 export async function whoIs(db: Db, request: Request): Promise<Who | undefined> {
   const token = tokenOf(request);
   if (!token) return undefined;
-  const row = await queries.sessionOwner(db, hashOf(token), new Date());
+  const hash = hashOf(token);
+  const row = await remember(db, `session ${hash}`, () => queries.sessionOwner(db, hash, new Date()));
   if (!row) return undefined;
   return {
     role: row.role,

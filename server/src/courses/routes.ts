@@ -3,7 +3,7 @@ import Joi from 'joi';
 import { readRoster } from '@hurrow/core/formats';
 import { badInput, conflict, notFound } from '../api/problem.ts';
 import { INSTRUCTORS, route, STAFF } from '../api/route.ts';
-import type { Db } from '../db/index.ts';
+import { remember, type Db } from '../db/index.ts';
 import { quizzesOfCourse } from '../quizzes/queries.ts';
 import { theLibrary } from '../species/queries.ts';
 import { libraryAt } from '../species/store.ts';
@@ -87,7 +87,7 @@ export const courseRoutes = [
         ...courseAsJson(row),
         sets: await queries.sets(db, row.id),
         students: await queries.students(db, row.id),
-        quizzes: await quizzesOfCourse(db, row.id),
+        quizzes: await remember(db, `counted quizzes ${row.id}`, () => quizzesOfCourse(db, row.id)),
       };
     },
   }),

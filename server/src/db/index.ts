@@ -5,3 +5,4 @@ export * from './folderStore.ts';
 export { openInMemory } from './pglite.ts';
 export { lockFolder } from './lock.ts';
 export { bringToDisk, holdsStore } from './storeFiles.ts';
+export { forget, remember } from './remember.ts';

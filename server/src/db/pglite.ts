@@ -1,6 +1,7 @@
 import { PGlite, type Transaction } from '@electric-sql/pglite';
 import type { Db } from './db.ts';
 import type { Journal, Kept } from './journal.ts';
+import { turns } from './turns.ts';
 
 export const statements = (handle: PGlite | Transaction): Pick<Db, 'query' | 'script'> => ({
   query: async <Row>(sql: string, parameters?: unknown[]) => (await handle.query<Row>(sql, parameters)).rows,
@@ -19,12 +20,13 @@ export function dbOf(
   journal: Journal | undefined,
   close: () => Promise<void>,
 ): Db {
+  const inTurn = turns();
   const keep = async (rows: readonly Kept[]) => journal?.append(rows);
   const kept = async <Row extends Kept>() => (await journal?.rows<Row>()) ?? [];
   return {
-    query: async <Row>(sql: string, parameters?: unknown[]) =>
-      statements(await open()).query<Row>(sql, parameters),
-    script: async (sql) => statements(await open()).script(sql),
+    query: <Row>(sql: string, parameters?: unknown[]) =>
+      inTurn(async () => statements(await open()).query<Row>(sql, parameters)),
+    script: (sql) => inTurn(async () => statements(await open()).script(sql)),
     transaction: async (work) => {
       const later: Kept[] = [];
       const result = await (

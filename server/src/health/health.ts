@@ -2,7 +2,7 @@ import { timingSafeEqual } from 'node:crypto';
 import type { Express, Request, RequestHandler } from 'express';
 import { Counter, collectDefaultMetrics, Gauge, Histogram, Registry } from 'prom-client';
 import type { Db } from '../db/index.ts';
-import type { Watcher } from './slowQueries.ts';
+import { KEEP, type Watcher } from './slowQueries.ts';
 
 /** Milliseconds that the store may take to answer before this Hurrow counts as not ready. */
 const PATIENCE = 2000;
@@ -12,6 +12,7 @@ export class Health {
   private readonly registry = new Registry();
   private readonly requests: Histogram;
   private readonly statements: Histogram;
+  private readonly kept: Histogram;
   private readonly answers: Counter;
   private readonly backup: Gauge;
   private stopping = false;
@@ -29,6 +30,12 @@ export class Health {
     this.statements = new Histogram({
       name: 'hurrow_statement_seconds',
       help: 'Time that the store takes for a statement, waiting included',
+      buckets: [0.001, 0.005, 0.02, 0.1, 0.25, 1, 5],
+      registers,
+    });
+    this.kept = new Histogram({
+      name: 'hurrow_keep_seconds',
+      help: 'Time until answers are on the disk',
       buckets: [0.001, 0.005, 0.02, 0.1, 0.25, 1, 5],
       registers,
     });
@@ -54,7 +61,8 @@ export class Health {
     next();
   };
 
-  readonly timesStatement: Watcher = (_sql, took) => this.statements.observe(took / 1000);
+  readonly timesStatement: Watcher = (sql, took) =>
+    (sql === KEEP ? this.kept : this.statements).observe(took / 1000);
   countAnswers(n: number): void {
     this.answers.inc(n);
   }

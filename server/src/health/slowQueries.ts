@@ -3,6 +3,9 @@ import type { Db } from '../db/index.ts';
 /** Milliseconds from which a statement is named in the log. */
 export const SLOW = 250;
 
+/** What is told in the place of a statement when rows are brought to the disk. */
+export const KEEP = 'keep';
+
 /** Told of each statement: its words, without what was filled in, and how long it took in milliseconds. */
 export type Watcher = (sql: string, took: number) => void;
 
@@ -25,7 +28,7 @@ export function watched(db: Db, tell: Watcher): Db {
     ...db,
     query: <Row>(sql: string, parameters?: unknown[]) => timed(sql, () => db.query<Row>(sql, parameters)),
     script: (sql) => timed(sql, () => db.script(sql)),
-    keep: (rows) => db.keep(rows),
+    keep: (rows) => timed(KEEP, () => db.keep(rows)),
     kept: () => db.kept(),
     transaction: (work) => db.transaction((tx) => work(watched(tx, tell))),
   };

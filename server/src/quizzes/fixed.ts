@@ -6,21 +6,29 @@ const KEPT = 24;
 const held = new Map<string, queries.StationRow[]>();
 
 /**
- * The stations of a quiz. What opening fixed, lists, drawings and photographs, never changes again and is read once; whether a station
- * counts is read each time. Not to be altered by the caller.
+ * What opening fixed of a quiz, lists, drawings and photographs: it never changes again and is read once. Whether a station counts is as it
+ * was then. Not to be altered by the caller.
  */
-export async function fixedStations(db: Db, quizId: string): Promise<queries.StationRow[]> {
+export async function frozenStations(db: Db, quizId: string): Promise<queries.StationRow[]> {
   const kept = held.get(quizId);
-  if (!kept) {
-    const stations = await queries.stations(db, quizId);
-    if (stations.length > 0 && stations.every(({ frozen }) => frozen)) held.set(quizId, stations);
-    for (const oldest of held.keys()) if (held.size > KEPT) held.delete(oldest);
-    return stations;
+  if (kept) {
+    // Behind the others: the one looked at longest ago goes first.
+    held.delete(quizId);
+    held.set(quizId, kept);
+    return kept;
   }
-  held.delete(quizId);
-  held.set(quizId, kept);
+  const stations = await queries.stations(db, quizId);
+  if (stations.length > 0 && stations.every(({ frozen }) => frozen)) held.set(quizId, stations);
+  for (const oldest of held.keys()) if (held.size > KEPT) held.delete(oldest);
+  return stations;
+}
+
+/** The stations of a quiz, with what opening fixed and whether they count now. */
+export async function fixedStations(db: Db, quizId: string): Promise<queries.StationRow[]> {
+  const stations = await frozenStations(db, quizId);
+  if (!held.has(quizId)) return stations;
   const counting = new Map((await queries.countingOf(db, quizId)).map((row) => [row.id, row]));
-  return kept.map((station) => ({ ...station, ...counting.get(station.id) }));
+  return stations.map((station) => ({ ...station, ...counting.get(station.id) }));
 }
 
 /** Forgets what was read, after another store was put in the place of this one. */

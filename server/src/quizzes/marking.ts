@@ -6,7 +6,8 @@ import {
   type Mark,
   type NamedTaxon,
 } from '@hurrow/core/names';
-import { effectiveResponses } from '@hurrow/core/quiz';
+import { setImmediate as breathe } from 'node:timers/promises';
+import { effectiveResponses, type EffectiveResponse } from '@hurrow/core/quiz';
 import type { Db } from '../db/index.ts';
 import { fixedStations } from './fixed.ts';
 import * as queries from './queries.ts';
@@ -40,6 +41,8 @@ function sharedList(list: readonly NamedTaxon[]): readonly NamedTaxon[] {
   return held;
 }
 
+type Effective = EffectiveResponse<queries.ResponseRow>;
+
 /** Answers and marks of the quizzes that were looked at last. Answers never change; a mark changes with the ruling on it. */
 interface Marked {
   responses: Map<string, queries.ResponseRow>;
@@ -47,23 +50,42 @@ interface Marked {
   marks: Map<string, { ruling: number | undefined; mark: Mark }>;
 }
 const KEPT = 12;
+/** Answers that are read, and marked, before others have their turn. */
+const PAGE = 500;
 const marked = new Map<string, Marked>();
 
 /** Forgets answers and marks, after another store was put in the place of this one or a student was removed. */
 export const forgetMarks = (): void => marked.clear();
 
+/** Reads the answers that came since the newest that is held, some at a time: others are not kept waiting. */
+async function readOn(db: Db, quizId: string, held: Marked): Promise<void> {
+  for (;;) {
+    const before = held.responses.size;
+    const rows = await queries.responsesOfQuiz(db, quizId, held.newest, PAGE);
+    for (const row of rows) held.responses.set(row.id, row);
+    held.newest = rows.at(-1)?.received_at ?? held.newest;
+    if (rows.length < PAGE) return;
+    if (held.responses.size === before) {
+      // More than a page in one thousandth of a second, as a file brings them.
+      for (const row of await queries.responsesOfQuiz(db, quizId, held.newest))
+        held.responses.set(row.id, row);
+      return;
+    }
+    await breathe();
+  }
+}
+
 /** The answers of a quiz, of which only those are read that came since they were read last. */
 async function heldResponses(db: Db, quizId: string): Promise<Marked> {
-  const { n, newest } = await queries.countResponses(db, quizId);
+  const n = await queries.countResponses(db, quizId);
   let held = marked.get(quizId) ?? { responses: new Map(), newest: null, marks: new Map() };
   if (held.responses.size !== n) {
     // Those of the last moment come again, since others may have come in it.
-    for (const row of await queries.responsesOfQuiz(db, quizId, held.newest)) held.responses.set(row.id, row);
+    await readOn(db, quizId, held);
     if (held.responses.size !== n) {
-      const all = await queries.responsesOfQuiz(db, quizId);
-      held = { ...held, responses: new Map(all.map((row) => [row.id, row])) };
+      held = { responses: new Map(), newest: null, marks: held.marks };
+      await readOn(db, quizId, held);
     }
-    held.newest = newest;
   }
   marked.delete(quizId);
   marked.set(quizId, held);
@@ -105,47 +127,50 @@ export async function marksOf(
   const rulings = await queries.rulings(db, quizRow.course_id);
   const byId = new Map(stations.map((station) => [station.id, station]));
   const listOf = new Map(stations.map(({ id, frozen }) => [id, frozen ? sharedList(frozen.list) : []]));
-  const answers = effectiveResponses([...responses.values()]).flatMap(
-    ({ response, conflicting }): MarkedAnswer[] => {
-      const frozen = byId.get(response.stationId)?.frozen;
-      const truth = frozen?.list.find((taxon) => taxon.id === frozen.truth);
-      if (!frozen || !truth) return [];
-      const text = answerText(response.answer);
-      const ruling = rulingOn(response, frozen.truth, rulings);
-      return [
-        {
-          responseId: response.id,
-          studentId: response.studentId,
-          stationId: response.stationId,
-          written: response.answer,
-          text,
-          mark: markOnce(marks, response.id, ruling?.id, () =>
-            markAnswer(
-              response.answer,
-              truth,
-              listOf.get(response.stationId)!,
-              frozen.marking,
-              ruling && { taxonId: ruling.counts_as, ...(ruling.points ? { points: ruling.points } : {}) },
-            ),
+  const marksOne = ({ response, conflicting }: Effective): MarkedAnswer[] => {
+    const frozen = byId.get(response.stationId)?.frozen;
+    const truth = frozen?.list.find((taxon) => taxon.id === frozen.truth);
+    if (!frozen || !truth) return [];
+    const text = answerText(response.answer);
+    const ruling = rulingOn(response, frozen.truth, rulings);
+    return [
+      {
+        responseId: response.id,
+        studentId: response.studentId,
+        stationId: response.stationId,
+        written: response.answer,
+        text,
+        mark: markOnce(marks, response.id, ruling?.id, () =>
+          markAnswer(
+            response.answer,
+            truth,
+            listOf.get(response.stationId)!,
+            frozen.marking,
+            ruling && { taxonId: ruling.counts_as, ...(ruling.points ? { points: ruling.points } : {}) },
           ),
-          ruling: ruling
-            ? {
-                id: ruling.id,
-                by: ruling.by,
-                at: ruling.at,
-                reason: ruling.reason,
-                alone: ruling.student_id !== null,
-              }
-            : null,
-          conflicting: conflicting.map((other) => ({
-            responseId: other.id,
-            device: other.device,
-            written: other.answer,
-          })),
-        },
-      ];
-    },
-  );
+        ),
+        ruling: ruling
+          ? {
+              id: ruling.id,
+              by: ruling.by,
+              at: ruling.at,
+              reason: ruling.reason,
+              alone: ruling.student_id !== null,
+            }
+          : null,
+        conflicting: conflicting.map((other) => ({
+          responseId: other.id,
+          device: other.device,
+          written: other.answer,
+        })),
+      },
+    ];
+  };
+  const answers: MarkedAnswer[] = [];
+  for (const [i, effective] of effectiveResponses([...responses.values()]).entries()) {
+    answers.push(...marksOne(effective));
+    if (i % PAGE === PAGE - 1) await breathe();
+  }
   return { stations, answers };
 }
 

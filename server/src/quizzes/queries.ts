@@ -134,27 +134,32 @@ export const setVoided = (db: Db, stationId: string, voided: boolean) =>
 
 export interface ResponseRow extends StoredResponse {
   written_at: Date;
+  received_at?: Date;
 }
 
-/** The answers of a quiz that came from a moment on, or all. */
-export const responsesOfQuiz = (db: Db, quizId: string, since: Date | null = null) =>
+/** The answers of a quiz in their order, those that came from a moment on and at most so many, or all. */
+export const responsesOfQuiz = (
+  db: Db,
+  quizId: string,
+  since: Date | null = null,
+  most: number | null = null,
+) =>
   db.query<ResponseRow>(
-    `select response.id, station_id as "stationId", student_id as "studentId", answer, by, device, sequence, written_at
+    `select response.id, station_id as "stationId", student_id as "studentId", answer, by, device, sequence, written_at, received_at
        from response join station on station.id = response.station_id
       where station.quiz_id = $1 and ($2::timestamptz is null or received_at >= $2)
-      order by received_at, sequence`,
-    [quizId, since],
+      order by received_at, sequence limit $3`,
+    [quizId, since, most],
   );
 
-/** How many answers a quiz has, and when the newest came. */
+/** How many answers a quiz has. */
 export const countResponses = async (db: Db, quizId: string) =>
   (
-    await db.query<{ n: number; newest: Date | null }>(
-      `select count(*)::int as n, max(received_at) as newest from response
-        where station_id in (select id from station where quiz_id = $1)`,
+    await db.query<{ n: number }>(
+      `select count(*)::int as n from response where station_id in (select id from station where quiz_id = $1)`,
       [quizId],
     )
-  )[0]!;
+  )[0]!.n;
 
 export const responsesOfStudent = (db: Db, studentId: string) =>
   db.query<ResponseRow>(

@@ -155,7 +155,7 @@ export const quizRoutes = [
     allow: STAFF,
     handle: async ({ db, params }) => {
       const row = await quizOf(db, params.quizId);
-      const stations = await queries.stations(db, row.id);
+      const stations = await fixedStations(db, row.id);
       return {
         ...quizAsJson(row),
         stations: stations.map((station) => ({

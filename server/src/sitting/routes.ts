@@ -10,12 +10,12 @@ import { isPlainText } from '../api/plainText.ts';
 import { badInput, notFound, Problem } from '../api/problem.ts';
 import { route } from '../api/route.ts';
 import { isUuid, unchanged } from '../api/unchanged.ts';
-import type { Db } from '../db/index.ts';
+import { remember, type Db } from '../db/index.ts';
 import { openNow } from '../courses/openNow.ts';
 import { courseOf } from '../courses/routes.ts';
 import { answersCame } from '../quizzes/changes.ts';
 import { checkSeen } from '../quizzes/checkSeen.ts';
-import { fixedStations } from '../quizzes/fixed.ts';
+import { frozenStations } from '../quizzes/fixed.ts';
 import { marksOf } from '../quizzes/marking.ts';
 import * as quizQueries from '../quizzes/queries.ts';
 import { receive } from '../quizzes/receive.ts';
@@ -63,7 +63,7 @@ function readResponse(sent: unknown): ResponseBody {
 
 /** A quiz as every student of a course sees it, put into words. */
 async function quizInWords(db: Db, quiz: quizQueries.QuizRow, audience: Audience, policy: NamingPolicy) {
-  const stations = await fixedStations(db, quiz.id);
+  const stations = await frozenStations(db, quiz.id);
   const list = stations[0]?.frozen?.list ?? [];
   return {
     id: quiz.id,
@@ -88,7 +88,7 @@ type QuizInWords = Awaited<ReturnType<typeof quizInWords>>;
 const inWords = new WeakMap<object, Map<string, QuizInWords>>();
 
 async function sameForAll(db: Db, quiz: quizQueries.QuizRow, audience: Audience, policy: NamingPolicy) {
-  const frozen = (await fixedStations(db, quiz.id))[0]?.frozen;
+  const frozen = (await frozenStations(db, quiz.id))[0]?.frozen;
   if (!frozen) return quizInWords(db, quiz, audience, policy);
   const key = `${quiz.title} ${audience} ${policy}`;
   const held = inWords.get(frozen) ?? new Map<string, QuizInWords>();
@@ -97,6 +97,13 @@ async function sameForAll(db: Db, quiz: quizQueries.QuizRow, audience: Audience,
   held.set(key, found);
   return found;
 }
+
+const statesOf = (db: Db, courseId: string) =>
+  remember(db, `quizzes ${courseId}`, () => quizQueries.quizStates(db, courseId));
+
+/** Where a station belongs and whether its quiz is open. */
+const placeOf = (db: Db, stationId: string) =>
+  remember(db, `station ${stationId}`, async () => (await quizQueries.placesOf(db, [stationId]))[0]);
 
 /** An answer that was sent: as it was read, or what is wrong with it. */
 type Judged = { id: string } & ({ body: ResponseBody; quizId: string } | { wrong: Problem });
@@ -107,13 +114,12 @@ async function judged(db: Db, sent: readonly unknown[], courseId: string): Promi
     sent.map((one) => judge(idOf(one), async () => ({ body: readResponse(one), quizId: '' }))),
   );
   const bodies = read.flatMap((entry) => ('body' in entry ? entry.body : []));
-  const places = await quizQueries.placesOf(
-    db,
-    bodies.map(({ stationId }) => stationId),
+  const stationIds = [...new Set(bodies.map(({ stationId }) => stationId))];
+  const places = new Map(
+    await Promise.all(stationIds.map(async (id) => [id, await placeOf(db, id)] as const)),
   );
-  const placeOf = new Map(places.map((row) => [row.id, row]));
   // What came in time and is sent again, since its acknowledgement was lost, is acknowledged for as long as a phone asks.
-  const late = bodies.filter(({ stationId }) => placeOf.get(stationId)?.state !== 'open');
+  const late = bodies.filter(({ stationId }) => places.get(stationId)?.state !== 'open');
   const ids = late.map(({ id }) => id);
   const before = new Set(
     ids.length > 0 ? (await quizQueries.receivedBefore(db, ids)).map((row) => row.id) : [],
@@ -124,7 +130,7 @@ async function judged(db: Db, sent: readonly unknown[], courseId: string): Promi
         ? entry
         : judge(entry.id, async () => {
             const { body } = entry;
-            const place = placeOf.get(body.stationId);
+            const place = places.get(body.stationId);
             if (place?.course_id !== courseId) throw notFound('station');
             if (place.state !== 'open' && !before.has(body.id))
               throw new Problem(
@@ -132,7 +138,7 @@ async function judged(db: Db, sent: readonly unknown[], courseId: string): Promi
                 'The quiz is closed and this answer came too late. It stays on this phone; show it to your instructor.',
               );
             if (Object.values(body.answer.seen ?? {}).some(Boolean)) {
-              const stations = await fixedStations(db, place.quiz_id);
+              const stations = await frozenStations(db, place.quiz_id);
               await checkSeen(
                 db,
                 stations.find(({ id }) => id === body.stationId)!,
@@ -166,8 +172,9 @@ export const sittingRoutes = [
       'The open quizzes of the student who calls, with the answers received so far, and results that are released.',
     allow: ['student'],
     handle: async ({ db, who }) => {
-      const course = await courseOf(db, who!.courseId!);
-      const quizzes = await quizQueries.quizStates(db, course.id);
+      const { courseId } = who!;
+      const course = await remember(db, `course ${courseId}`, () => courseOf(db, courseId!));
+      const quizzes = await statesOf(db, course.id);
       const own = effectiveResponses(await quizQueries.responsesOfStudent(db, who!.studentId!));
       const answers = new Map(own.map(({ response }) => [response.stationId, response.answer]));
       const open = [];
@@ -196,9 +203,9 @@ export const sittingRoutes = [
     answers: 'image/svg+xml',
     handle: async ({ db, params, who, request, response }) => {
       if (!isUuid(params.stationId)) throw notFound('drawing');
-      const [place] = await quizQueries.placesOf(db, [params.stationId]);
+      const place = await placeOf(db, params.stationId);
       if (place?.course_id !== who!.courseId || place?.state !== 'open') throw notFound('drawing');
-      const station = (await fixedStations(db, place.quiz_id)).find(({ id }) => id === params.stationId);
+      const station = (await frozenStations(db, place.quiz_id)).find(({ id }) => id === params.stationId);
       if (!station?.frozen?.drawing || !isPicture(station)) throw notFound('drawing');
       return unchanged(request, response, station.frozen.drawing);
     },

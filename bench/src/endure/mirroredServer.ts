@@ -1,0 +1,43 @@
+import { fileURLToPath } from 'node:url';
+import { createApp } from '@hurrow/server/app';
+import { readConfig } from '@hurrow/server/config';
+import { migrate, openFolder } from '@hurrow/server/db';
+import { bringBack } from '@hurrow/server/quizzes/receive';
+import { Disk } from './disk.ts';
+
+/** A Hurrow whose power is cut when the process that started it says so: after that many more calls for the disk, or at once. */
+const [folder, mirror, image, port] = process.argv.slice(2) as [string, string, string, string];
+const packed = fileURLToPath(new URL('../../../server/dist/empty-store.tar.gz', import.meta.url));
+
+let disk: Disk | undefined;
+let callsLeft = Infinity;
+const cut = () => {
+  disk!.cut(image, Math.random);
+  process.kill(process.pid, 'SIGKILL');
+};
+const db = await openFolder(folder, {
+  packed,
+  synced: (path) => {
+    disk?.synced(path);
+    callsLeft -= 1;
+    if (callsLeft <= 0) cut();
+  },
+});
+disk = new Disk(folder, mirror);
+const watched = {
+  ...db,
+  keep: async (rows: Parameters<typeof db.keep>[0]) => {
+    await db.keep(rows);
+    disk!.journalKept();
+  },
+};
+await migrate(watched);
+await bringBack(watched);
+createApp(watched, { ...readConfig(process.env), demo: true, dataFolder: folder }).listen(Number(port), () =>
+  process.send!('ready'),
+);
+process.on('message', (calls: number) => {
+  callsLeft = calls;
+  // Where nothing asks for the disk, the power goes at once.
+  setTimeout(cut, 1000);
+});
