@@ -20,6 +20,7 @@ import type { Db } from './db/index.ts';
 import { exchangeRoutes } from './exchange/routes.ts';
 import { Health } from './health/health.ts';
 import { SLOW, watched } from './health/slowQueries.ts';
+import { keepingRoutes } from './keeping/routes.ts';
 import { lookalikeRoutes } from './lookalikes/routes.ts';
 import { measurementRoutes } from './measurements/routes.ts';
 import { photoRoutes } from './photos/routes.ts';
@@ -51,6 +52,7 @@ const described: Route[] = [
   ...lookalikePrintRoutes,
   ...specimenPictureRoutes,
   ...courseRoutes,
+  ...keepingRoutes,
   ...quizRoutes,
   ...sittingRoutes,
   ...confusionRoutes,

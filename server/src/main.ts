@@ -6,9 +6,10 @@ import { createApp } from './app.ts';
 import { endBackups } from './backups/backup.ts';
 import { keepBackups } from './backups/daily.ts';
 import { shelfOf } from './backups/shelf.ts';
-import { readConfig } from './config.ts';
+import { nowOf, readConfig, type Config } from './config.ts';
 import { Health } from './health/health.ts';
-import { migrate, openFolder } from './db/index.ts';
+import { migrate, openFolder, type Db } from './db/index.ts';
+import { forgetNames } from './keeping/names.ts';
 import { bringBack } from './quizzes/receive.ts';
 
 const beside = (path: string) => fileURLToPath(new URL(path, import.meta.url));
@@ -17,6 +18,7 @@ async function start(): Promise<void> {
   const config = readConfig(process.env);
   const db = await openFolder(resolve(config.dataFolder), { packed: beside('./empty-store.tar.gz') });
   await migrate(db);
+  await tidyUp(db, config);
   const { back, strangers } = await bringBack(db);
   if (back > 0)
     console.warn(
@@ -27,6 +29,7 @@ async function start(): Promise<void> {
       `${counted(strangers, 'answer')} in answers.journal belong to stations or students that the store does not know, as when an older copy of it was put back. They stay in the journal.`,
     );
   const endKeeping = keepBackups(db.files!, shelfOf(db.files!.folder), !config.demo);
+  const daily = setInterval(() => void tidyUp(db, config).catch(console.error), 86_400_000);
   const pages = beside('../../web/dist');
   if (!existsSync(pages)) console.warn('The pages are not built. Run “npm run build” and start again.');
   const health = new Health();
@@ -47,12 +50,19 @@ async function start(): Promise<void> {
     stopping = true;
     health.stop();
     endKeeping();
+    clearInterval(daily);
     server.close(() => void Promise.all([endBackups(), db.close()]).then(() => process.exit(0)));
     server.closeIdleConnections();
     setTimeout(() => server.closeAllConnections(), 2000).unref();
   };
   process.on('SIGINT', stop);
   process.on('SIGTERM', stop);
+}
+
+/** What is done each day: names whose time is up, and sessions that have run out. */
+async function tidyUp(db: Db, config: Config): Promise<void> {
+  await forgetNames(db, nowOf(config));
+  await db.query('delete from session where expires_at < now()');
 }
 
 start().catch((error: unknown) => {

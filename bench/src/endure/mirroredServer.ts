@@ -9,26 +9,26 @@ import { Disk } from './disk.ts';
 const [folder, mirror, image, port] = process.argv.slice(2) as [string, string, string, string];
 const packed = fileURLToPath(new URL('../../../server/dist/empty-store.tar.gz', import.meta.url));
 
-let disk: Disk | undefined;
+const held: { disk?: Disk } = {};
 let callsLeft = Infinity;
 const cut = () => {
-  disk!.cut(image, Math.random);
+  held.disk!.cut(image, Math.random);
   process.kill(process.pid, 'SIGKILL');
 };
 const db = await openFolder(folder, {
   packed,
   synced: (path) => {
-    disk?.synced(path);
+    held.disk?.synced(path);
     callsLeft -= 1;
     if (callsLeft <= 0) cut();
   },
 });
-disk = new Disk(folder, mirror);
+held.disk = new Disk(folder, mirror);
 const watched = {
   ...db,
   keep: async (rows: Parameters<typeof db.keep>[0]) => {
     await db.keep(rows);
-    disk!.journalKept();
+    held.disk!.journalKept();
   },
 };
 await migrate(watched);

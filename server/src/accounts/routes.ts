@@ -7,6 +7,7 @@ import { accountByEmail, addAccount } from '../auth/queries.ts';
 import { tokenHashOf } from '../auth/sessions.ts';
 import { readableCode } from '../courses/codes.ts';
 import type { Db } from '../db/index.ts';
+import { note } from '../keeping/queries.ts';
 import * as queries from './queries.ts';
 
 /** Roles that the owner gives; there is one owner, who set this Hurrow up. */
@@ -47,11 +48,12 @@ export const accountRoutes = [
         .required()
         .label('Role'),
     }),
-    handle: async ({ db, body }) => {
+    handle: async ({ db, body, who, now }) => {
       if (await accountByEmail(db, body.email))
         throw conflict(`${body.email} has an account here already. Change its role in the list instead.`);
       const [id, password] = [randomUUID(), firstPassword()];
       await addAccount(db, id, body.email, body.name, await hash(password), body.role);
+      await note(db, { who, now }, null, `added ${body.name} as ${body.role}`);
       return { id, password };
     },
   }),
@@ -67,10 +69,12 @@ export const accountRoutes = [
         .required(),
       left: Joi.boolean().required(),
     }),
-    handle: ({ db, params, body, now }) =>
+    handle: ({ db, params, body, who, now }) =>
       db.transaction(async (tx) => {
         const held = await changeable(tx, params.accountId);
         await queries.setRole(tx, held.id, body.role);
+        const left = body.left ? ', who has left' : held.left ? ', who is back' : '';
+        await note(tx, { who, now }, null, `made ${held.name} ${body.role}${left}`);
         await queries.setLeft(tx, held.id, body.left ? now : null);
         if (body.left) await queries.endSessions(tx, held.id, null);
       }),
@@ -81,7 +85,7 @@ export const accountRoutes = [
     summary: 'Gives an account a new first password in place of a forgotten one, and ends its sessions.',
     allow: ['owner'],
     params: accountParams,
-    handle: async ({ db, params }) => {
+    handle: async ({ db, params, who, now }) => {
       const held = await changeable(db, params.accountId);
       const password = firstPassword();
       const hashed = await hash(password);
@@ -89,6 +93,7 @@ export const accountRoutes = [
         await queries.setPassword(tx, held.id, hashed);
         await queries.endSessions(tx, held.id, null);
       });
+      await note(db, { who, now }, null, `gave ${held.name} a new first password`);
       return { password };
     },
   }),

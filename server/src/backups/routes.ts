@@ -4,6 +4,7 @@ import Joi from 'joi';
 import { badInput, notFound } from '../api/problem.ts';
 import { route } from '../api/route.ts';
 import type { Db } from '../db/index.ts';
+import { addHistory } from '../keeping/queries.ts';
 import { filesOf, makeBackup, restoreBackup } from './backup.ts';
 import { inWords } from './note.ts';
 import { backupsOn, DAYS, isBackupName, shelfOf, type Shelved } from './shelf.ts';
@@ -68,12 +69,14 @@ export const backupRoutes = [
       'Puts a backup in the place of what is there now, which is kept beside it; answers that came later are brought back. Everyone signs in again.',
     allow: ['owner'],
     body: Joi.object({ sure: Joi.string().max(120).required() }),
-    handle: async ({ db, params, body }) => {
+    handle: async ({ db, params, body, who, now }) => {
       const file = fileOf(db, params['name']!);
       if (body.sure !== params['name'])
         throw badInput('Nothing was restored: say which backup, by its name, to be sure.');
-      const { note, back } = await restoreBackup(db, file);
-      return { holds: inWords(note), back };
+      const restored = await restoreBackup(db, file);
+      // Whoever restored it may not be in it.
+      await addHistory(db, now, null, null, `${who!.name} restored the backup of ${restored.note.made}`);
+      return { holds: inWords(restored.note), back: restored.back };
     },
   }),
 ];

@@ -1,11 +1,13 @@
 import { randomUUID } from 'node:crypto';
 import Joi from 'joi';
 import { readRoster } from '@hurrow/core/formats';
+import { counted } from '@hurrow/core/words';
 import { badInput, conflict, notFound } from '../api/problem.ts';
 import { INSTRUCTORS, route, STAFF } from '../api/route.ts';
 import { remember, type Db } from '../db/index.ts';
 import { quizzesOfCourse } from '../quizzes/queries.ts';
 import { theLibrary } from '../species/queries.ts';
+import { note } from '../keeping/queries.ts';
 import { libraryAt } from '../species/store.ts';
 import { readableCode } from './codes.ts';
 import { openNow } from './openNow.ts';
@@ -97,9 +99,10 @@ export const courseRoutes = [
     summary: 'Changes the settings of a course. Open and closed quizzes keep those they were opened with.',
     allow: INSTRUCTORS,
     body: courseSchema,
-    handle: async ({ db, params, body }) => {
+    handle: async ({ db, params, body, who, now }) => {
       const row = await courseOf(db, params.courseId);
       await queries.updateCourse(db, row.id, body);
+      await note(db, { who, now }, row.id, 'changed the settings of the course');
     },
   }),
   route<{ sets: SetBody[] }, { courseId: string }>({
@@ -134,7 +137,7 @@ export const courseRoutes = [
     summary: 'Imports a class list (CSV with a column “name”); with dryRun it only says what it would do.',
     allow: INSTRUCTORS,
     body: Joi.object({ csv: Joi.string().required().label('File'), dryRun: Joi.boolean().required() }),
-    handle: ({ db, params, body }) =>
+    handle: ({ db, params, body, who, now }) =>
       db.transaction(async (tx) => {
         const row = await courseOf(tx, params.courseId);
         const existing = await queries.students(tx, row.id);
@@ -159,6 +162,8 @@ export const courseRoutes = [
           added.push(entry.name);
           if (!body.dryRun) await queries.addStudent(tx, randomUUID(), row.id, entry.name, code);
         }
+        if (!body.dryRun && added.length > 0)
+          await note(tx, { who, now }, row.id, `added ${counted(added.length, 'student')} to the class list`);
         return { added, changed: [], refused: problems, ignored: [] };
       }),
   }),
@@ -167,7 +172,7 @@ export const courseRoutes = [
     path: '/api/courses/{courseId}/students/{studentId}/code',
     summary: 'Gives a student a new personal code in place of one that is lost or known to others.',
     allow: STAFF,
-    handle: ({ db, params }) =>
+    handle: ({ db, params, who, now }) =>
       db.transaction(async (tx) => {
         const row = await courseOf(tx, params.courseId);
         const students = await queries.students(tx, row.id);
@@ -177,6 +182,7 @@ export const courseRoutes = [
         if (students.some((other) => other.code === code))
           throw conflict('That code is taken by chance. Press once more.');
         await queries.setCode(tx, student.id, code);
+        await note(tx, { who, now }, row.id, 'gave a student a new personal code');
         return { code };
       }),
   }),
@@ -185,11 +191,12 @@ export const courseRoutes = [
     path: '/api/courses/{courseId}/students/{studentId}',
     summary: 'Takes a student without answers off the class list.',
     allow: INSTRUCTORS,
-    handle: async ({ db, params }) => {
+    handle: async ({ db, params, who, now }) => {
       const row = await courseOf(db, params.courseId);
       if (await queries.studentHasResponses(db, params.studentId))
         throw conflict('This student has answered a quiz and stays on the list, so that no answer is lost.');
       await queries.removeStudent(db, row.id, params.studentId);
+      await note(db, { who, now }, row.id, 'took a student without answers off the class list');
     },
   }),
 ];

@@ -11,6 +11,8 @@ export interface Db {
   keep(rows: readonly Kept[]): Promise<void>;
   /** All rows that were ever kept, oldest first; none in memory. */
   kept<Row extends Kept>(): Promise<Row[]>;
+  /** Takes rows out of what was kept, for good. */
+  strike(ids: readonly string[]): Promise<void>;
   close(): Promise<void>;
   /** The files of a store that lies in a folder of this machine; none in memory. */
   files?: StoreFiles;

@@ -83,3 +83,14 @@ test('a disk that refuses is said to whoever waits; half a line is taken back, a
   await journal.close();
   expect((await read()).rows).toEqual([1, 2].map(row));
 });
+
+test('rows are struck out for good, while others go on being kept', async () => {
+  const journal = await Journal.open(path);
+  await journal.append([1, 2, 3].map(row));
+  const striking = journal.strike(new Set(['answer-2', 'unknown']));
+  await Promise.all([striking, journal.append([row(4)]), journal.append([row(5)])]);
+  expect(journal.has('answer-2')).toBe(false);
+  await journal.close();
+  expect((await read()).rows).toEqual([1, 3, 4, 5].map(row));
+  expect(readFileSync(path, 'utf8')).not.toContain('answer-2');
+});

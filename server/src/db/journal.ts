@@ -1,5 +1,5 @@
 import { existsSync } from 'node:fs';
-import { open, readFile, truncate, type FileHandle } from 'node:fs/promises';
+import { open, readFile, rename, truncate, type FileHandle } from 'node:fs/promises';
 import { dirname } from 'node:path';
 import { crc32 } from 'node:zlib';
 
@@ -24,7 +24,7 @@ export interface Kept {
 export class Journal {
   private waiting: { bytes: Buffer; ids: string[]; done(): void; failed(error: unknown): void }[] = [];
   private writing = false;
-  private readonly file: FileHandle;
+  private file: FileHandle;
   private readonly path: string;
   private readonly ids: Set<string>;
   /** Length of what is whole, in bytes. */
@@ -70,6 +70,35 @@ export class Journal {
   /** All rows that can be read, oldest first. */
   async rows<Row extends Kept>(): Promise<Row[]> {
     return linesOf(await readFile(this.path)).rows as Row[];
+  }
+
+  /**
+   * Takes rows out for good: what people may have removed is not brought back. The journal is written anew beside itself and then put in
+   * its own place, so that a power cut leaves the one or the other.
+   */
+  async strike(ids: ReadonlySet<string>): Promise<void> {
+    if (![...ids].some((id) => this.ids.has(id))) return;
+    // Nobody appends meanwhile: what comes waits for its turn.
+    while (this.writing) await new Promise((resolve) => setImmediate(resolve));
+    this.writing = true;
+    try {
+      const rows = (await this.rows()).filter(({ id }) => !ids.has(id));
+      const bytes = Buffer.from(rows.map(lineOf).join(''));
+      const beside = `${this.path}.new`;
+      const fresh = await open(beside, 'w');
+      await fresh.writeFile(bytes);
+      await fresh.sync();
+      await fresh.close();
+      await this.file.close();
+      await rename(beside, this.path);
+      await syncFolder(dirname(this.path));
+      this.file = await open(this.path, 'a');
+      this.length = bytes.length;
+      for (const id of ids) this.ids.delete(id);
+    } finally {
+      this.writing = false;
+    }
+    if (this.waiting.length > 0) void this.write();
   }
 
   async close(): Promise<void> {

@@ -23,6 +23,7 @@ export function dbOf(
   const inTurn = turns();
   const keep = async (rows: readonly Kept[]) => journal?.append(rows);
   const kept = async <Row extends Kept>() => (await journal?.rows<Row>()) ?? [];
+  const strike = async (ids: readonly string[]) => journal?.strike(new Set(ids));
   return {
     query: <Row>(sql: string, parameters?: unknown[]) =>
       inTurn(async () => statements(await open()).query<Row>(sql, parameters)),
@@ -37,6 +38,7 @@ export function dbOf(
           transaction: (nested) => nested(inside),
           keep: async (rows) => void later.push(...rows),
           kept,
+          strike,
           close,
         };
         return work(inside);
@@ -46,6 +48,7 @@ export function dbOf(
     },
     keep,
     kept,
+    strike,
     close,
   };
 }

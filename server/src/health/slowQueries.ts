@@ -30,6 +30,7 @@ export function watched(db: Db, tell: Watcher): Db {
     script: (sql) => timed(sql, () => db.script(sql)),
     keep: (rows) => timed(KEEP, () => db.keep(rows)),
     kept: () => db.kept(),
+    strike: (ids) => db.strike(ids),
     transaction: (work) => db.transaction((tx) => work(watched(tx, tell))),
   };
 }

@@ -17,6 +17,7 @@ import { badInput, conflict, notFound, Problem } from '../api/problem.ts';
 import { accountOf, INSTRUCTORS, route, STAFF } from '../api/route.ts';
 import { unchanged } from '../api/unchanged.ts';
 import { courseOf } from '../courses/routes.ts';
+import { note } from '../keeping/queries.ts';
 import * as courseQueries from '../courses/queries.ts';
 import type { Db } from '../db/index.ts';
 import { photoFor } from '../photos/photoFor.ts';
@@ -203,11 +204,12 @@ export const quizRoutes = [
     summary:
       'Opens a quiz to students. The first opening freezes every station; a closed quiz is opened again as it was.',
     allow: INSTRUCTORS,
-    handle: ({ db, params, now }) =>
+    handle: ({ db, params, now, who }) =>
       db.transaction(async (tx) => {
         const row = await queries.quizForUpdate(tx, params.quizId);
         if (!row) throw notFound('quiz');
         if (row.state === 'open') return;
+        await note(tx, { who, now }, row.course_id, `opened the quiz “${row.title}”`);
         if (row.state === 'closed') return void (await queries.setState(tx, row.id, 'open'));
         const stations = await queries.stations(tx, row.id);
         if (stations.length === 0)
@@ -266,10 +268,11 @@ export const quizRoutes = [
     path: '/api/quizzes/{quizId}/close',
     summary: 'Closes a quiz: students can no longer answer, paper can still be entered.',
     allow: INSTRUCTORS,
-    handle: async ({ db, params }) => {
+    handle: async ({ db, params, who, now }) => {
       const row = await quizOf(db, params.quizId);
       if (row.state === 'planned') throw conflict('This quiz has not been opened yet. Open it first.');
       await queries.setState(db, row.id, 'closed');
+      await note(db, { who, now }, row.course_id, `closed the quiz “${row.title}”`);
     },
   }),
   route<{ released: boolean }, { quizId: string }>({
@@ -278,11 +281,13 @@ export const quizRoutes = [
     summary: 'Lets students see their own result, or hides it again.',
     allow: INSTRUCTORS,
     body: Joi.object({ released: Joi.boolean().required() }),
-    handle: async ({ db, params, body }) => {
+    handle: async ({ db, params, body, who, now }) => {
       const row = await quizOf(db, params.quizId);
       if (body.released && row.state !== 'closed')
         throw conflict('Close the quiz before you release its results.');
       await queries.setReleased(db, row.id, body.released);
+      const did = body.released ? 'released' : 'hid';
+      await note(db, { who, now }, row.course_id, `${did} the results of “${row.title}”`);
     },
   }),
   route<{ voided: boolean }, { quizId: string; stationId: string }>({
@@ -291,10 +296,13 @@ export const quizRoutes = [
     summary: 'Leaves a station out of all marks and analyses, or takes it in again.',
     allow: INSTRUCTORS,
     body: Joi.object({ voided: Joi.boolean().required() }),
-    handle: async ({ db, params, body }) => {
+    handle: async ({ db, params, body, who, now }) => {
       const station = await queries.station(db, params.stationId);
       if (!station || station.quiz_id !== params.quizId) throw notFound('station');
       await queries.setVoided(db, station.id, body.voided);
+      const { title } = await quizOf(db, station.quiz_id);
+      const did = body.voided ? 'left out of all marks' : 'counted again';
+      await note(db, { who, now }, station.course_id, `${did}: station ${station.position} of “${title}”`);
     },
   }),
   route<unknown, { quizId: string; stationId: string }>({
@@ -363,6 +371,14 @@ export const quizRoutes = [
           const students = await courseQueries.students(tx, row.course_id);
           if (!students.some(({ id }) => id === body.only!.studentId)) throw notFound('student');
         }
+        const for_ = body.only ? 'one answer' : 'all equal answers';
+        const why = body.reason ? `: ${body.reason}` : '';
+        await note(
+          tx,
+          { who, now },
+          row.course_id,
+          `ruled on ${for_} “${answerText(body.answer)}” in “${row.title}”${why}`,
+        );
         const byHand = body.points !== null || body.only !== null;
         await queries.addRuling(
           tx,
@@ -401,6 +417,12 @@ export const quizRoutes = [
         const ruling = (await queries.rulings(tx, row.course_id)).find(({ id }) => id === params.rulingId);
         if (!ruling) throw notFound('ruling');
         await queries.addRuling(tx, row.course_id, ruling, true, accountOf(who), now);
+        await note(
+          tx,
+          { who, now },
+          row.course_id,
+          `took back a ruling on “${ruling.answer_key}” in “${row.title}”`,
+        );
       }),
   }),
   route<{ studentId: string; stationId: string; answer: Answer; decide: boolean }, { quizId: string }>({
@@ -425,6 +447,13 @@ export const quizRoutes = [
         await checkSeen(tx, station, body.answer);
         if (!students.some((student) => student.id === body.studentId)) throw notFound('student');
         await enter(tx, body, body.decide ? 'instructor' : 'paper', accountOf(who), now);
+        if (body.decide)
+          await note(
+            tx,
+            { who, now },
+            row.course_id,
+            `decided between two answers at station ${station.position} of “${row.title}”`,
+          );
       }),
   }),
   route<{ csv: string; dryRun: boolean; replace: boolean }, { quizId: string }>({
@@ -465,6 +494,10 @@ export const quizRoutes = [
           // The file counts from now on, whatever a phone or a paper said before; that stays in the history.
           if (body.replace)
             for (const entry of other) await enter(tx, entry, 'instructor', accountOf(who), now);
+          const replaced =
+            body.replace && other.length > 0 ? `, replacing ${other.length} that were stored` : '';
+          const imported = `imported ${counted(fresh.length, 'answer')} into “${row.title}”${replaced}`;
+          await note(tx, { who, now }, row.course_id, imported);
         }
         return {
           added: fresh.length ? [counted(fresh.length, 'answer')] : [],

@@ -1,0 +1,140 @@
+import Joi from 'joi';
+import { answerText, type Answer } from '@hurrow/core/names';
+import { badInput, notFound } from '../api/problem.ts';
+import { accountOf, INSTRUCTORS, route } from '../api/route.ts';
+import { courseOf } from '../courses/routes.ts';
+import type { Db } from '../db/index.ts';
+import { forgetMarks, marksOf } from '../quizzes/marking.ts';
+import { quizStates } from '../quizzes/queries.ts';
+import { forgetNames, takeName } from './names.ts';
+import * as queries from './queries.ts';
+
+/** Changes that a page of the history shows. */
+const PAGE = 200;
+
+async function studentOf(db: Db, courseId: string, studentId: string) {
+  const row = await queries.studentOf(db, courseId, studentId);
+  if (!row) throw notFound('student');
+  return row;
+}
+
+/** Everything that is stored of one student, with the marks as they stand. */
+async function everythingOf(db: Db, courseId: string, studentId: string) {
+  const course = await courseOf(db, courseId);
+  const student = await studentOf(db, course.id, studentId);
+  const marks = [];
+  for (const quiz of await quizStates(db, course.id)) {
+    if (quiz.state === 'planned') continue;
+    const { stations, answers } = await marksOf(db, quiz);
+    const position = new Map(stations.map((station) => [station.id, station.position]));
+    for (const answer of answers.filter((row) => row.studentId === student.id))
+      marks.push({
+        quiz: quiz.title,
+        station: position.get(answer.stationId),
+        answer: answer.text,
+        points: answer.mark.points,
+        ruling: answer.ruling && { by: answer.ruling.by, at: answer.ruling.at, reason: answer.ruling.reason },
+      });
+  }
+  return {
+    name: student.name,
+    course: course.name,
+    answers: (await queries.answersOf(db, student.id)).map(({ quizId: _quizId, answer, ...row }) => ({
+      ...row,
+      answer,
+      text: answerText(answer as Answer),
+    })),
+    marks,
+  };
+}
+
+export const keepingRoutes = [
+  route<unknown, Record<string, string>, { courseId?: string }>({
+    method: 'get',
+    path: '/api/history',
+    summary: 'Who changed marks, rulings, lists, roles and settings, newest first; of one course or of all.',
+    allow: INSTRUCTORS,
+    query: Joi.object({ courseId: Joi.string().max(60) }),
+    handle: ({ db, query }) => queries.history(db, query.courseId ?? null, PAGE),
+  }),
+  route<unknown, { courseId: string; studentId: string }>({
+    method: 'get',
+    path: '/api/courses/{courseId}/students/{studentId}/everything',
+    summary: 'Everything that is stored of one student, as a file.',
+    allow: INSTRUCTORS,
+    handle: async ({ db, params, response }) => {
+      const all = await everythingOf(db, params.courseId, params.studentId);
+      response.set('Content-Disposition', 'attachment; filename="everything-of-one-student.json"');
+      return all;
+    },
+  }),
+  route<{ how: 'name' | 'wholly'; sure: string }, { courseId: string; studentId: string }>({
+    method: 'post',
+    path: '/api/courses/{courseId}/students/{studentId}/remove',
+    summary:
+      'Takes a student’s name away, so that the answers stay for the class’s analyses, or removes the student with every answer.',
+    allow: INSTRUCTORS,
+    body: Joi.object({
+      how: Joi.string().valid('name', 'wholly').required(),
+      sure: Joi.string().max(200).required(),
+    }),
+    handle: async ({ db, params, body, who, now }) => {
+      const course = await courseOf(db, params.courseId);
+      const student = await studentOf(db, course.id, params.studentId);
+      if (body.sure.trim() !== student.name)
+        throw badInput(`Nothing was removed: type the name as it stands in the list, “${student.name}”.`);
+      const removed = await db.transaction(async (tx) => {
+        const note = (what: string) => queries.addHistory(tx, now, accountOf(who), course.id, what);
+        if (body.how === 'name') {
+          await note(
+            `took the name of a student away, who is now ${await takeName(tx, course.id, student.id)}`,
+          );
+          return [];
+        }
+        await note(`removed a student with ${student.answers} answers`);
+        return queries.deleteStudent(tx, course.id, student.id);
+      });
+      await db.strike(removed);
+      forgetMarks();
+    },
+  }),
+  route<{ sure: string }, { courseId: string }>({
+    method: 'post',
+    path: '/api/courses/{courseId}/remove',
+    summary: 'Deletes a course with its students, quizzes and answers. The species stay in the library.',
+    allow: INSTRUCTORS,
+    body: Joi.object({ sure: Joi.string().max(200).required() }),
+    handle: async ({ db, params, body, who, now }) => {
+      const course = await courseOf(db, params.courseId);
+      if (body.sure.trim() !== course.name)
+        throw badInput(`Nothing was deleted: type the name of the course, “${course.name}”.`);
+      const removed = await db.transaction(async (tx) => {
+        await queries.addHistory(tx, now, accountOf(who), null, `deleted the course “${course.name}”`);
+        return queries.deleteCourse(tx, course.id);
+      });
+      await db.strike(removed);
+      forgetMarks();
+    },
+  }),
+  route({
+    method: 'get',
+    path: '/api/keeping',
+    summary: 'How long names of students are kept after the end of their course, in months; null for good.',
+    allow: ['owner'],
+    handle: async ({ db }) => ({ months: await queries.namesKeptMonths(db) }),
+  }),
+  route<{ months: number | null }>({
+    method: 'put',
+    path: '/api/keeping',
+    summary:
+      'Sets how long names of students are kept. Names whose time is up are taken away at once and then daily.',
+    allow: ['owner'],
+    body: Joi.object({ months: Joi.number().integer().min(1).max(240).allow(null).required() }),
+    handle: async ({ db, body, who, now }) => {
+      await queries.setNamesKeptMonths(db, body.months);
+      const said = body.months === null ? 'for good' : `for ${body.months} months after a course`;
+      await queries.addHistory(db, now, accountOf(who), null, `set that names of students are kept ${said}`);
+      return { taken: await forgetNames(db, now) };
+    },
+  }),
+];
