@@ -104,7 +104,7 @@ export const courseByCode = async (db: Db, code: string) =>
 export const studentByCode = async (db: Db, courseId: string, code: string) =>
   (
     await db.query<{ id: string; name: string }>(
-      'select id, name from student where course_id = $1 and code = upper($2)',
+      'select id, name from student where course_id = $1 and code = upper($2) and not nameless',
       [courseId, code],
     )
   )[0];

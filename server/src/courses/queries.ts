@@ -103,10 +103,15 @@ export interface StudentRow {
   id: string;
   name: string;
   code: string;
+  /** The name was taken away, and the code opens nothing. */
+  nameless: boolean;
 }
 
 export const students = (db: Db, courseId: string) =>
-  db.query<StudentRow>('select id, name, code from student where course_id = $1 order by name', [courseId]);
+  db.query<StudentRow>(
+    'select id, name, code, nameless from student where course_id = $1 order by nameless, name',
+    [courseId],
+  );
 
 export const addStudent = (db: Db, id: string, courseId: string, name: string, code: string) =>
   db.query('insert into student (id, course_id, name, code) values ($1, $2, $3, $4)', [

@@ -50,7 +50,7 @@ export const slipRoutes = [
       const course = await courseOf(db, query.courseId);
       const wanted = query.students.split(',').filter(Boolean);
       const students = (await courseQueries.students(db, course.id)).filter(
-        ({ id }) => wanted.length === 0 || wanted.includes(id),
+        ({ id, nameless }) => !nameless && (wanted.length === 0 || wanted.includes(id)),
       );
       if (students.length === 0)
         throw badInput('The course has no students yet. Import the class list first.');

@@ -52,7 +52,7 @@ export interface QuizSummary {
 
 export interface Course extends CourseSummary {
   sets: CourseSet[];
-  students: { id: string; name: string; code: string }[];
+  students: { id: string; name: string; code: string; nameless: boolean }[];
   quizzes: QuizSummary[];
 }
 

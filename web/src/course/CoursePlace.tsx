@@ -3,6 +3,8 @@ import { useQuery } from '@tanstack/react-query';
 import { NavLink, Route, Routes, useNavigate } from 'react-router';
 import { messageOf } from '../app/api.ts';
 import { courseQuery } from '../app/data.ts';
+import { sessionQuery } from '../app/session.ts';
+import { History } from '../keeping/History.tsx';
 import { CourseNow } from './CourseNow.tsx';
 import { Settings } from './Settings.tsx';
 import { Students } from './Students.tsx';
@@ -13,6 +15,7 @@ import './course.css';
 export default function CoursePlace({ courseId }: { courseId: string }) {
   const query = useQuery(courseQuery(courseId));
   const go = useNavigate();
+  const mayChange = useQuery(sessionQuery).data?.who?.role !== 'assistant';
   if (courseId === '-') return <Settings course={undefined} />;
   if (query.isPending) return <p className="opening">Opening the course…</p>;
   if (!query.data) return <p className="problem">{messageOf(query.error)}</p>;
@@ -37,12 +40,14 @@ export default function CoursePlace({ courseId }: { courseId: string }) {
         <NavLink to={`${base}/list`}>List in sets</NavLink>
         <NavLink to={`${base}/students`}>Students</NavLink>
         <NavLink to={`${base}/settings`}>Settings</NavLink>
+        {mayChange && <NavLink to={`${base}/history`}>History</NavLink>}
       </nav>
       <Routes>
         <Route path="" element={<CourseNow course={course} />} />
         <Route path="list" element={<TaughtList course={course} />} />
         <Route path="students" element={<Students course={course} />} />
         <Route path="settings" element={<Settings key={course.id} course={course} />} />
+        <Route path="history" element={<History courseId={course.id} />} />
       </Routes>
     </section>
   );

@@ -11,6 +11,7 @@ import { sessionQuery } from '../app/session.ts';
 import { readPlace, writtenPlace, type WrittenPlace } from '../app/writtenPlace.ts';
 import { BroughtBack } from '../drafts/BroughtBack.tsx';
 import { useKept } from '../drafts/useKept.ts';
+import { DeleteCourse } from '../keeping/DeleteCourse.tsx';
 import styles from './settings.module.css';
 
 /** The settings as they are typed: the place may not be readable yet. */
@@ -46,7 +47,12 @@ export function Settings({ course }: { course: Course | undefined }) {
         opens: [],
         place: writtenPlace(library!.reference),
       };
-  return <Form course={course} start={start} />;
+  return (
+    <>
+      <Form course={course} start={start} />
+      {course && <DeleteCourse course={course} />}
+    </>
+  );
 }
 
 const OPENS: [OpenToStudents, string][] = [

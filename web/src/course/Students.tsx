@@ -1,9 +1,10 @@
 import { App, Button } from 'antd';
 import { useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
-import { messageOf, post, remove } from '../app/api.ts';
+import { Fragment, useState } from 'react';
+import { ApiError, messageOf, post, remove } from '../app/api.ts';
 import type { Course } from '../app/data.ts';
 import { ImportFile } from '../app/ImportFile.tsx';
+import { RemoveStudent } from '../keeping/RemoveStudent.tsx';
 
 /** The class list with the codes that students sign in with. */
 export function Students({ course }: { course: Course }) {
@@ -11,12 +12,15 @@ export function Students({ course }: { course: Course }) {
   const queries = useQueryClient();
   const { message } = App.useApp();
   const refresh = () => queries.invalidateQueries({ queryKey: ['course', course.id] });
+  /** The student whose answers are asked about before anything is removed. */
+  const [removing, setRemoving] = useState<string>();
   const takeOff = async (id: string) => {
     try {
       await remove(`/api/courses/${course.id}/students/${id}`);
       await refresh();
     } catch (error) {
-      void message.error(messageOf(error));
+      if (error instanceof ApiError && error.status === 409) setRemoving(id);
+      else void message.error(messageOf(error));
     }
   };
   const renew = async (id: string, name: string) => {
@@ -67,20 +71,39 @@ export function Students({ course }: { course: Course }) {
           </thead>
           <tbody>
             {course.students.map((student) => (
-              <tr key={student.id}>
-                <td>{student.name}</td>
-                <td>
-                  <span className="code">{student.code}</span>
-                </td>
-                <td>
-                  <Button size="small" type="text" onClick={() => void renew(student.id, student.name)}>
-                    New code
-                  </Button>
-                  <Button size="small" type="text" onClick={() => void takeOff(student.id)}>
-                    Take off the list
-                  </Button>
-                </td>
-              </tr>
+              <Fragment key={student.id}>
+                <tr>
+                  <td>{student.name}</td>
+                  <td>
+                    <span className="code">{student.nameless ? '' : student.code}</span>
+                  </td>
+                  <td>
+                    {!student.nameless && (
+                      <Button size="small" type="text" onClick={() => void renew(student.id, student.name)}>
+                        New code
+                      </Button>
+                    )}
+                    <Button size="small" type="text" onClick={() => void takeOff(student.id)}>
+                      Take off the list
+                    </Button>
+                  </td>
+                </tr>
+                {removing === student.id && (
+                  <tr>
+                    <td colSpan={3}>
+                      <RemoveStudent
+                        courseId={course.id}
+                        student={student}
+                        onLeave={() => setRemoving(undefined)}
+                        onDone={async () => {
+                          setRemoving(undefined);
+                          await queries.invalidateQueries();
+                        }}
+                      />
+                    </td>
+                  </tr>
+                )}
+              </Fragment>
             ))}
           </tbody>
         </table>

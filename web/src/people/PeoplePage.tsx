@@ -3,6 +3,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
 import { get, messageOf, post, put } from '../app/api.ts';
 import type { Session } from '../app/session.ts';
+import { NamesKept } from '../keeping/NamesKept.tsx';
 import { Backups } from './Backups.tsx';
 import styles from './people.module.css';
 
@@ -27,7 +28,15 @@ export default function PeoplePage({ session }: { session: Session }) {
       <h1>People</h1>
       {session.who?.role === 'owner' && <Teachers />}
       <OwnPassword />
-      {session.who?.role === 'owner' && <Backups />}
+      {session.who?.role === 'owner' && (
+        <>
+          <section className={styles['add']}>
+            <h2>How long names are kept</h2>
+            <NamesKept />
+          </section>
+          <Backups />
+        </>
+      )}
     </section>
   );
 }

@@ -1,0 +1,46 @@
+import { useQuery } from '@tanstack/react-query';
+import { messageOf } from '../app/api.ts';
+import { historyQuery } from './historyData.ts';
+import { byDay } from './typed.ts';
+import styles from './keeping.module.css';
+
+const day = (iso: string) =>
+  new Date(`${iso}T12:00:00Z`).toLocaleDateString('en-GB', {
+    weekday: 'short',
+    day: 'numeric',
+    month: 'short',
+    year: 'numeric',
+  });
+const time = (iso: string) =>
+  new Date(iso).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
+
+/** Who changed what in a course: quizzes, marks, the class list and settings. */
+export function History({ courseId }: { courseId: string }) {
+  const lines = useQuery(historyQuery(courseId));
+  if (lines.isPending) return <p className="opening">Looking up what was changed…</p>;
+  if (!lines.data) return <p className="problem">{messageOf(lines.error)}</p>;
+  if (lines.data.length === 0)
+    return (
+      <p className="quiet">
+        Nothing yet. Openings and closings of quizzes, rulings on marks, and changes of the class list and the
+        settings will stand here with who made them.
+      </p>
+    );
+  return (
+    <div className={styles['history']}>
+      {byDay(lines.data).map((group) => (
+        <section key={group.day}>
+          <h2>{day(group.day)}</h2>
+          <ul>
+            {group.lines.map((line, i) => (
+              <li key={i}>
+                <span className="quiet">{time(line.at)}</span> <strong>{line.by ?? 'Hurrow'}</strong>{' '}
+                {line.what}
+              </li>
+            ))}
+          </ul>
+        </section>
+      ))}
+    </div>
+  );
+}

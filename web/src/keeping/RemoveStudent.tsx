@@ -1,0 +1,64 @@
+import { useState } from 'react';
+import { post } from '../app/api.ts';
+import { TypedName } from './TypedName.tsx';
+import styles from './keeping.module.css';
+
+const WAYS = [
+  {
+    how: 'name',
+    words: 'Take the name away',
+    does: 'Take the name away',
+    then: 'The answers and marks stay as those of a “Former student”, so that what the class confuses stays true. Nobody signs in with the code any more.',
+  },
+  {
+    how: 'wholly',
+    words: 'Remove with every answer',
+    does: 'Remove with every answer',
+    then: 'Answers, marks and rulings on them are deleted, from the journal too. The class’s confusions are worked out without them. In backups they stay for up to fourteen days.',
+  },
+] as const;
+
+/** Removes a student who has answered: by name, or wholly. */
+export function RemoveStudent({
+  courseId,
+  student,
+  onDone,
+  onLeave,
+}: {
+  courseId: string;
+  student: { id: string; name: string };
+  onDone(): Promise<void>;
+  onLeave(): void;
+}) {
+  const [how, setHow] = useState<(typeof WAYS)[number]['how']>('name');
+  const way = WAYS.find((held) => held.how === how)!;
+  return (
+    <div className={styles['remove']}>
+      <p>
+        {student.name} has answered quizzes.{' '}
+        <a href={`/api/courses/${courseId}/students/${student.id}/everything`} download>
+          Everything that is stored of {student.name}
+        </a>{' '}
+        can be handed out first.
+      </p>
+      <fieldset>
+        <legend className="quiet">How</legend>
+        {WAYS.map((held) => (
+          <label key={held.how}>
+            <input type="radio" checked={how === held.how} onChange={() => setHow(held.how)} /> {held.words}
+          </label>
+        ))}
+      </fieldset>
+      <p>{way.then} This can not be taken back.</p>
+      <TypedName
+        name={student.name}
+        does={way.does}
+        onLeave={onLeave}
+        onDo={async (sure) => {
+          await post(`/api/courses/${courseId}/students/${student.id}/remove`, { how, sure });
+          await onDone();
+        }}
+      />
+    </div>
+  );
+}
