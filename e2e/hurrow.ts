@@ -8,7 +8,8 @@ import type { Page } from '@playwright/test';
 
 const root = fileURLToPath(new URL('../', import.meta.url));
 
-function freePort(): Promise<number> {
+/** A port that nothing listens on. */
+export function freePort(): Promise<number> {
   return new Promise((resolve) => {
     const probe = createServer().listen(0, () => {
       const { port } = probe.address() as { port: number };

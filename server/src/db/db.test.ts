@@ -1,6 +1,6 @@
-import { spawn, type ChildProcess } from 'node:child_process';
+import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
 import { once } from 'node:events';
-import { mkdirSync, mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdirSync, readFileSync, mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { readConfig } from '../config.ts';
@@ -10,10 +10,11 @@ import { lockFolder } from './lock.ts';
 const folder = () => mkdtempSync(join(tmpdir(), 'hurrow-test-'));
 
 /** Another program that holds the lock of a folder until it is told to end. */
-async function otherOwner(at: string): Promise<ChildProcess> {
+async function otherOwner(at: string, ...within: string[]): Promise<ChildProcess> {
   const script = `import { lockFolder } from ${JSON.stringify(new URL('./lock.ts', import.meta.url).href)};
     lockFolder(process.argv[1]); console.log('locked'); setInterval(() => undefined, 1000);`;
-  const child = spawn(process.execPath, ['--import', 'tsx', '--input-type=module', '-e', script, at]);
+  const words = [...within, process.execPath, '--import', 'tsx', '--input-type=module', '-e', script, at];
+  const child = spawn(words[0]!, words.slice(1));
   await once(child.stdout, 'data');
   return child;
 }
@@ -27,6 +28,20 @@ test('a folder has one owner, whatever the number of its process; who dies lets 
     new RegExp(`in use by process ${owner.pid} on .*set HURROW_DATA`),
   );
   expect(readdirSync(at)).not.toContain('store');
+  owner.kill('SIGKILL');
+  await once(owner, 'close');
+  lockFolder(at)();
+  rmSync(at, { recursive: true });
+});
+
+test('a container’s Hurrow, in which process numbers begin anew, is seen from outside', async () => {
+  const container = ['unshare', '--pid', '--fork', '--kill-child'];
+  if (spawnSync(container[0]!, [...container.slice(1), 'true']).status !== 0)
+    return console.warn('Not tested here: this user may not make a container.');
+  const at = folder();
+  const owner = await otherOwner(at, ...container);
+  expect(readFileSync(join(at, 'owner.lock'), 'utf8')).toMatch(/^process 1 on /);
+  await expect(openFolder(at)).rejects.toThrow('in use by process 1 on');
   owner.kill('SIGKILL');
   await once(owner, 'close');
   lockFolder(at)();
