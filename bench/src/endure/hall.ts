@@ -1,7 +1,7 @@
-import { readFileSync } from 'node:fs';
 import { setTimeout as wait } from 'node:timers/promises';
 import type { Row } from '../row.ts';
 import { startServer } from '../start.ts';
+import { residentOf } from './resident.ts';
 import { answerTo, plantHall, sitDown, Visitor } from './visitor.ts';
 
 const PORT = 46_841;
@@ -135,16 +135,6 @@ async function mixedReads(base: string, class_: Awaited<ReturnType<typeof plantH
   }
   await Promise.all(running);
   return times;
-}
-
-/** Megabytes of memory that a process has, where the system tells. */
-function residentOf(pid: number): number {
-  try {
-    const [, kilobytes] = /VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8')) ?? [];
-    return Number(kilobytes ?? 0) / 1024;
-  } catch {
-    return 0;
-  }
 }
 
 /** Milliseconds that the server was kept from all others at most, since this was last asked. */

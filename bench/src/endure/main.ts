@@ -3,6 +3,7 @@ import type { Row } from '../row.ts';
 import { demoFolder } from '../start.ts';
 import { fuzz } from './fuzz.ts';
 import { hall } from './hall.ts';
+import { photos } from './photos.ts';
 import { kills, powerCuts } from './mishaps.ts';
 
 /** The whole takes an hour; npm test runs the short form of each. */
@@ -12,6 +13,7 @@ const only = process.argv.slice(2).filter((word) => word !== 'short');
 const RUNS: Record<string, (folder: string) => Promise<Row[]>> = {
   hall: (folder) => (short ? hall(folder, 30, 6, 6) : hall(folder, 300, 20, 60)),
   kills: (folder) => kills(folder, short ? 4 : 200),
+  photos: (folder) => photos(folder, short ? 2 : 6),
   fuzz: (folder) => fuzz(folder, short ? 15 : 600),
   power: (folder) => powerCuts(folder, short ? 4 : 60),
 };

@@ -1,6 +1,10 @@
 import exifr from 'exifr';
-import sharp from 'sharp';
+import sharp, { type Sharp } from 'sharp';
 import { badInput } from '../api/problem.ts';
+import { turns } from '../db/turns.ts';
+
+// What was decoded for one picture is of no use to the next.
+sharp.cache(false);
 
 export const PHOTO_SIZES = { thumb: 240, screen: 1280, full: 2560 } as const;
 export type PhotoSize = keyof typeof PHOTO_SIZES;
@@ -14,35 +18,52 @@ export interface EncodedPhoto {
 
 const READ = ['jpeg', 'png', 'webp', 'gif', 'tiff', 'avif', 'heif'];
 
+/** A large picture takes some hundred megabytes while it is decoded: one after another. */
+const inTurn = turns();
+
 /**
  * Decodes an uploaded picture, turns it upright and encodes it again as WebP in three sizes (longest side 240, 1,280 and
  * 2,560 px). Everything else in the file, its position among it, stays behind. Throws 422 on what is no photograph.
  */
-export async function encodePhoto(file: Buffer): Promise<EncodedPhoto> {
-  const source = () => sharp(file, { limitInputPixels: 80_000_000, failOn: 'error' });
-  const format = (
-    await source()
-      .metadata()
-      .catch(() => undefined)
-  )?.format;
+export const encodePhoto = (file: Buffer): Promise<EncodedPhoto> => inTurn(() => encoded(file));
+
+async function encoded(file: Buffer): Promise<EncodedPhoto> {
+  if (file.length === 0) throw badInput('No picture came with this. Choose a JPEG, PNG, WebP, HEIC or TIFF.');
+  const format = await formatOf(file);
   if (!format || !READ.includes(format))
     throw badInput('This file is no photograph that can be read. Send a JPEG, PNG, WebP, HEIC or TIFF.');
   try {
-    const sizes = [];
-    for (const [size, edge] of Object.entries(PHOTO_SIZES)) {
-      const { data, info } = await source()
-        .rotate()
-        .resize({ width: edge, height: edge, fit: 'inside', withoutEnlargement: true })
-        .webp({ quality: 82 })
-        .toBuffer({ resolveWithObject: true });
-      sizes.push({ size: size as PhotoSize, width: info.width, height: info.height, bytes: data });
-    }
+    const full = await resized(open(file), PHOTO_SIZES.full);
+    const sizes: EncodedPhoto['sizes'] = [];
+    for (const [size, edge] of Object.entries(PHOTO_SIZES) as [PhotoSize, number][])
+      // The smaller ones from the largest: the file itself is decoded once.
+      sizes.push({ size, ...(size === 'full' ? full : await resized(sharp(full.bytes), edge)) });
     return { sizes, ...(await readTags(file)) };
   } catch {
     throw badInput(
       'This photograph is damaged and could not be read to its end. Export it again and send that.',
     );
   }
+}
+
+const open = (file: Buffer) =>
+  sharp(file, { limitInputPixels: 80_000_000, failOn: 'error', sequentialRead: true });
+
+async function formatOf(file: Buffer): Promise<string | undefined> {
+  try {
+    return (await open(file).metadata()).format;
+  } catch {
+    return undefined;
+  }
+}
+
+async function resized(picture: Sharp, edge: number) {
+  const { data, info } = await picture
+    .rotate()
+    .resize({ width: edge, height: edge, fit: 'inside', withoutEnlargement: true })
+    .webp({ quality: 82 })
+    .toBuffer({ resolveWithObject: true });
+  return { width: info.width, height: info.height, bytes: data };
 }
 
 async function readTags(file: Buffer): Promise<Pick<EncodedPhoto, 'month' | 'position'>> {

@@ -133,6 +133,12 @@ describe('photos', () => {
     expect((await owner.call('DELETE', '/api/library/photos/none')).status).toBe(404);
   });
   test('what is no photograph, and a drawing that could hold a script, are refused', async () => {
+    const nothing = await owner.call('POST', `/api/library/taxa/${red}/photos`);
+    expect(nothing).toMatchObject({
+      status: 422,
+      body: { message: expect.stringContaining('No picture came') },
+    });
+    expect((await send(Buffer.alloc(0))).status).toBe(422);
     for (const bytes of [
       Buffer.from('abies grandis'),
       Buffer.from('<svg xmlns="http://www.w3.org/2000/svg"/>'),
