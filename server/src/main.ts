@@ -4,6 +4,7 @@ import { fileURLToPath } from 'node:url';
 import { counted } from '@hurrow/core/words';
 import { createApp } from './app.ts';
 import { endBackups } from './backups/backup.ts';
+import { endReading } from './exchange/reading.ts';
 import { keepBackups } from './backups/daily.ts';
 import { shelfOf } from './backups/shelf.ts';
 import { nowOf, readConfig, type Config } from './config.ts';
@@ -51,7 +52,9 @@ async function start(): Promise<void> {
     health.stop();
     endKeeping();
     clearInterval(daily);
-    server.close(() => void Promise.all([endBackups(), db.close()]).then(() => process.exit(0)));
+    server.close(
+      () => void Promise.all([endBackups(), endReading(), db.close()]).then(() => process.exit(0)),
+    );
     server.closeIdleConnections();
     setTimeout(() => server.closeAllConnections(), 2000).unref();
   };

@@ -46,6 +46,19 @@ describe('exchange', () => {
       expect(again.body.refused).toEqual([]);
     },
   );
+  test('a long file is read beside everything else, and says the same', async () => {
+    const text = `${await exported('scores')}${'\n'.repeat(250_000)}`;
+    const read = async (csv: string) =>
+      (await owner.post<{ added: string[]; what: string }>('/api/library/import', { csv, dryRun: true }))
+        .body;
+    expect(await read(text)).toEqual(await read(text.trimEnd()));
+    const refused = await owner.post('/api/library/import', {
+      csv: `<a>${'b'.repeat(250_000)}`,
+      dryRun: true,
+    });
+    expect(refused.status).toBe(422);
+  });
+
   test('an import names every stored score that it would replace, with what is stored', async () => {
     const csv = 'scientific name,character,source,value\nAcer saccharum,leaf.length,own,20–30 cm';
     const { body } = await owner.post<{ replaced: { message: string }[]; changed: string[] }>(

@@ -13,7 +13,8 @@ import * as queries from '../species/queries.ts';
 import { addRecord, recordsAt } from '../species/records.ts';
 import { sameRecord } from '../species/same.ts';
 import { freeTaxonId, libraryAt, writeScores, type LibraryAtRevision } from '../species/store.ts';
-import { readIncoming, type Incoming, type IncomingTaxon } from './incoming.ts';
+import { sourceFor, stateOf, type FileRead } from './reading.ts';
+import { readIncoming, saysOf, type Incoming, type IncomingTaxon } from './incoming.ts';
 
 export interface ImportBody {
   /** The text of the file, in any of the formats. */
@@ -36,15 +37,22 @@ export interface ImportReport {
   revision: number;
 }
 
-/** Reads a file, says what it would do, and does it unless it is a dry run. Run inside a transaction. */
+/**
+ * Says what a file that was read would do, and does it unless it is a dry run. Run inside a transaction.
+ *
+ * @param before the file as it was read with the library of a moment ago; if that has changed, it is read again
+ */
 export async function importFile(
   db: Db,
-  { csv, dryRun, sourceId }: ImportBody,
+  body: ImportBody,
+  before: FileRead,
   accountId: string,
   now: Date,
 ): Promise<ImportReport> {
+  const { csv, dryRun } = body;
   const library = await libraryAt(db);
-  const read = readIncoming(csv, library, sourceId ?? library.sources[0]!.id);
+  const sourceId = sourceFor(body, library);
+  const read = before.with === stateOf(library) ? before.read : readIncoming(csv, library, sourceId);
   if (!read.ok) throw badInput(read.problem);
   const incoming = read.value;
   const refused = [...incoming.problems];
@@ -60,6 +68,7 @@ export async function importFile(
       record,
     ]),
   );
+  const says = saysOf(incoming, vocabulary);
   const useful = plan.flatMap((row) => {
     const id = row.held?.taxon.id;
     const held = library.taxa.find(({ taxon }) => taxon.id === id)?.scores ?? [];
@@ -81,7 +90,7 @@ export async function importFile(
     const scores = row.scores.filter(
       (score) =>
         !wrong.has(score.characterId) &&
-        !held.some((other) => sameStatement(other, score) && incoming.says(other, score)),
+        !held.some((other) => sameStatement(other, score) && says(other, score)),
     );
     const { range: read, ...rest } = row;
     const before = ranges.get(id ?? '');

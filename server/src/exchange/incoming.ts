@@ -33,9 +33,15 @@ export interface Incoming {
   taxa: IncomingTaxon[];
   problems: RowProblem[];
   ignored: string[];
-  /** Does a score of the file say what the stored one says, as far as the format can say it? */
-  says(stored: Score, read: Score): boolean;
+  /** How much the format can say of a score: all of it, or what a cell of a table has room for. */
+  holds: 'scores' | 'cells';
 }
+
+/** Does a score of a file say what the stored one says, as far as its format can say it? */
+export const saysOf = (
+  { holds }: Pick<Incoming, 'holds'>,
+  vocabulary: Vocabulary,
+): ((stored: Score, read: Score) => boolean) => (holds === 'cells' ? asACell(vocabulary) : exactly);
 
 const exactly = (stored: Score, read: Score): boolean =>
   sameRecord(stored.value, read.value) && (stored.note ?? '') === (read.note ?? '');
@@ -46,7 +52,14 @@ const asACell = (vocabulary: Vocabulary) => (stored: Score, read: Score) => {
   return character !== undefined && asTyped(stored.value, character) === asTyped(read.value, character);
 };
 
-const NOTHING = { sources: [], characters: [], taxa: [], problems: [], ignored: [], says: exactly };
+const NOTHING = {
+  sources: [],
+  characters: [],
+  taxa: [],
+  problems: [],
+  ignored: [],
+  holds: 'scores' as const,
+};
 
 /** Reads a file in whichever of the formats it is. */
 export function readIncoming(text: string, library: LibraryAtRevision, sourceId: string): Outcome<Incoming> {
@@ -69,7 +82,7 @@ export function readIncoming(text: string, library: LibraryAtRevision, sourceId:
     problems,
     ignored,
     taxa: rows.map(({ taxon, scores }) => ({ name: scientificName(taxon), taxon, scores })),
-    says: asACell(vocabulary),
+    holds: 'cells',
   });
 }
 

@@ -15,6 +15,7 @@ import type { Db } from '../db/index.ts';
 import { recordsAt } from '../species/records.ts';
 import { libraryAt } from '../species/store.ts';
 import { importFile, type ImportBody } from './import.ts';
+import { readFile } from './reading.ts';
 
 export const EXPORTS = {
   json: { file: 'library.json', type: 'application/json' },
@@ -64,7 +65,10 @@ export const exchangeRoutes = [
       dryRun: Joi.boolean().required(),
       sourceId: Joi.string().max(60),
     }),
-    handle: ({ db, body, who, now }) => db.transaction((tx) => importFile(tx, body, accountOf(who), now)),
+    handle: async ({ db, body, who, now }) => {
+      const read = await readFile(db, body);
+      return db.transaction((tx) => importFile(tx, body, read, accountOf(who), now));
+    },
   }),
 ];
 

@@ -3,14 +3,7 @@ import Joi from 'joi';
 import { readResponses, type ResponseRow } from '@hurrow/core/formats';
 import { profilesOf, vocabularyOfLibrary } from '@hurrow/core/library';
 import { answerText, type Answer } from '@hurrow/core/names';
-import {
-  askable,
-  effectiveResponses,
-  freezeStation,
-  sameAnswer,
-  tooLittleInWords,
-  tooLittleToDraw,
-} from '@hurrow/core/quiz';
+import { askable, effectiveResponses, sameAnswer } from '@hurrow/core/quiz';
 import { dayOfYear } from '@hurrow/core/season';
 import { counted } from '@hurrow/core/words';
 import { badInput, conflict, notFound, Problem } from '../api/problem.ts';
@@ -20,11 +13,11 @@ import { courseOf } from '../courses/routes.ts';
 import { note } from '../keeping/queries.ts';
 import * as courseQueries from '../courses/queries.ts';
 import type { Db } from '../db/index.ts';
-import { photoFor } from '../photos/photoFor.ts';
 import { libraryAt } from '../species/store.ts';
 import { checkSeen } from './checkSeen.ts';
 import { fixedStations } from './fixed.ts';
 import { answerKey, marksOf, wholeAnswerKey } from './marking.ts';
+import { freezeAll, groundOf } from './opening.ts';
 import * as queries from './queries.ts';
 import { tellLive } from './live.ts';
 import { receive } from './receive.ts';
@@ -204,64 +197,23 @@ export const quizRoutes = [
     summary:
       'Opens a quiz to students. The first opening freezes every station; a closed quiz is opened again as it was.',
     allow: INSTRUCTORS,
-    handle: ({ db, params, now, who }) =>
-      db.transaction(async (tx) => {
+    handle: async ({ db, params, now, who }) => {
+      const planned = await quizOf(db, params.quizId);
+      // Drawing takes its time: it is done before the store is held for it.
+      const drawn = planned.state === 'planned' ? await freezeAll(db, planned) : undefined;
+      return db.transaction(async (tx) => {
         const row = await queries.quizForUpdate(tx, params.quizId);
         if (!row) throw notFound('quiz');
         if (row.state === 'open') return;
         await note(tx, { who, now }, row.course_id, `opened the quiz “${row.title}”`);
         if (row.state === 'closed') return void (await queries.setState(tx, row.id, 'open'));
-        const stations = await queries.stations(tx, row.id);
-        if (stations.length === 0)
-          throw badInput('The quiz has no stations yet. Add at least one, then open it.');
-        const course = await courseOf(tx, row.course_id);
-        const library = await libraryAt(tx);
-        const taught = await taughtIds(tx, course.id);
-        const vocabulary = vocabularyOfLibrary(library);
-        const profiles = profilesOf(library, vocabulary);
-        const list = taught.flatMap((id) => profiles.find(({ taxon }) => taxon.id === id) ?? []);
-        for (const station of stations) {
-          if (!taught.includes(station.taxon_id))
-            throw badInput(
-              `Station ${station.position} shows a species that is no longer on the list. Change the station or the list.`,
-            );
-          const planned = {
-            taxonId: station.taxon_id,
-            medium: station.medium,
-            view: station.view,
-            asks: station.asks,
-          };
-          const lacking = tooLittleToDraw(planned, {
-            list,
-            vocabulary,
-            reference: library.reference,
-            site: course,
-          });
-          if (lacking.length > 0)
-            throw badInput(
-              `Station ${station.position}: ${tooLittleInWords(lacking, vocabulary)}. Score them, or choose another medium.`,
-            );
-          const drawn = freezeStation(planned, station.seed, {
-            revision: library.revision,
-            list,
-            vocabulary,
-            marking: course.marking,
-            units: course.units,
-            reference: library.reference,
-            site: course,
-          });
-          const picture =
-            station.medium === 'photo'
-              ? await photoFor(tx, library, station.taxon_id, station.view)
-              : undefined;
-          await queries.freeze(
-            tx,
-            station.id,
-            picture ? { ...drawn, traits: null, drawing: picture } : drawn,
-          );
-        }
+        // What was drawn beforehand holds where nothing was changed meanwhile.
+        const { by } = await groundOf(tx, row);
+        const stations = drawn?.by === by ? drawn.stations : (await freezeAll(tx, row)).stations;
+        for (const [stationId, frozen] of stations) await queries.freeze(tx, stationId, frozen);
         await queries.markOpened(tx, row.id, now);
-      }),
+      });
+    },
   }),
   route<unknown, { quizId: string }>({
     method: 'post',

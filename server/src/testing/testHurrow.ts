@@ -4,6 +4,7 @@ import type { AddressInfo } from 'node:net';
 import { createApp } from '../app.ts';
 import type { Config } from '../config.ts';
 import { endComputing } from '../confusions/computing.ts';
+import { endReading } from '../exchange/reading.ts';
 import { openInMemory, type Db } from '../db/index.ts';
 
 export interface Answer<T = Record<string, unknown>> {
@@ -105,7 +106,7 @@ let ended = false;
 afterAll(async () => {
   ended = true;
   await Promise.all(left.splice(0).map((db) => db.close()));
-  await endComputing();
+  await Promise.all([endComputing(), endReading()]);
 });
 
 /** An empty store in its newest shape. */
