@@ -70,3 +70,10 @@ test('the owner’s own account can be neither closed nor made less', async () =
   const refused = await hurrow.owner.put(`/api/accounts/${own!.id}`, { role: 'assistant', left: true });
   expect(refused.status).toBe(409);
 });
+
+test('who left a machine signed in signs out everywhere else', async () => {
+  const left = await signIn(OWNER.email, OWNER.password);
+  await hurrow.owner.call('DELETE', '/api/session/others');
+  expect((await left.caller.get('/api/courses')).status).toBe(401);
+  expect((await hurrow.owner.get('/api/courses')).status).toBe(200);
+});

@@ -97,6 +97,15 @@ export const accountRoutes = [
       return { password };
     },
   }),
+  route({
+    method: 'delete',
+    path: '/api/session/others',
+    summary: 'Ends every other session of the own account, as on a machine that was left signed in.',
+    allow: STAFF,
+    handle: async ({ db, who, request }) => {
+      await queries.endSessions(db, accountOf(who), tokenHashOf(request) ?? null);
+    },
+  }),
   route<{ now: string; next: string }>({
     method: 'put',
     path: '/api/session/password',

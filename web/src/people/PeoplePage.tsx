@@ -1,7 +1,7 @@
 import { App, Button } from 'antd';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
-import { get, messageOf, post, put } from '../app/api.ts';
+import { get, messageOf, post, put, remove } from '../app/api.ts';
 import type { Session } from '../app/session.ts';
 import { NamesKept } from '../keeping/NamesKept.tsx';
 import { Backups } from './Backups.tsx';
@@ -193,7 +193,16 @@ function OwnPassword() {
         new, ten characters or more{' '}
         <input name="next" type="password" autoComplete="new-password" required minLength={10} />
       </label>{' '}
-      <Button htmlType="submit">Change it</Button>
+      <Button htmlType="submit">Change it</Button>{' '}
+      <Button
+        onClick={() =>
+          void remove('/api/session/others')
+            .then(() => message.success('You are signed out everywhere else.'))
+            .catch((error: unknown) => setProblem(messageOf(error)))
+        }
+      >
+        Sign out everywhere else
+      </Button>
       {problem && (
         <p className="problem" role="alert">
           {problem}
