@@ -10,6 +10,7 @@ import { shelfOf } from './backups/shelf.ts';
 import { nowOf, readConfig, type Config } from './config.ts';
 import { Health } from './health/health.ts';
 import { migrate, openFolder, type Db } from './db/index.ts';
+import { endPrinting } from './prints/printed.ts';
 import { forgetNames } from './keeping/names.ts';
 import { bringBack } from './quizzes/receive.ts';
 
@@ -53,7 +54,8 @@ async function start(): Promise<void> {
     endKeeping();
     clearInterval(daily);
     server.close(
-      () => void Promise.all([endBackups(), endReading(), db.close()]).then(() => process.exit(0)),
+      () =>
+        void Promise.all([endBackups(), endReading(), endPrinting(), db.close()]).then(() => process.exit(0)),
     );
     server.closeIdleConnections();
     setTimeout(() => server.closeAllConnections(), 2000).unref();

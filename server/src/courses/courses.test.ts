@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { plantCourse, startHurrow, type Caller, type TestHurrow } from '../testing/testHurrow.ts';
-import { slipAddress } from '../prints/slips.ts';
+import { slipAddress } from '../prints/slipSheet.ts';
 import { readableCode } from './codes.ts';
 
 interface CourseAnswer {

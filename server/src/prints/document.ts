@@ -4,6 +4,7 @@ import { createRequire } from 'node:module';
 import pdfmake from 'pdfmake';
 import type { TDocumentDefinitions } from 'pdfmake/interfaces.js';
 import { inFonts } from './legible.ts';
+import { PAPER_SIZE, type Paper } from './paper.ts';
 
 const require = createRequire(import.meta.url);
 const folderOf = (font: string) =>
@@ -29,15 +30,6 @@ pdfmake.setLocalAccessPolicy((path: string) => {
   const file = path.startsWith('file:') ? fileURLToPath(path) : path;
   return Object.values(FOLDERS).some((folder) => file.startsWith(folder));
 });
-
-export type Paper = 'a4' | 'letter';
-export const PAPERS: Paper[] = ['a4', 'letter'];
-
-/** Width and height of the paper in points. */
-export const PAPER_SIZE: Record<Paper, { name: 'A4' | 'LETTER'; width: number; height: number }> = {
-  a4: { name: 'A4', width: 595.28, height: 841.89 },
-  letter: { name: 'LETTER', width: 612, height: 792 },
-};
 
 /** Sets a document in the fonts of the house and returns it as a PDF. */
 export async function pdfOf(

@@ -9,8 +9,8 @@ import type { Db } from '../db/index.ts';
 import { datedViewSchema, keySchema, type SureWay } from '../lookalikes/schema.ts';
 import { recordNow } from '../species/records.ts';
 import { committedLibrary } from '../species/committed.ts';
-import { PAPERS, pdfOf, type Paper } from './document.ts';
-import { contrastSheet, keySheet, marksSheet } from './lookalikeSheets.ts';
+import { PAPERS, type Paper } from './paper.ts';
+import { printed } from './printed.ts';
 
 interface ContrastBody {
   taxa: string[];
@@ -85,7 +85,7 @@ export const lookalikePrintRoutes = [
       const list = [...new Set([...taught, ...chosen])];
       const pair = body.taxa.length === 2 ? [...body.taxa].sort().join('|') : undefined;
       const sure = pair && (await recordNow<SureWay>(db, library.id, 'pair', pair))?.record?.text;
-      return pdfOf(body.paper, contrastSheet(list, chosen, body.view, sure, options));
+      return printed(body.paper, 'contrast', list, chosen, body.view, sure, options);
     },
   }),
   route<KeyBody & Asked>({
@@ -102,7 +102,7 @@ export const lookalikePrintRoutes = [
     }),
     handle: async ({ db, body }) => {
       const { profiles, options } = await settingOf(db, body.course);
-      return pdfOf(body.paper, keySheet(body.title, body.key, profiles, body.layout, options));
+      return printed(body.paper, 'key', body.title, body.key, profiles, body.layout, options);
     },
   }),
   route<MarksBody & Asked>({
@@ -128,7 +128,7 @@ export const lookalikePrintRoutes = [
     }),
     handle: async ({ db, body }) => {
       const { profiles } = await settingOf(db, body.course);
-      return pdfOf(body.paper, marksSheet(body.title, body.rows, profiles));
+      return printed(body.paper, 'marks', body.title, body.rows, profiles);
     },
   }),
 ];

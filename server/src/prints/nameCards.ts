@@ -1,7 +1,7 @@
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces.js';
 import type { ProfiledTaxon } from '@hurrow/core/evidence';
 import { commonName, scientificName } from '@hurrow/core/taxon';
-import { PAPER_SIZE, type Paper } from './document.ts';
+import { PAPER_SIZE, type Paper } from './paper.ts';
 import { specimenSvg, type PrintOptions } from './profileSheet.ts';
 
 const COLUMNS = 2;

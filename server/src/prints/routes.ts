@@ -11,9 +11,9 @@ import type { Db } from '../db/index.ts';
 import { photoBytes, photosOfTaxon } from '../photos/queries.ts';
 import { recordNow, recordsAt } from '../species/records.ts';
 import { committedLibrary } from '../species/committed.ts';
-import { PAPERS, pdfOf, type Paper } from './document.ts';
-import { nameCards } from './nameCards.ts';
-import { profileSheet, type PrintedPhoto } from './profileSheet.ts';
+import { PAPERS, type Paper } from './paper.ts';
+import { printed } from './printed.ts';
+import { type PrintedPhoto } from './profileSheet.ts';
 
 interface PrintQuery {
   taxa: string;
@@ -62,11 +62,11 @@ export const printRoutes = [
         day: DRAWN_ON,
         sources: library.sources,
       };
-      if (params.kind === 'cards') return pdfOf(query.paper, nameCards(list, query.paper, options));
+      if (params.kind === 'cards') return printed(query.paper, 'cards', list, query.paper, options);
       const first = list[0]!;
       const range = await recordNow<Range>(db, library.id, 'range', first.taxon.id);
       const photos = await printablePhotos(db, library, first.taxon.id);
-      return pdfOf(query.paper, profileSheet(first, range?.record ?? undefined, photos, options));
+      return printed(query.paper, 'profile', first, range?.record ?? undefined, photos, options);
     },
   }),
 ];

@@ -5,6 +5,7 @@ import { createApp } from '../app.ts';
 import type { Config } from '../config.ts';
 import { endComputing } from '../confusions/computing.ts';
 import { endReading } from '../exchange/reading.ts';
+import { endPrinting } from '../prints/printed.ts';
 import { openInMemory, type Db } from '../db/index.ts';
 
 export interface Answer<T = Record<string, unknown>> {
@@ -106,7 +107,7 @@ let ended = false;
 afterAll(async () => {
   ended = true;
   await Promise.all(left.splice(0).map((db) => db.close()));
-  await Promise.all([endComputing(), endReading()]);
+  await Promise.all([endComputing(), endReading(), endPrinting()]);
 });
 
 /** An empty store in its newest shape. */

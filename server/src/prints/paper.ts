@@ -1,0 +1,8 @@
+export type Paper = 'a4' | 'letter';
+export const PAPERS: Paper[] = ['a4', 'letter'];
+
+/** Width and height of the paper in points. */
+export const PAPER_SIZE: Record<Paper, { name: 'A4' | 'LETTER'; width: number; height: number }> = {
+  a4: { name: 'A4', width: 595.28, height: 841.89 },
+  letter: { name: 'LETTER', width: 612, height: 792 },
+};

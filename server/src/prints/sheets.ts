@@ -1,0 +1,16 @@
+import { contrastSheet, keySheet, marksSheet } from './lookalikeSheets.ts';
+import { nameCards } from './nameCards.ts';
+import { profileSheet } from './profileSheet.ts';
+import { slipSheet } from './slipSheet.ts';
+
+/** Every sheet that is printed: from plain data to the description of a document. */
+export const SHEETS = {
+  cards: nameCards,
+  contrast: contrastSheet,
+  key: keySheet,
+  marks: marksSheet,
+  profile: profileSheet,
+  slips: slipSheet,
+};
+
+export type Sheets = typeof SHEETS;
