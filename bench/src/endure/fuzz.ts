@@ -169,7 +169,7 @@ const inAddress = (value: unknown): string =>
 const wellFormed = (value: unknown): string => JSON.stringify(value) ?? 'null';
 
 /** Calls of every route, with bodies made from their schemas and then spoilt, and files of every format, garbled, for so many seconds. */
-export async function fuzz(demo: string, seconds: number, seed = 20_261_127): Promise<Row[]> {
+export async function fuzz(demo: string, seconds: number, seed: number): Promise<Row[]> {
   const server = await startServer(demo, PORT);
   const base = `http://localhost:${PORT}`;
   const failures: string[] = [];
@@ -236,7 +236,7 @@ export async function fuzz(demo: string, seconds: number, seed = 20_261_127): Pr
   const spread = [...answered].sort().map(([status, n]) => `${n} × ${status}`);
   return [
     {
-      what: `${calls} calls and files of every kind in ${seconds} s (${spread.join(', ')}): status 500`,
+      what: `${calls} calls and files of every kind in ${seconds} s, seed ${seed} (${spread.join(', ')}): status 500`,
       value: String(failures.length - hangs),
       wanted: '0',
     },

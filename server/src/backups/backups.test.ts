@@ -104,6 +104,8 @@ test('a backup made while students answer is whole; restored, what came later is
   expect(file.equals(readFileSync(join(at, 'lab', 'backups', name)))).toBe(true);
   expect((await student.get('/api/backups')).status).toBe(403);
   expect((await owner.get('/api/backups/..%2Fanswers.journal/file')).status).toBe(404);
+  const { text } = (await owner.get<{ text: string }>('/metrics')).body;
+  expect(text).toMatch(/^hurrow_backup_made_seconds 1\d{9}/m);
 
   expect((await owner.post(`/api/backups/${name}/restore`, { sure: 'yes' })).status).toBe(422);
   const restored = await owner.post<{ back: number }>(`/api/backups/${name}/restore`, { sure: name });

@@ -1,6 +1,7 @@
 import { timingSafeEqual } from 'node:crypto';
 import type { Express, Request, RequestHandler } from 'express';
 import { Counter, collectDefaultMetrics, Gauge, Histogram, Registry } from 'prom-client';
+import { backupsOn, shelfOf } from '../backups/shelf.ts';
 import type { Db } from '../db/index.ts';
 import { KEEP, type Watcher } from './slowQueries.ts';
 
@@ -14,7 +15,6 @@ export class Health {
   private readonly statements: Histogram;
   private readonly kept: Histogram;
   private readonly answers: Counter;
-  private readonly backup: Gauge;
   private stopping = false;
 
   constructor() {
@@ -44,11 +44,6 @@ export class Health {
       help: 'Answers acknowledged to students',
       registers,
     });
-    this.backup = new Gauge({
-      name: 'hurrow_backup_made_seconds',
-      help: 'When the newest backup was made, in seconds since 1970; 0 for none',
-      registers,
-    });
   }
 
   /** Times every call, by the path of its route and never by what was filled in. */
@@ -66,9 +61,6 @@ export class Health {
   countAnswers(n: number): void {
     this.answers.inc(n);
   }
-  backupMade(at: Date): void {
-    this.backup.set(at.getTime() / 1000);
-  }
   /** From here on no new work is wanted: whatever stands in front sends it elsewhere. */
   stop(): void {
     this.stopping = true;
@@ -76,6 +68,7 @@ export class Health {
 
   /** Hangs in the addresses that look from outside: alive, ready, and numbers in Prometheus' text. */
   hang(app: Express, db: Db, token = process.env['HURROW_METRICS_TOKEN']): void {
+    if (db.files) this.tellsBackups(shelfOf(db.files.folder));
     app.get('/healthz', (_request, response) => void response.json({ alive: true }));
     app.get('/readyz', async (_request, response) => {
       const why = this.stopping ? 'stopping' : await trouble(db);
@@ -90,6 +83,19 @@ export class Health {
             'Numbers are shown on this machine, or to whoever sends HURROW_METRICS_TOKEN as a bearer token.\n',
           );
       response.type(this.registry.contentType).send(await this.registry.metrics());
+    });
+  }
+
+  /** Looked up when it is asked for: backups are made by hand and by the command line, too. */
+  private tellsBackups(shelf: string): void {
+    new Gauge({
+      name: 'hurrow_backup_made_seconds',
+      help: 'When the newest backup was made, in seconds since 1970; 0 for none',
+      registers: [this.registry],
+      async collect() {
+        const [newest] = await backupsOn(shelf);
+        this.set(newest ? Date.parse(newest.note.made) / 1000 : 0);
+      },
     });
   }
 }
