@@ -1,8 +1,6 @@
 import type { Row } from '../row.ts';
-import { startServer } from '../start.ts';
+import { freePort, startServer } from '../start.ts';
 import { plantHall, sitDown, Visitor } from './visitor.ts';
-
-const PORT = 46_844;
 
 interface Schema {
   type?: string | string[];
@@ -170,8 +168,9 @@ const wellFormed = (value: unknown): string => JSON.stringify(value) ?? 'null';
 
 /** Calls of every route, with bodies made from their schemas and then spoilt, and files of every format, garbled, for so many seconds. */
 export async function fuzz(demo: string, seconds: number, seed: number): Promise<Row[]> {
-  const server = await startServer(demo, PORT);
-  const base = `http://localhost:${PORT}`;
+  const port = await freePort();
+  const server = await startServer(demo, port);
+  const base = `http://localhost:${port}`;
   const failures: string[] = [];
   let [calls, hangs, partial] = [0, 0, 0];
   const answered = new Map<number, number>();

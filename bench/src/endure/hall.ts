@@ -1,10 +1,8 @@
 import { setTimeout as wait } from 'node:timers/promises';
 import type { Row } from '../row.ts';
-import { startServer } from '../start.ts';
+import { freePort, startServer } from '../start.ts';
 import { residentOf } from './resident.ts';
 import { answerTo, plantHall, sitDown, Visitor } from './visitor.ts';
-
-const PORT = 46_841;
 
 /** The value that a share of all is below. */
 const quantile = (values: readonly number[], share: number): number =>
@@ -24,8 +22,9 @@ export async function hall(
   stations: number,
   seconds: number,
 ): Promise<Row[]> {
-  const server = await startServer(folder, PORT);
-  const base = `http://localhost:${PORT}`;
+  const port = await freePort();
+  const server = await startServer(folder, port);
+  const base = `http://localhost:${port}`;
   try {
     const class_ = await plantHall(base, students, stations);
     const [signIns, pages, answers, pulse] = [[], [], [], []] as number[][] as [

@@ -6,10 +6,9 @@ import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { setTimeout as wait } from 'node:timers/promises';
 import type { Row } from '../row.ts';
-import { startServer } from '../start.ts';
+import { freePort, startServer } from '../start.ts';
 import { answerTo, plantHall, sitDown, Visitor, type Hall } from './visitor.ts';
 
-const PORT = 46_842;
 const STUDENTS = 8;
 const STATIONS = 6;
 const IMPORTED = 20;
@@ -149,9 +148,10 @@ async function rounds(what: string, n: number, start: () => Promise<Running>): P
 /** The process is killed: what was handed to the system is still written. */
 export async function kills(folder: string, n: number): Promise<Row[]> {
   return rounds('kills under load', n, async () => {
-    const { child } = await startServer(folder, PORT);
+    const port = await freePort();
+    const { child } = await startServer(folder, port);
     return {
-      base: `http://localhost:${PORT}`,
+      base: `http://localhost:${port}`,
       mishap: async () => {
         const gone = once(child, 'exit');
         child.kill('SIGKILL');
@@ -170,14 +170,15 @@ export async function powerCuts(demo: string, n: number): Promise<Row[]> {
     count += 1;
     const [mirror, image] = [join(place, `mirror-${count}`), join(place, `image-${count}`)];
     mkdirSync(image);
+    const port = await freePort();
     const child = fork(
       fileURLToPath(new URL('./mirroredServer.ts', import.meta.url)),
-      [folder, mirror, image, String(PORT + 1)],
+      [folder, mirror, image, String(port)],
       { execArgv: ['--import', 'tsx'], stdio: ['ignore', 'ignore', 'pipe', 'ipc'] },
     );
     await ready(child);
     return {
-      base: `http://localhost:${PORT + 1}`,
+      base: `http://localhost:${port}`,
       mishap: async () => {
         const gone = once(child, 'exit');
         child.send(1 + Math.floor(Math.random() * 6));

@@ -1,17 +1,17 @@
 import sharp from 'sharp';
 import type { Row } from '../row.ts';
-import { startServer } from '../start.ts';
+import { freePort, startServer } from '../start.ts';
 import { residentOf } from './resident.ts';
 import { Visitor } from './visitor.ts';
 
-const PORT = 46_845;
 /** Pixels along each side of 79 megapixels. */
 const SIDE = 8888;
 
 /** Pictures of the largest size that is taken, sent at once: the memory that they take beyond that of a Hurrow at rest. */
 export async function photos(folder: string, count: number): Promise<Row[]> {
-  const server = await startServer(folder, PORT);
-  const base = `http://localhost:${PORT}`;
+  const port = await freePort();
+  const server = await startServer(folder, port);
+  const base = `http://localhost:${port}`;
   try {
     const owner = new Visitor(base);
     await owner.post('/api/session/demo', { as: 'instructor' });
