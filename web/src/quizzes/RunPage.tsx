@@ -167,7 +167,8 @@ export function RunPage({ course, quiz }: { course: Course; quiz: Quiz }) {
           </section>
           <section>
             <h2>Who has answered</h2>
-            <p className={live.connected ? 'quiet' : 'notice'} role="status">
+            {/* Read out only when something is wrong: each answer would be too much. */}
+            <p className={live.connected ? 'quiet' : 'notice'} role={live.connected ? undefined : 'status'}>
               {howFar(live, course.students, quiz)}
             </p>
             <table className="plain-table">

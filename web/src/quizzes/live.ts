@@ -33,7 +33,7 @@ export function howFar(
 ): string {
   if (!connected)
     return 'No connection to the server: what stands here may be old. It is taken up again by itself.';
-  if (!counts) return 'Asking who has answered…';
+  if (!counts) return 'Asking for the answers so far…';
   const of = (id: string) => counts[id] ?? 0;
   const done = students.filter(({ id }) => of(id) >= stations.length).length;
   const none = students.filter(({ id }) => of(id) === 0).length;
