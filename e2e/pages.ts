@@ -31,6 +31,7 @@ export const OF_A_COURSE = [
   ['course/students', 'Personal code'],
   ['people', 'Add someone who teaches'],
   ['course/settings', 'Save settings'],
+  ['course/history', 'Nothing yet'],
   ['quizzes', 'Plan a quiz'],
   ['quizzes/new?taxa=abies-grandis', 'Save the plan'],
   ['confusions', 'hardly looked at'],

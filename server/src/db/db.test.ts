@@ -56,6 +56,28 @@ test('a folder that cannot be written to is refused with what to do', async () =
   rmSync(at, { recursive: true });
 });
 
+test('a disk that is full is said as such; nothing half-made stays, and with room it goes on', async () => {
+  const at = folder();
+  const mount = (size: string) => spawnSync('mount', ['-t', 'tmpfs', '-o', size, 'tmpfs', at]).status;
+  if (mount('size=30m') !== 0) return console.warn('Not tested here: this user may not mount a small disk.');
+  try {
+    const packed = process.env['HURROW_PACKED_STORE']!;
+    await expect(openFolder(join(at, 'data'), { packed })).rejects.toThrow(/disk that is full.*make room/);
+    expect(readdirSync(join(at, 'data'))).not.toContain('store');
+    mount('remount,size=200m');
+    const db = await openFolder(join(at, 'data'), { packed });
+    await db.close();
+    // A whole store on a disk that has become full is not called damaged.
+    writeFileSync(join(at, 'fill'), Buffer.alloc(1024));
+    mount('remount,size=62m');
+    spawnSync('dd', ['if=/dev/zero', `of=${join(at, 'fill')}`, 'bs=1M']);
+    await expect(openFolder(join(at, 'data'))).rejects.toThrow(/disk that is full/);
+  } finally {
+    spawnSync('umount', [at]);
+    rmSync(at, { recursive: true });
+  }
+});
+
 test('what was stored is there after closing and opening again; migrations run once', async () => {
   const at = folder();
   const first = await openFolder(at);

@@ -1,6 +1,6 @@
 import { existsSync, rmSync, writeFileSync } from 'node:fs';
 import { copyFile, mkdir, rename, rm } from 'node:fs/promises';
-import { join } from 'node:path';
+import { dirname, join } from 'node:path';
 import { PGlite } from '@electric-sql/pglite';
 import { counted } from '@hurrow/core/words';
 import type { Db, StoreFiles } from './db.ts';
@@ -13,6 +13,7 @@ import {
   completeCopy,
   copyFiles,
   holdsStore,
+  isFull,
   stoppedInOrder,
   unpackStore,
 } from './storeFiles.ts';
@@ -89,6 +90,7 @@ async function openStore(store: string, { synced, check }: Opening = {}): Promis
   } catch (error) {
     await pglite?.close().catch(() => undefined);
     if (isDiskTrouble(error)) throw error;
+    if (isFull(dirname(store))) throw Object.assign(new Error('No room on the disk'), { code: 'ENOSPC' });
     throw new StoreDamaged(
       `The store in ${store} is damaged and cannot be opened (${firstLine(error)}). ${WAY_BACK}`,
     );

@@ -1,5 +1,5 @@
-import { existsSync, readdirSync, readFileSync } from 'node:fs';
-import { copyFile, mkdir, open, readdir, writeFile } from 'node:fs/promises';
+import { existsSync, readdirSync, readFileSync, statfsSync } from 'node:fs';
+import { copyFile, mkdir, open, readdir, rename, rm, writeFile } from 'node:fs/promises';
 import { dirname, join } from 'node:path';
 import { extract } from 'tar';
 
@@ -16,23 +16,53 @@ export function stoppedInOrder(store: string): boolean {
   return existsSync(file) && readFileSync(file).readUInt32LE(STATE_AT) === STOPPED_IN_ORDER;
 }
 
-/** Unpacks a store and brings it to the disk. */
+/** Unpacks a store and brings it to the disk. Beside its place first: what is broken off half-way is no store. */
 export async function unpackStore(packed: string, store: string): Promise<void> {
-  await mkdir(store, { recursive: true });
-  await extract({ file: packed, cwd: store });
-  await bringToDisk(store);
+  const beside = `${store}.new`;
+  await rm(beside, { recursive: true, force: true });
+  await mkdir(beside, { recursive: true });
+  try {
+    let failed: unknown;
+    // That a name began with a stroke is no failure; that a file could not be written is.
+    const onwarn = (kind: string, message: string | Error, data: unknown) => {
+      const code = (message as NodeJS.ErrnoException).code ?? (data as { code?: string }).code;
+      if (kind !== 'TAR_ENTRY_INFO') failed ??= Object.assign(new Error(String(message)), { code });
+    };
+    await extract({ file: packed, cwd: beside, onwarn });
+    if (failed) throw failed as Error;
+    await bringToDisk(beside);
+    await rename(beside, store);
+    await syncName(store);
+  } catch (error) {
+    await rm(beside, { recursive: true, force: true, maxRetries: 5 });
+    throw error;
+  }
 }
+
+/** Bytes that PostgreSQL needs to open a store: it begins a new file of its log. */
+const TO_OPEN = 20 * 1024 * 1024;
+
+/** Is there too little room on the disk of a folder to open a store in it? */
+export function isFull(folder: string): boolean {
+  const { bavail, bsize } = statfsSync(folder);
+  return bavail * bsize < TO_OPEN;
+}
+
+/** Brings a name to the disk: that of a file or folder in the folder that it lies in. */
+const syncName = (path: string) => syncOne(dirname(path));
 
 /** Brings every file of a folder to the disk, and with it the names in it. */
 export async function bringToDisk(folder: string): Promise<void> {
   const entries = await readdir(folder, { recursive: true, withFileTypes: true });
   const paths = entries.map((entry) => join(entry.parentPath, entry.name));
-  await inTurns([...paths, folder, dirname(folder)], async (path) => {
-    // Systems that do not open folders, or not for reading alone, write them by themselves.
-    const handle = await open(path, 'r').catch(() => undefined);
-    await handle?.sync().catch(() => undefined);
-    await handle?.close();
-  });
+  await inTurns([...paths, folder, dirname(folder)], syncOne);
+}
+
+async function syncOne(path: string): Promise<void> {
+  // Systems that do not open folders, or not for reading alone, write them by themselves.
+  const handle = await open(path, 'r').catch(() => undefined);
+  await handle?.sync().catch(() => undefined);
+  await handle?.close();
 }
 
 /** What a copy of a running store has no use for. */

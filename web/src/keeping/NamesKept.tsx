@@ -36,11 +36,8 @@ export function NamesKept() {
           </option>
         ))}
       </select>{' '}
-      {months === null ? '' : 'after the end of their course'}
-      <span className="quiet">
-        {' '}
-        Then the answers stay without a name. What your institution asks for decides.
-      </span>
+      {months === null ? '. ' : 'after the end of their course; then the answers stay without a name. '}
+      <span className="quiet">What your institution asks for decides.</span>
     </p>
   );
 }
