@@ -96,3 +96,55 @@ test('a swallowed request is given up and sent again; another student on this ph
   await other.getByRole('button', { name: 'Next station ›' }).click();
   await expect(other.getByLabel('Genus')).toHaveValue('');
 });
+
+test('a phone without room says so at once and loses nothing while its page is open', async ({
+  page,
+  context,
+}) => {
+  await page.addInitScript(() => {
+    IDBObjectStore.prototype.put = () => {
+      throw new DOMException('No room', 'QuotaExceededError');
+    };
+  });
+  await page.goto(`${hurrow.url}/#WOODY/DINA62`);
+  await page.getByRole('button', { name: 'Start' }).click();
+  await page.getByRole('link', { name: /Self-check/ }).click();
+  await expect(page.getByLabel('Genus')).toBeVisible();
+  await context.setOffline(true);
+  await answer(page, 'Larix', 'lyallii');
+  await expect(page.getByRole('status')).toContainText('no room to keep them: leave this page open');
+  await context.setOffline(false);
+  await expect(page.getByRole('status')).toHaveCount(0, { timeout: 90_000 });
+  // What the server has is shown by any page.
+  const later = await context.newPage();
+  await later.goto(hurrow.url);
+  await later.getByRole('link', { name: /Self-check/ }).click();
+  await expect(later.getByLabel('Genus')).toHaveValue('Larix');
+});
+
+test('a phone whose clock is wrong by hours, and that comes back a day later, brings everything once and in order', async ({
+  page,
+  context,
+}) => {
+  await page.clock.install({ time: new Date('2026-10-15T05:00:00Z') });
+  await page.goto(`${hurrow.url}/#WOODY/ELIO93`);
+  await page.getByRole('button', { name: 'Start' }).click();
+  await page.getByRole('link', { name: /Self-check/ }).click();
+  await expect(page.getByLabel('Genus')).toBeVisible();
+  const station = page.url();
+  await context.setOffline(true);
+  await answer(page, 'Thuja', 'plicata');
+  // The clock is put back: what is written then is still the later answer.
+  await page.clock.setSystemTime(new Date('2026-10-14T20:00:00Z'));
+  await page.goBack();
+  await page.getByLabel('Epithet').fill('occidentalis');
+  await page.getByRole('button', { name: 'Next station ›' }).click();
+  await expect(page.getByRole('status')).toContainText('2 answers wait');
+  await page.close();
+  const nextDay = await context.newPage();
+  await nextDay.clock.install({ time: new Date('2026-10-16T09:00:00Z') });
+  await context.setOffline(false);
+  await nextDay.goto(station);
+  await expect(nextDay.getByRole('status')).toHaveCount(0, { timeout: 60_000 });
+  await expect(nextDay.getByLabel('Epithet')).toHaveValue('occidentalis');
+});
