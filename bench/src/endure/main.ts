@@ -1,4 +1,5 @@
 import { cpus, totalmem } from 'node:os';
+import { stalls } from './stalls.ts';
 import type { Row } from '../row.ts';
 import { demoFolder } from '../start.ts';
 import { fuzz } from './fuzz.ts';
@@ -12,6 +13,7 @@ const only = process.argv.slice(2).filter((word) => word !== 'short');
 
 const RUNS: Record<string, (folder: string) => Promise<Row[]>> = {
   hall: (folder) => (short ? hall(folder, 30, 6, 6) : hall(folder, 300, 20, 60)),
+  stalls: (folder) => stalls(folder, short ? 4 : 30),
   kills: (folder) => kills(folder, short ? 4 : 200),
   photos: (folder) => photos(folder, short ? 2 : 6),
   fuzz: (folder) => fuzz(folder, short ? 15 : 600, short ? 20_261_127 : Date.now() % 2 ** 31),

@@ -13,6 +13,7 @@ import { courseOf } from '../courses/routes.ts';
 import { note } from '../keeping/queries.ts';
 import * as courseQueries from '../courses/queries.ts';
 import type { Db } from '../db/index.ts';
+import { committedLibrary } from '../species/committed.ts';
 import { libraryAt } from '../species/store.ts';
 import { checkSeen } from './checkSeen.ts';
 import { fixedStations } from './fixed.ts';
@@ -200,7 +201,7 @@ export const quizRoutes = [
     handle: async ({ db, params, now, who }) => {
       const planned = await quizOf(db, params.quizId);
       // Drawing takes its time: it is done before the store is held for it.
-      const drawn = planned.state === 'planned' ? await freezeAll(db, planned) : undefined;
+      const drawn = planned.state === 'planned' ? await freezeAll(db, planned, committedLibrary) : undefined;
       return db.transaction(async (tx) => {
         const row = await queries.quizForUpdate(tx, params.quizId);
         if (!row) throw notFound('quiz');
@@ -209,7 +210,7 @@ export const quizRoutes = [
         if (row.state === 'closed') return void (await queries.setState(tx, row.id, 'open'));
         // What was drawn beforehand holds where nothing was changed meanwhile.
         const { by } = await groundOf(tx, row);
-        const stations = drawn?.by === by ? drawn.stations : (await freezeAll(tx, row)).stations;
+        const stations = drawn?.by === by ? drawn.stations : (await freezeAll(tx, row, libraryAt)).stations;
         for (const [stationId, frozen] of stations) await queries.freeze(tx, stationId, frozen);
         await queries.markOpened(tx, row.id, now);
       });
