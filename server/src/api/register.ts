@@ -113,6 +113,8 @@ function valid(schema: Joi.ObjectSchema | undefined, input: unknown): unknown {
 
 /** What the system and PostgreSQL call a disk that is full or can only be read, and a page that is not what it was. */
 const DISK_FULL = new Set(['ENOSPC', 'EDQUOT', 'EROFS', '53100']);
+/** What PostgreSQL says of a key that does not fit into an index. */
+const TOO_LONG = '54000';
 const DAMAGED = new Set(['XX001', 'XX002']);
 
 const errorsAsJson: ErrorRequestHandler = (error: unknown, request: Request, response, next) => {
@@ -128,8 +130,13 @@ const errorsAsJson: ErrorRequestHandler = (error: unknown, request: Request, res
     return void response
       .status(status)
       .json({ message: 'The request could not be read. Reload the page and try again.' });
-  request.log?.error(error);
   const code = (error as { code?: string }).code ?? '';
+  if (code === TOO_LONG)
+    return void response.status(422).json({
+      message:
+        'A name in this is far too long to be one, such as that of a source, a species or a character. Look for a cell into which something else has slipped; nothing was stored.',
+    });
+  request.log?.error(error);
   if (DISK_FULL.has(code))
     return void response.status(507).json({
       message:

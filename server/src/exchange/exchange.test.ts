@@ -59,6 +59,25 @@ describe('exchange', () => {
     expect(refused.status).toBe(422);
   });
 
+  test('a source, a species or a character whose name is no name is refused, and nothing of the file is stored', async () => {
+    const before = await base();
+    const statuses: number[] = [];
+    const long = Array.from({ length: 2000 }, (_, i) => i.toString(36)).join('');
+    for (const row of [
+      `Acer rubrum,leaf.length,${long},5 cm`,
+      `Acer ${long.replace(/\d/g, 'a')},leaf.length,own,5 cm`,
+      `Acer rubrum,${long},own,5 cm`,
+    ]) {
+      const csv = `scientific name,character,source,value\nAcer rubrum,leaf.length,own,6 cm\n${row}`;
+      const { status } = await owner.post('/api/library/import', { csv, dryRun: false });
+      statuses.push(status);
+      if (status !== 200) expect(await base()).toBe(before);
+    }
+    // An unknown character is a row that is left out; the others are no file of ours.
+    expect(statuses[0]).toBe(422);
+    expect(Math.max(...statuses)).toBeLessThan(500);
+  });
+
   test('an import names every stored score that it would replace, with what is stored', async () => {
     const csv = 'scientific name,character,source,value\nAcer saccharum,leaf.length,own,20–30 cm';
     const { body } = await owner.post<{ replaced: { message: string }[]; changed: string[] }>(
