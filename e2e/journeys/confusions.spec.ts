@@ -170,13 +170,18 @@ test('a pair is noted as taught again, and the note is taken back', async ({ pag
   await hurrow.enter(page, 'instructor');
   await place(page, 'Confusions');
   await part(page, 'Pairs');
-  await page
-    .getByRole('link', { name: /thinleaf alder and paper birch|paper birch and thinleaf alder/ })
-    .click();
-  await page.getByLabel('Day it was taught again').fill('2026-09-20');
+  // The model is computed first; on a busy machine that takes its time.
+  const pair = page.getByRole('link', {
+    name: /thinleaf alder and paper birch|paper birch and thinleaf alder/,
+  });
+  await expect(pair).toBeVisible({ timeout: 60_000 });
+  await pair.click();
+  const day = page.getByLabel('Day it was taught again');
+  await expect(day).toBeVisible({ timeout: 60_000 });
+  await day.fill('2026-09-20');
   await page.getByRole('button', { name: 'Note it' }).click();
   const note = page.locator('.reteach');
-  await expect(note).toContainText('since 2026-09-20: mixed up in');
+  await expect(note).toContainText('since 2026-09-20: mixed up in', { timeout: 60_000 });
   await note.getByRole('button', { name: 'Take back' }).click();
   await expect(note).not.toContainText('since 2026-09-20');
 });
