@@ -72,6 +72,22 @@ test('a name is taken away: the answers stay, and nobody signs in with the code'
   expect(JSON.stringify(await history())).not.toContain('Rowan');
 });
 
+test('a number that stood for a name is not given to another', async () => {
+  await remove('name', 'Rowan Achterberg');
+  await owner.post(`${course()}/students/import`, { csv: 'name\nTove Lind\nAsk Berg', dryRun: false });
+  const named = async (name: string) => (await list()).find((student) => student.name === name)!;
+  const take = async (how: string, name: string) =>
+    owner.post(`${course()}/students/${(await named(name)).id}/remove`, { how, sure: name });
+  await take('name', 'Tove Lind');
+  await take('wholly', 'Former student 1');
+  await take('name', 'Ask Berg');
+  expect((await list()).map(({ name }) => name)).toEqual([
+    'Selma Idowu',
+    'Former student 2',
+    'Former student 3',
+  ]);
+});
+
 test('a student is removed wholly, from the store and from what was kept beside it', async () => {
   const struck: string[] = [];
   hurrow.db.strike = async (ids) => void struck.push(...ids);

@@ -6,7 +6,7 @@ export const namelessName = (n: number): string => `Former student ${n}`;
 
 /** Takes a student's name away. */
 export async function takeName(db: Db, courseId: string, studentId: string): Promise<string> {
-  const name = namelessName((await queries.namelessIn(db, courseId)) + 1);
+  const name = namelessName((await queries.lastNumber(db, courseId)) + 1);
   await queries.makeNameless(db, studentId, name);
   return name;
 }

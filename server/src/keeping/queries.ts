@@ -47,7 +47,7 @@ export const namesKeptMonths = async (db: Db) =>
 export const setNamesKeptMonths = (db: Db, months: number | null) =>
   db.query('update library set names_kept_months = $1', [months]);
 
-/** A student with the number that stands for the name once that is gone: the place among all who were ever on the list. */
+/** A student, and how many answers would go with one. */
 export const studentOf = async (db: Db, courseId: string, studentId: string) =>
   (
     await db.query<{ id: string; name: string; nameless: boolean; answers: number }>(
@@ -84,11 +84,11 @@ export const makeNameless = async (db: Db, studentId: string, name: string) => {
   ]);
 };
 
-/** The highest number that stands for a name in a course. */
-export const namelessIn = async (db: Db, courseId: string) =>
+/** The highest number that stands for a name in a course: one that was given is not given again. */
+export const lastNumber = async (db: Db, courseId: string) =>
   (
     await db.query<{ n: number }>(
-      'select count(*)::int as n from student where course_id = $1 and nameless',
+      `select coalesce(max(substring(name from '[0-9]+$')::int), 0) as n from student where course_id = $1 and nameless`,
       [courseId],
     )
   )[0]!.n;
