@@ -12,7 +12,11 @@ test('only what has changed is told', () => {
 test('a page that watches hears all counts, and then each answer; students may not watch', async () => {
   hurrow = await startHurrow();
   const { owner } = hurrow;
-  const { quizId, code } = await plantCourse(owner);
+  const { quizId, code, courseId } = await plantCourse(owner);
+  const { students } = (
+    await owner.get<{ students: { id: string; name: string }[] }>(`/api/courses/${courseId}`)
+  ).body;
+  const selma = students.find(({ name }) => name.startsWith('Selma'))!.id;
   await owner.post(`/api/quizzes/${quizId}/open`);
   const rowan = hurrow.caller();
   await rowan.post('/api/session/student', { courseCode: code, personalCode: 'ROWAN1' });
@@ -40,6 +44,13 @@ test('a page that watches hears all counts, and then each answer; students may n
   const [student] = Object.keys((await messages.next()).value as object);
   await send(second!.id);
   expect((await messages.next()).value).toEqual({ [student!]: 2 });
+  // What staff enter from paper is told, too.
+  await owner.post(`/api/quizzes/${quizId}/paper`, {
+    studentId: selma,
+    stationId: first!.id,
+    answer: { genus: 'Acer', epithet: 'rubrum' },
+  });
+  expect((await messages.next()).value).toEqual({ [selma]: 1 });
   await messages.return(undefined);
 
   // A phone that has a drawing already is told so.

@@ -52,10 +52,14 @@ export async function tellLive(db: Db, quizId: string, request: Request, respons
     request.on('close', resolve);
     response.on('close', resolve);
   });
-  await tell();
-  await gone;
-  stop();
-  clearInterval(alive);
-  clearTimeout(waiting);
-  clearTimeout(longest);
+  try {
+    await tell();
+    await gone;
+  } finally {
+    stop();
+    clearInterval(alive);
+    clearTimeout(waiting);
+    clearTimeout(longest);
+    response.end();
+  }
 }

@@ -15,6 +15,7 @@ import * as courseQueries from '../courses/queries.ts';
 import type { Db } from '../db/index.ts';
 import { committedLibrary } from '../species/committed.ts';
 import { libraryAt } from '../species/store.ts';
+import { answersCame } from './changes.ts';
 import { checkSeen } from './checkSeen.ts';
 import { fixedStations } from './fixed.ts';
 import { answerKey, marksOf, wholeAnswerKey } from './marking.ts';
@@ -324,13 +325,13 @@ export const quizRoutes = [
           const students = await courseQueries.students(tx, row.course_id);
           if (!students.some(({ id }) => id === body.only!.studentId)) throw notFound('student');
         }
-        const for_ = body.only ? 'one answer' : 'all equal answers';
+        const which = body.only ? 'one answer' : 'all equal answers';
         const why = body.reason ? `: ${body.reason}` : '';
         await note(
           tx,
           { who, now },
           row.course_id,
-          `ruled on ${for_} “${answerText(body.answer)}” in “${row.title}”${why}`,
+          `ruled on ${which} “${answerText(body.answer)}” in “${row.title}”${why}`,
         );
         const byHand = body.points !== null || body.only !== null;
         await queries.addRuling(
@@ -389,8 +390,8 @@ export const quizRoutes = [
       answer: answerSchema.required(),
       decide: Joi.boolean().default(false),
     }),
-    handle: ({ db, params, body, who, now }) =>
-      db.transaction(async (tx) => {
+    handle: async ({ db, params, body, who, now }) => {
+      await db.transaction(async (tx) => {
         const row = await quizOf(tx, params.quizId);
         if (row.state === 'planned')
           throw conflict('Open the quiz before you enter answers, so that its stations are fixed.');
@@ -407,7 +408,9 @@ export const quizRoutes = [
             row.course_id,
             `decided between two answers at station ${station.position} of “${row.title}”`,
           );
-      }),
+      });
+      answersCame([params.quizId]);
+    },
   }),
   route<{ csv: string; dryRun: boolean; replace: boolean }, { quizId: string }>({
     method: 'post',
@@ -420,8 +423,8 @@ export const quizRoutes = [
       dryRun: Joi.boolean().required(),
       replace: Joi.boolean().default(false),
     }),
-    handle: ({ db, params, body, who, now }) =>
-      db.transaction(async (tx) => {
+    handle: async ({ db, params, body, who, now }) => {
+      const report = await db.transaction(async (tx) => {
         const row = await quizOf(tx, params.quizId);
         const stations = await queries.stations(tx, row.id);
         const list = stations[0]?.frozen?.list;
@@ -464,6 +467,9 @@ export const quizRoutes = [
           unknown,
           ignored: [],
         };
-      }),
+      });
+      answersCame([params.quizId]);
+      return report;
+    },
   }),
 ];

@@ -168,7 +168,10 @@ export function RunPage({ course, quiz }: { course: Course; quiz: Quiz }) {
           <section>
             <h2>Who has answered</h2>
             {/* Read out only when something is wrong: each answer would be too much. */}
-            <p className={live.connected ? 'quiet' : 'notice'} role={live.connected ? undefined : 'status'}>
+            <p
+              className={live.line === 'open' ? 'quiet' : 'notice'}
+              role={live.line === 'open' ? undefined : 'status'}
+            >
               {howFar(live, course.students, quiz)}
             </p>
             <table className="plain-table">

@@ -16,5 +16,6 @@ test('how far a class is; a lost connection is said before anything old', () => 
   );
   expect(howFar(live, students, { ...quiz, state: 'closed' })).not.toContain('Changes');
   expect(howFar(NOTHING, students, quiz)).toMatch(/Asking/);
-  expect(howFar({ ...live, connected: false }, students, quiz)).toMatch(/may be old/);
+  expect(howFar({ ...live, line: 'lost' }, students, quiz)).toMatch(/may be old.*by itself/);
+  expect(howFar({ ...live, line: 'ended' }, students, quiz)).toMatch(/may be old.*sign in again/);
 });

@@ -1,19 +1,19 @@
 import { counted } from '@hurrow/core/words';
 
-/** How many stations each student has answered, and whether the page hears of changes. */
+/** How many stations each student has answered, and whether the page hears of changes: `ended` where the server will tell no more. */
 export interface Live {
   counts?: Record<string, number>;
-  connected: boolean;
+  line: 'open' | 'lost' | 'ended';
 }
 
-export const NOTHING: Live = { connected: true };
+export const NOTHING: Live = { line: 'open' };
 
 /** Takes up what the server tells: all counts at first, then those that change. A message that cannot be read changes nothing. */
 export function told(before: Live, message: string): Live {
   try {
     return {
       counts: { ...before.counts, ...(JSON.parse(message) as Record<string, number>) },
-      connected: true,
+      line: 'open',
     };
   } catch {
     return before;
@@ -27,11 +27,13 @@ export function told(before: Live, message: string): Live {
  * howFar(live, students, quiz); // '3 of 24 students have answered every station, 2 have not begun. Changes appear as they come.'
  */
 export function howFar(
-  { counts, connected }: Live,
+  { counts, line }: Live,
   students: readonly { id: string }[],
   { stations, state }: { stations: readonly unknown[]; state: string },
 ): string {
-  if (!connected)
+  if (line === 'ended')
+    return 'The server tells no more: what stands here may be old. Reload the page; if you are signed out, sign in again.';
+  if (line === 'lost')
     return 'No connection to the server: what stands here may be old. It is taken up again by itself.';
   if (!counts) return 'Asking for the answers so far…';
   const of = (id: string) => counts[id] ?? 0;
