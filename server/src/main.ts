@@ -3,15 +3,13 @@ import { resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { counted } from '@hurrow/core/words';
 import { createApp } from './app.ts';
-import { endBackups } from './backups/backup.ts';
-import { endReading } from './exchange/reading.ts';
 import { keepBackups } from './backups/daily.ts';
 import { shelfOf } from './backups/shelf.ts';
 import { nowOf, readConfig, type Config } from './config.ts';
 import { Health } from './health/health.ts';
 import { migrate, openFolder, type Db } from './db/index.ts';
-import { endPrinting } from './prints/printed.ts';
 import { forgetNames } from './keeping/names.ts';
+import { endThreads } from './thread.ts';
 import { bringBack } from './quizzes/receive.ts';
 
 const beside = (path: string) => fileURLToPath(new URL(path, import.meta.url));
@@ -53,10 +51,7 @@ async function start(): Promise<void> {
     health.stop();
     endKeeping();
     clearInterval(daily);
-    server.close(
-      () =>
-        void Promise.all([endBackups(), endReading(), endPrinting(), db.close()]).then(() => process.exit(0)),
-    );
+    server.close(() => void Promise.all([endThreads(), db.close()]).then(() => process.exit(0)));
     server.closeIdleConnections();
     setTimeout(() => server.closeAllConnections(), 2000).unref();
   };

@@ -1,8 +1,6 @@
 import { existsSync } from 'node:fs';
 import { mkdir, mkdtemp, rename, rm } from 'node:fs/promises';
-import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import type { Piscina } from 'piscina';
 import { conflict } from '../api/problem.ts';
 import {
   bringToDisk,
@@ -19,23 +17,14 @@ import { forgetStations } from '../quizzes/fixed.ts';
 import { forgetMarks } from '../quizzes/marking.ts';
 import { bringBack } from '../quizzes/receive.ts';
 import { forgetLibraries } from '../species/committed.ts';
-import { threadFor } from '../thread.ts';
+import { inThread } from '../thread.ts';
 import type { BackupNote } from './note.ts';
 import { fileName, makeShelf, tidy, type Shelved } from './shelf.ts';
 import type { Task } from './worker.ts';
 
-let pool: Piscina | undefined;
 let running: Promise<unknown> | undefined;
 
-const inThread = (task: Task): Promise<BackupNote> =>
-  (pool ??= threadFor('backupWorker', './backups/worker.ts')).run(task) as Promise<BackupNote>;
-
-/** Ends the thread that works on backups, if there is one. */
-export async function endBackups(): Promise<void> {
-  const ending = pool;
-  pool = undefined;
-  await ending?.destroy();
-}
+const working = (task: Task) => inThread<BackupNote>('backupWorker', task);
 
 /** One at a time. Throws a 409 while another runs. */
 async function alone<T>(work: () => Promise<T>): Promise<T> {
@@ -65,7 +54,7 @@ export const makeBackup = (files: StoreFiles, shelf: string, now: Date): Promise
     try {
       await files.copyTo(folder);
       const name = fileName(stamp(now));
-      const note = await inThread({
+      const note = await working({
         do: 'pack',
         folder,
         file: join(shelf, name),
@@ -84,8 +73,8 @@ export async function unpackBackup(
   dataFolder: string,
 ): Promise<{ folder: string; note: BackupNote }> {
   if (!existsSync(file)) throw new Error(`There is no file ${file}. “npm run backups” lists what there is.`);
-  const folder = await mkdtemp(join(existsSync(dataFolder) ? dataFolder : tmpdir(), '.restoring-'));
-  return { folder, note: await inThread({ do: 'unpack', file, folder }) };
+  const folder = await mkdtemp(join(dataFolder, '.restoring-'));
+  return { folder, note: await working({ do: 'unpack', file, folder }) };
 }
 
 /**

@@ -8,25 +8,14 @@ import { fileURLToPath } from 'node:url';
 import { createApp } from '../app.ts';
 import { migrate, openFolder, type Db } from '../db/index.ts';
 import { bringBack } from '../quizzes/receive.ts';
-import { Caller, MAPLES, OWNER, plantCourse } from '../testing/testHurrow.ts';
-import { endBackups } from './backup.ts';
+import { Caller, CONFIG, MAPLES, OWNER, plantCourse } from '../testing/testHurrow.ts';
 import { backupsOn, fileName, isBackupName, tidy } from './shelf.ts';
 
 const packed = process.env['HURROW_PACKED_STORE']!;
-const CONFIG = {
-  port: 0,
-  dataFolder: '',
-  demo: false,
-  clock: '2026-10-15T16:00:00Z',
-  secure: false,
-  proxies: 0,
-  logLevel: 'silent',
-};
 const at = mkdtempSync(join(tmpdir(), 'hurrow-backups-'));
 let stopRunning: (() => Promise<void>) | undefined;
 afterEach(() => stopRunning?.());
-afterAll(async () => {
-  await endBackups();
+afterAll(() => {
   rmSync(at, { recursive: true });
 });
 

@@ -3,9 +3,10 @@ import { join, resolve } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
 import { counted } from '@hurrow/core/words';
 import { readConfig } from '../config.ts';
-import { migrate, openFolder, StoreDamaged } from '../db/index.ts';
+import { FolderInUse, migrate, openFolder, StoreDamaged } from '../db/index.ts';
 import { bringBack } from '../quizzes/receive.ts';
-import { endBackups, makeBackup, placeBackup } from './backup.ts';
+import { makeBackup, placeBackup } from './backup.ts';
+import { endThreads } from '../thread.ts';
 import { ASKED } from './daily.ts';
 import { inWords } from './note.ts';
 import { backupsOn, isBackupName, makeShelf, shelfOf, type Shelved } from './shelf.ts';
@@ -26,7 +27,7 @@ async function backup(): Promise<void> {
   try {
     db = await openFolder(folder);
   } catch (error) {
-    if (!(error instanceof Error && error.message.includes('is in use by'))) throw error;
+    if (!(error instanceof FolderInUse)) throw error;
     return askRunning();
   }
   try {
@@ -76,7 +77,7 @@ async function repair(): Promise<void> {
     return say(`The store in ${folder} is whole; nothing had to be replaced.${backInWords(back)}`);
   } catch (error) {
     if (!(error instanceof StoreDamaged)) throw error;
-    say(error.message.split('. Nothing in it')[0]! + '.');
+    say(error.what);
   }
   for (const { name, note } of await backupsOn(shelf)) {
     try {
@@ -113,5 +114,5 @@ try {
   console.error(error instanceof Error ? error.message : error);
   process.exitCode = 1;
 } finally {
-  await endBackups();
+  await endThreads();
 }

@@ -1,5 +1,5 @@
 import { counted } from '@hurrow/core/words';
-import type { Db } from '../db/index.ts';
+import { rowsByTable, type Db } from '../db/index.ts';
 
 /** What a backup says of itself: shown before it is restored, and held against its rows when it is opened. */
 export interface BackupNote {
@@ -15,18 +15,8 @@ export interface BackupNote {
 
 /** Counts what a store holds. Throws if a part of it cannot be read. */
 export async function noteOf(db: Pick<Db, 'query'>, made: Date): Promise<BackupNote> {
-  const rows: Record<string, number> = {};
-  const tables = await db.query<{ name: string }>(
-    `select tablename as name from pg_tables where schemaname = 'public' order by 1`,
-  );
-  for (const { name } of tables) {
-    // The rows' own words are read, and not only counted: a page whose checksum is wrong is found.
-    const [row] = await db.query<{ n: number; read: number }>(
-      `select count(*)::int as n, sum(length(x::text)) as read from "${name}" x`,
-    );
-    rows[name] = row!.n;
-  }
-  if (!tables.some(({ name }) => name === 'library')) return { ...EMPTY, made: made.toISOString(), rows };
+  const rows = await rowsByTable(db);
+  if (!('library' in rows)) return { ...EMPTY, made: made.toISOString(), rows };
   const [library] = await db.query<{ name: string }>('select name from library limit 1');
   const [newest] = await db.query<{ at: Date | null }>('select max(received_at) as at from response');
   return {

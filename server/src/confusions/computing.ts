@@ -1,6 +1,5 @@
 import { MessageChannel } from 'node:worker_threads';
-import type { Piscina } from 'piscina';
-import { threadFor } from '../thread.ts';
+import { inThread } from '../thread.ts';
 import type { ClassInput, ClassReport } from './classReport.ts';
 import type { Task } from './worker.ts';
 
@@ -17,9 +16,6 @@ interface Running extends Progress {
 
 /** What is being computed in this process, by key. Another process computes for itself; the first to finish is kept. */
 const running = new Map<string, Running>();
-let pool: Piscina | undefined;
-
-const poolOf = () => (pool ??= threadFor('confusionWorker', './confusions/worker.ts'));
 
 /** How far the computation of a key is; undefined where none is under way. */
 export const progressOf = (key: string): Progress | undefined => {
@@ -29,13 +25,6 @@ export const progressOf = (key: string): Progress | undefined => {
 
 /** Stops the computation of a key, if one is under way. */
 export const stopComputing = (key: string): void => running.get(key)?.stop.abort();
-
-/** Ends the thread that computes, if there is one; the next question starts another. */
-export async function endComputing(): Promise<void> {
-  const ending = pool;
-  pool = undefined;
-  await ending?.destroy();
-}
 
 /** Computes a report in a thread, once for each key at a time. Rejects when it is stopped. */
 export function computeReport(key: string, input: ClassInput): Promise<ClassReport> {
@@ -48,12 +37,13 @@ export function computeReport(key: string, input: ClassInput): Promise<ClassRepo
     share: 0,
     doing: 'waiting for its turn',
     stop,
-    done: poolOf()
-      .run(task, { signal: stop.signal, transferList: [port2] })
-      .finally(() => {
-        port1.close();
-        running.delete(key);
-      }) as Promise<ClassReport>,
+    done: inThread<ClassReport>('confusionWorker', task, {
+      signal: stop.signal,
+      transferList: [port2],
+    }).finally(() => {
+      port1.close();
+      running.delete(key);
+    }),
   };
   port1.on('message', ({ share, doing }: Progress) => Object.assign(entry, { share, doing }));
   running.set(key, entry);

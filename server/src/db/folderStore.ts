@@ -8,6 +8,7 @@ import { durable } from './durableFiles.ts';
 import { Journal } from './journal.ts';
 import { lockFolder } from './lock.ts';
 import { dbOf, statements } from './pglite.ts';
+import { rowsByTable } from './rowsByTable.ts';
 import {
   bringToDisk,
   completeCopy,
@@ -19,7 +20,15 @@ import {
 } from './storeFiles.ts';
 
 /** A store that cannot be opened as it is; the message says what to do. */
-export class StoreDamaged extends Error {}
+export class StoreDamaged extends Error {
+  /** What is wrong with it, alone. */
+  readonly what: string;
+
+  constructor(what: string) {
+    super(`${what} ${WAY_BACK}`);
+    this.what = what;
+  }
+}
 
 const STORE = 'store';
 const JOURNAL = 'answers.journal';
@@ -77,37 +86,26 @@ async function openStore(store: string, { synced, check }: Opening = {}): Promis
   if (held && !existsSync(join(store, 'PG_VERSION')))
     // Beginning an empty store here would bury what is left of a whole one, and open the set-up to anyone.
     throw new StoreDamaged(
-      `The store in ${store} is not whole: its file PG_VERSION is missing, as after a restore that was broken off. ${WAY_BACK}`,
+      `The store in ${store} is not whole: its file PG_VERSION is missing, as after a restore that was broken off.`,
     );
   const toRead = `${store}.to-be-read`;
   if (held && (check || !stoppedInOrder(store))) writeFileSync(toRead, '');
   let pglite: PGlite | undefined;
   try {
     pglite = await PGlite.create(durable(store, synced));
-    if (existsSync(toRead)) await readAll(pglite);
+    if (existsSync(toRead)) await rowsByTable(statements(pglite));
     rmSync(toRead, { force: true });
     return pglite;
   } catch (error) {
     await pglite?.close().catch(() => undefined);
     if (isDiskTrouble(error)) throw error;
     if (isFull(dirname(store))) throw Object.assign(new Error('No room on the disk'), { code: 'ENOSPC' });
-    throw new StoreDamaged(
-      `The store in ${store} is damaged and cannot be opened (${firstLine(error)}). ${WAY_BACK}`,
-    );
+    throw new StoreDamaged(`The store in ${store} is damaged and cannot be opened (${firstLine(error)}).`);
   }
 }
 
 const WAY_BACK =
   'Nothing in it was touched. Bring it back from the newest backup and the journal of answers with “npm run repair”, which keeps the damaged files beside it.';
-
-/** Reads every row of every table, with what is kept of it elsewhere; a page whose checksum is wrong throws. */
-async function readAll(pglite: PGlite): Promise<void> {
-  const { query } = statements(pglite);
-  const tables = await query<{ name: string }>(
-    `select tablename as name from pg_tables where schemaname = 'public'`,
-  );
-  for (const { name } of tables) await query(`select count(*), sum(length(x::text)) from "${name}" x`);
-}
 
 function folderDb(folder: string, first: PGlite, journal: Journal, unlock: () => void): Db {
   let now = Promise.resolve(first);

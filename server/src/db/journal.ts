@@ -2,6 +2,7 @@ import { existsSync } from 'node:fs';
 import { open, readFile, rename, truncate, type FileHandle } from 'node:fs/promises';
 import { dirname } from 'node:path';
 import { crc32 } from 'node:zlib';
+import { sync } from './sync.ts';
 
 /** What a journal holds a line of: anything with an id of its own. */
 export interface Kept {
@@ -9,9 +10,8 @@ export interface Kept {
 }
 
 /**
- * A file to which rows are appended, each with a checksum, and which is on the disk when an append resolves. PGlite does not force its
- * writes to the disk; what people cannot repeat is therefore written here as well. Appends that come while the disk is at work share its next
- * turn, so that a class does not wait in line.
+ * A file to which rows are appended, each with a checksum, and which is on the disk when an append resolves. Appends that come
+ * while the disk is at work share its next turn, so that a class does not wait in line: the store itself would have each wait for its own.
  *
  * A last line that a power cut tore is cut off, since nobody was told that it was kept. Damaged lines before the last are left where they
  * are, skipped, and counted in `damaged`.
@@ -48,7 +48,7 @@ export class Journal {
     const read = linesOf(bytes);
     // By its path: a file open for appending cannot be cut on every system.
     if (read.length < bytes.length) await truncate(path, read.length);
-    if (begun) await syncFolder(dirname(path));
+    if (begun) await sync(dirname(path));
     return new Journal(path, file, read);
   }
 
@@ -91,7 +91,7 @@ export class Journal {
       await fresh.close();
       await this.file.close();
       await rename(beside, this.path);
-      await syncFolder(dirname(this.path));
+      await sync(dirname(this.path));
       this.file = await open(this.path, 'a');
       this.length = bytes.length;
       for (const id of ids) this.ids.delete(id);
@@ -161,11 +161,4 @@ function rowOf(line: string): Kept | undefined {
   const json = line.slice(9);
   if (line.slice(0, 8) !== crc32(json).toString(16).padStart(8, '0')) return undefined;
   return JSON.parse(json) as Kept;
-}
-
-/** A new file's name is on the disk when its folder is. Systems that do not open folders write it by themselves. */
-async function syncFolder(folder: string): Promise<void> {
-  const handle = await open(folder, 'r').catch(() => undefined);
-  await handle?.sync().catch(() => undefined);
-  await handle?.close();
 }

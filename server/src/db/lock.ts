@@ -3,6 +3,9 @@ import { hostname } from 'node:os';
 import { join } from 'node:path';
 import { tryLock, unlock } from 'fs-native-extensions';
 
+/** Another Hurrow has the folder. */
+export class FolderInUse extends Error {}
+
 /**
  * Makes this process the only owner of a data folder: PGlite itself would let a second one in and lose rows. The operating system holds
  * the lock and lets go of it when the process ends, however it ends; it is seen from other containers, too, where process numbers mean
@@ -17,7 +20,7 @@ export function lockFolder(folder: string): () => void {
   const handle = openSync(file, 'a+');
   if (!tryLock(handle)) {
     closeSync(handle);
-    throw new Error(
+    throw new FolderInUse(
       `The data in ${folder} is in use by ${ownerIn(file)}. Stop that Hurrow first, or set HURROW_DATA to another folder.`,
     );
   }

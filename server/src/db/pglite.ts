@@ -30,19 +30,19 @@ export function dbOf(
     script: (sql) => inTurn(async () => statements(await open()).script(sql)),
     transaction: async (work) => {
       const later: Kept[] = [];
-      const result = await (
-        await open()
-      ).transaction((tx) => {
-        const inside: Db = {
-          ...statements(tx),
-          transaction: (nested) => nested(inside),
-          keep: async (rows) => void later.push(...rows),
-          kept,
-          strike,
-          close,
-        };
-        return work(inside);
-      });
+      const result = await inTurn(async () =>
+        (await open()).transaction((tx) => {
+          const inside: Db = {
+            ...statements(tx),
+            transaction: (nested) => nested(inside),
+            keep: async (rows) => void later.push(...rows),
+            kept,
+            strike,
+            close,
+          };
+          return work(inside);
+        }),
+      );
       await keep(later);
       return result as never;
     },

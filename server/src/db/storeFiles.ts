@@ -1,7 +1,8 @@
 import { existsSync, readdirSync, readFileSync, statfsSync } from 'node:fs';
-import { copyFile, mkdir, open, readdir, rename, rm, writeFile } from 'node:fs/promises';
+import { copyFile, mkdir, readdir, rename, rm, writeFile } from 'node:fs/promises';
 import { dirname, join } from 'node:path';
 import { extract } from 'tar';
+import { sync } from './sync.ts';
 
 /** Where PostgreSQL notes whether it was stopped in order, and the word it then has there. */
 const STATE_AT = 16;
@@ -32,7 +33,7 @@ export async function unpackStore(packed: string, store: string): Promise<void> 
     if (failed) throw failed as Error;
     await bringToDisk(beside);
     await rename(beside, store);
-    await syncName(store);
+    await sync(dirname(store));
   } catch (error) {
     await rm(beside, { recursive: true, force: true, maxRetries: 5 });
     throw error;
@@ -48,21 +49,11 @@ export function isFull(folder: string): boolean {
   return bavail * bsize < TO_OPEN;
 }
 
-/** Brings a name to the disk: that of a file or folder in the folder that it lies in. */
-const syncName = (path: string) => syncOne(dirname(path));
-
 /** Brings every file of a folder to the disk, and with it the names in it. */
 export async function bringToDisk(folder: string): Promise<void> {
   const entries = await readdir(folder, { recursive: true, withFileTypes: true });
   const paths = entries.map((entry) => join(entry.parentPath, entry.name));
-  await inTurns([...paths, folder, dirname(folder)], syncOne);
-}
-
-async function syncOne(path: string): Promise<void> {
-  // Systems that do not open folders, or not for reading alone, write them by themselves.
-  const handle = await open(path, 'r').catch(() => undefined);
-  await handle?.sync().catch(() => undefined);
-  await handle?.close();
+  await inTurns([...paths, folder, dirname(folder)], sync);
 }
 
 /** What a copy of a running store has no use for. */

@@ -1,9 +1,8 @@
-import type { Piscina } from 'piscina';
 import type { Outcome } from '@hurrow/core/outcome';
 import type { Db } from '../db/index.ts';
 import { committedLibrary } from '../species/committed.ts';
 import type { LibraryAtRevision } from '../species/store.ts';
-import { threadFor } from '../thread.ts';
+import { inThread } from '../thread.ts';
 import { readIncoming, type Incoming } from './incoming.ts';
 import type { ReadTask } from './worker.ts';
 
@@ -14,15 +13,6 @@ const LONG = 200_000;
 export interface FileRead {
   with: string;
   read: Outcome<Incoming>;
-}
-
-let pool: Piscina | undefined;
-
-/** Ends the thread that reads files, if there is one. */
-export async function endReading(): Promise<void> {
-  const ending = pool;
-  pool = undefined;
-  await ending?.destroy();
 }
 
 /** What reading a file depends on. */
@@ -40,8 +30,6 @@ export async function readFile(db: Db, body: { csv: string; sourceId?: string })
   const read =
     body.csv.length < LONG
       ? readIncoming(task.text, library, task.sourceId)
-      : ((await (pool ??= threadFor('readingWorker', './exchange/worker.ts')).run(
-          task,
-        )) as Outcome<Incoming>);
+      : await inThread<Outcome<Incoming>>('readingWorker', task);
   return { with: stateOf(library), read };
 }

@@ -1,17 +1,7 @@
-import type { Piscina } from 'piscina';
-import { threadFor } from '../thread.ts';
+import { inThread } from '../thread.ts';
 import type { Paper } from './paper.ts';
 import type { Sheets } from './sheets.ts';
 import type { PrintTask } from './worker.ts';
-
-let pool: Piscina | undefined;
-
-/** Ends the thread that prints, if there is one. */
-export async function endPrinting(): Promise<void> {
-  const ending = pool;
-  pool = undefined;
-  await ending?.destroy();
-}
 
 /**
  * A sheet as PDF. Drawing and setting it takes seconds for many trees: it is done beside everything else.
@@ -25,6 +15,5 @@ export async function printed<S extends keyof Sheets>(
   ...takes: Parameters<Sheets[S]>
 ): Promise<Buffer> {
   const task: PrintTask = { paper, sheet, takes };
-  const bytes = (await (pool ??= threadFor('printWorker', './prints/worker.ts')).run(task)) as Uint8Array;
-  return Buffer.from(bytes);
+  return Buffer.from(await inThread<Uint8Array>('printWorker', task));
 }

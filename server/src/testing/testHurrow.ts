@@ -3,9 +3,7 @@ import { readFileSync } from 'node:fs';
 import type { AddressInfo } from 'node:net';
 import { createApp } from '../app.ts';
 import type { Config } from '../config.ts';
-import { endComputing } from '../confusions/computing.ts';
-import { endReading } from '../exchange/reading.ts';
-import { endPrinting } from '../prints/printed.ts';
+import { endThreads } from '../thread.ts';
 import { openInMemory, type Db } from '../db/index.ts';
 
 export interface Answer<T = Record<string, unknown>> {
@@ -96,6 +94,17 @@ export interface TestHurrow {
   close(): Promise<void>;
 }
 
+/** Settings of a Hurrow under test. */
+export const CONFIG: Config = {
+  port: 0,
+  dataFolder: '',
+  demo: false,
+  clock: '2026-10-15T16:00:00Z',
+  secure: false,
+  proxies: 0,
+  logLevel: 'silent',
+};
+
 export const OWNER = { name: 'Ines Falk', email: 'ines@example.org', password: 'a long enough password' };
 
 /** Stores that tests of this file have left: emptied, the next test takes one, which saves the seconds of opening another. */
@@ -107,7 +116,7 @@ let ended = false;
 afterAll(async () => {
   ended = true;
   await Promise.all(left.splice(0).map((db) => db.close()));
-  await Promise.all([endComputing(), endReading(), endPrinting()]);
+  await endThreads();
 });
 
 /** An empty store in its newest shape. */
@@ -124,16 +133,7 @@ async function emptyStore(): Promise<Db> {
 /** A whole Hurrow on a store in memory and a free port, with its owner signed in. */
 export async function startHurrow(config: Partial<Config> = {}): Promise<TestHurrow> {
   const db = await emptyStore();
-  const app = createApp(db, {
-    port: 0,
-    dataFolder: '',
-    demo: false,
-    clock: '2026-10-15T16:00:00Z',
-    secure: false,
-    proxies: 0,
-    logLevel: 'silent',
-    ...config,
-  });
+  const app = createApp(db, { ...CONFIG, ...config });
   const server = app.listen(0);
   await once(server, 'listening');
   const base = `http://localhost:${(server.address() as AddressInfo).port}`;
