@@ -1,22 +1,12 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import { cpSync, mkdtempSync, rmSync } from 'node:fs';
-import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import type { Page } from '@playwright/test';
+import { freePort } from './freePort.ts';
 
 const root = fileURLToPath(new URL('../', import.meta.url));
-
-/** A port that nothing listens on. */
-export function freePort(): Promise<number> {
-  return new Promise((resolve) => {
-    const probe = createServer().listen(0, () => {
-      const { port } = probe.address() as { port: number };
-      probe.close(() => resolve(port));
-    });
-  });
-}
 
 /** A built Hurrow in a process and a data folder of its own. */
 export class Hurrow {

@@ -1,21 +1,10 @@
 import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
-import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
 const root = fileURLToPath(new URL('../../', import.meta.url));
-
-/** A port that nothing listens on. */
-export function freePort(): Promise<number> {
-  return new Promise((resolve) => {
-    const probe = createServer().listen(0, () => {
-      const { port } = probe.address() as { port: number };
-      probe.close(() => resolve(port));
-    });
-  });
-}
 
 /** A fresh folder with the demo's data. */
 export function demoFolder(): { folder: string; remove(): void } {

@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { expect, test } from '@playwright/test';
-import { freePort } from '../hurrow.ts';
+import { freePort } from '../freePort.ts';
 
 const root = fileURLToPath(new URL('../../', import.meta.url));
 const COMMANDS = [

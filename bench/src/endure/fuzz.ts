@@ -1,6 +1,6 @@
 import type { Row } from '../row.ts';
-import { freePort, startServer } from '../start.ts';
 import { plantHall, sitDown, Visitor } from './visitor.ts';
+import { withHurrow } from './withHurrow.ts';
 
 interface Schema {
   type?: string | string[];
@@ -168,16 +168,12 @@ const wellFormed = (value: unknown): string => JSON.stringify(value) ?? 'null';
 
 /** Calls of every route, with bodies made from their schemas and then spoilt, and files of every format, garbled, for so many seconds. */
 export async function fuzz(demo: string, seconds: number, seed: number): Promise<Row[]> {
-  const port = await freePort();
-  const server = await startServer(demo, port);
-  const base = `http://localhost:${port}`;
   const failures: string[] = [];
   let [calls, hangs, partial] = [0, 0, 0];
   const answered = new Map<number, number>();
-  try {
+  await withHurrow(demo, async ({ base, owner }) => {
     const hall = await plantHall(base, 4, 4);
     const { stations } = await sitDown(base, hall, hall.students[0]!);
-    const owner = new Visitor(base);
     const student = new Visitor(base);
     const nobody = new Visitor(base);
     const enter = async () => {
@@ -228,9 +224,7 @@ export async function fuzz(demo: string, seconds: number, seed: number): Promise
       note(`${operation.method} ${path} ${raw?.slice(0, 300) ?? ''}`, sent.status);
       if (sent.status === 401 && who !== nobody) await enter();
     }
-  } finally {
-    await server.stop();
-  }
+  });
   for (const failure of failures.slice(0, 20)) console.error(failure);
   const spread = [...answered].sort().map(([status, n]) => `${n} × ${status}`);
   return [

@@ -1,8 +1,8 @@
 import { setTimeout as wait } from 'node:timers/promises';
 import type { Row } from '../row.ts';
-import { freePort, startServer } from '../start.ts';
 import { residentOf } from './resident.ts';
 import { answerTo, plantHall, sitDown, Visitor } from './visitor.ts';
+import { withHurrow } from './withHurrow.ts';
 
 /** The value that a share of all is below. */
 const quantile = (values: readonly number[], share: number): number =>
@@ -22,30 +22,27 @@ export async function hall(
   stations: number,
   seconds: number,
 ): Promise<Row[]> {
-  const port = await freePort();
-  const server = await startServer(folder, port);
-  const base = `http://localhost:${port}`;
-  try {
+  return withHurrow(folder, async ({ base, child }) => {
     const class_ = await plantHall(base, students, stations);
-    const [signIns, pages, answers, pulse] = [[], [], [], []] as number[][] as [
-      number[],
-      number[],
-      number[],
-      number[],
-    ];
+    const signIns: number[] = [];
+    const pages: number[] = [];
+    const answers: number[] = [];
+    const pulse: number[] = [];
     let unanswered = 0;
     let memory = 0;
     let watching = true;
+    const leave = new AbortController();
     const watch = (async () => {
       const stream = await fetch(`${base}/api/quizzes/${class_.quizId}/live`, {
         headers: class_.owner.headers(),
+        signal: leave.signal,
       });
-      for await (const part of stream.body!) if (!watching || !part) break;
+      for await (const part of stream.body!) void part;
     })().catch(() => undefined);
     const beat = (async () => {
       while (watching) {
         await timedInto(pulse, () => fetch(`${base}/healthz`).then((answer) => answer.text()));
-        memory = Math.max(memory, residentOf(server.child.pid!));
+        memory = Math.max(memory, residentOf(child.pid!));
         await wait(20);
       }
     })();
@@ -84,7 +81,7 @@ export async function hall(
     await beat;
 
     const reads = await mixedReads(base, class_, Math.min(seconds, 20));
-    await server.stop();
+    leave.abort();
     await watch;
     const ms = (value: number) => `${Math.round(value)} ms`;
     return [
@@ -110,9 +107,7 @@ export async function hall(
       { what: 'memory at most', value: `${Math.round(memory)} MB`, wanted: '< 600 MB' },
       { what: '100 mixed reads a second, p95', value: ms(quantile(reads, 0.95)), wanted: '< 100 ms' },
     ];
-  } finally {
-    await server.stop();
-  }
+  });
 }
 
 /** A hundred reads a second of what phones and pages ask for. */

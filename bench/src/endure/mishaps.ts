@@ -5,9 +5,10 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { setTimeout as wait } from 'node:timers/promises';
+import { freePort } from '@hurrow/e2e/freePort';
 import type { Row } from '../row.ts';
-import { freePort, startServer } from '../start.ts';
-import { answerTo, plantHall, sitDown, Visitor, type Hall } from './visitor.ts';
+import { startServer } from '../start.ts';
+import { answerTo, COURSE, plantHall, sitDown, Visitor, type Hall } from './visitor.ts';
 
 const STUDENTS = 8;
 const STATIONS = 6;
@@ -63,18 +64,6 @@ async function load(base: string, hall: Hall, told: Acknowledged, stop: AbortSig
   };
   await Promise.all([...hall.students.map(answering), teaching()]);
 }
-
-const COURSE = {
-  name: '',
-  startsOn: '2026-08-31',
-  weeks: 14,
-  audience: 'plain',
-  units: 'metric',
-  marking: { policy: 'common', points: { name: 2, genus: 1, epithet: 1, family: 1 }, deduction: 0.25 },
-  latitude: 47,
-  longitude: -116,
-  elevation: 800,
-};
 
 /** What a Hurrow that was started again lacks of what it had acknowledged. */
 async function lacking(

@@ -1,20 +1,14 @@
 import sharp from 'sharp';
 import type { Row } from '../row.ts';
-import { freePort, startServer } from '../start.ts';
 import { residentOf } from './resident.ts';
-import { Visitor } from './visitor.ts';
+import { withHurrow } from './withHurrow.ts';
 
 /** Pixels along each side of 79 megapixels. */
 const SIDE = 8888;
 
 /** Pictures of the largest size that is taken, sent at once: the memory that they take beyond that of a Hurrow at rest. */
 export async function photos(folder: string, count: number): Promise<Row[]> {
-  const port = await freePort();
-  const server = await startServer(folder, port);
-  const base = `http://localhost:${port}`;
-  try {
-    const owner = new Visitor(base);
-    await owner.post('/api/session/demo', { as: 'instructor' });
+  return withHurrow(folder, async ({ base, child, owner }) => {
     const { taxa } = (await owner.get<{ taxa: { taxon: { id: string } }[] }>('/api/library')).body;
     const picture = await sharp({
       create: { width: SIDE, height: SIDE, channels: 3, background: { r: 40, g: 120, b: 60 } },
@@ -22,9 +16,9 @@ export async function photos(folder: string, count: number): Promise<Row[]> {
       .withMetadata({ orientation: 6 })
       .jpeg()
       .toBuffer();
-    const atRest = residentOf(server.child.pid!);
+    const atRest = residentOf(child.pid!);
     let most = 0;
-    const watch = setInterval(() => (most = Math.max(most, residentOf(server.child.pid!))), 20);
+    const watch = setInterval(() => (most = Math.max(most, residentOf(child.pid!))), 20);
     const sent = await Promise.all(
       Array.from({ length: count }, () =>
         fetch(`${base}/api/library/taxa/${taxa[0]!.taxon.id}/photos`, {
@@ -44,7 +38,5 @@ export async function photos(folder: string, count: number): Promise<Row[]> {
       },
       { what: 'memory that they take', value: `${Math.round(most - atRest)} MB`, wanted: '< 300 MB' },
     ];
-  } finally {
-    await server.stop();
-  }
+  });
 }

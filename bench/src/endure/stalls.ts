@@ -1,16 +1,11 @@
 import { setTimeout as wait } from 'node:timers/promises';
 import type { Row } from '../row.ts';
-import { freePort, startServer } from '../start.ts';
-import { plantHall, Visitor } from './visitor.ts';
+import { plantHall } from './visitor.ts';
+import { withHurrow } from './withHurrow.ts';
 
 /** How long someone who asks the store for next to nothing waits at most, while others do something long. */
 export async function stalls(folder: string, stations: number): Promise<Row[]> {
-  const port = await freePort();
-  const server = await startServer(folder, port);
-  const base = `http://localhost:${port}`;
-  try {
-    const owner = new Visitor(base);
-    await owner.post('/api/session/demo', { as: 'instructor' });
+  return withHurrow(folder, async ({ base, owner }) => {
     const text = async (path: string) => {
       const { body } = await owner.get<string | object>(path);
       return typeof body === 'string' ? body : JSON.stringify(body);
@@ -54,7 +49,5 @@ export async function stalls(folder: string, stations: number): Promise<Row[]> {
       });
     }
     return rows;
-  } finally {
-    await server.stop();
-  }
+  });
 }

@@ -85,7 +85,8 @@ export async function plantHall(base: string, students: number, stations: number
   return { owner, courseId: course, quizId: quiz.id, code, students: codes };
 }
 
-const COURSE = {
+/** A course as its form sends it. */
+export const COURSE = {
   name: 'Lecture hall',
   startsOn: '2026-08-31',
   weeks: 14,
