@@ -24,7 +24,7 @@ export function DeleteCourse({ course }: { course: Course }) {
           <p>
             {counted(course.students.length, 'student')} with their answers and marks, and{' '}
             {counted(course.quizzes.length, 'quiz', 'quizzes')} are deleted. The species stay in the library.
-            This can not be taken back, but by a backup of the last fourteen days.
+            This can not be taken back, but by a backup.
           </p>
           <TypedName
             name={course.name}

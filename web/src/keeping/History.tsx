@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { messageOf } from '../app/api.ts';
 import { historyQuery } from './historyData.ts';
-import { byDay } from './typed.ts';
+import { byDay } from './keeping.ts';
 import styles from './keeping.module.css';
 
 const day = (iso: string) =>

@@ -2,7 +2,8 @@ import { App } from 'antd';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { counted } from '@hurrow/core/words';
 import { get, messageOf, put } from '../app/api.ts';
-import { timesWith } from './typed.ts';
+import field from '../app/field.module.css';
+import { timesWith } from './keeping.ts';
 
 const KEY = ['keeping'];
 
@@ -26,6 +27,7 @@ export function NamesKept() {
     <p>
       Names of students are kept{' '}
       <select
+        className={field['field']}
         aria-label="How long names of students are kept"
         value={months ?? ''}
         onChange={(event) => void set(event.target.value)}

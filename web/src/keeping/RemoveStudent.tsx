@@ -7,14 +7,12 @@ const WAYS = [
   {
     how: 'name',
     words: 'Take the name away',
-    does: 'Take the name away',
     then: 'The answers and marks stay as those of a “Former student”, so that what the class confuses stays true. Nobody signs in with the code any more.',
   },
   {
     how: 'wholly',
     words: 'Remove with every answer',
-    does: 'Remove with every answer',
-    then: 'Answers, marks and rulings on them are deleted, from the journal too. The class’s confusions are worked out without them. In backups they stay for up to fourteen days.',
+    then: 'Answers, marks and rulings on them are deleted, from the journal too. The class’s confusions are worked out without them. Backups that were made before still hold them, until those are gone.',
   },
 ] as const;
 
@@ -52,7 +50,7 @@ export function RemoveStudent({
       <p>{way.then} This can not be taken back.</p>
       <TypedName
         name={student.name}
-        does={way.does}
+        does={way.words}
         onLeave={onLeave}
         onDo={async (sure) => {
           await post(`/api/courses/${courseId}/students/${student.id}/remove`, { how, sure });

@@ -1,7 +1,8 @@
 import { Button } from 'antd';
 import { useState } from 'react';
 import { messageOf } from '../app/api.ts';
-import { isTyped } from './typed.ts';
+import { isTyped } from './keeping.ts';
+import field from '../app/field.module.css';
 import styles from './keeping.module.css';
 
 /** Something that cannot be taken back: it is done when its name is typed. */
@@ -35,7 +36,12 @@ export function TypedName({
     <p className={styles['typed']}>
       <label>
         To do so, type <strong>{name}</strong>:{' '}
-        <input value={typed} onChange={(event) => setTyped(event.target.value)} autoComplete="off" />
+        <input
+          className={field['field']}
+          value={typed}
+          onChange={(event) => setTyped(event.target.value)}
+          autoComplete="off"
+        />
       </label>{' '}
       <Button danger disabled={!isTyped(typed, name)} loading={working} onClick={() => void act()}>
         {does}

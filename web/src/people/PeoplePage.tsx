@@ -5,6 +5,7 @@ import { get, messageOf, post, put, remove } from '../app/api.ts';
 import type { Session } from '../app/session.ts';
 import { NamesKept } from '../keeping/NamesKept.tsx';
 import { Backups } from './Backups.tsx';
+import field from '../app/field.module.css';
 import styles from './people.module.css';
 
 interface Account {
@@ -101,14 +102,14 @@ function Teachers() {
       <form className={styles['add']} onSubmit={add}>
         <h2>Add someone who teaches</h2>
         <label>
-          Name <input name="name" required maxLength={120} />
+          Name <input className={field['field']} name="name" required maxLength={120} />
         </label>{' '}
         <label>
-          E-mail <input name="email" type="email" required maxLength={200} />
+          E-mail <input className={field['field']} name="email" type="email" required maxLength={200} />
         </label>{' '}
         <label>
           as{' '}
-          <select name="role">
+          <select className={field['field']} name="role">
             <option value="instructor">instructor</option>
             <option value="assistant">assistant</option>
           </select>
@@ -141,6 +142,7 @@ function Teacher({
         ) : (
           <>
             <select
+              className={field['field']}
               aria-label={`Role of ${name}`}
               value={role}
               onChange={(event) => change({ role: event.target.value, left })}
@@ -187,11 +189,25 @@ function OwnPassword() {
     <form className={styles['add']} onSubmit={change}>
       <h2>Your password</h2>
       <label>
-        now <input name="now" type="password" autoComplete="current-password" required />
+        now{' '}
+        <input
+          className={field['field']}
+          name="now"
+          type="password"
+          autoComplete="current-password"
+          required
+        />
       </label>{' '}
       <label>
         new, ten characters or more{' '}
-        <input name="next" type="password" autoComplete="new-password" required minLength={10} />
+        <input
+          className={field['field']}
+          name="next"
+          type="password"
+          autoComplete="new-password"
+          required
+          minLength={10}
+        />
       </label>{' '}
       <Button htmlType="submit">Change it</Button>{' '}
       <Button

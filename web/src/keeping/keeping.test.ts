@@ -1,4 +1,4 @@
-import { byDay, isTyped, timesWith } from './typed.ts';
+import { byDay, isTyped, timesWith } from './keeping.ts';
 
 test('only the name as it stands is taken', () => {
   expect(
