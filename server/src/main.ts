@@ -28,7 +28,7 @@ async function start(): Promise<void> {
     console.warn(
       `${counted(strangers, 'answer')} in answers.journal belong to stations or students that the store does not know, as when an older copy of it was put back. They stay in the journal.`,
     );
-  const endKeeping = keepBackups(db.files!, shelfOf(db.files!.folder), !config.demo);
+  const endKeeping = keepBackups(db.files!, shelfOf(db.files!.folder));
   const daily = setInterval(() => void tidyUp(db, config).catch(console.error), 86_400_000);
   const pages = beside('../../web/dist');
   if (!existsSync(pages)) console.warn('The pages are not built. Run “npm run build” and start again.');

@@ -12,7 +12,7 @@ const DAY = 86_400_000;
 const FIRST = 10 * 60_000;
 
 /** Makes a backup each day, and whenever the command line asks for one. Returns what ends it. */
-export function keepBackups(files: StoreFiles, shelf: string, daily: boolean): () => void {
+export function keepBackups(files: StoreFiles, shelf: string): () => void {
   removeHalfMade(files.folder, '.restoring-');
   removeHalfMade(shelf, '.making-');
   const said = (error: unknown) =>
@@ -35,11 +35,13 @@ export function keepBackups(files: StoreFiles, shelf: string, daily: boolean): (
       asked = false;
     }
   };
-  const timers = [setInterval(() => void ifAsked().catch(said), 1000)];
-  const first = setTimeout(() => daily && void ifDue().catch(said), FIRST).unref();
-  if (daily) timers.push(setInterval(() => void ifDue().catch(said), DAY / 24));
+  const timers = [
+    setInterval(() => void ifAsked().catch(said), 1000),
+    setTimeout(() => void ifDue().catch(said), FIRST),
+    setInterval(() => void ifDue().catch(said), DAY / 24),
+  ];
   for (const timer of timers) timer.unref();
-  return () => [...timers, first].forEach(clearInterval);
+  return () => timers.forEach(clearInterval);
 }
 
 /** What was being made when the machine went down. */

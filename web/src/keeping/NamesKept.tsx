@@ -38,7 +38,7 @@ export function NamesKept() {
           </option>
         ))}
       </select>{' '}
-      {months === null ? '. ' : 'after the end of their course; then the answers stay without a name. '}
+      {months !== null && 'after the end of their course; then the answers stay without a name. '}
       <span className="quiet">What your institution asks for decides.</span>
     </p>
   );
