@@ -1,3 +1,4 @@
+import type { Answer } from '@hurrow/core/names';
 import type { Who } from '../api/route.ts';
 import type { Db } from '../db/index.ts';
 
@@ -61,14 +62,13 @@ export const answersOf = (db: Db, studentId: string) =>
   db.query<{
     quiz: string;
     heldOn: string;
-    quizId: string;
     station: number;
-    answer: object;
+    answer: Answer;
     by: string;
     writtenAt: Date;
     receivedAt: Date;
   }>(
-    `select quiz.title as quiz, to_char(quiz.held_on, 'YYYY-MM-DD') as "heldOn", quiz.id as "quizId", station.position as station,
+    `select quiz.title as quiz, to_char(quiz.held_on, 'YYYY-MM-DD') as "heldOn", station.position as station,
             answer, by, written_at as "writtenAt", received_at as "receivedAt"
        from response join station on station.id = station_id join quiz on quiz.id = quiz_id
       where student_id = $1 order by quiz.held_on, station.position, received_at`,

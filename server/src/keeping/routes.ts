@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { answerText, type Answer } from '@hurrow/core/names';
+import { answerText } from '@hurrow/core/names';
 import { badInput, notFound } from '../api/problem.ts';
 import { accountOf, INSTRUCTORS, route } from '../api/route.ts';
 import { courseOf } from '../courses/routes.ts';
@@ -39,10 +39,9 @@ async function everythingOf(db: Db, courseId: string, studentId: string) {
   return {
     name: student.name,
     course: course.name,
-    answers: (await queries.answersOf(db, student.id)).map(({ quizId: _quizId, answer, ...row }) => ({
+    answers: (await queries.answersOf(db, student.id)).map((row) => ({
       ...row,
-      answer,
-      text: answerText(answer as Answer),
+      text: answerText(row.answer),
     })),
     marks,
   };
