@@ -14,7 +14,7 @@ await build({
     main: here('src/main.ts'),
     care: here('src/backups/care.ts'),
     printWorker: here('src/prints/worker.ts'),
-    readingWorker: here('src/exchange/worker.ts'),
+    libraryWorker: here('src/exchange/worker.ts'),
     confusionWorker: here('src/confusions/worker.ts'),
     backupWorker: here('src/backups/worker.ts'),
   },

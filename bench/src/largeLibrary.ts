@@ -7,7 +7,8 @@ import { chromium, type Page } from '@playwright/test';
 import { BUILT_IN } from '@hurrow/core/vocabulary';
 import * as auth from '@hurrow/server/auth/queries';
 import { migrate, openFolder } from '@hurrow/server/db';
-import * as species from '@hurrow/server/species/queries';
+import * as species from '@hurrow/server/library/queries';
+import { ofTaxon, writeScores } from '@hurrow/server/library/store';
 import { startServer } from './start.ts';
 import { median, milliseconds, type Row } from './row.ts';
 import { syntheticLibrary } from './synthetic.ts';
@@ -36,17 +37,24 @@ async function plant(folder: string): Promise<void> {
     await auth.addLibrary(tx, libraryId, 'Large', 47, -116, 800);
     await species.addSource(tx, libraryId, 'own', 'Own', 0);
     const revision = await species.addRevision(tx, libraryId, accountId, new Date(), 'Large');
+    await species.addTaxa(
+      tx,
+      libraryId,
+      taxa.map(({ taxon }) => taxon.id),
+    );
+    await species.addTaxonVersions(
+      tx,
+      revision,
+      taxa.map(({ taxon: { id, ...record } }) => ({ taxonId: id, record })),
+    );
     for (const { taxon, scores } of taxa) {
-      const { id, ...record } = taxon;
-      await species.addTaxon(tx, id, libraryId);
-      await species.addTaxonVersion(tx, id, revision, record);
-      const rows = scores.map((score, i) => ({ character: scored[i]!.id, value: score.value }));
-      await tx.query(
-        `insert into score_version (taxon_id, character_id, qualifier_key, source_id, revision_id, qualifiers, value)
-         select $1, row.character, '', 'own', $2, '{}'::jsonb, row.value
-           from jsonb_to_recordset($3::jsonb) as row(character text, value jsonb)`,
-        [id, revision, JSON.stringify(rows)],
-      );
+      const rows = scores.map(({ value }, i) => ({
+        characterId: scored[i]!.id,
+        sourceId: 'own',
+        qualifiers: {},
+        value,
+      }));
+      await writeScores(tx, revision, ofTaxon(taxon.id, rows));
     }
   });
   await db.close();

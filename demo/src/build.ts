@@ -4,12 +4,12 @@ import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { hash } from '@node-rs/argon2';
 import { profilesOf } from '@hurrow/core/library';
-import { qualifierKey } from '@hurrow/core/score';
 import { BUILT_IN } from '@hurrow/core/vocabulary';
 import * as auth from '@hurrow/server/auth/queries';
 import { migrate, openFolder, type Db } from '@hurrow/server/db';
-import * as species from '@hurrow/server/species/queries';
-import { addRecord } from '@hurrow/server/species/records';
+import * as species from '@hurrow/server/library/queries';
+import { addRecords } from '@hurrow/server/library/records';
+import { ofTaxon, writeScores } from '@hurrow/server/library/store';
 import { codeOf, demoFile, fillCourse } from './courses.ts';
 import { demoLibrary } from './library.ts';
 import { fillPhotos } from './photos.ts';
@@ -49,24 +49,19 @@ async function fillLibrary(db: Db, libraryId: string, accountId: string): Promis
     new Date('2026-08-20T09:00:00Z'),
     'The demo library',
   );
-  for (const { taxon, scores } of library.taxa) {
-    const { id, ...record } = taxon;
-    await species.addTaxon(db, id, libraryId);
-    await species.addTaxonVersion(db, id, revision, record);
-    for (const score of scores)
-      await species.addScoreVersion(db, {
-        taxonId: id,
-        characterId: score.characterId,
-        qualifierKey: qualifierKey(score.qualifiers),
-        sourceId: score.sourceId,
-        revision,
-        qualifiers: score.qualifiers,
-        value: score.value,
-        note: null,
-      });
-  }
-  for (const [taxonId, range] of Object.entries(demoRanges()))
-    await addRecord(db, libraryId, 'range', taxonId, revision, range);
+  await species.addTaxa(
+    db,
+    libraryId,
+    library.taxa.map(({ taxon }) => taxon.id),
+  );
+  await species.addTaxonVersions(
+    db,
+    revision,
+    library.taxa.map(({ taxon: { id, ...record } }) => ({ taxonId: id, record })),
+  );
+  for (const { taxon, scores } of library.taxa) await writeScores(db, revision, ofTaxon(taxon.id, scores));
+  const ranges = Object.entries(demoRanges()).map(([key, record]) => ({ key, record }));
+  await addRecords(db, libraryId, 'range', revision, ranges);
   return revision;
 }
 

@@ -189,7 +189,7 @@ async function setQuiz(
       reference: ground.reference,
       site: file,
     });
-    await quizzes.freeze(db, station.id, frozen);
+    await quizzes.freeze(db, station.id, frozen, 'demo');
     set.push({ id: station.id, frozen });
   }
   if (quiz.state === 'planned') return set;

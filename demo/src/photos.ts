@@ -8,9 +8,9 @@ import { BUILT_IN } from '@hurrow/core/vocabulary';
 import type { Db } from '@hurrow/server/db';
 import { encodePhoto } from '@hurrow/server/photos/encode';
 import * as photos from '@hurrow/server/photos/queries';
-import * as species from '@hurrow/server/species/queries';
-import { addRecord } from '@hurrow/server/species/records';
-import { writeScores } from '@hurrow/server/species/store';
+import * as species from '@hurrow/server/library/queries';
+import { addRecord } from '@hurrow/server/library/records';
+import { ofTaxon, writeScores } from '@hurrow/server/library/store';
 
 const FRAME = { width: 1200, height: 1100 };
 /** Millimetres to a pixel, so that a blade and a rule of 10 cm fill the picture. */
@@ -112,12 +112,16 @@ export async function fillPhotos(
   };
   await species.addSource(db, libraryId, 'measured', 'Own measurements', 2);
   await addRecord(db, libraryId, 'sheet', `${aspen.taxon.id}|leaf.length|`, revision, sheet);
-  await writeScores(db, aspen.taxon.id, revision, [
-    {
-      characterId: 'leaf.length',
-      qualifiers: {},
-      sourceId: 'measured',
-      value: sheetAsScore(values, BUILT_IN.get('leaf.length')!)!,
-    },
-  ]);
+  await writeScores(
+    db,
+    revision,
+    ofTaxon(aspen.taxon.id, [
+      {
+        characterId: 'leaf.length',
+        qualifiers: {},
+        sourceId: 'measured',
+        value: sheetAsScore(values, BUILT_IN.get('leaf.length')!)!,
+      },
+    ]),
+  );
 }

@@ -9,7 +9,7 @@ import { pinoHttp } from 'pino-http';
 import { accountRoutes } from './accounts/routes.ts';
 import { openApi } from './api/openapi.ts';
 import { register } from './api/register.ts';
-import { route, type Route } from './api/route.ts';
+import { route, type Route, type Who } from './api/route.ts';
 import { authRoutes } from './auth/routes.ts';
 import { backupRoutes } from './backups/routes.ts';
 import { characterRoutes } from './characters/routes.ts';
@@ -32,13 +32,13 @@ import { quizRoutes } from './quizzes/routes.ts';
 import { rangeRoutes } from './range/routes.ts';
 import { sittingRoutes } from './sitting/routes.ts';
 import { sourceRoutes } from './sources/routes.ts';
-import { speciesRoutes } from './species/routes.ts';
+import { libraryRoutes } from './library/routes.ts';
 
 const described: Route[] = [
   ...authRoutes,
   ...accountRoutes,
   ...backupRoutes,
-  ...speciesRoutes,
+  ...libraryRoutes,
   ...sourceRoutes,
   ...characterRoutes,
   ...rangeRoutes,
@@ -85,7 +85,12 @@ export function createApp(store: Db, config: Config, webFolder?: string, health 
   app.use(
     pinoHttp({
       logger,
-      autoLogging: false,
+      // A line a call, with who asked as no more than a role; signs of life and the pages' own files are none.
+      autoLogging: { ignore: ({ url = '' }) => !url.startsWith('/api/') },
+      customProps: (_request, response) => ({
+        role: ((response as express.Response).locals?.['who'] as Who | undefined)?.role ?? 'nobody',
+      }),
+      customLogLevel: (_request, { statusCode }) => (statusCode >= 500 ? 'warn' : 'info'),
       genReqId: () => randomBytes(6).toString('hex'),
       // Neither cookies nor what people wrote: a line of the log says which request failed, and where in the code.
       serializers: {

@@ -12,7 +12,7 @@ const THREADS = {
   backupWorker: './backups/worker.ts',
   confusionWorker: './confusions/worker.ts',
   printWorker: './prints/worker.ts',
-  readingWorker: './exchange/worker.ts',
+  libraryWorker: './exchange/worker.ts',
 };
 
 /**

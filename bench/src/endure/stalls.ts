@@ -20,6 +20,10 @@ export async function stalls(folder: string, stations: number): Promise<Row[]> {
         'the library is imported as a bundle',
         () => owner.post('/api/library/import', { csv: bundle, dryRun: true }),
       ],
+      [
+        'every score of the library is replaced by an import',
+        () => owner.post('/api/library/import', { csv: renoted(bundle), dryRun: false }),
+      ],
       ['the library is imported as SDD', () => owner.post('/api/library/import', { csv: sdd, dryRun: true })],
       ['the library is exported as SDD', () => owner.get('/api/library/export/sdd')],
       [`cards of ${taxa.length} trees are printed`, () => owner.get(`/api/prints/cards.pdf?taxa=${ids}`)],
@@ -50,4 +54,11 @@ export async function stalls(folder: string, stations: number): Promise<Row[]> {
     }
     return rows;
   });
+}
+
+/** A bundle in which every score has another note, so that importing it writes all of them. */
+function renoted(bundle: string): string {
+  const library = JSON.parse(bundle) as { taxa: { scores: { note?: string }[] }[] };
+  for (const { scores } of library.taxa) for (const score of scores) score.note = 'as on the second sheet';
+  return JSON.stringify(library);
 }

@@ -1,3 +1,4 @@
 export * from './disagreements.ts';
 export * from './library.ts';
+export * from './readLibrary.ts';
 export * from './search.ts';

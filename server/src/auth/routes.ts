@@ -4,7 +4,7 @@ import Joi from 'joi';
 import { Problem, conflict } from '../api/problem.ts';
 import { route, type Who } from '../api/route.ts';
 import type { Db } from '../db/index.ts';
-import { addSource } from '../species/queries.ts';
+import { addSource } from '../library/queries.ts';
 import * as queries from './queries.ts';
 import { signIn, signOut } from './sessions.ts';
 

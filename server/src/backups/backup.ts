@@ -16,7 +16,7 @@ import {
 import { forgetStations } from '../quizzes/fixed.ts';
 import { forgetMarks } from '../quizzes/marking.ts';
 import { bringBack } from '../quizzes/receive.ts';
-import { forgetLibraries } from '../species/committed.ts';
+import { forgetLibraries } from '../library/committed.ts';
 import { inThread } from '../thread.ts';
 import type { BackupNote } from './note.ts';
 import { fileName, makeShelf, tidy, type Shelved } from './shelf.ts';

@@ -2,9 +2,9 @@ import Joi from 'joi';
 import { BUILT_IN, ORGANS, type Character } from '@hurrow/core/vocabulary';
 import { badInput, conflict, notFound } from '../api/problem.ts';
 import { accountOf, INSTRUCTORS, route, STAFF } from '../api/route.ts';
-import { beginChange, refuseStale } from '../species/change.ts';
-import * as queries from '../species/queries.ts';
-import { addRecord, recordNow, usesOfCharacter } from '../species/records.ts';
+import { beginChange, refuseStale } from '../library/change.ts';
+import * as queries from '../library/queries.ts';
+import { addRecord, recordNow, usesOfCharacter } from '../library/records.ts';
 
 interface CharacterBody {
   character: Character;

@@ -6,7 +6,7 @@ import {
   type Seen,
   type Setting,
 } from '@hurrow/core/confusion';
-import { profilesOf, vocabularyOfLibrary, type Library } from '@hurrow/core/library';
+import { readLibrary, type Library } from '@hurrow/core/library';
 import { stationFairness, type Fairness } from '@hurrow/core/quiz';
 import type { Place } from '@hurrow/core/season';
 
@@ -32,9 +32,9 @@ const READINGS = 600;
 export function classReport(input: ClassInput, at: (share: number, doing: string) => void): ClassReport {
   const settings = new Map(
     input.libraries.map(({ key, library }): [string, Setting] => {
-      const vocabulary = vocabularyOfLibrary(library);
+      const { profiles, vocabulary } = readLibrary(library);
       const options = { reference: library.reference, site: input.site };
-      return [key, { key, taxa: profilesOf(library, vocabulary), vocabulary, options }];
+      return [key, { key, taxa: profiles, vocabulary, options }];
     }),
   );
   const libraryOf = new Map(input.stations.map(({ id, libraryKey }) => [id, libraryKey]));

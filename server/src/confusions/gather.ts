@@ -4,7 +4,7 @@ import type { CourseRow } from '../courses/queries.ts';
 import type { Db } from '../db/index.ts';
 import { marksOf, type MarkedAnswer } from '../quizzes/marking.ts';
 import { quizzesOfCourse, type StationRow } from '../quizzes/queries.ts';
-import { committedLibrary } from '../species/committed.ts';
+import { committedLibrary } from '../library/committed.ts';
 import type { ClassInput } from './classReport.ts';
 
 /** Whether evidence is taken from the scores as they stood when each quiz was opened, or as they stand now. */
@@ -19,7 +19,7 @@ export interface Gathered {
 /** All that the report on a course is computed from: counted stations as frozen, their marked answers, and the library. */
 export async function gather(db: Db, course: CourseRow, scores: Scores): Promise<Gathered> {
   const quizzes = (await quizzesOfCourse(db, course.id)).filter((row) => row.state !== 'planned');
-  const now = await committedLibrary(db);
+  const { library: now } = await committedLibrary(db);
   const input: ClassInput = { stations: [], answers: [], seen: [], libraries: [], site: siteOf(course) };
   for (const quiz of quizzes) {
     const marks = await marksOf(db, quiz);
@@ -51,7 +51,7 @@ export async function gather(db: Db, course: CourseRow, scores: Scores): Promise
     }
   }
   for (const key of new Set(input.stations.map(({ libraryKey }) => libraryKey)))
-    input.libraries.push({ key, library: await committedLibrary(db, Number(key)) });
+    input.libraries.push({ key, library: (await committedLibrary(db, Number(key))).library });
   const { libraries, ...rest } = input;
   const source = JSON.stringify([MODEL_VERSION, now.id, libraries.map(({ key }) => key), rest]);
   return { input, key: createHash('sha256').update(source).digest('hex') };

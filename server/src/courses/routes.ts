@@ -6,9 +6,9 @@ import { badInput, conflict, notFound } from '../api/problem.ts';
 import { INSTRUCTORS, route, STAFF } from '../api/route.ts';
 import { remember, type Db } from '../db/index.ts';
 import { quizzesOfCourse } from '../quizzes/queries.ts';
-import { theLibrary } from '../species/queries.ts';
+import { theLibrary } from '../library/queries.ts';
 import { note } from '../keeping/queries.ts';
-import { libraryAt } from '../species/store.ts';
+import { committedLibrary } from '../library/committed.ts';
 import { readableCode } from './codes.ts';
 import { openNow } from './openNow.ts';
 import * as queries from './queries.ts';
@@ -114,10 +114,10 @@ export const courseRoutes = [
     handle: ({ db, params, body }) =>
       db.transaction(async (tx) => {
         const row = await courseOf(tx, params.courseId);
-        const known = new Set((await libraryAt(tx)).taxa.map(({ taxon }) => taxon.id));
+        const library = await committedLibrary(tx);
         const seen = new Set<string>();
         for (const taxonId of body.sets.flatMap((set) => set.taxa)) {
-          if (!known.has(taxonId))
+          if (!library.statementsOf(taxonId))
             throw badInput(`There is no species “${taxonId}” in the library. Add it to the library first.`);
           if (seen.has(taxonId)) throw badInput('A species stands in two sets. Keep it in one of them.');
           seen.add(taxonId);

@@ -1,7 +1,10 @@
 import { cellAt } from '@hurrow/core/range';
 import { BUILT_IN } from '@hurrow/core/vocabulary';
+import { committedLibrary } from '../library/committed.ts';
+import { writeScores } from '../library/store.ts';
 import { baseOf, libraryOf, type LibraryBody } from '../testing/libraryOf.ts';
 import { plantCourse, startHurrow, type Caller, type TestHurrow } from '../testing/testHurrow.ts';
+import { importFile } from './import.ts';
 
 let hurrow: TestHurrow;
 let owner: Caller;
@@ -189,5 +192,72 @@ describe('exchange', () => {
     expect(families.filter(({ genus, family }) => genus === 'Acer' && family === 'Sapindaceae')).toHaveLength(
       3,
     );
+  });
+});
+
+describe('an import while others work', () => {
+  const file = 'scientific name,character,source,value\nAcer rubrum,leaf.length,own,7 cm';
+  const row = async (db: TestHurrow['db']) =>
+    (await db.query<{ id: string }>('select id from account limit 1'))[0]!.id;
+  /** The store of a Hurrow in which someone scores a maple before each transaction of the import. */
+  const disturbed = ({ db, owner: other }: TestHurrow, times: number, id: string): TestHurrow['db'] => {
+    let left = times;
+    return {
+      ...db,
+      transaction: async (work) => {
+        if (left-- > 0) {
+          const value = { kind: 'range', low: 0.1 + left / 1000, high: 0.3 };
+          const changes = [
+            { taxonId: id, characterId: 'leaf.length', sourceId: 'own', qualifiers: {}, value },
+          ];
+          const done = await other.post('/api/library/scores', {
+            changes,
+            baseRevision: 1000,
+            summary: 'Scored',
+          });
+          expect(done.status).toBe(200);
+        }
+        return db.transaction(work);
+      },
+    };
+  };
+  test('is compared with the library again where that changed, and not written half', async () => {
+    const other = await startHurrow();
+    const { sugar: maple, red } = await plantCourse(other.owner);
+    const body = { csv: file, dryRun: false };
+    const report = await importFile(disturbed(other, 1, maple.id), body, await row(other.db), new Date());
+    expect(report.changed).toEqual(['Acer rubrum: 1 score']);
+    const { library: after } = await committedLibrary(other.db);
+    expect(after.revision).toBe(report.revision);
+    const scored = (id: string) =>
+      after.taxa
+        .find(({ taxon }) => taxon.id === id)!
+        .scores.find(({ characterId }) => characterId === 'leaf.length')!.value;
+    expect(scored(red.id)).toMatchObject({ low: 0.07, high: 0.07 });
+    expect(scored(maple.id)).toMatchObject({ low: 0.1 });
+    await expect(
+      importFile(
+        disturbed(other, 9, maple.id),
+        { ...body, csv: file.replace('7', '8') },
+        await row(other.db),
+        new Date(),
+      ),
+    ).rejects.toMatchObject({ status: 409 });
+    expect(await other.db.query('select 1 from arriving_score')).toEqual([]);
+    await other.close();
+  });
+  test('a score of a taxon that is not there does not get into the store', async () => {
+    const { revision } = (await committedLibrary(hurrow.db)).library;
+    const score = {
+      taxonId: 'nobody',
+      characterId: 'leaf.length',
+      sourceId: 'own',
+      qualifiers: {},
+      value: null,
+    };
+    await expect(writeScores(hurrow.db, revision, [score])).rejects.toMatchObject({ code: '23503' });
+    await expect(writeScores(hurrow.db, 99_999, [{ ...score, taxonId: sugar }])).rejects.toMatchObject({
+      code: '23503',
+    });
   });
 });

@@ -13,9 +13,9 @@ import { readNamedRanges, type Range } from '@hurrow/core/range';
 import { asTyped, type Score } from '@hurrow/core/score';
 import { scientificName } from '@hurrow/core/taxon';
 import type { Character, Vocabulary } from '@hurrow/core/vocabulary';
-import { sameRecord } from '../species/same.ts';
-import type { TaxonBody } from '../species/schema.ts';
-import type { LibraryAtRevision } from '../species/store.ts';
+import { sameRecord } from '../library/same.ts';
+import type { TaxonBody } from '../library/schema.ts';
+import type { LibraryAtRevision } from '../library/store.ts';
 
 /** One taxon of a file, with what the file says of it. */
 export interface IncomingTaxon {

@@ -1,32 +1,12 @@
 import Joi from 'joi';
-import {
-  writeCharacterTable,
-  writeDarwinCore,
-  writeScoreTable,
-  writeSdd,
-  writeTaxonTable,
-} from '@hurrow/core/formats';
-import { writeBundle } from '@hurrow/core/bundle';
-import { vocabularyOfLibrary } from '@hurrow/core/library';
-import { rangeAsGeoJson, type Range } from '@hurrow/core/range';
-import { scientificName } from '@hurrow/core/taxon';
 import { accountOf, INSTRUCTORS, route, STAFF } from '../api/route.ts';
-import type { Db } from '../db/index.ts';
-import { recordsAt } from '../species/records.ts';
-import { libraryAt } from '../species/store.ts';
+import { committedLibrary } from '../library/committed.ts';
+import { EXPORTS, type ExportFormat } from './export.ts';
 import { importFile, type ImportBody } from './import.ts';
-import { readFile } from './reading.ts';
+import { askLibrary } from './library.ts';
 
-export const EXPORTS = {
-  json: { file: 'library.json', type: 'application/json' },
-  scores: { file: 'scores.csv', type: 'text/csv' },
-  table: { file: 'taxa-by-characters.csv', type: 'text/csv' },
-  sdd: { file: 'library.sdd.xml', type: 'application/xml' },
-  occurrences: { file: 'occurrences.csv', type: 'text/csv' },
-  geojson: { file: 'ranges.geojson', type: 'application/geo+json' },
-  characters: { file: 'characters.csv', type: 'text/csv' },
-} as const;
-type ExportFormat = keyof typeof EXPORTS;
+/** Taxa from which writing takes long enough to be done in a thread. */
+const MANY = 20;
 
 export const exchangeRoutes = [
   route<unknown, { format: ExportFormat }, { source?: string }>({
@@ -44,7 +24,12 @@ export const exchangeRoutes = [
     query: Joi.object({ source: Joi.string().max(60) }),
     handle: async ({ db, params, query, response, now }) => {
       const { file, type } = EXPORTS[params.format];
-      const text = await exported(db, params.format, query.source, now);
+      const { library } = await committedLibrary(db);
+      const { answer: text } = await askLibrary(
+        db,
+        { do: 'write', format: params.format, sourceId: query.source, at: now.toISOString() },
+        library.taxa.length > MANY,
+      );
       response.set({
         'Cache-Control': 'no-store',
         'Content-Type': `${type}; charset=utf-8`,
@@ -65,44 +50,6 @@ export const exchangeRoutes = [
       dryRun: Joi.boolean().required(),
       sourceId: Joi.string().max(60),
     }),
-    handle: async ({ db, body, who, now }) => {
-      const read = await readFile(db, body);
-      return db.transaction((tx) => importFile(tx, body, read, accountOf(who), now));
-    },
+    handle: ({ db, body, who, now }) => importFile(db, body, accountOf(who), now),
   }),
 ];
-
-async function exported(
-  db: Db,
-  format: ExportFormat,
-  source: string | undefined,
-  now: Date,
-): Promise<string> {
-  const whole = await libraryAt(db);
-  const library = { ...whole, taxa: whole.taxa.filter(({ taxon }) => !taxon.retired) };
-  const vocabulary = vocabularyOfLibrary(library);
-  const rows = await recordsAt<Range>(db, whole.id, 'range', whole.revision);
-  const ranges = rows.flatMap(({ key, record }) => {
-    const held = library.taxa.find(({ taxon }) => taxon.id === key);
-    return held ? [{ id: key, scientificName: scientificName(held.taxon), range: record }] : [];
-  });
-  switch (format) {
-    case 'json':
-      return writeBundle(library, Object.fromEntries(ranges.map(({ id, range }) => [id, range])));
-    case 'scores':
-      return writeScoreTable(library.taxa, vocabulary);
-    case 'table':
-      return writeTaxonTable(library.taxa, vocabulary, source ?? library.sources[0]!.id);
-    case 'sdd':
-      return writeSdd(library, vocabulary, now.toISOString());
-    case 'characters':
-      return writeCharacterTable(vocabulary);
-    case 'occurrences':
-      return writeDarwinCore(ranges);
-    case 'geojson':
-      return JSON.stringify({
-        type: 'FeatureCollection',
-        features: ranges.flatMap(({ scientificName: name, range }) => rangeAsGeoJson(range, name).features),
-      });
-  }
-}

@@ -1,14 +1,21 @@
-import type { Outcome } from '@hurrow/core/outcome';
-import type { LibraryAtRevision } from '../species/store.ts';
-import { readIncoming, type Incoming } from './incoming.ts';
+import { groundOf, work, type Answers, type Held, type Task } from './work.ts';
+import type { Ground } from './plan.ts';
 
-export interface ReadTask {
-  text: string;
-  library: LibraryAtRevision;
-  sourceId: string;
-}
+/** The answer where the library of a key is not here: it is asked again with the library. */
+export type Lacking = 'lacking';
 
-/** Runs in a thread of its own, which never opens the store. */
-export default function read({ text, library, sourceId }: ReadTask): Outcome<Incoming> {
-  return readIncoming(text, library, sourceId);
+let kept: { key: string; ground: Ground } | undefined;
+
+/** Runs in a thread of its own, which never opens the store and keeps the library that it was given last. */
+export default function ask({
+  key,
+  task,
+  held,
+}: {
+  key: string;
+  task: Task;
+  held?: Held;
+}): Answers[Task['do']] | Lacking {
+  if (held) kept = { key, ground: groundOf(held) };
+  return kept?.key === key ? work(task, kept.ground) : 'lacking';
 }

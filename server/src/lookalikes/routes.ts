@@ -4,9 +4,9 @@ import type { KeptRule } from '@hurrow/core/rule';
 import { notFound } from '../api/problem.ts';
 import { accountOf, INSTRUCTORS, route, STAFF } from '../api/route.ts';
 import type { Db } from '../db/index.ts';
-import { beginChange, nameOfTaxon, refuseStale } from '../species/change.ts';
-import * as queries from '../species/queries.ts';
-import { addRecord, recordNow, recordsAt, type RecordKind } from '../species/records.ts';
+import { beginChange, nameOfTaxon, refuseStale } from '../library/change.ts';
+import * as queries from '../library/queries.ts';
+import { addRecord, recordNow, recordsAt, type RecordKind } from '../library/records.ts';
 import { keptKeySchema, ruleSchema, sureWaySchema, type KeptKey, type SureWay } from './schema.ts';
 
 const uuid = Joi.object({ id: Joi.string().uuid().required() });

@@ -1,14 +1,14 @@
 import Joi from 'joi';
-import { vocabularyOfLibrary } from '@hurrow/core/library';
 import { sheetAsScore } from '@hurrow/core/measurement';
 import { qualifierKey, type Qualifiers } from '@hurrow/core/score';
 import { badInput } from '../api/problem.ts';
 import { accountOf, INSTRUCTORS, route, STAFF } from '../api/route.ts';
-import { beginChange, nameOfTaxon, refuseStale } from '../species/change.ts';
-import * as queries from '../species/queries.ts';
-import { addRecord, recordsAt } from '../species/records.ts';
-import { qualifiersSchema } from '../species/schema.ts';
-import { libraryAt, writeScores } from '../species/store.ts';
+import { beginChange, nameOfTaxon, refuseStale } from '../library/change.ts';
+import { committedLibrary } from '../library/committed.ts';
+import * as queries from '../library/queries.ts';
+import { addRecord, recordsAt } from '../library/records.ts';
+import { qualifiersSchema } from '../library/schema.ts';
+import { ofTaxon, writeScores } from '../library/store.ts';
 
 /** Own measurements of one character of one taxon, in stored units. */
 export interface Sheet {
@@ -65,8 +65,8 @@ export const measurementRoutes = [
       db.transaction(async (tx) => {
         const sheet: Sheet = { ...body, taxonId: params.taxonId };
         const name = await nameOfTaxon(tx, params.taxonId);
-        const library = await libraryAt(tx);
-        const character = vocabularyOfLibrary(library).get(body.characterId);
+        const { library, vocabulary } = await committedLibrary(tx);
+        const character = vocabulary.get(body.characterId);
         if (!character || (character.kind !== 'measure' && character.kind !== 'count'))
           throw badInput(`“${body.characterId}” is nothing that is measured or counted.`);
         if (character.kind === 'count' && body.values.some(({ value }) => !Number.isInteger(value)))
@@ -88,9 +88,13 @@ export const measurementRoutes = [
             sheet.values.map((entry) => entry.value),
             character,
           ) ?? null;
-        await writeScores(tx, params.taxonId, revision, [
-          { characterId: character.id, qualifiers: body.qualifiers, sourceId: MEASURED.id, value },
-        ]);
+        await writeScores(
+          tx,
+          revision,
+          ofTaxon(params.taxonId, [
+            { characterId: character.id, qualifiers: body.qualifiers, sourceId: MEASURED.id, value },
+          ]),
+        );
         return { revision, value };
       }),
   }),

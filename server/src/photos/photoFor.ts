@@ -1,7 +1,7 @@
 import { mayLeave, type PhotoRecord } from '@hurrow/core/measurement';
 import type { View } from '@hurrow/core/view';
 import type { Db } from '../db/index.ts';
-import { recordsAt } from '../species/records.ts';
+import { recordsAt } from '../library/records.ts';
 import { photoBytes, photosOfTaxon } from './queries.ts';
 
 /**

@@ -4,10 +4,10 @@ import { LICENCES, type PhotoRecord } from '@hurrow/core/measurement';
 import { notFound } from '../api/problem.ts';
 import { accountOf, INSTRUCTORS, route, STAFF } from '../api/route.ts';
 import type { Db } from '../db/index.ts';
-import { beginChange, nameOfTaxon, refuseStale } from '../species/change.ts';
-import * as species from '../species/queries.ts';
-import { addRecord, recordNow, recordsAt } from '../species/records.ts';
-import { qualifiersSchema } from '../species/schema.ts';
+import { beginChange, nameOfTaxon, refuseStale } from '../library/change.ts';
+import * as species from '../library/queries.ts';
+import { addRecord, recordNow, recordsAt } from '../library/records.ts';
+import { qualifiersSchema } from '../library/schema.ts';
 import { encodePhoto, PHOTO_SIZES, type PhotoSize } from './encode.ts';
 import * as queries from './queries.ts';
 

@@ -1,14 +1,13 @@
 import Joi from 'joi';
 import type { Key } from '@hurrow/core/key';
-import { profilesOf, vocabularyOfLibrary } from '@hurrow/core/library';
 import type { View } from '@hurrow/core/view';
 import { badInput } from '../api/problem.ts';
 import { route, STAFF } from '../api/route.ts';
 import { course as courseNow, sets } from '../courses/queries.ts';
 import type { Db } from '../db/index.ts';
 import { datedViewSchema, keySchema, type SureWay } from '../lookalikes/schema.ts';
-import { recordNow } from '../species/records.ts';
-import { committedLibrary } from '../species/committed.ts';
+import { recordNow } from '../library/records.ts';
+import { committedLibrary } from '../library/committed.ts';
 import { PAPERS, type Paper } from './paper.ts';
 import { printed } from './printed.ts';
 
@@ -37,15 +36,13 @@ const title = Joi.string().trim().min(1).max(160).required().label('Title');
 
 /** The library and how a course wants it put: its words, units, list and site. */
 async function settingOf(db: Db, courseId: string) {
-  const library = await committedLibrary(db);
-  const vocabulary = vocabularyOfLibrary(library);
+  const read = await committedLibrary(db);
+  const { library, vocabulary } = read;
   const course = await courseNow(db, courseId);
-  const profiles = profilesOf(library, vocabulary);
   const taught = new Set(course ? (await sets(db, course.id)).flatMap((set) => set.taxa) : []);
   return {
-    library,
-    profiles,
-    taught: profiles.filter(({ taxon }) => taught.has(taxon.id)),
+    read,
+    taught: library.taxa.flatMap(({ taxon: { id } }) => (taught.has(id) ? (read.profileOf(id) ?? []) : [])),
     options: {
       audience: course?.audience ?? ('technical' as const),
       units: course?.units ?? ('metric' as const),
@@ -78,13 +75,13 @@ export const lookalikePrintRoutes = [
       ...common,
     }),
     handle: async ({ db, body }) => {
-      const { library, profiles, taught, options } = await settingOf(db, body.course);
-      const chosen = body.taxa.flatMap((id) => profiles.find(({ taxon }) => taxon.id === id) ?? []);
+      const { read, taught, options } = await settingOf(db, body.course);
+      const chosen = read.profilesOf(body.taxa);
       if (chosen.length < body.taxa.length)
         throw badInput('One of these species is no longer in the library. Choose again.');
       const list = [...new Set([...taught, ...chosen])];
       const pair = body.taxa.length === 2 ? [...body.taxa].sort().join('|') : undefined;
-      const sure = pair && (await recordNow<SureWay>(db, library.id, 'pair', pair))?.record?.text;
+      const sure = pair && (await recordNow<SureWay>(db, read.library.id, 'pair', pair))?.record?.text;
       return printed(body.paper, 'contrast', list, chosen, body.view, sure, options);
     },
   }),
@@ -101,8 +98,8 @@ export const lookalikePrintRoutes = [
       ...common,
     }),
     handle: async ({ db, body }) => {
-      const { profiles, options } = await settingOf(db, body.course);
-      return printed(body.paper, 'key', body.title, body.key, profiles, body.layout, options);
+      const { read, options } = await settingOf(db, body.course);
+      return printed(body.paper, 'key', body.title, body.key, read.profiles, body.layout, options);
     },
   }),
   route<MarksBody & Asked>({
@@ -127,8 +124,8 @@ export const lookalikePrintRoutes = [
       ...common,
     }),
     handle: async ({ db, body }) => {
-      const { profiles } = await settingOf(db, body.course);
-      return printed(body.paper, 'marks', body.title, body.rows, profiles);
+      const { read } = await settingOf(db, body.course);
+      return printed(body.paper, 'marks', body.title, body.rows, read.profiles);
     },
   }),
 ];

@@ -1,6 +1,5 @@
 import Joi from 'joi';
 import sharp from 'sharp';
-import { profilesOf, vocabularyOfLibrary } from '@hurrow/core/library';
 import { mayLeave, type PhotoRecord } from '@hurrow/core/measurement';
 import type { Range } from '@hurrow/core/range';
 import type { Audience, UnitSystem } from '@hurrow/core/score';
@@ -9,8 +8,8 @@ import { badInput } from '../api/problem.ts';
 import { route, STAFF } from '../api/route.ts';
 import type { Db } from '../db/index.ts';
 import { photoBytes, photosOfTaxon } from '../photos/queries.ts';
-import { recordNow, recordsAt } from '../species/records.ts';
-import { committedLibrary } from '../species/committed.ts';
+import { recordNow, recordsAt } from '../library/records.ts';
+import { committedLibrary } from '../library/committed.ts';
 import { PAPERS, type Paper } from './paper.ts';
 import { printed } from './printed.ts';
 import { type PrintedPhoto } from './profileSheet.ts';
@@ -45,14 +44,9 @@ export const printRoutes = [
       ink: Joi.string().valid('color', 'black').default('color'),
     }),
     handle: async ({ db, params, query }) => {
-      const library = await committedLibrary(db);
-      const vocabulary = vocabularyOfLibrary(library);
-      const wanted = query.taxa.split(',').filter(Boolean);
-      const profiles = profilesOf(
-        { ...library, taxa: library.taxa.filter(({ taxon }) => wanted.includes(taxon.id)) },
-        vocabulary,
-      );
-      const list = wanted.flatMap((id) => profiles.find(({ taxon }) => taxon.id === id) ?? []);
+      const read = await committedLibrary(db);
+      const { library, vocabulary } = read;
+      const list = read.profilesOf(query.taxa.split(','));
       if (list.length === 0) throw badInput('None of these species is in the library. Choose at least one.');
       const options = {
         audience: query.audience,

@@ -1,6 +1,5 @@
 import Joi from 'joi';
 import sharp from 'sharp';
-import { profilesOf, vocabularyOfLibrary } from '@hurrow/core/library';
 import { drawPlate, drawingToSvg, sampleSpecimen } from '@hurrow/core/specimen';
 import { readQualifierKey } from '@hurrow/core/score';
 import { scientificName } from '@hurrow/core/taxon';
@@ -8,7 +7,7 @@ import type { ShownOrgan } from '@hurrow/core/vocabulary';
 import { badInput, notFound } from '../api/problem.ts';
 import { route, STAFF } from '../api/route.ts';
 import { course as courseOf } from '../courses/queries.ts';
-import { committedLibrary } from '../species/committed.ts';
+import { committedLibrary } from '../library/committed.ts';
 
 interface PictureQuery {
   course: string;
@@ -44,12 +43,9 @@ export const specimenPictureRoutes = [
       lying: Joi.boolean().default(false),
     }),
     handle: async ({ db, params, query }) => {
-      const library = await committedLibrary(db);
-      const vocabulary = vocabularyOfLibrary(library);
-      const profiled = profilesOf(
-        { ...library, taxa: library.taxa.filter(({ taxon }) => taxon.id === params.taxonId) },
-        vocabulary,
-      )[0];
+      const read = await committedLibrary(db);
+      const { library, vocabulary } = read;
+      const profiled = read.profileOf(params.taxonId);
       if (!profiled) throw notFound('species');
       const organs = ORGANS.filter((organ) => query.organs.split(',').includes(organ));
       const site = await courseOf(db, query.course);

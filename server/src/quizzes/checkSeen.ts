@@ -1,16 +1,15 @@
-import { vocabularyOfLibrary } from '@hurrow/core/library';
 import type { Answer } from '@hurrow/core/names';
 import { statesToSee } from '@hurrow/core/quiz';
 import { badInput } from '../api/problem.ts';
 import type { Db } from '../db/index.ts';
-import { committedLibrary } from '../species/committed.ts';
+import { committedLibrary } from '../library/committed.ts';
 import type { StationRow } from './queries.ts';
 
 /** Throws where an answer says of a character what its station did not ask for, or names no state of it. */
 export async function checkSeen(db: Db, { position, frozen }: StationRow, { seen }: Answer): Promise<void> {
   const said = Object.entries(seen ?? {}).filter(([, state]) => state);
   if (said.length === 0) return;
-  const vocabulary = vocabularyOfLibrary(await committedLibrary(db, frozen?.revision));
+  const { vocabulary } = await committedLibrary(db, frozen?.revision);
   for (const [characterId, state] of said) {
     const character = vocabulary.get(characterId);
     const asked = frozen?.asks?.some((question) => question.characterId === characterId);

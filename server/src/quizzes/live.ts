@@ -21,8 +21,18 @@ export type Counts = Record<string, number>;
 export const difference = (before: Counts, now: Counts): Counts =>
   Object.fromEntries(Object.entries(now).filter(([id, n]) => before[id] !== n));
 
-/** Tells a page how many stations each student has answered: all at first, then what changes, as it comes. Resolves when nobody listens. */
-export async function tellLive(db: Db, quizId: string, request: Request, response: Response): Promise<void> {
+/**
+ * Tells a page how many stations each student has answered: all at first, then what changes, as it comes. Resolves when nobody listens.
+ *
+ * @param stillIn whether who asked is still signed in; asked with each sign of life
+ */
+export async function tellLive(
+  db: Db,
+  quizId: string,
+  request: Request,
+  response: Response,
+  stillIn: () => Promise<boolean>,
+): Promise<void> {
   response.writeHead(200, {
     'Content-Type': 'text/event-stream',
     // Neither kept nor packed on the way: each message is to arrive as it is written.
@@ -46,7 +56,12 @@ export async function tellLive(db: Db, quizId: string, request: Request, respons
       tell().catch(() => response.end());
     }, PACE);
   });
-  const alive = setInterval(() => response.write(':\n\n'), SIGN_OF_LIFE);
+  const alive = setInterval(() => {
+    stillIn().then(
+      (still) => (still ? response.write(':\n\n') : response.end()),
+      () => response.end(),
+    );
+  }, SIGN_OF_LIFE);
   const longest = setTimeout(() => response.end(), LONGEST);
   const gone = new Promise<void>((resolve) => {
     request.on('close', resolve);

@@ -1,75 +1,104 @@
+import { createHash } from 'node:crypto';
 import { setImmediate as breathe } from 'node:timers/promises';
-import { profilesOf, vocabularyOfLibrary } from '@hurrow/core/library';
-import { freezeStation, tooLittleInWords, tooLittleToDraw, type FrozenStation } from '@hurrow/core/quiz';
-import { badInput } from '../api/problem.ts';
+import { freezeStation, tooLittleInWords, tooLittleToDraw } from '@hurrow/core/quiz';
+import { badInput, conflict, notFound } from '../api/problem.ts';
 import { courseOf } from '../courses/routes.ts';
 import { sets } from '../courses/queries.ts';
 import type { Db } from '../db/index.ts';
+import { committedLibrary, stateOf } from '../library/committed.ts';
 import { photoFor } from '../photos/photoFor.ts';
-import { newestRevision, sources, theLibrary } from '../species/queries.ts';
-import type { LibraryAtRevision } from '../species/store.ts';
 import * as queries from './queries.ts';
 
-/** What the stations of a quiz are fixed from, but for the library itself, and a text that changes with any of it. */
-export async function groundOf(db: Db, quiz: queries.QuizRow) {
+/** How often stations are fixed again, because what they rest on was changed meanwhile. */
+const TRIES = 5;
+
+/**
+ * Opens a quiz, or opens a closed one again as it was. The first opening fixes every station, one after another so that nobody waits; the
+ * quiz opens if all of them rest on the same ground and that is still so.
+ *
+ * @param opening runs in the transaction that opens, with the quiz as it was
+ */
+export async function openQuiz(
+  db: Db,
+  quizId: string,
+  now: Date,
+  opening: (tx: Db, was: queries.QuizRow) => Promise<unknown>,
+): Promise<void> {
+  for (let tries = 0; tries < TRIES; tries += 1) {
+    const planned = await queries.quiz(db, quizId);
+    if (planned?.state === 'planned') await fixAll(db, planned);
+    const opened = await db.transaction(async (tx) => {
+      const row = await queries.quizForUpdate(tx, quizId);
+      if (!row) throw notFound('quiz');
+      if (row.state === 'open') return true;
+      if (row.state === 'closed') await queries.setState(tx, row.id, 'open');
+      else if (await queries.anyNotFixedFrom(tx, row.id, (await groundOf(tx, row)).hash)) return false;
+      else await queries.markOpened(tx, row.id, now);
+      await opening(tx, row);
+      return true;
+    });
+    if (opened) return;
+  }
+  throw conflict(
+    'Someone is changing the plan, the list or the library just now. The quiz is not open; try again in a minute.',
+  );
+}
+
+/** What the stations of a quiz are fixed from, and a hash that changes with any of it. */
+async function groundOf(db: Db, quiz: queries.QuizRow) {
   const stations = await queries.stations(db, quiz.id);
   const course = await courseOf(db, quiz.course_id);
   const taught = (await sets(db, course.id)).flatMap((set) => set.taxa);
-  const library = (await theLibrary(db))!;
   const { marking, units, latitude, longitude, elevation } = course;
-  const by = JSON.stringify([
-    stations,
-    { marking, units, latitude, longitude, elevation },
-    taught,
-    // A revision never changes; name, place and sources have none of their own.
-    library,
-    await newestRevision(db, library.id),
-    await sources(db, library.id),
-  ]);
-  return { stations, course, taught, by };
+  const { key } = await stateOf(db);
+  const all = JSON.stringify([stations, { marking, units, latitude, longitude, elevation }, taught, key]);
+  return { stations, course, taught, hash: createHash('sha256').update(all).digest('base64url') };
 }
 
 /**
- * Fixes every station of a quiz: list, names, view, specimen and drawing as they are now. Nothing is stored. Others have their turn between
- * stations. Throws (422) where a station can not be shown.
- *
- * @param libraryOf reads the library as it stands: one that is shared, or inside a transaction its own
- * @returns what was fixed by station, and the ground that it holds for (`groundOf`)
+ * Fixes every station of a quiz: list, names, view, specimen and drawing as they are now. Others have their turn between stations. Throws
+ * (422) where a station can not be shown.
  */
-export async function freezeAll(
-  db: Db,
-  quiz: queries.QuizRow,
-  libraryOf: (db: Db) => Promise<LibraryAtRevision>,
-): Promise<{ by: string; stations: [string, FrozenStation][] }> {
-  const { stations, course, taught, by } = await groundOf(db, quiz);
-  const library = await libraryOf(db);
+async function fixAll(db: Db, quiz: queries.QuizRow): Promise<void> {
+  const { stations, course, taught, hash } = await groundOf(db, quiz);
+  const read = await committedLibrary(db);
+  const { library, vocabulary } = read;
   if (stations.length === 0) throw badInput('The quiz has no stations yet. Add at least one, then open it.');
-  const vocabulary = vocabularyOfLibrary(library);
-  const profiles = profilesOf(library, vocabulary);
-  const list = taught.flatMap((id) => profiles.find(({ taxon }) => taxon.id === id) ?? []);
-  const ground = { list, vocabulary, reference: library.reference, site: course };
-  const fixed: [string, FrozenStation][] = [];
-  for (const station of stations) {
+  const list = [];
+  for (const id of taught) {
     await breathe();
+    list.push(...read.profilesOf([id]));
+  }
+  const ground = { list, vocabulary, reference: library.reference, site: course };
+  for (const station of stations) {
     if (!taught.includes(station.taxon_id))
       throw badInput(
         `Station ${station.position} shows a species that is no longer on the list. Change the station or the list.`,
       );
-    const { taxon_id: taxonId, medium, view, asks } = station;
-    const planned = { taxonId, medium, view, asks };
-    const lacking = tooLittleToDraw(planned, ground);
+    const lacking = tooLittleToDraw(plannedOf(station), ground);
     if (lacking.length > 0)
       throw badInput(
         `Station ${station.position}: ${tooLittleInWords(lacking, vocabulary)}. Score them, or choose another medium.`,
       );
-    const drawn = freezeStation(planned, station.seed, {
+  }
+  for (const station of stations) {
+    await breathe();
+    const { taxon_id: taxonId, medium, view } = station;
+    const drawn = freezeStation(plannedOf(station), station.seed, {
       ...ground,
       revision: library.revision,
       marking: course.marking,
       units: course.units,
     });
     const picture = medium === 'photo' ? await photoFor(db, library, taxonId, view) : undefined;
-    fixed.push([station.id, picture ? { ...drawn, traits: null, drawing: picture } : drawn]);
+    const frozen = picture ? { ...drawn, traits: null, drawing: picture } : drawn;
+    await queries.freeze(db, station.id, frozen, hash);
   }
-  return { by, stations: fixed };
 }
+
+const plannedOf = ({ taxon_id: taxonId, medium, view, asks }: queries.StationRow) => ({
+  taxonId,
+  medium,
+  view,
+  asks,
+});

@@ -77,16 +77,20 @@ export interface StationRow {
   asks: string[];
 }
 
+// What a station is fixed to holds once its quiz has been opened.
+const STATION = `station.id, quiz_id, position, taxon_id, medium, view, seed, voided, left_out,
+  case when quiz.state = 'planned' then null else frozen end as frozen, asks`;
+
 export const stations = (db: Db, quizId: string) =>
   db.query<StationRow>(
-    'select id, quiz_id, position, taxon_id, medium, view, seed, voided, left_out, frozen, asks from station where quiz_id = $1 order by position',
+    `select ${STATION} from station join quiz on quiz.id = station.quiz_id where quiz_id = $1 order by position`,
     [quizId],
   );
 
 export const station = async (db: Db, id: string) =>
   (
     await db.query<StationRow & { course_id: string; state: QuizRow['state'] }>(
-      `select station.id, quiz_id, position, taxon_id, medium, view, seed, voided, left_out, frozen, asks, quiz.course_id, quiz.state
+      `select ${STATION}, quiz.course_id, quiz.state
          from station join quiz on quiz.id = station.quiz_id where station.id::text = $1`,
       [id],
     )
@@ -126,8 +130,22 @@ export const addStation = (db: Db, row: Omit<StationRow, 'voided' | 'left_out' |
 export const clearStations = (db: Db, quizId: string) =>
   db.query('delete from station where quiz_id = $1', [quizId]);
 
-export const freeze = (db: Db, stationId: string, frozen: FrozenStation) =>
-  db.query('update station set frozen = $2::jsonb where id = $1', [stationId, JSON.stringify(frozen)]);
+/** Writes down what a station is fixed to. It holds once the quiz is open. */
+export const freeze = (db: Db, stationId: string, frozen: FrozenStation, fixedFrom: string) =>
+  db.query('update station set frozen = $2::jsonb, fixed_from = $3 where id = $1', [
+    stationId,
+    JSON.stringify(frozen),
+    fixedFrom,
+  ]);
+
+/** Does any station of a quiz lack what is fixed from this ground? */
+export const anyNotFixedFrom = async (db: Db, quizId: string, fixedFrom: string) =>
+  (
+    await db.query('select 1 from station where quiz_id = $1 and fixed_from is distinct from $2 limit 1', [
+      quizId,
+      fixedFrom,
+    ])
+  ).length > 0;
 
 export const setVoided = (db: Db, stationId: string, voided: boolean) =>
   db.query('update station set voided = $2 where id::text = $1', [stationId, voided]);

@@ -1,25 +1,24 @@
 import { randomInt, randomUUID } from 'node:crypto';
 import Joi from 'joi';
 import { readResponses, type ResponseRow } from '@hurrow/core/formats';
-import { profilesOf, vocabularyOfLibrary } from '@hurrow/core/library';
 import { answerText, type Answer } from '@hurrow/core/names';
 import { askable, effectiveResponses, sameAnswer } from '@hurrow/core/quiz';
 import { dayOfYear } from '@hurrow/core/season';
 import { counted } from '@hurrow/core/words';
 import { badInput, conflict, notFound, Problem } from '../api/problem.ts';
+import { whoIs } from '../auth/sessions.ts';
 import { accountOf, INSTRUCTORS, route, STAFF } from '../api/route.ts';
 import { unchanged } from '../api/unchanged.ts';
 import { courseOf } from '../courses/routes.ts';
 import { note } from '../keeping/queries.ts';
 import * as courseQueries from '../courses/queries.ts';
 import type { Db } from '../db/index.ts';
-import { committedLibrary } from '../species/committed.ts';
-import { libraryAt } from '../species/store.ts';
+import { committedLibrary } from '../library/committed.ts';
 import { answersCame } from './changes.ts';
 import { checkSeen } from './checkSeen.ts';
 import { fixedStations } from './fixed.ts';
 import { answerKey, marksOf, wholeAnswerKey } from './marking.ts';
-import { freezeAll, groundOf } from './opening.ts';
+import { openQuiz } from './opening.ts';
 import * as queries from './queries.ts';
 import { tellLive } from './live.ts';
 import { receive } from './receive.ts';
@@ -70,15 +69,14 @@ async function writeStations(db: Db, quizId: string, courseId: string, body: Pla
 /** Throws where a station asks for a character that cannot be read off what it shows. */
 async function refuseUnseen(db: Db, courseId: string, { stations, heldOn }: PlanBody): Promise<void> {
   if (stations.every(({ asks }) => !asks?.length)) return;
-  const library = await libraryAt(db);
-  const vocabulary = vocabularyOfLibrary(library);
-  const profiles = profilesOf(library, vocabulary);
+  const read = await committedLibrary(db);
+  const { library, vocabulary } = read;
   const [day, options] = [
     dayOfYear(heldOn),
     { reference: library.reference, site: await courseOf(db, courseId) },
   ];
   for (const [i, { taxonId, view, asks = [] }] of stations.entries()) {
-    const profiled = profiles.find(({ taxon }) => taxon.id === taxonId);
+    const profiled = read.profileOf(taxonId);
     const can = profiled ? askable(profiled, vocabulary, { ...view, day }, options) : [];
     const stray = asks.find((id) => !can.includes(id));
     if (stray)
@@ -199,23 +197,10 @@ export const quizRoutes = [
     summary:
       'Opens a quiz to students. The first opening freezes every station; a closed quiz is opened again as it was.',
     allow: INSTRUCTORS,
-    handle: async ({ db, params, now, who }) => {
-      const planned = await quizOf(db, params.quizId);
-      // Drawing takes its time: it is done before the store is held for it.
-      const drawn = planned.state === 'planned' ? await freezeAll(db, planned, committedLibrary) : undefined;
-      return db.transaction(async (tx) => {
-        const row = await queries.quizForUpdate(tx, params.quizId);
-        if (!row) throw notFound('quiz');
-        if (row.state === 'open') return;
-        await note(tx, { who, now }, row.course_id, `opened the quiz “${row.title}”`);
-        if (row.state === 'closed') return void (await queries.setState(tx, row.id, 'open'));
-        // What was drawn beforehand holds where nothing was changed meanwhile.
-        const { by } = await groundOf(tx, row);
-        const stations = drawn?.by === by ? drawn.stations : (await freezeAll(tx, row, libraryAt)).stations;
-        for (const [stationId, frozen] of stations) await queries.freeze(tx, stationId, frozen);
-        await queries.markOpened(tx, row.id, now);
-      });
-    },
+    handle: ({ db, params, now, who }) =>
+      openQuiz(db, params.quizId, now, (tx, { course_id, title }) =>
+        note(tx, { who, now }, course_id, `opened the quiz “${title}”`),
+      ),
   }),
   route<unknown, { quizId: string }>({
     method: 'post',
@@ -280,7 +265,9 @@ export const quizRoutes = [
     allow: STAFF,
     answers: 'text/event-stream',
     handle: async ({ db, params, request, response }) =>
-      tellLive(db, (await quizOf(db, params.quizId)).id, request, response),
+      tellLive(db, (await quizOf(db, params.quizId)).id, request, response, async () =>
+        STAFF.includes((await whoIs(db, request))?.role ?? 'student'),
+      ),
   }),
   route<unknown, { quizId: string }>({
     method: 'get',
@@ -315,9 +302,9 @@ export const quizRoutes = [
     handle: ({ db, params, body, who, now }) =>
       db.transaction(async (tx) => {
         const row = await quizOf(tx, params.quizId);
-        const known = new Set((await libraryAt(tx)).taxa.map(({ taxon }) => taxon.id));
+        const library = await committedLibrary(tx);
         for (const id of [body.truth, body.countsAs ?? body.truth])
-          if (!known.has(id))
+          if (!library.statementsOf(id))
             throw badInput(`There is no species “${id}” in the library. Choose one of the course’s list.`);
         if (body.only) {
           const station = await queries.station(tx, body.only.stationId);
@@ -429,7 +416,7 @@ export const quizRoutes = [
         const stations = await queries.stations(tx, row.id);
         const list = stations[0]?.frozen?.list;
         if (!list) throw conflict('Open the quiz before you import answers, so that its stations are fixed.');
-        const vocabulary = vocabularyOfLibrary(await libraryAt(tx));
+        const { vocabulary } = await committedLibrary(tx);
         const read = readResponses(body.csv, {
           students: await courseQueries.students(tx, row.course_id),
           stations: stations.map(({ id, position, frozen }) => ({

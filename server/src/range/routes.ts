@@ -2,9 +2,9 @@ import Joi from 'joi';
 import { EMPTY_RANGE, isRangeCell, RANGE_STATUSES, type Range } from '@hurrow/core/range';
 import { badInput } from '../api/problem.ts';
 import { accountOf, INSTRUCTORS, route, STAFF } from '../api/route.ts';
-import { beginChange, nameOfTaxon, refuseStale } from '../species/change.ts';
-import * as queries from '../species/queries.ts';
-import { addRecord, recordNow, recordsAt } from '../species/records.ts';
+import { beginChange, nameOfTaxon, refuseStale } from '../library/change.ts';
+import * as queries from '../library/queries.ts';
+import { addRecord, recordNow, recordsAt } from '../library/records.ts';
 
 interface RangeBody {
   range: Range;

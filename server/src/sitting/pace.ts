@@ -1,28 +1,32 @@
 import { Problem } from '../api/problem.ts';
 
-/** Answers of a student that are taken in a minute; a phone that was away for a day sends some hundreds at once. */
-const MOST = 1000;
+/**
+ * Answers that are taken in a minute: of a student, whose phone sends some hundreds at once after a day away, and of a course, for
+ * three hundred who answer twenty stations in that minute and many who come back to the network together.
+ */
+const MOST = { student: 1000, course: 20_000 };
 
-/** When a student's minute began, in milliseconds, and the answers since. */
+/** When the minute of a student or course began, in milliseconds, and the answers since. */
 const minutes = new Map<string, { since: number; answers: number }>();
 
 /**
- * Counts answers of a student, so that none fills the store. Throws a 429, upon which the phone keeps its answers and sends them again by itself.
+ * Counts answers of a student or of a whole course, so that none fills the store. Throws a 429, upon which the phone keeps its answers and
+ * sends them again by itself.
  *
  * @param now in milliseconds
  * @example
- * keepPace('4f1c…', 300, Date.now()); // the fourth time within a minute it throws
+ * keepPace('student', '4f1c…', 300, Date.now()); // the fourth time within a minute it throws
  */
-export function keepPace(studentId: string, answers: number, now: number): void {
-  const running = minutes.get(studentId);
+export function keepPace(of: keyof typeof MOST, id: string, answers: number, now: number): void {
+  const running = minutes.get(id);
   const minute = running && now - running.since < 60_000 ? running : { since: now, answers: 0 };
-  if (minute.answers + answers > MOST)
+  if (minute.answers + answers > MOST[of])
     throw new Problem(
       429,
-      'These are more answers than anyone writes in a minute. They are kept on this phone and sent again soon.',
+      `These are more answers than ${of === 'student' ? 'anyone' : 'a class'} writes in a minute. They are kept on this phone and sent again soon.`,
     );
   minute.answers += answers;
-  minutes.set(studentId, minute);
+  minutes.set(id, minute);
   if (minutes.size > 2000)
-    for (const [id, { since }] of minutes) if (now - since >= 60_000) minutes.delete(id);
+    for (const [old, { since }] of minutes) if (now - since >= 60_000) minutes.delete(old);
 }

@@ -1,5 +1,4 @@
 import Joi from 'joi';
-import { vocabularyOfLibrary } from '@hurrow/core/library';
 import type { NamingPolicy } from '@hurrow/core/names';
 import { effectiveResponses, statesToSee } from '@hurrow/core/quiz';
 import { characterName, type Audience } from '@hurrow/core/score';
@@ -21,13 +20,13 @@ import { marksOf } from '../quizzes/marking.ts';
 import * as quizQueries from '../quizzes/queries.ts';
 import { receive } from '../quizzes/receive.ts';
 import { responseSchema, type ResponseBody } from '../quizzes/schema.ts';
-import { committedLibrary } from '../species/committed.ts';
+import { committedLibrary } from '../library/committed.ts';
 import { keepPace } from './pace.ts';
 
 /** The “what do you see” questions of a station with all states to choose from; what is right there stays here. */
 async function questionsInWords(db: Db, { frozen }: quizQueries.StationRow, audience: Audience) {
   if (!frozen?.asks?.length) return [];
-  const vocabulary = vocabularyOfLibrary(await committedLibrary(db, frozen.revision));
+  const { vocabulary } = await committedLibrary(db, frozen.revision);
   return frozen.asks.flatMap(({ characterId }) => {
     const character = vocabulary.get(characterId);
     if (!character) return [];
@@ -219,7 +218,9 @@ export const sittingRoutes = [
     severally: true,
     body: Joi.object({ responses: Joi.array().items(Joi.any()).min(1).max(300).required() }),
     handle: async ({ db, body, who, health }) => {
-      keepPace(who!.studentId!, body.responses.length, performance.now());
+      const [now, { length }] = [performance.now(), body.responses];
+      keepPace('student', who!.studentId!, length, now);
+      keepPace('course', who!.courseId!, length, now);
       const all = await judged(db, body.responses, who!.courseId!);
       const good = all.flatMap((entry) => ('body' in entry ? entry.body : []));
       const stored = await receive(db, who!.studentId!, good, { by: 'student' });

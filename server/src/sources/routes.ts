@@ -3,9 +3,9 @@ import { SOURCE_DETAILS, type Source, type SourceDetails } from '@hurrow/core/li
 import type { Reconciliation } from '@hurrow/core/score';
 import { conflict } from '../api/problem.ts';
 import { accountOf, INSTRUCTORS, route } from '../api/route.ts';
-import { beginChange, refuseStale } from '../species/change.ts';
-import * as queries from '../species/queries.ts';
-import { addRecord, sourceIsUsed } from '../species/records.ts';
+import { beginChange, refuseStale } from '../library/change.ts';
+import * as queries from '../library/queries.ts';
+import { addRecord, sourceIsUsed } from '../library/records.ts';
 
 interface SourcesBody {
   /** The most trusted first. A source without an id is new. */

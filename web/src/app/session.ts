@@ -1,4 +1,4 @@
-import { queryOptions } from '@tanstack/react-query';
+import { queryOptions, useQuery } from '@tanstack/react-query';
 import { get } from './api.ts';
 
 export interface Session {
@@ -19,3 +19,6 @@ export const sessionQuery = queryOptions({
   queryFn: () => get<Session>('/api/session'),
   staleTime: Infinity,
 });
+
+/** May the person who is signed in change courses and the library? Assistants look, enter papers and renew codes. */
+export const useMayChange = (): boolean => useQuery(sessionQuery).data?.who?.role !== 'assistant';

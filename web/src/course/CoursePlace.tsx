@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { NavLink, Route, Routes, useNavigate } from 'react-router';
 import { messageOf } from '../app/api.ts';
 import { courseQuery } from '../app/data.ts';
-import { sessionQuery } from '../app/session.ts';
+import { useMayChange } from '../app/session.ts';
 import { History } from '../keeping/History.tsx';
 import { CourseNow } from './CourseNow.tsx';
 import { Settings } from './Settings.tsx';
@@ -15,7 +15,7 @@ import './course.css';
 export default function CoursePlace({ courseId }: { courseId: string }) {
   const query = useQuery(courseQuery(courseId));
   const go = useNavigate();
-  const mayChange = useQuery(sessionQuery).data?.who?.role !== 'assistant';
+  const mayChange = useMayChange();
   if (courseId === '-') return <Settings course={undefined} />;
   if (query.isPending) return <p className="opening">Opening the course…</p>;
   if (!query.data) return <p className="problem">{messageOf(query.error)}</p>;
@@ -29,9 +29,11 @@ export default function CoursePlace({ courseId }: { courseId: string }) {
           code <strong className="code">{course.code}</strong> · {course.weeks} weeks from {course.startsOn} ·{' '}
           {course.students.length} students
         </span>
-        <Button type="primary" onClick={() => void go(`/c/${courseId}/quizzes/new`)}>
-          Plan a quiz
-        </Button>
+        {mayChange && (
+          <Button type="primary" onClick={() => void go(`/c/${courseId}/quizzes/new`)}>
+            Plan a quiz
+          </Button>
+        )}
       </div>
       <nav className="tabs" aria-label="Parts of the course">
         <NavLink to={base} end>

@@ -7,7 +7,7 @@ import { distanceTo, type Range } from '@hurrow/core/range';
 import { get, messageOf, post, put } from '../app/api.ts';
 import { libraryQuery, type Course, type CourseSummary, type OpenToStudents } from '../app/data.ts';
 import { PlaceFields } from '../app/PlaceFields.tsx';
-import { sessionQuery } from '../app/session.ts';
+import { sessionQuery, useMayChange } from '../app/session.ts';
 import { readPlace, writtenPlace, type WrittenPlace } from '../app/writtenPlace.ts';
 import { BroughtBack } from '../drafts/BroughtBack.tsx';
 import { useKept } from '../drafts/useKept.ts';
@@ -23,6 +23,7 @@ interface Draft extends Omit<CourseSummary, 'id' | 'code' | 'latitude' | 'longit
 export function Settings({ course }: { course: Course | undefined }) {
   const library = useQuery(libraryQuery()).data;
   const today = useQuery(sessionQuery).data?.today ?? '';
+  const mayChange = useMayChange();
   if (!course && !library) return <p className="opening">Opening…</p>;
   const start: Draft = course
     ? {
@@ -50,7 +51,7 @@ export function Settings({ course }: { course: Course | undefined }) {
   return (
     <>
       <Form course={course} start={start} />
-      {course && <DeleteCourse course={course} />}
+      {course && mayChange && <DeleteCourse course={course} />}
     </>
   );
 }

@@ -3,12 +3,14 @@ import { useQueryClient } from '@tanstack/react-query';
 import { Fragment, useState } from 'react';
 import { ApiError, messageOf, post, remove } from '../app/api.ts';
 import type { Course } from '../app/data.ts';
+import { useMayChange } from '../app/session.ts';
 import { ImportFile } from '../app/ImportFile.tsx';
 import { RemoveStudent } from '../keeping/RemoveStudent.tsx';
 
 /** The class list with the codes that students sign in with. */
 export function Students({ course }: { course: Course }) {
   const [importing, setImporting] = useState(course.students.length === 0);
+  const mayChange = useMayChange();
   const queries = useQueryClient();
   const { message } = App.useApp();
   const refresh = () => queries.invalidateQueries({ queryKey: ['course', course.id] });
@@ -38,7 +40,7 @@ export function Students({ course }: { course: Course }) {
         Students open this page’s address on their phones and sign in with the course code{' '}
         <strong className="code">{course.code}</strong> and their own code. No e-mail and no password.
       </p>
-      {importing ? (
+      {mayChange && importing && (
         <>
           <h2>Import a class list</h2>
           <ImportFile
@@ -56,9 +58,8 @@ export function Students({ course }: { course: Course }) {
             </Button>
           )}
         </>
-      ) : (
-        <Button onClick={() => setImporting(true)}>Import a class list</Button>
       )}
+      {mayChange && !importing && <Button onClick={() => setImporting(true)}>Import a class list</Button>}
       {course.students.length > 0 && <Slips course={course} />}
       {course.students.length > 0 && (
         <table className="plain-table students">
@@ -83,9 +84,11 @@ export function Students({ course }: { course: Course }) {
                         New code
                       </Button>
                     )}
-                    <Button size="small" type="text" onClick={() => void takeOff(student.id)}>
-                      Take off the list
-                    </Button>
+                    {mayChange && (
+                      <Button size="small" type="text" onClick={() => void takeOff(student.id)}>
+                        Take off the list
+                      </Button>
+                    )}
                   </td>
                 </tr>
                 {removing === student.id && (

@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { search, vocabularyOfLibrary } from '@hurrow/core/library';
+import { search } from '@hurrow/core/library';
 import { checkScores, qualifierKey, qualifiersInWords, type Score } from '@hurrow/core/score';
 import { scientificName } from '@hurrow/core/taxon';
 import { listInWords } from '@hurrow/core/view';
@@ -24,9 +24,9 @@ import {
 } from './schema.ts';
 import { sameRecord } from './same.ts';
 import { searchIndexOf } from './searching.ts';
-import { freeTaxonId, libraryAt, writeScores } from './store.ts';
+import { ofTaxon, takeId, writeScores } from './store.ts';
 
-export const speciesRoutes = [
+export const libraryRoutes = [
   route<unknown, Record<string, string>, { revision?: number }>({
     method: 'get',
     path: '/api/library',
@@ -40,11 +40,11 @@ export const speciesRoutes = [
         .max(2 ** 31 - 1),
     }),
     handle: async ({ db, query, who }) => {
-      if (who!.role !== 'student') return committedLibrary(db, query.revision);
+      if (who!.role !== 'student') return (await committedLibrary(db, query.revision)).library;
       const course = await courseOf(db, who!.courseId!);
       if ((await openNow(db, course)).length === 0)
         throw new Problem(403, 'Your instructor has not opened the trees of the course to you.');
-      const library = await committedLibrary(db);
+      const { library } = await committedLibrary(db);
       const taught = new Set((await courseQueries.sets(db, course.id)).flatMap((set) => set.taxa));
       return { ...library, taxa: library.taxa.filter(({ taxon }) => taught.has(taxon.id) && !taxon.retired) };
     },
@@ -59,16 +59,16 @@ export const speciesRoutes = [
       db.transaction(async (tx) => {
         const held = await queries.theLibrary(tx);
         if (held) await queries.lockLibrary(tx, held.id);
-        const library = await libraryAt(tx);
+        const { library, vocabulary } = await committedLibrary(tx);
         const name = scientificName(body.taxon);
         if (library.taxa.some(({ taxon }) => scientificName(taxon) === name && !taxon.retired))
           throw conflict(`${name} is in the library already. Open its profile and edit it there.`);
-        refuseErrors(body.changes, [], vocabularyOfLibrary(library));
-        const id = await freeTaxonId(tx, body.taxon);
+        refuseErrors(body.changes, [], vocabulary);
+        const id = takeId(body.taxon, await queries.taxonIds(tx));
         const revision = await queries.addRevision(tx, library.id, accountOf(who), now, `Added ${name}`);
-        await queries.addTaxon(tx, id, library.id);
-        await queries.addTaxonVersion(tx, id, revision, body.taxon);
-        await writeScores(tx, id, revision, body.changes);
+        await queries.addTaxa(tx, library.id, [id]);
+        await queries.addTaxonVersions(tx, revision, [{ taxonId: id, record: body.taxon }]);
+        await writeScores(tx, revision, ofTaxon(id, body.changes));
         return { id, revision };
       }),
   }),
@@ -83,9 +83,9 @@ export const speciesRoutes = [
       db.transaction(async (tx) => {
         const library = (await queries.theLibrary(tx))!;
         await queries.lockLibrary(tx, library.id);
-        const held = await libraryAt(tx);
-        const vocabulary = vocabularyOfLibrary(held);
-        const current = held.taxa.find(({ taxon }) => taxon.id === params.taxonId);
+        const held = await committedLibrary(tx);
+        const { vocabulary } = held;
+        const current = held.statementsOf(params.taxonId);
         if (!current) throw notFound('species');
         refuseErrors(body.changes, current.scores, vocabulary);
         await refuseConflicts(tx, params.taxonId, body, vocabulary);
@@ -98,8 +98,9 @@ export const speciesRoutes = [
           now,
           `Edited ${scientificName(body.taxon)}`,
         );
-        if (renamed) await queries.addTaxonVersion(tx, params.taxonId, revision, body.taxon);
-        await writeScores(tx, params.taxonId, revision, body.changes);
+        if (renamed)
+          await queries.addTaxonVersions(tx, revision, [{ taxonId: params.taxonId, record: body.taxon }]);
+        await writeScores(tx, revision, ofTaxon(params.taxonId, body.changes));
         return { id: params.taxonId, revision };
       }),
   }),
@@ -154,24 +155,27 @@ export const speciesRoutes = [
           now,
           `Undid: ${undone.summary}`,
         );
-        for (const row of taxa)
-          await queries.addTaxonVersion(
-            tx,
-            row.taxon_id,
-            revision,
-            row.before ?? { ...row.record, retired: true },
-          );
-        for (const row of scores)
-          await queries.addScoreVersion(tx, {
+        await queries.addTaxonVersions(
+          tx,
+          revision,
+          taxa.map(({ taxon_id: taxonId, record, before }) => ({
+            taxonId,
+            record: before ?? { ...record, retired: true },
+          })),
+        );
+        await queries.addScoreVersions(
+          tx,
+          revision,
+          scores.map((row) => ({
             taxonId: row.taxon_id,
             characterId: row.character_id,
             qualifierKey: row.qualifier_key,
             sourceId: row.source_id,
-            revision,
             qualifiers: row.qualifiers,
             value: row.before,
             note: row.before_note,
-          });
+          })),
+        );
         for (const row of others)
           await addRecord(tx, undone.library_id, row.kind, row.key, revision, row.before);
         return { revision };
@@ -200,23 +204,19 @@ export const speciesRoutes = [
 ];
 
 async function saveBulk(db: Db, body: BulkBody, accountId: string, now: Date) {
+  await queries.lockLibrary(db, (await queries.theLibrary(db))!.id);
+  const library = await committedLibrary(db);
   const { libraryId, revision } = await beginChange(db, accountId, now, body.summary);
-  const library = await libraryAt(db);
   const byTaxon = new Map<string, ScoreChange[]>();
   for (const { taxonId, ...change } of body.changes)
     byTaxon.set(taxonId, [...(byTaxon.get(taxonId) ?? []), change]);
   for (const [taxonId, changes] of byTaxon) {
-    const held = library.taxa.find(({ taxon }) => taxon.id === taxonId);
+    const held = library.statementsOf(taxonId);
     if (!held) throw notFound('species');
-    refuseErrors(changes, held.scores, vocabularyOfLibrary(library));
-    await refuseConflicts(
-      db,
-      taxonId,
-      { changes, baseRevision: body.baseRevision },
-      vocabularyOfLibrary(library),
-    );
-    await writeScores(db, taxonId, revision, changes);
+    refuseErrors(changes, held.scores, library.vocabulary);
+    await refuseConflicts(db, taxonId, { changes, baseRevision: body.baseRevision }, library.vocabulary);
   }
+  await writeScores(db, revision, body.changes);
   return { revision, libraryId };
 }
 

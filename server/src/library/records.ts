@@ -44,6 +44,20 @@ export const addRecord = (
     [libraryId, kind, key, revision, record === null ? null : JSON.stringify(record)],
   );
 
+/** Adds records of one kind in one statement. */
+export const addRecords = (
+  db: Db,
+  libraryId: string,
+  kind: RecordKind,
+  revision: number,
+  rows: readonly { key: string; record: object }[],
+) =>
+  db.query(
+    `insert into record_version (library_id, kind, revision_id, key, record)
+     select $1, $2, $3, key, record::jsonb from unnest($4::text[], $5::text[]) as r (key, record)`,
+    [libraryId, kind, revision, rows.map(({ key }) => key), rows.map(({ record }) => JSON.stringify(record))],
+  );
+
 /** What a revision wrote of records, each with what stood before it and whether it was changed again since. */
 export const recordsOfRevision = (db: Db, revision: number) =>
   db.query<{ kind: RecordKind; key: string; before: object | null; later: boolean }>(

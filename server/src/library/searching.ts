@@ -1,4 +1,4 @@
-import { profilesOf, searchIndex, vocabularyOfLibrary, type SearchIndex } from '@hurrow/core/library';
+import { searchIndex, type SearchIndex } from '@hurrow/core/library';
 import { notFound } from '../api/problem.ts';
 import type { Db } from '../db/index.ts';
 import { committedLibrary } from './committed.ts';
@@ -13,10 +13,11 @@ export async function searchIndexOf(db: Db): Promise<SearchIndex> {
   if (!row) throw notFound('library');
   const key = `${row.id}@${await queries.newestRevision(db, row.id)}`;
   if (held?.key === key) return held.index;
-  const library = await committedLibrary(db);
-  const vocabulary = vocabularyOfLibrary(library);
-  const taxa = library.taxa.filter(({ taxon }) => !taxon.retired);
-  const index = searchIndex(profilesOf({ ...library, taxa }, vocabulary), vocabulary);
+  const { profiles, vocabulary } = await committedLibrary(db);
+  const index = searchIndex(
+    profiles.filter(({ taxon }) => !taxon.retired),
+    vocabulary,
+  );
   held = { key, index };
   return index;
 }

@@ -72,17 +72,17 @@ export interface ScoreRow {
   note: string | null;
 }
 
-export const scoresAt = (db: Db, libraryId: string, revision: number) =>
+export const scoresAt = (db: Db, taxa: readonly string[], revision: number) =>
   db.query<ScoreRow>(
     `select * from (
-       select distinct on (score_version.taxon_id, character_id, qualifier_key, source_id)
-              score_version.taxon_id, character_id, source_id, qualifiers, value, note
-         from score_version join taxon on taxon.id = score_version.taxon_id
-        where taxon.library_id = $1 and revision_id <= $2
-        order by score_version.taxon_id, character_id, qualifier_key, source_id, revision_id desc
+       select distinct on (taxon_id, character_id, qualifier_key, source_id)
+              taxon_id, character_id, source_id, qualifiers, value, note
+         from score_version
+        where taxon_id = any($1::text[]) and revision_id <= $2
+        order by taxon_id, character_id, qualifier_key, source_id, revision_id desc
      ) as newest where value is not null
      order by taxon_id, character_id`,
-    [libraryId, revision],
+    [taxa, revision],
   );
 
 /** What a deleted taxon leaves: its names, so that its history can be read, and the word that it is gone. */
@@ -109,46 +109,76 @@ export const restingOn = (db: Db, taxonId: string) =>
     [taxonId],
   );
 
-export const addTaxon = (db: Db, id: string, libraryId: string) =>
-  db.query('insert into taxon (id, library_id) values ($1, $2)', [id, libraryId]);
-
-export const taxonExists = async (db: Db, id: string) =>
-  (await db.query('select 1 from taxon where id = $1', [id])).length > 0;
-
-export const addTaxonVersion = (db: Db, taxonId: string, revision: number, record: object) =>
-  db.query('insert into taxon_version (taxon_id, revision_id, record) values ($1, $2, $3::jsonb)', [
-    taxonId,
-    revision,
-    JSON.stringify(record),
+export const addTaxa = (db: Db, libraryId: string, ids: readonly string[]) =>
+  db.query('insert into taxon (id, library_id) select id, $1 from unnest($2::text[]) as id', [
+    libraryId,
+    ids,
   ]);
 
-export const addScoreVersion = (
+/** The ids of all taxa, deleted ones among them. */
+export const taxonIds = async (db: Db) =>
+  new Set((await db.query<{ id: string }>('select id from taxon')).map(({ id }) => id));
+
+export const addTaxonVersions = (
   db: Db,
-  row: {
-    taxonId: string;
-    characterId: string;
-    qualifierKey: string;
-    sourceId: string;
-    revision: number;
-    qualifiers: object;
-    value: object | null;
-    note: string | null;
-  },
+  revision: number,
+  rows: readonly { taxonId: string; record: object }[],
 ) =>
   db.query(
-    `insert into score_version (taxon_id, character_id, qualifier_key, source_id, revision_id, qualifiers, value, note)
-     values ($1, $2, $3, $4, $5, $6::jsonb, $7::jsonb, $8)`,
-    [
-      row.taxonId,
-      row.characterId,
-      row.qualifierKey,
-      row.sourceId,
-      row.revision,
-      JSON.stringify(row.qualifiers),
-      row.value === null ? null : JSON.stringify(row.value),
-      row.note,
-    ],
+    `insert into taxon_version (taxon_id, revision_id, record)
+     select taxon_id, $1, record::jsonb from unnest($2::text[], $3::text[]) as r (taxon_id, record)`,
+    [revision, rows.map(({ taxonId }) => taxonId), rows.map(({ record }) => JSON.stringify(record))],
   );
+
+export interface NewScore {
+  taxonId: string;
+  characterId: string;
+  qualifierKey: string;
+  sourceId: string;
+  qualifiers: object;
+  value: object | null;
+  note: string | null;
+}
+
+const SCORE = 'taxon_id, character_id, qualifier_key, source_id, qualifiers, value, note';
+/** New scores as columns of rows, for `unnest`; the first parameter is the caller's. */
+const UNNESTED = `(select taxon_id, character_id, qualifier_key, source_id, qualifiers::jsonb, value::jsonb, note
+  from unnest($2::text[], $3::text[], $4::text[], $5::text[], $6::text[], $7::text[], $8::text[])
+    as r (${SCORE})) as r`;
+const columnsOf = (rows: readonly NewScore[]) => [
+  rows.map(({ taxonId }) => taxonId),
+  rows.map(({ characterId }) => characterId),
+  rows.map((row) => row.qualifierKey),
+  rows.map(({ sourceId }) => sourceId),
+  rows.map(({ qualifiers }) => JSON.stringify(qualifiers)),
+  rows.map(({ value }) => value && JSON.stringify(value)),
+  rows.map(({ note }) => note),
+];
+
+export const addScoreVersions = (db: Db, revision: number, rows: readonly NewScore[]) =>
+  db.query(`insert into score_version (revision_id, ${SCORE}) select $1, r.* from ${UNNESTED}`, [
+    revision,
+    ...columnsOf(rows),
+  ]);
+
+/** Puts scores of an import where they wait for the others. */
+export const addArriving = (db: Db, importId: string, rows: readonly NewScore[]) =>
+  db.query(`insert into arriving_score (import_id, ${SCORE}) select $1::uuid, r.* from ${UNNESTED}`, [
+    importId,
+    ...columnsOf(rows),
+  ]);
+
+/** Writes all scores of an import that wait into a revision. */
+export const admitArriving = (db: Db, importId: string, revision: number) =>
+  db.query(
+    `insert into score_version (revision_id, ${SCORE})
+     select $2, ${SCORE} from arriving_score where import_id = $1`,
+    [importId, revision],
+  );
+
+/** Takes away what waited for an import, and what earlier ones have left. */
+export const sweepArriving = (db: Db, importId: string) =>
+  db.query(`delete from arriving_score where import_id = $1 or at < now() - interval '1 day'`, [importId]);
 
 /** Characters of a taxon that someone else changed after a revision, by source and qualifiers. */
 export const scoresChangedSince = (db: Db, taxonId: string, revision: number) =>
