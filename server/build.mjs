@@ -24,10 +24,11 @@ await build({
   format: 'esm',
   target: 'node20',
   packages: 'external',
-  alias: { '@hurrow/core': here('../core/src') },
+  alias: { '@hurrow/core': here('../core/src'), '@hurrow/contract': here('../contract/src') },
   logLevel: 'warning',
 });
 cpSync(here('src/db/migrations'), here('dist/migrations'), { recursive: true });
+cpSync(here('../contract/answers.json'), here('dist/answers.json'));
 
 // Creating a store takes seconds, unpacking one does not: an empty store is packed once, at build time. It is closed before, so that
 // whoever opens it finds it in order.

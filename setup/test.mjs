@@ -12,7 +12,7 @@ const step = (title, name) => {
   run(...script(name));
 };
 console.log('\n— types, lint and build');
-await runTogether([script('types'), script('lint'), script('build')]);
+await runTogether([script('types'), script('lint'), script('answers'), script('build')]);
 step('core', 'unit');
 step('server', 'serverTests');
 console.log('\n— endure, in short');

@@ -115,13 +115,13 @@ async function regrade(
   if (!found || !row) return;
   await quizzes.addRuling(
     db,
-    row.course_id,
+    row.courseId,
     {
       truth: given.truth,
-      answer_key: wholeAnswerKey(given.answer),
-      counts_as: given.truth,
-      student_id: student.id,
-      station_id: given.stationId,
+      answerKey: wholeAnswerKey(given.answer),
+      countsAs: given.truth,
+      studentId: student.id,
+      stationId: given.stationId,
       points: found.points,
       reason: found.reason,
     },
@@ -170,9 +170,9 @@ async function setQuiz(
     };
     const station = {
       id: randomUUID(),
-      quiz_id: quizId,
+      quizId,
       position: i + 1,
-      taxon_id: profileOf(ground, taxonId).taxon.id,
+      taxonId: profileOf(ground, taxonId).taxon.id,
       medium,
       view,
       seed: seedOf(SEED, quiz.title, i) & 0x7fffffff,

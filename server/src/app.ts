@@ -6,10 +6,11 @@ import express, { type Express, type RequestHandler } from 'express';
 import helmet from 'helmet';
 import { pino, type Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
+import { description } from '@hurrow/contract/description';
 import { accountRoutes } from './accounts/routes.ts';
 import { openApi } from './api/openapi.ts';
 import { register } from './api/register.ts';
-import { route, type Route, type Who } from './api/route.ts';
+import { serve, type Route, type Who } from './api/route.ts';
 import { authRoutes } from './auth/routes.ts';
 import { backupRoutes } from './backups/routes.ts';
 import { characterRoutes } from './characters/routes.ts';
@@ -59,16 +60,7 @@ const described: Route[] = [
 ];
 
 /** Every route of the API, its own description among them. */
-export const ROUTES: Route[] = [
-  ...described,
-  route({
-    method: 'get',
-    path: '/api/openapi.json',
-    summary: 'This description.',
-    allow: 'anyone',
-    handle: async () => openApi(ROUTES),
-  }),
-];
+export const ROUTES: Route[] = [...described, serve(description, async () => openApi(ROUTES) as object)];
 
 /** The application: API under /api, the built pages from `webFolder` for everything else. */
 export function createApp(store: Db, config: Config, webFolder?: string, health = new Health()): Express {

@@ -22,7 +22,7 @@ const queries = new QueryClient({
   defaultOptions: {
     queries: {
       staleTime: 10_000,
-      retry: (times, error) => times < 2 && !(error instanceof ApiError && error.status >= 400),
+      retry: (times, error) => times < 2 && (!(error instanceof ApiError) || error.code === 'offline'),
     },
   },
 });

@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import type { ProblemAnswer } from '@hurrow/contract/problem';
 
 export interface Answered<T = unknown> {
   status: number;
@@ -73,12 +74,12 @@ export async function plantHall(base: string, students: number, stations: number
   });
   const quiz = await expected(owner.post<{ id: string }>(`/api/courses/${course}/quizzes`, plan()));
   for (;;) {
-    const opened = await owner.post<{ message?: string }>(`/api/quizzes/${quiz.id}/open`);
-    const [, lacking] = /^Station (\d+): too little is scored/.exec(opened.body.message ?? '') ?? [];
+    const opened = await owner.post<Partial<ProblemAnswer>>(`/api/quizzes/${quiz.id}/open`);
     if (opened.status === 200) break;
-    if (!lacking || ids.length <= stations)
-      throw new Error(`The quiz could not be opened: ${opened.body.message}`);
-    ids.splice(Number(lacking) - 1, 1);
+    const { code, message, details } = opened.body;
+    if (code !== 'tooLittleToDraw' || ids.length <= stations)
+      throw new Error(`The quiz could not be opened: ${message}`);
+    ids.splice((details as { position: number }).position - 1, 1);
     await expected(owner.put(`/api/quizzes/${quiz.id}`, plan()));
   }
   const { code } = await expected(owner.get<{ code: string }>(`/api/courses/${course}`));

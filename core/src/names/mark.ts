@@ -128,7 +128,7 @@ const given = (part: PartMark, points: number | undefined): PartMark =>
 
 const ruled = (ruling: Ruling): Resolution =>
   ruling.taxonId === null
-    ? { how: 'none', distance: Infinity }
+    ? { how: 'none' }
     : { how: 'exact', taxonId: ruling.taxonId, distance: 0, matched: 'ruled by the instructor' };
 
 function markWhole(

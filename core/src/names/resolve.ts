@@ -12,8 +12,8 @@ export type ResolvedHow =
 export interface Resolution {
   how: ResolvedHow;
   taxonId?: string;
-  /** Edit distance after folding; 0 unless misspelled. */
-  distance: number;
+  /** Edit distance after folding; 0 unless misspelled, missing where no name was met. */
+  distance?: number;
   /** The name that was met, as it is written in the list. */
   matched?: string;
   /** For `genus`: the genus. For `ambiguous`: the taxa that bear the name. */
@@ -96,7 +96,7 @@ function resolve(plain: string, list: readonly NamedTaxon[], entries: readonly E
   const words = plain.split(' ');
   const nearGenus = genusOf(words[0]!, list);
   if (nearGenus) return { how: 'genus', genus: nearGenus, distance: 0, matched: nearGenus };
-  return { how: 'none', distance: Infinity };
+  return { how: 'none' };
 }
 
 function met(entries: Entry[]): Resolution {

@@ -1,25 +1,22 @@
-import type { Role } from '../api/route.ts';
+import type { Account } from '@hurrow/contract/accounts';
+import type { Role } from '@hurrow/contract/endpoint';
 import type { Db } from '../db/index.ts';
-
-export interface AccountRow {
-  id: string;
-  email: string;
-  name: string;
-  role: Role;
-  left: boolean;
-}
 
 const ACCOUNT = `id, email, name, role, left_at is not null as "left"`;
 
 export const accounts = (db: Db) =>
-  db.query<AccountRow>(`select ${ACCOUNT} from account order by left_at is not null, created_at`);
+  db.query<Account>(`select ${ACCOUNT} from account order by left_at is not null, created_at`);
 
 export const account = async (db: Db, id: string) =>
-  (await db.query<AccountRow>(`select ${ACCOUNT} from account where id = $1`, [id]))[0];
+  (await db.query<Account>(`select ${ACCOUNT} from account where id = $1`, [id]))[0];
 
 export const passwordHash = async (db: Db, id: string) =>
-  (await db.query<{ password_hash: string }>('select password_hash from account where id = $1', [id]))[0]
-    ?.password_hash;
+  (
+    await db.query<{ passwordHash: string }>(
+      'select password_hash as "passwordHash" from account where id = $1',
+      [id],
+    )
+  )[0]?.passwordHash;
 
 export const setPassword = (db: Db, id: string, hash: string) =>
   db.query('update account set password_hash = $2 where id = $1', [id, hash]);

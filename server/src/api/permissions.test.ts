@@ -13,6 +13,8 @@ beforeAll(async () => {
 });
 afterAll(() => hurrow.close());
 
+type Responses = { 200: { content: Record<string, { schema?: object }> } };
+
 const somewhere = (path: string) => path.replace(/\{\w+\}/g, '00000000-0000-4000-8000-000000000000');
 
 test.each(
@@ -36,10 +38,19 @@ test.each(
 test('the description lists every route, with what it takes', async () => {
   const { body } = await callers.nobody.get<{
     openapi: string;
-    paths: Record<string, Record<string, { requestBody?: object }>>;
+    paths: Record<string, Record<string, { requestBody?: object; responses: Responses }>>;
   }>('/api/openapi.json');
   expect(body.openapi).toBe('3.1.0');
-  for (const entry of ROUTES) expect(body.paths[entry.path]?.[entry.method]).toBeDefined();
+  for (const entry of ROUTES) {
+    const said = body.paths[entry.path]?.[entry.method]?.responses[200].content;
+    if (!entry.answers && entry.path !== '/api/openapi.json' && !entry.path.endsWith('/file'))
+      expect([entry.path, said?.['application/json']?.schema]).toEqual([entry.path, expect.any(Object)]);
+  }
+  // Every reference within the description leads somewhere.
+  const whole = JSON.stringify(body);
+  const { schemas } = (body as unknown as { components: { schemas: object } }).components;
+  for (const [, name] of whole.matchAll(/#\/components\/schemas\/([^"]+)/g))
+    expect(Object.keys(schemas)).toContain(decodeURIComponent(name!));
   expect(JSON.stringify(body.paths['/api/courses/{courseId}/quizzes']?.['post']?.requestBody)).toContain(
     'heldOn',
   );

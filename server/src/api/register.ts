@@ -1,13 +1,14 @@
 import express, { type ErrorRequestHandler, type Express, type Request, type RequestHandler } from 'express';
 import { ipKeyGenerator, rateLimit } from 'express-rate-limit';
 import Joi from 'joi';
+import type { ProblemAnswer } from '@hurrow/contract/problem';
 import type { Config } from '../config.ts';
 import { nowOf } from '../config.ts';
 import { forget, type Db } from '../db/index.ts';
 import type { Health } from '../health/health.ts';
 import { whoIs } from '../auth/sessions.ts';
 import { isPlainText } from './plainText.ts';
-import { Problem } from './problem.ts';
+import { badInput, Problem } from './problem.ts';
 import type { Route, Who } from './route.ts';
 
 /** Hangs the routes into the application: who may call, what is valid, and errors as JSON with a message. */
@@ -80,7 +81,10 @@ const slowGuessing = (path: string, { field, most }: NonNullable<Route['guessabl
         typeof aimedAt === 'string' ? aimedAt.replace(/\s/g, '').toLowerCase() : (who?.accountId ?? '');
       return `${path} ${ipKeyGenerator(ip)} ${whom}`;
     },
-    message: { message: 'Too many failed sign-ins from here. Wait ten minutes and try again.' },
+    message: {
+      code: 'tooMany',
+      message: 'Too many failed sign-ins from here. Wait ten minutes and try again.',
+    } satisfies ProblemAnswer,
   });
 
 /** Who calls a route. Throws where it is not for them, or the call does not come from our own pages. */
@@ -119,35 +123,37 @@ const DAMAGED = new Set(['XX001', 'XX002']);
 
 const errorsAsJson: ErrorRequestHandler = (error: unknown, request: Request, response, next) => {
   if (response.headersSent) return next(error);
-  if (error instanceof Problem)
-    return void response.status(error.status).json({ message: error.message, details: error.details });
-  const status = (error as { status?: number }).status;
+  const { status, code, message, details } = asProblem(error, request);
+  response.status(status).json({ code, message, details } satisfies ProblemAnswer);
+};
+
+/** What went wrong as it is told; what nobody foresaw is logged and told by the number of the call. */
+function asProblem(error: unknown, request: Request): Problem {
+  if (error instanceof Problem) return error;
+  const { status, code = '' } = error as { status?: number; code?: string };
   if (status === 413)
-    return void response
-      .status(413)
-      .json({ message: 'The file is too large for one request. Send a smaller one, or in parts.' });
+    return new Problem(413, 'The file is too large for one request. Send a smaller one, or in parts.');
   if (status && status < 500)
-    return void response
-      .status(status)
-      .json({ message: 'The request could not be read. Reload the page and try again.' });
-  const code = (error as { code?: string }).code ?? '';
+    return new Problem(status, 'The request could not be read. Reload the page and try again.');
   if (code === TOO_LONG)
-    return void response.status(422).json({
-      message:
-        'A name in this is far too long to be one, such as that of a source, a species or a character. Look for a cell into which something else has slipped; nothing was stored.',
-    });
+    return badInput(
+      'A name in this is far too long to be one, such as that of a source, a species or a character. Look for a cell into which something else has slipped; nothing was stored.',
+    );
   request.log?.error(error);
   if (DISK_FULL.has(code))
-    return void response.status(507).json({
-      message:
-        'The disk of this Hurrow is full, and this was not stored. It stays where you typed it; tell the owner to make room, then try again.',
-    });
+    return new Problem(
+      507,
+      'The disk of this Hurrow is full, and this was not stored. It stays where you typed it; tell the owner to make room, then try again.',
+    );
   if (DAMAGED.has(code))
-    return void response.status(500).json({
-      message:
-        'A part of the store cannot be read, as after a fault of the disk. The owner stops Hurrow and brings it back with “npm run repair”; nothing you typed was lost.',
-    });
-  response.status(500).json({
-    message: `Something went wrong on the server. Nothing you typed was lost; try again, and if it stays tell the owner the number ${String(request.id)}.`,
-  });
-};
+    return new Problem(
+      500,
+      'A part of the store cannot be read, as after a fault of the disk. The owner stops Hurrow and brings it back with “npm run repair”; nothing you typed was lost.',
+      undefined,
+      'damaged',
+    );
+  return new Problem(
+    500,
+    `Something went wrong on the server. Nothing you typed was lost; try again, and if it stays tell the owner the number ${String(request.id)}.`,
+  );
+}

@@ -1,11 +1,11 @@
-import type { Role } from '../api/route.ts';
+import type { Role } from '@hurrow/contract/endpoint';
 import type { Db } from '../db/index.ts';
 
 export interface AccountRow {
   id: string;
   email: string;
   name: string;
-  password_hash: string;
+  passwordHash: string;
   role: Role;
   left: boolean;
 }
@@ -30,13 +30,13 @@ export const removeSession = (db: Db, tokenHash: string) =>
 export const sessionOwner = async (db: Db, tokenHash: string, now: Date) =>
   (
     await db.query<{
-      account_id: string | null;
-      student_id: string | null;
-      course_id: string | null;
+      accountId: string | null;
+      studentId: string | null;
+      courseId: string | null;
       role: Role;
       name: string;
     }>(
-      `select session.account_id, session.student_id, student.course_id,
+      `select session.account_id as "accountId", session.student_id as "studentId", student.course_id as "courseId",
               coalesce(account.role, 'student') as role, coalesce(account.name, student.name) as name
          from session
          left join account on account.id = session.account_id
@@ -52,7 +52,7 @@ export const countAccounts = async (db: Db) =>
 export const accountByEmail = async (db: Db, email: string) =>
   (
     await db.query<AccountRow>(
-      'select id, email, name, password_hash, role, left_at is not null as "left" from account where email = lower($1)',
+      'select id, email, name, password_hash as "passwordHash", role, left_at is not null as "left" from account where email = lower($1)',
       [email],
     )
   )[0];
@@ -60,7 +60,7 @@ export const accountByEmail = async (db: Db, email: string) =>
 export const firstOwner = async (db: Db) =>
   (
     await db.query<AccountRow>(
-      `select id, email, name, password_hash, role, false as "left" from account where role = 'owner' order by created_at limit 1`,
+      `select id, email, name, password_hash as "passwordHash", role, false as "left" from account where role = 'owner' order by created_at limit 1`,
     )
   )[0];
 

@@ -62,8 +62,8 @@ export async function whoIs(db: Db, request: Request, often = false): Promise<Wh
   return {
     role: row.role,
     name: row.name,
-    ...(row.account_id ? { accountId: row.account_id } : {}),
-    ...(row.student_id ? { studentId: row.student_id } : {}),
-    ...(row.course_id ? { courseId: row.course_id } : {}),
+    ...(row.accountId ? { accountId: row.accountId } : {}),
+    ...(row.studentId ? { studentId: row.studentId } : {}),
+    ...(row.courseId ? { courseId: row.courseId } : {}),
   };
 }

@@ -1,13 +1,13 @@
 import {
   reportOf,
   type AskedStation,
-  type ConfusionReport,
   type ReportedAnswer,
   type Seen,
   type Setting,
 } from '@hurrow/core/confusion';
 import { readLibrary, type Library } from '@hurrow/core/library';
-import { stationFairness, type Fairness } from '@hurrow/core/quiz';
+import { stationFairness } from '@hurrow/core/quiz';
+import type { ClassReport } from '@hurrow/contract/confusions';
 import type { Place } from '@hurrow/core/season';
 
 /** What a worker is given: plain data that can be copied to it. */
@@ -17,11 +17,6 @@ export interface ClassInput {
   seen: Seen[];
   libraries: { key: string; library: Library }[];
   site: Place;
-}
-
-/** The report on a class, with how fair its stations were: an ideal reader's chance of naming the tree there. */
-export interface ClassReport extends ConfusionReport {
-  fairness: (Pick<Fairness, 'right' | 'judgement'> & { stationId: string })[];
 }
 
 const SEED = 3701;

@@ -1,13 +1,8 @@
 import { MessageChannel } from 'node:worker_threads';
 import { inThread } from '../thread.ts';
-import type { ClassInput, ClassReport } from './classReport.ts';
+import type { ClassReport, Progress } from '@hurrow/contract/confusions';
+import type { ClassInput } from './classReport.ts';
 import type { Task } from './worker.ts';
-
-/** How far a computation is. */
-export interface Progress {
-  share: number;
-  doing: string;
-}
 
 interface Running extends Progress {
   stop: AbortController;

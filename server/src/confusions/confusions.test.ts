@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { plantCourse, startHurrow, type Caller, type TestHurrow } from '../testing/testHurrow.ts';
-import type { ClassReport } from './classReport.ts';
+import type { ClassReport } from '@hurrow/contract/confusions';
 
 let hurrow: TestHurrow;
 let owner: Caller;

@@ -1,14 +1,13 @@
 import { createHash } from 'node:crypto';
 import { answerId, MODEL_VERSION, type GivenAnswer, type Unnamed } from '@hurrow/core/confusion';
-import type { CourseRow } from '../courses/queries.ts';
+import type { Course } from '@hurrow/contract/courses';
 import type { Db } from '../db/index.ts';
-import { marksOf, type MarkedAnswer } from '../quizzes/marking.ts';
+import type { MarkedAnswer } from '@hurrow/contract/quizzes';
+import { marksOf } from '../quizzes/marking.ts';
 import { quizzesOfCourse, type StationRow } from '../quizzes/queries.ts';
 import { committedLibrary } from '../library/committed.ts';
+import type { Scores } from '@hurrow/contract/confusions';
 import type { ClassInput } from './classReport.ts';
-
-/** Whether evidence is taken from the scores as they stood when each quiz was opened, or as they stand now. */
-export type Scores = 'then' | 'now';
 
 export interface Gathered {
   input: ClassInput;
@@ -17,7 +16,7 @@ export interface Gathered {
 }
 
 /** All that the report on a course is computed from: counted stations as frozen, their marked answers, and the library. */
-export async function gather(db: Db, course: CourseRow, scores: Scores): Promise<Gathered> {
+export async function gather(db: Db, course: Course, scores: Scores): Promise<Gathered> {
   const quizzes = (await quizzesOfCourse(db, course.id)).filter((row) => row.state !== 'planned');
   const { library: now } = await committedLibrary(db);
   const input: ClassInput = { stations: [], answers: [], seen: [], libraries: [], site: siteOf(course) };
@@ -25,7 +24,7 @@ export async function gather(db: Db, course: CourseRow, scores: Scores): Promise
     const marks = await marksOf(db, quiz);
     const counted = new Map<string, StationRow>();
     for (const station of marks.stations) {
-      if (!station.frozen || station.voided || station.left_out) continue;
+      if (!station.frozen || station.voided || station.leftOut) continue;
       counted.set(station.id, station);
       const { truth, view, list, revision } = station.frozen;
       input.stations.push({
@@ -57,7 +56,7 @@ export async function gather(db: Db, course: CourseRow, scores: Scores): Promise
   return { input, key: createHash('sha256').update(source).digest('hex') };
 }
 
-const siteOf = ({ latitude, longitude, elevation }: CourseRow) => ({ latitude, longitude, elevation });
+const siteOf = ({ latitude, longitude, elevation }: Course) => ({ latitude, longitude, elevation });
 
 /** What an answer comes to for the model; undefined while it waits for the instructor's ruling. */
 function namedBy({ mark }: MarkedAnswer, station: StationRow): GivenAnswer['named'] | undefined {

@@ -1,10 +1,11 @@
-import type { ClassReport } from './classReport.ts';
+import type { ClassReport } from '@hurrow/contract/confusions';
 import type { Db } from '../db/index.ts';
+import { uuidOf } from '../db/uuid.ts';
 
 export const report = async (db: Db, courseId: string, key: string) =>
   (
-    await db.query<{ report: ClassReport; computed_at: Date }>(
-      'select report, computed_at from confusion_report where course_id = $1 and key = $2',
+    await db.query<{ report: ClassReport; computedAt: Date }>(
+      'select report, computed_at as "computedAt" from confusion_report where course_id = $1 and key = $2',
       [courseId, key],
     )
   )[0];
@@ -26,7 +27,7 @@ export const dropOldReports = (db: Db, courseId: string, kept: number) =>
   );
 
 export const setLeftOut = (db: Db, stationId: string, leftOut: boolean) =>
-  db.query('update station set left_out = $2 where id::text = $1', [stationId, leftOut]);
+  db.query('update station set left_out = $2 where id = $1::uuid', [uuidOf(stationId), leftOut]);
 
 export interface Reteaching {
   a: string;

@@ -1,5 +1,6 @@
 import type { MessagePort } from 'node:worker_threads';
-import { classReport, type ClassInput, type ClassReport } from './classReport.ts';
+import type { ClassReport } from '@hurrow/contract/confusions';
+import { classReport, type ClassInput } from './classReport.ts';
 
 export interface Task {
   input: ClassInput;

@@ -1,33 +1,15 @@
-import type { MarkingPolicy } from '@hurrow/core/names';
-import type { TeachingStart } from '@hurrow/core/vocabulary';
 import type { Db } from '../db/index.ts';
-import type { CourseBody, OpenToStudents } from './schema.ts';
+import { uuidOf } from '../db/uuid.ts';
+import type { Course, CourseBody, Student } from '@hurrow/contract/courses';
 
-export interface CourseRow {
-  id: string;
-  library_id: string;
-  name: string;
-  code: string;
-  starts_on: string;
-  weeks: number;
-  audience: 'technical' | 'plain';
-  units: 'metric' | 'imperial';
-  marking: MarkingPolicy;
-  latitude: number;
-  longitude: number;
-  elevation: number;
-  starts_with: TeachingStart;
-  /** What its students may open beside their quizzes. */
-  opens: OpenToStudents[];
-}
-
-const COLUMNS = `id, library_id, name, code, to_char(starts_on, 'YYYY-MM-DD') as starts_on, weeks, audience, units, marking, latitude, longitude, elevation, starts_with, opens`;
+const COLUMNS = `id, name, code, to_char(starts_on, 'YYYY-MM-DD') as "startsOn", weeks, audience, units, marking, latitude, longitude, elevation,
+  starts_with as "startsWith", opens`;
 
 export const courses = (db: Db) =>
-  db.query<CourseRow>(`select ${COLUMNS} from course order by created_at, starts_on`);
+  db.query<Course>(`select ${COLUMNS} from course order by created_at, course.starts_on`);
 
 export const course = async (db: Db, id: string) =>
-  (await db.query<CourseRow>(`select ${COLUMNS} from course where id::text = $1`, [id]))[0];
+  (await db.query<Course>(`select ${COLUMNS} from course where id = $1::uuid`, [uuidOf(id)]))[0];
 
 export const addCourse = (db: Db, id: string, libraryId: string, code: string, body: CourseBody) =>
   db.query(
@@ -99,16 +81,8 @@ export const addCourseTaxon = (db: Db, courseId: string, taxonId: string, setId:
     position,
   ]);
 
-export interface StudentRow {
-  id: string;
-  name: string;
-  code: string;
-  /** The name was taken away, and the code opens nothing. */
-  nameless: boolean;
-}
-
 export const students = (db: Db, courseId: string) =>
-  db.query<StudentRow>(
+  db.query<Student>(
     'select id, name, code, nameless from student where course_id = $1 order by nameless, name',
     [courseId],
   );
@@ -128,9 +102,10 @@ export const setCode = async (db: Db, studentId: string, code: string) => {
 };
 
 export const studentHasResponses = async (db: Db, studentId: string) =>
-  (await db.query('select 1 from response where student_id::text = $1 limit 1', [studentId])).length > 0;
+  (await db.query('select 1 from response where student_id = $1::uuid limit 1', [uuidOf(studentId)])).length >
+  0;
 
 export const removeStudent = async (db: Db, courseId: string, studentId: string) => {
-  await db.query('delete from session where student_id::text = $1', [studentId]);
-  await db.query('delete from student where course_id = $1 and id::text = $2', [courseId, studentId]);
+  await db.query('delete from session where student_id = $1::uuid', [uuidOf(studentId)]);
+  await db.query('delete from student where course_id = $1 and id = $2::uuid', [courseId, uuidOf(studentId)]);
 };

@@ -1,9 +1,9 @@
 import { randomUUID } from 'node:crypto';
-import Joi from 'joi';
+import * as courses from '@hurrow/contract/courses';
 import { readRoster } from '@hurrow/core/formats';
 import { counted } from '@hurrow/core/words';
 import { badInput, conflict, notFound } from '../api/problem.ts';
-import { INSTRUCTORS, route, STAFF } from '../api/route.ts';
+import { serve } from '../api/route.ts';
 import { remember, type Db } from '../db/index.ts';
 import { quizzesOfCourse } from '../quizzes/queries.ts';
 import { theLibrary } from '../library/queries.ts';
@@ -11,31 +11,8 @@ import { note } from '../keeping/queries.ts';
 import { committedLibrary } from '../library/committed.ts';
 import { readableCode } from './codes.ts';
 import { openNow } from './openNow.ts';
+import { courseOf } from './course.ts';
 import * as queries from './queries.ts';
-import { courseSchema, listSchema, type CourseBody, type SetBody } from './schema.ts';
-
-/** The course of an address. Throws 404 where there is none. */
-export async function courseOf(db: Db, id: string): Promise<queries.CourseRow> {
-  const row = await queries.course(db, id);
-  if (!row) throw notFound('course');
-  return row;
-}
-
-const courseAsJson = (row: queries.CourseRow) => ({
-  id: row.id,
-  name: row.name,
-  code: row.code,
-  startsOn: row.starts_on,
-  startsWith: row.starts_with,
-  opens: row.opens,
-  weeks: row.weeks,
-  audience: row.audience,
-  units: row.units,
-  marking: row.marking,
-  latitude: row.latitude,
-  longitude: row.longitude,
-  elevation: row.elevation,
-});
 
 async function freeCode(db: Db): Promise<string> {
   for (;;) {
@@ -45,158 +22,112 @@ async function freeCode(db: Db): Promise<string> {
 }
 
 export const courseRoutes = [
-  route({
-    method: 'get',
-    path: '/api/courses',
-    summary: 'All courses.',
-    allow: STAFF,
-    handle: async ({ db }) => (await queries.courses(db)).map(courseAsJson),
+  serve(courses.all, async ({ db }) => queries.courses(db)),
+  serve(courses.add, async ({ db, body }) => {
+    const library = await theLibrary(db);
+    if (!library) throw notFound('library');
+    const id = randomUUID();
+    await queries.addCourse(db, id, library.id, await freeCode(db), body);
+    return { id };
   }),
-  route<CourseBody>({
-    method: 'post',
-    path: '/api/courses',
-    summary: 'Makes a course with an empty list.',
-    allow: INSTRUCTORS,
-    body: courseSchema,
-    handle: async ({ db, body }) => {
-      const library = await theLibrary(db);
-      if (!library) throw notFound('library');
-      const id = randomUUID();
-      await queries.addCourse(db, id, library.id, await freeCode(db), body);
-      return { id };
-    },
-  }),
-  route<unknown, { courseId: string }>({
-    method: 'get',
-    path: '/api/courses/{courseId}',
-    summary:
-      'A course with its sets, students and quizzes. A student gets the own course, with nothing of other students or of quizzes.',
-    allow: [...STAFF, 'student'],
-    handle: async ({ db, params, who }) => {
-      const row = await courseOf(db, params.courseId);
-      if (who!.role === 'student') {
-        if (who!.courseId !== row.id) throw notFound('course');
-        const opens = await openNow(db, row);
-        return {
-          ...courseAsJson(row),
-          opens,
-          sets: opens.length ? await queries.sets(db, row.id) : [],
-          students: [],
-          quizzes: [],
-        };
-      }
+  serve(courses.one, async ({ db, params, who }) => {
+    const row = await courseOf(db, params.courseId);
+    if (who!.role === 'student') {
+      if (who!.courseId !== row.id) throw notFound('course');
+      const opens = await openNow(db, row);
       return {
-        ...courseAsJson(row),
-        sets: await queries.sets(db, row.id),
-        students: await queries.students(db, row.id),
-        quizzes: await remember(db, `counted quizzes ${row.id}`, () => quizzesOfCourse(db, row.id)),
+        ...row,
+        opens,
+        sets: opens.length ? await queries.sets(db, row.id) : [],
+        students: [],
+        quizzes: [],
       };
-    },
+    }
+    return {
+      ...row,
+      sets: await queries.sets(db, row.id),
+      students: await queries.students(db, row.id),
+      quizzes: await remember(db, `counted quizzes ${row.id}`, () => quizzesOfCourse(db, row.id)),
+    };
   }),
-  route<CourseBody, { courseId: string }>({
-    method: 'put',
-    path: '/api/courses/{courseId}',
-    summary: 'Changes the settings of a course. Open and closed quizzes keep those they were opened with.',
-    allow: INSTRUCTORS,
-    body: courseSchema,
-    handle: async ({ db, params, body, who, now }) => {
-      const row = await courseOf(db, params.courseId);
-      await queries.updateCourse(db, row.id, body);
-      await note(db, { who, now }, row.id, 'changed the settings of the course');
-    },
+  serve(courses.change, async ({ db, params, body, who, now }) => {
+    const row = await courseOf(db, params.courseId);
+    await queries.updateCourse(db, row.id, body);
+    await note(db, { who, now }, row.id, 'changed the settings of the course');
   }),
-  route<{ sets: SetBody[] }, { courseId: string }>({
-    method: 'put',
-    path: '/api/courses/{courseId}/list',
-    summary: 'Replaces the taught list: sets in order, taxa in order within them.',
-    allow: INSTRUCTORS,
-    body: listSchema,
-    handle: ({ db, params, body }) =>
-      db.transaction(async (tx) => {
-        const row = await courseOf(tx, params.courseId);
-        const library = await committedLibrary(tx);
-        const seen = new Set<string>();
-        for (const taxonId of body.sets.flatMap((set) => set.taxa)) {
-          if (!library.statementsOf(taxonId))
-            throw badInput(`There is no species “${taxonId}” in the library. Add it to the library first.`);
-          if (seen.has(taxonId)) throw badInput('A species stands in two sets. Keep it in one of them.');
-          seen.add(taxonId);
+  serve(courses.changeList, ({ db, params, body }) =>
+    db.transaction(async (tx) => {
+      const row = await courseOf(tx, params.courseId);
+      const library = await committedLibrary(tx);
+      const seen = new Set<string>();
+      for (const taxonId of body.sets.flatMap((set) => set.taxa)) {
+        if (!library.statementsOf(taxonId))
+          throw badInput(`There is no species “${taxonId}” in the library. Add it to the library first.`);
+        if (seen.has(taxonId)) throw badInput('A species stands in two sets. Keep it in one of them.');
+        seen.add(taxonId);
+      }
+      await queries.clearSets(tx, row.id);
+      for (const [position, set] of body.sets.entries()) {
+        const setId = randomUUID();
+        await queries.addSet(tx, setId, row.id, position, set.title, set.week ?? null);
+        for (const [place, taxonId] of set.taxa.entries())
+          await queries.addCourseTaxon(tx, row.id, taxonId, setId, place);
+      }
+    }),
+  ),
+  serve(courses.importStudents, ({ db, params, body, who, now }) =>
+    db.transaction(async (tx) => {
+      const row = await courseOf(tx, params.courseId);
+      const existing = await queries.students(tx, row.id);
+      const roster = readRoster(
+        body.csv,
+        existing.map((student) => student.name),
+      );
+      if (!roster.ok) throw badInput(roster.problem);
+      const codes = new Set(existing.map((student) => student.code));
+      const problems = [...roster.value.problems];
+      const added: string[] = [];
+      for (const entry of roster.value.rows) {
+        const code = entry.code.toUpperCase() || readableCode(6);
+        if (codes.has(code)) {
+          problems.push({
+            line: entry.line,
+            message: `The personal code ${code} of ${entry.name} is taken. Choose another or leave it empty.`,
+          });
+          continue;
         }
-        await queries.clearSets(tx, row.id);
-        for (const [position, set] of body.sets.entries()) {
-          const setId = randomUUID();
-          await queries.addSet(tx, setId, row.id, position, set.title, set.week ?? null);
-          for (const [place, taxonId] of set.taxa.entries())
-            await queries.addCourseTaxon(tx, row.id, taxonId, setId, place);
-        }
-      }),
-  }),
-  route<{ csv: string; dryRun: boolean }, { courseId: string }>({
-    method: 'post',
-    path: '/api/courses/{courseId}/students/import',
-    summary: 'Imports a class list (CSV with a column “name”); with dryRun it only says what it would do.',
-    allow: INSTRUCTORS,
-    body: Joi.object({ csv: Joi.string().required().label('File'), dryRun: Joi.boolean().required() }),
-    handle: ({ db, params, body, who, now }) =>
-      db.transaction(async (tx) => {
-        const row = await courseOf(tx, params.courseId);
-        const existing = await queries.students(tx, row.id);
-        const roster = readRoster(
-          body.csv,
-          existing.map((student) => student.name),
-        );
-        if (!roster.ok) throw badInput(roster.problem);
-        const codes = new Set(existing.map((student) => student.code));
-        const problems = [...roster.value.problems];
-        const added: string[] = [];
-        for (const entry of roster.value.rows) {
-          const code = entry.code.toUpperCase() || readableCode(6);
-          if (codes.has(code)) {
-            problems.push({
-              line: entry.line,
-              message: `The personal code ${code} of ${entry.name} is taken. Choose another or leave it empty.`,
-            });
-            continue;
-          }
-          codes.add(code);
-          added.push(entry.name);
-          if (!body.dryRun) await queries.addStudent(tx, randomUUID(), row.id, entry.name, code);
-        }
-        if (!body.dryRun && added.length > 0)
-          await note(tx, { who, now }, row.id, `added ${counted(added.length, 'student')} to the class list`);
-        return { added, changed: [], refused: problems, ignored: [] };
-      }),
-  }),
-  route<unknown, { courseId: string; studentId: string }>({
-    method: 'post',
-    path: '/api/courses/{courseId}/students/{studentId}/code',
-    summary: 'Gives a student a new personal code in place of one that is lost or known to others.',
-    allow: STAFF,
-    handle: ({ db, params, who, now }) =>
-      db.transaction(async (tx) => {
-        const row = await courseOf(tx, params.courseId);
-        const students = await queries.students(tx, row.id);
-        const student = students.find(({ id }) => id === params.studentId);
-        if (!student) throw notFound('student');
-        const code = readableCode(6);
-        if (students.some((other) => other.code === code))
-          throw conflict('That code is taken by chance. Press once more.');
-        await queries.setCode(tx, student.id, code);
-        await note(tx, { who, now }, row.id, 'gave a student a new personal code');
-        return { code };
-      }),
-  }),
-  route<unknown, { courseId: string; studentId: string }>({
-    method: 'delete',
-    path: '/api/courses/{courseId}/students/{studentId}',
-    summary: 'Takes a student without answers off the class list.',
-    allow: INSTRUCTORS,
-    handle: async ({ db, params, who, now }) => {
-      const row = await courseOf(db, params.courseId);
-      if (await queries.studentHasResponses(db, params.studentId))
-        throw conflict('This student has answered a quiz and stays on the list, so that no answer is lost.');
-      await queries.removeStudent(db, row.id, params.studentId);
-      await note(db, { who, now }, row.id, 'took a student without answers off the class list');
-    },
+        codes.add(code);
+        added.push(entry.name);
+        if (!body.dryRun) await queries.addStudent(tx, randomUUID(), row.id, entry.name, code);
+      }
+      if (!body.dryRun && added.length > 0)
+        await note(tx, { who, now }, row.id, `added ${counted(added.length, 'student')} to the class list`);
+      return { added, changed: [], refused: problems, ignored: [] };
+    }),
+  ),
+  serve(courses.renewCode, ({ db, params, who, now }) =>
+    db.transaction(async (tx) => {
+      const row = await courseOf(tx, params.courseId);
+      const students = await queries.students(tx, row.id);
+      const student = students.find(({ id }) => id === params.studentId);
+      if (!student) throw notFound('student');
+      const code = readableCode(6);
+      if (students.some((other) => other.code === code))
+        throw conflict('That code is taken by chance. Press once more.');
+      await queries.setCode(tx, student.id, code);
+      await note(tx, { who, now }, row.id, 'gave a student a new personal code');
+      return { code };
+    }),
+  ),
+  serve(courses.takeOff, async ({ db, params, who, now }) => {
+    const row = await courseOf(db, params.courseId);
+    if (await queries.studentHasResponses(db, params.studentId))
+      throw conflict(
+        'This student has answered a quiz and stays on the list, so that no answer is lost.',
+        undefined,
+        'hasAnswers',
+      );
+    await queries.removeStudent(db, row.id, params.studentId);
+    await note(db, { who, now }, row.id, 'took a student without answers off the class list');
   }),
 ];

@@ -8,18 +8,8 @@ import {
 import { writeBundle } from '@hurrow/core/bundle';
 import { rangeAsGeoJson } from '@hurrow/core/range';
 import { scientificName } from '@hurrow/core/taxon';
+import type { ExportFormat } from '@hurrow/contract/exchange';
 import type { Ground } from './plan.ts';
-
-export const EXPORTS = {
-  json: { file: 'library.json', type: 'application/json' },
-  scores: { file: 'scores.csv', type: 'text/csv' },
-  table: { file: 'taxa-by-characters.csv', type: 'text/csv' },
-  sdd: { file: 'library.sdd.xml', type: 'application/xml' },
-  occurrences: { file: 'occurrences.csv', type: 'text/csv' },
-  geojson: { file: 'ranges.geojson', type: 'application/geo+json' },
-  characters: { file: 'characters.csv', type: 'text/csv' },
-} as const;
-export type ExportFormat = keyof typeof EXPORTS;
 
 /**
  * The library in a format, as text; retired taxa are left out.

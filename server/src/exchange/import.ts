@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import type { ImportBody, LibraryImportReport } from '@hurrow/contract/exchange';
 import type { Source, SourceDetails } from '@hurrow/core/library';
 import { badInput, conflict } from '../api/problem.ts';
 import type { Db } from '../db/index.ts';
@@ -8,15 +9,7 @@ import * as queries from '../library/queries.ts';
 import { addRecord, addRecords } from '../library/records.ts';
 import { letArrive, ofTaxon, takeId } from '../library/store.ts';
 import { askLibrary } from './library.ts';
-import type { ImportReport, ImportWrites } from './plan.ts';
-
-export interface ImportBody {
-  /** The text of the file, in any of the formats. */
-  csv: string;
-  dryRun: boolean;
-  /** Source for files that name none. */
-  sourceId?: string;
-}
+import type { ImportWrites } from './plan.ts';
 
 /** Signs from which a file is read in a thread of its own: a smaller one takes less time than the way there. */
 const LONG = 200_000;
@@ -32,7 +25,7 @@ export async function importFile(
   { csv, dryRun, sourceId }: ImportBody,
   accountId: string,
   now: Date,
-): Promise<ImportReport> {
+): Promise<LibraryImportReport> {
   for (let tries = 0; tries < TRIES; tries += 1) {
     const { key, answer } = await askLibrary(db, { do: 'plan', text: csv, sourceId }, csv.length > LONG);
     if (!answer.ok) throw badInput(answer.problem);

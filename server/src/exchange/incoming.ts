@@ -14,7 +14,7 @@ import { asTyped, type Score } from '@hurrow/core/score';
 import { scientificName } from '@hurrow/core/taxon';
 import type { Character, Vocabulary } from '@hurrow/core/vocabulary';
 import { sameRecord } from '../library/same.ts';
-import type { TaxonBody } from '../library/schema.ts';
+import type { TaxonBody } from '@hurrow/contract/library';
 import type { LibraryAtRevision } from '../library/store.ts';
 
 /** One taxon of a file, with what the file says of it. */

@@ -1,3 +1,4 @@
+import type { LibraryImportReport } from '@hurrow/contract/exchange';
 import type { RowProblem } from '@hurrow/core/formats';
 import { vocabularyOfLibrary, type ReadLibrary, type Source } from '@hurrow/core/library';
 import { resolveName } from '@hurrow/core/names';
@@ -7,22 +8,9 @@ import { scientificName, type Taxon } from '@hurrow/core/taxon';
 import type { Character, Vocabulary } from '@hurrow/core/vocabulary';
 import { counted } from '@hurrow/core/words';
 import { sameRecord } from '../library/same.ts';
-import type { TaxonBody } from '../library/schema.ts';
+import type { TaxonBody } from '@hurrow/contract/library';
 import type { LibraryAtRevision } from '../library/store.ts';
 import { saysOf, type Incoming, type IncomingTaxon } from './incoming.ts';
-
-export interface ImportReport {
-  what: string;
-  added: string[];
-  changed: string[];
-  /** Stored scores and cells that would have another value, each with what is stored now. */
-  replaced: RowProblem[];
-  /** What else it would do: new sources, characters added or changed. */
-  also: string[];
-  refused: RowProblem[];
-  ignored: string[];
-  revision: number;
-}
 
 /** What an import writes. */
 export interface ImportWrites {
@@ -48,7 +36,7 @@ export interface Ground {
 export function planImport(
   incoming: Incoming,
   { read, ranges }: Ground,
-): { report: ImportReport; writes: ImportWrites } {
+): { report: LibraryImportReport; writes: ImportWrites } {
   const { library } = read;
   const refused = [...incoming.problems];
   const plan = joined(incoming.taxa, library, refused);
@@ -88,7 +76,7 @@ export function planImport(
     return [{ ...rest, scores, before, ...(range && !sameRecord(range, before) ? { range } : {}) }];
   });
   const labels = new Map([...library.sources, ...sources].map(({ id, label }) => [id, label]));
-  const report: ImportReport = {
+  const report: LibraryImportReport = {
     what: incoming.what,
     added: useful.filter((row) => !row.held).map(inWords),
     changed: useful.filter((row) => row.held && (row.scores.length || row.range)).map(inWords),

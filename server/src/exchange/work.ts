@@ -2,9 +2,10 @@ import { readLibrary } from '@hurrow/core/library';
 import type { Outcome } from '@hurrow/core/outcome';
 import type { Range } from '@hurrow/core/range';
 import type { LibraryAtRevision } from '../library/store.ts';
-import { written, type ExportFormat } from './export.ts';
+import type { ExportFormat, LibraryImportReport } from '@hurrow/contract/exchange';
+import { written } from './export.ts';
 import { readIncoming } from './incoming.ts';
-import { planImport, type Ground, type ImportReport, type ImportWrites } from './plan.ts';
+import { planImport, type Ground, type ImportWrites } from './plan.ts';
 
 /** What can be asked of a library at one state. */
 export type Task =
@@ -13,7 +14,7 @@ export type Task =
 
 /** What each task is answered with. */
 export interface Answers {
-  plan: Outcome<{ report: ImportReport; writes: ImportWrites }>;
+  plan: Outcome<{ report: LibraryImportReport; writes: ImportWrites }>;
   write: string;
 }
 

@@ -30,9 +30,9 @@ export async function forgetNames(db: Db, now: Date): Promise<number> {
   if (months === null) return 0;
   return db.transaction(async (tx) => {
     const due = await queries.namedUntil(tx, monthsBefore(now, months));
-    for (const { id, course_id } of due) await takeName(tx, course_id, id);
-    for (const courseId of new Set(due.map((row) => row.course_id))) {
-      const n = due.filter((row) => row.course_id === courseId).length;
+    for (const { id, courseId } of due) await takeName(tx, courseId, id);
+    for (const courseId of new Set(due.map((row) => row.courseId))) {
+      const n = due.filter((row) => row.courseId === courseId).length;
       await queries.addHistory(
         tx,
         now,

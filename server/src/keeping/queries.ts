@@ -1,22 +1,16 @@
+import type { HistoryLine } from '@hurrow/contract/keeping';
 import type { Answer } from '@hurrow/core/names';
 import type { Who } from '../api/route.ts';
 import type { Db } from '../db/index.ts';
-
-export interface HistoryRow {
-  at: Date;
-  /** Who did it; null where Hurrow itself did. */
-  by: string | null;
-  course: string | null;
-  what: string;
-}
+import { uuidOf } from '../db/uuid.ts';
 
 /** The newest changes first, of one course or of all. */
 export const history = (db: Db, courseId: string | null, most: number) =>
-  db.query<HistoryRow>(
+  db.query<Omit<HistoryLine, 'at'> & { at: Date }>(
     `select history.at, account.name as by, course.name as course, what
        from history left join account on account.id = account_id left join course on course.id = history.course_id
-      where $1::text is null or history.course_id::text = $1 order by history.id desc limit $2`,
-    [courseId, most],
+      where $3 or history.course_id = $1::uuid order by history.id desc limit $2`,
+    [courseId && uuidOf(courseId), most, courseId === null],
   );
 
 export const addHistory = (
@@ -53,8 +47,8 @@ export const studentOf = async (db: Db, courseId: string, studentId: string) =>
   (
     await db.query<{ id: string; name: string; nameless: boolean; answers: number }>(
       `select id, name, nameless, (select count(*)::int from response where student_id = student.id) as answers
-         from student where course_id = $1 and id::text = $2`,
-      [courseId, studentId],
+         from student where course_id = $1 and id = $2::uuid`,
+      [courseId, uuidOf(studentId)],
     )
   )[0];
 
@@ -95,8 +89,8 @@ export const lastNumber = async (db: Db, courseId: string) =>
 
 /** Students with names in courses that ended before a day. */
 export const namedUntil = (db: Db, day: string) =>
-  db.query<{ id: string; course_id: string }>(
-    `select student.id, course_id from student join course on course.id = course_id
+  db.query<{ id: string; courseId: string }>(
+    `select student.id, course_id as "courseId" from student join course on course.id = course_id
       where not nameless and starts_on + weeks * 7 < $1::date order by course_id, student.name`,
     [day],
   );

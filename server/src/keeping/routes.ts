@@ -1,8 +1,9 @@
-import Joi from 'joi';
+import * as keeping from '@hurrow/contract/keeping';
+import type { EverythingOfOne } from '@hurrow/contract/keeping';
 import { answerText } from '@hurrow/core/names';
 import { badInput, notFound } from '../api/problem.ts';
-import { accountOf, INSTRUCTORS, route } from '../api/route.ts';
-import { courseOf } from '../courses/routes.ts';
+import { accountOf, serve } from '../api/route.ts';
+import { courseOf } from '../courses/course.ts';
 import type { Db } from '../db/index.ts';
 import { forgetMarks, marksOf } from '../quizzes/marking.ts';
 import { quizStates } from '../quizzes/queries.ts';
@@ -19,10 +20,10 @@ async function studentOf(db: Db, courseId: string, studentId: string) {
 }
 
 /** Everything that is stored of one student, with the marks as they stand. */
-async function everythingOf(db: Db, courseId: string, studentId: string) {
+async function everythingOf(db: Db, courseId: string, studentId: string): Promise<EverythingOfOne> {
   const course = await courseOf(db, courseId);
   const student = await studentOf(db, course.id, studentId);
-  const marks = [];
+  const marks: EverythingOfOne['marks'] = [];
   for (const quiz of await quizStates(db, course.id)) {
     if (quiz.state === 'planned') continue;
     const { stations, answers } = await marksOf(db, quiz);
@@ -30,10 +31,14 @@ async function everythingOf(db: Db, courseId: string, studentId: string) {
     for (const answer of answers.filter((row) => row.studentId === student.id))
       marks.push({
         quiz: quiz.title,
-        station: position.get(answer.stationId),
+        station: position.get(answer.stationId)!,
         answer: answer.text,
         points: answer.mark.points,
-        ruling: answer.ruling && { by: answer.ruling.by, at: answer.ruling.at, reason: answer.ruling.reason },
+        ruling: answer.ruling && {
+          by: answer.ruling.by,
+          at: answer.ruling.at,
+          reason: answer.ruling.reason,
+        },
       });
   }
   return {
@@ -41,6 +46,8 @@ async function everythingOf(db: Db, courseId: string, studentId: string) {
     course: course.name,
     answers: (await queries.answersOf(db, student.id)).map((row) => ({
       ...row,
+      writtenAt: row.writtenAt.toISOString(),
+      receivedAt: row.receivedAt.toISOString(),
       text: answerText(row.answer),
     })),
     marks,
@@ -48,92 +55,52 @@ async function everythingOf(db: Db, courseId: string, studentId: string) {
 }
 
 export const keepingRoutes = [
-  route<unknown, Record<string, string>, { courseId?: string }>({
-    method: 'get',
-    path: '/api/history',
-    summary: 'Who changed marks, rulings, lists, roles and settings, newest first; of one course or of all.',
-    allow: INSTRUCTORS,
-    query: Joi.object({ courseId: Joi.string().max(60) }),
-    handle: ({ db, query }) => queries.history(db, query.courseId ?? null, PAGE),
+  serve(keeping.history, async ({ db, query }) =>
+    (await queries.history(db, query.courseId ?? null, PAGE)).map((line) => ({
+      ...line,
+      at: line.at.toISOString(),
+    })),
+  ),
+  serve(keeping.everything, async ({ db, params, response }) => {
+    const all = await everythingOf(db, params.courseId, params.studentId);
+    response.set('Content-Disposition', 'attachment; filename="everything-of-one-student.json"');
+    return all;
   }),
-  route<unknown, { courseId: string; studentId: string }>({
-    method: 'get',
-    path: '/api/courses/{courseId}/students/{studentId}/everything',
-    summary: 'Everything that is stored of one student, as a file.',
-    allow: INSTRUCTORS,
-    handle: async ({ db, params, response }) => {
-      const all = await everythingOf(db, params.courseId, params.studentId);
-      response.set('Content-Disposition', 'attachment; filename="everything-of-one-student.json"');
-      return all;
-    },
+  serve(keeping.removeStudent, async ({ db, params, body, who, now }) => {
+    const course = await courseOf(db, params.courseId);
+    const student = await studentOf(db, course.id, params.studentId);
+    if (body.sure.trim() !== student.name)
+      throw badInput(`Nothing was removed: type the name as it stands in the list, “${student.name}”.`);
+    const removed = await db.transaction(async (tx) => {
+      const note = (what: string) => queries.addHistory(tx, now, accountOf(who), course.id, what);
+      if (body.how === 'name') {
+        await note(
+          `took the name of a student away, who is now ${await takeName(tx, course.id, student.id)}`,
+        );
+        return [];
+      }
+      await note(`removed a student with ${student.answers} answers`);
+      return queries.deleteStudent(tx, course.id, student.id);
+    });
+    await db.strike(removed);
+    forgetMarks();
   }),
-  route<{ how: 'name' | 'wholly'; sure: string }, { courseId: string; studentId: string }>({
-    method: 'post',
-    path: '/api/courses/{courseId}/students/{studentId}/remove',
-    summary:
-      'Takes a student’s name away, so that the answers stay for the class’s analyses, or removes the student with every answer.',
-    allow: INSTRUCTORS,
-    body: Joi.object({
-      how: Joi.string().valid('name', 'wholly').required(),
-      sure: Joi.string().max(200).required(),
-    }),
-    handle: async ({ db, params, body, who, now }) => {
-      const course = await courseOf(db, params.courseId);
-      const student = await studentOf(db, course.id, params.studentId);
-      if (body.sure.trim() !== student.name)
-        throw badInput(`Nothing was removed: type the name as it stands in the list, “${student.name}”.`);
-      const removed = await db.transaction(async (tx) => {
-        const note = (what: string) => queries.addHistory(tx, now, accountOf(who), course.id, what);
-        if (body.how === 'name') {
-          await note(
-            `took the name of a student away, who is now ${await takeName(tx, course.id, student.id)}`,
-          );
-          return [];
-        }
-        await note(`removed a student with ${student.answers} answers`);
-        return queries.deleteStudent(tx, course.id, student.id);
-      });
-      await db.strike(removed);
-      forgetMarks();
-    },
+  serve(keeping.removeCourse, async ({ db, params, body, who, now }) => {
+    const course = await courseOf(db, params.courseId);
+    if (body.sure.trim() !== course.name)
+      throw badInput(`Nothing was deleted: type the name of the course, “${course.name}”.`);
+    const removed = await db.transaction(async (tx) => {
+      await queries.addHistory(tx, now, accountOf(who), null, `deleted the course “${course.name}”`);
+      return queries.deleteCourse(tx, course.id);
+    });
+    await db.strike(removed);
+    forgetMarks();
   }),
-  route<{ sure: string }, { courseId: string }>({
-    method: 'post',
-    path: '/api/courses/{courseId}/remove',
-    summary: 'Deletes a course with its students, quizzes and answers. The species stay in the library.',
-    allow: INSTRUCTORS,
-    body: Joi.object({ sure: Joi.string().max(200).required() }),
-    handle: async ({ db, params, body, who, now }) => {
-      const course = await courseOf(db, params.courseId);
-      if (body.sure.trim() !== course.name)
-        throw badInput(`Nothing was deleted: type the name of the course, “${course.name}”.`);
-      const removed = await db.transaction(async (tx) => {
-        await queries.addHistory(tx, now, accountOf(who), null, `deleted the course “${course.name}”`);
-        return queries.deleteCourse(tx, course.id);
-      });
-      await db.strike(removed);
-      forgetMarks();
-    },
-  }),
-  route({
-    method: 'get',
-    path: '/api/keeping',
-    summary: 'How long names of students are kept after the end of their course, in months; null for good.',
-    allow: ['owner'],
-    handle: async ({ db }) => ({ months: await queries.namesKeptMonths(db) }),
-  }),
-  route<{ months: number | null }>({
-    method: 'put',
-    path: '/api/keeping',
-    summary:
-      'Sets how long names of students are kept. Names whose time is up are taken away at once and then daily.',
-    allow: ['owner'],
-    body: Joi.object({ months: Joi.number().integer().min(1).max(240).allow(null).required() }),
-    handle: async ({ db, body, who, now }) => {
-      await queries.setNamesKeptMonths(db, body.months);
-      const said = body.months === null ? 'for good' : `for ${body.months} months after a course`;
-      await queries.addHistory(db, now, accountOf(who), null, `set that names of students are kept ${said}`);
-      return { taken: await forgetNames(db, now) };
-    },
+  serve(keeping.namesKept, async ({ db }) => ({ months: await queries.namesKeptMonths(db) })),
+  serve(keeping.keepNames, async ({ db, body, who, now }) => {
+    await queries.setNamesKeptMonths(db, body.months);
+    const said = body.months === null ? 'for good' : `for ${body.months} months after a course`;
+    await queries.addHistory(db, now, accountOf(who), null, `set that names of students are kept ${said}`);
+    return { taken: await forgetNames(db, now) };
   }),
 ];

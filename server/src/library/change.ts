@@ -28,9 +28,11 @@ export async function refuseStale(
 ): Promise<void> {
   const library = await queries.theLibrary(db);
   const held = library && (await recordNow(db, library.id, kind, key));
-  if (held && held.revision_id > baseRevision)
+  if (held && held.revisionId > baseRevision)
     throw conflict(
       `${what} was changed by someone else while you were editing. Load the new version, then make your change again.`,
+      undefined,
+      'stale',
     );
 }
 

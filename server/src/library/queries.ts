@@ -53,8 +53,8 @@ export const lockLibrary = (db: Db, libraryId: string) =>
   db.query('select id from library where id = $1 for update', [libraryId]);
 
 export const taxaAt = (db: Db, libraryId: string, revision: number) =>
-  db.query<{ id: string; record: object; revision_id: number }>(
-    `select id, record, revision_id from (
+  db.query<{ id: string; record: object; revisionId: number }>(
+    `select id, record, revision_id as "revisionId" from (
        select distinct on (taxon.id) taxon.id, taxon_version.record, taxon_version.revision_id
          from taxon join taxon_version on taxon_version.taxon_id = taxon.id
         where taxon.library_id = $1 and taxon_version.revision_id <= $2
@@ -64,9 +64,9 @@ export const taxaAt = (db: Db, libraryId: string, revision: number) =>
   );
 
 export interface ScoreRow {
-  taxon_id: string;
-  character_id: string;
-  source_id: string;
+  taxonId: string;
+  characterId: string;
+  sourceId: string;
   qualifiers: object;
   value: object;
   note: string | null;
@@ -74,7 +74,7 @@ export interface ScoreRow {
 
 export const scoresAt = (db: Db, taxa: readonly string[], revision: number) =>
   db.query<ScoreRow>(
-    `select * from (
+    `select taxon_id as "taxonId", character_id as "characterId", source_id as "sourceId", qualifiers, value, note from (
        select distinct on (taxon_id, character_id, qualifier_key, source_id)
               taxon_id, character_id, source_id, qualifiers, value, note
          from score_version
@@ -182,8 +182,8 @@ export const sweepArriving = (db: Db, importId: string) =>
 
 /** Characters of a taxon that someone else changed after a revision, by source and qualifiers. */
 export const scoresChangedSince = (db: Db, taxonId: string, revision: number) =>
-  db.query<{ character_id: string; qualifier_key: string; source_id: string; by: string | null }>(
-    `select distinct character_id, qualifier_key, source_id, account.name as by
+  db.query<{ characterId: string; qualifierKey: string; sourceId: string; by: string | null }>(
+    `select distinct character_id as "characterId", qualifier_key as "qualifierKey", source_id as "sourceId", account.name as by
        from score_version
        join revision on revision.id = score_version.revision_id
        left join account on account.id = revision.account_id
@@ -201,8 +201,8 @@ export const taxonChangedSince = async (db: Db, taxonId: string, revision: numbe
 
 export const revisionOf = async (db: Db, revision: number) =>
   (
-    await db.query<{ id: number; summary: string; library_id: string }>(
-      'select id, summary, library_id from revision where id = $1',
+    await db.query<{ id: number; summary: string; libraryId: string }>(
+      'select id, summary, library_id as "libraryId" from revision where id = $1',
       [revision],
     )
   )[0];
@@ -210,16 +210,17 @@ export const revisionOf = async (db: Db, revision: number) =>
 /** What a revision wrote, each with the value before it. */
 export const scoresOfRevision = (db: Db, revision: number) =>
   db.query<{
-    taxon_id: string;
-    character_id: string;
-    qualifier_key: string;
-    source_id: string;
+    taxonId: string;
+    characterId: string;
+    qualifierKey: string;
+    sourceId: string;
     qualifiers: object;
     before: object | null;
-    before_note: string | null;
+    beforeNote: string | null;
     later: boolean;
   }>(
-    `select now.taxon_id, now.character_id, now.qualifier_key, now.source_id, now.qualifiers, prior.value as before, prior.note as before_note,
+    `select now.taxon_id as "taxonId", now.character_id as "characterId", now.qualifier_key as "qualifierKey", now.source_id as "sourceId",
+            now.qualifiers, prior.value as before, prior.note as "beforeNote",
             exists (select 1 from score_version as next
                      where next.taxon_id = now.taxon_id and next.character_id = now.character_id
                        and next.qualifier_key = now.qualifier_key and next.source_id = now.source_id
@@ -236,8 +237,8 @@ export const scoresOfRevision = (db: Db, revision: number) =>
   );
 
 export const taxaOfRevision = (db: Db, revision: number) =>
-  db.query<{ taxon_id: string; record: object; before: object | null; later: boolean }>(
-    `select now.taxon_id, now.record, prior.record as before,
+  db.query<{ taxonId: string; record: object; before: object | null; later: boolean }>(
+    `select now.taxon_id as "taxonId", now.record, prior.record as before,
             exists (select 1 from taxon_version as next where next.taxon_id = now.taxon_id and next.revision_id > now.revision_id) as later
        from taxon_version as now
        left join lateral (

@@ -6,13 +6,13 @@ export type RecordKind =
 export interface RecordRow<T> {
   key: string;
   record: T;
-  revision_id: number;
+  revisionId: number;
 }
 
 /** All records of a kind as they stood at a revision; those taken away are left out. */
 export const recordsAt = <T>(db: Db, libraryId: string, kind: RecordKind, revision: number) =>
   db.query<RecordRow<T>>(
-    `select key, record, revision_id from (
+    `select key, record, revision_id as "revisionId" from (
        select distinct on (key) key, record, revision_id
          from record_version
         where library_id = $1 and kind = $2 and revision_id <= $3
@@ -24,8 +24,8 @@ export const recordsAt = <T>(db: Db, libraryId: string, kind: RecordKind, revisi
 /** One record as it stands now, with the revision that wrote it; undefined where there is none. */
 export const recordNow = async <T>(db: Db, libraryId: string, kind: RecordKind, key: string) =>
   (
-    await db.query<{ record: T | null; revision_id: number }>(
-      `select record, revision_id from record_version
+    await db.query<{ record: T | null; revisionId: number }>(
+      `select record, revision_id as "revisionId" from record_version
         where library_id = $1 and kind = $2 and key = $3 order by revision_id desc limit 1`,
       [libraryId, kind, key],
     )

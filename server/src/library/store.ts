@@ -6,7 +6,7 @@ import { notFound } from '../api/problem.ts';
 import type { Db } from '../db/index.ts';
 import * as queries from './queries.ts';
 import { recordsAt } from './records.ts';
-import type { ScoreChange, TaxonBody } from './schema.ts';
+import type { ScoreChange, TaxonBody } from '@hurrow/contract/library';
 
 export interface LibraryAtRevision extends Library {
   id: string;
@@ -35,15 +35,15 @@ export async function libraryAt(db: Db, revision?: number): Promise<LibraryAtRev
   const order = sources.map((source) => source.id);
   const byTaxon = new Map<string, Score[]>();
   for (const score of scores) {
-    const list = byTaxon.get(score.taxon_id) ?? [];
+    const list = byTaxon.get(score.taxonId) ?? [];
     list.push({
-      characterId: score.character_id,
-      sourceId: score.source_id,
+      characterId: score.characterId,
+      sourceId: score.sourceId,
       qualifiers: score.qualifiers,
       value: score.value as Score['value'],
       ...(score.note ? { note: score.note } : {}),
     });
-    byTaxon.set(score.taxon_id, list);
+    byTaxon.set(score.taxonId, list);
   }
   return {
     id: row.id,

@@ -1,15 +1,13 @@
 import { randomUUID } from 'node:crypto';
-import Joi from 'joi';
+import * as lookalikes from '@hurrow/contract/lookalikes';
 import type { KeptRule } from '@hurrow/core/rule';
 import { notFound } from '../api/problem.ts';
-import { accountOf, INSTRUCTORS, route, STAFF } from '../api/route.ts';
+import { accountOf, serve } from '../api/route.ts';
 import type { Db } from '../db/index.ts';
 import { beginChange, nameOfTaxon, refuseStale } from '../library/change.ts';
 import * as queries from '../library/queries.ts';
 import { addRecord, recordNow, recordsAt, type RecordKind } from '../library/records.ts';
-import { keptKeySchema, ruleSchema, sureWaySchema, type KeptKey, type SureWay } from './schema.ts';
-
-const uuid = Joi.object({ id: Joi.string().uuid().required() });
+import { type KeptKey, type SureWay } from '@hurrow/contract/lookalikes';
 
 /** The key of a pair: both ids in alphabetical order, so that a pair has one record whichever way it is asked for. */
 const pairKey = (a: string, b: string): string => [a, b].sort().join('|');
@@ -40,98 +38,46 @@ async function takeAway(db: Db, accountId: string, now: Date, kind: RecordKind, 
 }
 
 export const lookalikeRoutes = [
-  route({
-    method: 'get',
-    path: '/api/library/lookalikes',
-    summary:
-      'The sure ways of all pairs, the rules of thumb and the kept keys, with the revision they stand at.',
-    allow: STAFF,
-    handle: async ({ db }) => {
-      const library = (await queries.theLibrary(db))!;
-      const revision = await queries.newestRevision(db, library.id);
-      const all = <T>(kind: RecordKind) => recordsAt<T>(db, library.id, kind, revision);
-      return {
-        revision,
-        sureWays: Object.fromEntries((await all<SureWay>('pair')).map(({ key, record }) => [key, record])),
-        rules: (await all<Omit<KeptRule, 'id'>>('rule')).map(({ key, record }) => ({ id: key, ...record })),
-        keys: (await all<KeptKey>('key')).map(({ key, record }) => ({ id: key, ...record })),
-      };
-    },
+  serve(lookalikes.all, async ({ db }) => {
+    const library = (await queries.theLibrary(db))!;
+    const revision = await queries.newestRevision(db, library.id);
+    const all = <T>(kind: RecordKind) => recordsAt<T>(db, library.id, kind, revision);
+    return {
+      revision,
+      sureWays: Object.fromEntries((await all<SureWay>('pair')).map(({ key, record }) => [key, record])),
+      rules: (await all<Omit<KeptRule, 'id'>>('rule')).map(({ key, record }) => ({ id: key, ...record })),
+      keys: (await all<KeptKey>('key')).map(({ key, record }) => ({ id: key, ...record })),
+    };
   }),
-  route<SureWay & { baseRevision: number }, { a: string; b: string }>({
-    method: 'put',
-    path: '/api/library/pairs/{a}/{b}/sure-way',
-    summary: 'What tells two taxa apart for sure, in the instructor’s words; an empty text takes it away.',
-    allow: INSTRUCTORS,
-    body: sureWaySchema,
-    handle: async ({ db, body: { baseRevision, ...record }, params, who, now }) => {
-      const names = [await nameOfTaxon(db, params.a), await nameOfTaxon(db, params.b)];
-      return keep(
-        db,
-        accountOf(who),
-        now,
-        'pair',
-        pairKey(params.a, params.b),
-        record.text ? record : null,
-        `The sure way between ${names.join(' and ')}`,
-        baseRevision,
-      );
-    },
+  serve(lookalikes.saySureWay, async ({ db, body: { baseRevision, ...record }, params, who, now }) => {
+    const names = [await nameOfTaxon(db, params.a), await nameOfTaxon(db, params.b)];
+    return keep(
+      db,
+      accountOf(who),
+      now,
+      'pair',
+      pairKey(params.a, params.b),
+      record.text ? record : null,
+      `The sure way between ${names.join(' and ')}`,
+      baseRevision,
+    );
   }),
-  route<{ rule: Omit<KeptRule, 'id'>; baseRevision: number }>({
-    method: 'post',
-    path: '/api/library/rules',
-    summary: 'Adds a rule of thumb.',
-    allow: INSTRUCTORS,
-    body: ruleSchema,
-    handle: ({ db, body, who, now }) =>
-      keep(db, accountOf(who), now, 'rule', randomUUID(), body.rule, 'A rule of thumb'),
-  }),
-  route<{ rule: Omit<KeptRule, 'id'>; baseRevision: number }, { id: string }>({
-    method: 'put',
-    path: '/api/library/rules/{id}',
-    summary: 'Changes a rule of thumb.',
-    allow: INSTRUCTORS,
-    params: uuid,
-    body: ruleSchema,
-    handle: ({ db, body, params, who, now }) =>
-      keep(db, accountOf(who), now, 'rule', params.id, body.rule, 'A rule of thumb', body.baseRevision),
-  }),
-  route<unknown, { id: string }>({
-    method: 'delete',
-    path: '/api/library/rules/{id}',
-    summary: 'Takes a rule of thumb away. Can be undone.',
-    allow: INSTRUCTORS,
-    params: uuid,
-    handle: ({ db, params, who, now }) =>
-      takeAway(db, accountOf(who), now, 'rule', params.id, 'Took a rule of thumb away'),
-  }),
-  route<KeptKey & { baseRevision: number }>({
-    method: 'post',
-    path: '/api/library/keys',
-    summary: 'Keeps a key under a name.',
-    allow: INSTRUCTORS,
-    body: keptKeySchema,
-    handle: ({ db, body: { baseRevision: _, ...record }, who, now }) =>
-      keep(db, accountOf(who), now, 'key', randomUUID(), record, `Key “${record.title}”`),
-  }),
-  route<KeptKey & { baseRevision: number }, { id: string }>({
-    method: 'put',
-    path: '/api/library/keys/{id}',
-    summary: 'Changes a kept key.',
-    allow: INSTRUCTORS,
-    params: uuid,
-    body: keptKeySchema,
-    handle: ({ db, body: { baseRevision, ...record }, params, who, now }) =>
-      keep(db, accountOf(who), now, 'key', params.id, record, `Key “${record.title}”`, baseRevision),
-  }),
-  route<unknown, { id: string }>({
-    method: 'delete',
-    path: '/api/library/keys/{id}',
-    summary: 'Takes a kept key away. Can be undone.',
-    allow: INSTRUCTORS,
-    params: uuid,
-    handle: ({ db, params, who, now }) =>
-      takeAway(db, accountOf(who), now, 'key', params.id, 'Took a key away'),
-  }),
+  serve(lookalikes.addRule, ({ db, body, who, now }) =>
+    keep(db, accountOf(who), now, 'rule', randomUUID(), body.rule, 'A rule of thumb'),
+  ),
+  serve(lookalikes.changeRule, ({ db, body, params, who, now }) =>
+    keep(db, accountOf(who), now, 'rule', params.id, body.rule, 'A rule of thumb', body.baseRevision),
+  ),
+  serve(lookalikes.removeRule, ({ db, params, who, now }) =>
+    takeAway(db, accountOf(who), now, 'rule', params.id, 'Took a rule of thumb away'),
+  ),
+  serve(lookalikes.keepKey, ({ db, body: { baseRevision: _, ...record }, who, now }) =>
+    keep(db, accountOf(who), now, 'key', randomUUID(), record, `Key “${record.title}”`),
+  ),
+  serve(lookalikes.changeKey, ({ db, body: { baseRevision, ...record }, params, who, now }) =>
+    keep(db, accountOf(who), now, 'key', params.id, record, `Key “${record.title}”`, baseRevision),
+  ),
+  serve(lookalikes.removeKey, ({ db, params, who, now }) =>
+    takeAway(db, accountOf(who), now, 'key', params.id, 'Took a key away'),
+  ),
 ];

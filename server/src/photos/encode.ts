@@ -1,13 +1,11 @@
 import exifr from 'exifr';
+import { PHOTO_SIZES, type PhotoSize } from '@hurrow/contract/photos';
 import sharp, { type Sharp } from 'sharp';
 import { badInput } from '../api/problem.ts';
 import { turns } from '../db/turns.ts';
 
 // What was decoded for one picture is of no use to the next.
 sharp.cache(false);
-
-export const PHOTO_SIZES = { thumb: 240, screen: 1280, full: 2560 } as const;
-export type PhotoSize = keyof typeof PHOTO_SIZES;
 
 export interface EncodedPhoto {
   sizes: { size: PhotoSize; width: number; height: number; bytes: Buffer }[];

@@ -1,4 +1,5 @@
 import type { Db } from '../db/index.ts';
+import { uuidOf } from '../db/uuid.ts';
 
 export const addPhoto = (
   db: Db,
@@ -43,11 +44,14 @@ export const photosOfTaxon = (db: Db, taxonId: string) =>
 export const photoBytes = async (db: Db, photoId: string, size: string) =>
   (
     await db.query<{ bytes: Uint8Array }>(
-      'select bytes from photo_size where photo_id::text = $1 and size = $2',
-      [photoId, size],
+      'select bytes from photo_size where photo_id = $1::uuid and size = $2',
+      [uuidOf(photoId), size],
     )
   )[0]?.bytes;
 
 export const photoTaxon = async (db: Db, photoId: string) =>
-  (await db.query<{ taxon_id: string }>('select taxon_id from photo where id::text = $1', [photoId]))[0]
-    ?.taxon_id;
+  (
+    await db.query<{ taxonId: string }>('select taxon_id as "taxonId" from photo where id = $1::uuid', [
+      uuidOf(photoId),
+    ])
+  )[0]?.taxonId;

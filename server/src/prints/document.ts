@@ -4,7 +4,8 @@ import { createRequire } from 'node:module';
 import pdfmake from 'pdfmake';
 import type { TDocumentDefinitions } from 'pdfmake/interfaces.js';
 import { inFonts } from './legible.ts';
-import { PAPER_SIZE, type Paper } from './paper.ts';
+import type { Paper } from '@hurrow/contract/prints';
+import { PAPER_SIZE } from './paper.ts';
 
 const require = createRequire(import.meta.url);
 const folderOf = (font: string) =>

@@ -1,7 +1,8 @@
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces.js';
 import type { ProfiledTaxon } from '@hurrow/core/evidence';
 import { commonName, scientificName } from '@hurrow/core/taxon';
-import { PAPER_SIZE, type Paper } from './paper.ts';
+import type { Paper } from '@hurrow/contract/prints';
+import { PAPER_SIZE } from './paper.ts';
 import { specimenSvg, type PrintOptions } from './profileSheet.ts';
 
 const COLUMNS = 2;

@@ -1,5 +1,4 @@
-export type Paper = 'a4' | 'letter';
-export const PAPERS: Paper[] = ['a4', 'letter'];
+import type { Paper } from '@hurrow/contract/prints';
 
 /** Width and height of the paper in points. */
 export const PAPER_SIZE: Record<Paper, { name: 'A4' | 'LETTER'; width: number; height: number }> = {

@@ -1,5 +1,5 @@
 import { inThread } from '../thread.ts';
-import type { Paper } from './paper.ts';
+import type { Paper } from '@hurrow/contract/prints';
 import type { Sheets } from './sheets.ts';
 import type { PrintTask } from './worker.ts';
 

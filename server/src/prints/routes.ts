@@ -1,67 +1,39 @@
-import Joi from 'joi';
 import sharp from 'sharp';
+import * as prints from '@hurrow/contract/prints';
 import { mayLeave, type PhotoRecord } from '@hurrow/core/measurement';
 import type { Range } from '@hurrow/core/range';
-import type { Audience, UnitSystem } from '@hurrow/core/score';
 import { dayOfYear } from '@hurrow/core/season';
 import { badInput } from '../api/problem.ts';
-import { route, STAFF } from '../api/route.ts';
+import { serve } from '../api/route.ts';
 import type { Db } from '../db/index.ts';
 import { photoBytes, photosOfTaxon } from '../photos/queries.ts';
 import { recordNow, recordsAt } from '../library/records.ts';
 import { committedLibrary } from '../library/committed.ts';
-import { PAPERS, type Paper } from './paper.ts';
 import { printed } from './printed.ts';
 import { type PrintedPhoto } from './profileSheet.ts';
-
-interface PrintQuery {
-  taxa: string;
-  paper: Paper;
-  audience: Audience;
-  units: UnitSystem;
-  ink: 'color' | 'black';
-}
 
 /** Specimens are drawn in leaf with their buds set, unless the caller's date is a better one. */
 const DRAWN_ON = dayOfYear('2026-08-20');
 
 export const printRoutes = [
-  route<unknown, { kind: 'profile' | 'cards' }, PrintQuery>({
-    method: 'get',
-    path: '/api/prints/{kind}.pdf',
-    summary:
-      'A profile sheet of one taxon, or cards of many with the drawing in front and the name behind, as PDF on A4 or Letter.',
-    allow: STAFF,
-    answers: 'application/pdf',
-    params: Joi.object({ kind: Joi.string().valid('profile', 'cards').required() }),
-    query: Joi.object({
-      taxa: Joi.string().max(8000).required(),
-      paper: Joi.string()
-        .valid(...PAPERS)
-        .default('letter'),
-      audience: Joi.string().valid('technical', 'plain').default('technical'),
-      units: Joi.string().valid('metric', 'imperial').default('metric'),
-      ink: Joi.string().valid('color', 'black').default('color'),
-    }),
-    handle: async ({ db, params, query }) => {
-      const read = await committedLibrary(db);
-      const { library, vocabulary } = read;
-      const list = read.profilesOf(query.taxa.split(','));
-      if (list.length === 0) throw badInput('None of these species is in the library. Choose at least one.');
-      const options = {
-        audience: query.audience,
-        units: query.units,
-        black: query.ink === 'black',
-        vocabulary,
-        day: DRAWN_ON,
-        sources: library.sources,
-      };
-      if (params.kind === 'cards') return printed(query.paper, 'cards', list, query.paper, options);
-      const first = list[0]!;
-      const range = await recordNow<Range>(db, library.id, 'range', first.taxon.id);
-      const photos = await printablePhotos(db, library, first.taxon.id);
-      return printed(query.paper, 'profile', first, range?.record ?? undefined, photos, options);
-    },
+  serve(prints.species, async ({ db, params, query }) => {
+    const read = await committedLibrary(db);
+    const { library, vocabulary } = read;
+    const list = read.profilesOf(query.taxa.split(','));
+    if (list.length === 0) throw badInput('None of these species is in the library. Choose at least one.');
+    const options = {
+      audience: query.audience,
+      units: query.units,
+      black: query.ink === 'black',
+      vocabulary,
+      day: DRAWN_ON,
+      sources: library.sources,
+    };
+    if (params.kind === 'cards') return printed(query.paper, 'cards', list, query.paper, options);
+    const first = list[0]!;
+    const range = await recordNow<Range>(db, library.id, 'range', first.taxon.id);
+    const photos = await printablePhotos(db, library, first.taxon.id);
+    return printed(query.paper, 'profile', first, range?.record ?? undefined, photos, options);
   }),
 ];
 

@@ -1,6 +1,7 @@
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces.js';
-import type * as courseQueries from '../courses/queries.ts';
-import { PAPER_SIZE, type Paper } from './paper.ts';
+import type { Course, Student } from '@hurrow/contract/courses';
+import type { Paper } from '@hurrow/contract/prints';
+import { PAPER_SIZE } from './paper.ts';
 
 const COLUMNS = 2;
 const MARGIN = 28;
@@ -16,8 +17,8 @@ export const slipAddress = (at: string, courseCode: string, personalCode: string
 
 /** Slips of a class, side by side with lines to cut along. */
 export function slipSheet(
-  course: courseQueries.CourseRow,
-  students: readonly courseQueries.StudentRow[],
+  course: Course,
+  students: readonly Student[],
   at: string,
   paper: Paper,
 ): Omit<TDocumentDefinitions, 'pageSize'> {
@@ -42,7 +43,7 @@ export function slipSheet(
   };
 }
 
-function slip(course: courseQueries.CourseRow, student: courseQueries.StudentRow, at: string): TableCell {
+function slip(course: Course, student: Student, at: string): TableCell {
   const code = (text: string): Content => ({ text, bold: true, fontSize: 15, characterSpacing: 1.2 });
   return {
     margin: [8, 8, 8, 8],

@@ -1,25 +1,13 @@
-import Joi from 'joi';
 import sharp from 'sharp';
+import * as prints from '@hurrow/contract/prints';
 import { drawPlate, drawingToSvg, sampleSpecimen } from '@hurrow/core/specimen';
 import { readQualifierKey } from '@hurrow/core/score';
 import { scientificName } from '@hurrow/core/taxon';
 import type { ShownOrgan } from '@hurrow/core/vocabulary';
 import { badInput, notFound } from '../api/problem.ts';
-import { route, STAFF } from '../api/route.ts';
+import { serve } from '../api/route.ts';
 import { course as courseOf } from '../courses/queries.ts';
 import { committedLibrary } from '../library/committed.ts';
-
-interface PictureQuery {
-  course: string;
-  day: number;
-  /** 0 is the typical specimen. */
-  seed: number;
-  organs: string;
-  /** As `qualifierKey` writes them: `plantAge=mature;sex=male`. */
-  qualifiers: string;
-  ink: 'color' | 'line';
-  lying: boolean;
-}
 
 const FRAME = { width: 900, height: 400 };
 /** Pixels of the picture to one of the frame: 1,800 px across print well at 15 cm. */
@@ -27,56 +15,38 @@ const DENSITY = 2;
 const ORGANS: ShownOrgan[] = ['twig', 'bud', 'leaf', 'flower', 'fruit', 'bark', 'habit', 'wood'];
 
 export const specimenPictureRoutes = [
-  route<unknown, { taxonId: string }, PictureQuery>({
-    method: 'get',
-    path: '/api/library/taxa/{taxonId}/specimen.png',
-    summary: 'One individual of a taxon, drawn from its scores for a day at the site of a course, as PNG.',
-    allow: STAFF,
-    answers: 'image/png',
-    query: Joi.object({
-      course: Joi.string().max(80).default('-'),
-      day: Joi.number().integer().min(1).max(366).required(),
-      seed: Joi.number().integer().min(0).max(1_000_000).default(0),
-      organs: Joi.string().max(120).default('twig,bud,leaf'),
-      qualifiers: Joi.string().max(200).default('plantAge=mature'),
-      ink: Joi.string().valid('color', 'line').default('color'),
-      lying: Joi.boolean().default(false),
-    }),
-    handle: async ({ db, params, query }) => {
-      const read = await committedLibrary(db);
-      const { library, vocabulary } = read;
-      const profiled = read.profileOf(params.taxonId);
-      if (!profiled) throw notFound('species');
-      const organs = ORGANS.filter((organ) => query.organs.split(',').includes(organ));
-      const site = await courseOf(db, query.course);
-      const traits = sampleSpecimen(
-        profiled,
-        vocabulary,
-        {
-          organs,
-          day: query.day,
-          nearness: 'hand',
-          aids: ['eye', 'lens', 'cut'],
-          qualifiers: readQualifierKey(query.qualifiers),
-        },
-        query.seed || 11,
-        { typical: query.seed === 0, reference: library.reference, ...(site ? { site } : {}) },
-      );
-      const drawing = drawPlate(traits, organs, {
-        ...FRAME,
-        units: site?.units ?? 'metric',
-        plain: query.ink === 'line',
-        lying: query.lying,
-      });
-      if (!drawing)
-        throw badInput(
-          'Nothing of this specimen can be drawn on this day. Choose other parts or another day.',
-        );
-      const svg = drawingToSvg(drawing, scientificName(profiled.taxon));
-      return sharp(Buffer.from(svg), { density: 72 * DENSITY })
-        .flatten({ background: '#ffffff' })
-        .png()
-        .toBuffer();
-    },
+  serve(prints.specimen, async ({ db, params, query }) => {
+    const read = await committedLibrary(db);
+    const { library, vocabulary } = read;
+    const profiled = read.profileOf(params.taxonId);
+    if (!profiled) throw notFound('species');
+    const organs = ORGANS.filter((organ) => query.organs.split(',').includes(organ));
+    const site = await courseOf(db, query.course);
+    const traits = sampleSpecimen(
+      profiled,
+      vocabulary,
+      {
+        organs,
+        day: query.day,
+        nearness: 'hand',
+        aids: ['eye', 'lens', 'cut'],
+        qualifiers: readQualifierKey(query.qualifiers),
+      },
+      query.seed || 11,
+      { typical: query.seed === 0, reference: library.reference, ...(site ? { site } : {}) },
+    );
+    const drawing = drawPlate(traits, organs, {
+      ...FRAME,
+      units: site?.units ?? 'metric',
+      plain: query.ink === 'line',
+      lying: query.lying,
+    });
+    if (!drawing)
+      throw badInput('Nothing of this specimen can be drawn on this day. Choose other parts or another day.');
+    const svg = drawingToSvg(drawing, scientificName(profiled.taxon));
+    return sharp(Buffer.from(svg), { density: 72 * DENSITY })
+      .flatten({ background: '#ffffff' })
+      .png()
+      .toBuffer();
   }),
 ];

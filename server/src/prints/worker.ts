@@ -1,6 +1,6 @@
 import type { TDocumentDefinitions } from 'pdfmake/interfaces.js';
 import { pdfOf } from './document.ts';
-import type { Paper } from './paper.ts';
+import type { Paper } from '@hurrow/contract/prints';
 import { SHEETS, type Sheets } from './sheets.ts';
 
 export interface PrintTask {

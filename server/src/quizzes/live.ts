@@ -43,7 +43,7 @@ export async function tellLive(
   let waiting: NodeJS.Timeout | undefined;
   const tell = async () => {
     const now = Object.fromEntries(
-      (await queries.answeredStations(db, quizId)).map(({ student_id, n }) => [student_id, n]),
+      (await queries.answeredStations(db, quizId)).map(({ studentId, n }) => [studentId, n]),
     );
     const news = told ? difference(told, now) : now;
     if (!told || Object.keys(news).length > 0) response.write(`data: ${JSON.stringify(news)}\n\n`);

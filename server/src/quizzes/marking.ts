@@ -7,23 +7,12 @@ import {
   type NamedTaxon,
 } from '@hurrow/core/names';
 import { setImmediate as breathe } from 'node:timers/promises';
+import type { QuizHead } from '@hurrow/contract/quizzes';
+import type { MarkedAnswer } from '@hurrow/contract/quizzes';
 import { effectiveResponses, type EffectiveResponse } from '@hurrow/core/quiz';
 import type { Db } from '../db/index.ts';
 import { fixedStations } from './fixed.ts';
 import * as queries from './queries.ts';
-
-export interface MarkedAnswer {
-  responseId: string;
-  studentId: string;
-  stationId: string;
-  written: queries.ResponseRow['answer'];
-  /** What is resolved and ruled on. */
-  text: string;
-  mark: Mark;
-  /** The instructor's word that the mark rests on. */
-  ruling: { id: number; by: string; at: Date; reason: string | null; alone: boolean } | null;
-  conflicting: { responseId: string; device: string; written: queries.ResponseRow['answer'] }[];
-}
 
 /** Lists met so far, by content: stations of a course share theirs, and a list once known is quicker to resolve against. */
 const lists = new Map<string, readonly NamedTaxon[]>();
@@ -63,7 +52,7 @@ async function readOn(db: Db, quizId: string, held: Marked): Promise<void> {
     const before = held.responses.size;
     const rows = await queries.responsesOfQuiz(db, quizId, held.newest, PAGE);
     for (const row of rows) held.responses.set(row.id, row);
-    held.newest = rows.at(-1)?.received_at ?? held.newest;
+    held.newest = rows.at(-1)?.receivedAt ?? held.newest;
     if (rows.length < PAGE) return;
     if (held.responses.size === before) {
       // More than a page in one thousandth of a second, as a file brings them.
@@ -107,12 +96,12 @@ function rulingOn(
   rulings: readonly queries.RulingRow[],
 ): queries.RulingRow | undefined {
   const keys = [wholeAnswerKey(response.answer), answerKey(answerText(response.answer))];
-  const here = rulings.filter((row) => row.truth === truth && keys.includes(row.answer_key));
+  const here = rulings.filter((row) => row.truth === truth && keys.includes(row.answerKey));
   const alone = here.find(
-    (row) => row.student_id === response.studentId && row.station_id === response.stationId,
+    (row) => row.studentId === response.studentId && row.stationId === response.stationId,
   );
-  const general = here.filter((row) => row.student_id === null);
-  return alone ?? keys.map((key) => general.find((row) => row.answer_key === key)).find(Boolean);
+  const general = here.filter((row) => row.studentId === null);
+  return alone ?? keys.map((key) => general.find((row) => row.answerKey === key)).find(Boolean);
 }
 
 /**
@@ -120,11 +109,11 @@ function rulingOn(
  */
 export async function marksOf(
   db: Db,
-  quizRow: queries.QuizRow,
+  quizRow: QuizHead,
 ): Promise<{ stations: queries.StationRow[]; answers: MarkedAnswer[] }> {
   const stations = await fixedStations(db, quizRow.id);
   const { responses, marks } = await heldResponses(db, quizRow.id);
-  const rulings = await queries.rulings(db, quizRow.course_id);
+  const rulings = await queries.rulings(db, quizRow.courseId);
   const byId = new Map(stations.map((station) => [station.id, station]));
   const listOf = new Map(stations.map(({ id, frozen }) => [id, frozen ? sharedList(frozen.list) : []]));
   const marksOne = ({ response, conflicting }: Effective): MarkedAnswer[] => {
@@ -146,16 +135,16 @@ export async function marksOf(
             truth,
             listOf.get(response.stationId)!,
             frozen.marking,
-            ruling && { taxonId: ruling.counts_as, ...(ruling.points ? { points: ruling.points } : {}) },
+            ruling && { taxonId: ruling.countsAs, ...(ruling.points ? { points: ruling.points } : {}) },
           ),
         ),
         ruling: ruling
           ? {
               id: ruling.id,
               by: ruling.by,
-              at: ruling.at,
+              at: ruling.at.toISOString(),
               reason: ruling.reason,
-              alone: ruling.student_id !== null,
+              alone: ruling.studentId !== null,
             }
           : null,
         conflicting: conflicting.map((other) => ({

@@ -1,8 +1,9 @@
 import { createHash } from 'node:crypto';
 import { setImmediate as breathe } from 'node:timers/promises';
+import type { QuizHead } from '@hurrow/contract/quizzes';
 import { freezeStation, tooLittleInWords, tooLittleToDraw } from '@hurrow/core/quiz';
 import { badInput, conflict, notFound } from '../api/problem.ts';
-import { courseOf } from '../courses/routes.ts';
+import { courseOf } from '../courses/course.ts';
 import { sets } from '../courses/queries.ts';
 import type { Db } from '../db/index.ts';
 import { committedLibrary, stateOf } from '../library/committed.ts';
@@ -22,7 +23,7 @@ export async function openQuiz(
   db: Db,
   quizId: string,
   now: Date,
-  opening: (tx: Db, was: queries.QuizRow) => Promise<unknown>,
+  opening: (tx: Db, was: QuizHead) => Promise<unknown>,
 ): Promise<void> {
   for (let tries = 0; tries < TRIES; tries += 1) {
     const planned = await queries.quiz(db, quizId);
@@ -45,9 +46,9 @@ export async function openQuiz(
 }
 
 /** What the stations of a quiz are fixed from, and a hash that changes with any of it. */
-async function groundOf(db: Db, quiz: queries.QuizRow) {
+async function groundOf(db: Db, quiz: QuizHead) {
   const stations = await queries.stations(db, quiz.id);
-  const course = await courseOf(db, quiz.course_id);
+  const course = await courseOf(db, quiz.courseId);
   const taught = (await sets(db, course.id)).flatMap((set) => set.taxa);
   const { marking, units, latitude, longitude, elevation } = course;
   const { key } = await stateOf(db);
@@ -59,7 +60,7 @@ async function groundOf(db: Db, quiz: queries.QuizRow) {
  * Fixes every station of a quiz: list, names, view, specimen and drawing as they are now. Others have their turn between stations. Throws
  * (422) where a station can not be shown.
  */
-async function fixAll(db: Db, quiz: queries.QuizRow): Promise<void> {
+async function fixAll(db: Db, quiz: QuizHead): Promise<void> {
   const { stations, course, taught, hash } = await groundOf(db, quiz);
   const read = await committedLibrary(db);
   const { library, vocabulary } = read;
@@ -71,7 +72,7 @@ async function fixAll(db: Db, quiz: queries.QuizRow): Promise<void> {
   }
   const ground = { list, vocabulary, reference: library.reference, site: course };
   for (const station of stations) {
-    if (!taught.includes(station.taxon_id))
+    if (!taught.includes(station.taxonId))
       throw badInput(
         `Station ${station.position} shows a species that is no longer on the list. Change the station or the list.`,
       );
@@ -79,11 +80,13 @@ async function fixAll(db: Db, quiz: queries.QuizRow): Promise<void> {
     if (lacking.length > 0)
       throw badInput(
         `Station ${station.position}: ${tooLittleInWords(lacking, vocabulary)}. Score them, or choose another medium.`,
+        { position: station.position },
+        'tooLittleToDraw',
       );
   }
   for (const station of stations) {
     await breathe();
-    const { taxon_id: taxonId, medium, view } = station;
+    const { taxonId: taxonId, medium, view } = station;
     const drawn = freezeStation(plannedOf(station), station.seed, {
       ...ground,
       revision: library.revision,
@@ -96,7 +99,7 @@ async function fixAll(db: Db, quiz: queries.QuizRow): Promise<void> {
   }
 }
 
-const plannedOf = ({ taxon_id: taxonId, medium, view, asks }: queries.StationRow) => ({
+const plannedOf = ({ taxonId: taxonId, medium, view, asks }: queries.StationRow) => ({
   taxonId,
   medium,
   view,

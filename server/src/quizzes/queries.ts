@@ -1,40 +1,35 @@
+import type { QuizHead, QuizSummary } from '@hurrow/contract/quizzes';
 import type { AnswerPart } from '@hurrow/core/names';
 import type { FrozenStation, Speaker, StoredResponse } from '@hurrow/core/quiz';
 import type { Medium, View } from '@hurrow/core/view';
 import type { Db } from '../db/index.ts';
+import { uuidOf } from '../db/uuid.ts';
 
-export interface QuizRow {
-  id: string;
-  course_id: string;
-  title: string;
-  held_on: string;
-  state: 'planned' | 'open' | 'closed';
-  released: boolean;
-}
-
-const QUIZ = `quiz.id, quiz.course_id, quiz.title, to_char(quiz.held_on, 'YYYY-MM-DD') as held_on, quiz.state, quiz.released`;
+const QUIZ = `quiz.id, quiz.course_id as "courseId", quiz.title, to_char(quiz.held_on, 'YYYY-MM-DD') as "heldOn", quiz.state, quiz.released`;
 
 export const quizzesOfCourse = (db: Db, courseId: string) =>
-  db.query<QuizRow & { stations: number; students: number }>(
+  db.query<QuizSummary>(
     `select ${QUIZ},
             (select count(*)::int from station where station.quiz_id = quiz.id) as stations,
             (select count(distinct response.student_id)::int
                from response join station on station.id = response.station_id
               where station.quiz_id = quiz.id) as students
-       from quiz where course_id = $1 order by held_on, title`,
+       from quiz where course_id = $1 order by quiz.held_on, title`,
     [courseId],
   );
 
 /** The quizzes of a course without what costs time to count. */
 export const quizStates = (db: Db, courseId: string) =>
-  db.query<QuizRow>(`select ${QUIZ} from quiz where course_id = $1 order by held_on, title`, [courseId]);
+  db.query<QuizHead>(`select ${QUIZ} from quiz where course_id = $1 order by quiz.held_on, title`, [
+    courseId,
+  ]);
 
 export const quiz = async (db: Db, id: string) =>
-  (await db.query<QuizRow>(`select ${QUIZ} from quiz where id::text = $1`, [id]))[0];
+  (await db.query<QuizHead>(`select ${QUIZ} from quiz where id = $1::uuid`, [uuidOf(id)]))[0];
 
 /** The quiz, held against others who would change its state at the same time. */
 export const quizForUpdate = async (db: Db, id: string) =>
-  (await db.query<QuizRow>(`select ${QUIZ} from quiz where id::text = $1 for update`, [id]))[0];
+  (await db.query<QuizHead>(`select ${QUIZ} from quiz where id = $1::uuid for update`, [uuidOf(id)]))[0];
 
 export const addQuiz = (db: Db, id: string, courseId: string, title: string, heldOn: string) =>
   db.query('insert into quiz (id, course_id, title, held_on) values ($1, $2, $3, $4::date)', [
@@ -47,7 +42,7 @@ export const addQuiz = (db: Db, id: string, courseId: string, title: string, hel
 export const updateQuiz = (db: Db, id: string, title: string, heldOn: string) =>
   db.query('update quiz set title = $2, held_on = $3::date where id = $1', [id, title, heldOn]);
 
-export const setState = (db: Db, id: string, state: QuizRow['state']) =>
+export const setState = (db: Db, id: string, state: QuizHead['state']) =>
   db.query('update quiz set state = $2 where id = $1', [id, state]);
 
 export const markOpened = (db: Db, id: string, at: Date) =>
@@ -63,22 +58,22 @@ export const removeQuiz = async (db: Db, id: string) => {
 
 export interface StationRow {
   id: string;
-  quiz_id: string;
+  quizId: string;
   position: number;
-  taxon_id: string;
+  taxonId: string;
   medium: Medium;
   view: View;
   seed: number;
   voided: boolean;
   /** Left out of the analyses; its marks stay. */
-  left_out: boolean;
+  leftOut: boolean;
   frozen: FrozenStation | null;
   /** Characters that its students are asked to read. */
   asks: string[];
 }
 
 // What a station is fixed to holds once its quiz has been opened.
-const STATION = `station.id, quiz_id, position, taxon_id, medium, view, seed, voided, left_out,
+const STATION = `station.id, quiz_id as "quizId", position, taxon_id as "taxonId", medium, view, seed, voided, left_out as "leftOut",
   case when quiz.state = 'planned' then null else frozen end as frozen, asks`;
 
 export const stations = (db: Db, quizId: string) =>
@@ -89,37 +84,37 @@ export const stations = (db: Db, quizId: string) =>
 
 export const station = async (db: Db, id: string) =>
   (
-    await db.query<StationRow & { course_id: string; state: QuizRow['state'] }>(
-      `select ${STATION}, quiz.course_id, quiz.state
-         from station join quiz on quiz.id = station.quiz_id where station.id::text = $1`,
-      [id],
+    await db.query<StationRow & { courseId: string; state: QuizHead['state'] }>(
+      `select ${STATION}, quiz.course_id as "courseId", quiz.state
+         from station join quiz on quiz.id = station.quiz_id where station.id = $1::uuid`,
+      [uuidOf(id)],
     )
   )[0];
 
 /** Whether stations count in marks and analyses. */
 export const countingOf = (db: Db, quizId: string) =>
-  db.query<Pick<StationRow, 'id' | 'voided' | 'left_out'>>(
-    'select id, voided, left_out from station where quiz_id = $1',
+  db.query<Pick<StationRow, 'id' | 'voided' | 'leftOut'>>(
+    'select id, voided, left_out as "leftOut" from station where quiz_id = $1',
     [quizId],
   );
 
 /** Where stations belong, without what is fixed in them. */
 export const placesOf = (db: Db, stationIds: readonly string[]) =>
-  db.query<{ id: string; quiz_id: string; course_id: string; state: QuizRow['state'] }>(
-    `select station.id, quiz_id, quiz.course_id, quiz.state
+  db.query<{ id: string; quizId: string; courseId: string; state: QuizHead['state'] }>(
+    `select station.id, quiz_id as "quizId", quiz.course_id as "courseId", quiz.state
        from station join quiz on quiz.id = station.quiz_id where station.id = any($1::uuid[])`,
     [stationIds],
   );
 
-export const addStation = (db: Db, row: Omit<StationRow, 'voided' | 'left_out' | 'frozen'>) =>
+export const addStation = (db: Db, row: Omit<StationRow, 'voided' | 'leftOut' | 'frozen'>) =>
   db.query(
     `insert into station (id, quiz_id, position, taxon_id, medium, view, seed, asks)
      values ($1, $2, $3, $4, $5, $6::jsonb, $7, $8::jsonb)`,
     [
       row.id,
-      row.quiz_id,
+      row.quizId,
       row.position,
-      row.taxon_id,
+      row.taxonId,
       row.medium,
       JSON.stringify(row.view),
       row.seed,
@@ -148,11 +143,11 @@ export const anyNotFixedFrom = async (db: Db, quizId: string, fixedFrom: string)
   ).length > 0;
 
 export const setVoided = (db: Db, stationId: string, voided: boolean) =>
-  db.query('update station set voided = $2 where id::text = $1', [stationId, voided]);
+  db.query('update station set voided = $2 where id = $1::uuid', [uuidOf(stationId), voided]);
 
 export interface ResponseRow extends StoredResponse {
-  written_at: Date;
-  received_at?: Date;
+  writtenAt: Date;
+  receivedAt?: Date;
 }
 
 /** The answers of a quiz in their order, those that came from a moment on and at most so many, or all. */
@@ -163,7 +158,7 @@ export const responsesOfQuiz = (
   most: number | null = null,
 ) =>
   db.query<ResponseRow>(
-    `select response.id, station_id as "stationId", student_id as "studentId", answer, by, device, sequence, written_at, received_at
+    `select response.id, station_id as "stationId", student_id as "studentId", answer, by, device, sequence, written_at as "writtenAt", received_at as "receivedAt"
        from response join station on station.id = response.station_id
       where station.quiz_id = $1 and ($2::timestamptz is null or received_at >= $2)
       order by received_at, sequence limit $3`,
@@ -181,7 +176,7 @@ export const countResponses = async (db: Db, quizId: string) =>
 
 export const responsesOfStudent = (db: Db, studentId: string) =>
   db.query<ResponseRow>(
-    `select id, station_id as "stationId", student_id as "studentId", answer, by, device, sequence, written_at
+    `select id, station_id as "stationId", student_id as "studentId", answer, by, device, sequence, written_at as "writtenAt"
        from response where student_id = $1 order by received_at, sequence`,
     [studentId],
   );
@@ -192,15 +187,15 @@ export const idsOf = async (db: Db, table: 'response' | 'station' | 'student') =
 
 /** What was said, and when, by answers that were received before. */
 export const receivedBefore = (db: Db, ids: readonly string[]) =>
-  db.query<{ id: string; body_hash: string; received_at: Date }>(
-    'select id, body_hash, received_at from response where id = any($1::uuid[])',
+  db.query<{ id: string; bodyHash: string; receivedAt: Date }>(
+    'select id, body_hash as "bodyHash", received_at as "receivedAt" from response where id = any($1::uuid[])',
     [ids],
   );
 
 /** How many stations of a quiz each student has answered. */
 export const answeredStations = (db: Db, quizId: string) =>
-  db.query<{ student_id: string; n: number }>(
-    `select student_id, count(distinct station_id)::int as n from response
+  db.query<{ studentId: string; n: number }>(
+    `select student_id as "studentId", count(distinct station_id)::int as n from response
       where station_id in (select id from station where quiz_id = $1) group by student_id`,
     [quizId],
   );
@@ -218,14 +213,14 @@ export interface NewResponse extends StoredResponse {
  * for the disk: `keep` does, for many students at once.
  */
 export const addResponses = (db: Db, rows: readonly NewResponse[]) =>
-  db.query<{ id: string; received_at: Date }>(
+  db.query<{ id: string; receivedAt: Date }>(
     `with unhurried as materialized (select set_config('synchronous_commit', 'off', true))
      insert into response (id, station_id, student_id, answer, device, sequence, written_at, body_hash, entered_by, by, received_at)
      select r.id, "stationId", "studentId", answer, device, sequence, "writtenAt", hash, "enteredBy", by, 
             coalesce("receivedAt", now() + place * interval '1 microsecond')
        from unhurried, jsonb_to_recordset($1::jsonb) as r (id uuid, "stationId" uuid, "studentId" uuid, answer jsonb, device text,
             sequence integer, "writtenAt" timestamptz, hash text, "enteredBy" uuid, by text, "receivedAt" timestamptz, place integer)
-     on conflict (id) do nothing returning id, received_at`,
+     on conflict (id) do nothing returning id, received_at as "receivedAt"`,
     // Of two that come together the later one counts: each has its own moment.
     [JSON.stringify(rows.map((row, place) => ({ ...row, place })))],
   );
@@ -242,11 +237,11 @@ export const nextSequence = async (db: Db, stationId: string, studentId: string,
 export interface RulingRow {
   id: number;
   truth: string;
-  answer_key: string;
-  counts_as: string | null;
+  answerKey: string;
+  countsAs: string | null;
   /** Of a ruling on one answer only. */
-  student_id: string | null;
-  station_id: string | null;
+  studentId: string | null;
+  stationId: string | null;
   points: Partial<Record<AnswerPart, number>> | null;
   reason: string | null;
   by: string;
@@ -256,7 +251,8 @@ export interface RulingRow {
 /** The rulings in force: the newest of each truth and answer, or of one answer, unless withdrawn. */
 export const rulings = (db: Db, courseId: string) =>
   db.query<RulingRow>(
-    `select id, truth, answer_key, counts_as, student_id, station_id, points, reason, by, at from (
+    `select id, truth, answer_key as "answerKey", counts_as as "countsAs", student_id as "studentId", station_id as "stationId",
+            points, reason, by, at from (
        select distinct on (truth, answer_key, student_id, station_id)
               ruling.id, truth, answer_key, counts_as, student_id, station_id, points, reason, withdrawn, account.name as by, at
          from ruling join account on account.id = ruling.account_id
@@ -270,7 +266,7 @@ export const addRuling = (
   courseId: string,
   ruling: Pick<
     RulingRow,
-    'truth' | 'answer_key' | 'counts_as' | 'student_id' | 'station_id' | 'points' | 'reason'
+    'truth' | 'answerKey' | 'countsAs' | 'studentId' | 'stationId' | 'points' | 'reason'
   >,
   withdrawn: boolean,
   accountId: string,
@@ -282,10 +278,10 @@ export const addRuling = (
     [
       courseId,
       ruling.truth,
-      ruling.answer_key,
-      ruling.counts_as,
-      ruling.student_id,
-      ruling.station_id,
+      ruling.answerKey,
+      ruling.countsAs,
+      ruling.studentId,
+      ruling.stationId,
       ruling.points && JSON.stringify(ruling.points),
       ruling.reason,
       withdrawn,

@@ -4,9 +4,9 @@ import type { Caller, TestHurrow } from '../testing/testHurrow.ts';
 import { plantCourse, startHurrow } from '../testing/testHurrow.ts';
 import { classReport } from '../confusions/classReport.ts';
 import { gather } from '../confusions/gather.ts';
-import { courseOf } from '../courses/routes.ts';
+import { courseOf } from '../courses/course.ts';
 import { migrate } from '../db/index.ts';
-import type { MarkedAnswer } from './marking.ts';
+import type { MarkedAnswer } from '@hurrow/contract/quizzes';
 import type { NewResponse } from './queries.ts';
 import { bringBack } from './receive.ts';
 

@@ -3,7 +3,7 @@ import { conflict, type Problem } from '../api/problem.ts';
 import type { Db } from '../db/index.ts';
 import type { Speaker } from '@hurrow/core/quiz';
 import * as queries from './queries.ts';
-import type { ResponseBody } from './schema.ts';
+import type { ResponseBody } from '@hurrow/contract/quizzes';
 
 /** Rows that one statement adds. */
 const AT_ONCE = 500;
@@ -38,7 +38,7 @@ export async function receive(
     enteredBy: speaker.by === 'student' ? null : speaker.accountId,
   }));
   const added = await queries.addResponses(db, rows);
-  const arrived = new Map(added.map(({ id, received_at }) => [id, received_at]));
+  const arrived = new Map(added.map(({ id, receivedAt }) => [id, receivedAt]));
   const held =
     added.length === rows.length
       ? []
@@ -49,11 +49,11 @@ export async function receive(
   const before = new Map(held.map((row) => [row.id, row]));
   return rows.map((row) => {
     const first = before.get(row.id);
-    if (first && first.body_hash !== row.hash)
+    if (first && first.bodyHash !== row.hash)
       return conflict(
         'An answer with this id was received before and says something else. The first one is kept; answer again to change it.',
       );
-    return { ...row, receivedAt: (first?.received_at ?? arrived.get(row.id)!).toISOString() };
+    return { ...row, receivedAt: (first?.receivedAt ?? arrived.get(row.id)!).toISOString() };
   });
 }
 

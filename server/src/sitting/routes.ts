@@ -1,4 +1,5 @@
-import Joi from 'joi';
+import type { QuizHead } from '@hurrow/contract/quizzes';
+import * as sitting from '@hurrow/contract/sitting';
 import type { NamingPolicy } from '@hurrow/core/names';
 import { effectiveResponses, statesToSee } from '@hurrow/core/quiz';
 import { characterName, type Audience } from '@hurrow/core/score';
@@ -7,19 +8,19 @@ import { MEDIUM_TITLES, viewInWords } from '@hurrow/core/view';
 import { stateOf } from '@hurrow/core/vocabulary';
 import { isPlainText } from '../api/plainText.ts';
 import { badInput, notFound, Problem } from '../api/problem.ts';
-import { route } from '../api/route.ts';
+import { serve } from '../api/route.ts';
 import { unchanged } from '../api/unchanged.ts';
-import { isUuid } from '../api/uuid.ts';
+import { isUuid } from '../db/uuid.ts';
 import { remember, type Db } from '../db/index.ts';
 import { openNow } from '../courses/openNow.ts';
-import { courseOf } from '../courses/routes.ts';
+import { courseOf } from '../courses/course.ts';
 import { answersCame } from '../quizzes/changes.ts';
 import { checkSeen } from '../quizzes/checkSeen.ts';
 import { frozenStations } from '../quizzes/fixed.ts';
 import { marksOf } from '../quizzes/marking.ts';
 import * as quizQueries from '../quizzes/queries.ts';
 import { receive } from '../quizzes/receive.ts';
-import { responseSchema, type ResponseBody } from '../quizzes/schema.ts';
+import { responseSchema, type ResponseBody } from '@hurrow/contract/quizzes';
 import { committedLibrary } from '../library/committed.ts';
 import { keepPace } from './pace.ts';
 
@@ -62,7 +63,7 @@ function readResponse(sent: unknown): ResponseBody {
 }
 
 /** A quiz as every student of a course sees it, put into words. */
-async function quizInWords(db: Db, quiz: quizQueries.QuizRow, audience: Audience, policy: NamingPolicy) {
+async function quizInWords(db: Db, quiz: QuizHead, audience: Audience, policy: NamingPolicy) {
   const stations = await frozenStations(db, quiz.id);
   const list = stations[0]?.frozen?.list ?? [];
   return {
@@ -87,7 +88,7 @@ type QuizInWords = Awaited<ReturnType<typeof quizInWords>>;
 /** What opening has fixed is put into words once; it is forgotten with the fixed stations. */
 const inWords = new WeakMap<object, Map<string, QuizInWords>>();
 
-async function sameForAll(db: Db, quiz: quizQueries.QuizRow, audience: Audience, policy: NamingPolicy) {
+async function sameForAll(db: Db, quiz: QuizHead, audience: Audience, policy: NamingPolicy) {
   const frozen = (await frozenStations(db, quiz.id))[0]?.frozen;
   if (!frozen) return quizInWords(db, quiz, audience, policy);
   const key = `${quiz.title} ${audience} ${policy}`;
@@ -131,21 +132,23 @@ async function judged(db: Db, sent: readonly unknown[], courseId: string): Promi
         : judge(entry.id, async () => {
             const { body } = entry;
             const place = places.get(body.stationId);
-            if (place?.course_id !== courseId) throw notFound('station');
+            if (place?.courseId !== courseId) throw notFound('station');
             if (place.state !== 'open' && !before.has(body.id))
               throw new Problem(
                 409,
                 'The quiz is closed and this answer came too late. It stays on this phone; show it to your instructor.',
+                undefined,
+                'late',
               );
             if (Object.values(body.answer.seen ?? {}).some(Boolean)) {
-              const stations = await frozenStations(db, place.quiz_id);
+              const stations = await frozenStations(db, place.quizId);
               await checkSeen(
                 db,
                 stations.find(({ id }) => id === body.stationId)!,
                 body.answer,
               );
             }
-            return { body, quizId: place.quiz_id };
+            return { body, quizId: place.quizId };
           }),
     ),
   );
@@ -165,125 +168,97 @@ async function judge(
 
 /** What a student’s phone may know: never the taxon of a station nor its traits. */
 export const sittingRoutes = [
-  route({
-    method: 'get',
-    path: '/api/sit',
-    summary:
-      'The open quizzes of the student who calls, with the answers received so far, and results that are released.',
-    allow: ['student'],
-    handle: async ({ db, who }) => {
-      const { courseId } = who!;
-      const course = await remember(db, `course ${courseId}`, () => courseOf(db, courseId!));
-      const quizzes = await statesOf(db, course.id);
-      const own = effectiveResponses(await quizQueries.responsesOfStudent(db, who!.studentId!));
-      const answers = new Map(own.map(({ response }) => [response.stationId, response.answer]));
-      const open = [];
-      for (const quiz of quizzes.filter(({ state }) => state === 'open')) {
-        const shown = await sameForAll(db, quiz, course.audience, course.marking.policy);
-        const stations = shown.stations.map((row) => ({ ...row, answer: answers.get(row.id) ?? null }));
-        open.push({ ...shown, stations });
-      }
-      return {
-        course: course.name,
-        courseId: course.id,
-        opens: await openNow(db, course),
-        name: who!.name,
-        open,
-        released: quizzes
-          .filter((row) => row.state === 'closed' && row.released)
-          .map((row) => ({ id: row.id, title: row.title, heldOn: row.held_on })),
-      };
-    },
+  serve(sitting.now, async ({ db, who }) => {
+    const { courseId } = who!;
+    const course = await remember(db, `course ${courseId}`, () => courseOf(db, courseId!));
+    const quizzes = await statesOf(db, course.id);
+    const own = effectiveResponses(await quizQueries.responsesOfStudent(db, who!.studentId!));
+    const answers = new Map(own.map(({ response }) => [response.stationId, response.answer]));
+    const open = [];
+    for (const quiz of quizzes.filter(({ state }) => state === 'open')) {
+      const shown = await sameForAll(db, quiz, course.audience, course.marking.policy);
+      const stations = shown.stations.map((row) => ({ ...row, answer: answers.get(row.id) ?? null }));
+      open.push({ ...shown, stations });
+    }
+    return {
+      course: course.name,
+      courseId: course.id,
+      opens: await openNow(db, course),
+      name: who!.name,
+      open,
+      released: quizzes
+        .filter((row) => row.state === 'closed' && row.released)
+        .map((row) => ({ id: row.id, title: row.title, heldOn: row.heldOn })),
+    };
   }),
-  route<unknown, { stationId: string }>({
-    method: 'get',
-    path: '/api/sit/stations/{stationId}/drawing.svg',
-    summary: 'The drawing of a station of an open quiz: outlines only, no names.',
-    allow: ['student'],
-    answers: 'image/svg+xml',
-    handle: async ({ db, params, who, request, response }) => {
-      if (!isUuid(params.stationId)) throw notFound('drawing');
-      const place = await placeOf(db, params.stationId);
-      if (place?.course_id !== who!.courseId || place?.state !== 'open') throw notFound('drawing');
-      const station = (await frozenStations(db, place.quiz_id)).find(({ id }) => id === params.stationId);
-      if (!station?.frozen?.drawing || !isPicture(station)) throw notFound('drawing');
-      return unchanged(request, response, station.frozen.drawing);
-    },
+  serve(sitting.drawing, async ({ db, params, who, request, response }) => {
+    if (!isUuid(params.stationId)) throw notFound('drawing');
+    const place = await placeOf(db, params.stationId);
+    if (place?.courseId !== who!.courseId || place?.state !== 'open') throw notFound('drawing');
+    const station = (await frozenStations(db, place.quizId)).find(({ id }) => id === params.stationId);
+    if (!station?.frozen?.drawing || !isPicture(station)) throw notFound('drawing');
+    return unchanged(request, response, station.frozen.drawing);
   }),
-  route<{ responses: unknown[] }>({
-    method: 'post',
-    path: '/api/sit/responses',
-    summary: 'Receives answers. Sending one again does no harm; each is acknowledged after it is stored.',
-    allow: ['student'],
-    severally: true,
-    body: Joi.object({ responses: Joi.array().items(Joi.any()).min(1).max(300).required() }),
-    handle: async ({ db, body, who, health }) => {
-      const [now, { length }] = [performance.now(), body.responses];
-      keepPace('student', who!.studentId!, length, now);
-      keepPace('course', who!.courseId!, length, now);
-      const all = await judged(db, body.responses, who!.courseId!);
-      const good = all.flatMap((entry) => ('body' in entry ? entry.body : []));
-      const stored = await receive(db, who!.studentId!, good, { by: 'student' });
-      const received = stored.flatMap((row) => (row instanceof Problem ? [] : row));
-      // Nobody is told before it is on the disk.
-      await db.keep(received);
-      health.countAnswers(received.length);
-      answersCame(all.flatMap((entry) => ('body' in entry ? entry.quizId : [])));
-      const refused = [
-        ...all.flatMap((entry) => ('wrong' in entry ? entry : [])),
-        ...stored.flatMap((row, i) => (row instanceof Problem ? { id: good[i]!.id, wrong: row } : [])),
-      ];
-      if (body.responses.length === 1 && refused[0]) throw refused[0].wrong;
-      return {
-        received: received.map(({ id }) => id),
-        refused: refused.map(({ id, wrong }) => ({ id, message: wrong.message })),
-      };
-    },
+  serve(sitting.answer, async ({ db, body, who, health }) => {
+    const [now, { length }] = [performance.now(), body.responses];
+    keepPace('student', who!.studentId!, length, now);
+    keepPace('course', who!.courseId!, length, now);
+    const all = await judged(db, body.responses, who!.courseId!);
+    const good = all.flatMap((entry) => ('body' in entry ? entry.body : []));
+    const stored = await receive(db, who!.studentId!, good, { by: 'student' });
+    const received = stored.flatMap((row) => (row instanceof Problem ? [] : row));
+    // Nobody is told before it is on the disk.
+    await db.keep(received);
+    health.countAnswers(received.length);
+    answersCame(all.flatMap((entry) => ('body' in entry ? entry.quizId : [])));
+    const refused = [
+      ...all.flatMap((entry) => ('wrong' in entry ? entry : [])),
+      ...stored.flatMap((row, i) => (row instanceof Problem ? { id: good[i]!.id, wrong: row } : [])),
+    ];
+    if (body.responses.length === 1 && refused[0]) throw refused[0].wrong;
+    return {
+      received: received.map(({ id }) => id),
+      refused: refused.map(({ id, wrong }) => ({ id, message: wrong.message })),
+    };
   }),
-  route<unknown, { quizId: string }>({
-    method: 'get',
-    path: '/api/sit/quizzes/{quizId}/result',
-    summary: 'The student’s own result, once the instructor has released it.',
-    allow: ['student'],
-    handle: async ({ db, params, who }) => {
-      const quiz = await quizQueries.quiz(db, params.quizId);
-      if (!quiz || quiz.course_id !== who!.courseId) throw notFound('quiz');
-      if (quiz.state !== 'closed' || !quiz.released)
-        throw new Problem(403, 'Your instructor has not released this result yet. Look again later.');
-      const { stations, answers } = await marksOf(db, quiz);
-      const counted = stations.filter((station) => !station.voided && station.frozen);
-      const rows = counted.map((station) => {
-        const answer = answers.find(
-          (entry) => entry.stationId === station.id && entry.studentId === who!.studentId,
-        );
-        const truth = station.frozen!.list.find((taxon) => taxon.id === station.frozen!.truth)!;
-        const { points: full } = station.frozen!.marking;
-        const policy = station.frozen!.marking.policy;
-        const outOf =
-          policy === 'common'
-            ? full.name
-            : full.genus +
-              (policy === 'genus' ? 0 : full.epithet) +
-              (policy === 'binomialFamily' ? full.family : 0);
-        return {
-          position: station.position,
-          written: answer ? [answer.text, answer.written.family].filter(Boolean).join(', ') : '',
-          points: answer?.mark.points ?? 0,
-          outOf,
-          truth: policy === 'common' ? commonName(truth) : scientificName(truth),
-          latin: policy !== 'common',
-          family: policy === 'binomialFamily' ? truth.family : null,
-          remarks: (answer?.mark.parts ?? [])
-            .filter((part) => part.remark !== 'right')
-            .map((part) => `${part.part}: ${part.remark}`),
-        };
-      });
+  serve(sitting.result, async ({ db, params, who }) => {
+    const quiz = await quizQueries.quiz(db, params.quizId);
+    if (!quiz || quiz.courseId !== who!.courseId) throw notFound('quiz');
+    if (quiz.state !== 'closed' || !quiz.released)
+      throw new Problem(403, 'Your instructor has not released this result yet. Look again later.');
+    const { stations, answers } = await marksOf(db, quiz);
+    const counted = stations.filter((station) => !station.voided && station.frozen);
+    const rows = counted.map((station) => {
+      const answer = answers.find(
+        (entry) => entry.stationId === station.id && entry.studentId === who!.studentId,
+      );
+      const truth = station.frozen!.list.find((taxon) => taxon.id === station.frozen!.truth)!;
+      const { points: full } = station.frozen!.marking;
+      const policy = station.frozen!.marking.policy;
+      const outOf =
+        policy === 'common'
+          ? full.name
+          : full.genus +
+            (policy === 'genus' ? 0 : full.epithet) +
+            (policy === 'binomialFamily' ? full.family : 0);
       return {
-        title: quiz.title,
-        points: rows.reduce((sum, row) => sum + row.points, 0),
-        outOf: rows.reduce((sum, row) => sum + row.outOf, 0),
-        rows,
+        position: station.position,
+        written: answer ? [answer.text, answer.written.family].filter(Boolean).join(', ') : '',
+        points: answer?.mark.points ?? 0,
+        outOf,
+        truth: policy === 'common' ? commonName(truth) : scientificName(truth),
+        latin: policy !== 'common',
+        family: policy === 'binomialFamily' ? truth.family : null,
+        remarks: (answer?.mark.parts ?? [])
+          .filter((part) => part.remark !== 'right')
+          .map((part) => `${part.part}: ${part.remark}`),
       };
-    },
+    });
+    return {
+      title: quiz.title,
+      points: rows.reduce((sum, row) => sum + row.points, 0),
+      outOf: rows.reduce((sum, row) => sum + row.outOf, 0),
+      rows,
+    };
   }),
 ];

@@ -1,83 +1,42 @@
-import Joi from 'joi';
+import * as sources from '@hurrow/contract/sources';
 import { SOURCE_DETAILS, type Source, type SourceDetails } from '@hurrow/core/library';
 import type { Reconciliation } from '@hurrow/core/score';
 import { conflict } from '../api/problem.ts';
-import { accountOf, INSTRUCTORS, route } from '../api/route.ts';
+import { accountOf, serve } from '../api/route.ts';
 import { beginChange, refuseStale } from '../library/change.ts';
 import * as queries from '../library/queries.ts';
 import { addRecord, sourceIsUsed } from '../library/records.ts';
 
-interface SourcesBody {
-  /** The most trusted first. A source without an id is new. */
-  sources: (Omit<Source, 'id'> & { id?: string })[];
-  rule: Reconciliation['rule'];
-  picks: NonNullable<Reconciliation['picks']>;
-  baseRevision: number;
-}
-
-const body = Joi.object<SourcesBody>({
-  sources: Joi.array()
-    .items(
-      Joi.object({
-        id: Joi.string().max(60),
-        label: Joi.string().trim().max(120).required().label('Name of the source'),
-        ...Object.fromEntries(SOURCE_DETAILS.map((part) => [part, Joi.string().trim().allow('').max(300)])),
-      }),
-    )
-    .min(1)
-    .unique('label')
-    .required()
-    .messages({ 'array.unique': 'Two sources have the same name. Give each its own.' }),
-  rule: Joi.string().valid('preferred', 'envelope').required(),
-  picks: Joi.object()
-    .pattern(
-      Joi.string(),
-      Joi.object({
-        sourceId: Joi.string().required(),
-        reason: Joi.string().trim().min(3).max(300).required().label('Reason'),
-      }),
-    )
-    .required(),
-  baseRevision: Joi.number().integer().min(0).required(),
-});
-
 export const sourceRoutes = [
-  route<SourcesBody>({
-    method: 'put',
-    path: '/api/library/sources',
-    summary:
-      'The sources in order of trust, the rule that reconciles them, and picks by hand with their reasons.',
-    allow: INSTRUCTORS,
-    body,
-    handle: ({ db, body: wanted, who, now }) =>
-      db.transaction(async (tx) => {
-        await refuseStale(tx, 'reconciliation', '-', wanted.baseRevision, 'How sources are reconciled');
-        const { libraryId, revision } = await beginChange(tx, accountOf(who), now, 'Changed sources');
-        const held = await queries.sources(tx, libraryId);
-        const ids: string[] = [];
-        for (const { id, label } of wanted.sources)
-          ids.push(id ?? freeId(label, [...held.map((source) => source.id), ...ids]));
-        for (const source of held.filter(({ id }) => !ids.includes(id))) {
-          if (await sourceIsUsed(tx, libraryId, source.id))
-            throw conflict(
-              `“${source.label}” still has scores. Move or remove them first; a source with scores cannot go.`,
-            );
-          await queries.removeSource(tx, libraryId, source.id);
-        }
-        for (const [i, id] of ids.entries())
-          await queries.addSource(
-            tx,
-            libraryId,
-            id,
-            wanted.sources[i]!.label,
-            i,
-            detailsOf(wanted.sources[i]!),
+  serve(sources.save, ({ db, body: wanted, who, now }) =>
+    db.transaction(async (tx) => {
+      await refuseStale(tx, 'reconciliation', '-', wanted.baseRevision, 'How sources are reconciled');
+      const { libraryId, revision } = await beginChange(tx, accountOf(who), now, 'Changed sources');
+      const held = await queries.sources(tx, libraryId);
+      const ids: string[] = [];
+      for (const { id, label } of wanted.sources)
+        ids.push(id ?? freeId(label, [...held.map((source) => source.id), ...ids]));
+      for (const source of held.filter(({ id }) => !ids.includes(id))) {
+        if (await sourceIsUsed(tx, libraryId, source.id))
+          throw conflict(
+            `“${source.label}” still has scores. Move or remove them first; a source with scores cannot go.`,
           );
-        const record: Reconciliation = { rule: wanted.rule, order: ids, picks: wanted.picks };
-        await addRecord(tx, libraryId, 'reconciliation', '-', revision, record);
-        return { revision, ids };
-      }),
-  }),
+        await queries.removeSource(tx, libraryId, source.id);
+      }
+      for (const [i, id] of ids.entries())
+        await queries.addSource(
+          tx,
+          libraryId,
+          id,
+          wanted.sources[i]!.label,
+          i,
+          detailsOf(wanted.sources[i]!),
+        );
+      const record: Reconciliation = { rule: wanted.rule, order: ids, picks: wanted.picks };
+      await addRecord(tx, libraryId, 'reconciliation', '-', revision, record);
+      return { revision, ids };
+    }),
+  ),
 ];
 
 /** What is said of a source; empty fields are left out. */

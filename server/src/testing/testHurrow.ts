@@ -4,6 +4,7 @@ import type { AddressInfo } from 'node:net';
 import { createApp } from '../app.ts';
 import type { Config } from '../config.ts';
 import { endThreads } from '../thread.ts';
+import { strayIn } from './answersCheck.ts';
 import { openInMemory, type Db } from '../db/index.ts';
 
 export interface Answer<T = Record<string, unknown>> {
@@ -40,6 +41,8 @@ export class Caller {
     const json = response.headers.get('content-type')?.includes('json')
       ? (JSON.parse(text) as T)
       : ({ text } as T);
+    const stray = response.ok ? strayIn(method, path, json) : undefined;
+    if (stray) throw new Error(`${method} ${path} is not answered as the contract says: ${stray}`);
     return { status: response.status, body: json as Answer<T>['body'], headers: response.headers };
   }
   get = <T = Record<string, unknown>>(path: string) => this.call<T>('GET', path);

@@ -1,3 +1,5 @@
+import type { Course } from '@hurrow/contract/courses';
+import type { LibraryAnswer } from '@hurrow/contract/library';
 import { memo, useMemo } from 'react';
 import type { ProfiledTaxon } from '@hurrow/core/evidence';
 import {
@@ -17,7 +19,7 @@ import type { Calendar } from '@hurrow/core/season';
 import { scientificName } from '@hurrow/core/taxon';
 import { listInWords, SHOWN_TITLES, type View } from '@hurrow/core/view';
 import type { Vocabulary } from '@hurrow/core/vocabulary';
-import { calendarAtSite, useVocabulary, type CourseSummary, type LibraryAnswer } from './data.ts';
+import { calendarAtSite, useVocabulary } from './data.ts';
 import { useFieldDate } from './fieldDate.tsx';
 import { useStrip } from './strips.ts';
 
@@ -190,7 +192,7 @@ export function SiteSpecimen({
   ...props
 }: Omit<SpecimenProps, 'calendar' | 'units' | 'audience'> & {
   library: LibraryAnswer;
-  course: CourseSummary;
+  course: Course;
 }) {
   const { profiled } = props;
   const calendar = useMemo(

@@ -1,27 +1,14 @@
 import { Button } from 'antd';
 import { useEffect, useRef, useState } from 'react';
-import { messageOf, post } from './api.ts';
+import type { ImportReport } from '@hurrow/contract/reports';
+import { messageOf } from './api.ts';
 import { textOfFile } from './textOfFile.ts';
 
-interface Line {
-  line: number;
-  message: string;
-}
-
-export interface ImportReport {
-  /** What kind of file it is. */
-  what?: string;
-  added: string[];
-  changed: string[];
-  /** What is stored and would be replaced, one line each. */
-  replaced?: Line[];
-  /** How many rows say what is stored already. */
-  unchanged?: number;
-  refused: Line[];
-  ignored: string[];
-  unknown?: Line[];
-  /** What else it would do. */
-  also?: string[];
+/** What is sent: the text of a file, whether to say only what it would do, and whether to replace what is stored. */
+export interface Importing {
+  csv: string;
+  dryRun: boolean;
+  replace?: boolean;
 }
 
 /** Lines of what would be replaced that are shown one by one. */
@@ -31,20 +18,20 @@ const MOST_LINES = 200;
 const SHOWN = 60_000;
 
 /** A file or pasted table, what importing it would do, and then doing it. What was chosen or typed stays on any error. */
-export function ImportFile({
-  path,
+export function ImportFile<Report extends ImportReport & { what?: string; also?: string[] }>({
+  send: ask,
   example,
   accept = '.csv,.tsv,.txt,text/csv',
   asksToReplace,
   onDone,
 }: {
-  path: string;
+  send(file: Importing): Promise<Report>;
   example: string;
   accept?: string;
   /** What is stored stays unless the person chooses to have it replaced: the words of that choice. */
   asksToReplace?: (count: number) => string;
   /** `here` is false where the page was left before the import had ended: then nothing may bring one back to it. */
-  onDone(report: ImportReport, here: boolean): void;
+  onDone(report: Report, here: boolean): void;
 }) {
   const here = useRef(false);
   useEffect(() => {
@@ -57,7 +44,7 @@ export function ImportFile({
   /** A file too long to be looked over in a box. */
   const [file, setFile] = useState<{ name: string; text: string }>();
   const csv = file?.text ?? typed;
-  const [report, setReport] = useState<ImportReport>();
+  const [report, setReport] = useState<Report>();
   const [problem, setProblem] = useState<string>();
   const [busy, setBusy] = useState(false);
   const [replace, setReplace] = useState(false);
@@ -65,7 +52,7 @@ export function ImportFile({
     setBusy(true);
     setProblem(undefined);
     try {
-      const answer = await post<ImportReport>(path, { csv, dryRun, ...(asksToReplace ? { replace } : {}) });
+      const answer = await ask({ csv, dryRun, ...(asksToReplace ? { replace } : {}) });
       if (dryRun) setReport(answer);
       else onDone(answer, here.current);
     } catch (error) {

@@ -1,6 +1,6 @@
+import type { WholeCourse } from '@hurrow/contract/courses';
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import { dayLabel, dayOfYear, MONTHS, wrapDay, type Arc } from '@hurrow/core/season';
-import type { Course } from './data.ts';
 import { useFieldDate } from './fieldDate.tsx';
 import './ribbon.css';
 
@@ -16,14 +16,14 @@ const pieces = (arc: Arc): Arc[] =>
       ];
 
 /** Week of the course on a day of the year, or undefined outside the term. */
-export function courseWeek(course: Course | undefined, day: number): number | undefined {
+export function courseWeek(course: WholeCourse | undefined, day: number): number | undefined {
   if (!course) return undefined;
   const week = Math.floor(wrapDay(day - dayOfYear(course.startsOn) + 1) / 7.0001) + 1;
   return week <= course.weeks ? week : undefined;
 }
 
 /** The season ribbon: the year, the weeks of the course, the parts on show, and the field date as a handle. */
-export function Ribbon({ course }: { course: Course | undefined }) {
+export function Ribbon({ course }: { course: WholeCourse | undefined }) {
   const { day, today, setDay, rows } = useFieldDate();
   const band = useRef<HTMLDivElement>(null);
   const week = courseWeek(course, day);
@@ -102,7 +102,7 @@ export function Ribbon({ course }: { course: Course | undefined }) {
   );
 }
 
-function Weeks({ course, now }: { course: Course; now: number | undefined }) {
+function Weeks({ course, now }: { course: WholeCourse; now: number | undefined }) {
   const first = dayOfYear(course.startsOn);
   return (
     <div aria-hidden="true">
@@ -122,8 +122,8 @@ function Weeks({ course, now }: { course: Course; now: number | undefined }) {
         <span
           key={quiz.id}
           className={`ribbon-quiz ${quiz.state === 'planned' ? 'planned' : ''}`}
-          style={{ left: `${share(dayOfYear(quiz.held_on))}%` }}
-          title={`${quiz.title}, ${dayLabel(dayOfYear(quiz.held_on))}`}
+          style={{ left: `${share(dayOfYear(quiz.heldOn))}%` }}
+          title={`${quiz.title}, ${dayLabel(dayOfYear(quiz.heldOn))}`}
         />
       ))}
     </div>

@@ -1,14 +1,15 @@
+import type { Credentials } from '@hurrow/contract/session';
+import type { Session } from '@hurrow/contract/session';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { App as AntApp, ConfigProvider, Modal } from 'antd';
 import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import { Link, Navigate, NavLink, Route, Routes, useLocation, useNavigate, useParams } from 'react-router';
-import { messageOf, onSessionLost, remove, signInAgain } from './api.ts';
+import { call, messageOf, onSessionLost, signInAgain } from './api.ts';
 import { courseQuery, coursesQuery, useLibrary } from './data.ts';
 import { FieldDateProvider, useFieldDate } from './fieldDate.tsx';
 import { Find } from './Find.tsx';
 import { KEYS, useKeys } from './keys.ts';
 import { Ribbon } from './Ribbon.tsx';
-import type { Session } from './session.ts';
 import { theme } from './theme.ts';
 import { Tray } from './Tray.tsx';
 import { DraftList } from '../drafts/DraftList.tsx';
@@ -124,7 +125,7 @@ function Header({
   const queries = useQueryClient();
   const go = useNavigate();
   const leave = async () => {
-    await remove('/api/session');
+    await call('DELETE /api/session');
     queries.clear();
     window.location.assign('/');
   };
@@ -186,7 +187,10 @@ function SignedOut() {
       role="alert"
       onSubmit={(event) => {
         event.preventDefault();
-        const fields = Object.fromEntries(new FormData(event.currentTarget));
+        const fields = Object.fromEntries(new FormData(event.currentTarget)) as Record<
+          keyof Credentials,
+          string
+        >;
         signInAgain(fields)
           .then(() => {
             setLost(false);

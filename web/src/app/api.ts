@@ -1,13 +1,21 @@
-/** An error of the server with the message that it gave. */
+import { addressOf } from '@hurrow/contract/address';
+import type { Answer, Call, Given } from '@hurrow/contract/api';
+import type { ProblemAnswer, ProblemCode } from '@hurrow/contract/problem';
+
+/** An error of the server with the message that it gave, or 'offline' where the server was not reached. */
 export class ApiError extends Error {
-  readonly status: number;
+  readonly code: ProblemCode | 'offline';
   readonly details: unknown;
-  constructor(status: number, message: string, details?: unknown) {
+  constructor(code: ProblemCode | 'offline', message: string, details?: unknown) {
     super(message);
-    this.status = status;
+    this.code = code;
     this.details = details;
   }
 }
+
+/** Is this an error that the server, or the way there, has answered with? */
+export const isProblem = (error: unknown, ...codes: (ProblemCode | 'offline')[]): boolean =>
+  error instanceof ApiError && codes.includes(error.code);
 
 type Listener = () => void;
 const lost = new Set<Listener>();
@@ -21,23 +29,28 @@ export function onSessionLost(listener: Listener): () => void {
 let signingIn: Promise<unknown> = Promise.resolve();
 
 /** Signs in again after a session has ended. Calls made while it runs wait for it: who presses “Save” at once means to be signed in. */
-export function signInAgain(fields: unknown): Promise<void> {
-  const signed = post('/api/session/account', fields);
+export function signInAgain(body: { email: string; password: string }): Promise<void> {
+  const signed = call('POST /api/session/account', { body });
   signingIn = signed.catch(() => undefined);
   return signed.then(() => undefined);
 }
 
 /**
- * One call of the API; a body is sent as JSON, a picture as it is. Throws ApiError with a message for the user; status 0 when the server cannot be reached. A 401 while
- * signed in also tells everyone who listens that the session is gone.
+ * One call of the API, by its name in the contract; a body is sent as JSON, a picture as it is. Throws ApiError with a message for the user.
+ * One that says “signed out” while someone was signed in also tells everyone who listens that the session is gone.
+ *
+ * @param giveUp milliseconds after which an unanswered call is given up
+ * @example
+ * const course = await call('GET /api/courses/{courseId}', { params: { courseId } });
  */
-export async function api<T>(
-  method: 'GET' | 'POST' | 'PUT' | 'DELETE',
-  path: string,
-  body?: unknown,
-  /** Milliseconds after which an unanswered call is given up. */
-  giveUp?: number,
-): Promise<T> {
+export async function call<C extends Call>(
+  name: C,
+  ...[given, giveUp]: Record<never, never> extends Given<C>
+    ? [given?: Given<C>, giveUp?: number]
+    : [given: Given<C>, giveUp?: number]
+): Promise<Answer<C>> {
+  const { body, ...rest } = (given ?? {}) as { body?: unknown; params?: object; query?: object };
+  const { method, path } = addressOf(name, rest);
   if (!path.startsWith('/api/session')) await signingIn;
   let response: Response;
   const picture = body instanceof Blob;
@@ -52,25 +65,16 @@ export async function api<T>(
     });
   } catch {
     throw new ApiError(
-      0,
+      'offline',
       'No connection to the server. What you typed is kept; try again when you are back online.',
     );
   }
-  const answer = (await response.json().catch(() => ({}))) as { message?: string; details?: unknown };
-  if (response.ok) return answer as T;
-  if (response.status === 401 && !path.startsWith('/api/session')) lost.forEach((listener) => listener());
-  throw new ApiError(
-    response.status,
-    answer.message ?? 'The server did not answer as expected. Try again.',
-    answer.details,
-  );
+  const answer = (await response.json().catch(() => ({}))) as Partial<ProblemAnswer>;
+  if (response.ok) return answer as Answer<C>;
+  const { code = 'unexpected', message = 'The server did not answer as expected. Try again.' } = answer;
+  if (code === 'signedOut' && !path.startsWith('/api/session')) lost.forEach((listener) => listener());
+  throw new ApiError(code, message, answer.details);
 }
-
-export const get = <T>(path: string) => api<T>('GET', path);
-export const post = <T>(path: string, body: unknown = {}, giveUp?: number) =>
-  api<T>('POST', path, body, giveUp);
-export const put = <T>(path: string, body: unknown) => api<T>('PUT', path, body);
-export const remove = <T>(path: string) => api<T>('DELETE', path);
 
 /** The message of any error, for showing. */
 export const messageOf = (error: unknown): string =>

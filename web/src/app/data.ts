@@ -1,110 +1,33 @@
+import type { Course } from '@hurrow/contract/courses';
 import { queryOptions, useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { profilesOf, vocabularyOfLibrary, type Library } from '@hurrow/core/library';
-import type { MarkingPolicy } from '@hurrow/core/names';
 import { hopkinsDelay, shiftCalendar, type Calendar } from '@hurrow/core/season';
-import type { Medium, View } from '@hurrow/core/view';
-import { BUILT_IN, type TeachingStart, type Vocabulary } from '@hurrow/core/vocabulary';
-import { get } from './api.ts';
-
-export interface LibraryAnswer extends Library {
-  id: string;
-  name: string;
-  revision: number;
-}
-
-export type OpenToStudents = 'profiles' | 'contrasts' | 'keys' | 'recap';
-
-export interface CourseSummary {
-  id: string;
-  name: string;
-  code: string;
-  startsOn: string;
-  weeks: number;
-  audience: 'technical' | 'plain';
-  units: 'metric' | 'imperial';
-  marking: MarkingPolicy;
-  latitude: number;
-  longitude: number;
-  elevation: number;
-  /** The organs that a profile begins with. */
-  startsWith: TeachingStart;
-  /** What its students may open beside their quizzes. */
-  opens: OpenToStudents[];
-}
-
-export interface CourseSet {
-  id: string;
-  title: string;
-  week: number | null;
-  taxa: string[];
-}
-
-export interface QuizSummary {
-  id: string;
-  title: string;
-  held_on: string;
-  state: 'planned' | 'open' | 'closed';
-  released: boolean;
-  stations: number;
-  students: number;
-}
-
-export interface Course extends CourseSummary {
-  sets: CourseSet[];
-  students: { id: string; name: string; code: string; nameless: boolean }[];
-  quizzes: QuizSummary[];
-}
-
-export interface ConfusionData {
-  quizzes: { id: string; title: string; heldOn: string; state: string }[];
-  stations: {
-    id: string;
-    quizId: string;
-    position: number;
-    truth: string;
-    view: View;
-    medium: Medium;
-    revision: number;
-    voided: boolean;
-    /** Left out of the analyses; its marks stay. */
-    leftOut: boolean;
-  }[];
-  answers: {
-    studentId: string;
-    student: string;
-    stationId: string;
-    quizId: string;
-    written: string;
-    how: string;
-    named: string | null;
-  }[];
-  /** Pairs that were taught again, a before b in the alphabet. */
-  reteachings: { a: string; b: string; taughtOn: string }[];
-}
+import { BUILT_IN, type Vocabulary } from '@hurrow/core/vocabulary';
+import { call } from './api.ts';
 
 export const libraryQuery = (revision?: number) =>
   queryOptions({
     queryKey: ['library', revision ?? 'now'],
-    queryFn: () => get<LibraryAnswer>(`/api/library${revision === undefined ? '' : `?revision=${revision}`}`),
+    queryFn: () => call('GET /api/library', { query: { revision } }),
   });
 
 export const coursesQuery = queryOptions({
   queryKey: ['courses'],
-  queryFn: () => get<CourseSummary[]>('/api/courses'),
+  queryFn: () => call('GET /api/courses'),
 });
 
 export const courseQuery = (id: string) =>
   queryOptions({
     queryKey: ['course', id],
-    queryFn: () => get<Course>(`/api/courses/${id}`),
+    queryFn: () => call('GET /api/courses/{courseId}', { params: { courseId: id } }),
     enabled: id !== '-',
   });
 
 export const confusionsQuery = (id: string) =>
   queryOptions({
     queryKey: ['confusions', id],
-    queryFn: () => get<ConfusionData>(`/api/courses/${id}/confusions`),
+    queryFn: () => call('GET /api/courses/{courseId}/confusions', { params: { courseId: id } }),
     enabled: id !== '-',
   });
 
@@ -125,8 +48,5 @@ export function useVocabulary(): Vocabulary {
 }
 
 /** A calendar of the library as it runs at the course's site. */
-export const calendarAtSite = (
-  calendar: Calendar,
-  library: Library,
-  site: CourseSummary | undefined,
-): Calendar => (site ? shiftCalendar(calendar, hopkinsDelay(library.reference, site)) : calendar);
+export const calendarAtSite = (calendar: Calendar, library: Library, site: Course | undefined): Calendar =>
+  site ? shiftCalendar(calendar, hopkinsDelay(library.reference, site)) : calendar;

@@ -1,22 +1,9 @@
 import { queryOptions, useQuery } from '@tanstack/react-query';
-import { get } from './api.ts';
-
-export interface Session {
-  setupNeeded: boolean;
-  demo: boolean;
-  /** The server's date, which the demo holds still. */
-  today: string;
-  who: {
-    id: string;
-    name: string;
-    role: 'owner' | 'instructor' | 'assistant' | 'student';
-    course?: string;
-  } | null;
-}
+import { call } from './api.ts';
 
 export const sessionQuery = queryOptions({
   queryKey: ['session'],
-  queryFn: () => get<Session>('/api/session'),
+  queryFn: () => call('GET /api/session'),
   staleTime: Infinity,
 });
 

@@ -1,7 +1,7 @@
+import type { ConfusionData } from '@hurrow/contract/confusions';
 import { Link } from 'react-router';
 import { answerId } from '@hurrow/core/confusion';
 import { MEDIUM_TITLES } from '@hurrow/core/view';
-import type { ConfusionData } from '../app/data.ts';
 import type { Names } from './useNames.ts';
 
 interface AnswersBehindProps {

@@ -1,13 +1,13 @@
+import type { ClassReport, ConfusionData } from '@hurrow/contract/confusions';
 import { Fragment, useState } from 'react';
 import { misreadOrOverlooked, type CharacterFinding } from '@hurrow/core/confusion';
 import { SHOWN_TITLES } from '@hurrow/core/view';
-import { useVocabulary, type ConfusionData } from '../app/data.ts';
+import { useVocabulary } from '../app/data.ts';
 import { AnswersBehind } from './AnswersBehind.tsx';
 import { IntervalBar } from './IntervalBar.tsx';
 import { Readings } from './Readings.tsx';
 import { notEnough } from './TeachNext.tsx';
 import { capital, counted, percent, percentRange, type Names } from './useNames.ts';
-import type { ClassReport } from './useReport.ts';
 
 interface CharactersProps {
   courseId: string;

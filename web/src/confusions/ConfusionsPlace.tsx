@@ -1,8 +1,8 @@
+import type { ClassReport, ConfusionData, Scores } from '@hurrow/contract/confusions';
 import { Button, Progress } from 'antd';
 import { useState, type ReactNode } from 'react';
 import { NavLink, Route, Routes } from 'react-router';
 import { messageOf } from '../app/api.ts';
-import type { ConfusionData } from '../app/data.ts';
 import { Characters } from './Characters.tsx';
 import { PairPage } from './PairPage.tsx';
 import { Pairs } from './Pairs.tsx';
@@ -10,7 +10,7 @@ import { Stations } from './Stations.tsx';
 import { TeachNext } from './TeachNext.tsx';
 import { useConfusions } from './useConfusions.ts';
 import { counted, useNames } from './useNames.ts';
-import { useReport, type ClassReport, type Scores } from './useReport.ts';
+import { useReport } from './useReport.ts';
 import './confusions.css';
 
 /** What a class mixes up and which characters it overlooks: what to teach next, and all that lies behind it. */

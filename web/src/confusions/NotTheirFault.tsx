@@ -1,16 +1,18 @@
+import type { ClassReport, ConfusionData } from '@hurrow/contract/confusions';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { viewInWords } from '@hurrow/core/view';
-import { messageOf, post } from '../app/api.ts';
-import type { ConfusionData } from '../app/data.ts';
+import { call, messageOf } from '../app/api.ts';
 import { counted, percent, type Names } from './useNames.ts';
-import type { ClassReport } from './useReport.ts';
 
 /** Leaves a station out of the analyses of a course, or takes it in again, and asks for everything anew. */
 export function useLeaveOut(courseId: string) {
   const queries = useQueryClient();
   return useMutation({
     mutationFn: ({ stationId, leftOut }: { stationId: string; leftOut: boolean }) =>
-      post(`/api/courses/${courseId}/confusions/stations/${stationId}`, { leftOut }),
+      call('POST /api/courses/{courseId}/confusions/stations/{stationId}', {
+        params: { courseId, stationId },
+        body: { leftOut },
+      }),
     onSuccess: () => void queries.invalidateQueries({ queryKey: ['confusions', courseId] }),
   });
 }

@@ -1,3 +1,4 @@
+import type { ConfusionData } from '@hurrow/contract/confusions';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
@@ -7,7 +8,7 @@ import { characterName } from '@hurrow/core/score';
 import { dayLabel } from '@hurrow/core/season';
 import { commonName } from '@hurrow/core/taxon';
 import { listInWords, MEDIUM_TITLES, viewInWords, viewKey, type View } from '@hurrow/core/view';
-import { courseQuery, useLibrary, type ConfusionData, useVocabulary } from '../app/data.ts';
+import { courseQuery, useLibrary, useVocabulary } from '../app/data.ts';
 import { useFieldDate } from '../app/fieldDate.tsx';
 import { useVasculum } from '../app/vasculum.tsx';
 import { ContrastView } from '../lookalikes/ContrastView.tsx';

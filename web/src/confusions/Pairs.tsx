@@ -1,14 +1,13 @@
+import type { ClassReport, ConfusionData } from '@hurrow/contract/confusions';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { ConfusedPair, NamedAnswer } from '@hurrow/core/confusion';
-import type { ConfusionData } from '../app/data.ts';
 import { useKeys } from '../app/keys.ts';
 import { PairMatrix } from './PairMatrix.tsx';
 import { reteachingOf } from './reteaching.ts';
 import { Unnamed } from './Unnamed.tsx';
 import type { PairOfTaxa } from './useConfusions.ts';
 import { percent, percentRange, type Names } from './useNames.ts';
-import type { ClassReport } from './useReport.ts';
 
 interface PairsProps {
   courseId: string;

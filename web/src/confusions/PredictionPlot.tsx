@@ -1,6 +1,6 @@
+import type { ClassReport } from '@hurrow/contract/confusions';
 import { useState } from 'react';
 import { percent } from './useNames.ts';
-import type { ClassReport } from './useReport.ts';
 
 const [SIDE, LEFT, BOTTOM, TOP] = [300, 46, 36, 10];
 const TICKS = [0, 0.25, 0.5, 0.75, 1];

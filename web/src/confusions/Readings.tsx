@@ -1,7 +1,7 @@
+import type { ConfusionData } from '@hurrow/contract/confusions';
 import { Link } from 'react-router';
 import { misreadOrOverlooked, type ReadingFinding } from '@hurrow/core/confusion';
 import { listInWords } from '@hurrow/core/view';
-import type { ConfusionData } from '../app/data.ts';
 import { IntervalBar } from './IntervalBar.tsx';
 import { capital, counted, percent, percentRange, type Names } from './useNames.ts';
 

@@ -1,12 +1,11 @@
+import type { ClassReport, ConfusionData } from '@hurrow/contract/confusions';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { useState } from 'react';
-import { messageOf, post } from '../app/api.ts';
-import type { ConfusionData } from '../app/data.ts';
+import { call, messageOf } from '../app/api.ts';
 import { sessionQuery } from '../app/session.ts';
 import { reteachingOf } from './reteaching.ts';
 import { percent } from './useNames.ts';
-import type { ClassReport } from './useReport.ts';
 
 interface ReteachProps {
   courseId: string;
@@ -23,7 +22,12 @@ export function Reteach({ courseId, data, report, a, b }: ReteachProps) {
   const [date, setDate] = useState(today);
   const change = useMutation({
     mutationFn: ({ taughtOn, remove }: { taughtOn: string; remove?: boolean }) =>
-      post(`/api/courses/${courseId}/reteachings${remove ? '/remove' : ''}`, { a, b, taughtOn }),
+      call(
+        remove
+          ? 'POST /api/courses/{courseId}/reteachings/remove'
+          : 'POST /api/courses/{courseId}/reteachings',
+        { params: { courseId }, body: { a, b, taughtOn } },
+      ),
     onSuccess: () => void queries.invalidateQueries({ queryKey: ['confusions', courseId], exact: true }),
   });
   const held = data.reteachings.filter((row) => [row.a, row.b].includes(a) && [row.a, row.b].includes(b));

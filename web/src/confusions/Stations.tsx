@@ -1,14 +1,13 @@
+import type { ClassReport, ConfusionData } from '@hurrow/contract/confusions';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { quizStatistics, type Calibration } from '@hurrow/core/confusion';
 import { MEDIUM_TITLES } from '@hurrow/core/view';
 import { messageOf } from '../app/api.ts';
-import type { ConfusionData } from '../app/data.ts';
 import { useLeaveOut } from './NotTheirFault.tsx';
 import { PredictionPlot } from './PredictionPlot.tsx';
 import { notEnough } from './TeachNext.tsx';
 import { percent, type Names } from './useNames.ts';
-import type { ClassReport } from './useReport.ts';
 
 interface StationsProps {
   courseId: string;

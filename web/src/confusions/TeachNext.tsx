@@ -1,15 +1,14 @@
+import type { ClassReport, ConfusionData } from '@hurrow/contract/confusions';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { misreadOrOverlooked, rankedFindings, type Finding } from '@hurrow/core/confusion';
 import { listInWords } from '@hurrow/core/view';
-import type { ConfusionData } from '../app/data.ts';
 import { AnswersBehind } from './AnswersBehind.tsx';
 import { IntervalBar } from './IntervalBar.tsx';
 import { NotTheirFault } from './NotTheirFault.tsx';
 import { ReadingSentence } from './Readings.tsx';
 import { capital, counted, percent, percentRange, signed, type Names } from './useNames.ts';
-import type { ClassReport } from './useReport.ts';
 
 interface TeachNextProps {
   courseId: string;

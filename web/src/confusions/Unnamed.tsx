@@ -1,5 +1,5 @@
+import type { ConfusionData } from '@hurrow/contract/confusions';
 import { answerId } from '@hurrow/core/confusion';
-import type { ConfusionData } from '../app/data.ts';
 import type { Names } from './useNames.ts';
 
 /** Wrong answers that name no tree of the list: blanks, other trees, a genus alone, names nobody can read. */

@@ -1,6 +1,5 @@
+import type { ClassReport, ConfusionData } from '@hurrow/contract/confusions';
 import { afterReteaching, type AfterReteaching } from '@hurrow/core/confusion';
-import type { ConfusionData } from '../app/data.ts';
-import type { ClassReport } from './useReport.ts';
 
 export interface Reteaching {
   taughtOn: string;

@@ -1,21 +1,8 @@
+import type { Progress, Scores } from '@hurrow/contract/confusions';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import type { ConfusionReport } from '@hurrow/core/confusion';
-import type { Fairness } from '@hurrow/core/quiz';
-import { get, post } from '../app/api.ts';
+import { call } from '../app/api.ts';
 import { useLibrary } from '../app/data.ts';
-
-/** Whose scores the evidence is taken from: as they stood when each quiz was opened, or as they stand now. */
-export type Scores = 'then' | 'now';
-
-export type ClassReport = ConfusionReport & {
-  fairness: (Pick<Fairness, 'right' | 'judgement'> & { stationId: string })[];
-};
-
-interface Progress {
-  share: number;
-  doing: string;
-}
 
 const pause = (milliseconds: number) => new Promise((resolve) => setTimeout(resolve, milliseconds));
 /** A computation that ends so often without a report has failed. */
@@ -33,14 +20,18 @@ export function useReport(courseId: string, scores: Scores) {
     staleTime: Infinity,
     retry: false,
     queryFn: async ({ signal }) => {
-      const path = `/api/courses/${courseId}/confusions/report`;
       for (let tries = 0; ; tries += 1) {
-        const { key, report } = await get<{ key: string; report?: ClassReport }>(`${path}?scores=${scores}`);
+        const { key, report } = await call('GET /api/courses/{courseId}/confusions/report', {
+          params: { courseId },
+          query: { scores },
+        });
         if (report) return report;
         if (tries >= TRIES)
           throw new Error('The confusions could not be worked out. Reload the page and try again.');
         for (;;) {
-          const { computing } = await get<{ computing: Progress | null }>(`${path}/${key}`);
+          const { computing } = await call('GET /api/courses/{courseId}/confusions/report/{key}', {
+            params: { courseId, key },
+          });
           if (!computing || signal.aborted) break;
           setProgress({ key, ...computing });
           await pause(300);
@@ -51,9 +42,10 @@ export function useReport(courseId: string, scores: Scores) {
   const stop = () => {
     void queries.cancelQueries({ queryKey });
     if (progress)
-      void post(`/api/courses/${courseId}/confusions/report/stop`, { key: progress.key }).catch(
-        () => undefined,
-      );
+      void call('POST /api/courses/{courseId}/confusions/report/stop', {
+        params: { courseId },
+        body: { key: progress.key },
+      }).catch(() => undefined);
   };
   return {
     // While something it rests on has changed, an older report is not shown.

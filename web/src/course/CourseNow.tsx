@@ -1,3 +1,5 @@
+import type { WholeCourse } from '@hurrow/contract/courses';
+import type { LibraryAnswer } from '@hurrow/contract/library';
 import { useMemo, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { contrast, isDeciduous, type ProfiledTaxon } from '@hurrow/core/evidence';
@@ -6,7 +8,7 @@ import { dayLabel, dayOfYear, partPresent } from '@hurrow/core/season';
 import { commonName } from '@hurrow/core/taxon';
 import { listInWords, MEDIUM_VIEWS } from '@hurrow/core/view';
 import { counted } from '@hurrow/core/words';
-import { calendarAtSite, useLibrary, type Course, type LibraryAnswer, useVocabulary } from '../app/data.ts';
+import { calendarAtSite, useLibrary, useVocabulary } from '../app/data.ts';
 import { SiteSpecimen, Strip, twigView } from '../app/Drawings.tsx';
 import { useFieldDate } from '../app/fieldDate.tsx';
 import { Latin } from '../app/Names.tsx';
@@ -15,7 +17,7 @@ import { useConfusions } from '../confusions/useConfusions.ts';
 import { capital } from '../confusions/useNames.ts';
 
 /** What needs doing, in sentences, and the sets of the list as they look on the field date. */
-export function CourseNow({ course }: { course: Course }) {
+export function CourseNow({ course }: { course: WholeCourse }) {
   const { library, every } = useLibrary();
   const { day, today } = useFieldDate();
   const { pairs, answers } = useConfusions(course.id);
@@ -98,7 +100,7 @@ function WorstPair({
   find,
   day,
 }: {
-  course: Course;
+  course: WholeCourse;
   library: LibraryAnswer;
   pair: { a: string; b: string };
   find(id: string): ProfiledTaxon | undefined;
@@ -137,7 +139,7 @@ function QuizTodos({
   library,
   every,
 }: {
-  course: Course;
+  course: WholeCourse;
   library: LibraryAnswer;
   every: readonly ProfiledTaxon[];
 }) {
@@ -157,7 +159,7 @@ function QuizTodos({
           yet.
         </Todo>
       );
-    const day = dayOfYear(quiz.held_on);
+    const day = dayOfYear(quiz.heldOn);
     const bare = course.sets
       .flatMap((set) => set.taxa)
       .flatMap((id) => every.find(({ taxon }) => taxon.id === id) ?? [])
@@ -188,7 +190,7 @@ function bareInWords(bare: readonly ProfiledTaxon[]): string {
 }
 
 interface PairTodoProps {
-  course: Course;
+  course: WholeCourse;
   library: LibraryAnswer;
   every: readonly ProfiledTaxon[];
   pair: { a: string; b: string; count: number };

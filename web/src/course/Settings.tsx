@@ -1,11 +1,12 @@
+import type { Course, OpenToStudents, WholeCourse } from '@hurrow/contract/courses';
 import { App, Button } from 'antd';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { DEFAULT_MARKING, NAMING_POLICIES, POLICY_TITLES, type MarkingPolicy } from '@hurrow/core/names';
 import { distanceTo, type Range } from '@hurrow/core/range';
-import { get, messageOf, post, put } from '../app/api.ts';
-import { libraryQuery, type Course, type CourseSummary, type OpenToStudents } from '../app/data.ts';
+import { call, messageOf } from '../app/api.ts';
+import { libraryQuery } from '../app/data.ts';
 import { PlaceFields } from '../app/PlaceFields.tsx';
 import { sessionQuery, useMayChange } from '../app/session.ts';
 import { readPlace, writtenPlace, type WrittenPlace } from '../app/writtenPlace.ts';
@@ -15,12 +16,12 @@ import { DeleteCourse } from '../keeping/DeleteCourse.tsx';
 import styles from './settings.module.css';
 
 /** The settings as they are typed: the place may not be readable yet. */
-interface Draft extends Omit<CourseSummary, 'id' | 'code' | 'latitude' | 'longitude' | 'elevation'> {
+interface Draft extends Omit<Course, 'id' | 'code' | 'latitude' | 'longitude' | 'elevation'> {
   place: WrittenPlace;
 }
 
 /** The settings of a course, or the form that makes a new one. */
-export function Settings({ course }: { course: Course | undefined }) {
+export function Settings({ course }: { course: WholeCourse | undefined }) {
   const library = useQuery(libraryQuery()).data;
   const today = useQuery(sessionQuery).data?.today ?? '';
   const mayChange = useMayChange();
@@ -63,7 +64,7 @@ const OPENS: [OpenToStudents, string][] = [
   ['recap', 'the recap of each set'],
 ];
 
-function Form({ course, start }: { course: Course | undefined; start: Draft }) {
+function Form({ course, start }: { course: WholeCourse | undefined; start: Draft }) {
   const kept = useKept(
     `settings/${course?.id ?? 'new'}`,
     course ? `Settings of ${course.name}` : 'A new course',
@@ -85,13 +86,13 @@ function Form({ course, start }: { course: Course | undefined; start: Draft }) {
     try {
       const body = { ...rest, ...read };
       if (course) {
-        await put(`/api/courses/${course.id}`, body);
+        await call('PUT /api/courses/{courseId}', { params: { courseId: course.id }, body });
         kept.settle(draft);
         await queries.invalidateQueries({ queryKey: ['course', course.id] });
         await queries.invalidateQueries({ queryKey: ['courses'] });
         void message.success('The settings are saved.');
       } else {
-        const made = await post<{ id: string }>('/api/courses', body);
+        const made = await call('POST /api/courses', { body });
         kept.settle(draft);
         await queries.invalidateQueries({ queryKey: ['courses'] });
         void go(`/c/${made.id}/course/list`);
@@ -316,7 +317,7 @@ function NumberField({
 function useRangesOfLibrary() {
   const ranges = useQuery({
     queryKey: ['range', 'all'],
-    queryFn: () => get<{ ranges: Record<string, Range> }>('/api/library/ranges'),
+    queryFn: () => call('GET /api/library/ranges'),
   }).data?.ranges;
   const cells = useMemo(
     () =>

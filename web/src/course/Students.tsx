@@ -1,14 +1,14 @@
+import type { WholeCourse } from '@hurrow/contract/courses';
 import { App, Button } from 'antd';
 import { useQueryClient } from '@tanstack/react-query';
 import { Fragment, useState } from 'react';
-import { ApiError, messageOf, post, remove } from '../app/api.ts';
-import type { Course } from '../app/data.ts';
+import { call, isProblem, messageOf } from '../app/api.ts';
 import { useMayChange } from '../app/session.ts';
 import { ImportFile } from '../app/ImportFile.tsx';
 import { RemoveStudent } from '../keeping/RemoveStudent.tsx';
 
 /** The class list with the codes that students sign in with. */
-export function Students({ course }: { course: Course }) {
+export function Students({ course }: { course: WholeCourse }) {
   const [importing, setImporting] = useState(course.students.length === 0);
   const mayChange = useMayChange();
   const queries = useQueryClient();
@@ -18,16 +18,20 @@ export function Students({ course }: { course: Course }) {
   const [removing, setRemoving] = useState<string>();
   const takeOff = async (id: string) => {
     try {
-      await remove(`/api/courses/${course.id}/students/${id}`);
+      await call('DELETE /api/courses/{courseId}/students/{studentId}', {
+        params: { courseId: course.id, studentId: id },
+      });
       await refresh();
     } catch (error) {
-      if (error instanceof ApiError && error.status === 409) setRemoving(id);
+      if (isProblem(error, 'hasAnswers')) setRemoving(id);
       else void message.error(messageOf(error));
     }
   };
   const renew = async (id: string, name: string) => {
     try {
-      const { code } = await post<{ code: string }>(`/api/courses/${course.id}/students/${id}/code`);
+      const { code } = await call('POST /api/courses/{courseId}/students/{studentId}/code', {
+        params: { courseId: course.id, studentId: id },
+      });
       await refresh();
       void message.success(`${name} now signs in with ${code}. The old code opens nothing any more.`);
     } catch (error) {
@@ -44,7 +48,12 @@ export function Students({ course }: { course: Course }) {
         <>
           <h2>Import a class list</h2>
           <ImportFile
-            path={`/api/courses/${course.id}/students/import`}
+            send={({ csv, dryRun }) =>
+              call('POST /api/courses/{courseId}/students/import', {
+                params: { courseId: course.id },
+                body: { csv, dryRun },
+              })
+            }
             example={'name\nRowan Achterberg\nSelma Idowu'}
             onDone={(report) => {
               void message.success(`${report.added.length} students added.`);
@@ -116,7 +125,7 @@ export function Students({ course }: { course: Course }) {
 }
 
 /** Slips to hand out, with the address that phones reach: on a laptop in a lab that is not “localhost”. */
-function Slips({ course }: { course: Course }) {
+function Slips({ course }: { course: WholeCourse }) {
   const [at, setAt] = useState(window.location.origin);
   const local = /\/\/(localhost|127\.|\[::1\])/.test(at);
   const href = (paper: string) =>

@@ -1,10 +1,11 @@
+import type { WholeCourse } from '@hurrow/contract/courses';
 import { App, Button, Input, InputNumber, Select } from 'antd';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { commonName, scientificName } from '@hurrow/core/taxon';
-import { messageOf, put } from '../app/api.ts';
-import { useLibrary, type Course } from '../app/data.ts';
+import { call, messageOf } from '../app/api.ts';
+import { useLibrary } from '../app/data.ts';
 import { BroughtBack } from '../drafts/BroughtBack.tsx';
 import { useKept } from '../drafts/useKept.ts';
 import styles from './taughtList.module.css';
@@ -23,7 +24,7 @@ function withGathered(sets: Draft[], gathered: readonly string[]): Draft[] {
 }
 
 /** The taught list in sets, edited as a whole and saved at once. */
-export function TaughtList({ course }: { course: Course }) {
+export function TaughtList({ course }: { course: WholeCourse }) {
   const { profiles, every } = useLibrary();
   const queries = useQueryClient();
   const { message } = App.useApp();
@@ -45,7 +46,7 @@ export function TaughtList({ course }: { course: Course }) {
   const save = async () => {
     setProblem(undefined);
     try {
-      await put(`/api/courses/${course.id}/list`, { sets });
+      await call('PUT /api/courses/{courseId}/list', { params: { courseId: course.id }, body: { sets } });
       kept.settle(sets);
       setSearch({}, { replace: true });
       await queries.invalidateQueries({ queryKey: ['course', course.id] });

@@ -1,14 +1,14 @@
+import type { WholeCourse } from '@hurrow/contract/courses';
 import { Button } from 'antd';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { counted } from '@hurrow/core/words';
-import { post } from '../app/api.ts';
-import type { Course } from '../app/data.ts';
+import { call } from '../app/api.ts';
 import { TypedName } from './TypedName.tsx';
 import styles from './keeping.module.css';
 
 /** Deletes a course with all that is in it. */
-export function DeleteCourse({ course }: { course: Course }) {
+export function DeleteCourse({ course }: { course: WholeCourse }) {
   const [asked, setAsked] = useState(false);
   const queries = useQueryClient();
   return (
@@ -31,7 +31,10 @@ export function DeleteCourse({ course }: { course: Course }) {
             does="Delete the course"
             onLeave={() => setAsked(false)}
             onDo={async (sure) => {
-              await post(`/api/courses/${course.id}/remove`, { sure });
+              await call('POST /api/courses/{courseId}/remove', {
+                params: { courseId: course.id },
+                body: { sure },
+              });
               queries.clear();
               window.location.assign('/');
             }}

@@ -1,7 +1,7 @@
 import { App } from 'antd';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { counted } from '@hurrow/core/words';
-import { get, messageOf, put } from '../app/api.ts';
+import { call, messageOf } from '../app/api.ts';
 import field from '../app/field.module.css';
 import { timesWith } from './keeping.ts';
 
@@ -11,12 +11,12 @@ const KEY = ['keeping'];
 export function NamesKept() {
   const queries = useQueryClient();
   const { message } = App.useApp();
-  const held = useQuery({ queryKey: KEY, queryFn: () => get<{ months: number | null }>('/api/keeping') });
+  const held = useQuery({ queryKey: KEY, queryFn: () => call('GET /api/keeping') });
   if (!held.data) return null;
   const { months } = held.data;
   const set = async (text: string) => {
     try {
-      const { taken } = await put<{ taken: number }>('/api/keeping', { months: text ? Number(text) : null });
+      const { taken } = await call('PUT /api/keeping', { body: { months: text ? Number(text) : null } });
       void message.success(taken > 0 ? `${counted(taken, 'name')} taken away.` : 'Set.');
     } catch (error) {
       void message.error(messageOf(error));

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { post } from '../app/api.ts';
+import { call } from '../app/api.ts';
 import { TypedName } from './TypedName.tsx';
 import styles from './keeping.module.css';
 
@@ -53,7 +53,10 @@ export function RemoveStudent({
         does={way.words}
         onLeave={onLeave}
         onDo={async (sure) => {
-          await post(`/api/courses/${courseId}/students/${student.id}/remove`, { how, sure });
+          await call('POST /api/courses/{courseId}/students/{studentId}/remove', {
+            params: { courseId, studentId: student.id },
+            body: { how, sure },
+          });
           await onDone();
         }}
       />

@@ -1,5 +1,5 @@
 import { queryOptions } from '@tanstack/react-query';
-import { get } from '../app/api.ts';
+import { call } from '../app/api.ts';
 
 /** A change, and who made it; nobody where Hurrow did by itself. */
 export interface HistoryLine {
@@ -12,6 +12,6 @@ export interface HistoryLine {
 export const historyQuery = (courseId: string) =>
   queryOptions({
     queryKey: ['history', courseId],
-    queryFn: () => get<HistoryLine[]>(`/api/history?courseId=${courseId}`),
+    queryFn: () => call('GET /api/history', { query: { courseId } }),
     staleTime: 0,
   });

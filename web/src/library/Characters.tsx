@@ -12,7 +12,7 @@ import {
   type Unit,
 } from '@hurrow/core/vocabulary';
 import { counted } from '@hurrow/core/words';
-import { get, messageOf, put, remove } from '../app/api.ts';
+import { call, messageOf } from '../app/api.ts';
 import { useLibrary } from '../app/data.ts';
 import { useDraft } from '../app/useDraft.ts';
 import { BroughtBack } from '../drafts/BroughtBack.tsx';
@@ -129,7 +129,8 @@ function CharacterForm({
   const [problem, setProblem] = useState<string>();
   const uses = useQuery({
     queryKey: ['library', 'uses', character.id, revision],
-    queryFn: () => get<{ scores: number; taxa: string[] }>(`/api/library/characters/${character.id}/uses`),
+    queryFn: () =>
+      call('GET /api/library/characters/{characterId}/uses', { params: { characterId: character.id } }),
     enabled: !isNew,
   }).data;
   const set = <K extends keyof Character>(key: K, value: Character[K]) =>
@@ -162,9 +163,12 @@ function CharacterForm({
     };
     setProblem(undefined);
     try {
-      const answer = await put<{ revision: number }>(`/api/library/characters/${id}`, {
-        character: body,
-        baseRevision: base,
+      const answer = await call('PUT /api/library/characters/{characterId}', {
+        params: { characterId: id },
+        body: {
+          character: body,
+          baseRevision: base,
+        },
       });
       await saved(`${draft.term} is saved.`, answer.revision);
       settle(answer.revision);
@@ -175,7 +179,9 @@ function CharacterForm({
   };
   const takeAway = async () => {
     try {
-      const answer = await remove<{ revision: number }>(`/api/library/characters/${character.id}`);
+      const answer = await call('DELETE /api/library/characters/{characterId}', {
+        params: { characterId: character.id },
+      });
       await saved(`${character.term} is taken away.`, answer.revision);
     } catch (error) {
       setProblem(messageOf(error));

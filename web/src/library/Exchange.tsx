@@ -1,6 +1,7 @@
 import { App } from 'antd';
 import { useQueryClient } from '@tanstack/react-query';
 import { Link, useNavigate } from 'react-router';
+import { call } from '../app/api.ts';
 import { ImportFile } from '../app/ImportFile.tsx';
 import { useLibrary } from '../app/data.ts';
 import './library.css';
@@ -51,7 +52,7 @@ export default function Exchange({ courseId }: { courseId: string }) {
         found out by itself.
       </p>
       <ImportFile
-        path="/api/library/import"
+        send={({ csv, dryRun }) => call('POST /api/library/import', { body: { csv, dryRun } })}
         example={EXAMPLE}
         accept=".csv,.tsv,.txt,.json,.xml,text/csv,application/json,application/xml"
         onDone={(report, here) => {

@@ -17,7 +17,7 @@ import {
 import { commonName } from '@hurrow/core/taxon';
 import type { Character } from '@hurrow/core/vocabulary';
 import { organTitle } from '@hurrow/core/vocabulary';
-import { messageOf, post } from '../app/api.ts';
+import { call, messageOf } from '../app/api.ts';
 import { courseQuery, useLibrary } from '../app/data.ts';
 import { Latin } from '../app/Names.tsx';
 import { useSaved } from './useSaved.tsx';
@@ -96,10 +96,12 @@ export default function SideBySide({ courseId }: { courseId: string }) {
     if (changes.length === 0) return setEditing(undefined);
     setBusy(true);
     try {
-      const { revision } = await post<{ revision: number }>('/api/library/scores', {
-        changes,
-        baseRevision: base,
-        summary: `${character!.term} of ${changes.length} taxa`,
+      const { revision } = await call('POST /api/library/scores', {
+        body: {
+          changes,
+          baseRevision: base,
+          summary: `${character!.term} of ${changes.length} taxa`,
+        },
       });
       await saved(`${character!.term}: ${changes.length} taxa saved.`, revision);
       setEditing(undefined);

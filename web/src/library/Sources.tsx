@@ -1,3 +1,4 @@
+import type { LibraryAnswer } from '@hurrow/contract/library';
 import { Button } from 'antd';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
@@ -8,8 +9,8 @@ import { characterName, qualifiersInWords, valueInWords, type Reconciliation } f
 import { dayLabel } from '@hurrow/core/season';
 import { commonName } from '@hurrow/core/taxon';
 import { MEDIUM_VIEWS } from '@hurrow/core/view';
-import { messageOf, put } from '../app/api.ts';
-import { courseQuery, useLibrary, type LibraryAnswer } from '../app/data.ts';
+import { call, messageOf } from '../app/api.ts';
+import { courseQuery, useLibrary } from '../app/data.ts';
 import { useFieldDate } from '../app/fieldDate.tsx';
 import { useDraft } from '../app/useDraft.ts';
 import { BroughtBack } from '../drafts/BroughtBack.tsx';
@@ -58,12 +59,14 @@ function useSettings(library: LibraryAnswer) {
   }) => {
     setProblem(undefined);
     try {
-      const { revision } = await put<{ revision: number }>('/api/library/sources', {
-        sources: library.sources,
-        rule: library.reconciliation.rule,
-        picks: library.reconciliation.picks ?? {},
-        baseRevision: library.revision,
-        ...change,
+      const { revision } = await call('PUT /api/library/sources', {
+        body: {
+          sources: library.sources,
+          rule: library.reconciliation.rule,
+          picks: library.reconciliation.picks ?? {},
+          baseRevision: library.revision,
+          ...change,
+        },
       });
       await saved('Saved how sources are reconciled.', revision);
       return revision;

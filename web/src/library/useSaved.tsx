@@ -1,6 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { App, Button } from 'antd';
-import { messageOf, post } from '../app/api.ts';
+import { call, messageOf } from '../app/api.ts';
 
 /** Says that a revision was saved, with a button that takes it back. */
 export function useSaved() {
@@ -17,7 +17,7 @@ export function useSaved() {
     const key = `saved-${revision}`;
     const undo = () => {
       notification.destroy(key);
-      post(`/api/library/revisions/${revision}/undo`)
+      call('POST /api/library/revisions/{revision}/undo', { params: { revision } })
         .then(refresh)
         .then(() => message.info('Undone: the values before are back.'))
         .catch((error: unknown) => message.error(messageOf(error)));

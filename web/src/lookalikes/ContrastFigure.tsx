@@ -1,10 +1,12 @@
+import type { Course } from '@hurrow/contract/courses';
+import type { LibraryAnswer } from '@hurrow/contract/library';
 import { useMemo, useState } from 'react';
 import { scoresInView, type ProfiledTaxon } from '@hurrow/core/evidence';
 import { characterName, valueInWords, type Audience, type UnitSystem } from '@hurrow/core/score';
 import { contrastPlate, traitsInWords } from '@hurrow/core/specimen';
 import { commonName, scientificName } from '@hurrow/core/taxon';
 import type { View } from '@hurrow/core/view';
-import { calendarAtSite, type CourseSummary, type LibraryAnswer, useVocabulary } from '../app/data.ts';
+import { calendarAtSite, useVocabulary } from '../app/data.ts';
 import { DrawingSvg } from '../app/Drawings.tsx';
 import { PhotosThatShow } from '../measuring/PhotoStrip.tsx';
 import './contrast.css';
@@ -24,7 +26,7 @@ export function ContrastFigure({
   taxa: readonly ProfiledTaxon[];
   view: View;
   library: LibraryAnswer;
-  site: CourseSummary | undefined;
+  site: Course | undefined;
   audience: Audience;
   units: UnitSystem;
   deciding: string[];

@@ -1,3 +1,4 @@
+import type { KeptKey } from '@hurrow/contract/lookalikes';
 import { useState } from 'react';
 import type { Condition } from '@hurrow/core/condition';
 import { conditionInWords } from '@hurrow/core/condition';
@@ -8,7 +9,6 @@ import { listInWords } from '@hurrow/core/view';
 import { messageOf } from '../app/api.ts';
 import { runInWorker, useWork } from '../workers/useWork.ts';
 import { Working } from '../workers/Working.tsx';
-import type { KeptKey } from './lookalikesQuery.ts';
 import { askedWhole, type Ground } from './setting.ts';
 
 interface Props {

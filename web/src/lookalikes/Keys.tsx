@@ -1,3 +1,4 @@
+import type { KeptKey, NamedKey } from '@hurrow/contract/lookalikes';
 import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { useState } from 'react';
@@ -7,14 +8,14 @@ import { dayLabel } from '@hurrow/core/season';
 import { commonName, scientificName } from '@hurrow/core/taxon';
 import { listInWords, viewInWords } from '@hurrow/core/view';
 import { organsInOrder, SHOWN_BY, type Level } from '@hurrow/core/vocabulary';
-import { messageOf, post, put, remove } from '../app/api.ts';
+import { call, messageOf } from '../app/api.ts';
 import { StatePicture } from '../app/StatePicture.tsx';
 import { useSaved } from '../library/useSaved.tsx';
 import { useWork } from '../workers/useWork.ts';
 import { Working } from '../workers/Working.tsx';
 import { CoupletEditor } from './CoupletEditor.tsx';
 import { KeyWalk } from './KeyWalk.tsx';
-import { lookalikesQuery, type KeptKey } from './lookalikesQuery.ts';
+import { lookalikesQuery } from './lookalikesQuery.ts';
 import { printSheet } from './printSheet.ts';
 import { askedWhole, type Ground } from './setting.ts';
 import './keys.css';
@@ -164,7 +165,7 @@ function KeySheet({
   made: { key: Key; appraisal: Appraisal };
   ground: Ground;
   options: KeptKey['options'];
-  kept?: KeptKey;
+  kept?: NamedKey;
   walk(): void;
   ban?: (characterId: string) => void;
 }) {
@@ -184,8 +185,8 @@ function KeySheet({
     const body = { title, key: now.key, options, baseRevision: held?.revision ?? 0 };
     try {
       const { revision } = kept
-        ? await put<{ revision: number }>(`/api/library/keys/${kept.id}`, body)
-        : await post<{ revision: number }>('/api/library/keys', body);
+        ? await call('PUT /api/library/keys/{id}', { params: { id: kept.id }, body })
+        : await call('POST /api/library/keys', { body });
       await saved(`“${title}” is kept.`, revision);
       setProblem(undefined);
     } catch (error) {
@@ -193,7 +194,7 @@ function KeySheet({
     }
   };
   const drop = () =>
-    remove<{ revision: number }>(`/api/library/keys/${kept!.id}`)
+    call('DELETE /api/library/keys/{id}', { params: { id: kept!.id } })
       .then(({ revision }) => saved('The key is taken away.', revision))
       .catch((error: unknown) => setProblem(messageOf(error)));
   return (

@@ -12,7 +12,7 @@ import {
 } from '@hurrow/core/rule';
 import { commonName } from '@hurrow/core/taxon';
 import { listInWords } from '@hurrow/core/view';
-import { messageOf, post, remove } from '../app/api.ts';
+import { call, messageOf } from '../app/api.ts';
 import { useSaved } from '../library/useSaved.tsx';
 import { useWork } from '../workers/useWork.ts';
 import { Working } from '../workers/Working.tsx';
@@ -27,12 +27,12 @@ export function Rules({ ground }: { ground: Ground }) {
   const saved = useSaved();
   const [problem, setProblem] = useState<string>();
   const keep = (rule: Rule & { words?: string }) =>
-    post<{ revision: number }>('/api/library/rules', { rule, baseRevision: held?.revision ?? 0 })
+    call('POST /api/library/rules', { body: { rule, baseRevision: held?.revision ?? 0 } })
       .then(({ revision }) => saved('The rule is kept.', revision))
       .then(() => setProblem(undefined))
       .catch((error: unknown) => setProblem(messageOf(error)));
   const drop = (id: string) =>
-    remove<{ revision: number }>(`/api/library/rules/${id}`)
+    call('DELETE /api/library/rules/{id}', { params: { id } })
       .then(({ revision }) => saved('The rule is taken away.', revision))
       .catch((error: unknown) => setProblem(messageOf(error)));
   return (

@@ -1,14 +1,15 @@
+import type { SureWay } from '@hurrow/contract/lookalikes';
 import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { useMemo, useState } from 'react';
 import { errorOf } from '@hurrow/core/evidence';
 import { characterName } from '@hurrow/core/score';
 import { listInWords } from '@hurrow/core/view';
-import { messageOf, put } from '../app/api.ts';
+import { messageOf, call } from '../app/api.ts';
 import { useVocabulary } from '../app/data.ts';
 import { useSaved } from '../library/useSaved.tsx';
 import type { ContrastProps } from './contrastProps.ts';
-import { lookalikesQuery, pairKey, type SureWayRecord } from './lookalikesQuery.ts';
+import { lookalikesQuery, pairKey } from './lookalikesQuery.ts';
 
 type Props = ContrastProps & { ranked: string[]; options: object };
 
@@ -43,7 +44,7 @@ export function SureWay(props: Props) {
   );
 }
 
-function Check({ list, a, b, view, audience, note, options }: Props & { note: SureWayRecord }) {
+function Check({ list, a, b, view, audience, note, options }: Props & { note: SureWay }) {
   const vocabulary = useVocabulary();
   const found = useMemo(
     () => errorOf(list, a.taxon.id, b.taxon.id, note.characters, vocabulary, view, options),
@@ -75,7 +76,7 @@ function Form({
   note,
   revision,
   close,
-}: Props & { note: SureWayRecord | undefined; revision: number; close(): void }) {
+}: Props & { note: SureWay | undefined; revision: number; close(): void }) {
   const vocabulary = useVocabulary();
   const saved = useSaved();
   const [text, setText] = useState(note?.text ?? '');
@@ -87,8 +88,10 @@ function Form({
   const save = async () => {
     try {
       const body = { text, characters, baseRevision: revision };
-      const path = `/api/library/pairs/${a.taxon.id}/${b.taxon.id}/sure-way`;
-      const { revision: made } = await put<{ revision: number }>(path, body);
+      const { revision: made } = await call('PUT /api/library/pairs/{a}/{b}/sure-way', {
+        params: { a: a.taxon.id, b: b.taxon.id },
+        body,
+      });
       await saved(text.trim() ? 'The sure way is saved.' : 'The sure way is taken away.', made);
       close();
     } catch (error) {

@@ -1,11 +1,11 @@
 import { useMemo } from 'react';
 import { pairOverYear } from '@hurrow/core/evidence';
-import { canMeet, comparedHabitats, growsHere, type Range } from '@hurrow/core/range';
+import { canMeet, comparedHabitats, growsHere } from '@hurrow/core/range';
 import { dateOfDay, MONTHS, midMonth } from '@hurrow/core/season';
 import { commonName } from '@hurrow/core/taxon';
 import { useQuery } from '@tanstack/react-query';
 import { listInWords } from '@hurrow/core/view';
-import { get } from '../app/api.ts';
+import { call } from '../app/api.ts';
 import { useVocabulary } from '../app/data.ts';
 import { useFieldDate } from '../app/fieldDate.tsx';
 import type { ContrastProps } from './contrastProps.ts';
@@ -50,7 +50,7 @@ function Meeting({
 }: Pick<ContrastProps, 'a' | 'b'> & { site: NonNullable<ContrastProps['site']> }) {
   const held = useQuery({
     queryKey: ['range', 'all'],
-    queryFn: () => get<{ ranges: Record<string, Range> }>('/api/library/ranges'),
+    queryFn: () => call('GET /api/library/ranges'),
   }).data;
   if (!held) return null;
   const [here, there] = [a, b].map(({ taxon, scores }) => {

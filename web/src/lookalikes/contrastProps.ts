@@ -1,7 +1,8 @@
+import type { Course } from '@hurrow/contract/courses';
+import type { LibraryAnswer } from '@hurrow/contract/library';
 import type { ProfiledTaxon } from '@hurrow/core/evidence';
 import type { Audience, UnitSystem } from '@hurrow/core/score';
 import type { View } from '@hurrow/core/view';
-import type { CourseSummary, LibraryAnswer } from '../app/data.ts';
 
 /** Two trees in a view, and for whom they are told apart. */
 export interface ContrastProps {
@@ -10,7 +11,7 @@ export interface ContrastProps {
   b: ProfiledTaxon;
   view: View;
   library: LibraryAnswer;
-  site: CourseSummary | undefined;
+  site: Course | undefined;
   audience: Audience;
   /** Shown to be read: what an instructor writes down is left out. */
   reading?: boolean;

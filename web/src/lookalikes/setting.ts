@@ -1,9 +1,11 @@
+import type { WholeCourse } from '@hurrow/contract/courses';
+import type { LibraryAnswer } from '@hurrow/contract/library';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import type { ProfiledTaxon, ReadingOptions } from '@hurrow/core/evidence';
 import type { View } from '@hurrow/core/view';
 import type { Level, Vocabulary } from '@hurrow/core/vocabulary';
-import { courseQuery, useLibrary, type Course, type LibraryAnswer } from '../app/data.ts';
+import { courseQuery, useLibrary } from '../app/data.ts';
 import type { Asked } from '../workers/lookalikes.worker.ts';
 
 export const LEVELS: readonly Level[] = ['beginner', 'intermediate', 'advanced'];
@@ -19,7 +21,7 @@ interface Setting {
 /** Everything that a screen of Lookalikes computes from. */
 export interface Ground {
   library: LibraryAnswer;
-  course: Course | undefined;
+  course: WholeCourse | undefined;
   profiles: ProfiledTaxon[];
   vocabulary: Vocabulary;
   setting: Setting;

@@ -1,5 +1,5 @@
+import type { Photo } from '@hurrow/contract/photos';
 import type { Annotation } from '@hurrow/core/measurement';
-import type { Photo } from './photosQuery.ts';
 
 /** What was marked on a photo, in its pixels. */
 export function Marks({ annotations, photo }: { annotations: readonly Annotation[]; photo: Photo }) {

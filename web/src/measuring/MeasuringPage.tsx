@@ -1,17 +1,18 @@
+import type { Photo } from '@hurrow/contract/photos';
 import { Spin } from 'antd';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { commonName } from '@hurrow/core/taxon';
-import { get, messageOf } from '../app/api.ts';
+import { call, messageOf } from '../app/api.ts';
 import { useLibrary } from '../app/data.ts';
 import { useDraft } from '../app/useDraft.ts';
 import { Latin } from '../app/Names.tsx';
 import { PhotoDetails } from './PhotoDetails.tsx';
 import { PhotoList } from './PhotoList.tsx';
 import { PhotoStage } from './PhotoStage.tsx';
-import { photosQuery, type Photo } from './photosQuery.ts';
-import { Sheet, type SheetRecord } from './Sheet.tsx';
+import { photosQuery } from './photosQuery.ts';
+import { Sheet } from './Sheet.tsx';
 import './measuring.css';
 
 /** Photos of a taxon, measuring on them, and the sheets that hold what was measured. */
@@ -21,7 +22,7 @@ export default function MeasuringPage({ courseId, taxonId }: { courseId: string;
   const photos = useQuery(photosQuery(taxonId));
   const sheets = useQuery({
     queryKey: ['sheets', taxonId],
-    queryFn: () => get<{ revision: number; sheets: SheetRecord[] }>(`/api/library/taxa/${taxonId}/sheets`),
+    queryFn: () => call('GET /api/library/taxa/{taxonId}/sheets', { params: { taxonId } }),
     retry: false,
   });
   const [openId, setOpenId] = useState<string>();

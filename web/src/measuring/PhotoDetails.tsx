@@ -5,7 +5,7 @@ import { MONTHS } from '@hurrow/core/season';
 import type { ShownOrgan } from '@hurrow/core/vocabulary';
 import { organTitle } from '@hurrow/core/vocabulary';
 import { SHOWN_TITLES } from '@hurrow/core/view';
-import { messageOf, put, remove } from '../app/api.ts';
+import { call, messageOf } from '../app/api.ts';
 import { useVocabulary } from '../app/data.ts';
 import type { useDraft } from '../app/useDraft.ts';
 import { useSaved } from '../library/useSaved.tsx';
@@ -29,7 +29,10 @@ export function PhotoDetails({
       draft.annotations.flatMap((held, k) => (k !== i ? [held] : mark ? [mark] : [])),
     );
   const save = () =>
-    put<{ revision: number }>(`/api/library/photos/${photoId}`, { record: draft, baseRevision: edit.base })
+    call('PUT /api/library/photos/{photoId}', {
+      params: { photoId },
+      body: { record: draft, baseRevision: edit.base },
+    })
       .then(async ({ revision }) => {
         setProblem(undefined);
         await saved('The photo’s details are saved.', revision);
@@ -37,7 +40,7 @@ export function PhotoDetails({
       })
       .catch((error: unknown) => setProblem(messageOf(error)));
   const takeOut = () =>
-    remove<{ revision: number }>(`/api/library/photos/${photoId}`)
+    call('DELETE /api/library/photos/{photoId}', { params: { photoId } })
       .then((answer) => saved('The photo is taken out.', answer.revision))
       .catch((error: unknown) => setProblem(messageOf(error)));
   return (

@@ -1,7 +1,7 @@
+import type { Photo } from '@hurrow/contract/photos';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { messageOf, post } from '../app/api.ts';
-import type { Photo } from './photosQuery.ts';
+import { call, messageOf } from '../app/api.ts';
 
 interface PhotoListProps {
   taxonId: string;
@@ -24,10 +24,11 @@ export function PhotoList({ taxonId, photos, open, onOpen }: PhotoListProps) {
     for (const [i, file] of pictures.entries()) {
       setSending({ done: i, all: pictures.length });
       try {
-        const { id } = await post<{ id: string }>(
-          `/api/library/taxa/${taxonId}/photos?keepPosition=${keep}`,
-          file,
-        );
+        const { id } = await call('POST /api/library/taxa/{taxonId}/photos', {
+          params: { taxonId },
+          query: { keepPosition: keep },
+          body: file,
+        });
         onOpen(id);
       } catch (error) {
         failed.push(`${file.name}: ${messageOf(error)}`);

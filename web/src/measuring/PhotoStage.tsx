@@ -1,3 +1,4 @@
+import type { Photo } from '@hurrow/contract/photos';
 import { useRef, useState } from 'react';
 import {
   angleAt,
@@ -9,7 +10,6 @@ import {
 } from '@hurrow/core/measurement';
 import { useVocabulary } from '../app/data.ts';
 import { Marks } from './Marks.tsx';
-import type { Photo } from './photosQuery.ts';
 
 type Tool = 'scale' | 'length' | 'angle' | 'count' | Annotation['shape'];
 

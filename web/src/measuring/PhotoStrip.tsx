@@ -1,8 +1,9 @@
+import type { Photo } from '@hurrow/contract/photos';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { useVocabulary } from '../app/data.ts';
 import { Marks } from './Marks.tsx';
-import { photosQuery, type Photo } from './photosQuery.ts';
+import { photosQuery } from './photosQuery.ts';
 import './photoStrip.css';
 
 /** The photos of a taxon in its profile, with their marks and their credit. */

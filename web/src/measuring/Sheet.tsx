@@ -4,7 +4,7 @@ import { sheetAsScore, sheetStatistics } from '@hurrow/core/measurement';
 import { parseRange, unitFactor, valueInWords, type Qualifiers } from '@hurrow/core/score';
 import type { Character } from '@hurrow/core/vocabulary';
 import { organTitle } from '@hurrow/core/vocabulary';
-import { messageOf, put } from '../app/api.ts';
+import { call, messageOf } from '../app/api.ts';
 import { useVocabulary } from '../app/data.ts';
 import { useDraft } from '../app/useDraft.ts';
 import { BroughtBack } from '../drafts/BroughtBack.tsx';
@@ -64,11 +64,14 @@ export function Sheet(props: SheetProps) {
     setText('');
   };
   const save = () =>
-    put<{ revision: number }>(`/api/library/taxa/${taxonId}/sheets`, {
-      characterId,
-      qualifiers: held?.qualifiers ?? {},
-      values,
-      baseRevision: edit.base,
+    call('PUT /api/library/taxa/{taxonId}/sheets', {
+      params: { taxonId },
+      body: {
+        characterId: character!.id,
+        qualifiers: held?.qualifiers ?? {},
+        values,
+        baseRevision: edit.base,
+      },
     })
       .then(async ({ revision: written }) => {
         await saved(`${character!.term}: ${values.length} measurements saved.`, written);

@@ -1,19 +1,10 @@
 import { queryOptions } from '@tanstack/react-query';
-import type { PhotoRecord } from '@hurrow/core/measurement';
-import { get } from '../app/api.ts';
-
-export interface Photo {
-  id: string;
-  /** Size of the picture on the screen, in pixels. */
-  width: number;
-  height: number;
-  record: PhotoRecord;
-}
+import { call } from '../app/api.ts';
 
 /** The photos of a taxon with what is said of them. */
 export const photosQuery = (taxonId: string) =>
   queryOptions({
     queryKey: ['photos', taxonId],
-    queryFn: () => get<{ revision: number; photos: Photo[] }>(`/api/library/taxa/${taxonId}/photos`),
+    queryFn: () => call('GET /api/library/taxa/{taxonId}/photos', { params: { taxonId } }),
     retry: false,
   });

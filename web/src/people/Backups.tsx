@@ -1,9 +1,10 @@
+import type { Backup } from '@hurrow/contract/backups';
 import { Button } from 'antd';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { counted } from '@hurrow/core/words';
-import { get, messageOf, post } from '../app/api.ts';
-import { momentInWords, sizeInWords, stateOfBackups, whatRestoringDoes, type Backup } from './backups.ts';
+import { call, messageOf } from '../app/api.ts';
+import { momentInWords, sizeInWords, stateOfBackups, whatRestoringDoes } from './backups.ts';
 import styles from './people.module.css';
 
 const KEY = ['backups'];
@@ -13,10 +14,10 @@ export function Backups() {
   const queries = useQueryClient();
   const held = useQuery({
     queryKey: KEY,
-    queryFn: () => get<{ shelf: string; days: number; backups: Backup[] }>('/api/backups'),
+    queryFn: () => call('GET /api/backups'),
   });
   const make = useMutation({
-    mutationFn: () => post('/api/backups'),
+    mutationFn: () => call('POST /api/backups'),
     onSuccess: () => queries.invalidateQueries({ queryKey: KEY }),
   });
   if (held.error) return <p className="problem">{messageOf(held.error)}</p>;
@@ -109,7 +110,7 @@ function BackupRow({ backup }: { backup: Backup }) {
 function Restoring({ backup, leave }: { backup: Backup; leave(): void }) {
   const { name } = backup;
   const restore = useMutation({
-    mutationFn: () => post<{ back: number }>(`/api/backups/${name}/restore`, { sure: name }),
+    mutationFn: () => call('POST /api/backups/{name}/restore', { params: { name }, body: { sure: name } }),
   });
   if (restore.data)
     return (

@@ -1,22 +1,17 @@
+import type { Account, NewAccount, PasswordChange } from '@hurrow/contract/accounts';
+import type { Role } from '@hurrow/contract/endpoint';
+import type { Session } from '@hurrow/contract/session';
 import { App, Button } from 'antd';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
-import { get, messageOf, post, put, remove } from '../app/api.ts';
-import type { Session } from '../app/session.ts';
+import { call, messageOf } from '../app/api.ts';
 import { NamesKept } from '../keeping/NamesKept.tsx';
 import { Backups } from './Backups.tsx';
 import field from '../app/field.module.css';
 import styles from './people.module.css';
 
-interface Account {
-  id: string;
-  email: string;
-  name: string;
-  role: 'owner' | 'instructor' | 'assistant';
-  left: boolean;
-}
-
-const MAY = {
+const MAY: Record<Role, string> = {
+  student: '',
   owner: 'everything',
   instructor: 'library, courses, quizzes and marks',
   assistant: 'looks at everything, enters papers, renews codes; changes no species, plan or mark',
@@ -42,20 +37,20 @@ export default function PeoplePage({ session }: { session: Session }) {
   );
 }
 
-const fieldsOf = (form: HTMLFormElement) => Object.fromEntries(new FormData(form)) as Record<string, string>;
+const fieldsOf = <Fields,>(form: HTMLFormElement) => Object.fromEntries(new FormData(form)) as Fields;
 
 /** Everyone who teaches here, with what the owner can do for them. */
 function Teachers() {
   const queries = useQueryClient();
-  const held = useQuery({ queryKey: ['accounts'], queryFn: () => get<Account[]>('/api/accounts') });
+  const held = useQuery({ queryKey: ['accounts'], queryFn: () => call('GET /api/accounts') });
   const [problem, setProblem] = useState<string>();
   /** A first password is shown once, until the page is left. */
   const [first, setFirst] = useState<{ name: string; password: string }>();
-  const run = async (work: () => Promise<{ password?: string }>, name: string) => {
+  const run = async (work: () => Promise<object>, name: string) => {
     setProblem(undefined);
     try {
-      const { password } = await work();
-      if (password) setFirst({ name, password });
+      const answer = await work();
+      if ('password' in answer) setFirst({ name, password: String(answer.password) });
       await queries.invalidateQueries({ queryKey: ['accounts'] });
     } catch (error) {
       setProblem(messageOf(error));
@@ -64,12 +59,12 @@ function Teachers() {
   const add = (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault();
     const form = event.currentTarget;
-    const fields = fieldsOf(form);
+    const fields = fieldsOf<NewAccount>(form);
     void run(async () => {
-      const added = await post<{ password: string }>('/api/accounts', fields);
+      const added = await call('POST /api/accounts', { body: fields });
       form.reset();
       return added;
-    }, fields['name']!);
+    }, fields.name);
   };
   return (
     <>
@@ -127,11 +122,11 @@ function Teacher({
   run,
 }: {
   account: Account;
-  run(work: () => Promise<{ password?: string }>, name: string): Promise<void>;
+  run(work: () => Promise<object>, name: string): Promise<void>;
 }) {
   const { id, name, email, role, left } = account;
-  const change = (next: { role: string; left: boolean }) =>
-    void run(() => put(`/api/accounts/${id}`, next), name);
+  const change = (next: { role: Role; left: boolean }) =>
+    void run(() => call('PUT /api/accounts/{accountId}', { params: { accountId: id }, body: next }), name);
   return (
     <tr className={left ? 'quiet' : ''}>
       <th scope="row">{name}</th>
@@ -145,7 +140,7 @@ function Teacher({
               className={field['field']}
               aria-label={`Role of ${name}`}
               value={role}
-              onChange={(event) => change({ role: event.target.value, left })}
+              onChange={(event) => change({ role: event.target.value as Role, left })}
             >
               <option>instructor</option>
               <option>assistant</option>
@@ -157,7 +152,15 @@ function Teacher({
       <td>
         {role !== 'owner' && (
           <>
-            <Button size="small" onClick={() => void run(() => post(`/api/accounts/${id}/password`), name)}>
+            <Button
+              size="small"
+              onClick={() =>
+                void run(
+                  () => call('POST /api/accounts/{accountId}/password', { params: { accountId: id } }),
+                  name,
+                )
+              }
+            >
               New password
             </Button>{' '}
             <Button size="small" onClick={() => change({ role, left: !left })}>
@@ -176,9 +179,9 @@ function OwnPassword() {
   const change = (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault();
     const form = event.currentTarget;
-    const { now, next } = fieldsOf(form);
+    const { now, next } = fieldsOf<PasswordChange>(form);
     setProblem(undefined);
-    put('/api/session/password', { now, next })
+    call('PUT /api/session/password', { body: { now, next } })
       .then(() => {
         form.reset();
         void message.success('Your password is changed. You are signed out everywhere else.');
@@ -212,7 +215,7 @@ function OwnPassword() {
       <Button htmlType="submit">Change it</Button>{' '}
       <Button
         onClick={() =>
-          void remove('/api/session/others')
+          void call('DELETE /api/session/others')
             .then(() => message.success('You are signed out everywhere else.'))
             .catch((error: unknown) => setProblem(messageOf(error)))
         }

@@ -1,15 +1,5 @@
+import type { Backup } from '@hurrow/contract/backups';
 import { counted } from '@hurrow/core/words';
-
-export interface Backup {
-  name: string;
-  bytes: number;
-  made: string;
-  library: string;
-  /** What it holds, in a sentence. */
-  holds: string;
-  courses: { name: string; students: number; quizzes: number; answers: number }[];
-  newestAnswer: string | null;
-}
 
 /** The size of a file as people say it: 4.9 MB. */
 export const sizeInWords = (bytes: number): string =>

@@ -1,16 +1,17 @@
+import type { WholeCourse } from '@hurrow/contract/courses';
+import type { MarkedAnswer, Marks, Quiz } from '@hurrow/contract/quizzes';
 import { App, Button } from 'antd';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answerText } from '@hurrow/core/names';
-import { messageOf, post } from '../app/api.ts';
-import type { Course } from '../app/data.ts';
+import { call, messageOf } from '../app/api.ts';
 import { MarkSheet } from './MarkSheet.tsx';
 import { OpenedAnswer } from './OpenedAnswer.tsx';
-import { marksQuery, type MarkedAnswer, type Marks, type Quiz } from './quizData.ts';
+import { marksQuery } from './quizData.ts';
 import { Rulings } from './Rulings.tsx';
 
 /** Marks: answers to rule on first, then the papers and the stations. Marks follow from rules and rulings; any can be overruled. */
-export function MarkPage({ course, quiz }: { course: Course; quiz: Quiz }) {
+export function MarkPage({ course, quiz }: { course: WholeCourse; quiz: Quiz }) {
   const query = useQuery({ ...marksQuery(quiz.id), enabled: quiz.state !== 'planned' });
   const [openId, setOpenId] = useState<string>();
   if (quiz.state === 'planned') return <p>Nothing to mark yet: the quiz has not been opened.</p>;
@@ -54,11 +55,14 @@ function Conflicts({ marks, quiz }: { marks: Marks; quiz: Quiz }) {
   const found = marks.answers.filter((answer) => answer.conflicting.length > 0);
   if (found.length === 0) return null;
   const decide = (answer: MarkedAnswer, written: MarkedAnswer['written']) =>
-    post(`/api/quizzes/${quiz.id}/paper`, {
-      studentId: answer.studentId,
-      stationId: answer.stationId,
-      answer: written,
-      decide: true,
+    call('POST /api/quizzes/{quizId}/paper', {
+      params: { quizId: quiz.id },
+      body: {
+        studentId: answer.studentId,
+        stationId: answer.stationId,
+        answer: written,
+        decide: true,
+      },
     })
       .then(refresh)
       .catch((error: unknown) => void message.error(messageOf(error)));

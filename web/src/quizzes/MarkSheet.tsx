@@ -1,7 +1,7 @@
+import type { MarkedAnswer, Marks } from '@hurrow/contract/quizzes';
 import { useState } from 'react';
 import { commonName } from '@hurrow/core/taxon';
 import { papersOf, pointsInWords, stationsOf, writtenInFull } from './marking.ts';
-import type { MarkedAnswer, Marks } from './quizData.ts';
 import styles from './marking.module.css';
 
 interface MarkSheetProps {

@@ -1,18 +1,19 @@
+import type { RulingBody } from '@hurrow/contract/quizzes';
+import type { WholeCourse } from '@hurrow/contract/courses';
+import type { MarkedAnswer, Marks, Quiz } from '@hurrow/contract/quizzes';
 import { Button } from 'antd';
 import { useState, type FormEvent } from 'react';
 import type { AnswerPart } from '@hurrow/core/names';
 import { commonName, scientificName } from '@hurrow/core/taxon';
-import { messageOf, post, remove } from '../app/api.ts';
-import type { Course } from '../app/data.ts';
+import { call, messageOf } from '../app/api.ts';
 import { useRefreshMarks } from './MarkPage.tsx';
 import { equalTo, pointsInWords } from './marking.ts';
-import type { MarkedAnswer, Marks, Quiz } from './quizData.ts';
 import styles from './marking.module.css';
 
 interface OpenedProps {
   answer: MarkedAnswer;
   marks: Marks;
-  course: Course;
+  course: WholeCourse;
   quiz: Quiz;
   onClose(): void;
 }
@@ -58,7 +59,13 @@ export function OpenedAnswer(props: OpenedProps) {
           {answer.ruling.reason ? `: ${answer.ruling.reason}` : ''}.{' '}
           <button
             className="link"
-            onClick={() => void done(remove(`/api/quizzes/${quiz.id}/rulings/${answer.ruling!.id}`))}
+            onClick={() =>
+              void done(
+                call('DELETE /api/quizzes/{quizId}/rulings/{rulingId}', {
+                  params: { quizId: quiz.id, rulingId: answer.ruling!.id },
+                }),
+              )
+            }
           >
             Take the ruling back
           </button>
@@ -67,7 +74,9 @@ export function OpenedAnswer(props: OpenedProps) {
       <Overrule
         {...props}
         truth={truth.id}
-        send={(body) => done(post(`/api/quizzes/${quiz.id}/rulings`, body))}
+        send={(body) =>
+          done(call('POST /api/quizzes/{quizId}/rulings', { params: { quizId: quiz.id }, body }))
+        }
       />
       {problem && (
         <p className="problem" role="alert">
@@ -89,7 +98,7 @@ function Overrule({
   marks,
   truth,
   send,
-}: OpenedProps & { truth: string; send(body: object): Promise<void> }) {
+}: OpenedProps & { truth: string; send(body: RulingBody): Promise<void> }) {
   const { parts, resolution } = answer.mark;
   const [points, setPoints] = useState<Partial<Record<AnswerPart, string>>>({});
   const [countsAs, setCountsAs] = useState(resolution.taxonId ?? '');

@@ -1,12 +1,13 @@
+import type { WholeCourse } from '@hurrow/contract/courses';
+import type { Marks, Quiz } from '@hurrow/contract/quizzes';
 import { useState, type FormEvent } from 'react';
 import { answerText, resolveName, type Answer, type AnswerPart } from '@hurrow/core/names';
 import { statesToSee } from '@hurrow/core/quiz';
 import { scientificName } from '@hurrow/core/taxon';
 import { stateOf, type Character } from '@hurrow/core/vocabulary';
-import { messageOf, post } from '../app/api.ts';
-import { useVocabulary, type Course } from '../app/data.ts';
+import { call, messageOf } from '../app/api.ts';
+import { useVocabulary } from '../app/data.ts';
 import { useKept } from '../drafts/useKept.ts';
-import type { Marks, Quiz } from './quizData.ts';
 
 const PARTS: Record<string, AnswerPart[]> = {
   common: ['name'],
@@ -22,7 +23,7 @@ export function PaperEntry({
   marks,
   onSaved,
 }: {
-  course: Course;
+  course: WholeCourse;
   quiz: Quiz;
   marks: Marks | undefined;
   onSaved(): void;
@@ -55,7 +56,10 @@ export function PaperEntry({
     let left = { ...typed };
     try {
       for (const [stationId, answer] of Object.entries(typed)) {
-        await post(`/api/quizzes/${quiz.id}/paper`, { studentId, stationId, answer });
+        await call('POST /api/quizzes/{quizId}/paper', {
+          params: { quizId: quiz.id },
+          body: { studentId, stationId, answer },
+        });
         left = Object.fromEntries(Object.entries(left).filter(([id]) => id !== stationId));
       }
       setSaved(course.students.find((student) => student.id === studentId)?.name);

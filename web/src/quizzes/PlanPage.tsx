@@ -1,3 +1,5 @@
+import type { WholeCourse } from '@hurrow/contract/courses';
+import type { Quiz } from '@hurrow/contract/quizzes';
 import { App, Button, Input, Select } from 'antd';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
@@ -5,19 +7,18 @@ import { useNavigate, useSearchParams } from 'react-router';
 import { dayOfYear } from '@hurrow/core/season';
 import { commonName, scientificName } from '@hurrow/core/taxon';
 import { MEDIUM_TITLES, MEDIUM_VIEWS, type Medium, type View } from '@hurrow/core/view';
-import { messageOf, post, put, remove } from '../app/api.ts';
-import { useLibrary, type Course } from '../app/data.ts';
+import { call, messageOf } from '../app/api.ts';
+import { useLibrary } from '../app/data.ts';
 import { SiteSpecimen } from '../app/Drawings.tsx';
 import { sessionQuery } from '../app/session.ts';
 import { BroughtBack } from '../drafts/BroughtBack.tsx';
 import { useKept } from '../drafts/useKept.ts';
 import type { Plan, Planned } from './planned.ts';
-import type { Quiz } from './quizData.ts';
 import { SeeingPicker } from './SeeingPicker.tsx';
 import { StationLine } from './StationLine.tsx';
 import { ViewEditor } from './ViewEditor.tsx';
 
-function freeTitle(course: Course): string {
+function freeTitle(course: WholeCourse): string {
   let n = course.quizzes.length + 1;
   while (course.quizzes.some((quiz) => quiz.title === `Quiz ${n}`)) n += 1;
   return `Quiz ${n}`;
@@ -30,7 +31,7 @@ const viewFor = (medium: Medium, day: number): View => ({
 });
 
 /** Plans a quiz by picking taxa, view and medium; says of each station what stands against it. */
-export function PlanPage({ course, quiz }: { course: Course; quiz: Quiz | undefined }) {
+export function PlanPage({ course, quiz }: { course: WholeCourse; quiz: Quiz | undefined }) {
   const { library, profiles } = useLibrary();
   const today = useQuery(sessionQuery).data?.today ?? '2026-01-01';
   const [search] = useSearchParams();
@@ -93,8 +94,8 @@ export function PlanPage({ course, quiz }: { course: Course; quiz: Quiz | undefi
     try {
       const body = { title, heldOn, stations };
       const id = quiz
-        ? (await put(`/api/quizzes/${quiz.id}`, body), quiz.id)
-        : (await post<{ id: string }>(`/api/courses/${course.id}/quizzes`, body)).id;
+        ? (await call('PUT /api/quizzes/{quizId}', { params: { quizId: quiz.id }, body }), quiz.id)
+        : (await call('POST /api/courses/{courseId}/quizzes', { params: { courseId: course.id }, body })).id;
       kept.settle(kept.value);
       await queries.invalidateQueries({ queryKey: ['course', course.id] });
       await queries.invalidateQueries({ queryKey: ['quiz', id] });
@@ -112,7 +113,7 @@ export function PlanPage({ course, quiz }: { course: Course; quiz: Quiz | undefi
   };
   const drop = async () => {
     try {
-      await remove(`/api/quizzes/${quiz!.id}`);
+      await call('DELETE /api/quizzes/{quizId}', { params: { quizId: quiz!.id } });
       await queries.invalidateQueries({ queryKey: ['course', course.id] });
       void go(`/c/${course.id}/quizzes`);
     } catch (error) {

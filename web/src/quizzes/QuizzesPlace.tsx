@@ -1,9 +1,10 @@
+import type { WholeCourse } from '@hurrow/contract/courses';
 import { Button } from 'antd';
 import { useQuery } from '@tanstack/react-query';
 import { Link, Navigate, NavLink, Route, Routes, useNavigate, useParams } from 'react-router';
 import { dayLabel, dayOfYear } from '@hurrow/core/season';
 import { messageOf } from '../app/api.ts';
-import { courseQuery, type Course } from '../app/data.ts';
+import { courseQuery } from '../app/data.ts';
 import { MarkPage } from './MarkPage.tsx';
 import { PlanPage } from './PlanPage.tsx';
 import { quizQuery } from './quizData.ts';
@@ -43,7 +44,7 @@ export default function QuizzesPlace({ courseId }: { courseId: string }) {
 
 const STATES = { planned: 'planned', open: 'open to students', closed: 'closed' };
 
-function QuizList({ course }: { course: Course }) {
+function QuizList({ course }: { course: WholeCourse }) {
   const go = useNavigate();
   return (
     <section className="page">
@@ -77,7 +78,7 @@ function QuizList({ course }: { course: Course }) {
                     {quiz.title}
                   </Link>
                 </td>
-                <td>{dayLabel(dayOfYear(quiz.held_on))}</td>
+                <td>{dayLabel(dayOfYear(quiz.heldOn))}</td>
                 <td className="num">{quiz.stations}</td>
                 <td className="num">
                   {quiz.students} of {course.students.length}
@@ -96,7 +97,7 @@ function QuizList({ course }: { course: Course }) {
   );
 }
 
-function QuizPage({ course }: { course: Course }) {
+function QuizPage({ course }: { course: WholeCourse }) {
   const { quizId = '' } = useParams();
   const query = useQuery(quizQuery(quizId));
   if (query.isPending) return <p className="opening">Opening the quiz…</p>;

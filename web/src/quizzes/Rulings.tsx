@@ -1,10 +1,10 @@
+import type { Marks, Quiz } from '@hurrow/contract/quizzes';
 import { App } from 'antd';
 import { scientificName } from '@hurrow/core/taxon';
 import { counted } from '@hurrow/core/words';
-import { messageOf, post, remove } from '../app/api.ts';
+import { call, messageOf } from '../app/api.ts';
 import { useRefreshMarks } from './MarkPage.tsx';
 import { ruledOn, toRule, type AnswerGroup } from './marking.ts';
-import type { Marks, Quiz } from './quizData.ts';
 
 /** Equal answers that the rules could not read, ruled once for all papers; and what has been ruled, with the way back. */
 export function Rulings({ marks, quiz }: { marks: Marks; quiz: Quiz }) {
@@ -14,9 +14,18 @@ export function Rulings({ marks, quiz }: { marks: Marks; quiz: Quiz }) {
   const done = (work: Promise<unknown>) =>
     void work.then(refresh).catch((error: unknown) => void message.error(messageOf(error)));
   const rule = ({ truth, answers }: AnswerGroup, countsAs: string | null) =>
-    done(post(`/api/quizzes/${quiz.id}/rulings`, { truth, answer: nameOnly(answers[0]!.written), countsAs }));
+    done(
+      call('POST /api/quizzes/{quizId}/rulings', {
+        params: { quizId: quiz.id },
+        body: { truth, answer: nameOnly(answers[0]!.written), countsAs },
+      }),
+    );
   const takeBack = (group: AnswerGroup) =>
-    done(remove(`/api/quizzes/${quiz.id}/rulings/${group.answers[0]!.ruling!.id}`));
+    done(
+      call('DELETE /api/quizzes/{quizId}/rulings/{rulingId}', {
+        params: { quizId: quiz.id, rulingId: group.answers[0]!.ruling!.id },
+      }),
+    );
   if (open.length + ruled.length === 0) return null;
   return (
     <section className="to-rule">

@@ -1,19 +1,21 @@
+import type { WholeCourse } from '@hurrow/contract/courses';
+import type { Quiz } from '@hurrow/contract/quizzes';
 import { App, Button } from 'antd';
 import { useQuery, useQueryClient, type Query } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { scientificName } from '@hurrow/core/taxon';
 import { MEDIUM_TITLES } from '@hurrow/core/view';
-import { messageOf, post } from '../app/api.ts';
-import { useLibrary, type Course } from '../app/data.ts';
+import { call, messageOf } from '../app/api.ts';
+import { useLibrary } from '../app/data.ts';
 import { ImportFile } from '../app/ImportFile.tsx';
 import { PaperEntry } from './PaperEntry.tsx';
 import { howFar } from './live.ts';
-import { marksQuery, type Quiz } from './quizData.ts';
+import { marksQuery } from './quizData.ts';
 import { useLive } from './useLive.ts';
 
 /** Opens and closes a quiz, shows who has answered, and takes answers from paper. */
-export function RunPage({ course, quiz }: { course: Course; quiz: Quiz }) {
+export function RunPage({ course, quiz }: { course: WholeCourse; quiz: Quiz }) {
   const live = useLive(quiz.id, quiz.state !== 'planned');
   const { every } = useLibrary();
   const queries = useQueryClient();
@@ -31,14 +33,13 @@ export function RunPage({ course, quiz }: { course: Course; quiz: Quiz }) {
     await queries.cancelQueries(stale);
     await queries.invalidateQueries(stale);
   };
+  const at = { params: { quizId: quiz.id } };
   const [working, setWorking] = useState<string>();
-  const act = async (path: string, body: object, said: string) => {
+  const act = async (work: Promise<unknown>, said: string, meanwhile = 'Working…') => {
     setProblem(undefined);
-    setWorking(
-      path === 'open' ? `Fixing ${quiz.stations.length} stations with their names and drawings…` : 'Working…',
-    );
+    setWorking(meanwhile);
     try {
-      await post(`/api/quizzes/${quiz.id}/${path}`, body);
+      await work;
       await refresh();
       void message.success(said);
     } catch (error) {
@@ -59,7 +60,13 @@ export function RunPage({ course, quiz }: { course: Course; quiz: Quiz }) {
             <Button
               type="primary"
               disabled={working !== undefined}
-              onClick={() => void act('open', {}, 'The quiz is open.')}
+              onClick={() =>
+                void act(
+                  call('POST /api/quizzes/{quizId}/open', at),
+                  'The quiz is open.',
+                  `Fixing ${quiz.stations.length} stations with their names and drawings…`,
+                )
+              }
             >
               Open to students
             </Button>
@@ -68,20 +75,26 @@ export function RunPage({ course, quiz }: { course: Course; quiz: Quiz }) {
         {quiz.state === 'open' && (
           <>
             Students sign in with course code <strong className="code">{course.code}</strong>.{' '}
-            <Button type="primary" onClick={() => void act('close', {}, 'The quiz is closed.')}>
+            <Button
+              type="primary"
+              onClick={() => void act(call('POST /api/quizzes/{quizId}/close', at), 'The quiz is closed.')}
+            >
               Close the quiz
             </Button>
           </>
         )}
         {quiz.state === 'closed' && (
           <>
-            <Button onClick={() => void act('open', {}, 'The quiz is open again.')}>Open again</Button>{' '}
+            <Button
+              onClick={() => void act(call('POST /api/quizzes/{quizId}/open', at), 'The quiz is open again.')}
+            >
+              Open again
+            </Button>{' '}
             <Button
               type={quiz.released ? 'default' : 'primary'}
               onClick={() =>
                 void act(
-                  'release',
-                  { released: !quiz.released },
+                  call('POST /api/quizzes/{quizId}/release', { ...at, body: { released: !quiz.released } }),
                   quiz.released ? 'Results are hidden.' : 'Students see their own result now.',
                 )
               }
@@ -114,7 +127,9 @@ export function RunPage({ course, quiz }: { course: Course; quiz: Quiz }) {
             )}
             {mode === 'file' && (
               <ImportFile
-                path={`/api/quizzes/${quiz.id}/responses/import`}
+                send={(body) =>
+                  call('POST /api/quizzes/{quizId}/responses/import', { params: { quizId: quiz.id }, body })
+                }
                 example={
                   course.marking.policy === 'common'
                     ? 'student,station,answer\nRowan Achterberg,1,paper birch'
@@ -150,8 +165,10 @@ export function RunPage({ course, quiz }: { course: Course; quiz: Quiz }) {
                       className="link"
                       onClick={() =>
                         void act(
-                          `stations/${station.id}/void`,
-                          { voided: !station.voided },
+                          call('POST /api/quizzes/{quizId}/stations/{stationId}/void', {
+                            params: { ...at.params, stationId: station.id },
+                            body: { voided: !station.voided },
+                          }),
                           station.voided
                             ? 'The station counts again.'
                             : 'The station is left out of all marks.',

@@ -1,9 +1,11 @@
+import type { WholeCourse } from '@hurrow/contract/courses';
+import type { LibraryAnswer } from '@hurrow/contract/library';
 import { useMemo } from 'react';
 import type { ProfiledTaxon } from '@hurrow/core/evidence';
 import { doubtsOf } from '@hurrow/core/quiz';
 import { commonName } from '@hurrow/core/taxon';
 import { listInWords, MEDIA, MEDIUM_TITLES, viewInWords, type Medium } from '@hurrow/core/view';
-import { useVocabulary, type Course, type LibraryAnswer } from '../app/data.ts';
+import { useVocabulary } from '../app/data.ts';
 import type { Planned } from './planned.ts';
 
 interface StationLineProps {
@@ -14,7 +16,7 @@ interface StationLineProps {
   last: boolean;
   list: readonly ProfiledTaxon[];
   library: LibraryAnswer;
-  course: Course;
+  course: WholeCourse;
   day: number;
   onOpen(): void;
   onMedium(medium: Medium): void;

@@ -1,6 +1,6 @@
+import type { MarkedAnswer, Marks } from '@hurrow/contract/quizzes';
 import { markAnswer, type Answer, type NamedTaxon } from '@hurrow/core/names';
 import { equalTo, papersOf, ruledOn, stationsOf, toRule, writtenInFull } from './marking.ts';
-import type { MarkedAnswer, Marks } from './quizData.ts';
 
 const taxon = (epithet: string, common: string): NamedTaxon => ({
   id: epithet,

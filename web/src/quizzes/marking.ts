@@ -1,5 +1,5 @@
+import type { MarkedAnswer, Marks } from '@hurrow/contract/quizzes';
 import { answerText } from '@hurrow/core/names';
-import type { MarkedAnswer, Marks } from './quizData.ts';
 
 /** Equal answers to one tree. */
 export interface AnswerGroup {

@@ -20,7 +20,7 @@ import {
   type RangeCells,
 } from '@hurrow/core/range';
 import { commonName, scientificName, type Taxon } from '@hurrow/core/taxon';
-import { get, messageOf, put } from '../app/api.ts';
+import { call, messageOf } from '../app/api.ts';
 import { courseQuery, useLibrary } from '../app/data.ts';
 import { useDraft } from '../app/useDraft.ts';
 import { BroughtBack } from '../drafts/BroughtBack.tsx';
@@ -41,7 +41,7 @@ export default function RangePage({ courseId, taxonId }: { courseId: string; tax
   const profiled = every.find(({ taxon }) => taxon.id === taxonId);
   const held = useQuery({
     queryKey: ['range', taxonId],
-    queryFn: () => get<RangeAnswer>(`/api/library/taxa/${taxonId}/range`),
+    queryFn: () => call('GET /api/library/taxa/{taxonId}/range', { params: { taxonId } }),
     retry: false,
   });
   if (held.isError) return <p className="problem">{messageOf(held.error)}</p>;
@@ -99,9 +99,12 @@ function RangeEditor({ courseId, taxon, held, elevation }: EditorProps) {
     setBusy(true);
     setProblem(undefined);
     try {
-      const { revision } = await put<{ revision: number }>(`/api/library/taxa/${taxon.id}/range`, {
-        range,
-        baseRevision: edit.base,
+      const { revision } = await call('PUT /api/library/taxa/{taxonId}/range', {
+        params: { taxonId: taxon.id },
+        body: {
+          range,
+          baseRevision: edit.base,
+        },
       });
       await saved(`The range of ${commonName(taxon)} is saved.`, revision);
       edit.settle(revision);

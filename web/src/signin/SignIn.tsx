@@ -1,8 +1,9 @@
+import type { Session } from '@hurrow/contract/session';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState, type FormEvent, type ReactNode } from 'react';
-import { messageOf, post } from '../app/api.ts';
+import type { Credentials, StudentCodes } from '@hurrow/contract/session';
+import { call, messageOf } from '../app/api.ts';
 import { PlaceFields } from '../app/PlaceFields.tsx';
-import type { Session } from '../app/session.ts';
 import { readPlace } from '../app/writtenPlace.ts';
 import './signin.css';
 
@@ -33,17 +34,15 @@ export function SignIn({ session }: { session: Session }) {
 }
 
 /** A form that posts its fields and then reloads who is signed in; what was typed stays when it fails. */
-function PostForm({
-  path,
+function SentForm<Name extends string>({
+  send,
   button,
   chief,
-  shape,
   children,
 }: {
-  path: string;
+  send(fields: Record<Name, string>): Promise<unknown>;
   button: string;
   chief?: boolean;
-  shape?: (fields: Record<string, string>) => unknown;
   children: ReactNode;
 }) {
   const queries = useQueryClient();
@@ -51,11 +50,11 @@ function PostForm({
   const [busy, setBusy] = useState(false);
   const submit = async (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault();
-    const fields = Object.fromEntries(new FormData(event.currentTarget)) as Record<string, string>;
+    const fields = Object.fromEntries(new FormData(event.currentTarget)) as Record<Name, string>;
     setBusy(true);
     setProblem(undefined);
     try {
-      await post(path, shape ? shape(fields) : fields);
+      await send(fields);
       await queries.invalidateQueries();
     } catch (error) {
       setProblem(messageOf(error));
@@ -103,7 +102,11 @@ function StudentDoor() {
     <section aria-labelledby="student-door">
       <h2 id="student-door">Students</h2>
       <p className="quiet">Both codes are on the card your instructor gave you.</p>
-      <PostForm path="/api/session/student" button="Start" chief>
+      <SentForm<keyof StudentCodes>
+        send={(body) => call('POST /api/session/student', { body })}
+        button="Start"
+        chief
+      >
         <Field
           label="Course code"
           name="courseCode"
@@ -120,7 +123,7 @@ function StudentDoor() {
           autoCapitalize="characters"
           required
         />
-      </PostForm>
+      </SentForm>
     </section>
   );
 }
@@ -130,10 +133,14 @@ function AccountDoor() {
     <section aria-labelledby="account-door">
       <h2 id="account-door">Instructors</h2>
       <p className="quiet">Species, courses, quizzes and what to teach next.</p>
-      <PostForm path="/api/session/account" button="Sign in" chief>
+      <SentForm<keyof Credentials>
+        send={(body) => call('POST /api/session/account', { body })}
+        button="Sign in"
+        chief
+      >
         <Field label="E-mail" name="email" type="email" autoComplete="username" required />
         <Field label="Password" name="password" type="password" autoComplete="current-password" required />
-      </PostForm>
+      </SentForm>
     </section>
   );
 }
@@ -145,17 +152,19 @@ function DemoDoor() {
         <h2 id="demo-door">The demo</h2>
         Made-up people at a made-up college, real trees. Come in as either of them:
       </div>
-      <PostForm
-        path="/api/session/demo"
+      <SentForm
+        send={() => call('POST /api/session/demo', { body: { as: 'instructor' } })}
         button="Enter as the instructor"
         chief
-        shape={() => ({ as: 'instructor' })}
       >
         {null}
-      </PostForm>
-      <PostForm path="/api/session/demo" button="Enter as a student" shape={() => ({ as: 'student' })}>
+      </SentForm>
+      <SentForm
+        send={() => call('POST /api/session/demo', { body: { as: 'student' } })}
+        button="Enter as a student"
+      >
         {null}
-      </PostForm>
+      </SentForm>
     </section>
   );
 }
@@ -168,15 +177,14 @@ function Setup() {
       <p className="quiet">
         You become its owner. The library is empty; the next page lets you enter or import species.
       </p>
-      <PostForm
-        path="/api/setup"
-        button="Create owner and library"
-        chief
-        shape={(fields) => {
+      <SentForm<'name' | 'email' | 'password' | 'libraryName'>
+        send={async (fields) => {
           const read = readPlace(place);
           if ('problem' in read) throw new Error(read.problem);
-          return { ...fields, ...read };
+          return call('POST /api/setup', { body: { ...fields, ...read } });
         }}
+        button="Create owner and library"
+        chief
       >
         <Field label="Your name" name="name" autoComplete="name" required />
         <Field label="E-mail" name="email" type="email" autoComplete="username" required />
@@ -193,7 +201,7 @@ function Setup() {
           Where you note flowering and leaf fall; months are shifted from there to each course’s site.
         </p>
         <PlaceFields place={place} onChange={setPlace} />
-      </PostForm>
+      </SentForm>
     </section>
   );
 }

@@ -1,9 +1,10 @@
+import type { LibraryAnswer } from '@hurrow/contract/library';
 import { Button, Select } from 'antd';
 import { useNavigate } from 'react-router';
 import type { Score } from '@hurrow/core/score';
 import { commonName, scientificName, type Taxon } from '@hurrow/core/taxon';
 import { ORGANS, type Vocabulary } from '@hurrow/core/vocabulary';
-import { useLibrary, type LibraryAnswer } from '../app/data.ts';
+import { useLibrary } from '../app/data.ts';
 import { BroughtBack } from '../drafts/BroughtBack.tsx';
 import { CalendarFields } from './CalendarFields.tsx';
 import { CautionFields } from './CautionFields.tsx';

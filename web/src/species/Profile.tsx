@@ -1,3 +1,4 @@
+import type { LibraryAnswer } from '@hurrow/contract/library';
 import { Button } from 'antd';
 import { useQuery } from '@tanstack/react-query';
 import { useLayoutEffect, useMemo, useState } from 'react';
@@ -21,7 +22,7 @@ import {
   type ShownOrgan,
   type Vocabulary,
 } from '@hurrow/core/vocabulary';
-import { calendarAtSite, courseQuery, useLibrary, type LibraryAnswer } from '../app/data.ts';
+import { calendarAtSite, courseQuery, useLibrary } from '../app/data.ts';
 import { Specimen, twigView } from '../app/Drawings.tsx';
 import { useFieldDate, useRibbonRows, type RibbonRow } from '../app/fieldDate.tsx';
 import { useKeys } from '../app/keys.ts';

@@ -1,3 +1,4 @@
+import type { LibraryAnswer } from '@hurrow/contract/library';
 import { useQueryClient } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -5,8 +6,8 @@ import { checkScores, type Score } from '@hurrow/core/score';
 import { checkCalendar } from '@hurrow/core/season';
 import { scientificName, type Taxon } from '@hurrow/core/taxon';
 import type { Vocabulary } from '@hurrow/core/vocabulary';
-import { ApiError, messageOf, post, put, remove } from '../app/api.ts';
-import { libraryQuery, type LibraryAnswer } from '../app/data.ts';
+import { isProblem, call, messageOf } from '../app/api.ts';
+import { libraryQuery } from '../app/data.ts';
 import { useKept } from '../drafts/useKept.ts';
 import { useSaved } from '../library/useSaved.tsx';
 import {
@@ -58,7 +59,7 @@ export function useEditing({ courseId, library, vocabulary, taxon, scores }: Edi
   const { calendar, problem: monthProblem } = readMonths(months);
 
   const fail = (error: unknown) => {
-    const stale = error instanceof ApiError && error.status === 409 && taxon !== undefined;
+    const stale = isProblem(error, 'stale') && taxon !== undefined;
     setProblem({ message: messageOf(error), stale });
     setBusy(false);
   };
@@ -75,8 +76,8 @@ export function useEditing({ courseId, library, vocabulary, taxon, scores }: Edi
     setProblem(undefined);
     try {
       const saved = taxon
-        ? await put<{ id: string; revision: number }>(`/api/library/taxa/${taxon.id}`, body)
-        : await post<{ id: string; revision: number }>('/api/library/taxa', body);
+        ? await call('PUT /api/library/taxa/{taxonId}', { params: { taxonId: taxon.id }, body })
+        : await call('POST /api/library/taxa', { body });
       await saidSaved(`${scientificName(names)} is saved.`, saved.revision);
       kept.settle(noEdits(saved.revision, edits.sourceId));
       void go(`/c/${courseId}/species/${saved.id}`);
@@ -100,7 +101,7 @@ export function useEditing({ courseId, library, vocabulary, taxon, scores }: Edi
     const { id, ...stored } = taxon;
     try {
       const body = { taxon: { ...stored, retired }, changes: [], baseRevision: library.revision };
-      const saved = await put<{ revision: number }>(`/api/library/taxa/${id}`, body);
+      const saved = await call('PUT /api/library/taxa/{taxonId}', { params: { taxonId: id }, body });
       await saidSaved(
         `${scientificName(taxon)} is ${retired ? 'retired' : 'back in the library'}.`,
         saved.revision,
@@ -114,7 +115,9 @@ export function useEditing({ courseId, library, vocabulary, taxon, scores }: Edi
     if (!taxon) return;
     setBusy(true);
     try {
-      const { revision } = await remove<{ revision: number }>(`/api/library/taxa/${taxon.id}`);
+      const { revision } = await call('DELETE /api/library/taxa/{taxonId}', {
+        params: { taxonId: taxon.id },
+      });
       await saidSaved(`${scientificName(taxon)} is deleted.`, revision);
       kept.settle(noEdits(revision, edits.sourceId));
       void go(`/c/${courseId}/species`);

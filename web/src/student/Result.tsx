@@ -1,31 +1,15 @@
 import { useQuery } from '@tanstack/react-query';
 import { Link, useParams } from 'react-router';
-import { get, messageOf } from '../app/api.ts';
-
-interface ResultAnswer {
-  title: string;
-  points: number;
-  outOf: number;
-  rows: {
-    position: number;
-    written: string;
-    points: number;
-    outOf: number;
-    truth: string;
-    latin: boolean;
-    family: string | null;
-    remarks: string[];
-  }[];
-}
+import { call, messageOf } from '../app/api.ts';
 
 const show = (points: number) => String(Number(points.toFixed(2)));
 
 /** A student's own result, station by station. */
 export function Result() {
-  const { quizId } = useParams();
+  const { quizId = '' } = useParams();
   const query = useQuery({
     queryKey: ['result', quizId],
-    queryFn: () => get<ResultAnswer>(`/api/sit/quizzes/${quizId}/result`),
+    queryFn: () => call('GET /api/sit/quizzes/{quizId}/result', { params: { quizId } }),
   });
   if (!query.data)
     return (

@@ -1,9 +1,10 @@
+import type { OpenQuiz, SeeingAsked, Sitting } from '@hurrow/contract/sitting';
 import { useState, type FormEvent } from 'react';
 import { Link, Navigate, useNavigate, useParams } from 'react-router';
 import type { Answer } from '@hurrow/core/names';
 import { LONGEST } from './cleaned.ts';
 import type { Outbox } from './outbox.ts';
-import { FIELDS, type OpenQuiz, type SeeingAsked, type Sitting } from './sitting.ts';
+import { FIELDS } from './sitting.ts';
 
 /** One station after another. Going on writes the answer down on the phone and sends it. */
 export function Sit({ sitting, outbox }: { sitting: Sitting; outbox: Outbox }) {

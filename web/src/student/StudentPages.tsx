@@ -1,11 +1,11 @@
+import type { Sitting } from '@hurrow/contract/sitting';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { lazy, Suspense, useEffect, useState, useSyncExternalStore } from 'react';
 import { Link, Route, Routes } from 'react-router';
-import { get, messageOf, onSessionLost, remove } from '../app/api.ts';
+import { call, messageOf, onSessionLost } from '../app/api.ts';
 import { Outbox } from './outbox.ts';
 import { Result } from './Result.tsx';
 import { Sit } from './Sit.tsx';
-import type { Sitting } from './sitting.ts';
 import './student.css';
 
 // Drawings and evidence come only to those who look at trees: a quiz loads little.
@@ -15,7 +15,7 @@ const Trees = lazy(() => import('./Trees.tsx'));
 export default function StudentPages() {
   const query = useQuery({
     queryKey: ['sit'],
-    queryFn: () => get<Sitting>('/api/sit'),
+    queryFn: () => call('GET /api/sit'),
     refetchInterval: 30_000,
   });
   if (query.isPending) return <p className="pad">Opening…</p>;
@@ -99,7 +99,7 @@ function Open({ sitting, outbox }: { sitting: Sitting; outbox: Outbox }) {
 function Today({ sitting }: { sitting: Sitting }) {
   const queries = useQueryClient();
   const leave = async () => {
-    await remove('/api/session');
+    await call('DELETE /api/session');
     queries.clear();
     window.location.assign('/');
   };

@@ -1,3 +1,4 @@
+import type { Sitting } from '@hurrow/contract/sitting';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState, type ReactNode } from 'react';
 import { Link, Route, Routes, useParams, useSearchParams } from 'react-router';
@@ -20,7 +21,6 @@ import { useGround, type Ground } from '../lookalikes/setting.ts';
 import '../lookalikes/keys.css';
 import { useWork } from '../workers/useWork.ts';
 import { Working } from '../workers/Working.tsx';
-import type { Sitting } from './sitting.ts';
 import styles from './trees.module.css';
 
 /** The trees of the course on a student's phone: what the instructor has opened of profiles, contrasts, key and recap. */

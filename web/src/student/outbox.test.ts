@@ -211,7 +211,7 @@ test('the same answer sent again keeps its id, so that the server stores it once
 });
 
 test('an answer that came too late stays on the phone with the reason, and does not hold up others', async () => {
-  answer = () => json(409, { message: 'The quiz is closed.' });
+  answer = () => json(409, { code: 'late', message: 'The quiz is closed.' });
   const outbox = await open('ava');
   void outbox.write('station-1', { name: 'birch' });
   await settled();

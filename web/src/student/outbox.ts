@@ -1,5 +1,5 @@
 import type { Answer } from '@hurrow/core/names';
-import { ApiError, post } from '../app/api.ts';
+import { ApiError, call, isProblem } from '../app/api.ts';
 import { AnswerStore, type HeldAnswer } from './answerStore.ts';
 import { cleaned } from './cleaned.ts';
 
@@ -92,9 +92,9 @@ export class Outbox {
     if (batch.length === 0) return;
     this.sending = true;
     try {
-      const answer = await post<{ received: string[]; refused: { id: string; message: string }[] }>(
-        '/api/sit/responses',
-        { responses: batch.map(asSent) },
+      const answer = await call(
+        'POST /api/sit/responses',
+        { body: { responses: batch.map(asSent) } },
         GIVE_UP,
       );
       this.reached();
@@ -158,11 +158,11 @@ export class Outbox {
   }
 
   private async failed(error: unknown, batch: readonly HeldAnswer[]): Promise<void> {
-    this.offline = !(error instanceof ApiError) || error.status === 0;
+    this.offline = !(error instanceof ApiError) || error.code === 'offline';
     this.problem = this.offline ? undefined : (error as Error).message;
     this.failures += 1;
     this.pauseUntil = performance.now() + Math.min(LONGEST_PAUSE, FIRST_PAUSE * 2 ** (this.failures - 1));
-    const final = error instanceof ApiError && [404, 409, 422].includes(error.status);
+    const final = isProblem(error, 'missing', 'conflict', 'late', 'invalid');
     // One answer alone is refused for good; of several the server says of each what becomes of it.
     if (final && batch.length === 1)
       await this.settle([], [{ id: batch[0]!.id, message: (error as Error).message }]);

@@ -14,10 +14,10 @@ import { appraise, buildKey, questionsAt, replaceCouplet, type Key, type KeyOpti
 import type { Condition } from '@hurrow/core/condition';
 import { mineRules } from '@hurrow/core/rule';
 import { midMonth } from '@hurrow/core/season';
-import { profilesOf, vocabularyOfLibrary, type Library } from '@hurrow/core/library';
+import { profilesOf, vocabularyOfLibrary } from '@hurrow/core/library';
 import type { View } from '@hurrow/core/view';
 import type { Level, Vocabulary } from '@hurrow/core/vocabulary';
-import { get } from '../app/api.ts';
+import { call } from '../app/api.ts';
 
 /**
  * What a computation starts from, named and not sent: the worker reads the library itself, since a large one handed over would hold up
@@ -41,7 +41,7 @@ interface Setting {
 }
 
 async function settingOf({ revision, taxa, levels, view, options }: Asked): Promise<Setting> {
-  const library = await get<Library>(`/api/library?revision=${revision}`);
+  const library = await call('GET /api/library', { query: { revision } });
   const whole = vocabularyOfLibrary(library);
   const wanted = new Set(taxa);
   const few = { ...library, taxa: library.taxa.filter(({ taxon }) => wanted.has(taxon.id)) };

@@ -2,7 +2,8 @@ import Joi from 'joi';
 import type { Condition } from '@hurrow/core/condition';
 import type { Key } from '@hurrow/core/key';
 import type { KeptRule } from '@hurrow/core/rule';
-import { viewSchema } from '../quizzes/schema.ts';
+import { endpoint, INSTRUCTORS, STAFF, type Revised } from './endpoint.ts';
+import { viewSchema } from './quizzes.ts';
 
 /** What an instructor calls the sure way to tell two taxa apart, and the characters that it rests on. */
 export interface SureWay {
@@ -18,6 +19,18 @@ export interface KeptKey {
   options: { level: 'beginner' | 'intermediate' | 'advanced'; banned: string[]; manyLeads: boolean };
 }
 
+/** A kept key with its id. */
+export type NamedKey = KeptKey & { id: string };
+
+/** The sure ways of all pairs, the rules of thumb and the kept keys. */
+export interface Lookalikes extends Revised {
+  /** By both ids in alphabetical order, with a bar between them. */
+  sureWays: Record<string, SureWay>;
+  rules: KeptRule[];
+  keys: NamedKey[];
+}
+
+const uuid = Joi.object({ id: Joi.string().uuid().required() });
 const base = Joi.number().integer().min(0).required();
 const taxonId = Joi.string().max(120);
 
@@ -91,4 +104,84 @@ export const keptKeySchema = Joi.object<KeptKey & { baseRevision: number }>({
     manyLeads: Joi.boolean().required(),
   }).required(),
   baseRevision: base,
+});
+export const all = endpoint<{ answer: Lookalikes }>()({
+  method: 'get',
+  path: '/api/library/lookalikes',
+  summary:
+    'The sure ways of all pairs, the rules of thumb and the kept keys, with the revision they stand at.',
+  allow: STAFF,
+});
+
+export const saySureWay = endpoint<{
+  body: SureWay & { baseRevision: number };
+  answer: Revised & { id: string };
+}>()({
+  method: 'put',
+  path: '/api/library/pairs/{a}/{b}/sure-way',
+  summary: 'What tells two taxa apart for sure, in the instructor’s words; an empty text takes it away.',
+  allow: INSTRUCTORS,
+  body: sureWaySchema,
+});
+
+export const addRule = endpoint<{
+  body: { rule: Omit<KeptRule, 'id'>; baseRevision: number };
+  answer: Revised & { id: string };
+}>()({
+  method: 'post',
+  path: '/api/library/rules',
+  summary: 'Adds a rule of thumb.',
+  allow: INSTRUCTORS,
+  body: ruleSchema,
+});
+
+export const changeRule = endpoint<{
+  body: { rule: Omit<KeptRule, 'id'>; baseRevision: number };
+  answer: Revised & { id: string };
+}>()({
+  method: 'put',
+  path: '/api/library/rules/{id}',
+  summary: 'Changes a rule of thumb.',
+  allow: INSTRUCTORS,
+  params: uuid,
+  body: ruleSchema,
+});
+
+export const removeRule = endpoint<{ answer: Revised & { id: string } }>()({
+  method: 'delete',
+  path: '/api/library/rules/{id}',
+  summary: 'Takes a rule of thumb away. Can be undone.',
+  allow: INSTRUCTORS,
+  params: uuid,
+});
+
+export const keepKey = endpoint<{
+  body: KeptKey & { baseRevision: number };
+  answer: Revised & { id: string };
+}>()({
+  method: 'post',
+  path: '/api/library/keys',
+  summary: 'Keeps a key under a name.',
+  allow: INSTRUCTORS,
+  body: keptKeySchema,
+});
+
+export const changeKey = endpoint<{
+  body: KeptKey & { baseRevision: number };
+  answer: Revised & { id: string };
+}>()({
+  method: 'put',
+  path: '/api/library/keys/{id}',
+  summary: 'Changes a kept key.',
+  allow: INSTRUCTORS,
+  params: uuid,
+  body: keptKeySchema,
+});
+
+export const removeKey = endpoint<{ answer: Revised & { id: string } }>()({
+  method: 'delete',
+  path: '/api/library/keys/{id}',
+  summary: 'Takes a kept key away. Can be undone.',
+  allow: INSTRUCTORS,
+  params: uuid,
 });

@@ -1,7 +1,17 @@
 import Joi from 'joi';
 import { CAUTION_KINDS, type Taxon } from '@hurrow/core/taxon';
 import { CALENDAR_PARTS } from '@hurrow/core/season';
+import type { Found, Library } from '@hurrow/core/library';
 import { FREQUENCIES, type Qualifiers, type ScoreValue } from '@hurrow/core/score';
+
+import { endpoint, INSTRUCTORS, STAFF, type Revised } from './endpoint.ts';
+
+/** The library at a revision. Retired taxa are in it: old quizzes need their names. */
+export interface LibraryAnswer extends Library {
+  id: string;
+  name: string;
+  revision: number;
+}
 
 /** A taxon as it is sent; its id is in the address. */
 export type TaxonBody = Omit<Taxon, 'id'>;
@@ -157,4 +167,77 @@ export const bulkSchema = Joi.object<BulkBody>({
     .required(),
   baseRevision: Joi.number().integer().min(0).required(),
   summary: words(200).required(),
+});
+export const whole = endpoint<{ query: { revision?: number }; answer: LibraryAnswer }>()({
+  method: 'get',
+  path: '/api/library',
+  summary:
+    'The library: taxa with what every source says of them, as now or as at a revision. A student gets the taught list as it is now, if the course opens it.',
+  allow: [...STAFF, 'student'],
+  query: Joi.object({
+    revision: Joi.number()
+      .integer()
+      .min(0)
+      .max(2 ** 31 - 1),
+  }),
+});
+
+export const addTaxon = endpoint<{ body: SaveBody; answer: Revised & { id: string } }>()({
+  method: 'post',
+  path: '/api/library/taxa',
+  summary: 'Adds a taxon with its first scores.',
+  allow: INSTRUCTORS,
+  body: saveSchema,
+});
+
+export const saveTaxon = endpoint<{ body: SaveBody; answer: Revised & { id: string } }>()({
+  method: 'put',
+  path: '/api/library/taxa/{taxonId}',
+  summary:
+    'Saves names and changed scores of a taxon as one revision. Merges with other people’s changes by character.',
+  allow: INSTRUCTORS,
+  body: saveSchema,
+});
+
+export const deleteTaxon = endpoint<{ answer: Revised }>()({
+  method: 'delete',
+  path: '/api/library/taxa/{taxonId}',
+  summary:
+    'Deletes a taxon on which no list, quiz, ruling or reteaching rests. Older revisions keep it, and undoing brings it back.',
+  allow: INSTRUCTORS,
+});
+
+export const undo = endpoint<{ params: { revision: number }; answer: Revised }>()({
+  method: 'post',
+  path: '/api/library/revisions/{revision}/undo',
+  params: Joi.object({
+    revision: Joi.number()
+      .integer()
+      .min(1)
+      .max(2 ** 31 - 1)
+      .required()
+      .label('Revision'),
+  }),
+  summary: 'Takes a revision back by writing the values before it as a new revision.',
+  allow: INSTRUCTORS,
+});
+
+export const saveScores = endpoint<{ body: BulkBody; answer: Revised }>()({
+  method: 'post',
+  path: '/api/library/scores',
+  summary: 'Saves scores of many taxa as one revision: one character down a list, for example.',
+  allow: INSTRUCTORS,
+  body: bulkSchema,
+  limit: '20mb',
+});
+
+export const search = endpoint<{ query: { q: string; limit: number }; answer: { found: Found[] } }>()({
+  method: 'get',
+  path: '/api/library/search',
+  summary: 'Finds taxa by any names and states: “needles 5 blue white bark”. Typing errors are tolerated.',
+  allow: STAFF,
+  query: Joi.object({
+    q: Joi.string().allow('').max(200).required(),
+    limit: Joi.number().integer().min(1).max(2000).default(200),
+  }),
 });

@@ -1,0 +1,177 @@
+import Joi from 'joi';
+import type { MarkingPolicy } from '@hurrow/core/names';
+import { NAMING_POLICIES } from '@hurrow/core/names';
+import { TEACHING_STARTS, type TeachingStart } from '@hurrow/core/vocabulary';
+import { endpoint, INSTRUCTORS, STAFF, type Done } from './endpoint.ts';
+import type { ImportReport } from './reports.ts';
+import type { QuizSummary } from './quizzes.ts';
+
+/** What students of a course may open beside their quizzes. */
+export const OPEN_TO_STUDENTS = ['profiles', 'contrasts', 'keys', 'recap'] as const;
+export type OpenToStudents = (typeof OPEN_TO_STUDENTS)[number];
+
+export interface CourseBody {
+  name: string;
+  startsOn: string;
+  weeks: number;
+  audience: 'technical' | 'plain';
+  units: 'metric' | 'imperial';
+  marking: MarkingPolicy;
+  latitude: number;
+  longitude: number;
+  elevation: number;
+  /** The organ that profiles begin with. */
+  startsWith?: TeachingStart;
+  opens?: OpenToStudents[];
+}
+
+/** A course as it stands. */
+export interface Course extends CourseBody {
+  id: string;
+  /** What its students sign in with, beside their own code. */
+  code: string;
+  startsWith: TeachingStart;
+  opens: OpenToStudents[];
+}
+
+/** A part of the taught list. */
+export interface CourseSet {
+  id: string;
+  title: string;
+  week: number | null;
+  taxa: string[];
+}
+
+export interface Student {
+  id: string;
+  name: string;
+  /** Personal code. */
+  code: string;
+  /** The name was taken away, and the code opens nothing. */
+  nameless: boolean;
+}
+
+/** A course with what is in it. */
+export interface WholeCourse extends Course {
+  sets: CourseSet[];
+  students: Student[];
+  quizzes: QuizSummary[];
+}
+
+const points = Joi.number().min(0).max(20).required();
+
+export const isoDate = () =>
+  Joi.string()
+    .pattern(/^\d{4}-\d{2}-\d{2}$/)
+    .custom((value: string, helpers) => {
+      const date = new Date(`${value}T00:00:00Z`);
+      const year = Number(value.slice(0, 4));
+      const real = !Number.isNaN(date.getTime()) && date.toISOString().slice(0, 10) === value;
+      return real && year >= 1900 && year <= 2200 ? value : helpers.error('string.pattern.base');
+    })
+    .messages({ 'string.pattern.base': '{{#label}} is no date; write it like 2026-10-15' });
+
+export const courseSchema = Joi.object<CourseBody>({
+  name: Joi.string().trim().max(120).required().label('Name of the course'),
+  startsOn: isoDate().required().label('First day'),
+  weeks: Joi.number().integer().min(1).max(60).required().label('Weeks'),
+  audience: Joi.string().valid('technical', 'plain').required().label('Audience'),
+  units: Joi.string().valid('metric', 'imperial').required().label('Units'),
+  marking: Joi.object({
+    policy: Joi.string()
+      .valid(...NAMING_POLICIES)
+      .required(),
+    points: Joi.object({ name: points, genus: points, epithet: points, family: points }).required(),
+    deduction: Joi.number().min(0).max(20).required(),
+  })
+    .required()
+    .label('Marking'),
+  latitude: Joi.number().min(-90).max(90).required().label('Latitude'),
+  longitude: Joi.number().min(-180).max(180).required().label('Longitude'),
+  elevation: Joi.number().min(-450).max(6000).required().label('Elevation'),
+  startsWith: Joi.string()
+    .valid(...TEACHING_STARTS)
+    .default('leaf'),
+  opens: Joi.array()
+    .items(Joi.string().valid(...OPEN_TO_STUDENTS))
+    .unique()
+    .default([]),
+});
+
+export interface SetBody {
+  title: string;
+  week?: number | null;
+  taxa: string[];
+}
+
+export const listSchema = Joi.object<{ sets: SetBody[] }>({
+  sets: Joi.array()
+    .items(
+      Joi.object({
+        title: Joi.string().trim().max(120).required().label('Title of the set'),
+        week: Joi.number().integer().min(1).max(60).allow(null),
+        taxa: Joi.array().items(Joi.string()).required(),
+      }),
+    )
+    .required(),
+});
+export const all = endpoint<{ answer: Course[] }>()({
+  method: 'get',
+  path: '/api/courses',
+  summary: 'All courses.',
+  allow: STAFF,
+});
+
+export const add = endpoint<{ body: CourseBody; answer: { id: string } }>()({
+  method: 'post',
+  path: '/api/courses',
+  summary: 'Makes a course with an empty list.',
+  allow: INSTRUCTORS,
+  body: courseSchema,
+});
+
+export const one = endpoint<{ answer: WholeCourse }>()({
+  method: 'get',
+  path: '/api/courses/{courseId}',
+  summary:
+    'A course with its sets, students and quizzes. A student gets the own course, with nothing of other students or of quizzes.',
+  allow: [...STAFF, 'student'],
+});
+
+export const change = endpoint<{ body: CourseBody; answer: Done }>()({
+  method: 'put',
+  path: '/api/courses/{courseId}',
+  summary: 'Changes the settings of a course. Open and closed quizzes keep those they were opened with.',
+  allow: INSTRUCTORS,
+  body: courseSchema,
+});
+
+export const changeList = endpoint<{ body: { sets: SetBody[] }; answer: Done }>()({
+  method: 'put',
+  path: '/api/courses/{courseId}/list',
+  summary: 'Replaces the taught list: sets in order, taxa in order within them.',
+  allow: INSTRUCTORS,
+  body: listSchema,
+});
+
+export const importStudents = endpoint<{ body: { csv: string; dryRun: boolean }; answer: ImportReport }>()({
+  method: 'post',
+  path: '/api/courses/{courseId}/students/import',
+  summary: 'Imports a class list (CSV with a column “name”); with dryRun it only says what it would do.',
+  allow: INSTRUCTORS,
+  body: Joi.object({ csv: Joi.string().required().label('File'), dryRun: Joi.boolean().required() }),
+});
+
+export const renewCode = endpoint<{ answer: { code: string } }>()({
+  method: 'post',
+  path: '/api/courses/{courseId}/students/{studentId}/code',
+  summary: 'Gives a student a new personal code in place of one that is lost or known to others.',
+  allow: STAFF,
+});
+
+export const takeOff = endpoint<{ answer: Done }>()({
+  method: 'delete',
+  path: '/api/courses/{courseId}/students/{studentId}',
+  summary: 'Takes a student without answers off the class list.',
+  allow: INSTRUCTORS,
+});

@@ -1,0 +1,33 @@
+/** What kind of thing went wrong, for programs; the message says it to people. */
+export type ProblemCode =
+  /** Something that was sent is not valid. */
+  | 'invalid'
+  /** What is asked for is not there. */
+  | 'missing'
+  /** It can not be done as things stand. */
+  | 'conflict'
+  /** Someone else changed it meanwhile. */
+  | 'stale'
+  /** The student has answers, which would be lost. */
+  | 'hasAnswers'
+  /** A station’s tree has too few scores to be drawn; `details` is `{ position }`. */
+  | 'tooLittleToDraw'
+  /** The quiz was closed before the answer came. */
+  | 'late'
+  | 'signedOut'
+  | 'forbidden'
+  /** Too many calls in a short time. */
+  | 'tooMany'
+  | 'tooLarge'
+  | 'diskFull'
+  /** A part of the store cannot be read. */
+  | 'damaged'
+  | 'unexpected';
+
+/** What a call that failed is answered with. */
+export interface ProblemAnswer {
+  code: ProblemCode;
+  /** What is wrong and what to do, for people. */
+  message: string;
+  details?: unknown;
+}

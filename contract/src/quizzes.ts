@@ -1,0 +1,326 @@
+import Joi from 'joi';
+import { MOST_QUESTIONS, type PlannedStation } from '@hurrow/core/quiz';
+import type { Answer, AnswerPart, Mark, NamedTaxon, NamingPolicy } from '@hurrow/core/names';
+import { AIDS, MEDIA, type Medium, type View } from '@hurrow/core/view';
+import { isoDate } from './courses.ts';
+import { endpoint, INSTRUCTORS, STAFF, type Done, type Sent } from './endpoint.ts';
+import type { ImportReport } from './reports.ts';
+
+/** A quiz without its stations. */
+export interface QuizHead {
+  id: string;
+  courseId: string;
+  title: string;
+  /** ISO 8601, a day. */
+  heldOn: string;
+  state: 'planned' | 'open' | 'closed';
+  /** Its students see their own results. */
+  released: boolean;
+}
+
+/** A quiz as it stands in its course. */
+export interface QuizSummary extends QuizHead {
+  /** How many it has. */
+  stations: number;
+  /** How many have answered. */
+  students: number;
+}
+
+export interface Quiz extends QuizHead {
+  stations: {
+    id: string;
+    position: number;
+    taxonId: string;
+    medium: Medium;
+    view: View;
+    /** Characters that its students are asked to read. */
+    asks: string[];
+    seed: number;
+    voided: boolean;
+    /** Of the library that it was fixed with; null until it is opened. */
+    revision: number | null;
+    drawn: boolean;
+  }[];
+}
+
+export interface MarkedAnswer {
+  responseId: string;
+  studentId: string;
+  stationId: string;
+  written: Answer;
+  /** What is resolved and ruled on. */
+  text: string;
+  mark: Mark;
+  /** The instructor's word that the mark rests on. */
+  ruling: { id: number; by: string; at: string; reason: string | null; alone: boolean } | null;
+  conflicting: { responseId: string; device: string; written: Answer }[];
+}
+
+/** Every answer of a quiz with its mark. */
+export interface Marks {
+  quiz: QuizHead;
+  students: { id: string; name: string }[];
+  stations: { id: string; position: number; taxonId: string; voided: boolean }[];
+  list: NamedTaxon[];
+  /** null until it is opened. */
+  policy: NamingPolicy | null;
+  answers: MarkedAnswer[];
+}
+
+export interface PlanBody {
+  title: string;
+  heldOn: string;
+  /** The day of a view is that of the quiz and is set by the server. */
+  stations: PlannedStation[];
+}
+
+const organs = ['habit', 'bark', 'twig', 'bud', 'leaf', 'flower', 'fruit', 'wood', 'site'];
+
+/** What can be perceived. */
+export const viewSchema = Joi.object({
+  organs: Joi.array()
+    .items(Joi.string().valid(...organs))
+    .min(1)
+    .required()
+    .label('What is shown')
+    .messages({
+      'array.min': '“What is shown” needs at least one part of the plant',
+    }),
+  day: Joi.number().integer().min(1).max(365),
+  nearness: Joi.string().valid('afar', 'arm', 'hand').required(),
+  aids: Joi.array()
+    .items(Joi.string().valid(...AIDS))
+    .min(1)
+    .required(),
+  qualifiers: Joi.object().pattern(Joi.string(), Joi.string()).default({}),
+});
+
+export const planSchema = Joi.object<PlanBody>({
+  title: Joi.string().trim().max(120).required().label('Title'),
+  heldOn: isoDate().required().label('Date'),
+  stations: Joi.array()
+    .max(200)
+    .items(
+      Joi.object({
+        taxonId: Joi.string().required().label('Species'),
+        medium: Joi.string()
+          .valid(...MEDIA)
+          .required()
+          .label('Medium'),
+        view: viewSchema.required(),
+        asks: Joi.array()
+          .items(Joi.string().max(80))
+          .unique()
+          .max(MOST_QUESTIONS)
+          .default([])
+          .label('What do you see')
+          .messages({
+            'array.max': `A station asks for {#limit} characters at most besides the name. Take one away.`,
+          }),
+      }),
+    )
+    .required(),
+});
+
+const written = Joi.string().allow('').max(200);
+
+export const answerSchema = Joi.object<Answer>({
+  name: written,
+  genus: written,
+  epithet: written,
+  family: written,
+  seen: Joi.object().pattern(Joi.string().max(80), Joi.string().allow('').max(80)),
+});
+
+export interface RulingBody {
+  truth: string;
+  answer: Answer;
+  countsAs: string | null;
+  /** Points by hand, by part of the answer. */
+  points?: Partial<Record<AnswerPart, number>> | null;
+  /** The one answer that the ruling is on; all equal ones where it is null. */
+  only?: { studentId: string; stationId: string } | null;
+  reason?: string;
+}
+
+const part = Joi.number().min(0).max(20);
+
+export const rulingSchema = Joi.object<RulingBody>({
+  truth: Joi.string().max(120).required(),
+  answer: answerSchema.required(),
+  countsAs: Joi.string().max(120).allow(null).required(),
+  points: Joi.object({ name: part, genus: part, epithet: part, family: part }).allow(null).default(null),
+  only: Joi.object({
+    studentId: Joi.string().uuid().required(),
+    stationId: Joi.string().uuid().required(),
+  })
+    .allow(null)
+    .default(null),
+  reason: Joi.string()
+    .trim()
+    .max(300)
+    .allow('')
+    .default('')
+    .label('Reason')
+    // Points by hand outweigh the rules: whoever asks later must find why.
+    .when('points', { is: Joi.object().required(), then: Joi.string().trim().min(3).max(300).required() }),
+});
+
+export interface ResponseBody {
+  id: string;
+  stationId: string;
+  answer: Answer;
+  device: string;
+  sequence: number;
+  writtenAt: string;
+}
+
+export const responseSchema = Joi.object<ResponseBody>({
+  id: Joi.string().uuid().required(),
+  stationId: Joi.string().uuid().required(),
+  answer: answerSchema.required(),
+  device: Joi.string().max(80).required(),
+  // No student answers a million times; a larger number would be there to outweigh what comes after.
+  sequence: Joi.number().integer().min(0).max(1_000_000).required(),
+  writtenAt: Joi.string().isoDate().required(),
+});
+export const plan = endpoint<{ body: PlanBody; answer: { id: string } }>()({
+  method: 'post',
+  path: '/api/courses/{courseId}/quizzes',
+  summary: 'Plans a quiz.',
+  allow: INSTRUCTORS,
+  body: planSchema,
+});
+
+export const one = endpoint<{ answer: Quiz }>()({
+  method: 'get',
+  path: '/api/quizzes/{quizId}',
+  summary: 'A quiz with its stations.',
+  allow: STAFF,
+});
+
+export const change = endpoint<{ body: PlanBody; answer: Done }>()({
+  method: 'put',
+  path: '/api/quizzes/{quizId}',
+  summary: 'Changes the plan of a quiz that has not been opened.',
+  allow: INSTRUCTORS,
+  body: planSchema,
+});
+
+export const remove = endpoint<{ answer: Done }>()({
+  method: 'delete',
+  path: '/api/quizzes/{quizId}',
+  summary: 'Removes a quiz that has not been opened.',
+  allow: INSTRUCTORS,
+});
+
+export const open = endpoint<{ answer: Done }>()({
+  method: 'post',
+  path: '/api/quizzes/{quizId}/open',
+  summary:
+    'Opens a quiz to students. The first opening freezes every station; a closed quiz is opened again as it was.',
+  allow: INSTRUCTORS,
+});
+
+export const close = endpoint<{ answer: Done }>()({
+  method: 'post',
+  path: '/api/quizzes/{quizId}/close',
+  summary: 'Closes a quiz: students can no longer answer, paper can still be entered.',
+  allow: INSTRUCTORS,
+});
+
+export const release = endpoint<{ body: { released: boolean }; answer: Done }>()({
+  method: 'post',
+  path: '/api/quizzes/{quizId}/release',
+  summary: 'Lets students see their own result, or hides it again.',
+  allow: INSTRUCTORS,
+  body: Joi.object({ released: Joi.boolean().required() }),
+});
+
+export const voidStation = endpoint<{ body: { voided: boolean }; answer: Done }>()({
+  method: 'post',
+  path: '/api/quizzes/{quizId}/stations/{stationId}/void',
+  summary: 'Leaves a station out of all marks and analyses, or takes it in again.',
+  allow: INSTRUCTORS,
+  body: Joi.object({ voided: Joi.boolean().required() }),
+});
+
+export const drawing = endpoint<{ answer: Sent }>()({
+  method: 'get',
+  path: '/api/quizzes/{quizId}/stations/{stationId}/drawing.svg',
+  summary: 'The drawing that students see at a station of an opened quiz.',
+  allow: STAFF,
+  answers: 'image/svg+xml',
+});
+
+export const live = endpoint<{ answer: Sent }>()({
+  method: 'get',
+  path: '/api/quizzes/{quizId}/live',
+  summary:
+    'Server-sent events while a quiz is sat: how many stations each student has answered, all at first and then what changes.',
+  allow: STAFF,
+  answers: 'text/event-stream',
+});
+
+export const marks = endpoint<{ answer: Marks }>()({
+  method: 'get',
+  path: '/api/quizzes/{quizId}/marks',
+  summary: 'Every answer with its mark, worked out from the frozen stations and the rulings.',
+  allow: STAFF,
+});
+
+export const rule = endpoint<{ body: RulingBody; answer: Done }>()({
+  method: 'post',
+  path: '/api/quizzes/{quizId}/rulings',
+  summary:
+    'Rules what an answer counts as, or gives it points by hand, for all equal answers of the course or for one.',
+  allow: INSTRUCTORS,
+  body: rulingSchema,
+});
+
+export const takeRulingBack = endpoint<{ params: { quizId: string; rulingId: number }; answer: Done }>()({
+  method: 'delete',
+  path: '/api/quizzes/{quizId}/rulings/{rulingId}',
+  summary: 'Takes a ruling back: the rules, or a ruling on more answers, hold again.',
+  allow: INSTRUCTORS,
+  params: Joi.object({
+    quizId: Joi.string().max(120).required(),
+    rulingId: Joi.number()
+      .integer()
+      .min(1)
+      .max(2 ** 31 - 1)
+      .required(),
+  }),
+});
+
+export const enterPaper = endpoint<{
+  body: { studentId: string; stationId: string; answer: Answer; decide?: boolean };
+  answer: Done;
+}>()({
+  method: 'post',
+  path: '/api/quizzes/{quizId}/paper',
+  summary: 'Enters one answer from paper, or decides between answers of two devices.',
+  allow: STAFF,
+  body: Joi.object({
+    studentId: Joi.string().uuid().required(),
+    stationId: Joi.string().uuid().required(),
+    answer: answerSchema.required(),
+    decide: Joi.boolean().default(false),
+  }),
+});
+
+export const importAnswers = endpoint<{
+  body: { csv: string; dryRun: boolean; replace?: boolean };
+  answer: ImportReport;
+}>()({
+  method: 'post',
+  path: '/api/quizzes/{quizId}/responses/import',
+  summary:
+    'Imports paper answers (CSV: student, station, answer, and what was seen); with dryRun it only says what it would do. Answers that are stored are replaced only with `replace`.',
+  allow: INSTRUCTORS,
+  body: Joi.object({
+    csv: Joi.string().required().label('File'),
+    dryRun: Joi.boolean().required(),
+    replace: Joi.boolean().default(false),
+  }),
+});

@@ -1,0 +1,98 @@
+import Joi from 'joi';
+import type { Answer, NamingPolicy } from '@hurrow/core/names';
+import type { OpenToStudents } from './courses.ts';
+import { endpoint, type Sent } from './endpoint.ts';
+
+/** One “what do you see” question in the words of the course. */
+export interface SeeingAsked {
+  characterId: string;
+  question: string;
+  states: { id: string; word: string; definition: string }[];
+}
+
+export interface SatStation {
+  id: string;
+  position: number;
+  medium: string;
+  shows: string;
+  drawn: boolean;
+  /** “What do you see” questions with the states to choose from. */
+  asks: SeeingAsked[];
+  answer: Answer | null;
+}
+
+export interface OpenQuiz {
+  id: string;
+  title: string;
+  policy: NamingPolicy;
+  /** Names to choose from, for courses that name from a list. */
+  names: string[];
+  stations: SatStation[];
+}
+
+/** What the server tells a student's phone: never the taxon of a station nor its traits. */
+export interface Sitting {
+  course: string;
+  courseId: string;
+  /** What the instructor has opened beside the quizzes, as of now. */
+  opens: OpenToStudents[];
+  name: string;
+  open: OpenQuiz[];
+  released: { id: string; title: string; heldOn: string }[];
+}
+
+/** What became of answers that were sent, by their ids. */
+export interface Received {
+  received: string[];
+  refused: { id: string; message: string }[];
+}
+
+/** A student's own result. */
+export interface Result {
+  title: string;
+  points: number;
+  outOf: number;
+  rows: {
+    position: number;
+    written: string;
+    points: number;
+    outOf: number;
+    truth: string;
+    latin: boolean;
+    /** Where the family was asked for. */
+    family: string | null;
+    remarks: string[];
+  }[];
+}
+
+export const now = endpoint<{ answer: Sitting }>()({
+  method: 'get',
+  path: '/api/sit',
+  summary:
+    'The open quizzes of the student who calls, with the answers received so far, and results that are released.',
+  allow: ['student'],
+});
+
+export const drawing = endpoint<{ answer: Sent }>()({
+  method: 'get',
+  path: '/api/sit/stations/{stationId}/drawing.svg',
+  summary: 'The drawing of a station of an open quiz: outlines only, no names.',
+  allow: ['student'],
+  answers: 'image/svg+xml',
+});
+
+export const answer = endpoint<{ body: { responses: unknown[] }; answer: Received }>()({
+  method: 'post',
+  path: '/api/sit/responses',
+  summary: 'Receives answers. Sending one again does no harm; each is acknowledged after it is stored.',
+  allow: ['student'],
+  severally: true,
+  body: Joi.object({ responses: Joi.array().items(Joi.any()).min(1).max(300).required() }),
+});
+
+export const result = endpoint<{ answer: Result }>()({
+  method: 'get',
+  path: '/api/sit/quizzes/{quizId}/result',
+  summary: 'The student’s own result, once the instructor has released it.',
+  allow: ['student'],
+});

@@ -1,4 +1,0 @@
-const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
-
-/** Can a text be the id of a row? The store refuses to look for others. */
-export const isUuid = (text: string): boolean => UUID.test(text);
