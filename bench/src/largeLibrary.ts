@@ -82,7 +82,7 @@ export async function largeLibrary(): Promise<Row[]> {
   for (let i = 0; i < 10; i += 1) for (const query of QUERIES) times.push(await searched(query));
   await page.goto(`${home}/c/-/species`);
   await page.getByText('1000 taxa, set order').waitFor({ timeout: 120_000, state: 'attached' });
-  await page.locator('.profile h1').waitFor();
+  await page.locator('[class*="profile_"] h1').waitFor();
   const opens: number[] = [];
   for (let i = 2; i < 9; i += 1) opens.push(await openProfile(page, i));
   const strips = await scroll(page, 200);
@@ -125,11 +125,11 @@ export async function largeLibrary(): Promise<Row[]> {
 /** Milliseconds from the click on a row of the list to the heading of its profile, measured in the page. */
 const openProfile = (page: Page, row: number): Promise<number> =>
   page.evaluate(async (n) => {
-    const link = document.querySelectorAll<HTMLElement>('.species-rows a')[n]!;
-    const before = document.querySelector('.profile h1')?.textContent;
+    const link = document.querySelectorAll<HTMLElement>('[class*="species-rows_"] a')[n]!;
+    const before = document.querySelector('[class*="profile_"] h1')?.textContent;
     const start = performance.now();
     link.click();
-    while (document.querySelector('.profile h1')?.textContent === before)
+    while (document.querySelector('[class*="profile_"] h1')?.textContent === before)
       await new Promise((resolve) => requestAnimationFrame(resolve));
     return performance.now() - start;
   }, row);
@@ -143,7 +143,7 @@ const scroll = (page: Page, rowsOver = Infinity): Promise<number> =>
         for (const entry of list.getEntries()) longest = Math.max(longest, entry.duration);
       });
       seen.observe({ entryTypes: ['longtask'] });
-      const rows = document.querySelector('.species-rows')!;
+      const rows = document.querySelector('[class*="species-rows_"]')!;
       const height = rows.querySelector('li')!.offsetHeight;
       const end = Math.min(rows.scrollHeight, (over ?? Infinity) * height);
       for (let top = 0; top < end; top += rows.clientHeight) {

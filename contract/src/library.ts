@@ -168,6 +168,19 @@ export const bulkSchema = Joi.object<BulkBody>({
   baseRevision: Joi.number().integer().min(0).required(),
   summary: words(200).required(),
 });
+/** Which library there is now. */
+export interface LibraryState extends Revised {
+  /** Changes with anything that the caller may see of the library. */
+  tag: string;
+}
+
+export const state = endpoint<{ answer: LibraryState }>()({
+  method: 'get',
+  path: '/api/library/state',
+  summary: 'Which library there is now, so that it is fetched again only when it has changed.',
+  allow: [...STAFF, 'student'],
+});
+
 export const whole = endpoint<{ query: { revision?: number }; answer: LibraryAnswer }>()({
   method: 'get',
   path: '/api/library',

@@ -99,12 +99,12 @@ test('a response file of one’s own class leads to a finding, and down to a sin
   await place(page, 'Confusions');
   await expect(page.getByText('The answers are imported.')).toBeVisible();
   expect(page.url()).toContain('/confusions');
-  const finding = page.locator('.findings > li').first();
+  const finding = page.locator('[class*="findings_"] > li').first();
   await expect(finding).toContainText(/fir/, { timeout: 60_000 });
   await expect(finding).toContainText('of 26');
   await finding.getByRole('button', { name: /^See the \d+ answers$/ }).click();
   await expect(finding).toContainText('First look, station 7');
-  const single = finding.locator('.answers-behind a').filter({ hasText: 'abies' }).first();
+  const single = finding.locator('[class*="answers-behind_"] a').filter({ hasText: 'abies' }).first();
   await expect(single).toHaveText(/“abies (grandis|lasiocarpa)”/);
   await single.click();
   await expect(page.getByRole('heading', { name: /fir or .*fir\?/ })).toBeVisible();
@@ -118,7 +118,7 @@ test('the demo’s planted characters and pairs come out first; the resolved pai
 }) => {
   await hurrow.enter(page, 'instructor');
   await place(page, 'Confusions');
-  const titles = page.locator('.findings h2');
+  const titles = page.locator('[class*="findings_"] h2');
   await expect(titles.first()).toBeVisible({ timeout: 60_000 });
   // Of the first three characters all were planted: demo/truths.yaml.
   const first = (await titles.allInnerTexts()).filter((title) => title.includes(':')).slice(0, 3);
@@ -128,16 +128,16 @@ test('the demo’s planted characters and pairs come out first; the resolved pai
     'White bands: hardly looked at',
   ]);
   // Asked to look, they read the bands well and the shape of a leaf badly: truths.yaml.
-  await expect(page.locator('.findings li', { hasText: 'White bands' })).toContainText(
+  await expect(page.locator('[class*="findings_"] li', { hasText: 'White bands' })).toContainText(
     'it is overlooked, not misread',
   );
   await part(page, 'Characters');
-  const readings = page.locator('.readings tbody tr');
+  const readings = page.getByRole('region', { name: 'When asked what they see' }).locator('tbody tr');
   await expect(readings.filter({ hasText: 'White bands' })).toContainText('read well when looked at');
   await expect(readings.filter({ hasText: 'Leaf shape' })).toContainText('misread even when looked at');
   await part(page, 'Pairs');
   await expect(page.getByText('marks what stands out even so')).toBeVisible();
-  const rows = page.locator('.pairs tbody tr');
+  const rows = page.locator('[class*="pairs_"] tbody tr');
   await expect(rows.nth(0)).toContainText(/subalpine fir and grand fir|grand fir and subalpine fir/);
   await expect(rows.nth(1)).toContainText('quaking aspen');
   await expect(rows.nth(1)).toContainText('taught again 2026-10-01: resolved');
@@ -147,7 +147,7 @@ test('the demo’s planted characters and pairs come out first; the resolved pai
   const matrix = page.getByRole('application', { name: /Confusions of \d+ trees/ });
   await matrix.focus();
   await page.keyboard.press('ArrowRight');
-  await expect(page.locator('.matrix-says')).toHaveText(/called|never/);
+  await expect(page.locator('[class*="matrix-says_"]')).toHaveText(/called|never/);
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: /\?$/ })).toBeVisible();
 });
@@ -155,7 +155,7 @@ test('the demo’s planted characters and pairs come out first; the resolved pai
 test('an unfair station is left out of the figures, and taken in again', async ({ page }) => {
   await hurrow.enter(page, 'instructor');
   await place(page, 'Confusions');
-  const unfair = page.locator('.not-their-fault');
+  const unfair = page.locator('[class*="not-their-fault_"]');
   await expect(unfair).toContainText('could be named by an ideal reader in', { timeout: 60_000 });
   await unfair.getByRole('button', { name: 'Leave it out' }).click();
   await expect(page.getByText('1 station left out')).toBeVisible();
@@ -180,7 +180,7 @@ test('a pair is noted as taught again, and the note is taken back', async ({ pag
   await expect(day).toBeVisible({ timeout: 60_000 });
   await day.fill('2026-09-20');
   await page.getByRole('button', { name: 'Note it' }).click();
-  const note = page.locator('.reteach');
+  const note = page.locator('[class*="reteach_"]');
   await expect(note).toContainText('since 2026-09-20: mixed up in', { timeout: 60_000 });
   await note.getByRole('button', { name: 'Take back' }).click();
   await expect(note).not.toContainText('since 2026-09-20');

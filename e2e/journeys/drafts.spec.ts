@@ -69,7 +69,7 @@ const FORMS: {
         .getByRole('complementary', { name: 'Measuring sheet' })
         .getByRole('combobox')
         .selectOption('leaf.length');
-      await expect(page.locator('.values').getByText('5.1 cm')).toBeVisible();
+      await expect(page.locator('[class*="values_"]').getByText('5.1 cm')).toBeVisible();
     },
   },
 ];

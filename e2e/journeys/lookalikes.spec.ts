@@ -21,7 +21,7 @@ test('the sure way is written down, and said not to hold when its character is o
   await lookalikes(page, 'lookalikes?taxa=populus-tremuloides,populus-trichocarpa');
   await page.getByRole('button', { name: 'Write down the sure way' }).click();
   await page.getByLabel('The sure way, in your own words').fill('Roll the leaf stalk between two fingers.');
-  const rests = page.locator('form.sure-way .chips');
+  const rests = page.locator('form[class*="sure-way_"] [class*="chips_"]');
   for (const chosen of await rests.locator('[aria-pressed="true"]').all()) await chosen.click();
   await rests.getByRole('button', { name: 'petiole section' }).click();
   await page.getByRole('button', { name: 'Save the sure way' }).click();
@@ -34,7 +34,7 @@ test('the sure way is written down, and said not to hold when its character is o
 test('three trees at once, by bark only; the pair map names the hard pairs', async ({ page }) => {
   const base = await lookalikes(page, 'lookalikes?taxa=abies-grandis,abies-lasiocarpa,tsuga-heterophylla');
   await expect(page.getByText(/All 3 pairs are settled/)).toBeVisible();
-  await page.locator('.view-choice summary').click();
+  await page.locator('[class*="view-choice_"] summary').click();
   await page.getByLabel('Medium').selectOption('barkPiece');
   await expect(page.getByText(/of 3 pairs are not settled/)).toBeVisible();
   await page.goto(`${base}/lookalikes/map`);
@@ -52,7 +52,7 @@ test('a key is built, changed by hand, kept, and walked to a name with a doubt o
   );
   await expect(page.getByText(/questions on average to a name, of 6 taxa/)).toBeVisible({ timeout: 60_000 });
   await page.getByRole('button', { name: 'Change couplet 1', exact: true }).first().click();
-  await page.locator('.couplet-editor textarea').first().fill('Needles in bundles, like a broom');
+  await page.locator('[class*="couplet-editor_"] textarea').first().fill('Needles in bundles, like a broom');
   await page.getByLabel('Name of the key').click();
   await expect(page.getByRole('table', { name: 'The key' })).toContainText(
     'Needles in bundles, like a broom',
@@ -65,7 +65,8 @@ test('a key is built, changed by hand, kept, and walked to a name with a doubt o
   await page.getByRole('button', { name: 'I can’t see it' }).click();
   await page.getByRole('button', { name: 'Back' }).click();
   await page.getByRole('button', { name: 'Both fit' }).click();
-  while (await page.locator('.walk-lead').count()) await page.locator('.walk-lead').first().click();
+  while (await page.locator('[class*="walk-lead_"]').count())
+    await page.locator('[class*="walk-lead_"]').first().click();
   await expect(page.getByText('It comes out as one of')).toBeVisible();
 });
 
@@ -76,7 +77,7 @@ test('a rule of thumb with an exception names it', async ({ page }) => {
   await page.getByLabel('Then it is').selectOption('genus|Alnus');
   await expect(page.getByText(/Exceptions: .*redosier dogwood/)).toBeVisible();
   await page.getByRole('button', { name: 'Keep the rule' }).click();
-  await expect(page.locator('.rule-list').first()).toContainText('then the genus Alnus');
+  await expect(page.locator('[class*="rule-list_"]').first()).toContainText('then the genus Alnus');
 });
 
 test('a specimen is named by answers in any order', async ({ page }) => {

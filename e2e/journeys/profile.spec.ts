@@ -78,7 +78,9 @@ test('a new species with thirty characters, by keys alone', async ({ page }) => 
   // On to the calendar, then past it to the first character.
   const named = () =>
     page.evaluate(
-      () => document.activeElement?.closest('.score-row')?.querySelector('.name')?.textContent ?? '',
+      () =>
+        document.activeElement?.closest('[class*="score-row_"]')?.querySelector('[class*="name_"]')
+          ?.textContent ?? '',
     );
   for (let i = 0; i < 30 && (await named()) === ''; i += 1) {
     if (
@@ -90,7 +92,7 @@ test('a new species with thirty characters, by keys alone', async ({ page }) => 
   for (const [character, value] of DESCRIPTION) {
     for (let i = 0; i < 80 && (await named()) !== character; i += 1) await press('ArrowDown');
     expect(await named()).toBe(character);
-    const chip = page.locator('.score-row:focus-within .chips button');
+    const chip = page.locator('[class*="score-row_"]:focus-within [class*="chips_"] button');
     if ((await chip.count()) === 0) {
       await type(value);
       continue;
@@ -105,8 +107,8 @@ test('a new species with thirty characters, by keys alone', async ({ page }) => 
   await press('Control+s');
   await expect(page.getByRole('heading', { name: /^water hawthorn/ })).toBeVisible();
   await expect(page.getByRole('img', { name: /Crataegus aquatica, drawn from its scores/ })).toBeVisible();
-  await expect(page.locator('.profile-text')).toContainText('single thorns');
-  await expect(page.locator('.profile-text')).toContainText('(2) 3–6 cm');
+  await expect(page.locator('[class*="profile-text_"]')).toContainText('single thorns');
+  await expect(page.locator('[class*="profile-text_"]')).toContainText('(2) 3–6 cm');
   // Someone who types three keys a second, reading the description as they go, is done within four minutes.
   expect(presses).toBeLessThan(4 * 60 * 3);
   test.info().annotations.push({ type: 'keys pressed', description: String(presses) });
@@ -141,13 +143,13 @@ test('paints a range by keys, asks whether it grows here, saves, undoes, and tak
   await page.getByRole('application').focus();
   await page.keyboard.press('ArrowRight');
   await page.keyboard.press('Space');
-  await expect(page.locator('.range-side')).toContainText(/rare in 7 cells/i);
+  await expect(page.locator('[class*="range-side_"]')).toContainText(/rare in 7 cells/i);
   await page.getByRole('button', { name: 'Save the range' }).click();
   await expect(page.getByText('The range of netleaf hackberry is saved.')).toBeVisible();
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect(page.getByText('Undone')).toBeVisible();
-  await expect(page.locator('.range-side')).not.toContainText('rare in');
-  await page.locator('.range-side input[type=file]').setInputFiles({
+  await expect(page.locator('[class*="range-side_"]')).not.toContainText('rare in');
+  await page.locator('[class*="range-side_"] input[type=file]').setInputFiles({
     name: 'sightings.csv',
     mimeType: 'text/csv',
     buffer: Buffer.from(
@@ -160,9 +162,9 @@ test('paints a range by keys, asks whether it grows here, saves, undoes, and tak
 
 test('measures a leaf on a photo into the sheet', async ({ page }) => {
   await to(page, 'populus-tremuloides/measuring');
-  await page.locator('.sheet select').selectOption('leaf.width');
+  await page.locator('[class*="sheet_"] select').selectOption('leaf.width');
   await page.getByRole('button', { name: 'Length' }).click();
-  const photo = page.locator('.stage-frame svg');
+  const photo = page.locator('[class*="stage-frame_"] svg');
   const box = (await photo.boundingBox())!;
   const click = (x: number, y: number) => page.mouse.click(box.x + box.width * x, box.y + box.height * y);
   await click(0.4, 0.4);
@@ -181,17 +183,17 @@ test('measures a leaf on a photo into the sheet', async ({ page }) => {
   await expect(page.getByText('4.00 cm. Written into the sheet.')).toBeVisible();
   await page.getByLabel(/^Next value/).fill('1 3/4 in');
   await page.keyboard.press('Enter');
-  await expect(page.locator('.statistics')).toContainText('n2');
-  await expect(page.locator('.values')).toContainText('4.45 cm');
+  await expect(page.locator('[class*="statistics_"]')).toContainText('n2');
+  await expect(page.locator('[class*="values_"]')).toContainText('4.45 cm');
   await page.getByRole('button', { name: 'Save the sheet' }).click();
   await expect(page.getByText('blade width: 2 measurements saved.')).toBeVisible();
   await page.getByRole('link', { name: 'Profile' }).click();
-  await expect(page.locator('.profile-text')).toContainText('2 sources');
+  await expect(page.locator('[class*="profile-text_"]')).toContainText('2 sources');
 });
 
 test('uploads a picture that is none, and one that is', async ({ page }) => {
   await to(page, 'taxus-brevifolia/measuring');
-  const add = page.locator('.photo-add input[type=file]').first();
+  const add = page.locator('[class*="photo-add_"] input[type=file]').first();
   await add.setInputFiles({
     name: 'yew.jpg',
     mimeType: 'image/jpeg',
@@ -216,12 +218,12 @@ test('trusts another source with a reason; a character of one’s own is scored 
 }) => {
   await to(page, 'sources');
   const row = page.getByRole('row').filter({ hasText: 'thinleaf alder' });
-  await expect(row.locator('.adopted')).toContainText('Regional manual');
+  await expect(row.locator('[class*="adopted_"]')).toContainText('Regional manual');
   await row.getByRole('button', { name: 'Trust the other one' }).click();
   await row.getByPlaceholder('Because…').fill('measured on the grounds');
   await row.getByRole('button', { name: /Trust Field notes/ }).click();
   await expect(page.getByText('because measured on the grounds')).toBeVisible();
-  await expect(row.locator('.adopted')).toContainText('Field notes');
+  await expect(row.locator('[class*="adopted_"]')).toContainText('Field notes');
 
   await to(page, 'characters');
   await page.getByRole('button', { name: 'New character' }).click();
@@ -238,7 +240,7 @@ test('trusts another source with a reason; a character of one’s own is scored 
   await page.getByLabel('leaf rustle of grand fir').fill('always');
   await page.getByLabel('leaf rustle of subalpine fir').fill('perhaps');
   await page.getByRole('button', { name: 'Save', exact: true }).click();
-  await expect(page.locator('.problem')).toContainText('“perhaps” is no answer for leaf rustle');
+  await expect(page.locator('[class^="problem_"]')).toContainText('“perhaps” is no answer for leaf rustle');
   await page.getByLabel('leaf rustle of subalpine fir').fill('sometimes');
   await page.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(page.getByText('leaf rustle: 2 taxa saved.')).toBeVisible();
@@ -266,7 +268,9 @@ test('two people at one profile lose nothing', async ({ page, context }) => {
     await tab.keyboard.press('Control+s');
   }
   await expect(other.getByText('Larix lyallii is saved.')).toBeVisible();
-  await expect(page.locator('.problem')).toContainText('changed needle length while you were editing');
+  await expect(page.locator('[class^="problem_"]')).toContainText(
+    'changed needle length while you were editing',
+  );
   await expect(page.getByRole('textbox', { name: 'needle length' })).toHaveValue('2.2–3.2 cm');
   await page.getByRole('button', { name: /Load the new version/ }).click();
   await page.keyboard.press('Control+s');

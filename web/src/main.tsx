@@ -11,6 +11,8 @@ import { ApiError, messageOf } from './app/api.ts';
 import { sessionQuery } from './app/session.ts';
 import { holdWhilePressed } from './app/steady.ts';
 import { SignIn } from './signin/SignIn.tsx';
+import ui from './app/parts.module.css';
+import { Fenced, Opening } from './app/parts.tsx';
 
 // A phone loads only the student's pages, an instructor only the workbench.
 const Workbench = lazy(() => import('./app/Workbench.tsx'));
@@ -29,12 +31,12 @@ const queries = new QueryClient({
 
 function Entry() {
   const session = useQuery(sessionQuery);
-  if (session.isPending) return <p style={{ padding: 24 }}>Opening Hurrow…</p>;
+  if (session.isPending) return <Opening>Opening Hurrow…</Opening>;
   if (session.isError && !session.data)
     return (
-      <div style={{ padding: 24 }} role="alert">
+      <div className={ui['opening']} role="alert">
         <p>{messageOf(session.error)}</p>
-        <button className="press" onClick={() => void session.refetch()}>
+        <button className={ui['press']} onClick={() => void session.refetch()}>
           Try again
         </button>
       </div>
@@ -42,9 +44,11 @@ function Entry() {
   const { who } = session.data!;
   if (!who) return <SignIn session={session.data!} />;
   return (
-    <Suspense fallback={<p style={{ padding: 24 }}>Opening…</p>}>
-      {who.role === 'student' ? <StudentPages /> : <Workbench session={session.data!} />}
-    </Suspense>
+    <Fenced where={who.role}>
+      <Suspense fallback={<Opening />}>
+        {who.role === 'student' ? <StudentPages /> : <Workbench session={session.data!} />}
+      </Suspense>
+    </Fenced>
   );
 }
 

@@ -7,6 +7,7 @@ import { BUILT_IN } from '../vocabulary/index.ts';
 import {
   disagreementsOf,
   profilesOf,
+  readLibrary,
   search,
   searchIndex,
   vocabularyOfLibrary,
@@ -118,4 +119,22 @@ test('a library changes words and adds characters without touching the built-in 
   expect(vocabulary.get('twig.own-squeak')!.term).toBe('squeaks when bent');
   expect(BUILT_IN.get('twig.arrangement')!.plain).not.toBe('how leaves pair up');
   expect(vocabularyOfLibrary({ characters: [] })).toBe(BUILT_IN);
+});
+
+test('a library that is read reconciles each taxon once, finds it by its id, and says what profilesOf says', () => {
+  const read = readLibrary(library);
+  const [first] = library.taxa;
+  const one = read.profileOf(first!.taxon.id);
+  expect(read.profileOf(first!.taxon.id)).toBe(one);
+  expect(read.profiles).toEqual(profilesOf(library, vocabularyOfLibrary(library)));
+  expect(read.profiles[0]).toBe(one);
+  expect(read.profiles).toBe(read.profiles);
+  expect(read.statementsOf(first!.taxon.id)).toBe(first);
+  expect(read.profileOf('nobody')).toBeUndefined();
+  expect(
+    read.profilesOf(['picea-pungens', 'nobody', 'pinus-albicaulis']).map(({ taxon }) => taxon.id),
+  ).toEqual(['picea-pungens', 'pinus-albicaulis']);
+  // Whoever holds the same library shares what was worked out; another one is another.
+  expect(readLibrary(library)).toBe(read);
+  expect(readLibrary({ ...library })).not.toBe(read);
 });

@@ -41,7 +41,7 @@ export interface Route extends Endpoint {
 }
 
 /** What a handler resolves with: nothing where the call is merely done, or where it has sent the answer itself. */
-type Handled<A> = A extends Done | Sent ? unknown : A;
+type Handled<A> = A extends Done | Sent ? unknown : A | undefined;
 
 /** Says how a call of the contract is answered. */
 export const serve = <E extends Endpoint>(

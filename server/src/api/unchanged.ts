@@ -1,17 +1,23 @@
 import { createHash } from 'node:crypto';
-import { gzipSync } from 'node:zlib';
+import { promisify } from 'node:util';
+import { gzip } from 'node:zlib';
 import type { Request, Response } from 'express';
 
-/** Texts in memory: those of the quizzes that are sat now. */
-const MOST = 300;
-const known = new Map<string, { tag: string; packed: Buffer }>();
+const pack = promisify(gzip);
 
-/** A short name of a text, which changes with it, and the text as it travels. A whole class asks for each: both are worked out once. */
+/** Texts in memory: those of the quizzes that are sat now, and the library. */
+const MOST = 300;
+const known = new Map<string, { tag: string; packed: Promise<Buffer> }>();
+
+/** A short name of a text, which changes with it. `tagOf('a')` is `ypeBEsobvcr6wjGzmiPcTa`. */
+export const tagOf = (text: string): string =>
+  createHash('sha256').update(text).digest('base64url').slice(0, 22);
+
+/** The tag of a text and the text as it travels. A whole class asks for each: both are worked out once. */
 function knownOf(text: string) {
   const held = known.get(text);
   if (held) return held;
-  const tag = `"${createHash('sha256').update(text).digest('base64url').slice(0, 22)}"`;
-  const entry = { tag, packed: gzipSync(text) };
+  const entry = { tag: `"${tagOf(text)}"`, packed: pack(text) };
   if (known.size >= MOST) known.clear();
   known.set(text, entry);
   return entry;
@@ -20,8 +26,14 @@ function knownOf(text: string) {
 /**
  * Sends a text that hardly ever changes: who has it already is told so and gets nothing. It is kept by the browser alone and asked for
  * each time, so that what is closed is closed.
+ *
+ * @returns what is still to be sent; undefined where nothing is
  */
-export function unchanged(request: Request, response: Response, text: string): string | Buffer | undefined {
+export async function unchanged(
+  request: Request,
+  response: Response,
+  text: string,
+): Promise<string | Buffer | undefined> {
   const { tag, packed } = knownOf(text);
   response.set('Cache-Control', 'private, no-cache').set('ETag', tag).vary('Accept-Encoding');
   if (request.get('if-none-match')?.includes(tag)) return void response.status(304).end();

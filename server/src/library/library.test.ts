@@ -216,3 +216,36 @@ describe('a species leaves the library', () => {
     expect((await library()).taxa.find(({ taxon }) => taxon.id === id)!.taxon).not.toHaveProperty('deleted');
   });
 });
+
+describe('a library that has not changed', () => {
+  const state = async () =>
+    (await hurrow.owner.get<{ revision: number; tag: string }>('/api/library/state')).body;
+  test('is not sent again, and is known by its tag', async () => {
+    const before = await state();
+    expect(await state()).toEqual(before);
+    const { headers } = await hurrow.owner.get('/api/library');
+    const again = (tag: string) =>
+      hurrow.owner.call('GET', '/api/library', undefined, { 'if-none-match': tag, 'x-hurrow': '1' });
+    expect((await again(headers.get('etag')!)).status).toBe(304);
+    const body = { taxon: await taxonBody(), changes: [length(0.05, 0.06)], baseRevision: before.revision };
+    const saved = await hurrow.owner.put<{ revision: number }>('/api/library/taxa/acer-rubrum', body);
+    expect(await state()).toMatchObject({ revision: saved.body.revision });
+    expect((await state()).tag).not.toBe(before.tag);
+    expect((await again(headers.get('etag')!)).status).toBe(200);
+  });
+  test('is another one where a source was only renamed, and as it was for who looks at an older revision', async () => {
+    const { revision, tag } = await state();
+    const held = await library();
+    const renamed = held.sources.map((source) => ({ ...source, label: `${source.label}, renamed` }));
+    const { rule } = held.reconciliation;
+    await hurrow.owner.put('/api/library/sources', {
+      sources: renamed,
+      rule,
+      picks: {},
+      baseRevision: revision,
+    });
+    expect((await state()).tag).not.toBe(tag);
+    expect((await library()).sources[0]!.label).toContain('renamed');
+    expect((await library(revision)).taxa).toEqual(held.taxa);
+  });
+});

@@ -22,6 +22,8 @@ import type { Vocabulary } from '@hurrow/core/vocabulary';
 import { calendarAtSite, useVocabulary } from './data.ts';
 import { useFieldDate } from './fieldDate.tsx';
 import { useStrip } from './strips.ts';
+import styles from './drawings.module.css';
+import { color } from './tokens.ts';
 
 const Path = ({ path }: { path: DrawnPath }) => (
   <path
@@ -46,17 +48,23 @@ export function DrawingSvg({
 }) {
   const { width, height, paths, insets, scaleBars, labels } = drawing;
   return (
-    <svg className="drawing" viewBox={`0 0 ${width} ${height}`} role="img" aria-label={label}>
+    <svg className={styles['drawing']} viewBox={`0 0 ${width} ${height}`} role="img" aria-label={label}>
       {paths.map((path, i) => (
         <Path key={i} path={path} />
       ))}
       {insets.map((inset) => (
         <g key={`${inset.title}${inset.cx}`}>
-          <circle cx={inset.cx} cy={inset.cy} r={inset.r} fill="#fff" stroke="#8aa0a0" />
+          <circle cx={inset.cx} cy={inset.cy} r={inset.r} fill={color('sheet')} stroke={color('insetRim')} />
           {inset.paths.map((path, i) => (
             <Path key={i} path={path} />
           ))}
-          <text x={inset.cx} y={inset.cy + inset.r + 13} fontSize={11} textAnchor="middle" fill="#4c5d60">
+          <text
+            x={inset.cx}
+            y={inset.cy + inset.r + 13}
+            fontSize={11}
+            textAnchor="middle"
+            fill={color('ink2')}
+          >
             {inset.title} ×{inset.magnification}
           </text>
         </g>
@@ -66,10 +74,10 @@ export function DrawingSvg({
           <path
             d={`M${bar.x} ${bar.y - 4}v8m0 -4h${bar.length}m0 -4v8`}
             fill="none"
-            stroke="#17262b"
+            stroke={color('ink')}
             strokeWidth={1.2}
           />
-          <text x={bar.x + bar.length + 7} y={bar.y + 4} fontSize={12} fill="#17262b">
+          <text x={bar.x + bar.length + 7} y={bar.y + 4} fontSize={12} fill={color('ink')}>
             {bar.label}
           </text>
         </g>
@@ -93,10 +101,10 @@ function Pointer({ label }: { label: DrawnLabel }) {
             y1={label.y + 5}
             x2={label.to[0]}
             y2={label.to[1]}
-            stroke="#1d6a70"
+            stroke={color('action')}
             strokeWidth={1.3}
           />
-          <circle cx={label.to[0]} cy={label.to[1]} r={3} fill="#1d6a70" />
+          <circle cx={label.to[0]} cy={label.to[1]} r={3} fill={color('action')} />
         </>
       )}
       <text
@@ -104,8 +112,8 @@ function Pointer({ label }: { label: DrawnLabel }) {
         y={label.y}
         fontSize={13}
         fontWeight={label.bold ? 600 : 400}
-        fill="#17262b"
-        stroke="#fff"
+        fill={color('ink')}
+        stroke={color('sheet')}
         strokeWidth={4}
         paintOrder="stroke"
         textAnchor={label.middle ? 'middle' : 'start'}
@@ -164,7 +172,7 @@ export const Specimen = memo(function Specimen(props: SpecimenProps) {
   }, [profiled, view, calendar, width, height, seed, units, audience, insets, vocabulary]);
   if (!drawn)
     return (
-      <p className="quiet no-drawing">
+      <p className={`quiet ${styles['no-drawing']}`}>
         {profiled.scores.length === 0
           ? 'Nothing is scored yet, so nothing can be drawn.'
           : 'These parts are not on the tree on this date, or their scores are missing.'}
@@ -203,14 +211,14 @@ export function SiteSpecimen({
 }
 
 const GLYPH_FILL: Partial<Record<Shape['role'], string>> = {
-  blade: '#6f9a58',
-  needle: '#4f7a4c',
-  twig: '#7d6249',
-  budScale: '#7d6249',
-  fruit: '#7d6249',
-  fruitScale: '#8f7257',
-  bark: '#9a9c96',
-  bud: '#7d6249',
+  blade: color('glyphBlade'),
+  needle: color('glyphNeedle'),
+  twig: color('glyphWood'),
+  budScale: color('glyphWood'),
+  fruit: color('glyphWood'),
+  fruitScale: color('glyphScale'),
+  bark: color('glyphBark'),
+  bud: color('glyphWood'),
 };
 
 function GlyphSvg({ glyph, present }: { glyph: Glyph; present: boolean }) {
@@ -220,7 +228,7 @@ function GlyphSvg({ glyph, present }: { glyph: Glyph; present: boolean }) {
       width={22}
       height={22}
       viewBox="0 0 24 24"
-      className={present ? 'glyph' : 'glyph absent'}
+      className={present ? styles['glyph'] : `${styles['glyph']} ${styles['absent']}`}
       role="img"
       aria-label={hint}
     >
@@ -229,8 +237,8 @@ function GlyphSvg({ glyph, present }: { glyph: Glyph; present: boolean }) {
         <path
           key={i}
           d={`M${shape.points.map(([x, y]) => `${x.toFixed(1)} ${y.toFixed(1)}`).join('L')}${shape.closed ? 'Z' : ''}`}
-          fill={shape.closed ? (shape.fill ?? GLYPH_FILL[shape.role] ?? '#888') : 'none'}
-          stroke={shape.role === 'lenticel' || shape.role === 'resin' ? '#f4f4ee' : '#17262b'}
+          fill={shape.closed ? (shape.fill ?? GLYPH_FILL[shape.role] ?? color('glyphOther')) : 'none'}
+          stroke={shape.role === 'lenticel' || shape.role === 'resin' ? color('glyphLight') : color('ink')}
           strokeWidth={shape.role === 'needle' ? 0.3 : 0.9}
           strokeLinecap="round"
         />
@@ -249,11 +257,11 @@ export const Strip = memo(function Strip({
 }) {
   const { day } = useFieldDate();
   const strip = useStrip(profiled, useVocabulary());
-  if (!strip) return <span className="strip" aria-busy="true" />;
+  if (!strip) return <span className={styles['strip']} aria-busy="true" />;
   const glyphs = strip.filter((glyph) => !only || glyph.organ === only);
-  if (glyphs.length === 0) return <span className="strip quiet">not scored</span>;
+  if (glyphs.length === 0) return <span className={`${styles['strip']} quiet`}>not scored</span>;
   return (
-    <span className="strip">
+    <span className={styles['strip']}>
       {glyphs.map((glyph) => (
         <GlyphSvg
           key={glyph.organ}

@@ -7,6 +7,7 @@ import { messageOf } from './api.ts';
 import { useLibrary } from './data.ts';
 import { named } from './named.ts';
 import { librarySearch } from './search.ts';
+import styles from './find.module.css';
 
 const MOST = 8;
 
@@ -32,7 +33,7 @@ export function Find({ courseId, find }: { courseId: string; find: RefObject<HTM
       ? `No species answers to “${wanted}”.`
       : 'Looking…';
   return (
-    <div className="find">
+    <div className={styles['find']}>
       <input
         ref={find}
         value={text}
@@ -53,7 +54,7 @@ export function Find({ courseId, find }: { courseId: string; find: RefObject<HTM
               </button>
             </li>
           ))}
-          {found.length === 0 && <li className="quiet none">{none}</li>}
+          {found.length === 0 && <li className={`quiet ${styles['none']}`}>{none}</li>}
         </ul>
       )}
     </div>

@@ -3,6 +3,8 @@ import { useEffect, useRef, useState } from 'react';
 import type { ImportReport } from '@hurrow/contract/reports';
 import { messageOf } from './api.ts';
 import { textOfFile } from './textOfFile.ts';
+import styles from './importFile.module.css';
+import { LinkButton, Notice, Problem } from './parts.tsx';
 
 /** What is sent: the text of a file, whether to say only what it would do, and whether to replace what is stored. */
 export interface Importing {
@@ -78,7 +80,7 @@ export function ImportFile<Report extends ImportReport & { what?: string; also?:
       (asksToReplace && replace ? replaced.length : 0)
     : 0;
   return (
-    <div className="import-box">
+    <div className={styles['import-box']}>
       <p>
         <label>
           Choose a file:{' '}
@@ -89,9 +91,7 @@ export function ImportFile<Report extends ImportReport & { what?: string; also?:
       {file && (
         <p role="note">
           {file.name}, {Math.round(file.text.length / 1000)} kB, is chosen.{' '}
-          <button className="link" onClick={() => setFile(undefined)}>
-            Paste something instead
-          </button>
+          <LinkButton onClick={() => setFile(undefined)}>Paste something instead</LinkButton>
         </p>
       )}
       <textarea
@@ -105,13 +105,9 @@ export function ImportFile<Report extends ImportReport & { what?: string; also?:
           setReport(undefined);
         }}
       />
-      {problem && (
-        <p className="problem" role="alert">
-          {problem}
-        </p>
-      )}
+      {problem && <Problem>{problem}</Problem>}
       {report && (
-        <div className="notice" role="status">
+        <Notice>
           <p>
             {takes === 0
               ? 'There is nothing new in this file.'
@@ -152,7 +148,7 @@ export function ImportFile<Report extends ImportReport & { what?: string; also?:
               {asksToReplace(replaced.length)}
             </label>
           )}
-        </div>
+        </Notice>
       )}
       <Button disabled={!csv.trim()} loading={busy && !report} onClick={() => void send(true)}>
         See what it would do

@@ -3,6 +3,7 @@ import type { Axis } from '@hurrow/core/range';
 import { placeDoubt } from './placeDoubt.ts';
 import { readPlace, type WrittenPlace } from './writtenPlace.ts';
 import styles from './place.module.css';
+import { LinkButton } from './parts.tsx';
 
 const AXES: [Axis, string][] = [
   ['latitude', 'Latitude'],
@@ -65,13 +66,9 @@ export function PlaceFields({
               <>
                 {said.text}{' '}
                 {said.repair && (
-                  <button
-                    type="button"
-                    className="link"
-                    onClick={() => onChange({ ...place, longitude: said.repair! })}
-                  >
+                  <LinkButton onClick={() => onChange({ ...place, longitude: said.repair! })}>
                     Take {said.repair}
-                  </button>
+                  </LinkButton>
                 )}
               </>
             )}

@@ -2,7 +2,7 @@ import type { WholeCourse } from '@hurrow/contract/courses';
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import { dayLabel, dayOfYear, MONTHS, wrapDay, type Arc } from '@hurrow/core/season';
 import { useFieldDate } from './fieldDate.tsx';
-import './ribbon.css';
+import styles from './ribbon.module.css';
 
 const share = (day: number) => ((day - 1) / 365) * 100;
 
@@ -44,22 +44,22 @@ export function Ribbon({ course }: { course: WholeCourse | undefined }) {
     setDay(day + by);
   };
   return (
-    <section className="ribbon" aria-label="Season ribbon">
-      <div className="ribbon-titles" aria-hidden="true">
+    <section className={styles['ribbon']} aria-label="Season ribbon">
+      <div className={styles['ribbon-titles']} aria-hidden="true">
         {rows.map((row) => (
           <span key={row.title}>{row.title}</span>
         ))}
       </div>
-      <div className="ribbon-band" ref={band} onPointerDown={drag} onPointerMove={drag}>
+      <div className={styles['ribbon-band']} ref={band} onPointerDown={drag} onPointerMove={drag}>
         {MONTHS.map((month, i) => (
-          <span className="ribbon-month" key={month} style={{ left: `${(i / 12) * 100}%` }}>
+          <span className={styles['ribbon-month']} key={month} style={{ left: `${(i / 12) * 100}%` }}>
             {month}
           </span>
         ))}
         {course && <Weeks course={course} now={week} />}
-        <div className="ribbon-rows">
+        <div className={styles['ribbon-rows']}>
           {rows.map((row) => (
-            <div className="ribbon-row" key={row.title}>
+            <div className={styles['ribbon-row']} key={row.title}>
               {row.arcs.flatMap(pieces).map((arc) => (
                 <i
                   key={arc.from}
@@ -75,13 +75,13 @@ export function Ribbon({ course }: { course: WholeCourse | undefined }) {
         </div>
         {day !== today && (
           <span
-            className="ribbon-today"
+            className={styles['ribbon-today']}
             style={{ left: `${share(today)}%` }}
             title={`Today, ${dayLabel(today)}`}
           />
         )}
         <div
-          className="ribbon-handle"
+          className={styles['ribbon-handle']}
           role="slider"
           tabIndex={0}
           aria-label="Field date"
@@ -92,10 +92,10 @@ export function Ribbon({ course }: { course: WholeCourse | undefined }) {
           style={{ left: `${share(day)}%` }}
           onKeyDown={step}
         >
-          <span className={day > 320 ? 'left' : day < 45 ? 'right' : ''}>{label}</span>
+          <span className={day > 320 ? styles['left'] : day < 45 ? styles['right'] : ''}>{label}</span>
         </div>
       </div>
-      <button className="ribbon-reset" disabled={day === today} onClick={() => setDay(today)}>
+      <button className={styles['ribbon-reset']} disabled={day === today} onClick={() => setDay(today)}>
         Today
       </button>
     </section>
@@ -111,7 +111,7 @@ function Weeks({ course, now }: { course: WholeCourse; now: number | undefined }
         return (
           <span
             key={i}
-            className={`ribbon-week ${i + 1 === now ? 'now' : ''}`}
+            className={`${styles['ribbon-week']} ${i + 1 === now ? styles['now'] : ''}`}
             style={{ left: `${share(from)}%`, width: `${(6.4 / 365) * 100}%` }}
           >
             {i % 2 === 0 ? i + 1 : ''}
@@ -121,7 +121,7 @@ function Weeks({ course, now }: { course: WholeCourse; now: number | undefined }
       {course.quizzes.map((quiz) => (
         <span
           key={quiz.id}
-          className={`ribbon-quiz ${quiz.state === 'planned' ? 'planned' : ''}`}
+          className={`${styles['ribbon-quiz']} ${quiz.state === 'planned' ? styles['planned'] : ''}`}
           style={{ left: `${share(dayOfYear(quiz.heldOn))}%` }}
           title={`${quiz.title}, ${dayLabel(dayOfYear(quiz.heldOn))}`}
         />

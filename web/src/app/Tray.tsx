@@ -4,6 +4,7 @@ import type { ProfiledTaxon } from '@hurrow/core/evidence';
 import { commonName } from '@hurrow/core/taxon';
 import { Strip } from './Drawings.tsx';
 import { useVasculum } from './vasculum.tsx';
+import styles from './tray.module.css';
 
 /** The vasculum along the bottom edge: what is in it, and what can be done with it. */
 export function Tray({ courseId, profiles }: { courseId: string; profiles: readonly ProfiledTaxon[] }) {
@@ -12,7 +13,7 @@ export function Tray({ courseId, profiles }: { courseId: string; profiles: reado
   const held = taxa.flatMap((id) => profiles.find(({ taxon }) => taxon.id === id) ?? []);
   const ids = held.map(({ taxon }) => taxon.id).join(',');
   return (
-    <footer className="tray" aria-label="Vasculum">
+    <footer className={styles['tray']} aria-label="Vasculum">
       <strong>Vasculum</strong>
       <ul>
         {held.map((profiled) => (
@@ -28,7 +29,7 @@ export function Tray({ courseId, profiles }: { courseId: string; profiles: reado
           </li>
         ))}
       </ul>
-      <span className="quiet tray-hint">
+      <span className={`quiet ${styles['tray-hint']}`}>
         {held.length === 0
           ? 'Press c on a species to gather it here; two make a contrast.'
           : held.length === 1

@@ -1,5 +1,4 @@
-import type { Credentials } from '@hurrow/contract/session';
-import type { Session } from '@hurrow/contract/session';
+import type { Credentials, Session } from '@hurrow/contract/session';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { App as AntApp, ConfigProvider, Modal } from 'antd';
 import { lazy, Suspense, useEffect, useRef, useState } from 'react';
@@ -15,8 +14,9 @@ import { Tray } from './Tray.tsx';
 import { DraftList } from '../drafts/DraftList.tsx';
 import { DraftsProvider } from '../drafts/DraftsProvider.tsx';
 import { useVasculum, VasculumProvider } from './vasculum.tsx';
-import './workbench.css';
-import './narrow.css';
+import styles from './parts.module.css';
+import workbenchStyles from './workbench.module.css';
+import { Fenced, Opening } from './parts.tsx';
 
 const SpeciesPlace = lazy(() => import('../species/SpeciesPlace.tsx'));
 const LookalikesPlace = lazy(() => import('../lookalikes/LookalikesPlace.tsx'));
@@ -50,7 +50,7 @@ export default function Workbench({ session }: { session: Session }) {
 function FirstCourse() {
   const courses = useQuery(coursesQuery);
   if (courses.isPending) return null;
-  if (courses.isError) return <p className="problem">{messageOf(courses.error)}</p>;
+  if (courses.isError) return <p className={styles['problem']}>{messageOf(courses.error)}</p>;
   const first = courses.data[0];
   return <Navigate to={first ? `/c/${first.id}/course` : '/c/-/species'} replace />;
 }
@@ -64,6 +64,8 @@ function Bench({ session }: { session: Session }) {
   const { looking, toggle } = useVasculum();
   const go = useNavigate();
   const find = useRef<HTMLInputElement>(null);
+  const place = useRef<HTMLElement>(null);
+  const address = useLocation().pathname;
   const to = (place: string) => void go(`/c/${courseId}/${place}`);
   useKeys({
     '/': () => find.current?.focus(),
@@ -78,26 +80,31 @@ function Bench({ session }: { session: Session }) {
     '?': () => setHelp(true),
   });
   return (
-    <div className="bench">
+    <div className={workbenchStyles['bench']}>
+      <button className={workbenchStyles['skip']} onClick={() => place.current?.focus()}>
+        Go to the page
+      </button>
       <Header session={session} courseId={courseId} find={find} />
       <SignedOut />
       <Ribbon course={course} />
-      <main className="place">
-        <Suspense fallback={<p className="opening">Opening…</p>}>
-          <Routes>
-            <Route path="species/*" element={<SpeciesPlace courseId={courseId} />} />
-            <Route path="lookalikes/*" element={<LookalikesPlace courseId={courseId} />} />
-            <Route path="course/*" element={<CoursePlace courseId={courseId} />} />
-            <Route path="quizzes/*" element={<QuizzesPlace courseId={courseId} />} />
-            <Route path="confusions/*" element={<ConfusionsPlace courseId={courseId} />} />
-            <Route path="people" element={<PeoplePage session={session} />} />
-            <Route path="*" element={<Navigate to={`/c/${courseId}/species`} replace />} />
-          </Routes>
-        </Suspense>
+      <main className={workbenchStyles['place']} ref={place} tabIndex={-1}>
+        <Fenced where={address}>
+          <Suspense fallback={<Opening />}>
+            <Routes>
+              <Route path="species/*" element={<SpeciesPlace courseId={courseId} />} />
+              <Route path="lookalikes/*" element={<LookalikesPlace courseId={courseId} />} />
+              <Route path="course/*" element={<CoursePlace courseId={courseId} />} />
+              <Route path="quizzes/*" element={<QuizzesPlace courseId={courseId} />} />
+              <Route path="confusions/*" element={<ConfusionsPlace courseId={courseId} />} />
+              <Route path="people" element={<PeoplePage session={session} />} />
+              <Route path="*" element={<Navigate to={`/c/${courseId}/species`} replace />} />
+            </Routes>
+          </Suspense>
+        </Fenced>
       </main>
       <Tray courseId={courseId} profiles={profiles} />
       <Modal open={help} onCancel={() => setHelp(false)} footer={null} title="Keys">
-        <dl className="keys">
+        <dl className={workbenchStyles['keys']}>
           {KEYS.map(([key, does]) => (
             <div key={key}>
               <dt>
@@ -130,8 +137,8 @@ function Header({
     window.location.assign('/');
   };
   return (
-    <header className="bar">
-      <Link to={`/c/${courseId}/course`} className="bar-name">
+    <header className={workbenchStyles['bar']}>
+      <Link to={`/c/${courseId}/course`} className={workbenchStyles['bar-name']}>
         Hurrow
       </Link>
       <select
@@ -159,13 +166,13 @@ function Header({
       <Find courseId={courseId} find={find} />
       <DraftList />
       <Link
-        className="bar-who"
+        className={workbenchStyles['bar-who']}
         to={`/c/${courseId}/people`}
         title={`${session.who?.role}: password and people`}
       >
         {session.who?.name}
       </Link>
-      <button className="bar-out" onClick={() => void leave()}>
+      <button className={workbenchStyles['bar-out']} onClick={() => void leave()}>
         Sign out
       </button>
     </header>
@@ -183,7 +190,7 @@ function SignedOut() {
   return (
     <form
       key={where}
-      className="signed-out"
+      className={workbenchStyles['signed-out']}
       role="alert"
       onSubmit={(event) => {
         event.preventDefault();

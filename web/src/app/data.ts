@@ -1,15 +1,31 @@
 import type { Course } from '@hurrow/contract/courses';
 import { queryOptions, useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
-import { profilesOf, vocabularyOfLibrary, type Library } from '@hurrow/core/library';
+import type { ProfiledTaxon } from '@hurrow/core/evidence';
+import { readLibrary, vocabularyOfLibrary, type Library } from '@hurrow/core/library';
 import { hopkinsDelay, shiftCalendar, type Calendar } from '@hurrow/core/season';
 import { BUILT_IN, type Vocabulary } from '@hurrow/core/vocabulary';
 import { call } from './api.ts';
 
+/** A library at a revision, which is fetched once: nothing of it changes. */
+const revisionQuery = (revision: number, tag = '') =>
+  queryOptions({
+    queryKey: ['revision', revision, tag],
+    queryFn: () => call('GET /api/library', { query: { revision } }),
+    staleTime: Infinity,
+    structuralSharing: false,
+  });
+
+/** The library as it is now, or at a revision. Asked again, it is the same object until it has changed. */
 export const libraryQuery = (revision?: number) =>
   queryOptions({
     queryKey: ['library', revision ?? 'now'],
-    queryFn: () => call('GET /api/library', { query: { revision } }),
+    queryFn: async ({ client }) => {
+      if (revision !== undefined) return client.fetchQuery(revisionQuery(revision));
+      const now = await call('GET /api/library/state');
+      return client.fetchQuery(revisionQuery(now.revision, now.tag));
+    },
+    structuralSharing: false,
   });
 
 export const coursesQuery = queryOptions({
@@ -31,15 +47,21 @@ export const confusionsQuery = (id: string) =>
     enabled: id !== '-',
   });
 
-/** The library with its adopted scores; retired taxa are left out of `profiles` and kept in `every`. */
+/**
+ * The library with its adopted scores, each worked out once for all who ask; retired taxa are left out of `profiles` and kept in `every`.
+ * `profileOf` finds a taxon by its id.
+ */
 export function useLibrary(revision?: number) {
   const query = useQuery(libraryQuery(revision));
   const library = query.data;
-  const vocabulary = library ? vocabularyOfLibrary(library) : BUILT_IN;
-  const every = useMemo(() => (library ? profilesOf(library, vocabulary) : []), [library, vocabulary]);
+  const read = library && readLibrary(library);
+  const every = read?.profiles ?? NONE;
   const profiles = useMemo(() => every.filter(({ taxon }) => !taxon.retired), [every]);
-  return { query, library, vocabulary, every, profiles };
+  const profileOf = (id: string): ProfiledTaxon | undefined => read?.profileOf(id);
+  return { query, library, vocabulary: read?.vocabulary ?? BUILT_IN, every, profiles, profileOf };
 }
+
+const NONE: readonly ProfiledTaxon[] = [];
 
 /** The characters of the library: the built-in ones with its own words, states and additions. */
 export function useVocabulary(): Vocabulary {

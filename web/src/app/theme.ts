@@ -1,24 +1,25 @@
 import type { ThemeConfig } from 'antd';
+import { COLORS } from './tokens.ts';
 
-/** The tokens of the look; base.css holds the same values for everything that is not Ant Design's. */
+/** The look of Ant Design's parts. It works out shades of its own, so that it gets the colours themselves. */
 export const theme: ThemeConfig = {
   token: {
-    colorPrimary: '#1d6a70',
-    colorInfo: '#1d6a70',
-    colorError: '#a5391d',
-    colorWarning: '#8a6410',
-    colorSuccess: '#2f6b4a',
-    colorText: '#17262b',
-    colorTextSecondary: '#4c5d60',
-    colorTextPlaceholder: '#5f6f72',
-    colorBorder: '#b9c6c3',
-    colorBorderSecondary: '#d6dedb',
-    colorBgLayout: '#ecf1ee',
+    colorPrimary: COLORS.action,
+    colorInfo: COLORS.action,
+    colorError: COLORS.rust,
+    colorWarning: COLORS.gold,
+    colorSuccess: COLORS.good,
+    colorText: COLORS.ink,
+    colorTextSecondary: COLORS.ink2,
+    colorTextPlaceholder: COLORS.ink3,
+    colorBorder: COLORS.line2,
+    colorBorderSecondary: COLORS.line,
+    colorBgLayout: COLORS.ground,
     borderRadius: 3,
     fontFamily: "'Source Sans 3 Variable', system-ui, sans-serif",
     fontSize: 15,
     boxShadow: 'none',
-    boxShadowSecondary: '0 0 0 1px #b9c6c3',
+    boxShadowSecondary: `0 0 0 1px ${COLORS.line2}`,
     motion: false,
     controlHeight: 34,
   },

@@ -3,6 +3,7 @@ import { Link } from 'react-router';
 import { answerId } from '@hurrow/core/confusion';
 import { MEDIUM_TITLES } from '@hurrow/core/view';
 import type { Names } from './useNames.ts';
+import styles from './confusions.module.css';
 
 interface AnswersBehindProps {
   data: ConfusionData;
@@ -26,7 +27,7 @@ export function AnswersBehind({ data, responses, names, base }: AnswersBehindPro
     .filter(({ answers }) => answers.length > 0)
     .sort((x, y) => y.answers.length - x.answers.length);
   return (
-    <ul className="answers-behind">
+    <ul className={styles['answers-behind']}>
       {stations.map(({ station, answers }) => (
         <li key={station.id}>
           <p>

@@ -8,6 +8,9 @@ import { IntervalBar } from './IntervalBar.tsx';
 import { Readings } from './Readings.tsx';
 import { notEnough } from './TeachNext.tsx';
 import { capital, counted, percent, percentRange, type Names } from './useNames.ts';
+import { LinkButton } from '../app/parts.tsx';
+import ui from '../app/parts.module.css';
+import styles from './confusions.module.css';
 
 interface CharactersProps {
   courseId: string;
@@ -45,19 +48,19 @@ export function Characters({ courseId, data, report, names }: CharactersProps) {
         The share of its worth that the class uses of each character: 100 % is the use of its typical one, the
         line in the middle. Bars are 90 % intervals.
       </p>
-      <table className="plain-table characters">
+      <table className={`${ui['plain-table']} ${styles['characters']}`}>
         <thead>
           <tr>
             <th>Character</th>
             <th colSpan={2}>Share of its worth used</th>
-            <th className="num">Stations that could tell</th>
-            <th className="num">Wrong answers it tells</th>
+            <th className={styles['num']}>Stations that could tell</th>
+            <th className={styles['num']}>Wrong answers it tells</th>
           </tr>
         </thead>
         {[...organs].map(([organ, characters]) => (
           <tbody key={organ}>
             <tr>
-              <th colSpan={5} scope="rowgroup" className="organ">
+              <th colSpan={5} scope="rowgroup" className={styles['organ']}>
                 {capital(
                   organ === 'needle'
                     ? 'needles'
@@ -71,13 +74,12 @@ export function Characters({ courseId, data, report, names }: CharactersProps) {
                 <Fragment key={found.characterId}>
                   <tr>
                     <td>
-                      <button
-                        className="link"
+                      <LinkButton
                         aria-expanded={open === found.characterId}
                         onClick={() => setOpen(open === found.characterId ? '' : found.characterId)}
                       >
                         {names.character(found.characterId)}
-                      </button>
+                      </LinkButton>
                     </td>
                     {found.worth ? (
                       <>
@@ -105,8 +107,8 @@ export function Characters({ courseId, data, report, names }: CharactersProps) {
                         too few to say
                       </td>
                     )}
-                    <td className="num">{found.telling.length}</td>
-                    <td className="num">{found.behind.length}</td>
+                    <td className={styles['num']}>{found.telling.length}</td>
+                    <td className={styles['num']}>{found.behind.length}</td>
                   </tr>
                   {open === found.characterId && (
                     <tr>
@@ -153,7 +155,7 @@ function Opened({
   const student = new Map(data.answers.map((answer) => [answer.studentId, answer.student]));
   const stations = data.stations.filter(({ id }) => found.telling.includes(id));
   return (
-    <div className="opened-character">
+    <div className={styles['opened-character']}>
       <p>
         Could tell at{' '}
         {stations

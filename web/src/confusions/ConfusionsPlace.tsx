@@ -11,7 +11,9 @@ import { TeachNext } from './TeachNext.tsx';
 import { useConfusions } from './useConfusions.ts';
 import { counted, useNames } from './useNames.ts';
 import { useReport } from './useReport.ts';
-import './confusions.css';
+import { Opening, Problem } from '../app/parts.tsx';
+import ui from '../app/parts.module.css';
+import styles from './confusions.module.css';
 
 /** What a class mixes up and which characters it overlooks: what to teach next, and all that lies behind it. */
 export default function ConfusionsPlace({ courseId }: { courseId: string }) {
@@ -30,8 +32,8 @@ function Parts({ courseId }: { courseId: string }) {
   const names = useNames(courseId);
   if (courseId === '-')
     return <Nothing text="Make a course and hold a quiz; the confusions of its students then stand here." />;
-  if (query.isPending) return <p className="opening">Counting the answers…</p>;
-  if (query.isError && !data) return <p className="problem">{messageOf(query.error)}</p>;
+  if (query.isPending) return <Opening>Counting the answers…</Opening>;
+  if (query.isError && !data) return <Problem>{messageOf(query.error)}</Problem>;
   if (answers.length === 0)
     return (
       <Nothing text="No answers yet. Open a quiz and let students answer, or enter their papers; the confusions then stand here." />
@@ -40,7 +42,7 @@ function Parts({ courseId }: { courseId: string }) {
   const withReport = (show: (report: ClassReport) => ReactNode) =>
     work.report ? show(work.report) : <Waiting work={work} />;
   return (
-    <div className="confusions">
+    <div className={styles['confusions']}>
       <aside>
         <nav aria-label="Parts of Confusions">
           <NavLink to={base} end>
@@ -51,7 +53,7 @@ function Parts({ courseId }: { courseId: string }) {
           <NavLink to={`${base}/stations`}>Stations</NavLink>
         </nav>
         <Facts data={data!} answers={answers} />
-        <label className="scores-choice">
+        <label className={styles['scores-choice']}>
           Scores{' '}
           <select value={scores} onChange={(event) => setScores(event.target.value as Scores)}>
             <option value="now">as they are now</option>
@@ -59,7 +61,7 @@ function Parts({ courseId }: { courseId: string }) {
           </select>
         </label>
       </aside>
-      <section className="page">
+      <section className={ui['page']}>
         <Routes>
           <Route
             path=""
@@ -111,7 +113,7 @@ function Facts({
   const asked = new Set(answers.map(({ quizId }) => quizId));
   const left = data.stations.filter(({ leftOut, voided }) => leftOut || voided).length;
   return (
-    <ul className="facts">
+    <ul className={styles['facts']}>
       {data.quizzes
         .filter(({ id }) => asked.has(id))
         .map(({ id, title }) => (
@@ -130,7 +132,7 @@ function Waiting({ work }: { work: ReturnType<typeof useReport> }) {
   if (work.error)
     return (
       <>
-        <p className="problem">{messageOf(work.error)}</p>
+        <Problem>{messageOf(work.error)}</Problem>
         <Button onClick={work.again}>Try again</Button>
       </>
     );
@@ -145,7 +147,7 @@ function Waiting({ work }: { work: ReturnType<typeof useReport> }) {
     );
   const { share = 0, doing = 'looking for an earlier result' } = work.progress ?? {};
   return (
-    <div className="working-out" role="status">
+    <div className={styles['working-out']} role="status">
       <h1>Working it out</h1>
       <Progress
         aria-label="How far the report is"
@@ -160,7 +162,7 @@ function Waiting({ work }: { work: ReturnType<typeof useReport> }) {
 
 function Nothing({ text }: { text: string }) {
   return (
-    <section className="page">
+    <section className={ui['page']}>
       <h1>What to teach next</h1>
       <p>{text}</p>
     </section>

@@ -1,3 +1,4 @@
+import styles from './confusions.module.css';
 interface IntervalBarProps {
   value: number;
   interval: readonly [number, number];
@@ -18,7 +19,7 @@ export function IntervalBar({ value, interval, from, to, mark, label, tone }: In
   const x = (at: number) => 6 + ((Math.min(to, Math.max(from, at)) - from) / (to - from)) * (WIDTH - 12);
   const color = `var(--${tone})`;
   return (
-    <svg width={WIDTH} height={HEIGHT} role="img" aria-label={label} className="interval-bar">
+    <svg width={WIDTH} height={HEIGHT} role="img" aria-label={label} className={styles['interval-bar']}>
       <line x1={6} x2={WIDTH - 6} y1={9} y2={9} stroke="var(--line)" strokeWidth={2} />
       {mark !== undefined && (
         <line x1={x(mark)} x2={x(mark)} y1={1} y2={17} stroke="var(--ink-2)" strokeWidth={1} />

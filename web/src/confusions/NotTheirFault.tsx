@@ -3,6 +3,8 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { viewInWords } from '@hurrow/core/view';
 import { call, messageOf } from '../app/api.ts';
 import { counted, percent, type Names } from './useNames.ts';
+import styles from './confusions.module.css';
+import { LinkButton, Problem } from '../app/parts.tsx';
 
 /** Leaves a station out of the analyses of a course, or takes it in again, and asks for everything anew. */
 export function useLeaveOut(courseId: string) {
@@ -34,7 +36,7 @@ export function NotTheirFault({ courseId, data, report, names }: NotTheirFaultPr
   );
   if (shown.length === 0) return null;
   return (
-    <div className="not-their-fault">
+    <div className={styles['not-their-fault']}>
       {shown.map((station) => {
         const errors = data.answers.filter(
           ({ stationId, named }) => stationId === station.id && named !== station.truth,
@@ -49,17 +51,16 @@ export function NotTheirFault({ courseId, data, report, names }: NotTheirFaultPr
                 ? `is left out of all figures here, with its ${counted(errors, 'error')}.`
                 : `could be named by an ideal reader in ${percent(fairness.get(station.id)!.right)} of cases. Its ${counted(errors, 'error')} are counted.`}
             </span>{' '}
-            <button
-              className="link"
+            <LinkButton
               disabled={leaveOut.isPending}
               onClick={() => leaveOut.mutate({ stationId: station.id, leftOut: !station.leftOut })}
             >
               {station.leftOut ? 'Take it in again' : 'Leave it out'}
-            </button>
+            </LinkButton>
           </p>
         );
       })}
-      {leaveOut.isError && <p className="problem">{messageOf(leaveOut.error)}</p>}
+      {leaveOut.isError && <Problem>{messageOf(leaveOut.error)}</Problem>}
     </div>
   );
 }

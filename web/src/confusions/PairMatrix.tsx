@@ -9,6 +9,7 @@ import { LEVELS } from '../lookalikes/setting.ts';
 import { useWork } from '../workers/useWork.ts';
 import { Working } from '../workers/Working.tsx';
 import { percent, type Names } from './useNames.ts';
+import styles from './confusions.module.css';
 
 interface PairMatrixProps {
   courseId: string;
@@ -74,9 +75,9 @@ export function PairMatrix({ courseId, directed, asked, names }: PairMatrixProps
   const held = cell(at.row, at.column);
   const [truth, answer] = [names.taxon(order[at.row]!), names.taxon(order[at.column]!)];
   return (
-    <div className="matrix-layout">
+    <div className={styles['matrix-layout']}>
       <div
-        className="confusion-matrix"
+        className={styles['confusion-matrix']}
         tabIndex={0}
         role="application"
         aria-label={`Confusions of ${order.length} trees`}
@@ -85,7 +86,7 @@ export function PairMatrix({ courseId, directed, asked, names }: PairMatrixProps
       >
         <svg width={LABELS + side + 2} height={LABELS + side + 2} aria-hidden="true">
           {order.map((id, i) => (
-            <g key={id} className={at.row === i || at.column === i ? 'at' : ''}>
+            <g key={id} className={at.row === i || at.column === i ? styles['at'] : ''}>
               <text
                 x={LABELS - 5}
                 y={LABELS + i * size + size * 0.75}
@@ -128,7 +129,7 @@ export function PairMatrix({ courseId, directed, asked, names }: PairMatrixProps
             return (
               <rect
                 key={`${pair.truth} ${pair.answer}`}
-                className="cell"
+                className={styles['cell']}
                 x={LABELS + column * size + off}
                 y={LABELS + row * size + off}
                 width={width}
@@ -156,7 +157,7 @@ export function PairMatrix({ courseId, directed, asked, names }: PairMatrixProps
           the share of the row’s answers. Arrow keys move, Enter opens the pair; the list says the same in
           words.
         </p>
-        <p aria-live="polite" className="matrix-says">
+        <p aria-live="polite" className={styles['matrix-says']}>
           {at.row === at.column
             ? `${truth}: choose a square beside the diagonal.`
             : held

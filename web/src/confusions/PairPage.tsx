@@ -15,6 +15,9 @@ import { ContrastView } from '../lookalikes/ContrastView.tsx';
 import { Reteach } from './Reteach.tsx';
 import { useConfusions } from './useConfusions.ts';
 import { useReport } from './useReport.ts';
+import { LinkButton, Opening, PageHead } from '../app/parts.tsx';
+import ui from '../app/parts.module.css';
+import styles from './confusions.module.css';
 
 interface StationView {
   key: string;
@@ -39,24 +42,24 @@ export function PairPage({ courseId }: { courseId: string }) {
   const then = shown?.stations[0]?.revision;
   const now = useLibrary();
   const past = useLibrary(asThen ? then : undefined);
-  const { library, every } = asThen ? past : now;
+  const { library, every, profileOf } = asThen ? past : now;
   useEffect(() => {
     lookAt(aId);
     return () => lookAt(undefined);
   }, [aId, lookAt]);
 
-  const a = every.find(({ taxon }) => taxon.id === aId);
-  const b = every.find(({ taxon }) => taxon.id === bId);
+  const a = profileOf(aId);
+  const b = profileOf(bId);
   const taught = course?.sets.flatMap((set) => set.taxa).join() ?? '';
   const list = useMemo(() => {
     const ids = new Set([...taught.split(','), aId, bId]);
     return every.filter(({ taxon }) => ids.has(taxon.id));
   }, [every, taught, aId, bId]);
   const view = useMemo(() => (shown ? { ...shown.view, day } : undefined), [shown, day]);
-  if (!data || !library) return <p className="opening">Opening the pair…</p>;
+  if (!data || !library) return <Opening>Opening the pair…</Opening>;
   if (!a || !b)
     return (
-      <section className="page">
+      <section className={ui['page']}>
         <h1>No such pair</h1>
         <p>
           One of the two is not in the library.{' '}
@@ -66,18 +69,15 @@ export function PairPage({ courseId }: { courseId: string }) {
     );
   const audience = course?.audience ?? 'technical';
   return (
-    <section className="page">
-      <div className="page-head">
-        <h1>
-          {commonName(a.taxon)} or {commonName(b.taxon)}?
-        </h1>
+    <section className={ui['page']}>
+      <PageHead title={`${commonName(a.taxon)} or ${commonName(b.taxon)}?`}>
         <Link to={`/c/${courseId}/confusions/pairs`}>All pairs</Link>
-      </div>
-      <div className="pair-layout">
+      </PageHead>
+      <div className={styles['pair-layout']}>
         <div>
           {shown && view ? (
             <>
-              <div className="view-tabs" role="group" aria-label="Views of the stations">
+              <div className={styles['view-tabs']} role="group" aria-label="Views of the stations">
                 {views.map((each, i) => (
                   <button key={each.key} aria-pressed={each === shown} onClick={() => setChosen(i)}>
                     {viewInWords(each.view)} <span className="quiet">· {each.mixed} mixed up</span>
@@ -123,7 +123,7 @@ export function PairPage({ courseId }: { courseId: string }) {
             <p>No station of an opened quiz showed either of the two.</p>
           )}
         </div>
-        <aside className="pair-answers" aria-label="The answers behind it">
+        <aside className={styles['pair-answers']} aria-label="The answers behind it">
           <Reteach courseId={courseId} data={data} report={report} a={aId} b={bId} />
           <Answers data={data} aId={aId} bId={bId} names={[commonName(a.taxon), commonName(b.taxon)]} />
         </aside>
@@ -190,9 +190,7 @@ function ThatDay({
     <p className="quiet">
       On the day of the quiz, {dayLabel(then)},{' '}
       {words.length ? `${listInWords(words)} would have settled it` : `it was ${found.verdict}`}.{' '}
-      <button className="link" onClick={() => onGo(then)}>
-        Go to that day
-      </button>
+      <LinkButton onClick={() => onGo(then)}>Go to that day</LinkButton>
     </p>
   );
 }

@@ -8,6 +8,9 @@ import { reteachingOf } from './reteaching.ts';
 import { Unnamed } from './Unnamed.tsx';
 import type { PairOfTaxa } from './useConfusions.ts';
 import { percent, percentRange, type Names } from './useNames.ts';
+import ui from '../app/parts.module.css';
+import styles from './confusions.module.css';
+import { PageHead } from '../app/parts.tsx';
 
 interface PairsProps {
   courseId: string;
@@ -26,9 +29,8 @@ export function Pairs(props: PairsProps) {
   const wrong = answers.filter((answer) => answer.named !== answer.truth).length;
   return (
     <>
-      <div className="page-head">
-        <h1>What they take for what</h1>
-        <div className="view-tabs" role="group" aria-label="Shown as">
+      <PageHead title="What they take for what">
+        <div className={styles['view-tabs']} role="group" aria-label="Shown as">
           <button aria-pressed={as === 'list'} onClick={() => setAs('list')}>
             List
           </button>
@@ -36,7 +38,7 @@ export function Pairs(props: PairsProps) {
             Matrix
           </button>
         </div>
-      </div>
+      </PageHead>
       {pairs.length === 0 ? (
         <p>
           No tree was called by another’s name.{' '}
@@ -93,13 +95,13 @@ function List({ courseId, data, report, names, pairs }: Omit<PairsProps, 'answer
           </>
         )}
       </p>
-      <table className="plain-table pairs">
+      <table className={`${ui['plain-table']} ${styles['pairs']}`}>
         <thead>
           <tr>
             <th>Pair</th>
             <th>Which way</th>
-            <th className="num">Rate, 90 % interval</th>
-            <th className="num">Students</th>
+            <th className={styles['num']}>Rate, 90 % interval</th>
+            <th className={styles['num']}>Students</th>
             <th>Answers mixed up</th>
           </tr>
         </thead>
@@ -109,7 +111,11 @@ function List({ courseId, data, report, names, pairs }: Omit<PairsProps, 'answer
             const ways = [pair.ab, pair.ba].filter((way) => way !== undefined);
             const students = new Set(ways.flatMap((way) => way.answers.map(({ studentId }) => studentId)));
             return (
-              <tr key={`${pair.a} ${pair.b}`} className={i === at ? 'at' : ''} aria-selected={i === at}>
+              <tr
+                key={`${pair.a} ${pair.b}`}
+                className={i === at ? styles['at'] : ''}
+                aria-selected={i === at}
+              >
                 <td>
                   <Link to={`${base}/${pair.a}/${pair.b}`}>
                     {names.taxon(pair.a)} and {names.taxon(pair.b)}
@@ -135,21 +141,21 @@ function List({ courseId, data, report, names, pairs }: Omit<PairsProps, 'answer
                     </div>
                   ))}
                 </td>
-                <td className="num">
+                <td className={styles['num']}>
                   {ways.map((way) => (
                     <div key={way.truth}>
                       {percent(way.rate)} <span className="quiet">({percentRange(way.interval)})</span>
                     </div>
                   ))}
                 </td>
-                <td className="num">{students.size}</td>
+                <td className={styles['num']}>{students.size}</td>
                 <td>
-                  <span className="rust-bar">
+                  <span className={styles['rust-bar']}>
                     <i style={{ width: `${(pair.count / most) * 120}px` }} />
                     {pair.count}
                   </span>
                   {expected !== undefined && (
-                    <small className="quiet expected">
+                    <small className={`quiet ${styles['expected']}`}>
                       {' '}
                       {expected < 0.95 ? 'under 1' : Math.round(expected)} expected
                     </small>

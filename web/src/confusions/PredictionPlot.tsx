@@ -1,6 +1,8 @@
 import type { ClassReport } from '@hurrow/contract/confusions';
 import { useState } from 'react';
 import { percent } from './useNames.ts';
+import styles from './confusions.module.css';
+import { color } from '../app/tokens.ts';
 
 const [SIDE, LEFT, BOTTOM, TOP] = [300, 46, 36, 10];
 const TICKS = [0, 0.25, 0.5, 0.75, 1];
@@ -24,7 +26,7 @@ export function PredictionPlot({ report, title }: { report: ClassReport; title(s
       />
     );
   return (
-    <figure className="prediction-plot">
+    <figure className={styles['prediction-plot']}>
       <svg
         width={LEFT + SIDE + 22}
         height={TOP + SIDE + BOTTOM}
@@ -35,18 +37,22 @@ export function PredictionPlot({ report, title }: { report: ClassReport; title(s
           <g key={tick}>
             <line x1={x(0)} x2={x(1)} y1={y(tick)} y2={y(tick)} stroke="var(--line)" />
             <line x1={x(tick)} x2={x(tick)} y1={y(0)} y2={y(1)} stroke="var(--line)" />
-            <text x={x(0) - 6} y={y(tick) + 4} textAnchor="end" className="tick">
+            <text x={x(0) - 6} y={y(tick) + 4} textAnchor="end" className={styles['tick']}>
               {percent(tick)}
             </text>
-            <text x={x(tick)} y={y(0) + 16} textAnchor="middle" className="tick">
+            <text x={x(tick)} y={y(0) + 16} textAnchor="middle" className={styles['tick']}>
               {percent(tick)}
             </text>
           </g>
         ))}
-        <text x={x(0.5)} y={y(0) + 32} textAnchor="middle" className="tick">
+        <text x={x(0.5)} y={y(0) + 32} textAnchor="middle" className={styles['tick']}>
           expected right
         </text>
-        <text transform={`translate(10 ${y(0.5)}) rotate(-90)`} textAnchor="middle" className="tick">
+        <text
+          transform={`translate(10 ${y(0.5)}) rotate(-90)`}
+          textAnchor="middle"
+          className={styles['tick']}
+        >
           observed right
         </text>
         <line x1={x(0)} y1={y(0)} x2={x(1)} y2={y(1)} stroke="var(--ink-2)" strokeDasharray="2 3" />
@@ -59,7 +65,7 @@ export function PredictionPlot({ report, title }: { report: ClassReport; title(s
                 cx={x(leftOut)}
                 cy={y(observed)}
                 r={4}
-                fill="#fff"
+                fill={color('sheet')}
                 stroke="var(--gold)"
                 strokeWidth={1.5}
               />

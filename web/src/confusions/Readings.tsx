@@ -4,6 +4,8 @@ import { misreadOrOverlooked, type ReadingFinding } from '@hurrow/core/confusion
 import { listInWords } from '@hurrow/core/view';
 import { IntervalBar } from './IntervalBar.tsx';
 import { capital, counted, percent, percentRange, type Names } from './useNames.ts';
+import ui from '../app/parts.module.css';
+import styles from './confusions.module.css';
 
 /** Bars of wrong readings end here: more than two in three wrong is worse than guessing between a few states. */
 const MOST = 0.7;
@@ -65,7 +67,7 @@ export function Readings({
 }) {
   const student = new Map(data.answers.map((answer) => [answer.studentId, answer.student]));
   return (
-    <section className="readings">
+    <section aria-label="When asked what they see">
       <h2>When asked what they see</h2>
       {readings.length === 0 ? (
         <p className="quiet">
@@ -74,7 +76,7 @@ export function Readings({
           read well and overlooked.
         </p>
       ) : (
-        <table className="plain-table characters">
+        <table className={`${ui['plain-table']} ${styles['characters']}`}>
           <thead>
             <tr>
               <th>Character</th>

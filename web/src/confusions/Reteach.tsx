@@ -6,6 +6,8 @@ import { call, messageOf } from '../app/api.ts';
 import { sessionQuery } from '../app/session.ts';
 import { reteachingOf } from './reteaching.ts';
 import { percent } from './useNames.ts';
+import styles from './confusions.module.css';
+import { LinkButton, Problem } from '../app/parts.tsx';
 
 interface ReteachProps {
   courseId: string;
@@ -33,7 +35,7 @@ export function Reteach({ courseId, data, report, a, b }: ReteachProps) {
   const held = data.reteachings.filter((row) => [row.a, row.b].includes(a) && [row.a, row.b].includes(b));
   const since = reteachingOf(data, report, a, b);
   return (
-    <div className="reteach">
+    <div className={styles['reteach']}>
       <h2>Taught again</h2>
       {since && (
         <p>
@@ -47,9 +49,7 @@ export function Reteach({ courseId, data, report, a, b }: ReteachProps) {
         {held.map(({ taughtOn }) => (
           <li key={taughtOn}>
             {taughtOn}{' '}
-            <button className="link" onClick={() => change.mutate({ taughtOn, remove: true })}>
-              Take back
-            </button>
+            <LinkButton onClick={() => change.mutate({ taughtOn, remove: true })}>Take back</LinkButton>
           </li>
         ))}
       </ul>
@@ -67,7 +67,7 @@ export function Reteach({ courseId, data, report, a, b }: ReteachProps) {
           Note it
         </Button>
       </form>
-      {change.isError && <p className="problem">{messageOf(change.error)}</p>}
+      {change.isError && <Problem>{messageOf(change.error)}</Problem>}
     </div>
   );
 }

@@ -8,6 +8,9 @@ import { useLeaveOut } from './NotTheirFault.tsx';
 import { PredictionPlot } from './PredictionPlot.tsx';
 import { notEnough } from './TeachNext.tsx';
 import { percent, type Names } from './useNames.ts';
+import styles from './confusions.module.css';
+import { LinkButton, Problem } from '../app/parts.tsx';
+import ui from '../app/parts.module.css';
 
 interface StationsProps {
   courseId: string;
@@ -28,7 +31,7 @@ export function Stations({ courseId, data, report, names }: StationsProps) {
     <>
       <h1>Stations</h1>
       {report.state === 'enough' ? (
-        <div className="prediction">
+        <div className={styles['prediction']}>
           <PredictionPlot report={report} title={title} />
           <div>
             <h2>Does the model know this class?</h2>
@@ -50,23 +53,23 @@ export function Stations({ courseId, data, report, names }: StationsProps) {
               <p>With a second quiz each can be predicted from the other, the harder trial.</p>
             )}
             {report.losses.length > 0 && (
-              <table className="plain-table">
+              <table className={ui['plain-table']}>
                 <caption>Surprise at the answers of a quiz that was not seen; less is better</caption>
                 <thead>
                   <tr>
                     <th>Quiz</th>
-                    <th className="num">Model</th>
-                    <th className="num">Without characters</th>
-                    <th className="num">Base rate</th>
+                    <th className={styles['num']}>Model</th>
+                    <th className={styles['num']}>Without characters</th>
+                    <th className={styles['num']}>Base rate</th>
                   </tr>
                 </thead>
                 <tbody>
                   {report.losses.map(({ quizId, model, withoutUse, baseRate }) => (
                     <tr key={quizId}>
                       <td>{data.quizzes.find(({ id }) => id === quizId)?.title}</td>
-                      <td className="num">{model.toFixed(2)}</td>
-                      <td className="num">{withoutUse.toFixed(2)}</td>
-                      <td className="num">{baseRate.toFixed(2)}</td>
+                      <td className={styles['num']}>{model.toFixed(2)}</td>
+                      <td className={styles['num']}>{withoutUse.toFixed(2)}</td>
+                      <td className={styles['num']}>{baseRate.toFixed(2)}</td>
                     </tr>
                   ))}
                 </tbody>
@@ -134,21 +137,21 @@ function QuizTable({
           : `KR-20 reliability ${twoPlaces(statistics.reliability)}; standard error of a student’s number right ${statistics.standardError!.toFixed(1)} stations.`}{' '}
         <Link to={`/c/${courseId}/quizzes/${quiz.id}/mark`}>The papers</Link>
       </p>
-      {leaveOut.isError && <p className="problem">{messageOf(leaveOut.error)}</p>}
-      <table className="plain-table stations">
+      {leaveOut.isError && <Problem>{messageOf(leaveOut.error)}</Problem>}
+      <table className={`${ui['plain-table']} ${styles['stations']}`}>
         <thead>
           <tr>
-            <th className="num">No.</th>
+            <th className={styles['num']}>No.</th>
             <th>Tree and medium</th>
-            <th className="num">Right</th>
-            <th className="num">Expected</th>
+            <th className={styles['num']}>Right</th>
+            <th className={styles['num']}>Expected</th>
             <th
-              className="num"
+              className={styles['num']}
               title="Correlation of being right here with the number right at the other stations"
             >
               Discrimination
             </th>
-            <th className="num">Ideal reader</th>
+            <th className={styles['num']}>Ideal reader</th>
             <th>Remarks</th>
             <th />
           </tr>
@@ -159,18 +162,18 @@ function QuizTable({
             const fair = fairness.get(station.id);
             const expected = found.get(station.id)?.predicted;
             return (
-              <tr key={station.id} className={station.leftOut ? 'left-out' : ''}>
-                <td className="num">{station.position}</td>
+              <tr key={station.id} className={station.leftOut ? styles['left-out'] : ''}>
+                <td className={styles['num']}>{station.position}</td>
                 <td>
                   <Link to={`/c/${courseId}/species/${station.truth}`}>{names.taxon(station.truth)}</Link>{' '}
                   <span className="quiet">{MEDIUM_TITLES[station.medium]}</span>
                 </td>
-                <td className="num">{row ? percent(row.right) : '–'}</td>
-                <td className="num">{expected === undefined ? '–' : percent(expected)}</td>
-                <td className="num">
+                <td className={styles['num']}>{row ? percent(row.right) : '–'}</td>
+                <td className={styles['num']}>{expected === undefined ? '–' : percent(expected)}</td>
+                <td className={styles['num']}>
                   {row?.discrimination === undefined ? '–' : twoPlaces(row.discrimination)}
                 </td>
-                <td className="num">{fair ? percent(fair.right) : '–'}</td>
+                <td className={styles['num']}>{fair ? percent(fair.right) : '–'}</td>
                 <td>
                   {station.leftOut && <div>left out of the analyses</div>}
                   {fair?.judgement === 'unfair' && <div className="rust">unfair: it could not be told</div>}
@@ -186,13 +189,12 @@ function QuizTable({
                   ))}
                 </td>
                 <td>
-                  <button
-                    className="link"
+                  <LinkButton
                     disabled={leaveOut.isPending}
                     onClick={() => leaveOut.mutate({ stationId: station.id, leftOut: !station.leftOut })}
                   >
                     {station.leftOut ? 'Take in again' : 'Leave out'}
-                  </button>
+                  </LinkButton>
                 </td>
               </tr>
             );

@@ -9,6 +9,7 @@ import { IntervalBar } from './IntervalBar.tsx';
 import { NotTheirFault } from './NotTheirFault.tsx';
 import { ReadingSentence } from './Readings.tsx';
 import { capital, counted, percent, percentRange, signed, type Names } from './useNames.ts';
+import styles from './confusions.module.css';
 
 interface TeachNextProps {
   courseId: string;
@@ -62,12 +63,12 @@ export function TeachNext({ courseId, data, report, names }: TeachNextProps) {
           <Link to={`${base}/pairs`}>pairs</Link> stand as they are.
         </p>
       )}
-      <ol className="findings">{firm.slice(0, SHOWN).map(row)}</ol>
+      <ol className={styles['findings']}>{firm.slice(0, SHOWN).map(row)}</ol>
       <NotTheirFault courseId={courseId} data={data} report={report} names={names} />
       {later.length > 0 && (
-        <details className="less-sure">
+        <details className={styles['less-sure']}>
           <summary>{capital(counted(later.length, 'more finding'))}, smaller or less sure</summary>
-          <ol className="findings">{later.map(row)}</ol>
+          <ol className={styles['findings']}>{later.map(row)}</ol>
         </details>
       )}
     </>
@@ -113,14 +114,17 @@ function FindingRow({
         <p>
           <Sentence found={found} report={report} data={data} names={names} courseId={courseId} />
         </p>
-        <p className="finding-doors">
+        <p className={styles['finding-doors']}>
           {pair && (
-            <Link className="door chief" to={`/c/${courseId}/confusions/${pair.truth}/${pair.answer}`}>
+            <Link
+              className={`${styles['door']} ${styles['chief']}`}
+              to={`/c/${courseId}/confusions/${pair.truth}/${pair.answer}`}
+            >
               Show {names.taxon(pair.truth)} beside {names.taxon(pair.answer)}
             </Link>
           )}
           {found.kind === 'species' && (
-            <Link className="door" to={`/c/${courseId}/species/${found.species.taxonId}`}>
+            <Link className={styles['door']} to={`/c/${courseId}/species/${found.species.taxonId}`}>
               Open its profile
             </Link>
           )}
@@ -134,7 +138,7 @@ function FindingRow({
           <AnswersBehind data={data} responses={behind} names={names} base={`/c/${courseId}/confusions`} />
         )}
       </div>
-      <div className="finding-figure">
+      <div className={styles['finding-figure']}>
         <span className="quiet">errors it would have prevented</span>
         <IntervalBar
           value={prevented}

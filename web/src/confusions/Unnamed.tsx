@@ -1,6 +1,7 @@
 import type { ConfusionData } from '@hurrow/contract/confusions';
 import { answerId } from '@hurrow/core/confusion';
 import type { Names } from './useNames.ts';
+import styles from './confusions.module.css';
 
 /** Wrong answers that name no tree of the list: blanks, other trees, a genus alone, names nobody can read. */
 export function Unnamed({ data, names }: { data: ConfusionData; names: Names }) {
@@ -12,7 +13,7 @@ export function Unnamed({ data, names }: { data: ConfusionData; names: Names }) 
   const found = data.answers.filter((answer) => answer.named === null && stations.has(answer.stationId));
   if (found.length === 0) return null;
   return (
-    <details className="unnamed">
+    <details className={styles['unnamed']}>
       <summary>
         {found.length} answer{found.length > 1 ? 's' : ''} without a tree of the list
       </summary>

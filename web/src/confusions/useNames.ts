@@ -6,11 +6,11 @@ import { courseQuery, useLibrary } from '../app/data.ts';
 
 /** Names of taxa and characters as the course says them. */
 export function useNames(courseId: string) {
-  const { every, vocabulary } = useLibrary();
+  const { profileOf, vocabulary } = useLibrary();
   const audience = useQuery(courseQuery(courseId)).data?.audience ?? 'technical';
   return {
     taxon: (id: string) => {
-      const found = every.find(({ taxon }) => taxon.id === id);
+      const found = profileOf(id);
       return found ? commonName(found.taxon) : id;
     },
     character: (id: string) => {

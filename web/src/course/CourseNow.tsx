@@ -3,6 +3,7 @@ import type { LibraryAnswer } from '@hurrow/contract/library';
 import { useMemo, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { contrast, isDeciduous, type ProfiledTaxon } from '@hurrow/core/evidence';
+import { readLibrary } from '@hurrow/core/library';
 import { characterName } from '@hurrow/core/score';
 import { dayLabel, dayOfYear, partPresent } from '@hurrow/core/season';
 import { commonName } from '@hurrow/core/taxon';
@@ -15,20 +16,20 @@ import { Latin } from '../app/Names.tsx';
 import { courseWeek } from '../app/Ribbon.tsx';
 import { useConfusions } from '../confusions/useConfusions.ts';
 import { capital } from '../confusions/useNames.ts';
+import styles from './course.module.css';
 
 /** What needs doing, in sentences, and the sets of the list as they look on the field date. */
 export function CourseNow({ course }: { course: WholeCourse }) {
-  const { library, every } = useLibrary();
+  const { library, every, profileOf } = useLibrary();
   const { day, today } = useFieldDate();
   const { pairs, answers } = useConfusions(course.id);
   if (!library) return null;
   const week = courseWeek(course, today);
   const taught = course.sets.flatMap((set) => set.taxa);
   const base = `/c/${course.id}`;
-  const find = (id: string) => every.find(({ taxon }) => taxon.id === id);
   return (
     <>
-      <div className="now">
+      <div className={styles['now']}>
         <div>
           <h2>{week ? `Week ${week}.` : 'Outside the term.'}</h2>
           <ul>
@@ -42,7 +43,7 @@ export function CourseNow({ course }: { course: WholeCourse }) {
                 No students yet. <Link to={`${base}/course/students`}>Import the class list.</Link>
               </Todo>
             )}
-            <QuizTodos course={course} library={library} every={every} />
+            <QuizTodos course={course} library={library} profileOf={profileOf} />
             {pairs.slice(0, 2).map((pair) => (
               <PairTodo
                 key={`${pair.a}${pair.b}`}
@@ -63,9 +64,11 @@ export function CourseNow({ course }: { course: WholeCourse }) {
               )}
           </ul>
         </div>
-        {pairs[0] && <WorstPair course={course} library={library} pair={pairs[0]} find={find} day={day} />}
+        {pairs[0] && (
+          <WorstPair course={course} library={library} pair={pairs[0]} profileOf={profileOf} day={day} />
+        )}
       </div>
-      <div className="sets">
+      <div className={styles['sets']}>
         {course.sets.map((set) => (
           <section key={set.id}>
             <h3>
@@ -73,7 +76,7 @@ export function CourseNow({ course }: { course: WholeCourse }) {
             </h3>
             <ul>
               {set.taxa.map((id) => {
-                const profiled = find(id);
+                const profiled = profileOf(id);
                 return (
                   profiled && (
                     <li key={id}>
@@ -97,20 +100,20 @@ function WorstPair({
   course,
   library,
   pair,
-  find,
+  profileOf,
   day,
 }: {
   course: WholeCourse;
   library: LibraryAnswer;
   pair: { a: string; b: string };
-  find(id: string): ProfiledTaxon | undefined;
+  profileOf(id: string): ProfiledTaxon | undefined;
   day: number;
 }) {
   const view = useMemo(() => twigView(day), [day]);
   return (
-    <div className="worst">
+    <div className={styles['worst']}>
       {[pair.a, pair.b].map((id) => {
-        const profiled = find(id);
+        const profiled = profileOf(id);
         return (
           profiled && (
             <figure key={id}>
@@ -137,11 +140,11 @@ const Todo = ({ children }: { children: ReactNode }) => <li>{children}</li>;
 function QuizTodos({
   course,
   library,
-  every,
+  profileOf,
 }: {
   course: WholeCourse;
   library: LibraryAnswer;
-  every: readonly ProfiledTaxon[];
+  profileOf(id: string): ProfiledTaxon | undefined;
 }) {
   const base = `/c/${course.id}/quizzes`;
   return course.quizzes.map((quiz) => {
@@ -162,7 +165,7 @@ function QuizTodos({
     const day = dayOfYear(quiz.heldOn);
     const bare = course.sets
       .flatMap((set) => set.taxa)
-      .flatMap((id) => every.find(({ taxon }) => taxon.id === id) ?? [])
+      .flatMap((id) => profileOf(id) ?? [])
       .filter(
         (profiled) =>
           !partPresent(
@@ -213,7 +216,7 @@ function PairTodo({ course, library, every, pair, day }: PairTodoProps) {
       { reference: library.reference, site: course },
     );
   }, [course, library, every, pair.a, pair.b, day, vocabulary]);
-  const name = (id: string) => commonName(every.find(({ taxon }) => taxon.id === id)!.taxon);
+  const name = (id: string) => commonName(readLibrary(library).profileOf(id)!.taxon);
   if (!found) return null;
   const settles = listInWords(
     found.deciding.map((id) => characterName(vocabulary.get(id)!, course.audience)),

@@ -1,6 +1,6 @@
 import { Button } from 'antd';
 import { useQuery } from '@tanstack/react-query';
-import { NavLink, Route, Routes, useNavigate } from 'react-router';
+import { Route, Routes, useNavigate } from 'react-router';
 import { messageOf } from '../app/api.ts';
 import { courseQuery } from '../app/data.ts';
 import { useMayChange } from '../app/session.ts';
@@ -9,7 +9,8 @@ import { CourseNow } from './CourseNow.tsx';
 import { Settings } from './Settings.tsx';
 import { Students } from './Students.tsx';
 import { TaughtList } from './TaughtList.tsx';
-import './course.css';
+import { Opening, PageHead, Problem, Tabs } from '../app/parts.tsx';
+import ui from '../app/parts.module.css';
 
 /** A course: what needs doing, its list in sets, its students, its settings. Without one, the form that makes it. */
 export default function CoursePlace({ courseId }: { courseId: string }) {
@@ -17,33 +18,33 @@ export default function CoursePlace({ courseId }: { courseId: string }) {
   const go = useNavigate();
   const mayChange = useMayChange();
   if (courseId === '-') return <Settings course={undefined} />;
-  if (query.isPending) return <p className="opening">Opening the course…</p>;
-  if (!query.data) return <p className="problem">{messageOf(query.error)}</p>;
+  if (query.isPending) return <Opening>Opening the course…</Opening>;
+  if (!query.data) return <Problem>{messageOf(query.error)}</Problem>;
   const course = query.data;
   const base = `/c/${courseId}/course`;
   return (
-    <section className="page">
-      <div className="page-head">
-        <h1>{course.name}</h1>
+    <section className={ui['page']}>
+      <PageHead title={course.name}>
         <span className="quiet">
-          code <strong className="code">{course.code}</strong> · {course.weeks} weeks from {course.startsOn} ·{' '}
-          {course.students.length} students
+          code <strong className={ui['code']}>{course.code}</strong> · {course.weeks} weeks from{' '}
+          {course.startsOn} · {course.students.length} students
         </span>
         {mayChange && (
           <Button type="primary" onClick={() => void go(`/c/${courseId}/quizzes/new`)}>
             Plan a quiz
           </Button>
         )}
-      </div>
-      <nav className="tabs" aria-label="Parts of the course">
-        <NavLink to={base} end>
-          Now
-        </NavLink>
-        <NavLink to={`${base}/list`}>List in sets</NavLink>
-        <NavLink to={`${base}/students`}>Students</NavLink>
-        <NavLink to={`${base}/settings`}>Settings</NavLink>
-        {mayChange && <NavLink to={`${base}/history`}>History</NavLink>}
-      </nav>
+      </PageHead>
+      <Tabs
+        label="Parts of the course"
+        tabs={[
+          { to: base, title: 'Now', end: true },
+          { to: `${base}/list`, title: 'List in sets' },
+          { to: `${base}/students`, title: 'Students' },
+          { to: `${base}/settings`, title: 'Settings' },
+          ...(mayChange ? [{ to: `${base}/history`, title: 'History' }] : []),
+        ]}
+      />
       <Routes>
         <Route path="" element={<CourseNow course={course} />} />
         <Route path="list" element={<TaughtList course={course} />} />

@@ -14,6 +14,8 @@ import { BroughtBack } from '../drafts/BroughtBack.tsx';
 import { useKept } from '../drafts/useKept.ts';
 import { DeleteCourse } from '../keeping/DeleteCourse.tsx';
 import styles from './settings.module.css';
+import { Opening, Problem } from '../app/parts.tsx';
+import ui from '../app/parts.module.css';
 
 /** The settings as they are typed: the place may not be readable yet. */
 interface Draft extends Omit<Course, 'id' | 'code' | 'latitude' | 'longitude' | 'elevation'> {
@@ -25,7 +27,7 @@ export function Settings({ course }: { course: WholeCourse | undefined }) {
   const library = useQuery(libraryQuery()).data;
   const today = useQuery(sessionQuery).data?.today ?? '';
   const mayChange = useMayChange();
-  if (!course && !library) return <p className="opening">Opening…</p>;
+  if (!course && !library) return <Opening>Opening…</Opening>;
   const start: Draft = course
     ? {
         name: course.name,
@@ -102,7 +104,7 @@ function Form({ course, start }: { course: WholeCourse | undefined; start: Draft
     }
   };
   return (
-    <div className={course ? '' : 'page'}>
+    <div className={course ? '' : ui['page']}>
       {!course && <h1>A new course</h1>}
       <BroughtBack at={kept.broughtBack} onGiveUp={kept.forget} />
       <div className={styles['settings']}>
@@ -146,11 +148,7 @@ function Form({ course, start }: { course: WholeCourse | undefined; start: Draft
           </p>
         </section>
       </div>
-      {problem && (
-        <p className="problem" role="alert">
-          {problem}
-        </p>
-      )}
+      {problem && <Problem>{problem}</Problem>}
       <Button type="primary" onClick={() => void save()}>
         {course ? 'Save settings' : 'Make the course'}
       </Button>

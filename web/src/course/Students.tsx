@@ -6,6 +6,8 @@ import { call, isProblem, messageOf } from '../app/api.ts';
 import { useMayChange } from '../app/session.ts';
 import { ImportFile } from '../app/ImportFile.tsx';
 import { RemoveStudent } from '../keeping/RemoveStudent.tsx';
+import ui from '../app/parts.module.css';
+import styles from './course.module.css';
 
 /** The class list with the codes that students sign in with. */
 export function Students({ course }: { course: WholeCourse }) {
@@ -42,7 +44,7 @@ export function Students({ course }: { course: WholeCourse }) {
     <>
       <p>
         Students open this page’s address on their phones and sign in with the course code{' '}
-        <strong className="code">{course.code}</strong> and their own code. No e-mail and no password.
+        <strong className={ui['code']}>{course.code}</strong> and their own code. No e-mail and no password.
       </p>
       {mayChange && importing && (
         <>
@@ -71,7 +73,7 @@ export function Students({ course }: { course: WholeCourse }) {
       {mayChange && !importing && <Button onClick={() => setImporting(true)}>Import a class list</Button>}
       {course.students.length > 0 && <Slips course={course} />}
       {course.students.length > 0 && (
-        <table className="plain-table students">
+        <table className={`${ui['plain-table']} ${styles['students']}`}>
           <thead>
             <tr>
               <th>Name</th>
@@ -85,7 +87,7 @@ export function Students({ course }: { course: WholeCourse }) {
                 <tr>
                   <td>{student.name}</td>
                   <td>
-                    <span className="code">{student.nameless ? '' : student.code}</span>
+                    <span className={ui['code']}>{student.nameless ? '' : student.code}</span>
                   </td>
                   <td>
                     {!student.nameless && (
@@ -142,7 +144,7 @@ function Slips({ course }: { course: WholeCourse }) {
       </a>
       , for the address{' '}
       <input
-        className="typed"
+        className={ui['typed']}
         aria-label="Address for phones"
         value={at}
         onChange={(event) => setAt(event.target.value)}

@@ -9,6 +9,8 @@ import { useLibrary } from '../app/data.ts';
 import { BroughtBack } from '../drafts/BroughtBack.tsx';
 import { useKept } from '../drafts/useKept.ts';
 import styles from './taughtList.module.css';
+import { LinkButton, Problem } from '../app/parts.tsx';
+import courseStyles from './course.module.css';
 
 interface Draft {
   title: string;
@@ -25,7 +27,7 @@ function withGathered(sets: Draft[], gathered: readonly string[]): Draft[] {
 
 /** The taught list in sets, edited as a whole and saved at once. */
 export function TaughtList({ course }: { course: WholeCourse }) {
-  const { profiles, every } = useLibrary();
+  const { profiles, profileOf } = useLibrary();
   const queries = useQueryClient();
   const { message } = App.useApp();
   const [search, setSearch] = useSearchParams();
@@ -56,7 +58,7 @@ export function TaughtList({ course }: { course: WholeCourse }) {
     }
   };
   const name = (id: string) => {
-    const found = every.find(({ taxon }) => taxon.id === id);
+    const found = profileOf(id);
     return found ? commonName(found.taxon) : id;
   };
   return (
@@ -107,22 +109,15 @@ export function TaughtList({ course }: { course: WholeCourse }) {
                   className={styles['week']!}
                 />
               </label>
-              <button type="button" className="link" disabled={i === 0} onClick={() => move(i, -1)}>
+              <LinkButton disabled={i === 0} onClick={() => move(i, -1)}>
                 earlier
-              </button>
-              <button
-                type="button"
-                className="link"
-                disabled={i === sets.length - 1}
-                onClick={() => move(i, 1)}
-              >
+              </LinkButton>
+              <LinkButton disabled={i === sets.length - 1} onClick={() => move(i, 1)}>
                 later
-              </button>
-              <button type="button" className="link" onClick={() => setSets(sets.filter((_, k) => k !== i))}>
-                remove the set
-              </button>
+              </LinkButton>
+              <LinkButton onClick={() => setSets(sets.filter((_, k) => k !== i))}>remove the set</LinkButton>
             </div>
-            <ul className="set-taxa">
+            <ul className={courseStyles['set-taxa']}>
               {set.taxa.map((id) => (
                 <li key={id}>
                   {name(id)}
@@ -152,11 +147,7 @@ export function TaughtList({ course }: { course: WholeCourse }) {
           </fieldset>
         ))}
       </div>
-      {problem && (
-        <p className="problem" role="alert">
-          {problem}
-        </p>
-      )}
+      {problem && <Problem>{problem}</Problem>}
       <Button onClick={() => setSets([...sets, { title: `Set ${sets.length + 1}`, week: null, taxa: [] }])}>
         Add a set
       </Button>{' '}

@@ -7,7 +7,7 @@ export function BroughtBack({ at, onGiveUp }: { at: string | undefined; onGiveUp
     <p className={styles['broughtBack']} role="status">
       Your changes of {new Date(at).toLocaleString('en-US', { dateStyle: 'medium', timeStyle: 'short' })} were
       not saved; here they are again.{' '}
-      <button type="button" className="link" onClick={onGiveUp}>
+      <button type="button" className={styles['link']} onClick={onGiveUp}>
         Give them up
       </button>
     </p>

@@ -23,7 +23,7 @@ export function DraftList() {
             <span className="quiet">
               {new Date(at).toLocaleDateString('en-US', { day: 'numeric', month: 'short' })}
             </span>
-            <button type="button" className="link" onClick={() => drafts.dropEverywhere(key)}>
+            <button type="button" className={styles['link']} onClick={() => drafts.dropEverywhere(key)}>
               Give up
             </button>
           </li>

@@ -3,6 +3,7 @@ import { messageOf } from '../app/api.ts';
 import { historyQuery } from './historyData.ts';
 import { byDay } from './keeping.ts';
 import styles from './keeping.module.css';
+import { Opening, Problem } from '../app/parts.tsx';
 
 const day = (iso: string) =>
   new Date(`${iso}T12:00:00Z`).toLocaleDateString('en-GB', {
@@ -17,8 +18,8 @@ const time = (iso: string) =>
 /** Who changed what in a course: quizzes, marks, the class list and settings. */
 export function History({ courseId }: { courseId: string }) {
   const lines = useQuery(historyQuery(courseId));
-  if (lines.isPending) return <p className="opening">Looking up what was changed…</p>;
-  if (!lines.data) return <p className="problem">{messageOf(lines.error)}</p>;
+  if (lines.isPending) return <Opening>Looking up what was changed…</Opening>;
+  if (!lines.data) return <Problem>{messageOf(lines.error)}</Problem>;
   if (lines.data.length === 0)
     return (
       <p className="quiet">

@@ -4,6 +4,7 @@ import { messageOf } from '../app/api.ts';
 import { isTyped } from './keeping.ts';
 import field from '../app/field.module.css';
 import styles from './keeping.module.css';
+import ui from '../app/parts.module.css';
 
 /** Something that cannot be taken back: it is done when its name is typed. */
 export function TypedName({
@@ -50,7 +51,7 @@ export function TypedName({
         Leave it
       </Button>
       {problem && (
-        <span className="problem" role="alert">
+        <span className={ui['problem']} role="alert">
           {' '}
           {problem}
         </span>

@@ -3,6 +3,8 @@ import { Link } from 'react-router';
 import { ORGANS } from '@hurrow/core/vocabulary';
 import { useVocabulary } from '../app/data.ts';
 import styles from './characterList.module.css';
+import libraryStyles from './library.module.css';
+import ui from '../app/parts.module.css';
 
 const KINDS = {
   categorical: 'one state',
@@ -19,7 +21,7 @@ export default function CharacterList({ courseId }: { courseId: string }) {
   const [text, setText] = useState('');
   const wanted = text.trim().toLowerCase();
   return (
-    <section className="library-page">
+    <section className={libraryStyles['library-page']}>
       <h1>The characters</h1>
       <p>
         A column of a table is headed by the id or the words of a character; its cells hold states by id or
@@ -31,7 +33,7 @@ export default function CharacterList({ courseId }: { courseId: string }) {
       </p>
       <input
         type="search"
-        className="typed"
+        className={ui['typed']}
         aria-label="Find a character"
         placeholder="find a character"
         value={text}

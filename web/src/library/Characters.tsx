@@ -17,7 +17,9 @@ import { useLibrary } from '../app/data.ts';
 import { useDraft } from '../app/useDraft.ts';
 import { BroughtBack } from '../drafts/BroughtBack.tsx';
 import { useSaved } from './useSaved.tsx';
-import './library.css';
+import styles from './library.module.css';
+import { Problem } from '../app/parts.tsx';
+import ui from '../app/parts.module.css';
 
 /** All characters of the library by organ, and one of them with its words, states and misread rates. */
 export default function Characters() {
@@ -29,16 +31,16 @@ export default function Characters() {
   const own = new Set(library.characters.map(({ id }) => id));
   const kindOf = (id: string) => (own.has(id) ? (BUILT_IN.has(id) ? 'changed' : 'own') : '');
   return (
-    <section className="characters">
+    <section className={styles['characters']}>
       <nav aria-label="Characters">
-        <div style={{ padding: '0 14px' }}>
+        <div className={styles['find-character']}>
           <Button size="small" onClick={() => setFresh(blank('leaf'))}>
             New character
           </Button>
         </div>
         {ORGANS.map(({ organ, title }) => (
           <div key={organ}>
-            <p className="nav-title">{title}</p>
+            <p className={styles['nav-title']}>{title}</p>
             {[...vocabulary.values()]
               .filter((entry) => entry.organ === organ && !entry.derived)
               .map((entry) => (
@@ -188,7 +190,7 @@ function CharacterForm({
     }
   };
   return (
-    <div className="own-character">
+    <div className={styles['own-character']}>
       <h1>{isNew ? 'New character' : character.term}</h1>
       <p className="quiet">
         {isNew
@@ -196,12 +198,8 @@ function CharacterForm({
           : usesInWords(uses)}
       </p>
       <BroughtBack at={broughtBack} onGiveUp={reset} />
-      {problem && (
-        <p className="problem" role="alert">
-          {problem}
-        </p>
-      )}
-      <div className="grid">
+      {problem && <Problem>{problem}</Problem>}
+      <div className={styles['grid']}>
         <label>
           <span>Technical term</span>
           <input value={draft.term} onChange={(event) => set('term', event.target.value)} />
@@ -306,7 +304,7 @@ function CharacterForm({
         </label>
       </div>
       {hasStates && (
-        <table className="doubts-table">
+        <table className={styles['doubts-table']}>
           <thead>
             <tr>
               <th scope="col">State</th>
@@ -331,7 +329,7 @@ function CharacterForm({
           </tbody>
         </table>
       )}
-      <p className="profile-tools">
+      <p className={ui['profile-tools']}>
         {hasStates && (
           <Button
             onClick={() => set('states', [...draft.states, { id: '', term: '', plain: '', definition: '' }])}

@@ -4,7 +4,7 @@ import { Link, useNavigate } from 'react-router';
 import { call } from '../app/api.ts';
 import { ImportFile } from '../app/ImportFile.tsx';
 import { useLibrary } from '../app/data.ts';
-import './library.css';
+import styles from './library.module.css';
 
 const EXAMPLE = `scientific name,family,common names,calendar.leaves,foliage.kind,leaf.shape,leaf.length,twig.arrangement
 Acer rubrum,Sapindaceae,"red maple, soft maple",1 May – 20 Oct,broad blade,ovate,6–10 cm,opposite
@@ -42,7 +42,7 @@ export default function Exchange({ courseId }: { courseId: string }) {
   const { message } = App.useApp();
   const { library } = useLibrary();
   return (
-    <section className="library-page">
+    <section className={styles['library-page']}>
       <h1>Import species</h1>
       <p className="quiet">
         A table with one row a species (“scientific name” and “family” are needed; other columns are names,
@@ -65,7 +65,7 @@ export default function Exchange({ courseId }: { courseId: string }) {
       {(library?.taxa.length ?? 0) > 0 && (
         <>
           <h2>Export</h2>
-          <dl className="exports">
+          <dl className={styles['exports']}>
             {EXPORTS.map(([format, title, what, lacks]) => (
               <div key={format}>
                 <dt>

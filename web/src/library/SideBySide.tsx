@@ -21,7 +21,8 @@ import { call, messageOf } from '../app/api.ts';
 import { courseQuery, useLibrary } from '../app/data.ts';
 import { Latin } from '../app/Names.tsx';
 import { useSaved } from './useSaved.tsx';
-import './library.css';
+import styles from './library.module.css';
+import { LinkButton, Notice, Problem } from '../app/parts.tsx';
 
 interface BulkChange {
   taxonId: string;
@@ -119,13 +120,13 @@ export default function SideBySide({ courseId }: { courseId: string }) {
     rows.getTotalSize() - ((items.at(-1)?.start ?? 0) + (items.at(-1)?.size ?? 0)),
   ];
   return (
-    <section className="side-by-side" aria-label="Characters side by side">
+    <section className={styles['side-by-side']} aria-label="Characters side by side">
       <h1>Side by side</h1>
-      <div className="source-line wide">
+      <div className={styles['source-line']}>
         <Select
           mode="multiple"
           aria-label="Characters to show"
-          style={{ flex: 1, minWidth: 320 }}
+          className={styles['choose']}
           value={shown}
           onChange={setShown}
           disabled={editing !== undefined}
@@ -144,7 +145,7 @@ export default function SideBySide({ courseId }: { courseId: string }) {
         </label>
       </div>
       {character && (
-        <p className="notice" role="status">
+        <Notice>
           Editing {character.term}, as said by{' '}
           <select
             aria-label="Source of the scores"
@@ -167,14 +168,10 @@ export default function SideBySide({ courseId }: { courseId: string }) {
           <Button size="small" onClick={() => setEditing(undefined)}>
             Leave without saving
           </Button>
-        </p>
+        </Notice>
       )}
-      {problem && (
-        <p className="problem" role="alert">
-          {problem}
-        </p>
-      )}
-      <div className="frame" ref={frame}>
+      {problem && <Problem>{problem}</Problem>}
+      <div className={styles['frame']} ref={frame}>
         <table>
           <thead>
             <tr>
@@ -183,9 +180,9 @@ export default function SideBySide({ courseId }: { courseId: string }) {
                 <th scope="col" key={entry.id}>
                   {organTitle(entry.organ)}: {entry.term}{' '}
                   {!editing && (
-                    <button className="link" onClick={() => begin(entry)} aria-label={`Edit ${entry.term}`}>
+                    <LinkButton onClick={() => begin(entry)} aria-label={`Edit ${entry.term}`}>
                       edit
-                    </button>
+                    </LinkButton>
                   )}
                 </th>
               ))}
@@ -251,7 +248,7 @@ function Said({
   const scores = profiled.scores.filter((score) => score.characterId === character.id);
   if (scores.length === 0) return <span className="quiet">–</span>;
   return scores.map((score, i) => (
-    <span key={i} className={score.disagree ? 'disputed' : ''}>
+    <span key={i}>
       {i > 0 && ' | '}
       {Object.keys(score.qualifiers).length > 0 && <i>{qualifiersInWords(score.qualifiers)}: </i>}
       {valueInWords(score.value, character, audience, units)}
@@ -275,7 +272,7 @@ function Cell({
   return (
     <>
       <input
-        className="down"
+        data-down=""
         aria-label={label}
         aria-invalid={wrong}
         value={text}
@@ -283,15 +280,11 @@ function Cell({
         onKeyDown={(event) => {
           if (event.key !== 'Enter' && event.key !== 'ArrowDown' && event.key !== 'ArrowUp') return;
           event.preventDefault();
-          const all = [...document.querySelectorAll<HTMLInputElement>('.side-by-side input.down')];
+          const all = [...document.querySelectorAll<HTMLInputElement>('input[data-down]')];
           all[all.indexOf(event.currentTarget) + (event.key === 'ArrowUp' ? -1 : 1)]?.focus();
         }}
       />
-      {slip && (
-        <button className="link" onClick={() => onType(slip.text)}>
-          {slip.text}?
-        </button>
-      )}
+      {slip && <LinkButton onClick={() => onType(slip.text)}>{slip.text}?</LinkButton>}
     </>
   );
 }

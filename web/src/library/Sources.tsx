@@ -15,7 +15,8 @@ import { useFieldDate } from '../app/fieldDate.tsx';
 import { useDraft } from '../app/useDraft.ts';
 import { BroughtBack } from '../drafts/BroughtBack.tsx';
 import { useSaved } from './useSaved.tsx';
-import './library.css';
+import styles from './library.module.css';
+import { LinkButton, Problem } from '../app/parts.tsx';
 
 type WrittenSource = Omit<Source, 'id'> & { id?: string };
 
@@ -35,7 +36,7 @@ export default function Sources({ courseId }: { courseId: string }) {
   if (!library) return null;
   const found = disagreementsOf(profiles);
   return (
-    <section className="library-page">
+    <section className={styles['library-page']}>
       <SourceList library={library} />
       <h2>
         {found.length === 0
@@ -107,7 +108,7 @@ function SourceList({ library }: { library: LibraryAnswer }) {
       <p className="quiet">Who says what is in the profiles, the most trusted first.</p>
       <BroughtBack at={broughtBack} onGiveUp={reset} />
       {sources.map((source, i) => (
-        <div className="source-line" key={source.id ?? `new-${i}`}>
+        <div className={styles['source-line']} key={source.id ?? `new-${i}`}>
           <span className="quiet">{i + 1}</span>
           <input
             aria-label={`Name of source ${i + 1}`}
@@ -118,7 +119,7 @@ function SourceList({ library }: { library: LibraryAnswer }) {
           {SOURCE_DETAILS.map((part) => (
             <input
               key={part}
-              className={part === 'note' || part === 'author' ? '' : 'short'}
+
               aria-label={`${DETAIL_TITLES[part]} of source ${i + 1}`}
               placeholder={DETAIL_TITLES[part]}
               value={source[part] ?? ''}
@@ -160,11 +161,7 @@ function SourceList({ library }: { library: LibraryAnswer }) {
         </select>
         . A character can be an exception, with a reason.
       </p>
-      {problem && (
-        <p className="problem" role="alert">
-          {problem}
-        </p>
-      )}
+      {problem && <Problem>{problem}</Problem>}
       {changed && (
         <Button
           type="primary"
@@ -188,12 +185,9 @@ function Exceptions({ library, onRemove }: { library: LibraryAnswer; onRemove(pi
         <li key={id}>
           {vocabulary.get(id)?.term ?? id}:{' '}
           {library.sources.find((entry) => entry.id === pick.sourceId)?.label}, because {pick.reason}.{' '}
-          <button
-            className="link"
-            onClick={() => onRemove(Object.fromEntries(picks.filter(([other]) => other !== id)))}
-          >
+          <LinkButton onClick={() => onRemove(Object.fromEntries(picks.filter(([other]) => other !== id)))}>
             Follow the rule again
-          </button>
+          </LinkButton>
         </li>
       ))}
     </ul>
@@ -221,12 +215,8 @@ function Disagreements({
     }).then(() => setOpen(undefined));
   return (
     <>
-      {problem && (
-        <p className="problem" role="alert">
-          {problem}
-        </p>
-      )}
-      <table className="doubts-table">
+      {problem && <Problem>{problem}</Problem>}
+      <table className={styles['doubts-table']}>
         <thead>
           <tr>
             <th scope="col">Taxon and character</th>
@@ -250,7 +240,7 @@ function Disagreements({
                   {score.statements.map((statement) => (
                     <div
                       key={statement.sourceId}
-                      className={score.from.includes(statement.sourceId) ? 'adopted' : ''}
+                      className={score.from.includes(statement.sourceId) ? styles['adopted'] : ''}
                     >
                       {label(statement.sourceId)}:{' '}
                       {valueInWords(statement.value, character, course?.audience, course?.units)}
@@ -259,7 +249,7 @@ function Disagreements({
                 </td>
                 <td>
                   {open === key ? (
-                    <div className="reason">
+                    <div className={styles['reason']}>
                       <input
                         aria-label={`Why another source is right on ${character.term}`}
                         placeholder="Because…"
@@ -280,15 +270,14 @@ function Disagreements({
                         ))}
                     </div>
                   ) : (
-                    <button
-                      className="link"
+                    <LinkButton
                       onClick={() => {
                         setOpen(key);
                         setReason('');
                       }}
                     >
                       Trust the other one
-                    </button>
+                    </LinkButton>
                   )}
                 </td>
               </tr>
@@ -301,7 +290,7 @@ function Disagreements({
 }
 
 function Gaps({ courseId }: { courseId: string }) {
-  const { library, vocabulary, profiles } = useLibrary();
+  const { library, vocabulary, profiles, profileOf } = useLibrary();
   const course = useQuery(courseQuery(courseId)).data;
   const { day } = useFieldDate();
   const gaps = useMemo(() => {
@@ -313,7 +302,7 @@ function Gaps({ courseId }: { courseId: string }) {
       ...(course ? { site: course } : {}),
     }).slice(0, 14);
   }, [course, profiles, vocabulary, library, day]);
-  const name = (id: string) => commonName(profiles.find(({ taxon }) => taxon.id === id)!.taxon);
+  const name = (id: string) => commonName(profileOf(id)!.taxon);
   return (
     <>
       <h2>What is missing</h2>
@@ -325,7 +314,7 @@ function Gaps({ courseId }: { courseId: string }) {
           clearly.
         </p>
       )}
-      <ul className="gaps">
+      <ul>
         {gaps.map((gap) => (
           <GapLine key={gap.character.id} gap={gap} name={name} courseId={courseId} />
         ))}

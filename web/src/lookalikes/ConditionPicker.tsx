@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { saidOf, type Condition } from '@hurrow/core/condition';
 import { characterName, type Audience, type UnitSystem } from '@hurrow/core/score';
 import { ORGANS, type Character, type Vocabulary } from '@hurrow/core/vocabulary';
+import styles from './rules.module.css';
 
 interface Props {
   vocabulary: Vocabulary;
@@ -21,7 +22,7 @@ export function ConditionPicker({ vocabulary, audience, units, offered, label, o
     (each) => conditionsOf(each).length > 0 && !each.derived && (!offered || offered.has(each.id)),
   );
   return (
-    <span className="condition-picker">
+    <span className={styles['condition-picker']}>
       <select aria-label={`${label}: character`} value={id} onChange={(event) => setId(event.target.value)}>
         <option value="">choose a character</option>
         {ORGANS.map(({ organ, title }) => {

@@ -9,7 +9,8 @@ import type { View } from '@hurrow/core/view';
 import { calendarAtSite, useVocabulary } from '../app/data.ts';
 import { DrawingSvg } from '../app/Drawings.tsx';
 import { PhotosThatShow } from '../measuring/PhotoStrip.tsx';
-import './contrast.css';
+import styles from './contrast.module.css';
+import { LinkButton } from '../app/parts.tsx';
 
 const FRAME = { width: 1000, height: 256 };
 
@@ -63,7 +64,7 @@ export function ContrastFigure({
       `${commonName(taxon)}. ${traitsInWords(plates.traits[i]!, view.organs, vocabulary, audience, units, hidden ? deciding : [])}`,
   );
   return (
-    <figure className="contrast-plate">
+    <figure className={styles['contrast-plate']}>
       <figcaption>
         {chosen.map(({ taxon }, i) => (
           <span key={taxon.id}>
@@ -76,9 +77,9 @@ export function ContrastFigure({
       <p className="quiet">
         Drawn alike but for what decides.{' '}
         {deciding.length > 0 && (
-          <button className="link" onClick={() => setHidden(!hidden)}>
+          <LinkButton onClick={() => setHidden(!hidden)}>
             {hidden ? 'Point it out' : 'Hide the labels: let them find it'}
-          </button>
+          </LinkButton>
         )}
       </p>
       {!hidden &&

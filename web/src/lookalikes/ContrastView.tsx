@@ -10,7 +10,9 @@ import { ContrastFigure } from './ContrastFigure.tsx';
 import { SureWay } from './SureWay.tsx';
 import type { ContrastProps } from './contrastProps.ts';
 import { YearStrip } from './YearStrip.tsx';
-import './contrast.css';
+import styles from './contrast.module.css';
+import { LinkButton, Notice } from '../app/parts.tsx';
+import ui from '../app/parts.module.css';
 
 const percent = (error: number) => (error < 0.001 ? 'under 0.1 %' : `${(error * 100).toFixed(1)} %`);
 
@@ -29,13 +31,13 @@ export function ContrastView(props: ContrastProps) {
   const name = (id: string) => characterName(vocabulary.get(id)!, audience);
   const both = useMemo(() => [a, b], [a, b]);
   return (
-    <div className="contrast">
+    <div className={styles['contrast']}>
       {!props.reading && (
         <SureWay {...props} ranked={found.ranked.map(({ characterId }) => characterId)} options={options} />
       )}
       <Verdict found={found} day={view.day} />
       {found.deciding.length > 0 && (
-        <p className="deciding">
+        <p className={styles['deciding']}>
           Look at <strong>{listInWords(found.deciding.map(name))}</strong>:{' '}
           {found.deciding.length > 1 ? 'together they settle' : 'that alone settles'} it, with{' '}
           {percent(found.decidingError)} error.
@@ -50,10 +52,10 @@ export function ContrastView(props: ContrastProps) {
 }
 
 function Verdict({ found, day }: { found: Contrast; day: number }) {
-  const tone = { settled: 'settled', doubtful: 'gold', 'not settled': 'rust' }[found.verdict];
+  const tone = { settled: styles['settled'], doubtful: 'gold', 'not settled': 'rust' }[found.verdict];
   const mark = { settled: '●', doubtful: '◐', 'not settled': '○' }[found.verdict];
   return (
-    <p className="verdict">
+    <p className={styles['verdict']}>
       <strong className={tone}>
         <span aria-hidden="true">{mark} </span>
         {found.verdict === 'settled'
@@ -92,7 +94,7 @@ function Ranked({ a, b, view, audience, units, found }: ContrastProps & { found:
   const rows = all ? found.ranked : found.ranked.slice(0, 8);
   return (
     <>
-      <table className="plain-table ranked">
+      <table className={`${ui['plain-table']} ${styles['ranked']}`}>
         <thead>
           <tr>
             <th>What tells them apart, strongest first</th>
@@ -103,7 +105,10 @@ function Ranked({ a, b, view, audience, units, found }: ContrastProps & { found:
         </thead>
         <tbody>
           {rows.map((row) => (
-            <tr key={row.characterId} className={found.deciding.includes(row.characterId) ? 'decides' : ''}>
+            <tr
+              key={row.characterId}
+              className={found.deciding.includes(row.characterId) ? styles['decides'] : ''}
+            >
               <td>
                 {name(row.characterId)}
                 {found.deciding.includes(row.characterId) && <small> decides</small>}
@@ -111,7 +116,7 @@ function Ranked({ a, b, view, audience, units, found }: ContrastProps & { found:
               <td>{says(a, row.characterId)}</td>
               <td>{says(b, row.characterId)}</td>
               <td>
-                <span className="bar-cell">
+                <span className={styles['bar-cell']}>
                   <i style={{ width: `${(row.evidence / strongest) * 100}px` }} />
                 </span>
               </td>
@@ -127,9 +132,9 @@ function Ranked({ a, b, view, audience, units, found }: ContrastProps & { found:
       <p className="quiet">
         {found.ranked.length > 8 && (
           <>
-            <button className="link" onClick={() => setAll(!all)}>
+            <LinkButton onClick={() => setAll(!all)}>
               {all ? 'Only the strongest' : `All ${found.ranked.length}`}
-            </button>
+            </LinkButton>
             .{' '}
           </>
         )}
@@ -172,12 +177,12 @@ function Remedies({ list, a, b, view, options }: ContrastProps & { options: obje
     of('month').length ? `the same view in ${of('month').join(', ')}` : '',
   ].filter(Boolean);
   return (
-    <p className="notice">
+    <Notice>
       {parts.length ? (
         <>What would settle it: {parts.join('; ')}.</>
       ) : (
         'No single organ, aid or month settles it. Score more characters for both, or do not ask for this pair.'
       )}
-    </p>
+    </Notice>
   );
 }

@@ -10,6 +10,8 @@ import { messageOf } from '../app/api.ts';
 import { runInWorker, useWork } from '../workers/useWork.ts';
 import { Working } from '../workers/Working.tsx';
 import { askedWhole, type Ground } from './setting.ts';
+import styles from './keys.module.css';
+import { LinkButton, Problem } from '../app/parts.tsx';
 
 interface Props {
   /** The couplet that is changed; undefined where none is chosen. */
@@ -28,7 +30,7 @@ export function CoupletEditor(props: Props) {
   const node = path && nodeAt(keyTo, path);
   if (!path || node?.kind !== 'couplet')
     return (
-      <aside className="couplet-editor" aria-label="Change a couplet">
+      <aside className={styles['couplet-editor']} aria-label="Change a couplet">
         <p className="quiet">Press the number of a couplet to reword it, or to ask something else there.</p>
       </aside>
     );
@@ -42,7 +44,7 @@ export function CoupletEditor(props: Props) {
     return found ? commonName(found.taxon) : id;
   };
   return (
-    <aside className="couplet-editor" aria-label="Change a couplet">
+    <aside className={styles['couplet-editor']} aria-label="Change a couplet">
       <h2>This couplet</h2>
       {node.leads.map((lead, i) => (
         <label key={`${i} ${JSON.stringify(lead.condition)}`}>
@@ -66,9 +68,9 @@ export function CoupletEditor(props: Props) {
         </label>
       ))}
       {props.ban && (
-        <button className="link" onClick={() => props.ban!(characterId)}>
+        <LinkButton onClick={() => props.ban!(characterId)}>
           Never ask for {characterName(ground.vocabulary.get(characterId)!, audience)} in this key
-        </button>
+        </LinkButton>
       )}
       <Others {...props} path={path} />
     </aside>
@@ -104,13 +106,13 @@ function Others({ path, keyTo, ground, options, replaced }: Props & { path: numb
       <h2>Ask something else here</h2>
       <Working work={work} what="Looking for questions…" />
       {busy && <p role="status">Building what lies below again…</p>}
-      {problem && <p className="problem">{problem}</p>}
+      {problem && <Problem>{problem}</Problem>}
       <ul>
         {work.result?.slice(0, 14).map(({ leads, taxa }) => (
           <li key={leads[0]!.characterId}>
-            <button className="link" disabled={busy} onClick={() => void ask(leads)}>
+            <LinkButton disabled={busy} onClick={() => void ask(leads)}>
               {conditionInWords(leads[0]!, vocabulary, audience, units)}
-            </button>{' '}
+            </LinkButton>{' '}
             <small className="quiet">parts {taxa.map((part) => part.length).join(' from ')}</small>
           </li>
         ))}

@@ -6,7 +6,10 @@ import { characterName } from '@hurrow/core/score';
 import { commonName, scientificName } from '@hurrow/core/taxon';
 import { ConditionPicker } from './ConditionPicker.tsx';
 import type { Ground } from './setting.ts';
-import './rules.css';
+import styles from './rules.module.css';
+import { LinkButton } from '../app/parts.tsx';
+import ui from '../app/parts.module.css';
+import contrastStyles from './contrast.module.css';
 
 /** Naming a specimen by answering any characters in any order: what is left after each, and what to look at next. */
 export function Identify({ ground, base }: { ground: Ground; base: string }) {
@@ -24,17 +27,15 @@ export function Identify({ ground, base }: { ground: Ground; base: string }) {
   const words = (condition: Condition) => conditionInWords(condition, vocabulary, audience, units);
   const [first, second] = found.ranked;
   return (
-    <div className="rules">
-      <div className="rule-form">
+    <div className={styles['rules']}>
+      <div className={styles['rule-form']}>
         <h2>What the specimen shows</h2>
         {answers.length === 0 && <p className="quiet">Answer whatever you can see, in any order.</p>}
-        <ul className="rule-list">
+        <ul className={styles['rule-list']}>
           {answers.map((answer, i) => (
             <li key={i}>
               {words(answer)}{' '}
-              <button className="link" onClick={() => setAnswers(answers.filter((_, j) => j !== i))}>
-                Take back
-              </button>
+              <LinkButton onClick={() => setAnswers(answers.filter((_, j) => j !== i))}>Take back</LinkButton>
             </li>
           ))}
         </ul>
@@ -58,14 +59,14 @@ export function Identify({ ground, base }: { ground: Ground; base: string }) {
             .
           </p>
         )}
-        <label className="tolerant">
+        <label>
           <input type="checkbox" checked={tolerant} onChange={() => setTolerant(!tolerant)} /> forgive one
           wrong answer
         </label>
       </div>
       <div>
         <h2>What it can be</h2>
-        <table className="plain-table">
+        <table className={ui['plain-table']}>
           <tbody>
             {found.ranked.slice(0, 14).map(({ taxonId, probability, against }) => (
               <tr key={taxonId}>
@@ -76,7 +77,7 @@ export function Identify({ ground, base }: { ground: Ground; base: string }) {
                   <span className="latin">{scientificName(taxon(taxonId))}</span>
                 </td>
                 <td>
-                  <span className="bar-cell">
+                  <span className={contrastStyles['bar-cell']}>
                     <i style={{ width: `${probability * 160}px` }} />
                     {probability < 0.005 ? 'under 1 %' : `${Math.round(100 * probability)} %`}
                   </span>

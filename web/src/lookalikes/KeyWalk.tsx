@@ -4,6 +4,9 @@ import { taxaBelow, type Key, type KeyNode } from '@hurrow/core/key';
 import { commonName, scientificName } from '@hurrow/core/taxon';
 import { StatePicture } from '../app/StatePicture.tsx';
 import type { Ground } from './setting.ts';
+import styles from './keys.module.css';
+import { LinkButton } from '../app/parts.tsx';
+import ui from '../app/parts.module.css';
 
 interface Step {
   node: KeyNode;
@@ -23,25 +26,25 @@ export function KeyWalk({ keyTo, ground, leave }: { keyTo: Key; ground: Ground; 
   const back = () => setSteps(steps.slice(0, -1));
   const left = new Set([...taxaBelow(node), ...open.flatMap(taxaBelow), ...reached]);
   return (
-    <div className="key-walk">
-      <div className="walk-head">
-        <button className="press" onClick={steps.length > 1 ? back : leave}>
+    <div className={styles['key-walk']}>
+      <div className={styles['walk-head']}>
+        <button className={ui['press']} onClick={steps.length > 1 ? back : leave}>
           {steps.length > 1 ? 'Back' : 'Leave'}
         </button>
         <span role="status">
           {steps.length > 1 ? `Question ${steps.length}. ` : ''}
           {left.size === 1 ? 'One name is left.' : `${left.size} names are left.`}
         </span>
-        {steps.length > 1 && (
-          <button className="link" onClick={leave}>
-            Leave
-          </button>
-        )}
+        {steps.length > 1 && <LinkButton onClick={leave}>Leave</LinkButton>}
       </div>
       {node.kind === 'couplet' ? (
         <>
           {node.leads.map((lead, i) => (
-            <button key={i} className="walk-lead" onClick={() => go({ node: lead.to, open, reached })}>
+            <button
+              key={i}
+              className={styles['walk-lead']}
+              onClick={() => go({ node: lead.to, open, reached })}
+            >
               {lead.condition.states?.[0] && (
                 <StatePicture characterId={lead.condition.characterId} state={lead.condition.states[0]} />
               )}
@@ -56,11 +59,11 @@ export function KeyWalk({ keyTo, ground, leave }: { keyTo: Key; ground: Ground; 
               </span>
             </button>
           ))}
-          <div className="walk-doubt">
+          <div className={styles['walk-doubt']}>
             {(['Both fit', 'I can’t see it'] as const).map((doubt) => (
               <button
                 key={doubt}
-                className="press"
+                className={ui['press']}
                 onClick={() =>
                   go({
                     node: node.leads[0]!.to,
@@ -80,7 +83,7 @@ export function KeyWalk({ keyTo, ground, leave }: { keyTo: Key; ground: Ground; 
           )}
         </>
       ) : (
-        <div className="walk-end">
+        <div className={styles['walk-end']}>
           <h2>{left.size === 1 ? 'It comes out as' : 'It comes out as one of'}</h2>
           <ul>
             {[...left].map((id) => {
@@ -98,7 +101,7 @@ export function KeyWalk({ keyTo, ground, leave }: { keyTo: Key; ground: Ground; 
               );
             })}
           </ul>
-          <button className="press" onClick={() => setSteps([steps[0]!])}>
+          <button className={ui['press']} onClick={() => setSteps([steps[0]!])}>
             Begin again
           </button>
         </div>

@@ -18,7 +18,9 @@ import { KeyWalk } from './KeyWalk.tsx';
 import { lookalikesQuery } from './lookalikesQuery.ts';
 import { printSheet } from './printSheet.ts';
 import { askedWhole, type Ground } from './setting.ts';
-import './keys.css';
+import styles from './contrast.module.css';
+import { LinkButton, Opening, Problem } from '../app/parts.tsx';
+import keysStyles from './keys.module.css';
 
 export type Layout = 'bracketed' | 'indented';
 
@@ -53,7 +55,7 @@ function FreshKey({ ground, base }: { ground: Ground; base: string }) {
   if (walking && made) return <KeyWalk keyTo={made.key} ground={ground} leave={() => setWalking(false)} />;
   return (
     <>
-      <div className="pair-choice">
+      <div className={styles['pair-choice']}>
         <label>
           For{' '}
           <select value={level} onChange={(event) => setLevel(event.target.value as Level)}>
@@ -70,7 +72,7 @@ function FreshKey({ ground, base }: { ground: Ground; base: string }) {
           <span>
             Kept:{' '}
             {held.keys.map(({ id, title }) => (
-              <Link key={id} to={`${base}/keys/${id}`} style={{ marginRight: 10 }}>
+              <Link key={id} to={`${base}/keys/${id}`} className={keysStyles['kept-key']}>
                 {title}
               </Link>
             ))}
@@ -93,13 +95,9 @@ function FreshKey({ ground, base }: { ground: Ground; base: string }) {
         <p className="quiet">
           Left out of the key:{' '}
           {banned.map((id) => (
-            <button
-              key={id}
-              className="link"
-              onClick={() => setBanned(banned.filter((other) => other !== id))}
-            >
+            <LinkButton key={id} onClick={() => setBanned(banned.filter((other) => other !== id))}>
               {ground.vocabulary.get(id)?.term} (allow again)
-            </button>
+            </LinkButton>
           ))}
         </p>
       )}
@@ -118,12 +116,12 @@ function KeptKeyPage({ ground, base, walking = false }: { ground: Ground; base: 
     kept !== undefined,
   );
   const [walk, setWalk] = useState(walking);
-  if (!held) return <p className="opening">Opening the key…</p>;
+  if (!held) return <Opening>Opening the key…</Opening>;
   if (!kept)
     return (
-      <p className="problem">
+      <Problem>
         This key is no longer kept. <Link to={`${base}/keys`}>Build one for the list as it is now.</Link>
-      </p>
+      </Problem>
     );
   if (walk) return <KeyWalk keyTo={kept.key} ground={ground} leave={() => setWalk(false)} />;
   return (
@@ -198,7 +196,7 @@ function KeySheet({
       .then(({ revision }) => saved('The key is taken away.', revision))
       .catch((error: unknown) => setProblem(messageOf(error)));
   return (
-    <div className="key-page">
+    <div className={keysStyles['key-page']}>
       <div>
         <Worth
           appraisal={now.appraisal}
@@ -206,7 +204,7 @@ function KeySheet({
           before={changed ? made.appraisal : undefined}
           name={(id) => nameOf(find(id), id)}
         />
-        <div className="pair-choice">
+        <div className={styles['pair-choice']}>
           <select
             aria-label="Layout of the key"
             value={layout}
@@ -237,28 +235,25 @@ function KeySheet({
             </Button>
           )}
           {changed && (
-            <button className="link" onClick={() => setNow(made)}>
-              Back to the key before the changes
-            </button>
+            <LinkButton onClick={() => setNow(made)}>Back to the key before the changes</LinkButton>
           )}
         </div>
-        {problem && <p className="problem">{problem}</p>}
-        <table className="key-lines" aria-label="The key">
+        {problem && <Problem>{problem}</Problem>}
+        <table className={keysStyles['key-lines']} aria-label="The key">
           <tbody>
             {lines.map((line, i) => (
               <tr
                 key={line.label}
                 id={`couplet-${line.label}`}
-                className={`${lines[i - 1]?.couplet === line.couplet || layout === 'indented' ? '' : 'first'} ${selected && selected.join() === line.path.join() ? 'chosen-couplet' : ''}`}
+                className={`${lines[i - 1]?.couplet === line.couplet || layout === 'indented' ? '' : keysStyles['first']} ${selected && selected.join() === line.path.join() ? keysStyles['chosen-couplet'] : ''}`}
               >
                 <td style={{ paddingLeft: 4 + line.depth * 13 }}>
-                  <button
-                    className="link"
+                  <LinkButton
                     aria-label={`Change couplet ${line.couplet}`}
                     onClick={() => setSelected(line.path)}
                   >
                     {line.label}
-                  </button>
+                  </LinkButton>
                 </td>
                 <td>
                   {line.condition.states?.[0] && (
@@ -340,7 +335,7 @@ function Worth({
   const percent = (share: number) => `${Math.round(100 * share)} %`;
   const questions = (a: Appraisal) => a.meanQuestions.toFixed(1);
   return (
-    <div className="worth">
+    <div className={keysStyles['worth']}>
       <p>
         <strong>{questions(appraisal)} questions</strong> on average to a name, of {appraisal.taxa} taxa; no
         key of two leads can do with fewer than {appraisal.bound.toFixed(1)}. Of beginners, who misread at
@@ -349,7 +344,9 @@ function Worth({
         {weakest &&
           ` Most are lost at couplet ${weakest.couplet}: ${(100 * weakest.lost).toFixed(1)} % of all.`}
         {before && (
-          <span className={appraisal.right < before.right - 2 * before.rightError ? 'rust' : 'settled'}>
+          <span
+            className={appraisal.right < before.right - 2 * before.rightError ? 'rust' : styles['settled']}
+          >
             {' '}
             Before the change: {questions(before)} questions, {percent(before.right)} right.
           </span>

@@ -1,6 +1,6 @@
 import { Button } from 'antd';
 import { useMemo, useState } from 'react';
-import { NavLink, Route, Routes, useSearchParams } from 'react-router';
+import { Route, Routes, useSearchParams } from 'react-router';
 import { commonName } from '@hurrow/core/taxon';
 import {
   AIDS,
@@ -26,6 +26,9 @@ import { printSheet } from './printSheet.ts';
 import { Rules } from './Rules.tsx';
 import { useGround, type Ground } from './setting.ts';
 import { SeveralView } from './SeveralView.tsx';
+import { Opening, PageHead, Problem, Tabs } from '../app/parts.tsx';
+import ui from '../app/parts.module.css';
+import styles from './contrast.module.css';
 
 const MOST = 4;
 
@@ -44,29 +47,29 @@ export default function LookalikesPlace({ courseId }: { courseId: string }) {
   );
   const asked = (search.get('taxa') ?? held.join(',')).split(',').filter(Boolean).slice(0, MOST);
   const ground = useGround(courseId, view, level, asked, search.get('only') ?? '');
-  if (!ground) return <p className="opening">Opening the library…</p>;
+  if (!ground) return <Opening>Opening the library…</Opening>;
   const base = `/c/${courseId}/lookalikes`;
   const flip = <T,>(list: T[], item: T) =>
     list.includes(item) ? list.filter((other) => other !== item) : [...list, item];
   return (
-    <section className="page">
-      <div className="page-head">
-        <h1>Lookalikes</h1>
+    <section className={ui['page']}>
+      <PageHead title="Lookalikes">
         <span className="quiet">
           {ground.setting.list.length} taxa, {viewInWords(view)}
         </span>
-      </div>
-      <nav className="tabs" aria-label="Parts of Lookalikes">
-        <NavLink to={`${base}?${search.toString()}`} end>
-          Contrast
-        </NavLink>
-        <NavLink to={`${base}/map`}>Pair map</NavLink>
-        <NavLink to={`${base}/marks`}>Marks</NavLink>
-        <NavLink to={`${base}/keys`}>Keys</NavLink>
-        <NavLink to={`${base}/rules`}>Rules of thumb</NavLink>
-        <NavLink to={`${base}/identify`}>Name a specimen</NavLink>
-      </nav>
-      <details className="view-choice">
+      </PageHead>
+      <Tabs
+        label="Parts of Lookalikes"
+        tabs={[
+          { to: `${base}?${search.toString()}`, title: 'Contrast', end: true },
+          { to: `${base}/map`, title: 'Pair map' },
+          { to: `${base}/marks`, title: 'Marks' },
+          { to: `${base}/keys`, title: 'Keys' },
+          { to: `${base}/rules`, title: 'Rules of thumb' },
+          { to: `${base}/identify`, title: 'Name a specimen' },
+        ]}
+      />
+      <details className={styles['view-choice']}>
         <summary>
           Seen as a {MEDIUM_TITLES[medium]}: {organs.map((organ) => SHOWN_TITLES[organ]).join(', ')}
         </summary>
@@ -137,7 +140,7 @@ function Chips<T extends string>({
   flip(item: T): void;
 }) {
   return (
-    <div className="chips" role="group" aria-label={title}>
+    <div className={ui['chips']} role="group" aria-label={title}>
       <span className="quiet">{title}</span>
       {all.map((item) => (
         <button
@@ -170,12 +173,12 @@ function ContrastTab({ ground, asked, base }: { ground: Ground; asked: string[];
   const places = Array.from({ length: Math.min(MOST, Math.max(2, known.length + 1)) }, (_, i) => i);
   return (
     <>
-      <h2 className="contrast-title">
+      <h2 className={styles['contrast-title']}>
         {a && b
           ? `${chosen.map(({ taxon }) => commonName(taxon)).join(' or ')}?`
           : 'Two to four trees side by side'}
       </h2>
-      <div className="pair-choice">
+      <div className={styles['pair-choice']}>
         {places.map((place) => (
           <label key={place}>
             <span className="visually-hidden">{['First', 'Second', 'Third', 'Fourth'][place]} tree</span>
@@ -203,7 +206,7 @@ function ContrastTab({ ground, asked, base }: { ground: Ground; asked: string[];
           </Button>
         )}
       </div>
-      {problem && <p className="problem">{problem}</p>}
+      {problem && <Problem>{problem}</Problem>}
       {a && b && chosen.length === 2 && (
         <ContrastView
           list={setting.list}

@@ -11,6 +11,9 @@ import { Working } from '../workers/Working.tsx';
 import { lookalikesQuery } from './lookalikesQuery.ts';
 import { printSheet } from './printSheet.ts';
 import type { Ground } from './setting.ts';
+import styles from './contrast.module.css';
+import { Problem } from '../app/parts.tsx';
+import ui from '../app/parts.module.css';
 
 /** The fewest marks that single each taxon of a set out of the whole list: for the recap of the set. */
 export function Marks({ ground }: { ground: Ground }) {
@@ -33,7 +36,7 @@ export function Marks({ ground }: { ground: Ground }) {
   const title = set ? `${set.title}: what singles each out` : 'What singles each out';
   return (
     <>
-      <div className="pair-choice">
+      <div className={styles['pair-choice']}>
         {sets.length > 0 && (
           <label>
             Recap of{' '}
@@ -59,10 +62,10 @@ export function Marks({ ground }: { ground: Ground }) {
           Print the list of marks
         </Button>
       </div>
-      {problem && <p className="problem">{problem}</p>}
+      {problem && <Problem>{problem}</Problem>}
       <Working work={work} what={`Looking for the fewest marks against ${setting.list.length - 1} others…`} />
       {rows && (
-        <table className="plain-table">
+        <table className={ui['plain-table']}>
           <thead>
             <tr>
               <th>Taxon</th>

@@ -9,7 +9,10 @@ import { useFieldDate } from '../app/fieldDate.tsx';
 import { useWork } from '../workers/useWork.ts';
 import { Working } from '../workers/Working.tsx';
 import type { Ground } from './setting.ts';
-import './pairMap.css';
+import styles from './pairMap.module.css';
+import { LinkButton } from '../app/parts.tsx';
+import ui from '../app/parts.module.css';
+import { color } from '../app/tokens.ts';
 
 const LABELS = 128;
 
@@ -34,7 +37,7 @@ export function PairMap({ ground, base }: { ground: Ground; base: string }) {
     <>
       <Working work={map} what="Comparing every pair…" />
       {found && (
-        <div className="pair-map">
+        <div className={styles['pair-map']}>
           <div>
             <p>
               <strong>
@@ -47,7 +50,7 @@ export function PairMap({ ground, base }: { ground: Ground; base: string }) {
           </div>
           <div>
             <h2>The hard pairs</h2>
-            <ol className="hard-pairs">
+            <ol className={styles['hard-pairs']}>
               {found.hard.map(({ a, b, error, best, gaps }) => (
                 <li key={`${a}-${b}`}>
                   <Link to={to(a, b)}>
@@ -75,7 +78,7 @@ export function PairMap({ ground, base }: { ground: Ground; base: string }) {
             {found.gaps.length > 0 && (
               <>
                 <h2>What to score next</h2>
-                <ul className="hard-pairs">
+                <ul className={styles['hard-pairs']}>
                   {found.gaps.map(({ characterId, taxa, pairs }) => (
                     <li key={characterId}>
                       {taxa.length === 1 ? 'One taxon lacks' : `${taxa.length} taxa lack`}{' '}
@@ -87,25 +90,24 @@ export function PairMap({ ground, base }: { ground: Ground; base: string }) {
             )}
             <h2>Over the year</h2>
             {!yearWanted && (
-              <button className="link" onClick={() => setYearWanted(true)}>
-                Compare the twelve months
-              </button>
+              <LinkButton onClick={() => setYearWanted(true)}>Compare the twelve months</LinkButton>
             )}
             {yearWanted && <Working work={year} what="Going through the year…" />}
             {year.result && (
-              <table className="plain-table year-table">
+              <table className={`${ui['plain-table']} ${styles['year-table']}`}>
                 <tbody>
                   {year.result.map(({ doubtful, open }, month) => (
                     <tr key={month}>
                       <td>
-                        <button className="link" onClick={() => setDay(midMonth(month))}>
-                          {MONTHS[month]}
-                        </button>
+                        <LinkButton onClick={() => setDay(midMonth(month))}>{MONTHS[month]}</LinkButton>
                       </td>
                       <td>
-                        <i className="bar open-part" style={{ width: (open / found.pairs.length) * 260 }} />
                         <i
-                          className="bar doubtful-part"
+                          className={`${styles['bar']} ${styles['open-part']}`}
+                          style={{ width: (open / found.pairs.length) * 260 }}
+                        />
+                        <i
+                          className={`${styles['bar']} ${styles['doubtful-part']}`}
                           style={{ width: (doubtful / found.pairs.length) * 260 }}
                         />
                       </td>
@@ -145,14 +147,14 @@ function Matrix({
   return (
     <>
       <svg
-        className="matrix"
+        className={styles['matrix']}
         width={side + LABELS}
         height={side + 4}
         role="img"
         aria-label={`Matrix of ${order.length} taxa: ${hard.length} pairs are not settled. The list of hard pairs says which.`}
         onMouseLeave={() => setAt(undefined)}
       >
-        <rect x={LABELS} y={0} width={side} height={side} fill="#fff" stroke="#c3cfcb" />
+        <rect x={LABELS} y={0} width={side} height={side} fill={color('sheet')} stroke={color('line2')} />
         {order.map((taxon, i) => (
           <text
             key={taxon}
@@ -160,14 +162,21 @@ function Matrix({
             y={i * size + size * 0.8}
             textAnchor="end"
             fontSize={Math.min(11.5, size)}
-            fill={at && (at.a === taxon || at.b === taxon) ? '#17262b' : '#4c5d60'}
+            fill={at && (at.a === taxon || at.b === taxon) ? color('ink') : color('ink2')}
             fontWeight={at && (at.a === taxon || at.b === taxon) ? 600 : 400}
           >
             {name(taxon)}
           </text>
         ))}
         {order.map((taxon, i) => (
-          <rect key={taxon} x={LABELS + i * size} y={i * size} width={size} height={size} fill="#e3eae7" />
+          <rect
+            key={taxon}
+            x={LABELS + i * size}
+            y={i * size}
+            width={size}
+            height={size}
+            fill={color('line')}
+          />
         ))}
         {hard.flatMap((pair) =>
           [
@@ -178,7 +187,7 @@ function Matrix({
             return (
               <rect
                 key={`${row}-${column}`}
-                className="cell"
+                className={styles['cell']}
                 x={LABELS + column! * size + (half ? size * 0.28 : 1)}
                 y={row! * size + (half ? size * 0.28 : 1)}
                 width={half ? size * 0.44 : size - 1.5}

@@ -19,7 +19,8 @@ import { Working } from '../workers/Working.tsx';
 import { ConditionPicker } from './ConditionPicker.tsx';
 import { lookalikesQuery } from './lookalikesQuery.ts';
 import type { Ground } from './setting.ts';
-import './rules.css';
+import styles from './rules.module.css';
+import { LinkButton, Problem } from '../app/parts.tsx';
 
 /** Rules of thumb: those that are kept, each checked against the list; a form for a new one; and what the list itself proposes. */
 export function Rules({ ground }: { ground: Ground }) {
@@ -36,14 +37,14 @@ export function Rules({ ground }: { ground: Ground }) {
       .then(({ revision }) => saved('The rule is taken away.', revision))
       .catch((error: unknown) => setProblem(messageOf(error)));
   return (
-    <div className="rules">
+    <div className={styles['rules']}>
       <div>
         <h2>Rules of this course</h2>
-        {problem && <p className="problem">{problem}</p>}
+        {problem && <Problem>{problem}</Problem>}
         {held?.rules.length === 0 && (
           <p className="quiet">None yet. Write one below, or keep one that the list proposes.</p>
         )}
-        <ul className="rule-list">
+        <ul className={styles['rule-list']}>
           {held?.rules.map((rule) => (
             <KeptLine key={rule.id} rule={rule} ground={ground} drop={() => void drop(rule.id)} />
           ))}
@@ -67,10 +68,7 @@ const wordsOf = (rule: Rule & { words?: string }, { setting, vocabulary, course 
 function KeptLine({ rule, ground, drop }: { rule: KeptRule; ground: Ground; drop(): void }) {
   return (
     <li>
-      <strong>{wordsOf(rule, ground)}</strong>{' '}
-      <button className="link" onClick={drop}>
-        Take away
-      </button>
+      <strong>{wordsOf(rule, ground)}</strong> <LinkButton onClick={drop}>Take away</LinkButton>
       {rule.words && <small>{wordsOf({ conditions: rule.conditions, then: rule.then }, ground)}</small>}
       <RuleFinding rule={rule} ground={ground} />
     </li>
@@ -98,7 +96,7 @@ function RuleFinding({ rule, ground }: { rule: Rule; ground: Ground }) {
   return (
     <small>
       {check.exceptions.length === 0 ? (
-        <span className="settled">Holds without exception. </span>
+        <span className={styles['settled']}>Holds without exception. </span>
       ) : (
         <span className="rust">
           Exceptions:{' '}
@@ -142,7 +140,7 @@ function RuleForm({
   };
   return (
     <form
-      className="rule-form"
+      className={styles['rule-form']}
       onSubmit={(event) => {
         event.preventDefault();
         if (!rule) return;
@@ -157,7 +155,7 @@ function RuleForm({
       <p>
         <strong>If</strong>{' '}
         {conditions.map((condition, i) => (
-          <span key={i} className="chosen">
+          <span key={i} className={styles['chosen']}>
             {i > 0 && 'and '}
             {conditionInWords(condition, vocabulary, audience, units)}{' '}
             <button
@@ -182,7 +180,7 @@ function RuleForm({
       <p>
         <strong>then</strong>{' '}
         {then && (
-          <span className="chosen">
+          <span className={styles['chosen']}>
             {conclusionInWords(
               then,
               setting.list.map(({ taxon }) => taxon),
@@ -250,13 +248,11 @@ function Proposals({ ground, keep }: { ground: Ground; keep(rule: Rule): void })
           No rule of one or two states holds for three taxa without exception in this view.
         </p>
       )}
-      <ul className="rule-list">
+      <ul className={styles['rule-list']}>
         {shown.map(({ conditions, then, covered, excluded }) => (
           <li key={JSON.stringify([conditions, then])}>
             {wordsOf({ conditions, then }, ground)}{' '}
-            <button className="link" onClick={() => keep({ conditions, then })}>
-              Keep
-            </button>
+            <LinkButton onClick={() => keep({ conditions, then })}>Keep</LinkButton>
             <small>
               No exception. Holds for{' '}
               {covered.length < 6 ? listInWords(covered.map(name)) : `${covered.length} taxa`}; rules out{' '}
@@ -266,9 +262,9 @@ function Proposals({ ground, keep }: { ground: Ground; keep(rule: Rule): void })
         ))}
       </ul>
       {work.result && work.result.length > 14 && (
-        <button className="link" onClick={() => setAll(!all)}>
+        <LinkButton onClick={() => setAll(!all)}>
           {all ? 'Only the first' : `All ${work.result.length}`}
-        </button>
+        </LinkButton>
       )}
     </div>
   );

@@ -7,6 +7,8 @@ import { commonName } from '@hurrow/core/taxon';
 import { listInWords } from '@hurrow/core/view';
 import { ContrastFigure } from './ContrastFigure.tsx';
 import type { Ground } from './setting.ts';
+import styles from './contrast.module.css';
+import ui from '../app/parts.module.css';
 
 /** Three or four trees at once: which pairs are settled, the characters that settle all of them, and what each shows. */
 export function SeveralView({ ground, taxa, base }: { ground: Ground; taxa: ProfiledTaxon[]; base: string }) {
@@ -29,21 +31,21 @@ export function SeveralView({ ground, taxa, base }: { ground: Ground; taxa: Prof
       .join(' | ');
   const rows = found.ranked.filter(({ characterId }) => !vocabulary.get(characterId)!.derived);
   return (
-    <div className="contrast">
-      <p className="verdict">
-        <strong className={hard.length === 0 ? 'settled' : 'rust'}>
+    <div className={styles['contrast']}>
+      <p className={styles['verdict']}>
+        <strong className={hard.length === 0 ? styles['settled'] : 'rust'}>
           {hard.length === 0
             ? `All ${found.pairs.length} pairs are settled on ${dayLabel(setting.view.day)}.`
             : `${hard.length} of ${found.pairs.length} pairs are not settled on ${dayLabel(setting.view.day)}.`}
         </strong>{' '}
         {hard.map(({ a, b, verdict, error }) => (
-          <Link key={a + b} to={`${base}?taxa=${a},${b}`} style={{ marginRight: 10 }}>
+          <Link key={a + b} to={`${base}?taxa=${a},${b}`} className={styles['next']}>
             {common(a)} and {common(b)} ({verdict}, {(100 * error).toFixed(1)} %)
           </Link>
         ))}
       </p>
       {found.deciding.length > 0 && (
-        <p className="deciding">
+        <p className={styles['deciding']}>
           Look at <strong>{listInWords(found.deciding.map(name))}</strong>.
         </p>
       )}
@@ -56,7 +58,7 @@ export function SeveralView({ ground, taxa, base }: { ground: Ground; taxa: Prof
         units={units}
         deciding={found.deciding}
       />
-      <table className="plain-table ranked">
+      <table className={`${ui['plain-table']} ${styles['ranked']}`}>
         <thead>
           <tr>
             <th>What tells them apart, strongest first</th>
@@ -68,7 +70,7 @@ export function SeveralView({ ground, taxa, base }: { ground: Ground; taxa: Prof
         </thead>
         <tbody>
           {rows.slice(0, 12).map(({ characterId, serves }) => (
-            <tr key={characterId} className={found.deciding.includes(characterId) ? 'decides' : ''}>
+            <tr key={characterId} className={found.deciding.includes(characterId) ? styles['decides'] : ''}>
               <td>
                 {name(characterId)}
                 {found.deciding.includes(characterId) && <small> decides</small>}

@@ -10,6 +10,9 @@ import { useVocabulary } from '../app/data.ts';
 import { useSaved } from '../library/useSaved.tsx';
 import type { ContrastProps } from './contrastProps.ts';
 import { lookalikesQuery, pairKey } from './lookalikesQuery.ts';
+import styles from './contrast.module.css';
+import { LinkButton, Problem } from '../app/parts.tsx';
+import ui from '../app/parts.module.css';
 
 type Props = ContrastProps & { ranked: string[]; options: object };
 
@@ -25,19 +28,15 @@ export function SureWay(props: Props) {
     return <Form key={key} {...props} note={note} revision={held.revision} close={() => setEditing(false)} />;
   if (!note)
     return (
-      <p className="sure-way">
-        <button className="link" onClick={() => setEditing(true)}>
-          Write down the sure way to tell them apart
-        </button>
+      <p className={styles['sure-way']}>
+        <LinkButton onClick={() => setEditing(true)}>Write down the sure way to tell them apart</LinkButton>
       </p>
     );
   return (
-    <div className="sure-way">
+    <div className={styles['sure-way']}>
       <p>
         <strong>The sure way:</strong> {note.text}{' '}
-        <button className="link" onClick={() => setEditing(true)}>
-          Change
-        </button>
+        <LinkButton onClick={() => setEditing(true)}>Change</LinkButton>
       </p>
       <Check {...props} note={note} />
     </div>
@@ -100,7 +99,7 @@ function Form({
   };
   return (
     <form
-      className="sure-way"
+      className={styles['sure-way']}
       onSubmit={(event) => {
         event.preventDefault();
         void save();
@@ -111,7 +110,7 @@ function Form({
         <textarea value={text} rows={2} maxLength={600} onChange={(event) => setText(event.target.value)} />
       </label>
       <p className="quiet">It rests on</p>
-      <div className="chips">
+      <div className={ui['chips']}>
         {shown.map((id) => (
           <button
             type="button"
@@ -124,7 +123,7 @@ function Form({
           </button>
         ))}
       </div>
-      {problem && <p className="problem">{problem}</p>}
+      {problem && <Problem>{problem}</Problem>}
       <Button type="primary" htmlType="submit">
         Save the sure way
       </Button>{' '}

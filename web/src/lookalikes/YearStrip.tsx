@@ -9,6 +9,7 @@ import { call } from '../app/api.ts';
 import { useVocabulary } from '../app/data.ts';
 import { useFieldDate } from '../app/fieldDate.tsx';
 import type { ContrastProps } from './contrastProps.ts';
+import styles from './contrast.module.css';
 
 const MARKS = { settled: '●', doubtful: '◐', 'not settled': '○' } as const;
 
@@ -21,12 +22,12 @@ export function YearStrip({ list, a, b, view, site, options }: ContrastProps & {
     [list, a, b, vocabulary, view, options],
   );
   return (
-    <div className="year">
+    <div className={styles['year']}>
       <ol aria-label="The same view month by month">
         {year.map(({ month, error, verdict }, i) => (
           <li key={month}>
             <button
-              className={verdict.replace(' ', '-')}
+              className={{ settled: '', doubtful: 'gold', 'not settled': 'rust' }[verdict]}
               aria-current={dateOfDay(day).month === i + 1}
               onClick={() => setDay(midMonth(i))}
               title={`${month}: ${verdict}, ${(100 * error).toFixed(1)} % error`}

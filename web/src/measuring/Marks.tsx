@@ -1,5 +1,6 @@
 import type { Photo } from '@hurrow/contract/photos';
 import type { Annotation } from '@hurrow/core/measurement';
+import { color } from '../app/tokens.ts';
 
 /** What was marked on a photo, in its pixels. */
 export function Marks({ annotations, photo }: { annotations: readonly Annotation[]; photo: Photo }) {
@@ -13,15 +14,15 @@ export function Marks({ annotations, photo }: { annotations: readonly Annotation
         const words = mark.shape === 'label' ? [u, v] : [x + thick * 4, y - thick * 4];
         return (
           <g key={i}>
-            <path d={d} stroke="#fff" strokeWidth={thick * 2.6} />
-            <path d={d} stroke="#a5391d" strokeWidth={thick} />
+            <path d={d} stroke={color('sheet')} strokeWidth={thick * 2.6} />
+            <path d={d} stroke={color('rust')} strokeWidth={thick} />
             {mark.text && (
               <text
                 x={words[0]}
                 y={words[1]}
                 fontSize={thick * 13}
-                fill="#17262b"
-                stroke="#fff"
+                fill={color('ink')}
+                stroke={color('sheet')}
                 strokeWidth={thick * 3}
                 paintOrder="stroke"
               >

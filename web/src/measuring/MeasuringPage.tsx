@@ -13,7 +13,9 @@ import { PhotoList } from './PhotoList.tsx';
 import { PhotoStage } from './PhotoStage.tsx';
 import { photosQuery } from './photosQuery.ts';
 import { Sheet } from './Sheet.tsx';
-import './measuring.css';
+import { Problem } from '../app/parts.tsx';
+import ui from '../app/parts.module.css';
+import styles from './measuring.module.css';
 
 /** Photos of a taxon, measuring on them, and the sheets that hold what was measured. */
 export default function MeasuringPage({ courseId, taxonId }: { courseId: string; taxonId: string }) {
@@ -30,11 +32,11 @@ export default function MeasuringPage({ courseId, taxonId }: { courseId: string;
   /** A value read off the photo, on its way into the sheet. */
   const [measured, setMeasured] = useState<{ value: number; key: number }>();
   const failed = photos.error ?? sheets.error;
-  if (failed) return <p className="problem">{messageOf(failed)}</p>;
-  if (!taxon || !photos.data || !sheets.data) return <Spin className="opening" />;
+  if (failed) return <Problem>{messageOf(failed)}</Problem>;
+  if (!taxon || !photos.data || !sheets.data) return <Spin className={ui['opening']} />;
   const photo = photos.data.photos.find(({ id }) => id === openId) ?? photos.data.photos[0];
   return (
-    <section className="measuring">
+    <section className={styles['measuring']}>
       <header>
         <h1>
           Photos and measurements of {commonName(taxon)} <Latin names={taxon} />
@@ -42,7 +44,7 @@ export default function MeasuringPage({ courseId, taxonId }: { courseId: string;
         <Link to={`/c/${courseId}/species/${taxon.id}`}>Profile</Link>
       </header>
       <PhotoList taxonId={taxonId} photos={photos.data.photos} open={photo?.id} onOpen={setOpenId} />
-      <div className="measuring-stage">
+      <div className={styles['measuring-stage']}>
         {photo ? (
           <PhotoPanel
             key={photo.id}
@@ -52,7 +54,7 @@ export default function MeasuringPage({ courseId, taxonId }: { courseId: string;
             onMeasured={(value) => setMeasured({ value, key: (measured?.key ?? 0) + 1 })}
           />
         ) : (
-          <div className="no-photo">
+          <div className={styles['no-photo']}>
             <h2>No photos yet</h2>
             <p>
               Add a picture of a leaf beside a rule or a coin: set the scale on it, then click lengths, angles

@@ -9,6 +9,8 @@ import { call, messageOf } from '../app/api.ts';
 import { useVocabulary } from '../app/data.ts';
 import type { useDraft } from '../app/useDraft.ts';
 import { useSaved } from '../library/useSaved.tsx';
+import styles from './measuring.module.css';
+import { Problem } from '../app/parts.tsx';
 
 /** What is said of a photo: organ, month, credit, licence, and what each mark on it shows. */
 export function PhotoDetails({
@@ -44,13 +46,9 @@ export function PhotoDetails({
       .then((answer) => saved('The photo is taken out.', answer.revision))
       .catch((error: unknown) => setProblem(messageOf(error)));
   return (
-    <div className="photo-details">
-      {problem && (
-        <p className="problem" role="alert">
-          {problem}
-        </p>
-      )}
-      <div className="photo-fields">
+    <div className={styles['photo-details']}>
+      {problem && <Problem>{problem}</Problem>}
+      <div className={styles['photo-fields']}>
         <label>
           Organ
           <select value={draft.organ} onChange={(event) => set('organ', event.target.value as ShownOrgan)}>
@@ -127,7 +125,7 @@ function MarkLine({
   const vocabulary = useVocabulary();
   const character = vocabulary.get(mark.characterId ?? '');
   return (
-    <div className="mark-line">
+    <div className={styles['mark-line']}>
       <span>
         {position}. {mark.shape}
       </span>

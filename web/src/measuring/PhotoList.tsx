@@ -2,6 +2,8 @@ import type { Photo } from '@hurrow/contract/photos';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { call, messageOf } from '../app/api.ts';
+import styles from './measuring.module.css';
+import ui from '../app/parts.module.css';
 
 interface PhotoListProps {
   taxonId: string;
@@ -45,7 +47,7 @@ export function PhotoList({ taxonId, photos, open, onOpen }: PhotoListProps) {
   };
   return (
     <nav
-      className="photo-list"
+      className={styles['photo-list']}
       aria-label="Photos"
       onDragOver={(event) => event.preventDefault()}
       onDrop={(event) => {
@@ -66,17 +68,17 @@ export function PhotoList({ taxonId, photos, open, onOpen }: PhotoListProps) {
           </span>
         </button>
       ))}
-      <div className="photo-add">
+      <div className={styles['photo-add']}>
         <p>Drop pictures here, or</p>
-        <label className="file-press">
+        <label className={styles['file-press']}>
           choose files
           <input type="file" accept="image/*" multiple onChange={chosen} />
         </label>
-        <label className="file-press">
+        <label className={styles['file-press']}>
           take one
           <input type="file" accept="image/*" capture="environment" onChange={chosen} />
         </label>
-        <label className="file-press">
+        <label className={styles['file-press']}>
           a folder
           <input type="file" multiple {...{ webkitdirectory: '' }} onChange={chosen} />
         </label>
@@ -90,7 +92,7 @@ export function PhotoList({ taxonId, photos, open, onOpen }: PhotoListProps) {
           </p>
         )}
         {problems.map((problem) => (
-          <p className="row-problem" role="alert" key={problem}>
+          <p className={ui['row-problem']} role="alert" key={problem}>
             {problem}
           </p>
         ))}

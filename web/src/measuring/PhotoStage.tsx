@@ -10,6 +10,9 @@ import {
 } from '@hurrow/core/measurement';
 import { useVocabulary } from '../app/data.ts';
 import { Marks } from './Marks.tsx';
+import styles from './measuring.module.css';
+import ui from '../app/parts.module.css';
+import { color } from '../app/tokens.ts';
 
 type Tool = 'scale' | 'length' | 'angle' | 'count' | Annotation['shape'];
 
@@ -133,8 +136,8 @@ export function PhotoStage({ photo, marks, characterId, onMeasured, onMark }: Ph
   };
   const thick = photo.width / 420;
   return (
-    <div className="photo-stage">
-      <div className="toolbar" role="toolbar" aria-label="Measuring on the photo">
+    <div className={styles['photo-stage']}>
+      <div className={ui['toolbar']} role="toolbar" aria-label="Measuring on the photo">
         {TOOLS.map(([id, title]) => (
           <button
             key={id}
@@ -159,13 +162,13 @@ export function PhotoStage({ photo, marks, characterId, onMeasured, onMark }: Ph
           ))}
         </select>
       </div>
-      <p className="stage-said" role="status">
+      <p className={styles['stage-said']} role="status">
         {said || TOOLS.find(([id]) => id === tool)![2]}
         {tool === 'count' && points.length > 0 && ` ${points.length} so far.`}
       </p>
       {/* One composite control: arrow keys move the crosshair, Space sets a point, Enter ends. */}
       <div
-        className="stage-frame"
+        className={styles['stage-frame']}
         role="application"
         tabIndex={0}
         aria-label="Photo to measure on. Arrow keys move the crosshair, Space sets a point, Enter ends."
@@ -183,13 +186,13 @@ export function PhotoStage({ photo, marks, characterId, onMeasured, onMark }: Ph
         >
           <image href={`/api/library/photos/${photo.id}/screen`} width={photo.width} height={photo.height} />
           <Marks annotations={marks} photo={photo} />
-          <g stroke="#fff" strokeWidth={thick * 2.4} fill="none" strokeLinecap="round">
+          <g stroke={color('sheet')} strokeWidth={thick * 2.4} fill="none" strokeLinecap="round">
             <polyline points={points.map(({ x, y }) => `${x},${y}`).join(' ')} />
           </g>
-          <g stroke="#1d6a70" strokeWidth={thick} fill="none">
+          <g stroke={color('action')} strokeWidth={thick} fill="none">
             {tool !== 'count' && <polyline points={points.map(({ x, y }) => `${x},${y}`).join(' ')} />}
             {points.map(({ x, y }, i) => (
-              <circle key={i} cx={x} cy={y} r={thick * 3} fill="#fff" />
+              <circle key={i} cx={x} cy={y} r={thick * 3} fill={color('sheet')} />
             ))}
             <path
               d={`M${cross.x - thick * 7} ${cross.y}h${thick * 14}M${cross.x} ${cross.y - thick * 7}v${thick * 14}`}

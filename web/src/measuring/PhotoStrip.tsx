@@ -4,14 +4,14 @@ import { Link } from 'react-router';
 import { useVocabulary } from '../app/data.ts';
 import { Marks } from './Marks.tsx';
 import { photosQuery } from './photosQuery.ts';
-import './photoStrip.css';
+import styles from './photoStrip.module.css';
 
 /** The photos of a taxon in its profile, with their marks and their credit. */
 export function PhotoStrip({ taxonId, to }: { taxonId: string; to: string }) {
   const photos = useQuery(photosQuery(taxonId)).data?.photos ?? [];
   if (photos.length === 0) return null;
   return (
-    <div className="photo-strip">
+    <div className={styles['photo-strip']}>
       {photos.slice(0, 4).map((photo) => (
         <Link key={photo.id} to={to}>
           <Picture photo={photo} />
@@ -32,7 +32,7 @@ export function PhotoChoice({
   onChoose(id: string | undefined): void;
 }) {
   return (
-    <div className="photo-strip">
+    <div className={styles['photo-strip']}>
       {photos.map((photo, i) => (
         <button
           key={photo.id}
@@ -51,7 +51,7 @@ export function PhotoChoice({
 export function LargePhoto({ photo }: { photo: Photo }) {
   const { caption, credit, licence } = photo.record;
   return (
-    <figure className="large-photo">
+    <figure className={styles['large-photo']}>
       <Picture photo={photo} size="screen" />
       <figcaption>
         {caption ?? 'No caption yet'}.{' '}
@@ -72,7 +72,7 @@ export function PhotosThatShow({ taxonId, characters }: { taxonId: string; chara
   });
   if (showing.length === 0) return null;
   return (
-    <div className="photo-strip">
+    <div className={styles['photo-strip']}>
       {showing.slice(0, 3).map(({ photo, shown }) => (
         <figure key={photo.id}>
           <Picture photo={photo} />

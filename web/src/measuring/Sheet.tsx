@@ -9,6 +9,8 @@ import { useVocabulary } from '../app/data.ts';
 import { useDraft } from '../app/useDraft.ts';
 import { BroughtBack } from '../drafts/BroughtBack.tsx';
 import { useSaved } from '../library/useSaved.tsx';
+import styles from './measuring.module.css';
+import ui from '../app/parts.module.css';
 
 /** What was measured of one character: its values as they came. */
 export interface SheetRecord {
@@ -79,8 +81,8 @@ export function Sheet(props: SheetProps) {
       })
       .catch((error: unknown) => setProblem(messageOf(error)));
   return (
-    <aside className="sheet" aria-label="Measuring sheet">
-      <label className="field-line">
+    <aside className={styles['sheet']} aria-label="Measuring sheet">
+      <label className={ui['field-line']}>
         Character
         <select value={characterId ?? ''} onChange={(event) => onCharacter(event.target.value)}>
           <option value="">choose what you measure…</option>
@@ -102,7 +104,7 @@ export function Sheet(props: SheetProps) {
       )}
       {character && (
         <>
-          <label className="field-line">
+          <label className={ui['field-line']}>
             Next value{character.kind === 'measure' ? `, in ${character.unit} or with its unit` : ''}
             <input
               value={text}
@@ -112,13 +114,13 @@ export function Sheet(props: SheetProps) {
             />
           </label>
           {(problem ?? (typeof typed === 'string' && typed)) && (
-            <p className="row-problem" role="alert">
+            <p className={ui['row-problem']} role="alert">
               {problem ?? typed}
             </p>
           )}
           <BroughtBack at={edit.broughtBack} onGiveUp={edit.reset} />
           <Statistics values={shown} character={character} />
-          <ol className="values">
+          <ol className={styles['values']}>
             {values.map(({ value, photoId: from }, i) => (
               <li key={i}>
                 {inUnit(value, character)}
@@ -159,7 +161,7 @@ function Statistics({ values, character }: { values: readonly number[]; characte
   const score = sheetAsScore(values, character);
   if (!found || !score) return <p className="quiet">No values yet.</p>;
   return (
-    <dl className="statistics" aria-live="polite">
+    <dl className={styles['statistics']} aria-live="polite">
       <div>
         <dt>n</dt>
         <dd>{found.n}</dd>

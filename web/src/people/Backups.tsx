@@ -6,6 +6,8 @@ import { counted } from '@hurrow/core/words';
 import { call, messageOf } from '../app/api.ts';
 import { momentInWords, sizeInWords, stateOfBackups, whatRestoringDoes } from './backups.ts';
 import styles from './people.module.css';
+import { Notice, Problem } from '../app/parts.tsx';
+import ui from '../app/parts.module.css';
 
 const KEY = ['backups'];
 
@@ -20,14 +22,14 @@ export function Backups() {
     mutationFn: () => call('POST /api/backups'),
     onSuccess: () => queries.invalidateQueries({ queryKey: KEY }),
   });
-  if (held.error) return <p className="problem">{messageOf(held.error)}</p>;
+  if (held.error) return <Problem>{messageOf(held.error)}</Problem>;
   if (!held.data) return null;
   const { backups, shelf, days } = held.data;
   const state = stateOfBackups(backups, new Date());
   return (
     <section className={styles['add']} aria-labelledby="backups">
       <h2 id="backups">Backups</h2>
-      <p className={state.calm ? 'quiet' : 'notice'}>{state.words}</p>
+      <p className={state.calm ? 'quiet' : ui['notice']}>{state.words}</p>
       <Button
         type={state.calm ? 'default' : 'primary'}
         loading={make.isPending}
@@ -35,11 +37,7 @@ export function Backups() {
       >
         {make.isPending ? 'Making and checking it…' : 'Back up now'}
       </Button>
-      {make.error && (
-        <p className="problem" role="alert">
-          {messageOf(make.error)}
-        </p>
-      )}
+      {make.error && <Problem>{messageOf(make.error)}</Problem>}
       {backups.length > 0 && (
         <table className={styles['people']}>
           <thead>
@@ -114,11 +112,11 @@ function Restoring({ backup, leave }: { backup: Backup; leave(): void }) {
   });
   if (restore.data)
     return (
-      <p className="notice" role="status">
+      <Notice>
         Restored.{' '}
         {restore.data.back > 0 && `${counted(restore.data.back, 'answer')} that came later are back. `}
         <a href="/">Sign in again</a>
-      </p>
+      </Notice>
     );
   return (
     <>
@@ -129,11 +127,7 @@ function Restoring({ backup, leave }: { backup: Backup; leave(): void }) {
       <Button onClick={leave} disabled={restore.isPending}>
         Leave all as it is
       </Button>
-      {restore.error && (
-        <p className="problem" role="alert">
-          {messageOf(restore.error)}
-        </p>
-      )}
+      {restore.error && <Problem>{messageOf(restore.error)}</Problem>}
     </>
   );
 }

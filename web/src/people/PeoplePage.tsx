@@ -9,6 +9,8 @@ import { NamesKept } from '../keeping/NamesKept.tsx';
 import { Backups } from './Backups.tsx';
 import field from '../app/field.module.css';
 import styles from './people.module.css';
+import { Notice, Problem } from '../app/parts.tsx';
+import ui from '../app/parts.module.css';
 
 const MAY: Record<Role, string> = {
   student: '',
@@ -20,7 +22,7 @@ const MAY: Record<Role, string> = {
 /** The own password; and for the owner everyone who teaches here. */
 export default function PeoplePage({ session }: { session: Session }) {
   return (
-    <section className="page">
+    <section className={ui['page']}>
       <h1>People</h1>
       {session.who?.role === 'owner' && <Teachers />}
       <OwnPassword />
@@ -84,16 +86,12 @@ function Teachers() {
         </tbody>
       </table>
       {first && (
-        <p className="notice" role="status">
-          The first password of {first.name} is <strong className="code">{first.password}</strong>. Note it
-          now: it is shown only here. It is changed under People after signing in.
-        </p>
+        <Notice>
+          The first password of {first.name} is <strong className={ui['code']}>{first.password}</strong>. Note
+          it now: it is shown only here. It is changed under People after signing in.
+        </Notice>
       )}
-      {problem && (
-        <p className="problem" role="alert">
-          {problem}
-        </p>
-      )}
+      {problem && <Problem>{problem}</Problem>}
       <form className={styles['add']} onSubmit={add}>
         <h2>Add someone who teaches</h2>
         <label>
@@ -222,11 +220,7 @@ function OwnPassword() {
       >
         Sign out everywhere else
       </Button>
-      {problem && (
-        <p className="problem" role="alert">
-          {problem}
-        </p>
-      )}
+      {problem && <Problem>{problem}</Problem>}
     </form>
   );
 }

@@ -9,6 +9,7 @@ import { MarkSheet } from './MarkSheet.tsx';
 import { OpenedAnswer } from './OpenedAnswer.tsx';
 import { marksQuery } from './quizData.ts';
 import { Rulings } from './Rulings.tsx';
+import ui from '../app/parts.module.css';
 
 /** Marks: answers to rule on first, then the papers and the stations. Marks follow from rules and rulings; any can be overruled. */
 export function MarkPage({ course, quiz }: { course: WholeCourse; quiz: Quiz }) {
@@ -67,7 +68,7 @@ function Conflicts({ marks, quiz }: { marks: Marks; quiz: Quiz }) {
       .then(refresh)
       .catch((error: unknown) => void message.error(messageOf(error)));
   return (
-    <section className="notice">
+    <section className={ui['notice']}>
       <h2>Two devices say different things</h2>
       {found.map((answer) => (
         <p key={answer.responseId}>

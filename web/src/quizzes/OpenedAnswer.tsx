@@ -9,6 +9,7 @@ import { call, messageOf } from '../app/api.ts';
 import { useRefreshMarks } from './MarkPage.tsx';
 import { equalTo, pointsInWords } from './marking.ts';
 import styles from './marking.module.css';
+import { LinkButton, Problem } from '../app/parts.tsx';
 
 interface OpenedProps {
   answer: MarkedAnswer;
@@ -57,8 +58,7 @@ export function OpenedAnswer(props: OpenedProps) {
           By ruling of {answer.ruling.by},{' '}
           {answer.ruling.alone ? 'on this answer alone' : 'on all equal answers'}
           {answer.ruling.reason ? `: ${answer.ruling.reason}` : ''}.{' '}
-          <button
-            className="link"
+          <LinkButton
             onClick={() =>
               void done(
                 call('DELETE /api/quizzes/{quizId}/rulings/{rulingId}', {
@@ -68,7 +68,7 @@ export function OpenedAnswer(props: OpenedProps) {
             }
           >
             Take the ruling back
-          </button>
+          </LinkButton>
         </p>
       )}
       <Overrule
@@ -78,11 +78,7 @@ export function OpenedAnswer(props: OpenedProps) {
           done(call('POST /api/quizzes/{quizId}/rulings', { params: { quizId: quiz.id }, body }))
         }
       />
-      {problem && (
-        <p className="problem" role="alert">
-          {problem}
-        </p>
-      )}
+      {problem && <Problem>{problem}</Problem>}
       <p>
         <Button size="small" onClick={onClose}>
           Close

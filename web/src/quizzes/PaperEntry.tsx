@@ -8,6 +8,9 @@ import { stateOf, type Character } from '@hurrow/core/vocabulary';
 import { call, messageOf } from '../app/api.ts';
 import { useVocabulary } from '../app/data.ts';
 import { useKept } from '../drafts/useKept.ts';
+import styles from './quizzes.module.css';
+import { Problem } from '../app/parts.tsx';
+import ui from '../app/parts.module.css';
 
 const PARTS: Record<string, AnswerPart[]> = {
   common: ['name'],
@@ -73,7 +76,7 @@ export function PaperEntry({
     }
   };
   return (
-    <form className="paper" onSubmit={(event) => void save(event)}>
+    <form className={styles['paper']} onSubmit={(event) => void save(event)}>
       <label>
         Paper of{' '}
         <select value={studentId} onChange={(event) => choose(event.target.value)}>
@@ -89,7 +92,7 @@ export function PaperEntry({
       {saved && <span className="quiet">The paper of {saved} is stored.</span>}
       {studentId && (
         <>
-          <table className="plain-table">
+          <table className={ui['plain-table']}>
             <tbody>
               {quiz.stations.map((station) => {
                 const answer = { ...held(station.id), ...typed[station.id] };
@@ -99,7 +102,7 @@ export function PaperEntry({
                     {parts.map((part) => (
                       <td key={part}>
                         <input
-                          className="typed"
+                          className={ui['typed']}
                           aria-label={`Station ${station.position}, ${part}`}
                           placeholder={part}
                           value={answer[part] ?? ''}
@@ -118,7 +121,7 @@ export function PaperEntry({
                       </td>
                     ))}
                     {asking && (
-                      <td className="paper-seen">
+                      <td className={styles['paper-seen']}>
                         {station.asks.map((id) => (
                           <SeenOnPaper
                             key={id}
@@ -135,22 +138,18 @@ export function PaperEntry({
                         ))}
                       </td>
                     )}
-                    <td className="quiet reads">{readsAs(answer, marks)}</td>
+                    <td className={`quiet ${styles['reads']}`}>{readsAs(answer, marks)}</td>
                   </tr>
                 );
               })}
             </tbody>
           </table>
-          <button className="press chief" disabled={Object.keys(typed).length === 0}>
+          <button className={`${ui['press']} ${ui['chief']}`} disabled={Object.keys(typed).length === 0}>
             Store this paper
           </button>
         </>
       )}
-      {problem && (
-        <p className="problem" role="alert">
-          {problem}
-        </p>
-      )}
+      {problem && <Problem>{problem}</Problem>}
     </form>
   );
 }

@@ -4,6 +4,7 @@ import { App, Button, Input, Select } from 'antd';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
+import { readLibrary } from '@hurrow/core/library';
 import { dayOfYear } from '@hurrow/core/season';
 import { commonName, scientificName } from '@hurrow/core/taxon';
 import { MEDIUM_TITLES, MEDIUM_VIEWS, type Medium, type View } from '@hurrow/core/view';
@@ -17,6 +18,8 @@ import type { Plan, Planned } from './planned.ts';
 import { SeeingPicker } from './SeeingPicker.tsx';
 import { StationLine } from './StationLine.tsx';
 import { ViewEditor } from './ViewEditor.tsx';
+import styles from './quizzes.module.css';
+import { Notice, Problem } from '../app/parts.tsx';
 
 function freeTitle(course: WholeCourse): string {
   let n = course.quizzes.length + 1;
@@ -32,7 +35,7 @@ const viewFor = (medium: Medium, day: number): View => ({
 
 /** Plans a quiz by picking taxa, view and medium; says of each station what stands against it. */
 export function PlanPage({ course, quiz }: { course: WholeCourse; quiz: Quiz | undefined }) {
-  const { library, profiles } = useLibrary();
+  const { library, profileOf } = useLibrary();
   const today = useQuery(sessionQuery).data?.today ?? '2026-01-01';
   const [search] = useSearchParams();
   const queries = useQueryClient();
@@ -65,10 +68,12 @@ export function PlanPage({ course, quiz }: { course: WholeCourse; quiz: Quiz | u
   const fixed = quiz !== undefined && quiz.state !== 'planned';
   const list = useMemo(
     () =>
-      course.sets
-        .flatMap((set) => set.taxa)
-        .flatMap((id) => profiles.find(({ taxon }) => taxon.id === id) ?? []),
-    [profiles, course],
+      library
+        ? readLibrary(library)
+            .profilesOf(course.sets.flatMap((set) => set.taxa))
+            .filter(({ taxon }) => !taxon.retired)
+        : [],
+    [library, course],
   );
   if (!library) return <p>Opening…</p>;
 
@@ -121,11 +126,11 @@ export function PlanPage({ course, quiz }: { course: WholeCourse; quiz: Quiz | u
     }
   };
   const shown = stations[Math.min(open, stations.length - 1)];
-  const find = (id: string) => profiles.find(({ taxon }) => taxon.id === id);
+  const find = (id: string) => profileOf(id);
   return (
-    <div className="plan">
+    <div className={styles['plan']}>
       <div>
-        <div className="plan-head">
+        <div className={styles['plan-head']}>
           <label>
             Title{' '}
             <Input
@@ -133,7 +138,7 @@ export function PlanPage({ course, quiz }: { course: WholeCourse; quiz: Quiz | u
               value={title}
               disabled={fixed}
               onChange={(event) => kept.set({ ...kept.value, title: event.target.value })}
-              style={{ width: 190 }}
+              className={styles['title']}
             />
           </label>
           <label>
@@ -144,18 +149,18 @@ export function PlanPage({ course, quiz }: { course: WholeCourse; quiz: Quiz | u
               value={heldOn}
               disabled={fixed}
               onChange={(event) => kept.set({ ...kept.value, heldOn: event.target.value || heldOn })}
-              style={{ width: 150 }}
+              className={styles['day']}
             />
           </label>
         </div>
         <BroughtBack at={kept.broughtBack} onGiveUp={() => kept.forget()} />
         {fixed && (
-          <p className="notice">
+          <Notice>
             This quiz has been opened. Its stations, names and drawings are fixed as they were then; edits of
             the library do not reach them.
-          </p>
+          </Notice>
         )}
-        <ol className="stations">
+        <ol className={styles['stations']}>
           {stations.map((station, i) => (
             <StationLine
               key={i}
@@ -183,7 +188,7 @@ export function PlanPage({ course, quiz }: { course: WholeCourse; quiz: Quiz | u
               aria-label="Add a station"
               placeholder="Add a station: choose its species"
               value={null}
-              style={{ width: 340 }}
+              className={styles['add']}
               onChange={(id: string | null) => id && add(id)}
               notFoundContent="No species of the course’s list has this name."
               options={list.map(({ taxon }) => ({
@@ -205,12 +210,8 @@ export function PlanPage({ course, quiz }: { course: WholeCourse; quiz: Quiz | u
             >
               One of each on the list
             </Button>
-            {problem && (
-              <p className="problem" role="alert">
-                {problem}
-              </p>
-            )}
-            <p className="plan-foot">
+            {problem && <Problem>{problem}</Problem>}
+            <p className={styles['plan-foot']}>
               <Button type="primary" onClick={() => void saveAndStay()}>
                 Save the plan
               </Button>{' '}
@@ -219,7 +220,7 @@ export function PlanPage({ course, quiz }: { course: WholeCourse; quiz: Quiz | u
           </>
         )}
       </div>
-      <aside className="plan-view">
+      <aside className={styles['plan-view']}>
         {shown && find(shown.taxonId) && (
           <>
             <h2>

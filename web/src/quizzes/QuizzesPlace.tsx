@@ -1,7 +1,7 @@
 import type { WholeCourse } from '@hurrow/contract/courses';
 import { Button } from 'antd';
 import { useQuery } from '@tanstack/react-query';
-import { Link, Navigate, NavLink, Route, Routes, useNavigate, useParams } from 'react-router';
+import { Link, Navigate, Route, Routes, useNavigate, useParams } from 'react-router';
 import { dayLabel, dayOfYear } from '@hurrow/core/season';
 import { messageOf } from '../app/api.ts';
 import { courseQuery } from '../app/data.ts';
@@ -9,29 +9,30 @@ import { MarkPage } from './MarkPage.tsx';
 import { PlanPage } from './PlanPage.tsx';
 import { quizQuery } from './quizData.ts';
 import { RunPage } from './RunPage.tsx';
-import './quizzes.css';
+import { Opening, PageHead, Problem, Tabs } from '../app/parts.tsx';
+import ui from '../app/parts.module.css';
 
 /** The quizzes of a course: plan, run, mark. */
 export default function QuizzesPlace({ courseId }: { courseId: string }) {
   const query = useQuery(courseQuery(courseId));
   if (courseId === '-')
     return (
-      <section className="page">
+      <section className={ui['page']}>
         <h1>Quizzes</h1>
         <p>
           A quiz belongs to a course. <Link to="/c/-/course">Make a course</Link> first.
         </p>
       </section>
     );
-  if (query.isPending) return <p className="opening">Opening the quizzes…</p>;
-  if (!query.data) return <p className="problem">{messageOf(query.error)}</p>;
+  if (query.isPending) return <Opening>Opening the quizzes…</Opening>;
+  if (!query.data) return <Problem>{messageOf(query.error)}</Problem>;
   return (
     <Routes>
       <Route path="" element={<QuizList course={query.data} />} />
       <Route
         path="new"
         element={
-          <section className="page">
+          <section className={ui['page']}>
             <h1>A new quiz</h1>
             <PlanPage key="new" course={query.data} quiz={undefined} />
           </section>
@@ -47,23 +48,22 @@ const STATES = { planned: 'planned', open: 'open to students', closed: 'closed' 
 function QuizList({ course }: { course: WholeCourse }) {
   const go = useNavigate();
   return (
-    <section className="page">
-      <div className="page-head">
-        <h1>Quizzes</h1>
+    <section className={ui['page']}>
+      <PageHead title="Quizzes">
         <Button type="primary" onClick={() => void go('new')}>
           Plan a quiz
         </Button>
-      </div>
+      </PageHead>
       {course.quizzes.length === 0 ? (
         <p>None yet. Plan one: choose species, what is shown of each, and by what medium.</p>
       ) : (
-        <table className="plain-table">
+        <table className={ui['plain-table']}>
           <thead>
             <tr>
               <th>Quiz</th>
               <th>Held</th>
-              <th className="num">Stations</th>
-              <th className="num">Students who answered</th>
+              <th className={ui['num']}>Stations</th>
+              <th className={ui['num']}>Students who answered</th>
               <th>State</th>
               <th />
             </tr>
@@ -79,8 +79,8 @@ function QuizList({ course }: { course: WholeCourse }) {
                   </Link>
                 </td>
                 <td>{dayLabel(dayOfYear(quiz.heldOn))}</td>
-                <td className="num">{quiz.stations}</td>
-                <td className="num">
+                <td className={ui['num']}>{quiz.stations}</td>
+                <td className={ui['num']}>
                   {quiz.students} of {course.students.length}
                 </td>
                 <td>
@@ -100,24 +100,26 @@ function QuizList({ course }: { course: WholeCourse }) {
 function QuizPage({ course }: { course: WholeCourse }) {
   const { quizId = '' } = useParams();
   const query = useQuery(quizQuery(quizId));
-  if (query.isPending) return <p className="opening">Opening the quiz…</p>;
-  if (!query.data) return <p className="problem">{messageOf(query.error)}</p>;
+  if (query.isPending) return <Opening>Opening the quiz…</Opening>;
+  if (!query.data) return <Problem>{messageOf(query.error)}</Problem>;
   const quiz = query.data;
   const base = `/c/${course.id}/quizzes/${quiz.id}`;
   return (
-    <section className="page">
-      <div className="page-head">
-        <h1>{quiz.title}</h1>
+    <section className={ui['page']}>
+      <PageHead title={quiz.title}>
         <span className="quiet">
           {dayLabel(dayOfYear(quiz.heldOn))} · {quiz.stations.length}{' '}
           {quiz.stations.length === 1 ? 'station' : 'stations'} · {STATES[quiz.state]}
         </span>
-      </div>
-      <nav className="tabs" aria-label="Steps of the quiz">
-        <NavLink to={`${base}/plan`}>Plan</NavLink>
-        <NavLink to={`${base}/run`}>Run</NavLink>
-        <NavLink to={`${base}/mark`}>Mark</NavLink>
-      </nav>
+      </PageHead>
+      <Tabs
+        label="Steps of the quiz"
+        tabs={[
+          { to: `${base}/plan`, title: 'Plan' },
+          { to: `${base}/run`, title: 'Run' },
+          { to: `${base}/mark`, title: 'Mark' },
+        ]}
+      />
       <Routes>
         <Route path="plan" element={<PlanPage key={quiz.id} course={course} quiz={quiz} />} />
         <Route path="run" element={<RunPage course={course} quiz={quiz} />} />

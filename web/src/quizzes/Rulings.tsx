@@ -5,6 +5,8 @@ import { counted } from '@hurrow/core/words';
 import { call, messageOf } from '../app/api.ts';
 import { useRefreshMarks } from './MarkPage.tsx';
 import { ruledOn, toRule, type AnswerGroup } from './marking.ts';
+import styles from './quizzes.module.css';
+import { LinkButton } from '../app/parts.tsx';
 
 /** Equal answers that the rules could not read, ruled once for all papers; and what has been ruled, with the way back. */
 export function Rulings({ marks, quiz }: { marks: Marks; quiz: Quiz }) {
@@ -28,7 +30,7 @@ export function Rulings({ marks, quiz }: { marks: Marks; quiz: Quiz }) {
     );
   if (open.length + ruled.length === 0) return null;
   return (
-    <section className="to-rule">
+    <section className={styles['to-rule']}>
       {open.length > 0 && (
         <>
           <h2>{counted(open.length, 'answer')} to rule on</h2>
@@ -58,9 +60,7 @@ export function Rulings({ marks, quiz }: { marks: Marks; quiz: Quiz }) {
       {ruled.map((group) => (
         <p key={group.answers[0]!.ruling!.id} className="quiet">
           <Ruled group={group} marks={marks} />{' '}
-          <button className="link" onClick={() => takeBack(group)}>
-            Take the ruling back
-          </button>
+          <LinkButton onClick={() => takeBack(group)}>Take the ruling back</LinkButton>
         </p>
       ))}
     </section>

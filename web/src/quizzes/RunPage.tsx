@@ -13,11 +13,14 @@ import { PaperEntry } from './PaperEntry.tsx';
 import { howFar } from './live.ts';
 import { marksQuery } from './quizData.ts';
 import { useLive } from './useLive.ts';
+import { LinkButton, Problem } from '../app/parts.tsx';
+import ui from '../app/parts.module.css';
+import styles from './quizzes.module.css';
 
 /** Opens and closes a quiz, shows who has answered, and takes answers from paper. */
 export function RunPage({ course, quiz }: { course: WholeCourse; quiz: Quiz }) {
   const live = useLive(quiz.id, quiz.state !== 'planned');
-  const { every } = useLibrary();
+  const { profileOf } = useLibrary();
   const queries = useQueryClient();
   const { message } = App.useApp();
   const [search, setSearch] = useSearchParams();
@@ -48,7 +51,7 @@ export function RunPage({ course, quiz }: { course: WholeCourse; quiz: Quiz }) {
     setWorking(undefined);
   };
   const taxonName = (id: string) => {
-    const found = every.find(({ taxon }) => taxon.id === id);
+    const found = profileOf(id);
     return found ? scientificName(found.taxon) : id;
   };
   return (
@@ -74,7 +77,7 @@ export function RunPage({ course, quiz }: { course: WholeCourse; quiz: Quiz }) {
         )}
         {quiz.state === 'open' && (
           <>
-            Students sign in with course code <strong className="code">{course.code}</strong>.{' '}
+            Students sign in with course code <strong className={ui['code']}>{course.code}</strong>.{' '}
             <Button
               type="primary"
               onClick={() => void act(call('POST /api/quizzes/{quizId}/close', at), 'The quiz is closed.')}
@@ -109,13 +112,9 @@ export function RunPage({ course, quiz }: { course: WholeCourse; quiz: Quiz }) {
           <progress aria-label={working} /> {working}
         </p>
       )}
-      {problem && (
-        <p className="problem" role="alert">
-          {problem}
-        </p>
-      )}
+      {problem && <Problem>{problem}</Problem>}
       {quiz.state !== 'planned' && (
-        <div className="run">
+        <div className={styles['run']}>
           <section>
             <h2>Answers from paper</h2>
             <p>
@@ -146,23 +145,22 @@ export function RunPage({ course, quiz }: { course: WholeCourse; quiz: Quiz }) {
               />
             )}
             <h2>Stations</h2>
-            <ol className="run-stations">
+            <ol className={styles['run-stations']}>
               {quiz.stations.map((station) => (
-                <li key={station.id} className={station.voided ? 'voided' : ''}>
+                <li key={station.id} className={station.voided ? styles['voided'] : ''}>
                   {station.drawn ? (
                     <img
                       src={`/api/quizzes/${quiz.id}/stations/${station.id}/drawing.svg`}
                       alt={`Station ${station.position}, as students see it`}
                     />
                   ) : (
-                    <span className="no-picture quiet">not drawn</span>
+                    <span className={`${styles['no-picture']} quiet`}>not drawn</span>
                   )}
                   <span>
                     <b>{station.position}</b> <span className="latin">{taxonName(station.taxonId)}</span>,{' '}
                     {MEDIUM_TITLES[station.medium]}
                     <br />
-                    <button
-                      className="link"
+                    <LinkButton
                       onClick={() =>
                         void act(
                           call('POST /api/quizzes/{quizId}/stations/{stationId}/void', {
@@ -176,7 +174,7 @@ export function RunPage({ course, quiz }: { course: WholeCourse; quiz: Quiz }) {
                       }
                     >
                       {station.voided ? 'Left out. Count it again' : 'Leave out of all marks'}
-                    </button>
+                    </LinkButton>
                   </span>
                 </li>
               ))}
@@ -186,17 +184,17 @@ export function RunPage({ course, quiz }: { course: WholeCourse; quiz: Quiz }) {
             <h2>Who has answered</h2>
             {/* Read out only when something is wrong: each answer would be too much. */}
             <p
-              className={live.line === 'open' ? 'quiet' : 'notice'}
+              className={live.line === 'open' ? 'quiet' : ui['notice']}
               role={live.line === 'open' ? undefined : 'status'}
             >
               {howFar(live, course.students, quiz)}
             </p>
-            <table className="plain-table">
+            <table className={ui['plain-table']}>
               <tbody>
                 {course.students.map((student) => (
                   <tr key={student.id}>
                     <td>{student.name}</td>
-                    <td className="num">
+                    <td className={ui['num']}>
                       {live.counts?.[student.id] ?? 0} of {quiz.stations.length}
                     </td>
                   </tr>

@@ -4,6 +4,8 @@ import { SHOWN_BY } from '@hurrow/core/vocabulary';
 import { SHOWN_TITLES } from '@hurrow/core/view';
 import { useVocabulary } from '../app/data.ts';
 import type { Planned } from './planned.ts';
+import ui from '../app/parts.module.css';
+import styles from './quizzes.module.css';
 
 /** The characters that a station asks to be read, besides the name: answers tell what is misread from what is overlooked. */
 export function SeeingPicker({
@@ -31,7 +33,7 @@ export function SeeingPicker({
   return (
     <>
       <p className="quiet">Also ask “What do you see?” (not marked)</p>
-      <div className="chips">
+      <div className={ui['chips']}>
         {asks.map((id) => (
           <button
             key={id}
@@ -48,7 +50,7 @@ export function SeeingPicker({
       </div>
       {!fixed && asks.length < MOST_QUESTIONS && (
         <select
-          className="seeing-picker"
+          className={styles['seeing-picker']}
           aria-label="Ask for a character"
           value=""
           onChange={(event) => onChange([...asks, event.target.value])}
@@ -64,7 +66,7 @@ export function SeeingPicker({
         </select>
       )}
       {gone.length > 0 && !fixed && (
-        <p className="doubt gold">
+        <p className={`${styles['doubt']} gold`}>
           {gone.map(term).join(', ')} cannot be seen in what is shown now. Take it away, or show its part.
         </p>
       )}

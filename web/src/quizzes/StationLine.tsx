@@ -7,6 +7,7 @@ import { commonName } from '@hurrow/core/taxon';
 import { listInWords, MEDIA, MEDIUM_TITLES, viewInWords, type Medium } from '@hurrow/core/view';
 import { useVocabulary } from '../app/data.ts';
 import type { Planned } from './planned.ts';
+import styles from './quizzes.module.css';
 
 interface StationLineProps {
   station: Planned;
@@ -51,8 +52,8 @@ export function StationLine({
     [station, list, library, vocabulary, course, day],
   );
   return (
-    <li className={open ? 'open' : ''}>
-      <button className="station-name" onClick={onOpen} aria-expanded={open}>
+    <li className={open ? styles['open'] : ''}>
+      <button className={styles['station-name']} onClick={onOpen} aria-expanded={open}>
         <b>{position}</b> {profiled ? commonName(profiled.taxon) : station.taxonId}
       </button>
       <select
@@ -67,7 +68,7 @@ export function StationLine({
           </option>
         ))}
       </select>
-      <span className="quiet station-view">
+      <span className={`quiet ${styles['station-view']}`}>
         {viewInWords(station.view)}
         {station.asks?.length ? (
           <>
@@ -77,7 +78,7 @@ export function StationLine({
         ) : null}
       </span>
       {!fixed && (
-        <span className="station-tools">
+        <span className={styles['station-tools']}>
           <button
             aria-label={`Station ${position} earlier`}
             disabled={position === 1}
@@ -94,7 +95,7 @@ export function StationLine({
         </span>
       )}
       {doubts.map((doubt) => (
-        <span className="doubt gold" key={doubt}>
+        <span className={`${styles['doubt']} gold`} key={doubt}>
           {doubt}
         </span>
       ))}

@@ -1,6 +1,7 @@
 import { AIDS, SHOWN_TITLES, type Aid, type View } from '@hurrow/core/view';
 import type { ShownOrgan } from '@hurrow/core/vocabulary';
 import type { Planned } from './planned.ts';
+import ui from '../app/parts.module.css';
 
 /** What a station shows, and what its students may use. */
 export function ViewEditor({
@@ -18,7 +19,7 @@ export function ViewEditor({
   return (
     <>
       <p className="quiet">Shown</p>
-      <div className="chips">
+      <div className={ui['chips']}>
         {(Object.keys(SHOWN_TITLES) as ShownOrgan[]).map((organ) => (
           <button
             key={organ}
@@ -32,7 +33,7 @@ export function ViewEditor({
         ))}
       </div>
       <p className="quiet">Students may use</p>
-      <div className="chips">
+      <div className={ui['chips']}>
         {AIDS.map((aid: Aid) => (
           <button
             key={aid}

@@ -10,14 +10,16 @@ import {
   type RangeStatus,
 } from '@hurrow/core/range';
 import { baseMap, projectionOf, type MapView } from './baseMap.ts';
+import styles from './range.module.css';
+import { color } from '../app/tokens.ts';
 
 /** Fill of each status; told apart by lightness, and by a hatch or a dot as well. */
 export const STATUS_LOOK: Record<RangeStatus, { fill: string; mark?: 'hatch' | 'dots' | 'cross' }> = {
-  native: { fill: '#3f8f86' },
-  introduced: { fill: '#c79a2e', mark: 'hatch' },
-  planted: { fill: '#e8cf8a', mark: 'dots' },
-  rare: { fill: '#1f4e63', mark: 'dots' },
-  extirpated: { fill: '#b9b4ad', mark: 'cross' },
+  native: { fill: color('rangeNative') },
+  introduced: { fill: color('rangeIntroduced'), mark: 'hatch' },
+  planted: { fill: color('rangePlanted'), mark: 'dots' },
+  rare: { fill: color('rangeRare'), mark: 'dots' },
+  extirpated: { fill: color('rangeGone'), mark: 'cross' },
 };
 
 export type Tool = RangeStatus | 'erase' | 'move';
@@ -135,11 +137,11 @@ export function RangeMap(props: RangeMapProps) {
   const place = site && projection([site.longitude, site.latitude]);
   return (
     // The map is one composite control: arrow keys move its cursor and Space paints.
-    <div className="range-map" role="application" aria-label={label} tabIndex={0} onKeyDown={keys}>
+    <div className={styles['range-map']} role="application" aria-label={label} tabIndex={0} onKeyDown={keys}>
       <svg
         ref={frame}
         viewBox={`0 0 ${view.width} ${view.height}`}
-        className={tool === 'move' ? 'moving' : ''}
+        className={tool === 'move' ? styles['moving'] : ''}
         onPointerDown={press}
         onPointerMove={moved}
         onPointerUp={release}
@@ -154,38 +156,44 @@ export function RangeMap(props: RangeMapProps) {
             patternUnits="userSpaceOnUse"
             patternTransform="rotate(45)"
           >
-            <path d="M0 0v6" stroke="#17262b" strokeWidth="1.6" />
+            <path d="M0 0v6" stroke={color('ink')} strokeWidth="1.6" />
           </pattern>
           <pattern id="dots" width="7" height="7" patternUnits="userSpaceOnUse">
-            <circle cx="3.5" cy="3.5" r="1.3" fill="#17262b" />
+            <circle cx="3.5" cy="3.5" r="1.3" fill={color('ink')} />
           </pattern>
           <pattern id="cross" width="8" height="8" patternUnits="userSpaceOnUse">
-            <path d="M1 1l6 6M7 1l-6 6" stroke="#17262b" strokeWidth="0.9" />
+            <path d="M1 1l6 6M7 1l-6 6" stroke={color('ink')} strokeWidth="0.9" />
           </pattern>
         </defs>
-        <rect width={view.width} height={view.height} className="sea" />
-        <path d={base.graticule} className="graticule" />
-        <path d={base.land} className="land" />
+        <rect width={view.width} height={view.height} className={styles['sea']} />
+        <path d={base.graticule} className={styles['graticule']} />
+        <path d={base.land} className={styles['land']} />
         {painted.map(({ status, d }) => (
           <g key={status}>
-            <path d={d} fill={STATUS_LOOK[status].fill} fillOpacity={0.78} stroke="#fff" strokeWidth={0.4} />
+            <path
+              d={d}
+              fill={STATUS_LOOK[status].fill}
+              fillOpacity={0.78}
+              stroke={color('sheet')}
+              strokeWidth={0.4}
+            />
             {STATUS_LOOK[status].mark && (
               <path d={d} fill={`url(#${STATUS_LOOK[status].mark})`} fillOpacity={0.5} />
             )}
           </g>
         ))}
-        <path d={base.counties} className="counties" />
-        <path d={base.states} className="states" />
-        <path d={base.borders} className="borders" />
+        <path d={base.counties} className={styles['counties']} />
+        <path d={base.states} className={styles['states']} />
+        <path d={base.borders} className={styles['borders']} />
         {place && (
           <g transform={`translate(${place[0]} ${place[1]})`}>
-            <path d="M-6 0h12M0 -6v12" stroke="#a5391d" strokeWidth={2} />
-            <text x={9} y={4} className="site">
+            <path d="M-6 0h12M0 -6v12" stroke={color('rust')} strokeWidth={2} />
+            <text x={9} y={4} className={styles['site']}>
               course
             </text>
           </g>
         )}
-        <path d={under} className="cursor" />
+        <path d={under} className={styles['cursor']} />
       </svg>
     </div>
   );

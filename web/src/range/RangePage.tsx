@@ -28,7 +28,9 @@ import { Latin } from '../app/Names.tsx';
 import { useSaved } from '../library/useSaved.tsx';
 import { placeName, type MapView } from './baseMap.ts';
 import { RangeMap, STATUS_LOOK, type Tool } from './RangeMap.tsx';
-import './range.css';
+import { LinkButton, Notice, Problem } from '../app/parts.tsx';
+import ui from '../app/parts.module.css';
+import styles from './range.module.css';
 
 interface RangeAnswer {
   range: Range;
@@ -37,15 +39,15 @@ interface RangeAnswer {
 
 /** The range of one taxon: painted, imported, exported, and asked whether the taxon grows at a place. */
 export default function RangePage({ courseId, taxonId }: { courseId: string; taxonId: string }) {
-  const { every } = useLibrary();
-  const profiled = every.find(({ taxon }) => taxon.id === taxonId);
+  const { profileOf } = useLibrary();
+  const profiled = profileOf(taxonId);
   const held = useQuery({
     queryKey: ['range', taxonId],
     queryFn: () => call('GET /api/library/taxa/{taxonId}/range', { params: { taxonId } }),
     retry: false,
   });
-  if (held.isError) return <p className="problem">{messageOf(held.error)}</p>;
-  if (!held.data || !profiled) return <Spin className="opening" />;
+  if (held.isError) return <Problem>{messageOf(held.error)}</Problem>;
+  if (!held.data || !profiled) return <Spin className={ui['opening']} />;
   return (
     <RangeEditor
       courseId={courseId}
@@ -130,15 +132,15 @@ function RangeEditor({ courseId, taxon, held, elevation }: EditorProps) {
   const middle = middleOf(cursor);
   const here = placeName(middle.longitude, middle.latitude);
   return (
-    <section className="range-page">
-      <div className="range-main">
+    <section className={styles['range-page']}>
+      <div className={styles['range-main']}>
         <header>
           <h1>
             Range of {commonName(taxon)} <Latin names={taxon} />
           </h1>
           <Link to={`/c/${courseId}/species/${taxon.id}`}>Profile</Link>
         </header>
-        <div className="toolbar" role="toolbar" aria-label="Painting">
+        <div className={ui['toolbar']} role="toolbar" aria-label="Painting">
           <button aria-pressed={tool === 'move'} onClick={() => setTool('move')}>
             Move the map
           </button>
@@ -207,18 +209,14 @@ function RangeEditor({ courseId, taxon, held, elevation }: EditorProps) {
           {here ? `, ${here}` : ', at sea'}: {cells[cursor] ?? 'not recorded'}.
         </p>
       </div>
-      <aside className="range-side">
-        {problem && (
-          <p className="problem" role="alert">
-            {problem}
-          </p>
-        )}
+      <aside className={styles['range-side']}>
+        {problem && <Problem>{problem}</Problem>}
         {said.length > 0 && (
-          <div className="notice" role="status">
+          <Notice>
             {said.map((line) => (
               <p key={line}>{line}</p>
             ))}
-          </div>
+          </Notice>
         )}
         <p>{rangeInWords(range)}</p>
         {presentCells(cells).length > 0 && (
@@ -227,7 +225,7 @@ function RangeEditor({ courseId, taxon, held, elevation }: EditorProps) {
             where it can be met, to the grain of cells some 1,770 km² each.
           </p>
         )}
-        <label className="field-line">
+        <label className={ui['field-line']}>
           Where the map comes from
           <input
             value={range.note ?? ''}
@@ -235,7 +233,7 @@ function RangeEditor({ courseId, taxon, held, elevation }: EditorProps) {
             placeholder="generalized by hand"
           />
         </label>
-        <p className="profile-tools">
+        <p className={ui['profile-tools']}>
           <Button type="primary" disabled={!edit.changed} loading={busy} onClick={() => void save()}>
             Save the range
           </Button>
@@ -254,9 +252,7 @@ function RangeEditor({ courseId, taxon, held, elevation }: EditorProps) {
           </label>
         </p>
         <p>
-          <button className="link" onClick={() => download(range, taxon)}>
-            Write out as GeoJSON
-          </button>
+          <LinkButton onClick={() => download(range, taxon)}>Write out as GeoJSON</LinkButton>
         </p>
       </aside>
     </section>
@@ -295,7 +291,7 @@ function GrowsHere({
   return (
     <>
       <h2>Does it grow here?</h2>
-      <div className="place-line">
+      <div className={styles['place-line']}>
         {(['latitude', 'longitude', 'elevation'] as const).map((part) => (
           <label key={part}>
             {part}

@@ -5,20 +5,22 @@ import type { Credentials, StudentCodes } from '@hurrow/contract/session';
 import { call, messageOf } from '../app/api.ts';
 import { PlaceFields } from '../app/PlaceFields.tsx';
 import { readPlace } from '../app/writtenPlace.ts';
-import './signin.css';
+import styles from './signin.module.css';
+import { Problem } from '../app/parts.tsx';
+import ui from '../app/parts.module.css';
 
 /** The first page: sign-in for those who teach and for students, the demo's people, or the set-up of a new installation. */
 export function SignIn({ session }: { session: Session }) {
   return (
-    <div className="door">
-      <header className="door-head">
+    <div className={styles['door']}>
+      <header className={styles['door-head']}>
         <h1>Hurrow</h1>
         <p>
           For people who teach others to know trees: profiles, field quizzes, and which characters a class
           overlooks.
         </p>
       </header>
-      <main className="door-body">
+      <main className={styles['door-body']}>
         {session.setupNeeded ? (
           <Setup />
         ) : (
@@ -65,12 +67,8 @@ function SentForm<Name extends string>({
   return (
     <form onSubmit={(event) => void submit(event)}>
       {children}
-      {problem && (
-        <p className="problem" role="alert">
-          {problem}
-        </p>
-      )}
-      <button className={chief ? 'press chief' : 'press'} disabled={busy}>
+      {problem && <Problem>{problem}</Problem>}
+      <button className={chief ? `${ui['press']} ${ui['chief']}` : ui['press']} disabled={busy}>
         {button}
       </button>
     </form>
@@ -83,7 +81,7 @@ export function Field({
   ...input
 }: { label: string; name: string } & React.InputHTMLAttributes<HTMLInputElement>) {
   return (
-    <label className="field">
+    <label className={ui['field']}>
       <span>{label}</span>
       <input name={name} {...input} />
     </label>
@@ -147,7 +145,7 @@ function AccountDoor() {
 
 function DemoDoor() {
   return (
-    <section className="demo" aria-labelledby="demo-door">
+    <section className={styles['demo']} aria-labelledby="demo-door">
       <div>
         <h2 id="demo-door">The demo</h2>
         Made-up people at a made-up college, real trees. Come in as either of them:

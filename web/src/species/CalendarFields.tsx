@@ -1,6 +1,9 @@
 import { arcsAsText, CALENDAR_PARTS, CALENDAR_TITLES } from '@hurrow/core/season';
 import { Text } from './NamesFields.tsx';
 import type { Editing } from './useEditing.ts';
+import styles from './species.module.css';
+import { LinkButton } from '../app/parts.tsx';
+import ui from '../app/parts.module.css';
 
 /** The months of a species as one types them. */
 export function CalendarFields({ editing }: { editing: Editing }) {
@@ -12,7 +15,7 @@ export function CalendarFields({ editing }: { editing: Editing }) {
         At the library’s reference place, like “10 May – 15 Oct” or “Apr–May”; “all year” for evergreen
         leaves.
       </p>
-      <div className="names-grid">
+      <div className={styles['names-grid']}>
         {CALENDAR_PARTS.map((part) => (
           <Text
             key={part}
@@ -23,12 +26,11 @@ export function CalendarFields({ editing }: { editing: Editing }) {
         ))}
       </div>
       {monthProblems.map((found) => (
-        <p className="row-problem" role="alert" key={found.message}>
+        <p className={ui['row-problem']} role="alert" key={found.message}>
           {found.message}{' '}
           {found.repair && (
-            <button
+            <LinkButton
               type="button"
-              className="link"
               onClick={() =>
                 setEdits({
                   ...edits,
@@ -37,7 +39,7 @@ export function CalendarFields({ editing }: { editing: Editing }) {
               }
             >
               {found.repair.label}
-            </button>
+            </LinkButton>
           )}
         </p>
       ))}

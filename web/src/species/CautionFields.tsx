@@ -1,5 +1,6 @@
 import { Button } from 'antd';
 import { CAUTION_KINDS, type Caution, type CautionKind } from '@hurrow/core/taxon';
+import styles from './species.module.css';
 
 /** What is usual for each kind; the instructor says what holds here. */
 const USUAL: Record<CautionKind, { part: string; effect: string; care: string }> = {
@@ -68,7 +69,7 @@ export function CautionFields({
         handled. End with who decides: local rules, the land manager, licensed people.
       </p>
       {cautions.map((caution, i) => (
-        <div className="caution-line" key={i}>
+        <div className={styles['caution-line']} key={i}>
           <select
             aria-label={`Kind of caution ${i + 1}`}
             value={caution.kind}

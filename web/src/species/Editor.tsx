@@ -15,6 +15,9 @@ import { ReadingLine } from './ReadingLine.tsx';
 import { ScoreRow } from './ScoreRow.tsx';
 import { useEditing, type Editing } from './useEditing.ts';
 import styles from './editor.module.css';
+import { LinkButton, Problem } from '../app/parts.tsx';
+import ui from '../app/parts.module.css';
+import speciesStyles from './species.module.css';
 
 /** Names, calendar and scores of one species from one source. What was typed stays until it is saved or given up. */
 export function Editor({ courseId, taxonId }: { courseId: string; taxonId: string | undefined }) {
@@ -22,7 +25,7 @@ export function Editor({ courseId, taxonId }: { courseId: string; taxonId: strin
   const held = taxonId ? library?.taxa.find(({ taxon }) => taxon.id === taxonId) : undefined;
   if (!library || (taxonId && !held))
     return (
-      <section className="page">
+      <section className={ui['page']}>
         <h1>No such species</h1>
       </section>
     );
@@ -53,7 +56,7 @@ function Form(props: FormProps) {
   const leave = () => void go(taxon ? `/c/${courseId}/species/${taxon.id}` : `/c/${courseId}/species`);
   return (
     <section
-      className="editor"
+      className={speciesStyles['editor']}
       aria-label="Editor"
       onKeyDown={(event) => {
         if (event.key !== 's' || !(event.ctrlKey || event.metaKey)) return;
@@ -61,7 +64,7 @@ function Form(props: FormProps) {
         void save();
       }}
     >
-      <div className="editor-head">
+      <div className={speciesStyles['editor-head']}>
         <h1>{taxon ? `Edit ${scientificName(taxon)}` : 'New species'}</h1>
         <Button onClick={leave}>{editing.changed ? 'Leave, keep a draft' : 'Leave'}</Button>
         <Button type="primary" loading={busy} onClick={() => void save()}>
@@ -70,14 +73,14 @@ function Form(props: FormProps) {
         <OrganLinks editing={editing} vocabulary={vocabulary} />
       </div>
       {problem && (
-        <div className="problem" role="alert">
+        <Problem>
           {problem.message}{' '}
           {problem.stale && (
-            <button className="link" onClick={() => void editing.takeTheirs()}>
+            <LinkButton onClick={() => void editing.takeTheirs()}>
               Load the new version and keep my values
-            </button>
+            </LinkButton>
           )}
-        </div>
+        </Problem>
       )}
       <BroughtBack at={editing.broughtBack} onGiveUp={editing.giveUp} />
       <NamesFields draft={editing.names} set={editing.setName} isNew={!taxon} />

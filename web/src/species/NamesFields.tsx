@@ -2,6 +2,8 @@ import { Input, type InputRef } from 'antd';
 import { useEffect, useId, useRef, useState } from 'react';
 
 import type { TaxonFields } from './editing.ts';
+import styles from './species.module.css';
+import ui from '../app/parts.module.css';
 
 type SetDraft = <K extends keyof TaxonFields>(key: K, value: TaxonFields[K]) => void;
 type TextKey = 'authority' | 'familyCommon' | 'meaning' | 'memoryAid' | 'fact' | 'uses' | 'wildlife';
@@ -27,7 +29,7 @@ export function NamesFields({ draft, set, isNew }: { draft: TaxonFields; set: Se
   return (
     <fieldset>
       <legend>Names</legend>
-      <div className="names-grid">
+      <div className={styles['names-grid']}>
         <Text label="Genus" value={draft.genus} onChange={(text) => set('genus', text)} first={isNew} />
         <Text label="Epithet" value={draft.epithet} onChange={(text) => set('epithet', text)} />
         <Text label="Authority" value={draft.authority ?? ''} onChange={(text) => set('authority', text)} />
@@ -67,7 +69,7 @@ function RankFields({ draft, set }: { draft: TaxonFields; set: SetDraft }) {
         </label>
         <select
           id={id}
-          className="typed"
+          className={ui['typed']}
           value={draft.rank}
           onChange={(event) => set('rank', event.target.value as TaxonFields['rank'])}
         >
@@ -122,7 +124,7 @@ export function Text({ label, value, onChange, wide, raw, first }: TextProps) {
     if (first) field.current?.focus();
   }, [first]);
   return (
-    <label className={wide ? 'wide' : ''}>
+    <label className={wide ? styles['wide'] : ''}>
       <span>{label}</span>
       <Input
         value={raw ? (typed ?? value) : value}

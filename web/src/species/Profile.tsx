@@ -30,14 +30,18 @@ import { Latin } from '../app/Names.tsx';
 import { useVasculum } from '../app/vasculum.tsx';
 import { PhotoStrip } from '../measuring/PhotoStrip.tsx';
 import { ConfusedLine } from '../confusions/ConfusedLine.tsx';
+import { LinkButton, Notice } from '../app/parts.tsx';
+import ui from '../app/parts.module.css';
+import styles from './species.module.css';
+import { color } from '../app/tokens.ts';
 
 const PLATE: ShownOrgan[] = ['twig', 'bud', 'leaf', 'fruit', 'bark'];
 
 /** One species, organ by organ, as its scores and the field date have it. */
 export function Profile({ courseId, taxonId }: { courseId: string; taxonId: string }) {
-  const { library, vocabulary, profiles, every } = useLibrary();
+  const { library, vocabulary, profileOf } = useLibrary();
   const course = useQuery(courseQuery(courseId)).data;
-  const profiled = (profiles.length ? every : []).find(({ taxon }) => taxon.id === taxonId);
+  const profiled = profileOf(taxonId);
   const { lookAt, toggle, taxa } = useVasculum();
   const { day } = useFieldDate();
   const go = useNavigate();
@@ -60,7 +64,7 @@ export function Profile({ courseId, taxonId }: { courseId: string; taxonId: stri
 
   if (!profiled || !library)
     return (
-      <section className="page">
+      <section className={ui['page']}>
         <h1>No such species</h1>
         <p>It is not in this library. Choose one from the list.</p>
       </section>
@@ -68,8 +72,8 @@ export function Profile({ courseId, taxonId }: { courseId: string; taxonId: stri
   const { taxon } = profiled;
   const held = taxa.includes(taxon.id);
   return (
-    <article className="profile">
-      <aside className="profile-plate">
+    <article className={styles['profile']}>
+      <aside className={styles['profile-plate']}>
         <Specimen
           profiled={profiled}
           view={view}
@@ -82,15 +86,11 @@ export function Profile({ courseId, taxonId }: { courseId: string; taxonId: stri
         />
         <p className="quiet">
           {seed ? `Individual ${seed}` : 'The typical specimen'} as on {dayLabel(day)}, drawn from the scores.{' '}
-          <button className="link" onClick={() => setSeed((n) => (n ?? 0) + 1)}>
-            Draw another (r)
-          </button>
+          <LinkButton onClick={() => setSeed((n) => (n ?? 0) + 1)}>Draw another (r)</LinkButton>
           {seed !== undefined && (
             <>
               {' · '}
-              <button className="link" onClick={() => setSeed(undefined)}>
-                typical
-              </button>
+              <LinkButton onClick={() => setSeed(undefined)}>typical</LinkButton>
             </>
           )}
         </p>
@@ -100,10 +100,10 @@ export function Profile({ courseId, taxonId }: { courseId: string; taxonId: stri
             {isDeciduous(profiled) ? 'May to mid October is assumed.' : 'it is drawn as in leaf all year.'}
           </p>
         )}
-        {taxon.memoryAid && <p className="aid">{taxon.memoryAid}</p>}
+        {taxon.memoryAid && <p className={styles['aid']}>{taxon.memoryAid}</p>}
         {taxon.fact && <p className="quiet">{taxon.fact}</p>}
         {taxon.cautions.map((caution) => (
-          <p className="notice" key={caution.kind + caution.part}>
+          <p className={ui['notice']} key={caution.kind + caution.part}>
             <strong>
               {caution.kind}: {caution.part}.
             </strong>{' '}
@@ -113,7 +113,7 @@ export function Profile({ courseId, taxonId }: { courseId: string; taxonId: stri
         <PhotoStrip taxonId={taxon.id} to={`/c/${courseId}/species/${taxon.id}/measuring`} />
         <SeasonList calendar={calendar} />
       </aside>
-      <div className="profile-text">
+      <div className={styles['profile-text']}>
         <header>
           <h1>
             {commonName(taxon)} <Latin names={taxon} /> <small className="quiet">{taxon.authority}</small>
@@ -123,7 +123,7 @@ export function Profile({ courseId, taxonId }: { courseId: string; taxonId: stri
             {taxon.familyCommon ? ` · ${taxon.familyCommon}` : ''}
           </span>
         </header>
-        <p className="quiet names">
+        <p className={`quiet ${styles['names']}`}>
           {taxon.commonNames.length > 1 && <>Also {taxon.commonNames.slice(1).join(', ')}. </>}
           {taxon.synonyms.length > 0 && (
             <>
@@ -134,7 +134,7 @@ export function Profile({ courseId, taxonId }: { courseId: string; taxonId: stri
           {taxon.meaning}
         </p>
         <ConfusedLine courseId={courseId} taxonId={taxon.id} />
-        <div className="profile-tools">
+        <div className={ui['profile-tools']}>
           <Button onClick={() => toggle(taxon.id)}>
             {held ? 'Take out of vasculum (c)' : 'Into the vasculum (c)'}
           </Button>
@@ -162,11 +162,11 @@ export function Profile({ courseId, taxonId }: { courseId: string; taxonId: stri
         ))}
         <Told taxon={taxon} units={units} />
         {profiled.scores.length === 0 && (
-          <p className="notice">
+          <Notice>
             Nothing is scored yet.{' '}
             <Link to={`/c/${courseId}/species/${taxon.id}/edit`}>Enter its characters</Link>:{' '}
             {scientificName(taxon)} can then be drawn, contrasted and quizzed.
-          </p>
+          </Notice>
         )}
       </div>
     </article>
@@ -186,7 +186,7 @@ function PrintLinks({
   const href = (kind: string, paper: string) =>
     `/api/prints/${kind}.pdf?taxa=${taxonId}&paper=${paper}&audience=${audience}&units=${units}`;
   return (
-    <span className="prints">
+    <span className={styles['prints']}>
       Print{' '}
       <a href={href('profile', 'letter')} target="_blank" rel="noreferrer">
         Letter
@@ -206,24 +206,24 @@ function Told({ taxon, units }: { taxon: Taxon; units: UnitSystem }) {
   return (
     <>
       {taxon.wildlife && (
-        <section className="organ">
+        <section className={styles['organ']}>
           <h2>Wildlife</h2>
-          <div className="statement">{taxon.wildlife}</div>
+          <div className={styles['statement']}>{taxon.wildlife}</div>
         </section>
       )}
       {taxon.uses && (
-        <section className="organ">
+        <section className={styles['organ']}>
           <h2>Uses</h2>
-          <div className="statement">{taxon.uses}</div>
-          <div className="margin">
+          <div className={styles['statement']}>{taxon.uses}</div>
+          <div className={styles['margin']}>
             <p>Told as history, not as advice.</p>
           </div>
         </section>
       )}
       {(taxon.largest ?? []).length > 0 && (
-        <section className="organ">
+        <section className={styles['organ']}>
           <h2>Largest</h2>
-          <div className="statement">
+          <div className={styles['statement']}>
             {taxon.largest!.map((tree) => (
               <p key={`${tree.place}${tree.year}`}>
                 {tree.place}
@@ -232,7 +232,7 @@ function Told({ taxon, units }: { taxon: Taxon; units: UnitSystem }) {
               </p>
             ))}
           </div>
-          <div className="margin">
+          <div className={styles['margin']}>
             <p>Points: inches of girth, feet of height, a quarter of the feet of crown.</p>
           </div>
         </section>
@@ -242,9 +242,9 @@ function Told({ taxon, units }: { taxon: Taxon; units: UnitSystem }) {
 }
 
 const ROWS: [keyof Calendar, string, string][] = [
-  ['leaves', 'leaves', '#7fa890'],
-  ['flowers', 'flowers', '#c9a227'],
-  ['fruitRipe', 'ripe fruit', '#6d4a63'],
+  ['leaves', 'leaves', color('leaf')],
+  ['flowers', 'flowers', color('seasonFlowers')],
+  ['fruitRipe', 'ripe fruit', color('seasonFruit')],
 ];
 
 function useRows(calendar: Calendar): RibbonRow[] {
@@ -271,7 +271,7 @@ function SeasonList({ calendar }: { calendar: Calendar }) {
   const known = parts.filter(([part]) => calendar[part]?.length);
   if (known.length === 0) return null;
   return (
-    <dl className="season-list">
+    <dl className={styles['season-list']}>
       {known.map(([part, title]) => (
         <div key={part}>
           <dt>{title}</dt>
@@ -310,16 +310,16 @@ function OrganRow(props: OrganRowProps) {
     ),
   );
   return (
-    <section className={absent ? 'organ absent' : 'organ'}>
+    <section className={absent ? `${styles['organ']} ${styles['absent']}` : styles['organ']}>
       <h2>{title}</h2>
-      <div className="statement">
+      <div className={styles['statement']}>
         {absent && <em className="gold">None on {dayLabel(day)}. </em>}
         {groups.map(([character, scores], i) => (
           <span key={character.id}>
             {i > 0 && '; '}
             <span className="quiet">{characterName(character, audience)}</span>{' '}
             {scores.map((score, k) => (
-              <span key={k} className={score.disagree ? 'disputed' : ''}>
+              <span key={k} className={score.disagree ? styles['disputed'] : ''}>
                 {k > 0 && ' | '}
                 {Object.keys(score.qualifiers).length > 0 && <i>{qualifiersInWords(score.qualifiers)}: </i>}
                 {valueInWords(score.value, character, audience, units)}
@@ -329,7 +329,7 @@ function OrganRow(props: OrganRowProps) {
         ))}
         .
       </div>
-      <div className="margin">
+      <div className={styles['margin']}>
         {disagreeing.map(({ character, score }, i) => (
           <p key={i}>
             <span className="rust">Sources disagree</span> on {characterName(character, audience)}:{' '}

@@ -18,6 +18,9 @@ import type { Entry } from './entry.ts';
 import { StatePicture } from '../app/StatePicture.tsx';
 import { READING_LINE, useLook } from './ReadingLine.tsx';
 import styles from './editor.module.css';
+import speciesStyles from './species.module.css';
+import { LinkButton } from '../app/parts.tsx';
+import ui from '../app/parts.module.css';
 
 const QUALIFIERS: [string, Qualifiers][] = [
   ['in general', {}],
@@ -49,9 +52,9 @@ interface ScoreRowProps {
 
 /** Moves the focus to the row after or before; every row of the editor has one stop. */
 function toRow(from: HTMLElement, by: 1 | -1): void {
-  const stops = [...document.querySelectorAll<HTMLElement>('.editor .row-stop')];
-  const row = from.closest('.score-row');
-  const at = stops.findIndex((stop) => stop.closest('.score-row') === row);
+  const stops = [...document.querySelectorAll<HTMLElement>('[data-stop]')];
+  const row = from.closest('[data-row]');
+  const at = stops.findIndex((stop) => stop.closest('[data-row]') === row);
   stops[at + by]?.focus();
 }
 
@@ -101,8 +104,8 @@ function Row({ character, entries, adopted, sourceLabel, problems, onChange }: S
   };
   return (
     // Keys pressed in its fields bubble up here: the row itself is no control.
-    <div className="score-row" onKeyDown={keys} role="presentation">
-      <span className="name" id={`name-${character.id}`} title={character.plain}>
+    <div className={speciesStyles['score-row']} data-row="" onKeyDown={keys} role="presentation">
+      <span className={speciesStyles['name']} id={`name-${character.id}`} title={character.plain}>
         {character.term}
       </span>
       <select
@@ -139,11 +142,10 @@ function Row({ character, entries, adopted, sourceLabel, problems, onChange }: S
           </p>
         )}
         {problems.map((problem) => (
-          <p className="row-problem" role="alert" key={problem.message}>
+          <p className={ui['row-problem']} role="alert" key={problem.message}>
             {problem.message}{' '}
             {problem.repair && (
-              <button
-                className="link"
+              <LinkButton
                 type="button"
                 onClick={() => {
                   const { value } = problem.repair!;
@@ -151,21 +153,20 @@ function Row({ character, entries, adopted, sourceLabel, problems, onChange }: S
                 }}
               >
                 {problem.repair.label}
-              </button>
+              </LinkButton>
             )}
           </p>
         ))}
       </div>
       <div className={styles['adopted']}>
         {entry.value && !entry.note && !noting && (
-          <button
+          <LinkButton
             type="button"
-            className="link"
             aria-label={`Add a note on ${character.term}`}
             onClick={() => setNoting(true)}
           >
             note
-          </button>
+          </LinkButton>
         )}
         {adopted.map((score) => (
           <div key={qualifierKey(score.qualifiers)}>
@@ -211,7 +212,8 @@ function Range({
   return (
     <>
       <input
-        className="typed row-stop"
+        className={ui['typed']}
+        data-stop=""
         aria-labelledby={`name-${character.id}`}
         aria-invalid={problem !== undefined}
         value={text}
@@ -219,13 +221,9 @@ function Range({
         onChange={(event) => type(event.target.value)}
       />
       {problem && (
-        <p className="row-problem" role="alert">
+        <p className={ui['row-problem']} role="alert">
           {problem}{' '}
-          {slip && (
-            <button className="link" type="button" onClick={() => type(slip.text)}>
-              Did you mean {slip.text}?
-            </button>
-          )}
+          {slip && <LinkButton onClick={() => type(slip.text)}>Did you mean {slip.text}?</LinkButton>}
         </p>
       )}
     </>
@@ -287,14 +285,14 @@ function Chips({ character, value, put }: ChipsProps) {
   };
   return (
     // Keys bubble up from the chips, which are the controls.
-    <div className="chips" role="group" aria-labelledby={`name-${character.id}`} onKeyDown={keys}>
+    <div className={ui['chips']} role="group" aria-labelledby={`name-${character.id}`} onKeyDown={keys}>
       {states.map((state, i) => {
         const frequency = frequencyOf(state.id);
         return (
           <button
             key={state.id}
             type="button"
-            className={i === 0 ? 'row-stop' : ''}
+            data-stop={i === 0 ? '' : undefined}
             tabIndex={i === 0 ? 0 : -1}
             aria-pressed={frequency !== undefined}
             aria-describedby={READING_LINE}

@@ -12,6 +12,8 @@ import { Strip } from '../app/Drawings.tsx';
 import { useKeys } from '../app/keys.ts';
 import { Latin } from '../app/Names.tsx';
 import { librarySearch } from '../app/search.ts';
+import styles from './species.module.css';
+import { LinkButton, Problem } from '../app/parts.tsx';
 
 const ROW = 47;
 
@@ -69,8 +71,8 @@ export function SpeciesList({ base, profiles, taught, revision, open }: SpeciesL
   // Only a change of what is open scrolls the list.
   useEffect(() => scrollTo(), [open]);
   return (
-    <nav className="species-list" aria-label="Species of the library">
-      <div className="species-search">
+    <nav className={styles['species-list']} aria-label="Species of the library">
+      <div className={styles['species-search']}>
         <input
           type="search"
           value={text}
@@ -84,7 +86,7 @@ export function SpeciesList({ base, profiles, taught, revision, open }: SpeciesL
         />
         <FilterPicker filter={filter} onChange={setFilter} />
       </div>
-      <div className="species-list-head">
+      <div className={styles['species-list-head']}>
         <label>
           <span className="visually-hidden">Order</span>
           <select
@@ -106,22 +108,21 @@ export function SpeciesList({ base, profiles, taught, revision, open }: SpeciesL
           Import
         </Button>
       </div>
-      {search.isError && <p className="problem">{messageOf(search.error)}</p>}
+      {search.isError && <Problem>{messageOf(search.error)}</Problem>}
       {listed.length === 0 && profiles.length > 0 && (
-        <p className="quiet none-found">
+        <p className={`quiet ${styles['none-found']}`}>
           No species {asked ? `answers to “${asked}”` : 'shows this'}.{' '}
-          <button
-            className="link"
+          <LinkButton
             onClick={() => {
               setText('');
               setFilter(undefined);
             }}
           >
             Show all
-          </button>
+          </LinkButton>
         </p>
       )}
-      <div className="species-rows" ref={frame}>
+      <div className={styles['species-rows']} ref={frame}>
         <ol style={{ height: rows.getTotalSize() }}>
           {rows.getVirtualItems().map((row) => {
             const profiled = listed[row.index]!;
@@ -151,7 +152,7 @@ const SpeciesRow = memo(function SpeciesRow({
     <Link
       to={`${base}/${profiled.taxon.id}`}
       aria-current={open ? 'page' : undefined}
-      className={open ? 'open' : ''}
+      className={open ? styles['open'] : ''}
     >
       <span>
         {commonName(profiled.taxon)}
@@ -205,7 +206,7 @@ const FilterPicker = memo(function FilterPicker({
   const character = vocabulary.get(characterId);
   const states = character ? statesOf(character) : [];
   return (
-    <div className="species-filter">
+    <div className={styles['species-filter']}>
       <select
         aria-label="Filter by character"
         value={characterId}

@@ -8,7 +8,9 @@ import { messageOf } from '../app/api.ts';
 import { courseQuery, useLibrary } from '../app/data.ts';
 import { Profile } from './Profile.tsx';
 import { SpeciesList } from './SpeciesList.tsx';
-import './species.css';
+import { Opening, Problem } from '../app/parts.tsx';
+import ui from '../app/parts.module.css';
+import styles from './species.module.css';
 
 const Editor = lazy(() => import('./Editor.tsx').then(({ Editor: page }) => ({ default: page })));
 const Exchange = lazy(() => import('../library/Exchange.tsx'));
@@ -38,13 +40,13 @@ export default function SpeciesPlace({ courseId }: { courseId: string }) {
   const named = decodeURIComponent(/\/species\/([^/]+)/.exec(path)?.[1] ?? '');
   const open = PAGES.some(([page]) => page === named) ? '' : named;
   const base = `/c/${courseId}/species`;
-  if (query.isPending) return <p className="opening">Opening the library…</p>;
-  if (query.isError && !library) return <p className="problem">{messageOf(query.error)}</p>;
+  if (query.isPending) return <Opening>Opening the library…</Opening>;
+  if (query.isError && !library) return <Problem>{messageOf(query.error)}</Problem>;
   const first =
     taught.map((id) => profiles.find(({ taxon }) => taxon.id === id)).find(Boolean) ?? profiles[0];
   return (
-    <div className="species">
-      <div className="species-side">
+    <div className={styles['species']}>
+      <div className={styles['species-side']}>
         <SpeciesList
           base={base}
           profiles={profiles}
@@ -53,7 +55,7 @@ export default function SpeciesPlace({ courseId }: { courseId: string }) {
           open={named === '' ? (first?.taxon.id ?? '') : open}
         />
         <Retired base={base} every={every} />
-        <p className="library-pages">
+        <p className={styles['library-pages']}>
           {PAGES.map(([page, title]) => (
             <NavLink key={page} to={`${base}/${page}`}>
               {title}
@@ -61,7 +63,7 @@ export default function SpeciesPlace({ courseId }: { courseId: string }) {
           ))}
         </p>
       </div>
-      <Suspense fallback={<p className="opening">Opening…</p>}>
+      <Suspense fallback={<Opening>Opening…</Opening>}>
         <Routes>
           <Route path="new" element={<Editor key="new" courseId={courseId} taxonId={undefined} />} />
           <Route path="exchange" element={<Exchange courseId={courseId} />} />
@@ -100,7 +102,7 @@ function Retired({ base, every }: { base: string; every: readonly ProfiledTaxon[
   const retired = every.filter(({ taxon }) => taxon.retired);
   if (retired.length === 0) return null;
   return (
-    <details className="library-pages">
+    <details className={styles['library-pages']}>
       <summary>{counted(retired.length, 'retired species', 'retired species')}</summary>
       {retired.map(({ taxon }) => (
         <Link key={taxon.id} to={`${base}/${taxon.id}/edit`}>
@@ -113,7 +115,7 @@ function Retired({ base, every }: { base: string; every: readonly ProfiledTaxon[
 
 function EmptyLibrary({ base }: { base: string }) {
   return (
-    <section className="page">
+    <section className={ui['page']}>
       <h1>The library is empty</h1>
       <p>
         Begin with three species that your students mix up.{' '}

@@ -16,7 +16,10 @@ import { useKeys } from '../app/keys.ts';
 import { Latin } from '../app/Names.tsx';
 import { LargePhoto, PhotoChoice } from '../measuring/PhotoStrip.tsx';
 import { photosQuery } from '../measuring/photosQuery.ts';
-import './specimens.css';
+import { LinkButton } from '../app/parts.tsx';
+import ui from '../app/parts.module.css';
+import styles from './specimens.module.css';
+import drawingsStyles from '../app/drawings.module.css';
 
 const FRAME = { width: 900, height: 400 };
 const DOZEN = { width: 300, height: 220 };
@@ -37,7 +40,7 @@ interface Laid {
 
 /** Individuals of one taxon, drawn from its scores as on the field date: one large, or a dozen; to take along as SVG or PNG. */
 export default function SpecimenBench({ courseId, taxonId }: { courseId: string; taxonId: string }) {
-  const { library, vocabulary, profiles } = useLibrary();
+  const { library, vocabulary, profileOf } = useLibrary();
   const course = useQuery(courseQuery(courseId)).data;
   const { day } = useFieldDate();
   const [laid, setLaid] = useState<Laid>({
@@ -52,7 +55,7 @@ export default function SpecimenBench({ courseId, taxonId }: { courseId: string;
   const [photoId, setPhotoId] = useState<string>();
   const beside = photos.find(({ id }) => id === photoId);
   const set = (change: Partial<Laid>) => setLaid((held) => ({ ...held, ...change }));
-  const profiled = profiles.find(({ taxon }) => taxon.id === taxonId);
+  const profiled = profileOf(taxonId);
   const { organs, qualifiers, ink, lying, seed, dozen } = laid;
   const view = useMemo<View>(
     () => ({ organs, day, nearness: 'hand', aids: ['eye', 'lens', 'cut'], qualifiers }),
@@ -67,7 +70,7 @@ export default function SpecimenBench({ courseId, taxonId }: { courseId: string;
   useKeys({ r: () => set({ seed: seed + step }) });
   if (!profiled || !library)
     return (
-      <section className="page">
+      <section className={ui['page']}>
         <h1>No such species</h1>
         <p>It is not in this library. Choose one from the list.</p>
       </section>
@@ -78,7 +81,7 @@ export default function SpecimenBench({ courseId, taxonId }: { courseId: string;
   const audience = course?.audience ?? 'technical';
   const ofOne = { units, plain: ink === 'line', lying };
   return (
-    <section className="specimens">
+    <section className={styles['specimens']}>
       <header>
         <h1>
           Specimens of {commonName(profiled.taxon)} <Latin names={profiled.taxon} />
@@ -95,7 +98,7 @@ export default function SpecimenBench({ courseId, taxonId }: { courseId: string;
           onTake={(taken) => set({ seed: taken, dozen: false })}
         />
       ) : (
-        <div className={beside ? 'bench-pair' : ''}>
+        <div className={beside ? styles['bench-pair'] : ''}>
           <One
             profiled={profiled}
             traits={traitsOf(seed)}
@@ -116,7 +119,7 @@ export default function SpecimenBench({ courseId, taxonId }: { courseId: string;
           {beside && <LargePhoto photo={beside} />}
         </div>
       )}
-      <div className="bench-foot">
+      <div className={styles['bench-foot']}>
         <Unshown profiled={profiled} organs={organs} courseId={courseId} />
         <div>
           <h2>Beside a photo</h2>
@@ -169,12 +172,12 @@ function Controls({
         : DRAWN_ORGANS.filter((each) => each === organ || organs.includes(each)),
     });
   return (
-    <div className="bench-controls">
+    <div className={styles['bench-controls']}>
       <div role="group" aria-label="Organs shown">
         {DRAWN_ORGANS.map((organ) => (
           <button
             key={organ}
-            className={organs.includes(organ) ? 'chip on' : 'chip'}
+            className={organs.includes(organ) ? `${styles['chip']} ${styles['on']}` : styles['chip']}
             aria-pressed={organs.includes(organ)}
             onClick={() => toggle(organ)}
           >
@@ -209,7 +212,7 @@ function Controls({
         <input type="checkbox" checked={lying} onChange={(event) => set({ lying: event.target.checked })} />{' '}
         as it lies on a table
       </label>
-      <span className="bench-actions">
+      <span className={styles['bench-actions']}>
         <Button type="primary" onClick={() => set({ seed: seed + step })}>
           {dozen ? 'Another dozen (r)' : 'Another individual (r)'}
         </Button>
@@ -246,19 +249,16 @@ function One({
   words(traits: Traits): string;
 }) {
   const drawing = drawPlate(traits, view.organs, { ...FRAME, ...options });
-  if (!drawing) return <p className="quiet no-drawing">{NOTHING}</p>;
+  if (!drawing) return <p className={`quiet ${drawingsStyles['no-drawing']}`}>{NOTHING}</p>;
   const text = words(traits);
   const name = scientificName(profiled.taxon);
   const svg = () =>
     download(`${profiled.taxon.id}.svg`, new Blob([drawingToSvg(drawing, name)], { type: 'image/svg+xml' }));
   return (
-    <figure className="bench-plate">
+    <figure className={styles['bench-plate']}>
       <DrawingSvg drawing={drawing} label={`${name}, drawn from its scores. ${text}`} />
       <figcaption>
-        <strong>{caption}</strong>{' '}
-        <button className="link" onClick={svg}>
-          Take as SVG
-        </button>{' '}
+        <strong>{caption}</strong> <LinkButton onClick={svg}>Take as SVG</LinkButton>{' '}
         <a href={picture} download={`${profiled.taxon.id}.png`}>
           Take as PNG
         </a>
@@ -296,9 +296,10 @@ function Dozen({
   const drawings = traits.map((each) =>
     drawPlate(each, view.organs, { ...DOZEN, ...options, insets: false }),
   );
-  if (drawings.every((drawing) => !drawing)) return <p className="quiet no-drawing">{NOTHING}</p>;
+  if (drawings.every((drawing) => !drawing))
+    return <p className={`quiet ${drawingsStyles['no-drawing']}`}>{NOTHING}</p>;
   return (
-    <ol className="bench-dozen">
+    <ol className={styles['bench-dozen']}>
       {drawings.map((drawing, i) => (
         <li key={from + i}>
           <button onClick={() => onTake(from + i)} aria-label={`Take up individual ${from + i}`}>

@@ -1,6 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
 import { Link, useParams } from 'react-router';
 import { call, messageOf } from '../app/api.ts';
+import styles from './student.module.css';
+import ui from '../app/parts.module.css';
 
 const show = (points: number) => String(Number(points.toFixed(2)));
 
@@ -13,9 +15,9 @@ export function Result() {
   });
   if (!query.data)
     return (
-      <main className="pad">
+      <main className={styles['pad']}>
         <p role="alert">{query.isError ? messageOf(query.error) : 'Opening your result…'}</p>
-        <Link className="press wide-press" to="/">
+        <Link className={`${ui['press']} ${styles['wide-press']}`} to="/">
           Back
         </Link>
       </main>
@@ -23,14 +25,14 @@ export function Result() {
   const result = query.data;
   return (
     <>
-      <header className="phone-bar">
+      <header className={styles['phone-bar']}>
         <h1>{result.title}</h1>
         <span>
           {show(result.points)} of {show(result.outOf)}
         </span>
       </header>
-      <main className="pad">
-        <ol className="result">
+      <main className={styles['pad']}>
+        <ol className={styles['result']}>
           {result.rows.map((row) => (
             <li key={row.position}>
               <b>{row.position}</b>
@@ -50,7 +52,7 @@ export function Result() {
             </li>
           ))}
         </ol>
-        <Link className="press wide-press" to="/">
+        <Link className={`${ui['press']} ${styles['wide-press']}`} to="/">
           Back
         </Link>
       </main>

@@ -5,6 +5,8 @@ import type { Answer } from '@hurrow/core/names';
 import { LONGEST } from './cleaned.ts';
 import type { Outbox } from './outbox.ts';
 import { FIELDS } from './sitting.ts';
+import styles from './student.module.css';
+import ui from '../app/parts.module.css';
 
 /** One station after another. Going on writes the answer down on the phone and sends it. */
 export function Sit({ sitting, outbox }: { sitting: Sitting; outbox: Outbox }) {
@@ -12,10 +14,10 @@ export function Sit({ sitting, outbox }: { sitting: Sitting; outbox: Outbox }) {
   const quiz = sitting.open.find((open) => open.id === quizId);
   if (!quiz)
     return (
-      <main className="pad">
+      <main className={styles['pad']}>
         <h1>This quiz is not open</h1>
         <p>It has been closed, or not been opened yet. Answers you wrote are kept.</p>
-        <Link className="press wide-press" to="/">
+        <Link className={`${ui['press']} ${styles['wide-press']}`} to="/">
           Back
         </Link>
       </main>
@@ -57,22 +59,22 @@ function Station({ quiz, at, outbox }: { quiz: OpenQuiz; at: number; outbox: Out
   };
   return (
     <>
-      <header className="phone-bar">
+      <header className={styles['phone-bar']}>
         <h1>Station {station.position}</h1>
         <span>of {quiz.stations.length}</span>
       </header>
-      <div className="phone-progress" aria-hidden="true">
+      <div className={styles['phone-progress']} aria-hidden="true">
         <i style={{ width: `${(at / quiz.stations.length) * 100}%` }} />
       </div>
-      <main className="pad">
+      <main className={styles['pad']}>
         {station.drawn ? (
           <img
-            className="specimen"
+            className={styles['specimen']}
             src={`/api/sit/stations/${station.id}/drawing.svg`}
             alt={`The ${station.medium} at station ${station.position}`}
           />
         ) : (
-          <p className="look-there">
+          <p className={styles['look-there']}>
             Look at the {station.medium} at station {station.position}.
           </p>
         )}
@@ -89,7 +91,7 @@ function Station({ quiz, at, outbox }: { quiz: OpenQuiz; at: number; outbox: Out
           )}
           <h2>Name this tree</h2>
           {FIELDS[quiz.policy].map(([part, label], i) => (
-            <label className="field" key={part}>
+            <label className={styles['field']} key={part}>
               <span>{label}</span>
               <input
                 value={answer[part] ?? ''}
@@ -111,16 +113,16 @@ function Station({ quiz, at, outbox }: { quiz: OpenQuiz; at: number; outbox: Out
               ))}
             </datalist>
           )}
-          <div className="phone-go">
+          <div className={styles['phone-go']}>
             <button
               type="button"
-              className="press"
+              className={ui['press']}
               onClick={back}
               aria-label={at === 1 ? 'Back to the start' : `Back to station ${at - 1}`}
             >
               ‹ {at === 1 ? '' : at - 1}
             </button>
-            <button className="press chief">
+            <button className={`${ui['press']} ${ui['chief']}`}>
               {at === quiz.stations.length ? 'Finish' : 'Next station ›'}
             </button>
           </div>
@@ -167,7 +169,7 @@ function Seeing({
       <h2>What do you see?</h2>
       <p className="quiet">Not marked. Look before you name it; leave out what you cannot tell.</p>
       {asks.map(({ characterId, question, states }) => (
-        <fieldset className="seeing" key={characterId}>
+        <fieldset className={styles['seeing']} key={characterId}>
           <legend>{capital(question)}</legend>
           {states.map(({ id, word, definition }) => (
             <button
@@ -193,23 +195,23 @@ function Done({ quiz, outbox }: { quiz: OpenQuiz; outbox: Outbox }) {
   });
   return (
     <>
-      <header className="phone-bar">
+      <header className={styles['phone-bar']}>
         <h1>{quiz.title}</h1>
       </header>
-      <main className="pad">
+      <main className={styles['pad']}>
         <h2>{blank.length === 0 ? 'Every station has an answer.' : 'Some stations are blank:'}</h2>
-        <p className="phone-blank">
+        <p className={styles['phone-blank']}>
           {blank.map((station) => (
-            <Link key={station.id} className="press" to={`/quiz/${quiz.id}/${station.position}`}>
+            <Link key={station.id} className={ui['press']} to={`/quiz/${quiz.id}/${station.position}`}>
               {station.position}
             </Link>
           ))}
         </p>
         <p>You can go back and change answers until your instructor closes the quiz.</p>
-        <Link className="press wide-press" to={`/quiz/${quiz.id}/1`}>
+        <Link className={`${ui['press']} ${styles['wide-press']}`} to={`/quiz/${quiz.id}/1`}>
           Go through them again
         </Link>
-        <Link className="press chief wide-press" to="/">
+        <Link className={`${ui['press']} ${ui['chief']} ${styles['wide-press']}`} to="/">
           Done
         </Link>
       </main>

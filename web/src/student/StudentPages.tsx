@@ -6,7 +6,8 @@ import { call, messageOf, onSessionLost } from '../app/api.ts';
 import { Outbox } from './outbox.ts';
 import { Result } from './Result.tsx';
 import { Sit } from './Sit.tsx';
-import './student.css';
+import styles from './student.module.css';
+import ui from '../app/parts.module.css';
 
 // Drawings and evidence come only to those who look at trees: a quiz loads little.
 const Trees = lazy(() => import('./Trees.tsx'));
@@ -18,10 +19,10 @@ export default function StudentPages() {
     queryFn: () => call('GET /api/sit'),
     refetchInterval: 30_000,
   });
-  if (query.isPending) return <p className="pad">Opening…</p>;
+  if (query.isPending) return <p className={styles['pad']}>Opening…</p>;
   if (!query.data)
     return (
-      <p className="pad" role="alert">
+      <p className={styles['pad']} role="alert">
         {messageOf(query.error)}
       </p>
     );
@@ -49,7 +50,7 @@ function useOutbox(student: string): Outbox | undefined {
 
 function Signed({ sitting }: { sitting: Sitting }) {
   const outbox = useOutbox(`${sitting.course}/${sitting.name}`);
-  if (!outbox) return <p className="pad">Opening…</p>;
+  if (!outbox) return <p className={styles['pad']}>Opening…</p>;
   return <Open sitting={sitting} outbox={outbox} />;
 }
 
@@ -69,11 +70,14 @@ function Open({ sitting, outbox }: { sitting: Sitting; outbox: Outbox }) {
     };
   }, [outbox]);
   return (
-    <div className="phone">
+    <div className={styles['phone']}>
       {lost && (
-        <p className="strip-note">
+        <p className={styles['strip-note']}>
           You are signed out. Your answers are kept on this phone.{' '}
-          <button className="press" onClick={() => void queries.invalidateQueries({ queryKey: ['session'] })}>
+          <button
+            className={ui['press']}
+            onClick={() => void queries.invalidateQueries({ queryKey: ['session'] })}
+          >
             Sign in again
           </button>
         </p>
@@ -84,7 +88,7 @@ function Open({ sitting, outbox }: { sitting: Sitting; outbox: Outbox }) {
         <Route
           path="trees/*"
           element={
-            <Suspense fallback={<p className="pad">Opening…</p>}>
+            <Suspense fallback={<p className={styles['pad']}>Opening…</p>}>
               <Trees sitting={sitting} />
             </Suspense>
           }
@@ -105,10 +109,10 @@ function Today({ sitting }: { sitting: Sitting }) {
   };
   return (
     <>
-      <header className="phone-bar">
+      <header className={styles['phone-bar']}>
         <h1>{sitting.course}</h1>
       </header>
-      <main className="pad">
+      <main className={styles['pad']}>
         <p>
           You are <strong>{sitting.name}</strong>.
         </p>
@@ -119,7 +123,11 @@ function Today({ sitting }: { sitting: Sitting }) {
         {sitting.open.map((quiz) => {
           const done = quiz.stations.filter((station) => station.answer).length;
           return (
-            <Link key={quiz.id} className="press chief wide-press" to={`/quiz/${quiz.id}/1`}>
+            <Link
+              key={quiz.id}
+              className={`${ui['press']} ${ui['chief']} ${styles['wide-press']}`}
+              to={`/quiz/${quiz.id}/1`}
+            >
               {quiz.title}
               <small>
                 {done === 0
@@ -131,19 +139,19 @@ function Today({ sitting }: { sitting: Sitting }) {
         })}
         {sitting.released.length > 0 && <h2>Your results</h2>}
         {sitting.released.map((quiz) => (
-          <Link key={quiz.id} className="press wide-press" to={`/result/${quiz.id}`}>
+          <Link key={quiz.id} className={`${ui['press']} ${styles['wide-press']}`} to={`/result/${quiz.id}`}>
             {quiz.title}
           </Link>
         ))}
         {sitting.opens.length > 0 && (
           <>
             <h2>To learn with</h2>
-            <Link className="press wide-press" to="/trees">
+            <Link className={`${ui['press']} ${styles['wide-press']}`} to="/trees">
               Trees of the course
             </Link>
           </>
         )}
-        <button className="press quiet-press" onClick={() => void leave()}>
+        <button className={`${ui['press']} ${styles['quiet-press']}`} onClick={() => void leave()}>
           Sign out
         </button>
       </main>
@@ -165,7 +173,7 @@ function Received({ outbox, sitting }: { outbox: Outbox; sitting: Sitting }) {
   );
   if (waiting === 0 && refused.length === 0) return null;
   return (
-    <footer className="strip-note" role="status">
+    <footer className={styles['strip-note']} role="status">
       {waiting > 0 && (
         <span>
           {offline ? 'No signal. ' : ''}

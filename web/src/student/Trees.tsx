@@ -18,10 +18,11 @@ import { ContrastView } from '../lookalikes/ContrastView.tsx';
 import { KeyWalk } from '../lookalikes/KeyWalk.tsx';
 import { marksInWords } from '../lookalikes/Marks.tsx';
 import { useGround, type Ground } from '../lookalikes/setting.ts';
-import '../lookalikes/keys.css';
 import { useWork } from '../workers/useWork.ts';
 import { Working } from '../workers/Working.tsx';
 import styles from './trees.module.css';
+import studentStyles from './student.module.css';
+import ui from '../app/parts.module.css';
 
 /** The trees of the course on a student's phone: what the instructor has opened of profiles, contrasts, key and recap. */
 export default function Trees({ sitting }: { sitting: Sitting }) {
@@ -67,13 +68,13 @@ function Page({
 }) {
   return (
     <>
-      <header className="phone-bar">
+      <header className={studentStyles['phone-bar']}>
         <h1>{title}</h1>
-        <Link className="press" to={back}>
+        <Link className={ui['press']} to={back}>
           Back
         </Link>
       </header>
-      <main className="pad">{children}</main>
+      <main className={studentStyles['pad']}>{children}</main>
     </>
   );
 }
@@ -83,12 +84,12 @@ function List({ ground, opens }: { ground: Ground; opens(part: Sitting['opens'][
   return (
     <Page title="Trees of the course" back="/">
       {opens('contrasts') && (
-        <Link className="press wide-press" to="/trees/contrast">
+        <Link className={`${ui['press']} ${studentStyles['wide-press']}`} to="/trees/contrast">
           Two trees side by side
         </Link>
       )}
       {opens('keys') && (
-        <Link className="press wide-press" to="/trees/key">
+        <Link className={`${ui['press']} ${studentStyles['wide-press']}`} to="/trees/key">
           Walk through a key
         </Link>
       )}
@@ -153,7 +154,7 @@ function Tree({ ground }: { ground: Ground }) {
       <p className="quiet">The typical specimen as on {dayLabel(view.day)}, drawn from its scores.</p>
       {taxon.memoryAid && <p>{taxon.memoryAid}</p>}
       {taxon.cautions.map((caution) => (
-        <p className="notice" key={caution.kind + caution.part}>
+        <p className={ui['notice']} key={caution.kind + caution.part}>
           <strong>
             {caution.kind}: {caution.part}.
           </strong>{' '}

@@ -1,4 +1,6 @@
 import { messageOf } from '../app/api.ts';
+import styles from './working.module.css';
+import { LinkButton } from '../app/parts.tsx';
 
 /** What a long computation shows while it runs: how far it is, and a way to stop it. */
 export function Working({
@@ -10,20 +12,16 @@ export function Working({
 }) {
   if (work.working)
     return (
-      <p className="working" role="status">
+      <p className={styles['working']} role="status">
         <progress value={work.share} max={1} aria-label={what} /> {what}{' '}
-        <button className="link" onClick={work.stop}>
-          Stop
-        </button>
+        <LinkButton onClick={work.stop}>Stop</LinkButton>
       </p>
     );
   if (work.result !== undefined) return null;
   return (
-    <p className="working" role="status">
+    <p className={styles['working']} role="status">
       {work.error ? messageOf(work.error) : 'Stopped.'}{' '}
-      <button className="link" onClick={work.again}>
-        Work it out
-      </button>
+      <LinkButton onClick={work.again}>Work it out</LinkButton>
     </p>
   );
 }

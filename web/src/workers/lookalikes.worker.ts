@@ -14,7 +14,7 @@ import { appraise, buildKey, questionsAt, replaceCouplet, type Key, type KeyOpti
 import type { Condition } from '@hurrow/core/condition';
 import { mineRules } from '@hurrow/core/rule';
 import { midMonth } from '@hurrow/core/season';
-import { profilesOf, vocabularyOfLibrary } from '@hurrow/core/library';
+import { readLibrary, type ReadLibrary } from '@hurrow/core/library';
 import type { View } from '@hurrow/core/view';
 import type { Level, Vocabulary } from '@hurrow/core/vocabulary';
 import { call } from '../app/api.ts';
@@ -40,15 +40,20 @@ interface Setting {
   options: ReadingOptions;
 }
 
+/** The library that was asked about last: the next question is about it as well. */
+let held: { revision: number; library: Promise<ReadLibrary> } | undefined;
+
 async function settingOf({ revision, taxa, levels, view, options }: Asked): Promise<Setting> {
-  const library = await call('GET /api/library', { query: { revision } });
-  const whole = vocabularyOfLibrary(library);
-  const wanted = new Set(taxa);
-  const few = { ...library, taxa: library.taxa.filter(({ taxon }) => wanted.has(taxon.id)) };
-  const profiles = new Map(profilesOf(few, whole).map((entry) => [entry.taxon.id, entry]));
+  if (held?.revision !== revision) {
+    const library = call('GET /api/library', { query: { revision } }).then(readLibrary);
+    held = { revision, library };
+    // What could not be fetched is asked for again.
+    library.catch(() => (held = undefined));
+  }
+  const read = await held!.library;
   return {
-    list: taxa.flatMap((id) => profiles.get(id) ?? []),
-    vocabulary: new Map([...whole].filter(([, character]) => levels.includes(character.level))),
+    list: read.profilesOf(taxa),
+    vocabulary: new Map([...read.vocabulary].filter(([, character]) => levels.includes(character.level))),
     view,
     options,
   };

@@ -1,35 +1,21 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { proxy, releaseProxy, wrap, type Remote } from 'comlink';
+import type { Remote } from 'comlink';
 import { useState } from 'react';
+import { WorkerPool } from './pool.ts';
 import type { LookalikesWork } from './lookalikes.worker.ts';
 
 type Call<T> = (work: Remote<LookalikesWork>, progress: (share: number) => void) => Promise<T>;
 
-const startWorker = () => new Worker(new URL('./lookalikes.worker.ts', import.meta.url), { type: 'module' });
+const pool = new WorkerPool<LookalikesWork>(
+  () => new Worker(new URL('./lookalikes.worker.ts', import.meta.url), { type: 'module' }),
+);
 
-/** Runs one call in a worker of its own; when the signal is given the worker is ended at once. */
-export async function runInWorker<T>(
+/** Runs one call in a worker; when the signal is given it is stopped. */
+export const runInWorker = <T>(
   call: Call<T>,
   signal?: AbortSignal,
-  progress: (share: number) => void = () => undefined,
-): Promise<T> {
-  const worker = startWorker();
-  const work = wrap<LookalikesWork>(worker);
-  try {
-    return await Promise.race([
-      call(work, proxy(progress)),
-      new Promise<never>((_, refuse) => {
-        signal?.addEventListener('abort', () => refuse(new Error('Stopped.')));
-        worker.addEventListener('error', () =>
-          refuse(new Error('The computation could not be finished. Reload the page and try again.')),
-        );
-      }),
-    ]);
-  } finally {
-    work[releaseProxy]();
-    worker.terminate();
-  }
-}
+  progress?: (share: number) => void,
+): Promise<T> => pool.run(call, signal, progress);
 
 /**
  * A result computed in a worker and held under what it depends on: the key must name every input (library revision, list, view,

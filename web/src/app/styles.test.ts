@@ -1,0 +1,69 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { dirname, join, normalize } from 'node:path';
+import { COLORS, declarations, propertyOf } from './tokens.ts';
+
+const root = new URL('../', import.meta.url).pathname;
+const files = readdirSync(root, { recursive: true, encoding: 'utf8' });
+const read = (file: string) => readFileSync(join(root, file), 'utf8');
+const sheets = files.filter((file) => file.endsWith('.css'));
+const code = files.filter((file) => /\.tsx?$/.test(file) && !file.endsWith('.test.ts'));
+
+/** The classes that a style sheet defines; those of other houses and of the base are marked as global. */
+const classesOf = (sheet: string): Set<string> => {
+  const text = read(sheet)
+    .replace(/\/\*[\s\S]*?\*\//g, '')
+    .replace(/:global\([^)]*\)/g, '');
+  const selectors = [...text.matchAll(/([^{}]+)\{/g)].map(([, selector]) => selector!);
+  return new Set(
+    selectors.flatMap((selector) => [...selector.matchAll(/\.([a-zA-Z][\w-]*)/g)].map(([, name]) => name!)),
+  );
+};
+
+/** The classes that views take from each style sheet. */
+const taken = new Map<string, Set<string>>();
+for (const file of code) {
+  const text = read(file);
+  for (const [, variable, path] of text.matchAll(/import (\w+) from '([^']+\.module\.css)'/g)) {
+    const sheet = normalize(join(dirname(file), path!));
+    const names = taken.get(sheet) ?? new Set();
+    taken.set(sheet, names);
+    const used = text.matchAll(new RegExp(`\\b${variable}\\['([^']+)'\\]`, 'g'));
+    for (const [, name] of used) names.add(name!);
+  }
+}
+
+test('styles stay home: every style sheet is a module, but for the base', () => {
+  expect(sheets.filter((sheet) => !sheet.endsWith('.module.css'))).toEqual(['app/base.css']);
+  expect([...classesOf('app/base.css')].sort()).toEqual([
+    'ant-app',
+    'gold',
+    'latin',
+    'quiet',
+    'rust',
+    'visually-hidden',
+  ]);
+  for (const file of code)
+    for (const [, path] of read(file).matchAll(/^import '([^']+\.css)'/gm))
+      expect(path === './app/base.css' || path!.startsWith('@fontsource')).toBe(true);
+});
+
+test.each(sheets.filter((sheet) => sheet.endsWith('.module.css')))(
+  '%s has no class that nobody takes, and is asked for none that it lacks',
+  (sheet) => {
+    expect([...classesOf(sheet)].sort()).toEqual([...(taken.get(sheet) ?? [])].sort());
+  },
+);
+
+test('colours stand in one place', () => {
+  const raw = [...sheets, ...code]
+    .filter((file) => file !== 'app/tokens.ts')
+    .flatMap((file) =>
+      [...read(file).matchAll(/(['": ])(#[0-9a-fA-F]{3,8})\b/g)].map(([, , hex]) => `${file} ${hex}`),
+    );
+  expect(raw).toEqual([]);
+  const known = new Set(Object.keys(COLORS).map(propertyOf));
+  for (const file of sheets)
+    for (const [, name] of read(file).matchAll(/var\((--[\w-]+)/g))
+      expect(['--sans', '--serif', ...known]).toContain(name);
+  expect(declarations()).toContain('--on-ink-bright: #dbe6e1;');
+});
