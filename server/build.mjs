@@ -3,13 +3,13 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { PGlite } from '@electric-sql/pglite';
-import { build } from 'esbuild';
+import { build, context } from 'esbuild';
 import { create } from 'tar';
 
 const here = (path) => fileURLToPath(new URL(path, import.meta.url));
 
 mkdirSync(here('dist'), { recursive: true });
-await build({
+const options = {
   entryPoints: {
     main: here('src/main.ts'),
     care: here('src/backups/care.ts'),
@@ -26,7 +26,10 @@ await build({
   packages: 'external',
   alias: { '@hurrow/core': here('../core/src'), '@hurrow/contract': here('../contract/src') },
   logLevel: 'warning',
-});
+};
+// “watch” builds again with every change, until it is stopped.
+if (process.argv[2] === 'watch') await (await context(options)).watch();
+else await build(options);
 cpSync(here('src/db/migrations'), here('dist/migrations'), { recursive: true });
 cpSync(here('../contract/answers.json'), here('dist/answers.json'));
 

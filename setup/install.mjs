@@ -81,7 +81,7 @@ export function builtAfterSources() {
   const outputs = ['server/dist/main.js', 'web/dist/index.html'].map((file) => root + file);
   if (!outputs.every(existsSync)) return false;
   const built = Math.min(...outputs.map((file) => statSync(file).mtimeMs));
-  return ['core/src', 'server/src', 'web/src'].every((folder) =>
+  return ['core/src', 'contract/src', 'server/src', 'web/src'].every((folder) =>
     readdirSync(root + folder, { recursive: true, withFileTypes: true })
       .filter((entry) => entry.isFile())
       .every((entry) => statSync(`${entry.parentPath}/${entry.name}`).mtimeMs <= built),

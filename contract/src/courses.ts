@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import { isoDate } from './day.ts';
 import type { MarkingPolicy } from '@hurrow/core/names';
 import { NAMING_POLICIES } from '@hurrow/core/names';
 import { TEACHING_STARTS, type TeachingStart } from '@hurrow/core/vocabulary';
@@ -59,17 +60,6 @@ export interface WholeCourse extends Course {
 }
 
 const points = Joi.number().min(0).max(20).required();
-
-export const isoDate = () =>
-  Joi.string()
-    .pattern(/^\d{4}-\d{2}-\d{2}$/)
-    .custom((value: string, helpers) => {
-      const date = new Date(`${value}T00:00:00Z`);
-      const year = Number(value.slice(0, 4));
-      const real = !Number.isNaN(date.getTime()) && date.toISOString().slice(0, 10) === value;
-      return real && year >= 1900 && year <= 2200 ? value : helpers.error('string.pattern.base');
-    })
-    .messages({ 'string.pattern.base': '{{#label}} is no date; write it like 2026-10-15' });
 
 export const courseSchema = Joi.object<CourseBody>({
   name: Joi.string().trim().max(120).required().label('Name of the course'),

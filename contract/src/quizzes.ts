@@ -2,7 +2,7 @@ import Joi from 'joi';
 import { MOST_QUESTIONS, type PlannedStation } from '@hurrow/core/quiz';
 import type { Answer, AnswerPart, Mark, NamedTaxon, NamingPolicy } from '@hurrow/core/names';
 import { AIDS, MEDIA, type Medium, type View } from '@hurrow/core/view';
-import { isoDate } from './courses.ts';
+import { isoDate } from './day.ts';
 import { endpoint, INSTRUCTORS, STAFF, type Done, type Sent } from './endpoint.ts';
 import type { ImportReport } from './reports.ts';
 
@@ -293,10 +293,16 @@ export const takeRulingBack = endpoint<{ params: { quizId: string; rulingId: num
   }),
 });
 
-export const enterPaper = endpoint<{
-  body: { studentId: string; stationId: string; answer: Answer; decide?: boolean };
-  answer: Done;
-}>()({
+/** One answer from paper. */
+export interface PaperBody {
+  studentId: string;
+  stationId: string;
+  answer: Answer;
+  /** It counts from now on, whatever else was said. */
+  decide?: boolean;
+}
+
+export const enterPaper = endpoint<{ body: PaperBody; answer: Done }>()({
   method: 'post',
   path: '/api/quizzes/{quizId}/paper',
   summary: 'Enters one answer from paper, or decides between answers of two devices.',
@@ -309,10 +315,15 @@ export const enterPaper = endpoint<{
   }),
 });
 
-export const importAnswers = endpoint<{
-  body: { csv: string; dryRun: boolean; replace?: boolean };
-  answer: ImportReport;
-}>()({
+/** A file of answers from paper. */
+export interface AnswersFile {
+  csv: string;
+  dryRun: boolean;
+  /** Also answers that are stored; they are left as they are without. */
+  replace?: boolean;
+}
+
+export const importAnswers = endpoint<{ body: AnswersFile; answer: ImportReport }>()({
   method: 'post',
   path: '/api/quizzes/{quizId}/responses/import',
   summary:

@@ -1,7 +1,5 @@
 import { randomUUID } from 'node:crypto';
 import * as courses from '@hurrow/contract/courses';
-import { readRoster } from '@hurrow/core/formats';
-import { counted } from '@hurrow/core/words';
 import { badInput, conflict, notFound } from '../api/problem.ts';
 import { serve } from '../api/route.ts';
 import { remember, type Db } from '../db/index.ts';
@@ -13,6 +11,7 @@ import { readableCode } from './codes.ts';
 import { openNow } from './openNow.ts';
 import { courseOf } from './course.ts';
 import * as queries from './queries.ts';
+import { importStudents } from './roster.ts';
 
 async function freeCode(db: Db): Promise<string> {
   for (;;) {
@@ -76,34 +75,11 @@ export const courseRoutes = [
     }),
   ),
   serve(courses.importStudents, ({ db, params, body, who, now }) =>
-    db.transaction(async (tx) => {
-      const row = await courseOf(tx, params.courseId);
-      const existing = await queries.students(tx, row.id);
-      const roster = readRoster(
-        body.csv,
-        existing.map((student) => student.name),
-      );
-      if (!roster.ok) throw badInput(roster.problem);
-      const codes = new Set(existing.map((student) => student.code));
-      const problems = [...roster.value.problems];
-      const added: string[] = [];
-      for (const entry of roster.value.rows) {
-        const code = entry.code.toUpperCase() || readableCode(6);
-        if (codes.has(code)) {
-          problems.push({
-            line: entry.line,
-            message: `The personal code ${code} of ${entry.name} is taken. Choose another or leave it empty.`,
-          });
-          continue;
-        }
-        codes.add(code);
-        added.push(entry.name);
-        if (!body.dryRun) await queries.addStudent(tx, randomUUID(), row.id, entry.name, code);
-      }
-      if (!body.dryRun && added.length > 0)
-        await note(tx, { who, now }, row.id, `added ${counted(added.length, 'student')} to the class list`);
-      return { added, changed: [], refused: problems, ignored: [] };
-    }),
+    db.transaction(async (tx) =>
+      importStudents(tx, await courseOf(tx, params.courseId), body, (what) =>
+        note(tx, { who, now }, params.courseId, what),
+      ),
+    ),
   ),
   serve(courses.renewCode, ({ db, params, who, now }) =>
     db.transaction(async (tx) => {

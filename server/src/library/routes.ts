@@ -1,24 +1,15 @@
 import * as library from '@hurrow/contract/library';
 import { search } from '@hurrow/core/library';
-import { checkScores, qualifierKey, qualifiersInWords, type Score } from '@hurrow/core/score';
-import { scientificName } from '@hurrow/core/taxon';
-import { listInWords } from '@hurrow/core/view';
-import type { Vocabulary } from '@hurrow/core/vocabulary';
-import { badInput, conflict, notFound, Problem } from '../api/problem.ts';
+import { Problem } from '../api/problem.ts';
 import { accountOf, serve } from '../api/route.ts';
 import { tagOf, unchanged } from '../api/unchanged.ts';
 import { openNow } from '../courses/openNow.ts';
 import * as courseQueries from '../courses/queries.ts';
 import { courseOf } from '../courses/course.ts';
 import type { Db } from '../db/index.ts';
-import { beginChange, nameOfTaxon } from './change.ts';
 import { committedLibrary, stateOf } from './committed.ts';
-import * as queries from './queries.ts';
-import { addRecord, recordsOfRevision } from './records.ts';
-import { type BulkBody, type SaveBody, type ScoreChange, type TaxonBody } from '@hurrow/contract/library';
-import { sameRecord } from './same.ts';
+import { addTaxon, deleteTaxon, saveBulk, saveTaxon, undoRevision } from './saving.ts';
 import { searchIndexOf } from './searching.ts';
-import { ofTaxon, takeId, writeScores } from './store.ts';
 
 export const libraryRoutes = [
   serve(library.state, async ({ db, who }) => {
@@ -36,104 +27,16 @@ export const libraryRoutes = [
     return undefined;
   }),
   serve(library.addTaxon, ({ db, body, who, now }) =>
-    db.transaction(async (tx) => {
-      const held = await queries.theLibrary(tx);
-      if (held) await queries.lockLibrary(tx, held.id);
-      const { library, vocabulary } = await committedLibrary(tx);
-      const name = scientificName(body.taxon);
-      if (library.taxa.some(({ taxon }) => scientificName(taxon) === name && !taxon.retired))
-        throw conflict(`${name} is in the library already. Open its profile and edit it there.`);
-      refuseErrors(body.changes, [], vocabulary);
-      const id = takeId(body.taxon, await queries.taxonIds(tx));
-      const revision = await queries.addRevision(tx, library.id, accountOf(who), now, `Added ${name}`);
-      await queries.addTaxa(tx, library.id, [id]);
-      await queries.addTaxonVersions(tx, revision, [{ taxonId: id, record: body.taxon }]);
-      await writeScores(tx, revision, ofTaxon(id, body.changes));
-      return { id, revision };
-    }),
+    db.transaction((tx) => addTaxon(tx, body, accountOf(who), now)),
   ),
   serve(library.saveTaxon, ({ db, body, params, who, now }) =>
-    db.transaction(async (tx) => {
-      const library = (await queries.theLibrary(tx))!;
-      await queries.lockLibrary(tx, library.id);
-      const held = await committedLibrary(tx);
-      const { vocabulary } = held;
-      const current = held.statementsOf(params.taxonId);
-      if (!current) throw notFound('species');
-      refuseErrors(body.changes, current.scores, vocabulary);
-      await refuseConflicts(tx, params.taxonId, body, vocabulary);
-      const renamed = !sameRecord({ ...current.taxon, id: undefined }, body.taxon);
-      if (!renamed && body.changes.length === 0) return { id: params.taxonId, revision: body.baseRevision };
-      const revision = await queries.addRevision(
-        tx,
-        library.id,
-        accountOf(who),
-        now,
-        `Edited ${scientificName(body.taxon)}`,
-      );
-      if (renamed)
-        await queries.addTaxonVersions(tx, revision, [{ taxonId: params.taxonId, record: body.taxon }]);
-      await writeScores(tx, revision, ofTaxon(params.taxonId, body.changes));
-      return { id: params.taxonId, revision };
-    }),
+    db.transaction((tx) => saveTaxon(tx, params.taxonId, body, accountOf(who), now)),
   ),
   serve(library.deleteTaxon, ({ db, params, who, now }) =>
-    db.transaction(async (tx) => {
-      const name = await nameOfTaxon(tx, params.taxonId);
-      const resting = await queries.restingOn(tx, params.taxonId);
-      if (resting.length > 0)
-        throw conflict(
-          `${name} stands in ${listInWords(resting.slice(0, 3).map(({ what }) => what))}${resting.length > 3 ? ` and ${resting.length - 3} places more` : ''}. Retire it instead: it leaves the lists, and what rests on it keeps it.`,
-        );
-      const { revision } = await beginChange(tx, accountOf(who), now, `Deleted ${name}`);
-      await queries.addDeletion(tx, params.taxonId, revision);
-      return { revision };
-    }),
+    db.transaction((tx) => deleteTaxon(tx, params.taxonId, accountOf(who), now)),
   ),
   serve(library.undo, ({ db, params, who, now }) =>
-    db.transaction(async (tx) => {
-      const undone = await queries.revisionOf(tx, params.revision);
-      if (!undone) throw notFound('change');
-      await queries.lockLibrary(tx, undone.libraryId);
-      const [scores, taxa, others] = [
-        await queries.scoresOfRevision(tx, undone.id),
-        await queries.taxaOfRevision(tx, undone.id),
-        await recordsOfRevision(tx, undone.id),
-      ];
-      if ([...scores, ...taxa, ...others].some((row) => row.later))
-        throw conflict('Something of this change was changed again since. Undo the later change first.');
-      const revision = await queries.addRevision(
-        tx,
-        undone.libraryId,
-        accountOf(who),
-        now,
-        `Undid: ${undone.summary}`,
-      );
-      await queries.addTaxonVersions(
-        tx,
-        revision,
-        taxa.map(({ taxonId: taxonId, record, before }) => ({
-          taxonId,
-          record: before ?? { ...record, retired: true },
-        })),
-      );
-      await queries.addScoreVersions(
-        tx,
-        revision,
-        scores.map((row) => ({
-          taxonId: row.taxonId,
-          characterId: row.characterId,
-          qualifierKey: row.qualifierKey,
-          sourceId: row.sourceId,
-          qualifiers: row.qualifiers,
-          value: row.before,
-          note: row.beforeNote,
-        })),
-      );
-      for (const row of others)
-        await addRecord(tx, undone.libraryId, row.kind, row.key, revision, row.before);
-      return { revision };
-    }),
+    db.transaction((tx) => undoRevision(tx, params.revision, accountOf(who), now)),
   ),
   serve(library.saveScores, ({ db, body, who, now }) =>
     db.transaction((tx) => saveBulk(tx, body, accountOf(who), now)),
@@ -165,73 +68,4 @@ async function libraryOfStudent(db: Db, courseId: string) {
   const taught = new Set(await openTaxa(db, courseId));
   const { library } = await committedLibrary(db);
   return { ...library, taxa: library.taxa.filter(({ taxon }) => taught.has(taxon.id) && !taxon.retired) };
-}
-
-async function saveBulk(db: Db, body: BulkBody, accountId: string, now: Date) {
-  await queries.lockLibrary(db, (await queries.theLibrary(db))!.id);
-  const library = await committedLibrary(db);
-  const { revision } = await beginChange(db, accountId, now, body.summary);
-  const byTaxon = new Map<string, ScoreChange[]>();
-  for (const { taxonId, ...change } of body.changes)
-    byTaxon.set(taxonId, [...(byTaxon.get(taxonId) ?? []), change]);
-  for (const [taxonId, changes] of byTaxon) {
-    const held = library.statementsOf(taxonId);
-    if (!held) throw notFound('species');
-    refuseErrors(changes, held.scores, library.vocabulary);
-    await refuseConflicts(db, taxonId, { changes, baseRevision: body.baseRevision }, library.vocabulary);
-  }
-  await writeScores(db, revision, body.changes);
-  return { revision };
-}
-
-function refuseErrors(changes: readonly ScoreChange[], held: readonly Score[], vocabulary: Vocabulary): void {
-  const key = (score: { characterId: string; sourceId: string; qualifiers: object }) =>
-    `${score.characterId}|${score.sourceId}|${qualifierKey(score.qualifiers)}`;
-  const changed = new Set(changes.map(key));
-  const after = [
-    ...held.filter((score) => !changed.has(key(score))),
-    ...changes.flatMap((change): Score[] => (change.value ? [{ ...change, value: change.value }] : [])),
-  ];
-  const touched = new Set(changes.map((change) => change.characterId));
-  const errors = checkScores(after, vocabulary).filter(
-    (problem) => problem.severity === 'error' && touched.has(problem.characterId),
-  );
-  if (errors.length > 0) throw badInput(errors.map((error) => error.message).join(' '), errors);
-}
-
-/** Two people may edit one profile: only where both changed the same character of the same source is it a conflict. */
-async function refuseConflicts(
-  db: Db,
-  taxonId: string,
-  body: Pick<SaveBody, 'changes' | 'baseRevision'> & { taxon?: TaxonBody },
-  vocabulary: Vocabulary,
-): Promise<void> {
-  const others = await queries.scoresChangedSince(db, taxonId, body.baseRevision);
-  const clashes = others.filter((row) =>
-    body.changes.some(
-      (change) =>
-        change.characterId === row.characterId &&
-        change.sourceId === row.sourceId &&
-        qualifierKey(change.qualifiers) === row.qualifierKey,
-    ),
-  );
-  if (clashes.length > 0) {
-    const names = clashes.map((row) => {
-      const qualifiers =
-        body.changes.find((change) => qualifierKey(change.qualifiers) === row.qualifierKey)?.qualifiers ?? {};
-      const suffix = row.qualifierKey ? ` (${qualifiersInWords(qualifiers)})` : '';
-      return `${vocabulary.get(row.characterId)?.term ?? row.characterId}${suffix}`;
-    });
-    throw conflict(
-      `${clashes[0]!.by ?? 'Someone'} changed ${names.join(', ')} while you were editing. Your values are still here: load theirs to compare, then save again.`,
-      clashes,
-      'stale',
-    );
-  }
-  if (body.taxon && (await queries.taxonChangedSince(db, taxonId, body.baseRevision)))
-    throw conflict(
-      'The names or the calendar were changed by someone else while you were editing. Load the new ones to compare, then save again.',
-      undefined,
-      'stale',
-    );
 }

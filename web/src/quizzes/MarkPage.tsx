@@ -1,13 +1,13 @@
 import type { WholeCourse } from '@hurrow/contract/courses';
 import type { MarkedAnswer, Marks, Quiz } from '@hurrow/contract/quizzes';
 import { App, Button } from 'antd';
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answerText } from '@hurrow/core/names';
 import { call, messageOf } from '../app/api.ts';
 import { MarkSheet } from './MarkSheet.tsx';
 import { OpenedAnswer } from './OpenedAnswer.tsx';
-import { marksQuery } from './quizData.ts';
+import { marksQuery, useRefreshMarks } from './quizData.ts';
 import { Rulings } from './Rulings.tsx';
 import ui from '../app/parts.module.css';
 
@@ -38,15 +38,6 @@ export function MarkPage({ course, quiz }: { course: WholeCourse; quiz: Quiz }) 
       )}
     </>
   );
-}
-
-/** Loads again what follows from marks. */
-export function useRefreshMarks() {
-  const queries = useQueryClient();
-  return () =>
-    queries.invalidateQueries({
-      predicate: ({ queryKey }) => ['marks', 'confusions'].includes(String(queryKey[0])),
-    });
 }
 
 /** Answers of one student at one station from two devices that differ. */

@@ -6,7 +6,7 @@ import { useState, type FormEvent } from 'react';
 import type { AnswerPart } from '@hurrow/core/names';
 import { commonName, scientificName } from '@hurrow/core/taxon';
 import { call, messageOf } from '../app/api.ts';
-import { useRefreshMarks } from './MarkPage.tsx';
+import { useRefreshMarks } from './quizData.ts';
 import { equalTo, pointsInWords } from './marking.ts';
 import styles from './marking.module.css';
 import { LinkButton, Problem } from '../app/parts.tsx';

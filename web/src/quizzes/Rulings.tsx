@@ -3,7 +3,7 @@ import { App } from 'antd';
 import { scientificName } from '@hurrow/core/taxon';
 import { counted } from '@hurrow/core/words';
 import { call, messageOf } from '../app/api.ts';
-import { useRefreshMarks } from './MarkPage.tsx';
+import { useRefreshMarks } from './quizData.ts';
 import { ruledOn, toRule, type AnswerGroup } from './marking.ts';
 import styles from './quizzes.module.css';
 import { LinkButton } from '../app/parts.tsx';

@@ -1,4 +1,4 @@
-import { queryOptions } from '@tanstack/react-query';
+import { queryOptions, useQueryClient } from '@tanstack/react-query';
 import { call } from '../app/api.ts';
 
 export const quizQuery = (id: string) =>
@@ -12,3 +12,12 @@ export const marksQuery = (id: string) =>
     queryKey: ['marks', id],
     queryFn: () => call('GET /api/quizzes/{quizId}/marks', { params: { quizId: id } }),
   });
+
+/** Loads again what follows from marks. */
+export function useRefreshMarks() {
+  const queries = useQueryClient();
+  return () =>
+    queries.invalidateQueries({
+      predicate: ({ queryKey }) => ['marks', 'confusions'].includes(String(queryKey[0])),
+    });
+}

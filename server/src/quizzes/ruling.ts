@@ -1,0 +1,61 @@
+import type { RulingBody } from '@hurrow/contract/quizzes';
+import { answerText } from '@hurrow/core/names';
+import { badInput, notFound } from '../api/problem.ts';
+import { accountOf, type Who } from '../api/route.ts';
+import { students } from '../courses/queries.ts';
+import type { Db } from '../db/index.ts';
+import { note } from '../keeping/queries.ts';
+import { committedLibrary } from '../library/committed.ts';
+import { answerKey, wholeAnswerKey } from './marking.ts';
+import { quizOf } from './quiz.ts';
+import * as queries from './queries.ts';
+
+interface By {
+  who: Who | undefined;
+  now: Date;
+}
+
+/** Rules what an answer counts as, or gives it points by hand. Run inside a transaction. */
+export async function rule(tx: Db, quizId: string, body: RulingBody, by: By): Promise<void> {
+  const row = await quizOf(tx, quizId);
+  const library = await committedLibrary(tx);
+  for (const id of [body.truth, body.countsAs ?? body.truth])
+    if (!library.statementsOf(id))
+      throw badInput(`There is no species “${id}” in the library. Choose one of the course’s list.`);
+  if (body.only) {
+    const station = await queries.station(tx, body.only.stationId);
+    if (station?.quizId !== row.id) throw notFound('station');
+    if (!(await students(tx, row.courseId)).some(({ id }) => id === body.only!.studentId))
+      throw notFound('student');
+  }
+  const which = body.only ? 'one answer' : 'all equal answers';
+  const why = body.reason ? `: ${body.reason}` : '';
+  await note(tx, by, row.courseId, `ruled on ${which} “${answerText(body.answer)}” in “${row.title}”${why}`);
+  const points = body.points ?? null;
+  const byHand = points !== null || Boolean(body.only);
+  await queries.addRuling(
+    tx,
+    row.courseId,
+    {
+      truth: body.truth,
+      answerKey: byHand ? wholeAnswerKey(body.answer) : answerKey(answerText(body.answer)),
+      countsAs: body.countsAs,
+      studentId: body.only?.studentId ?? null,
+      stationId: body.only?.stationId ?? null,
+      points,
+      reason: body.reason || null,
+    },
+    false,
+    accountOf(by.who),
+    by.now,
+  );
+}
+
+/** Takes a ruling back: the rules, or a ruling on more answers, hold again. Run inside a transaction. */
+export async function takeRulingBack(tx: Db, quizId: string, rulingId: number, by: By): Promise<void> {
+  const row = await quizOf(tx, quizId);
+  const ruling = (await queries.rulings(tx, row.courseId)).find(({ id }) => id === rulingId);
+  if (!ruling) throw notFound('ruling');
+  await queries.addRuling(tx, row.courseId, ruling, true, accountOf(by.who), by.now);
+  await note(tx, by, row.courseId, `took back a ruling on “${ruling.answerKey}” in “${row.title}”`);
+}

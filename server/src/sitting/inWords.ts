@@ -1,0 +1,73 @@
+import type { QuizHead } from '@hurrow/contract/quizzes';
+import type { NamingPolicy } from '@hurrow/core/names';
+import { statesToSee } from '@hurrow/core/quiz';
+import { characterName, type Audience } from '@hurrow/core/score';
+import { commonName } from '@hurrow/core/taxon';
+import { MEDIUM_TITLES, viewInWords } from '@hurrow/core/view';
+import { stateOf } from '@hurrow/core/vocabulary';
+import { type Db } from '../db/index.ts';
+import { frozenStations } from '../quizzes/fixed.ts';
+import type * as quizQueries from '../quizzes/queries.ts';
+import { committedLibrary } from '../library/committed.ts';
+
+/** The “what do you see” questions of a station with all states to choose from; what is right there stays here. */
+async function questionsInWords(db: Db, { frozen }: quizQueries.StationRow, audience: Audience) {
+  if (!frozen?.asks?.length) return [];
+  const { vocabulary } = await committedLibrary(db, frozen.revision);
+  return frozen.asks.flatMap(({ characterId }) => {
+    const character = vocabulary.get(characterId);
+    if (!character) return [];
+    const word = (state: { term: string; plain: string }) =>
+      audience === 'plain' ? state.plain : state.term;
+    return {
+      characterId,
+      question: characterName(character, audience),
+      states: statesToSee(character).map((id) => {
+        const state = stateOf(character, id)!;
+        return { id, word: word(state), definition: state.definition };
+      }),
+    };
+  });
+}
+
+/** Stations at which students look at the phone; at all others they look at what lies there. */
+export const isPicture = ({ medium }: Pick<quizQueries.StationRow, 'medium'>): boolean =>
+  medium === 'drawing' || medium === 'photo';
+
+/** A quiz as every student of a course sees it, put into words. */
+async function quizInWords(db: Db, quiz: QuizHead, audience: Audience, policy: NamingPolicy) {
+  const stations = await frozenStations(db, quiz.id);
+  const list = stations[0]?.frozen?.list ?? [];
+  return {
+    id: quiz.id,
+    title: quiz.title,
+    policy: stations[0]?.frozen?.marking.policy ?? policy,
+    names: policy === 'common' ? list.map(commonName).sort() : [],
+    stations: await Promise.all(
+      stations.map(async (station) => ({
+        id: station.id,
+        position: station.position,
+        medium: MEDIUM_TITLES[station.medium],
+        shows: viewInWords(station.view),
+        drawn: isPicture(station) && Boolean(station.frozen?.drawing),
+        asks: await questionsInWords(db, station, audience),
+      })),
+    ),
+  };
+}
+
+type QuizInWords = Awaited<ReturnType<typeof quizInWords>>;
+/** What opening has fixed is put into words once; it is forgotten with the fixed stations. */
+const inWords = new WeakMap<object, Map<string, QuizInWords>>();
+
+/** The same, worked out once for all students of a course. */
+export async function sameForAll(db: Db, quiz: QuizHead, audience: Audience, policy: NamingPolicy) {
+  const frozen = (await frozenStations(db, quiz.id))[0]?.frozen;
+  if (!frozen) return quizInWords(db, quiz, audience, policy);
+  const key = `${quiz.title} ${audience} ${policy}`;
+  const held = inWords.get(frozen) ?? new Map<string, QuizInWords>();
+  inWords.set(frozen, held);
+  const found = held.get(key) ?? (await quizInWords(db, quiz, audience, policy));
+  held.set(key, found);
+  return found;
+}
