@@ -128,7 +128,7 @@ test('finds a tree by its marks with a slip, and filters by a state', async ({ p
   // The box of the bar takes marks as well, and names at once.
   await page.keyboard.press('Escape');
   await page.getByLabel('Find a tree').fill('needles 5 blue-gren');
-  await expect(page.getByRole('button', { name: 'western white pine' })).toBeVisible();
+  await expect(page.getByRole('option', { name: /western white pine/ })).toBeVisible();
   await page.getByLabel('Find a tree').press('Enter');
   await expect(page.getByRole('heading', { name: /^western white pine/ })).toBeVisible();
 });

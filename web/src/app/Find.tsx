@@ -1,9 +1,10 @@
 import { useQuery } from '@tanstack/react-query';
-import { useDeferredValue, useState, type RefObject } from 'react';
+import { useDeferredValue, useState, type KeyboardEvent, type RefObject } from 'react';
 import { useNavigate } from 'react-router';
 import type { ProfiledTaxon } from '@hurrow/core/evidence';
 import { commonName, scientificName } from '@hurrow/core/taxon';
 import { messageOf } from './api.ts';
+import { afterKey } from './choosing.ts';
 import { useLibrary } from './data.ts';
 import { named } from './named.ts';
 import { librarySearch } from './search.ts';
@@ -22,10 +23,20 @@ export function Find({ courseId, find }: { courseId: string; find: RefObject<HTM
   const search = useQuery(librarySearch(asked, library?.revision ?? 0));
   const byMarks = asked && search.data ? ofIds(profiles, search.data.found).slice(0, MOST) : [];
   const found = byName.length > 0 ? byName : byMarks;
+  const [marked, setMarked] = useState(-1);
   const open = (id: string) => {
     setText('');
+    setMarked(-1);
     find.current?.blur();
     void go(`/c/${courseId}/species/${id}`);
+  };
+  const press = (event: KeyboardEvent) => {
+    const next = afterKey(event.key, marked, found.length);
+    if (!next || !wanted) return;
+    event.preventDefault();
+    setMarked(next.at);
+    if (next.does === 'close') setText('');
+    if (next.does === 'take') open(found[next.at]!.taxon.id);
   };
   const none = search.isError
     ? messageOf(search.error)
@@ -39,27 +50,44 @@ export function Find({ courseId, find }: { courseId: string; find: RefObject<HTM
         value={text}
         placeholder="/ find a tree"
         aria-label="Find a tree"
-        onChange={(event) => setText(event.target.value)}
-        onKeyDown={(event) => {
-          if (event.key === 'Enter' && found[0]) open(found[0].taxon.id);
-          if (event.key === 'Escape') setText('');
+        role="combobox"
+        aria-autocomplete="list"
+        aria-expanded={wanted !== ''}
+        aria-controls={LIST}
+        aria-activedescendant={found[marked] ? `${LIST}-${marked}` : undefined}
+        onChange={(event) => {
+          setText(event.target.value);
+          setMarked(-1);
         }}
+        onKeyDown={press}
       />
       {wanted && (
-        <ul>
-          {found.map(({ taxon }) => (
-            <li key={taxon.id}>
-              <button onClick={() => open(taxon.id)}>
-                {commonName(taxon)} <span className="latin">{scientificName(taxon)}</span>
-              </button>
+        <ul id={LIST} role="listbox" aria-label="Trees found">
+          {found.map(({ taxon }, i) => (
+            // The field keeps the focus and moves the mark; a press takes an entry.
+            // eslint-disable-next-line jsx-a11y/click-events-have-key-events, jsx-a11y/interactive-supports-focus
+            <li
+              key={taxon.id}
+              id={`${LIST}-${i}`}
+              role="option"
+              aria-selected={i === marked}
+              onClick={() => open(taxon.id)}
+            >
+              {commonName(taxon)} <span className="latin">{scientificName(taxon)}</span>
             </li>
           ))}
-          {found.length === 0 && <li className={`quiet ${styles['none']}`}>{none}</li>}
+          {found.length === 0 && (
+            <li className={`quiet ${styles['none']}`} role="presentation">
+              {none}
+            </li>
+          )}
         </ul>
       )}
     </div>
   );
 }
+
+const LIST = 'trees-found';
 
 const ofIds = (profiles: readonly ProfiledTaxon[], found: readonly { id: string }[]) =>
   found.flatMap(({ id }) => profiles.find(({ taxon }) => taxon.id === id) ?? []);

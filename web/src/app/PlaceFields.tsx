@@ -1,3 +1,4 @@
+import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import type { Axis } from '@hurrow/core/range';
 import { placeDoubt } from './placeDoubt.ts';
@@ -27,18 +28,22 @@ export function PlaceFields({
   const read = readPlace({ ...place, elevation: '0' });
   const [said, setSaid] = useState<{ text: string; repair?: string }>();
   const [latitude, longitude] = 'problem' in read ? [undefined, undefined] : [read.latitude, read.longitude];
+  const queries = useQueryClient();
   useEffect(() => {
     if (latitude === undefined || longitude === undefined) return;
     let current = true;
-    // The map of the world comes only when there is a place to look up.
-    void import('../range/baseMap.ts').then(({ placeName }) => {
-      if (current)
-        setSaid(placeDoubt({ latitude, longitude }, placeName, farFrom?.({ latitude, longitude })));
-    });
+    // The map of the world comes only when there is a place to look up; without it the place is not doubted.
+    void Promise.all([import('../range/baseMap.ts'), import('../range/atlasQuery.ts')])
+      .then(async ([{ placeName }, { atlasQuery }]) => {
+        const atlas = await queries.fetchQuery(atlasQuery);
+        const name = (long: number, lat: number) => placeName(atlas, long, lat);
+        if (current) setSaid(placeDoubt({ latitude, longitude }, name, farFrom?.({ latitude, longitude })));
+      })
+      .catch(() => undefined);
     return () => {
       current = false;
     };
-  }, [latitude, longitude, farFrom]);
+  }, [latitude, longitude, farFrom, queries]);
   return (
     <div className={styles['place']}>
       {AXES.map(([axis, title]) => (

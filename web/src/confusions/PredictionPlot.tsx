@@ -1,85 +1,88 @@
 import type { ClassReport } from '@hurrow/contract/confusions';
 import { useState } from 'react';
-import { percent } from './useNames.ts';
-import styles from './confusions.module.css';
+import {
+  CartesianGrid,
+  Label,
+  ReferenceLine,
+  Scatter,
+  ScatterChart,
+  XAxis,
+  YAxis,
+  type ScatterShapeProps,
+} from 'recharts';
 import { color } from '../app/tokens.ts';
+import { percent } from './useNames.ts';
+import { lineWithin, pointsOf, type Point } from './prediction.ts';
+import styles from './confusions.module.css';
 
-const [SIDE, LEFT, BOTTOM, TOP] = [300, 46, 36, 10];
 const TICKS = [0, 0.25, 0.5, 0.75, 1];
 
 /** Expected against observed share of right answers by station: filled with all quizzes, hollow with the station's quiz left out. */
-export function PredictionPlot({ report, title }: { report: ClassReport; title(stationId: string): string }) {
+export default function PredictionPlot({
+  report,
+  title,
+}: {
+  report: ClassReport;
+  title(stationId: string): string;
+}) {
   const [at, setAt] = useState<string>();
-  const x = (share: number) => LEFT + share * SIDE;
-  const y = (share: number) => TOP + (1 - share) * SIDE;
+  const { all, leftOut } = pointsOf(report);
   const shown = report.stations.find(({ stationId }) => stationId === at);
-  const line = (of: ClassReport['inSample'], dashed: boolean) =>
-    of && (
-      <line
-        x1={x(0)}
-        y1={y(clamp(of.intercept))}
-        x2={x(1)}
-        y2={y(clamp(of.intercept + of.slope))}
-        stroke={dashed ? 'var(--gold)' : 'var(--action)'}
-        strokeWidth={2}
-        strokeDasharray={dashed ? '6 4' : undefined}
-      />
-    );
+  const dot = (hollow: boolean) =>
+    function Dot({ cx, cy, ...rest }: ScatterShapeProps) {
+      const { stationId } = rest as unknown as Point;
+      return (
+        <circle
+          cx={cx}
+          cy={cy}
+          r={at === stationId && !hollow ? 6 : 4}
+          fill={color(hollow ? 'sheet' : 'action')}
+          fillOpacity={hollow ? 1 : 0.8}
+          stroke={hollow ? color('gold') : 'none'}
+          strokeWidth={1.5}
+          onMouseEnter={() => setAt(stationId)}
+          onMouseLeave={() => setAt(undefined)}
+        />
+      );
+    };
+  const axis = { type: 'number', domain: [0, 1], ticks: TICKS, tickFormatter: percent, tick: styles['tick'] };
   return (
     <figure className={styles['prediction-plot']}>
-      <svg
-        width={LEFT + SIDE + 22}
-        height={TOP + SIDE + BOTTOM}
+      <div
         role="img"
         aria-label={`Expected against observed share of right answers at ${report.stations.length} stations; the tables below give both.`}
       >
-        {TICKS.map((tick) => (
-          <g key={tick}>
-            <line x1={x(0)} x2={x(1)} y1={y(tick)} y2={y(tick)} stroke="var(--line)" />
-            <line x1={x(tick)} x2={x(tick)} y1={y(0)} y2={y(1)} stroke="var(--line)" />
-            <text x={x(0) - 6} y={y(tick) + 4} textAnchor="end" className={styles['tick']}>
-              {percent(tick)}
-            </text>
-            <text x={x(tick)} y={y(0) + 16} textAnchor="middle" className={styles['tick']}>
-              {percent(tick)}
-            </text>
-          </g>
-        ))}
-        <text x={x(0.5)} y={y(0) + 32} textAnchor="middle" className={styles['tick']}>
-          expected right
-        </text>
-        <text
-          transform={`translate(10 ${y(0.5)}) rotate(-90)`}
-          textAnchor="middle"
-          className={styles['tick']}
-        >
-          observed right
-        </text>
-        <line x1={x(0)} y1={y(0)} x2={x(1)} y2={y(1)} stroke="var(--ink-2)" strokeDasharray="2 3" />
-        {line(report.inSample, false)}
-        {line(report.leftOut, true)}
-        {report.stations.map(({ stationId, predicted, leftOut, observed }) => (
-          <g key={stationId} onMouseEnter={() => setAt(stationId)} onMouseLeave={() => setAt(undefined)}>
-            {leftOut !== undefined && (
-              <circle
-                cx={x(leftOut)}
-                cy={y(observed)}
-                r={4}
-                fill={color('sheet')}
-                stroke="var(--gold)"
-                strokeWidth={1.5}
-              />
-            )}
-            <circle
-              cx={x(predicted)}
-              cy={y(observed)}
-              r={at === stationId ? 6 : 4}
-              fill="var(--action)"
-              fillOpacity={0.8}
+        <ScatterChart width={368} height={346} margin={{ top: 10, right: 22, bottom: 18, left: 8 }}>
+          <CartesianGrid stroke={color('line')} />
+          <XAxis {...(axis as object)} type="number" dataKey="expected">
+            <Label value="expected right" position="bottom" offset={2} className={styles['tick']} />
+          </XAxis>
+          <YAxis {...(axis as object)} type="number" dataKey="observed" width={52}>
+            <Label value="observed right" angle={-90} position="insideLeft" className={styles['tick']} />
+          </YAxis>
+          <ReferenceLine
+            segment={[
+              { x: 0, y: 0 },
+              { x: 1, y: 1 },
+            ]}
+            stroke={color('ink2')}
+            strokeDasharray="2 3"
+          />
+          {report.inSample && (
+            <ReferenceLine segment={lineWithin(report.inSample)} stroke={color('action')} strokeWidth={2} />
+          )}
+          {report.leftOut && (
+            <ReferenceLine
+              segment={lineWithin(report.leftOut)}
+              stroke={color('gold')}
+              strokeWidth={2}
+              strokeDasharray="6 4"
             />
-          </g>
-        ))}
-      </svg>
+          )}
+          <Scatter data={leftOut} shape={dot(true)} isAnimationActive={false} />
+          <Scatter data={all} shape={dot(false)} isAnimationActive={false} />
+        </ScatterChart>
+      </div>
       <figcaption className="quiet" aria-live="polite">
         {shown
           ? `${title(shown.stationId)}: ${percent(shown.observed)} right, ${percent(shown.predicted)} expected`
@@ -88,5 +91,3 @@ export function PredictionPlot({ report, title }: { report: ClassReport; title(s
     </figure>
   );
 }
-
-const clamp = (share: number) => Math.min(1, Math.max(0, share));

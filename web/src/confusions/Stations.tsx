@@ -1,16 +1,19 @@
 import type { ClassReport, ConfusionData } from '@hurrow/contract/confusions';
-import { useMemo } from 'react';
+import { lazy, Suspense, useMemo } from 'react';
 import { Link } from 'react-router';
 import { quizStatistics, type Calibration } from '@hurrow/core/confusion';
 import { MEDIUM_TITLES } from '@hurrow/core/view';
 import { messageOf } from '../app/api.ts';
 import { useLeaveOut } from './NotTheirFault.tsx';
-import { PredictionPlot } from './PredictionPlot.tsx';
+
 import { notEnough } from './TeachNext.tsx';
 import { percent, type Names } from './useNames.ts';
 import styles from './confusions.module.css';
-import { LinkButton, Problem } from '../app/parts.tsx';
+import { LinkButton, Opening, Problem } from '../app/parts.tsx';
 import ui from '../app/parts.module.css';
+
+// The plots come with what draws them, to who looks at one.
+const PredictionPlot = lazy(() => import('./PredictionPlot.tsx'));
 
 interface StationsProps {
   courseId: string;
@@ -32,7 +35,9 @@ export function Stations({ courseId, data, report, names }: StationsProps) {
       <h1>Stations</h1>
       {report.state === 'enough' ? (
         <div className={styles['prediction']}>
-          <PredictionPlot report={report} title={title} />
+          <Suspense fallback={<Opening />}>
+            <PredictionPlot report={report} title={title} />
+          </Suspense>
           <div>
             <h2>Does the model know this class?</h2>
             <p>

@@ -1,3 +1,4 @@
+import { useQuery } from '@tanstack/react-query';
 import { geoPath } from 'd3-geo';
 import { cellToBoundary } from 'h3-js';
 import { useMemo, useRef, useState } from 'react';
@@ -9,6 +10,7 @@ import {
   type RangeCells,
   type RangeStatus,
 } from '@hurrow/core/range';
+import { atlasQuery } from './atlasQuery.ts';
 import { baseMap, projectionOf, type MapView } from './baseMap.ts';
 import styles from './range.module.css';
 import { color } from '../app/tokens.ts';
@@ -54,7 +56,8 @@ export function RangeMap(props: RangeMapProps) {
   const drag = useRef<{ x: number; y: number } | undefined>(undefined);
   const [painting, setPainting] = useState(false);
   const projection = useMemo(() => projectionOf(view), [view]);
-  const base = useMemo(() => baseMap(view), [view]);
+  const atlas = useQuery(atlasQuery).data;
+  const base = useMemo(() => baseMap(view, atlas), [view, atlas]);
   const path = useMemo(() => geoPath(projection).digits(1), [projection]);
   const painted = useMemo(
     () =>

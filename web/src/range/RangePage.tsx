@@ -26,6 +26,7 @@ import { useDraft } from '../app/useDraft.ts';
 import { BroughtBack } from '../drafts/BroughtBack.tsx';
 import { Latin } from '../app/Names.tsx';
 import { useSaved } from '../library/useSaved.tsx';
+import { atlasQuery } from './atlasQuery.ts';
 import { placeName, type MapView } from './baseMap.ts';
 import { RangeMap, STATUS_LOOK, type Tool } from './RangeMap.tsx';
 import { LinkButton, Notice, Problem } from '../app/parts.tsx';
@@ -130,7 +131,8 @@ function RangeEditor({ courseId, taxon, held, elevation }: EditorProps) {
     ]);
   };
   const middle = middleOf(cursor);
-  const here = placeName(middle.longitude, middle.latitude);
+  const atlas = useQuery(atlasQuery);
+  const here = atlas.data && placeName(atlas.data, middle.longitude, middle.latitude);
   return (
     <section className={styles['range-page']}>
       <div className={styles['range-main']}>
@@ -206,10 +208,16 @@ function RangeEditor({ courseId, taxon, held, elevation }: EditorProps) {
         <p className="quiet" aria-live="polite">
           Cursor: {Math.abs(middle.latitude).toFixed(1)}° {middle.latitude < 0 ? 'S' : 'N'},{' '}
           {Math.abs(middle.longitude).toFixed(1)}° {middle.longitude < 0 ? 'W' : 'E'}
-          {here ? `, ${here}` : ', at sea'}: {cells[cursor] ?? 'not recorded'}.
+          {atlas.data && (here ? `, ${here}` : ', at sea')}: {cells[cursor] ?? 'not recorded'}.
         </p>
       </div>
       <aside className={styles['range-side']}>
+        {atlas.isError && (
+          <Problem>
+            {messageOf(atlas.error)}{' '}
+            <LinkButton onClick={() => void atlas.refetch()}>Fetch the map again</LinkButton>
+          </Problem>
+        )}
         {problem && <Problem>{problem}</Problem>}
         {said.length > 0 && (
           <Notice>

@@ -1,20 +1,6 @@
 import { geoAzimuthalEqualArea, geoContains, geoGraticule10, geoPath, type GeoProjection } from 'd3-geo';
-import { feature, mesh } from 'topojson-client';
-import type { FeatureCollection, Geometry, MultiLineString } from 'geojson';
-import type { GeometryCollection, Topology } from 'topojson-specification';
-import world from 'world-atlas/countries-50m.json';
-import counties from 'us-atlas/counties-10m.json';
-
-type Named = GeometryCollection<{ name: string }>;
-const WORLD = world as unknown as Topology<{ countries: Named; land: Named }>;
-const US = counties as unknown as Topology<{ counties: Named; states: Named; nation: Named }>;
-
-const LAND = feature(WORLD, WORLD.objects.land) as FeatureCollection<Geometry>;
-const COUNTRIES = feature(WORLD, WORLD.objects.countries) as FeatureCollection<Geometry, { name: string }>;
-const STATES = feature(US, US.objects.states) as FeatureCollection<Geometry, { name: string }>;
-const BORDERS: MultiLineString = mesh(WORLD, WORLD.objects.countries, (a, b) => a !== b);
-const STATE_LINES: MultiLineString = mesh(US, US.objects.states, (a, b) => a !== b);
-const COUNTY_LINES: MultiLineString = mesh(US, US.objects.counties, (a, b) => a !== b);
+import type { Geometry } from 'geojson';
+import type { Atlas } from './atlas.ts';
 
 export interface MapView {
   latitude: number;
@@ -41,20 +27,20 @@ export const projectionOf = ({ latitude, longitude, scale, width, height }: MapV
 /** County lines are drawn from this scale up, in pixels per radian. */
 const COUNTIES_FROM = 2600;
 
-/** The lines of the base map as SVG paths. */
-export function baseMap(view: MapView) {
+/** The lines of the base map as SVG paths; without an atlas, the graticule alone. */
+export function baseMap(view: MapView, atlas: Atlas | undefined) {
   const path = geoPath(projectionOf(view)).digits(1);
   return {
     graticule: path(geoGraticule10()) ?? '',
-    land: path(LAND) ?? '',
-    borders: path(BORDERS) ?? '',
-    states: path(STATE_LINES) ?? '',
-    counties: view.scale >= COUNTIES_FROM ? (path(COUNTY_LINES) ?? '') : '',
+    land: (atlas && path(atlas.land)) ?? '',
+    borders: (atlas && path(atlas.borders)) ?? '',
+    states: (atlas && path(atlas.stateLines)) ?? '',
+    counties: (atlas && view.scale >= COUNTIES_FROM && path(atlas.countyLines)) || '',
   };
 }
 
 /** State or country that a place lies in; undefined at sea. */
-export function placeName(longitude: number, latitude: number): string | undefined {
+export function placeName(atlas: Atlas, longitude: number, latitude: number): string | undefined {
   const inside = (entry: { geometry: Geometry }) => geoContains(entry.geometry, [longitude, latitude]);
-  return (STATES.features.find(inside) ?? COUNTRIES.features.find(inside))?.properties.name;
+  return (atlas.states.features.find(inside) ?? atlas.countries.features.find(inside))?.properties.name;
 }
