@@ -2,7 +2,7 @@ import { contrast, contrastError, pairErrors, verdictOf, type ProfiledTaxon } fr
 import { profilesOf } from '@hurrow/core/library';
 import { growsHere } from '@hurrow/core/range';
 import { DEFAULT_MARKING, markAnswer } from '@hurrow/core/names';
-import { fairnessOf, freezeStation, Reader } from '@hurrow/core/quiz';
+import { fairnessOf, freezeStation, Reader } from '@hurrow/core/station';
 import { randomFrom } from '@hurrow/core/random';
 import { admits, checkScores } from '@hurrow/core/score';
 import { partPresent } from '@hurrow/core/season';

@@ -34,7 +34,7 @@ export const OF_A_COURSE = [
   ['course/history', 'Nothing yet'],
   ['quizzes', 'Plan a quiz'],
   ['quizzes/new?taxa=abies-grandis', 'Save the plan'],
-  ['confusions', 'hardly looked at'],
+  ['confusions', 'errors it would have prevented'],
   ['confusions/pairs', 'Answers mixed up'],
   ['confusions/characters', 'Share of its worth used'],
   ['confusions/stations', 'Does the model know this class?'],

@@ -1,5 +1,5 @@
 import { profilesOf } from '@hurrow/core/library';
-import { fairnessOf, Reader } from '@hurrow/core/quiz';
+import { fairnessOf, Reader } from '@hurrow/core/station';
 import { randomFrom } from '@hurrow/core/random';
 import { characterStrip, drawingToSvg, drawPlate, drawSpecimen, sampleSpecimen } from '@hurrow/core/specimen';
 import type { ShownOrgan } from '@hurrow/core/vocabulary';

@@ -1,6 +1,6 @@
 import Joi from 'joi';
 import type { ConfusionReport } from '@hurrow/core/confusion';
-import type { Fairness } from '@hurrow/core/quiz';
+import type { Fairness } from '@hurrow/core/station';
 import type { Medium, View } from '@hurrow/core/view';
 import { endpoint, INSTRUCTORS, STAFF, type Done } from './endpoint.ts';
 

@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { MOST_QUESTIONS, type PlannedStation } from '@hurrow/core/quiz';
+import { MOST_QUESTIONS, type PlannedStation } from '@hurrow/core/station';
 import type { Answer, AnswerPart, Mark, NamedTaxon, NamingPolicy } from '@hurrow/core/names';
 import { AIDS, MEDIA, type Medium, type View } from '@hurrow/core/view';
 import { isoDate } from './day.ts';
@@ -108,6 +108,10 @@ export const planSchema = Joi.object<PlanBody>({
           .required()
           .label('Medium'),
         view: viewSchema.required(),
+        seed: Joi.number()
+          .integer()
+          .min(1)
+          .max(2 ** 31 - 1),
         asks: Joi.array()
           .items(Joi.string().max(80))
           .unique()

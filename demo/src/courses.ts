@@ -10,7 +10,7 @@ import {
   type AnswerPart,
   type NamingPolicy,
 } from '@hurrow/core/names';
-import { freezeStation, type FrozenStation } from '@hurrow/core/quiz';
+import { freezeStation, type FrozenStation } from '@hurrow/core/station';
 import { seedOf } from '@hurrow/core/random';
 import { dayOfYear } from '@hurrow/core/season';
 import { sampleSpecimen } from '@hurrow/core/specimen';

@@ -3,7 +3,7 @@ import { parse } from 'yaml';
 import { isDeciduous, readingsOf, type ProfiledTaxon } from '@hurrow/core/evidence';
 import { randomFrom, seedOf, type Random } from '@hurrow/core/random';
 import type { Answer, NamingPolicy } from '@hurrow/core/names';
-import { statesToSee, type SeeingQuestion } from '@hurrow/core/quiz';
+import { statesToSee, type SeeingQuestion } from '@hurrow/core/station';
 import { admits, scoresOf } from './scores.ts';
 import type { Traits } from '@hurrow/core/specimen';
 import { BUILT_IN } from '@hurrow/core/vocabulary';

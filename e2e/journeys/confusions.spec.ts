@@ -122,11 +122,13 @@ test('the demo’s planted characters and pairs come out first; the resolved pai
   await expect(titles.first()).toBeVisible({ timeout: 60_000 });
   // Of the first three characters all were planted: demo/truths.yaml.
   const first = (await titles.allInnerTexts()).filter((title) => title.includes(':')).slice(0, 3);
-  expect(first.sort()).toEqual([
-    'Bud length: hardly looked at',
-    'Twig thickness: hardly looked at',
-    'White bands: hardly looked at',
+  expect(first.map((title) => title.split(':')[0]).sort()).toEqual([
+    'Bud length',
+    'Twig thickness',
+    'White bands',
   ]);
+  // Nothing graver than the interval bears: nobody knows yet that the buds are hardly looked at.
+  expect(first).toContain('Bud length: perhaps overlooked');
   // Asked to look, they read the bands well and the shape of a leaf badly: truths.yaml.
   await expect(page.locator('[class*="findings_"] li', { hasText: 'White bands' })).toContainText(
     'it is overlooked, not misread',

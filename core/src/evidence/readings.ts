@@ -18,7 +18,7 @@ import {
 } from '../score/index.ts';
 import type { Taxon } from '../taxon/index.ts';
 import { perceivable, type View } from '../view/index.ts';
-import type { Character, Vocabulary } from '../vocabulary/index.ts';
+import { applies, type Character, type Vocabulary } from '../vocabulary/index.ts';
 import { countPmf, rangeModel, gridFor, measurePmf, type Grid } from './numbers.ts';
 
 /** A taxon with its adopted scores: what every computation of the heart works on. */
@@ -95,7 +95,7 @@ export function readingsOf(
     const values = seasons.map((season, i): ScoreValue[] | undefined => {
       if (!partPresent(character.part, season.calendar, season.deciduous, view.day)) return undefined;
       if (character.derived) return [leavesPresent(season.calendar, season.deciduous, view.day)];
-      if (!applies(character, season.byCharacter)) return undefined;
+      if (!couldApply(character, season.byCharacter)) return undefined;
       const scores = scoresInView(season.byCharacter.get(character.id) ?? NO_SCORES, view);
       if (scores.length === 0) {
         if (couldBeScored(character, season.byCharacter)) gaps[i]!.push(character.id);
@@ -137,17 +137,17 @@ function groupByCharacter(scores: readonly AdoptedScore[]): Map<string, AdoptedS
 }
 
 /** A dependent character applies while the governing one is unknown or admits one of the states it needs. */
-function applies(character: Character, scores: Map<string, AdoptedScore[]>): boolean {
-  return character.requires.every(({ character: governor, states }) => {
-    const governing = scores.get(governor);
-    if (!governing) return true;
-    return governing.some((score) => states.some((state) => admits(score.value, state)));
-  });
-}
+const couldApply = (character: Character, scores: Map<string, AdoptedScore[]>): boolean =>
+  applies(
+    character,
+    (governor, states) =>
+      scores.get(governor)?.some((score) => states.some((state) => admits(score.value, state))),
+    true,
+  );
 
 /** A gap counts only where the governing character is known, so that a conifer is not said to lack leaf teeth. */
 const couldBeScored = (character: Character, scores: Map<string, AdoptedScore[]>): boolean =>
-  character.requires.every(({ character: governor }) => scores.has(governor));
+  applies(character, (governor) => scores.has(governor), false);
 
 function hasQualifiers({ qualifiers }: AdoptedScore): boolean {
   for (const name in qualifiers) if (qualifiers[name as keyof typeof qualifiers]) return true;

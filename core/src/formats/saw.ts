@@ -1,5 +1,5 @@
 import { done, refused, type Outcome } from '../outcome/index.ts';
-import { statesToSee } from '../quiz/index.ts';
+import { statesToSee } from '../station/index.ts';
 import { stateOf, type Character } from '../vocabulary/index.ts';
 
 /**

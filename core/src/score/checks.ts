@@ -1,4 +1,4 @@
-import type { Vocabulary } from '../vocabulary/index.ts';
+import { type CharacterId, notMet, type Vocabulary } from '../vocabulary/index.ts';
 import { stateOf } from '../vocabulary/index.ts';
 import { admits, qualifierKey, unitFactor, type RangeValue, type Score, type ScoreValue } from './score.ts';
 
@@ -11,8 +11,11 @@ export interface ScoreProblem {
   repair?: { label: string; value: ScoreValue | null };
 }
 
+/** Limits of built-in characters; those of a library's own have none. */
+type Limits = Readonly<Partial<Record<CharacterId, number>>>;
+
 /** Largest sensible values in stored units, by character; a value beyond is likely a slip of the unit. */
-const LARGEST: Record<string, number> = {
+const LARGEST: Limits = {
   'leaf.length': 1.2,
   'leaf.width': 0.8,
   'leaf.petioleLength': 0.6,
@@ -31,7 +34,7 @@ const LARGEST: Record<string, number> = {
 };
 
 /** Smallest sensible high ends in stored units; a value below is likely a slip of the unit the other way. */
-const SMALLEST: Record<string, number> = {
+const SMALLEST: Limits = {
   'habit.height': 0.1,
   'habit.dbh': 0.005,
   'leaf.length': 0.003,
@@ -44,14 +47,14 @@ const SMALLEST: Record<string, number> = {
 };
 
 /** Characters whose values have an upper bound by their nature. */
-const BOUNDED: Record<string, number> = {
+const BOUNDED: Limits = {
   'fruit.samaraAngle': 360,
   'acorn.cupCover': 100,
   'site.soilPh': 14,
 };
 
 /** Pairs of characters of which the first is by its nature no smaller than the second. */
-const NO_SMALLER: [string, string][] = [
+const NO_SMALLER: [CharacterId, CharacterId][] = [
   ['leaf.length', 'leaf.width'],
   ['needle.length', 'needle.width'],
   ['habit.height', 'habit.dbh'],
@@ -175,7 +178,7 @@ function checkRange(
       `${capital(term)}: the extreme ${show(range.max)} behind lies below the usual high ${show(range.high)}.`,
       mended('Swap the two', { ...range, max: range.high, high: range.max }),
     );
-  const bound = BOUNDED[characterId];
+  const bound = BOUNDED[characterId as CharacterId];
   if (bound !== undefined && numbers.some((n) => n > bound))
     return error(`${capital(term)} cannot be over ${bound}${unit && unit !== 'pH' ? ` ${unit}` : ''}.`, {
       label: `Cut off at ${bound}`,
@@ -186,8 +189,8 @@ function checkRange(
         ]),
       ) as unknown as RangeValue,
     });
-  const largest = LARGEST[characterId];
-  const least = SMALLEST[characterId];
+  const largest = LARGEST[characterId as CharacterId];
+  const least = SMALLEST[characterId as CharacterId];
   const top = Math.max(...numbers);
   const tooLarge = largest !== undefined && top > largest;
   if (tooLarge || (least !== undefined && top < least)) {
@@ -229,22 +232,25 @@ function scaleRange(range: RangeValue, by: number): RangeValue {
 function checkApplies(score: Score, all: readonly Score[], vocabulary: Vocabulary): ScoreProblem[] {
   const character = vocabulary.get(score.characterId);
   if (!character) return [];
-  for (const { character: id, states } of character.requires) {
-    const governing = all.filter((other) => other.characterId === id && other.sourceId === score.sourceId);
-    if (governing.length === 0) continue;
-    if (governing.some((other) => states.some((state) => admits(other.value, state)))) continue;
-    const governor = vocabulary.get(id)!;
-    const wanted = states.map((state) => stateOf(governor, state)?.term ?? state).join(' or ');
-    return [
-      {
-        characterId: score.characterId,
-        severity: 'warning',
-        message: `${capital(character.term)} applies only where ${governor.term} is ${wanted}. Change one of the two.`,
-        repair: { label: `Take ${character.term} out`, value: null },
-      },
-    ];
-  }
-  return [];
+  const said = (governor: string, states: readonly string[]) => {
+    const governing = all.filter(
+      (other) => other.characterId === governor && other.sourceId === score.sourceId,
+    );
+    if (governing.length === 0) return undefined;
+    return governing.some((other) => states.some((state) => admits(other.value, state)));
+  };
+  const lacking = notMet(character, said, true);
+  if (!lacking) return [];
+  const governor = vocabulary.get(lacking.character)!;
+  const wanted = lacking.states.map((state) => stateOf(governor, state)?.term ?? state).join(' or ');
+  return [
+    {
+      characterId: score.characterId,
+      severity: 'warning',
+      message: `${capital(character.term)} applies only where ${governor.term} is ${wanted}. Change one of the two.`,
+      repair: { label: `Take ${character.term} out`, value: null },
+    },
+  ];
 }
 
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

@@ -2,14 +2,20 @@ import { isDeciduous, scoresInView, type ProfiledTaxon } from '../evidence/index
 import { admits, stateWeights, type AdoptedScore, type ScoreValue } from '../score/index.ts';
 import { partPresent, type Calendar } from '../season/index.ts';
 import type { View } from '../view/index.ts';
-import { SHOWN_BY, type ShownOrgan, type Vocabulary } from '../vocabulary/index.ts';
+import {
+  applies,
+  type CharacterId,
+  SHOWN_BY,
+  type ShownOrgan,
+  type Vocabulary,
+} from '../vocabulary/index.ts';
 import { DRAWN } from './unshown.ts';
 
 /**
  * The characters without which a drawing of an organ is a guess: what an illustrator would ask for before taking up the pen. Those of
  * twig and bud beyond the arrangement count on a bare twig only, where they are all there is.
  */
-const ASKED_FOR: Record<ShownOrgan, readonly string[]> = {
+const ASKED_FOR: Record<ShownOrgan, readonly CharacterId[]> = {
   leaf: [
     'foliage.kind',
     'leaf.composition',
@@ -98,9 +104,9 @@ function usuallyApplies(id: string, { scores }: ProfiledTaxon, vocabulary: Vocab
     id === 'twig.arrangement'
       ? [{ character: 'foliage.kind', states: ['broad'] }]
       : (vocabulary.get(id)?.requires ?? []);
-  return requires.every(({ character: governor, states }) =>
-    scores.some((score) => score.characterId === governor && shareOf(score.value, states) > 0.5),
-  );
+  const mostShow = (governor: string, states: readonly string[]) =>
+    scores.some((score) => score.characterId === governor && shareOf(score.value, states) > 0.5);
+  return applies({ requires }, mostShow, false);
 }
 
 /** Share of individuals that show one of these states. */

@@ -1,7 +1,7 @@
 import { partPresent, type Calendar } from '../season/index.ts';
 import { isDeciduous, type ProfiledTaxon } from '../evidence/index.ts';
 import type { View } from '../view/index.ts';
-import type { Part, Vocabulary } from '../vocabulary/index.ts';
+import { type CharacterId, type Part, type Vocabulary } from '../vocabulary/index.ts';
 import { bladeOf, bladeSize } from './leaf/blade.ts';
 import { add, band, boundsOf, curve, direction, scaleBy, type Point } from './geometry.ts';
 import { NATURAL, NEEDLE_GREENS, LEAF_GREEN } from './palette.ts';
@@ -43,7 +43,7 @@ export function characterStrip(profiled: ProfiledTaxon, vocabulary: Vocabulary):
   const always: ProfiledTaxon = { ...profiled, taxon: { ...profiled.taxon, calendar: {} } };
   const traits = sampleSpecimen(always, vocabulary, view, 1, { typical: true });
   const reader = new TraitReader(traits);
-  const glyph = (organ: Glyph['organ'], shapes: Shape[], part: Part, id: string): Glyph => {
+  const glyph = (organ: Glyph['organ'], shapes: Shape[], part: Part, id: CharacterId): Glyph => {
     const state = vocabulary
       .get(id)
       ?.states.find((entry) => [reader.state(id, ''), ...reader.states(id)].includes(entry.id));

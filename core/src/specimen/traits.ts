@@ -3,7 +3,7 @@ import { isDeciduous, scoresInView, type ProfiledTaxon, type ReadingOptions } fr
 import { randomFrom, seedOf, type Random } from '../random/index.ts';
 import { admits, stateWeights, YES_SHARE, type AdoptedScore, type ScoreValue } from '../score/index.ts';
 import type { View } from '../view/index.ts';
-import type { Character, Vocabulary } from '../vocabulary/index.ts';
+import { applies, type Character, type CharacterId, type Vocabulary } from '../vocabulary/index.ts';
 
 /** A concrete state, set of states, number (in stored units) or yes/no of one individual. */
 export type Trait = string | string[] | number | boolean;
@@ -59,11 +59,11 @@ export function sampleSpecimen(
   for (const character of vocabulary.values()) {
     const scored = byCharacter.get(character.id);
     if (!scored || character.derived || !present(character.part)) continue;
-    const applies = character.requires.every(({ character: governor, states }) => {
+    const shown = (governor: string, states: readonly string[]) => {
       const held = values[governor];
-      return held === undefined || states.some((state) => holds(held, state));
-    });
-    if (!applies) continue;
+      return held === undefined ? undefined : states.some((state) => holds(held, state));
+    };
+    if (!applies(character, shown, true)) continue;
     const scores = scoresInView(scored, view);
     if (scores.length === 0) continue;
     const random = randomFrom(seedOf(seed, character.id));
@@ -172,27 +172,27 @@ export class TraitReader {
   constructor(traits: Traits) {
     this.traits = traits;
   }
-  state(id: string, otherwise: string): string {
+  state(id: CharacterId, otherwise: string): string {
     const value = this.traits.values[id];
     return typeof value === 'string' ? value : otherwise;
   }
-  states(id: string): string[] {
+  states(id: CharacterId): string[] {
     const value = this.traits.values[id];
     return Array.isArray(value) ? value : [];
   }
   /** In millimetres for lengths stored in metres. */
-  mm(id: string, otherwise: number): number {
+  mm(id: CharacterId, otherwise: number): number {
     const value = this.traits.values[id];
     return typeof value === 'number' ? value * 1000 : otherwise;
   }
-  number(id: string, otherwise: number): number {
+  number(id: CharacterId, otherwise: number): number {
     const value = this.traits.values[id];
     return typeof value === 'number' ? value : otherwise;
   }
-  flag(id: string): boolean {
+  flag(id: CharacterId): boolean {
     return this.traits.values[id] === true;
   }
-  known(id: string): boolean {
+  known(id: CharacterId): boolean {
     return this.traits.values[id] !== undefined;
   }
 }

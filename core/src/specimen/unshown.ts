@@ -1,10 +1,10 @@
 import { isDeciduous, type ProfiledTaxon } from '../evidence/index.ts';
 import { admits } from '../score/index.ts';
-import type { ShownOrgan, Vocabulary } from '../vocabulary/index.ts';
+import { applies, type CharacterId, type ShownOrgan, type Vocabulary } from '../vocabulary/index.ts';
 import { SHOWN_BY } from '../vocabulary/index.ts';
 
 /** Characters that a drawing is made from, by what a plate shows. */
-export const DRAWN: readonly string[] = [
+export const DRAWN: readonly CharacterId[] = [
   'foliage.kind',
   'leaf.composition',
   'leaf.leaflets',
@@ -104,9 +104,10 @@ export function notShown(
     const character = vocabulary.get(id);
     if (!character || scored.has(id) || !organs.includes(SHOWN_BY[character.organ])) return false;
     if (character.part === 'autumnLeaves' && !isDeciduous(profiled)) return false;
-    return character.requires.every(({ character: governor, states }) => {
+    const shown = (governor: string, states: readonly string[]) => {
       const value = scored.get(governor);
-      return value !== undefined && states.some((state) => admits(value, state));
-    });
+      return value && states.some((state) => admits(value, state));
+    };
+    return applies(character, shown, false);
   });
 }

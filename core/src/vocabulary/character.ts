@@ -131,18 +131,20 @@ export interface CharacterOptions {
 /** `when('leaf.composition', 'odd', 'even')`: applies only under one of these states. */
 export const when = (character: string, ...states: string[]): Requirement => ({ character, states });
 
-function build(
-  id: string,
+/** A built-in character, whose id the compiler knows. */
+export type BuiltIn<Id extends string> = Character & { readonly id: Id };
+
+function build<Id extends string>(
+  id: Id,
   term: string,
   kind: CharacterKind,
   states: State[],
   options: CharacterOptions,
   extra: Partial<Character> = {},
-): Character {
+): BuiltIn<Id> {
   const organ = id.split('.')[0] as Organ;
   const misread = MISREAD[options.reading ?? 'ordinary'];
   return {
-    id,
     organ,
     term,
     plain: options.plain ?? term,
@@ -158,20 +160,37 @@ function build(
     ...(options.group ? { group: options.group } : {}),
     ...(options.derived ? { derived: true } : {}),
     ...extra,
+    id,
   };
 }
 
-export const oneOf = (id: string, term: string, states: State[], options: CharacterOptions = {}) =>
-  build(id, term, 'categorical', states, options);
-export const anyOf = (id: string, term: string, states: State[], options: CharacterOptions = {}) =>
-  build(id, term, 'categorical', states, options, { anyOf: true });
-export const ordinal = (id: string, term: string, states: State[], options: CharacterOptions = {}) =>
-  build(id, term, 'ordinal', states, options);
-export const measure = (id: string, term: string, unit: Unit, options: CharacterOptions = {}) =>
-  build(id, term, 'measure', [], options, { unit });
-export const count = (id: string, term: string, options: CharacterOptions = {}) =>
+export const oneOf = <const Id extends string>(
+  id: Id,
+  term: string,
+  states: State[],
+  options: CharacterOptions = {},
+) => build(id, term, 'categorical', states, options);
+export const anyOf = <const Id extends string>(
+  id: Id,
+  term: string,
+  states: State[],
+  options: CharacterOptions = {},
+) => build(id, term, 'categorical', states, options, { anyOf: true });
+export const ordinal = <const Id extends string>(
+  id: Id,
+  term: string,
+  states: State[],
+  options: CharacterOptions = {},
+) => build(id, term, 'ordinal', states, options);
+export const measure = <const Id extends string>(
+  id: Id,
+  term: string,
+  unit: Unit,
+  options: CharacterOptions = {},
+) => build(id, term, 'measure', [], options, { unit });
+export const count = <const Id extends string>(id: Id, term: string, options: CharacterOptions = {}) =>
   build(id, term, 'count', [], options);
-export const flag = (id: string, term: string, options: CharacterOptions = {}) =>
+export const flag = <const Id extends string>(id: Id, term: string, options: CharacterOptions = {}) =>
   build(id, term, 'flag', [], options);
 
 /**

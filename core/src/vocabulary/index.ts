@@ -1,2 +1,3 @@
+export * from './applies.ts';
 export * from './character.ts';
 export * from './vocabulary.ts';

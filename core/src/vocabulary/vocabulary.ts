@@ -16,8 +16,7 @@ export type Vocabulary = ReadonlyMap<string, Character>;
 export const vocabularyOf = (characters: readonly Character[]): Vocabulary =>
   new Map(characters.map((character) => [character.id, character]));
 
-/** The built-in characters of every organ. */
-export const BUILT_IN: Vocabulary = vocabularyOf([
+const ALL = [
   ...HABIT,
   ...FOLIAGE,
   ...LEAF,
@@ -32,7 +31,13 @@ export const BUILT_IN: Vocabulary = vocabularyOf([
   ...BARK,
   ...WOOD,
   ...SITE,
-]);
+];
+
+/** The id of a built-in character: a misspelled one does not compile. */
+export type CharacterId = (typeof ALL)[number]['id'];
+
+/** The built-in characters of every organ. */
+export const BUILT_IN: Vocabulary = vocabularyOf(ALL);
 
 /** The order in which a profile is read, with the title of each part. */
 export const ORGANS: readonly { organ: Organ; title: string }[] = [

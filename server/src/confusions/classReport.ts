@@ -6,7 +6,7 @@ import {
   type Setting,
 } from '@hurrow/core/confusion';
 import { readLibrary, type Library } from '@hurrow/core/library';
-import { stationFairness } from '@hurrow/core/quiz';
+import { stationFairness } from '@hurrow/core/station';
 import type { ClassReport } from '@hurrow/contract/confusions';
 import type { Place } from '@hurrow/core/season';
 

@@ -1,5 +1,5 @@
 import type { Answer } from '@hurrow/core/names';
-import { statesToSee } from '@hurrow/core/quiz';
+import { statesToSee } from '@hurrow/core/station';
 import { badInput } from '../api/problem.ts';
 import type { Db } from '../db/index.ts';
 import { committedLibrary } from '../library/committed.ts';

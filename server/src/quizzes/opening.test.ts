@@ -66,3 +66,20 @@ test('two who open at once open it once', async () => {
   await Promise.all([openQuiz(db, quizId, NOW, count), openQuiz(db, quizId, NOW, count)]);
   expect(opened).toBe(1);
 });
+
+test('the individual that was previewed is the one that is fixed; where none was chosen, lots decide', async () => {
+  const { owner, db } = hurrow;
+  const { courseId, red, sugar } = await plantCourse(owner);
+  const view = { organs: ['leaf', 'twig'], nearness: 'hand', aids: ['eye'], qualifiers: {} };
+  const planned = [red.id, sugar.id].map((taxonId) => ({ taxonId, medium: 'drawing', view }));
+  const body = {
+    title: 'Quiz 2',
+    heldOn: '2026-09-17',
+    stations: [{ ...planned[0], seed: 4711 }, planned[1]],
+  };
+  const { id } = (await owner.post<{ id: string }>(`/api/courses/${courseId}/quizzes`, body)).body;
+  await openQuiz(db, id, NOW, nothing);
+  const [first, second] = (await stations(db, id)).map(({ frozen }) => frozen!.seed);
+  expect(first).toBe(4711);
+  expect(second).toBeGreaterThan(0);
+});

@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import { setImmediate as breathe } from 'node:timers/promises';
 import type { QuizHead } from '@hurrow/contract/quizzes';
-import { freezeStation, tooLittleInWords, tooLittleToDraw } from '@hurrow/core/quiz';
+import { freezeStation, tooLittleInWords, tooLittleToDraw } from '@hurrow/core/station';
 import { badInput, conflict, notFound } from '../api/problem.ts';
 import { courseOf } from '../courses/course.ts';
 import { sets } from '../courses/queries.ts';

@@ -1,6 +1,6 @@
 import { randomInt, randomUUID } from 'node:crypto';
 import type { PlanBody } from '@hurrow/contract/quizzes';
-import { askable } from '@hurrow/core/quiz';
+import { askable } from '@hurrow/core/station';
 import { dayOfYear } from '@hurrow/core/season';
 import { badInput } from '../api/problem.ts';
 import { courseOf } from '../courses/course.ts';
@@ -22,7 +22,7 @@ export async function writeStations(db: Db, quizId: string, courseId: string, bo
   await refuseUnseen(db, courseId, body);
   await queries.clearStations(db, quizId);
   const day = dayOfYear(body.heldOn);
-  for (const [i, { taxonId, medium, view, asks = [] }] of body.stations.entries())
+  for (const [i, { taxonId, medium, view, asks = [], seed }] of body.stations.entries())
     await queries.addStation(db, {
       id: randomUUID(),
       quizId: quizId,
@@ -30,7 +30,7 @@ export async function writeStations(db: Db, quizId: string, courseId: string, bo
       taxonId: taxonId,
       medium,
       view: { ...view, day },
-      seed: randomInt(1, 2 ** 31 - 1),
+      seed: seed ?? randomInt(1, 2 ** 31 - 1),
       asks,
     });
 }

@@ -1,6 +1,7 @@
 import type { QuizHead, QuizSummary } from '@hurrow/contract/quizzes';
 import type { AnswerPart } from '@hurrow/core/names';
-import type { FrozenStation, Speaker, StoredResponse } from '@hurrow/core/quiz';
+import type { Speaker, StoredResponse } from '@hurrow/core/quiz';
+import type { FrozenStation } from '@hurrow/core/station';
 import type { Medium, View } from '@hurrow/core/view';
 import type { Db } from '../db/index.ts';
 import { uuidOf } from '../db/uuid.ts';

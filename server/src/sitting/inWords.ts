@@ -1,6 +1,6 @@
 import type { QuizHead } from '@hurrow/contract/quizzes';
 import type { NamingPolicy } from '@hurrow/core/names';
-import { statesToSee } from '@hurrow/core/quiz';
+import { statesToSee } from '@hurrow/core/station';
 import { characterName, type Audience } from '@hurrow/core/score';
 import { commonName } from '@hurrow/core/taxon';
 import { MEDIUM_TITLES, viewInWords } from '@hurrow/core/view';

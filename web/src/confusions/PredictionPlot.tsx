@@ -45,7 +45,12 @@ export default function PredictionPlot({
         />
       );
     };
-  const axis = { type: 'number', domain: [0, 1], ticks: TICKS, tickFormatter: percent, tick: styles['tick'] };
+  const axis = {
+    domain: [0, 1],
+    ticks: TICKS,
+    tickFormatter: percent,
+    tick: { fontSize: 12, fill: color('ink2') },
+  };
   return (
     <figure className={styles['prediction-plot']}>
       <div
@@ -54,10 +59,10 @@ export default function PredictionPlot({
       >
         <ScatterChart width={368} height={346} margin={{ top: 10, right: 22, bottom: 18, left: 8 }}>
           <CartesianGrid stroke={color('line')} />
-          <XAxis {...(axis as object)} type="number" dataKey="expected">
+          <XAxis {...axis} type="number" dataKey="expected">
             <Label value="expected right" position="bottom" offset={2} className={styles['tick']} />
           </XAxis>
-          <YAxis {...(axis as object)} type="number" dataKey="observed" width={52}>
+          <YAxis {...axis} type="number" dataKey="observed" width={52}>
             <Label value="observed right" angle={-90} position="insideLeft" className={styles['tick']} />
           </YAxis>
           <ReferenceLine

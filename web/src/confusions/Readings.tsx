@@ -10,38 +10,6 @@ import styles from './confusions.module.css';
 /** Bars of wrong readings end here: more than two in three wrong is worse than guessing between a few states. */
 const MOST = 0.7;
 
-/** Of a character that is used too little: whether it is misread even when looked at, or read well and only overlooked. */
-export function ReadingSentence({ reading, names }: { reading: ReadingFinding; names: Names }) {
-  const { characterId, readings, wrong, interval, mistaken } = reading;
-  const asked = `Asked what they see, ${readings - wrong} of ${readings} read it right`;
-  const [first] = mistaken;
-  switch (misreadOrOverlooked(reading)) {
-    case 'overlooked':
-      return (
-        <>
-          {' '}
-          {asked}: it is <strong>overlooked</strong>, not misread. Put the two side by side.
-        </>
-      );
-    case 'misread':
-      return (
-        <>
-          {' '}
-          Asked what they see, {wrong} of {readings} <strong>misread</strong> it
-          {first && `, most often as “${names.state(characterId, first.said)}”`}: teach the character itself
-          first.
-        </>
-      );
-    default:
-      return (
-        <>
-          {' '}
-          {asked}: too few to say whether it is misread or overlooked ({percentRange(interval)} wrong).
-        </>
-      );
-  }
-}
-
 function Verdict({ reading }: { reading: ReadingFinding }) {
   switch (misreadOrOverlooked(reading)) {
     case 'misread':

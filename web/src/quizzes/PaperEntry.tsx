@@ -2,7 +2,7 @@ import type { WholeCourse } from '@hurrow/contract/courses';
 import type { Marks, Quiz } from '@hurrow/contract/quizzes';
 import { useState, type FormEvent } from 'react';
 import { answerText, resolveName, type Answer, type AnswerPart } from '@hurrow/core/names';
-import { statesToSee } from '@hurrow/core/quiz';
+import { statesToSee } from '@hurrow/core/station';
 import { scientificName } from '@hurrow/core/taxon';
 import { stateOf, type Character } from '@hurrow/core/vocabulary';
 import { call, messageOf } from '../app/api.ts';

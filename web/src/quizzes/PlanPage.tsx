@@ -7,31 +7,19 @@ import { useNavigate, useSearchParams } from 'react-router';
 import { readLibrary } from '@hurrow/core/library';
 import { dayOfYear } from '@hurrow/core/season';
 import { commonName, scientificName } from '@hurrow/core/taxon';
-import { MEDIUM_TITLES, MEDIUM_VIEWS, type Medium, type View } from '@hurrow/core/view';
+import { MEDIUM_TITLES } from '@hurrow/core/view';
 import { call, messageOf } from '../app/api.ts';
 import { useLibrary } from '../app/data.ts';
-import { SiteSpecimen } from '../app/Drawings.tsx';
 import { sessionQuery } from '../app/session.ts';
 import { BroughtBack } from '../drafts/BroughtBack.tsx';
 import { useKept } from '../drafts/useKept.ts';
-import type { Plan, Planned } from './planned.ts';
+import { anotherSeed, freeTitle, moved, stationOf, viewFor, type Plan, type Planned } from './planned.ts';
 import { SeeingPicker } from './SeeingPicker.tsx';
+import { StationSpecimen } from './StationSpecimen.tsx';
 import { StationLine } from './StationLine.tsx';
 import { ViewEditor } from './ViewEditor.tsx';
 import styles from './quizzes.module.css';
 import { Notice, Problem } from '../app/parts.tsx';
-
-function freeTitle(course: WholeCourse): string {
-  let n = course.quizzes.length + 1;
-  while (course.quizzes.some((quiz) => quiz.title === `Quiz ${n}`)) n += 1;
-  return `Quiz ${n}`;
-}
-
-const viewFor = (medium: Medium, day: number): View => ({
-  ...MEDIUM_VIEWS[medium],
-  day,
-  qualifiers: { plantAge: 'mature' },
-});
 
 /** Plans a quiz by picking taxa, view and medium; says of each station what stands against it. */
 export function PlanPage({ course, quiz }: { course: WholeCourse; quiz: Quiz | undefined }) {
@@ -49,15 +37,21 @@ export function PlanPage({ course, quiz }: { course: WholeCourse; quiz: Quiz | u
       ? {
           title: quiz.title,
           heldOn: quiz.heldOn,
-          stations: quiz.stations.map(({ taxonId, medium, view, asks }) => ({ taxonId, medium, view, asks })),
+          stations: quiz.stations.map(({ taxonId, medium, view, asks, seed }) => ({
+            taxonId,
+            medium,
+            view,
+            asks,
+            seed,
+          })),
         }
       : {
-          title: freeTitle(course),
+          title: freeTitle(course.quizzes),
           heldOn: today,
           stations: gathered
             .split(',')
             .filter(Boolean)
-            .map((taxonId) => ({ taxonId, medium: 'cutting', view: viewFor('cutting', dayOfYear(today)) })),
+            .map((taxonId) => stationOf(taxonId, dayOfYear(today))),
         },
   );
   const { title, heldOn, stations } = kept.value;
@@ -80,18 +74,11 @@ export function PlanPage({ course, quiz }: { course: WholeCourse; quiz: Quiz | u
   const change = (i: number, part: Partial<Planned>) =>
     setStations(stations.map((station, k) => (k === i ? { ...station, ...part } : station)));
   const add = (taxonId: string) => {
-    const last = stations[stations.length - 1];
-    setStations([
-      ...stations,
-      { taxonId, medium: last?.medium ?? 'cutting', view: last?.view ?? viewFor('cutting', day) },
-    ]);
+    setStations([...stations, stationOf(taxonId, day, stations.at(-1))]);
     setOpen(stations.length);
   };
   const move = (i: number, by: number) => {
-    const next = [...stations];
-    const [taken] = next.splice(i, 1);
-    next.splice(i + by, 0, taken!);
-    setStations(next);
+    setStations(moved(stations, i, by));
     setOpen(i + by);
   };
   const save = async (): Promise<string | undefined> => {
@@ -198,15 +185,7 @@ export function PlanPage({ course, quiz }: { course: WholeCourse; quiz: Quiz | u
             />{' '}
             <Button
               disabled={stations.length > 0 || list.length === 0}
-              onClick={() =>
-                setStations(
-                  list.map(({ taxon }) => ({
-                    taxonId: taxon.id,
-                    medium: 'cutting',
-                    view: viewFor('cutting', day),
-                  })),
-                )
-              }
+              onClick={() => setStations(list.map(({ taxon }) => stationOf(taxon.id, day)))}
             >
               One of each on the list
             </Button>
@@ -239,14 +218,16 @@ export function PlanPage({ course, quiz }: { course: WholeCourse; quiz: Quiz | u
               onChange={(asks) => change(Math.min(open, stations.length - 1), { asks })}
             />
             {shown.medium === 'drawing' ? (
-              <SiteSpecimen
+              <StationSpecimen
                 library={library}
                 course={course}
                 profiled={find(shown.taxonId)!}
-                view={{ ...shown.view, day }}
-                width={360}
-                height={300}
-                seed={5}
+                station={{ ...shown, view: { ...shown.view, day } }}
+                onAnother={
+                  fixed
+                    ? undefined
+                    : () => change(Math.min(open, stations.length - 1), { seed: anotherSeed() })
+                }
               />
             ) : (
               <p className="quiet">

@@ -1,5 +1,5 @@
 import type { ProfiledTaxon, ReadingOptions } from '@hurrow/core/evidence';
-import { askable, MOST_QUESTIONS } from '@hurrow/core/quiz';
+import { askable, MOST_QUESTIONS } from '@hurrow/core/station';
 import { SHOWN_BY } from '@hurrow/core/vocabulary';
 import { SHOWN_TITLES } from '@hurrow/core/view';
 import { useVocabulary } from '../app/data.ts';

@@ -2,7 +2,7 @@ import type { WholeCourse } from '@hurrow/contract/courses';
 import type { LibraryAnswer } from '@hurrow/contract/library';
 import { useMemo } from 'react';
 import type { ProfiledTaxon } from '@hurrow/core/evidence';
-import { doubtsOf } from '@hurrow/core/quiz';
+import { doubtsOf } from '@hurrow/core/station';
 import { commonName } from '@hurrow/core/taxon';
 import { listInWords, MEDIA, MEDIUM_TITLES, viewInWords, type Medium } from '@hurrow/core/view';
 import { useVocabulary } from '../app/data.ts';

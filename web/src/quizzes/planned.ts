@@ -1,4 +1,4 @@
-import type { Medium, View } from '@hurrow/core/view';
+import { MEDIUM_VIEWS, type Medium, type View } from '@hurrow/core/view';
 
 /** A station as it is being planned. */
 export interface Planned {
@@ -7,6 +7,8 @@ export interface Planned {
   view: View;
   /** Characters that students read besides naming the tree. */
   asks?: string[];
+  /** Which individual is drawn: the one that students will see. */
+  seed: number;
 }
 
 /** A whole plan as it is being edited. */
@@ -14,4 +16,37 @@ export interface Plan {
   title: string;
   heldOn: string;
   stations: Planned[];
+}
+
+/** By lot, which individual a station shows. */
+export const anotherSeed = (): number => 1 + (crypto.getRandomValues(new Uint32Array(1))[0]! % (2 ** 31 - 2));
+
+/** What a medium shows of a grown tree on a day of the year. */
+export const viewFor = (medium: Medium, day: number): View => ({
+  ...MEDIUM_VIEWS[medium],
+  day,
+  qualifiers: { plantAge: 'mature' },
+});
+
+/** A station of a species, shown as the one before it, or as a cutting. */
+export const stationOf = (taxonId: string, day: number, before?: Planned): Planned => ({
+  taxonId,
+  medium: before?.medium ?? 'cutting',
+  view: before?.view ?? viewFor('cutting', day),
+  seed: anotherSeed(),
+});
+
+/** The same with one entry earlier or later. */
+export function moved<T>(list: readonly T[], from: number, by: number): T[] {
+  const next = [...list];
+  const [taken] = next.splice(from, 1);
+  next.splice(from + by, 0, taken!);
+  return next;
+}
+
+/** “Quiz 3”, or the next number that no quiz of the course has. */
+export function freeTitle(quizzes: readonly { title: string }[]): string {
+  let n = quizzes.length + 1;
+  while (quizzes.some((quiz) => quiz.title === `Quiz ${n}`)) n += 1;
+  return `Quiz ${n}`;
 }

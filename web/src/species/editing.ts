@@ -9,7 +9,7 @@ import {
 } from '@hurrow/core/season';
 import { parseScore } from '@hurrow/core/score';
 import type { Taxon } from '@hurrow/core/taxon';
-import { stateOf, type Character, type Organ, type Vocabulary } from '@hurrow/core/vocabulary';
+import { applies, type Character, type Organ, stateOf, type Vocabulary } from '@hurrow/core/vocabulary';
 import { entriesOf, entryKey, type Entry } from './entry.ts';
 
 /** Names of a taxon and what is told of it, without its id. */
@@ -126,9 +126,9 @@ export function hasRow(
 ): boolean {
   if (character.derived) return false;
   if ([...entries.values()].some((entry) => entry.characterId === character.id && entry.value)) return true;
-  return character.requires.every(({ character: governor, states }) => {
+  const said = (governor: string, states: readonly string[]) => {
     const values = adopted.filter((score) => score.characterId === governor).map((score) => score.value);
-    if (values.length === 0) return !ASKED_FIRST.has(governor);
+    if (values.length === 0) return undefined;
     return values.some(
       (value) =>
         value.kind !== 'states' ||
@@ -136,7 +136,8 @@ export function hasRow(
           (entry) => states.includes(entry.state) && stateOf(vocabulary.get(governor)!, entry.state),
         ),
     );
-  });
+  };
+  return applies(character, said, (governor) => !ASKED_FIRST.has(governor));
 }
 
 /** Is an organ asked for? Blades and needles follow the kind of foliage; all others always are. */

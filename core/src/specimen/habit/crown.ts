@@ -12,7 +12,8 @@ const PERSON = 1700;
  */
 export function crownOf(traits: Traits): Scene | undefined {
   const reader = new TraitReader(traits);
-  if (!['habit.height', 'habit.crownForm', 'habit.stature'].some((id) => reader.known(id))) return undefined;
+  const needed = ['habit.height', 'habit.crownForm', 'habit.stature'] as const;
+  if (!needed.some((id) => reader.known(id))) return undefined;
   const random = randomFrom(seedOf(traits.seed, 'crown'));
   const STATURE: Record<string, number> = { shrub: 3, small: 7, medium: 17, large: 35, veryLarge: 55 };
   const height = reader.mm('habit.height', (STATURE[reader.state('habit.stature', 'medium')] ?? 17) * 1000);

@@ -10,6 +10,8 @@ export interface PlannedStation {
   view: View;
   /** Characters that students read off the specimen besides naming the tree. */
   asks?: string[];
+  /** Which individual is drawn, 1 to 2³¹ − 1; one is chosen by lot where none is given. */
+  seed?: number;
 }
 
 /** What opening a quiz fixes for a station, so that later edits of the library change neither it nor its marks. */

@@ -1,6 +1,13 @@
 import type { ProfiledTaxon, ReadingOptions } from '../evidence/index.ts';
 import type { MarkingPolicy, NamedTaxon } from '../names/index.ts';
-import { drawingToSvg, drawPlate, partsInWords, sampleSpecimen, type Traits } from '../specimen/index.ts';
+import {
+  drawingToSvg,
+  drawPlate,
+  partsInWords,
+  sampleSpecimen,
+  type Traits,
+  type Drawing,
+} from '../specimen/index.ts';
 import type { UnitSystem } from '../score/index.ts';
 import type { Vocabulary } from '../vocabulary/index.ts';
 import { seeingQuestion, type SeeingQuestion } from './seeing.ts';
@@ -20,7 +27,7 @@ const FRAME = { width: 360, height: 300 };
 export function freezeStation(station: PlannedStation, seed: number, context: FreezeContext): FrozenStation {
   const truth = context.list.find(({ taxon }) => taxon.id === station.taxonId);
   if (!truth) throw new Error('The taxon of a station must be on the taught list');
-  const drawn = station.medium === 'drawing' ? drawStation(truth, station, seed, context) : undefined;
+  const drawn = station.medium === 'drawing' ? individualOf(truth, station, seed, context) : undefined;
   return {
     revision: context.revision,
     truth: station.taxonId,
@@ -30,24 +37,27 @@ export function freezeStation(station: PlannedStation, seed: number, context: Fr
     medium: station.medium,
     seed,
     traits: drawn?.traits ?? null,
-    drawing: drawn?.drawing ?? null,
+    drawing: drawn ? drawingToSvg(drawn.plate, partsInWords(drawn.traits, station.view.organs)) : null,
     ...(station.asks?.length ? { asks: questionsOf(station, truth, drawn?.traits ?? null, context) } : {}),
   };
 }
 
 /**
- * The individual of a drawing station and its drawing. A cutting, a tree or a piece of bark on the table is never drawn: students look at
- * it, and a drawing would show them another.
+ * The individual that students see at a drawing station: what is previewed as it is planned, and fixed as it opens. A cutting, a tree or a
+ * piece of bark on the table is never drawn: students look at it, and a drawing would show them another. Undefined where nothing of it can
+ * be drawn on the day.
+ *
+ * @param station its view with the day of the quiz
  */
-function drawStation(
+export function individualOf(
   truth: ProfiledTaxon,
-  { view }: PlannedStation,
+  { view }: Pick<PlannedStation, 'view'>,
   seed: number,
-  context: FreezeContext,
-): { traits: Traits; drawing: string } | undefined {
+  context: Pick<FreezeContext, 'vocabulary' | 'units' | 'reference' | 'site'>,
+): { traits: Traits; plate: Drawing } | undefined {
   const traits = sampleSpecimen(truth, context.vocabulary, view, seed, context);
   const plate = drawPlate(traits, view.organs, { ...FRAME, units: context.units });
-  return plate && { traits, drawing: drawingToSvg(plate, partsInWords(traits, view.organs)) };
+  return plate && { traits, plate };
 }
 
 /** The questions of a station; those that cannot be read off what it shows on the day are left out. */

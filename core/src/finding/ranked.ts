@@ -1,5 +1,5 @@
-import type { Consequence } from './consequences.ts';
-import type { CharacterFinding, ConfusionReport, NameFinding, SpeciesFinding } from './report.ts';
+import type { Consequence } from '../confusion/index.ts';
+import type { CharacterFinding, ConfusionReport, NameFinding, SpeciesFinding } from '../confusion/index.ts';
 
 /** One thing to teach, of whichever kind, with the errors it would have prevented. */
 export type Finding = { prevented: Consequence } & (

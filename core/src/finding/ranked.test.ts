@@ -1,4 +1,5 @@
-import { rankedFindings, type Consequence, type ConfusionReport } from './index.ts';
+import type { Consequence, ConfusionReport } from '../confusion/index.ts';
+import { rankedFindings } from './index.ts';
 
 const consequence = (prevented: number, chance: number): Consequence => ({
   prevented,

@@ -1,0 +1,3 @@
+export * from './ranked.ts';
+export * from './say.ts';
+export * from './verdict.ts';

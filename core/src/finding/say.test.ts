@@ -1,0 +1,126 @@
+import fc from 'fast-check';
+import type { CharacterFinding, ReadingFinding, SpeciesFinding } from '../confusion/index.ts';
+import { asText, say, verdictOf, type Finding, type Naming } from './index.ts';
+
+const names: Naming = {
+  taxon: (id) => id.replace('-', ' '),
+  character: (id) => id.split('.')[1]!,
+  state: (_, state) => state,
+};
+const prevented = { prevented: 6, chance: 0.99, interval: [3, 9] as [number, number] };
+const reading = (readings: number, wrong: number, interval: [number, number]): ReadingFinding => ({
+  characterId: 'needle.bands',
+  readings,
+  wrong,
+  share: wrong / readings,
+  interval,
+  mistaken: wrong ? [{ right: ['two'], said: 'none', count: wrong, students: ['s1'] }] : [],
+});
+const bands = (part: Partial<CharacterFinding> = {}): Finding => ({
+  kind: 'character',
+  prevented,
+  character: {
+    characterId: 'needle.bands',
+    use: 0.1,
+    interval: [0, 0.4],
+    worth: { share: 0.1, interval: [0, 0.4] },
+    telling: ['a', 'b'],
+    behind: ['r1'],
+    pairs: [{ truth: 'grand-fir', answer: 'white-fir', count: 7 }],
+    students: [
+      { studentId: 's1', share: 0.1 },
+      { studentId: 's2', share: 0.2 },
+      { studentId: 's3', share: 0.9 },
+    ],
+    assumed: [],
+    ...part,
+  },
+});
+const worth = (share: number, low: number, high: number) => ({
+  worth: { share, interval: [low, high] as [number, number] },
+});
+const report = { readings: [] as ReadingFinding[], students: 20 };
+const studentOf = (id: string) => ({ s1: 'Ada', s2: 'Ben', s3: 'Cleo' })[id];
+
+test('no word is graver than the interval bears', () => {
+  expect(verdictOf(worth(0.04, 0, 1), undefined)).toBe('perhaps overlooked');
+  expect(verdictOf(worth(0, 0, 0.77), undefined)).toBe('used too little');
+  expect(verdictOf(worth(0.1, 0, 0.4), undefined)).toBe('hardly looked at');
+  expect(verdictOf(worth(0.9, 0.6, 1.3), undefined)).toBe('used no better than the rest');
+  fc.assert(
+    fc.property(
+      fc.double({ min: 0, max: 1.5, noNaN: true }),
+      fc.double({ min: 0, max: 1, noNaN: true }),
+      (high, at) => {
+        const verdict = verdictOf(worth(high * at, 0, high), undefined);
+        if (verdict === 'hardly looked at') expect(high).toBeLessThan(0.5);
+        if (verdict === 'used too little') expect(high).toBeLessThan(1);
+      },
+    ),
+  );
+});
+
+test('a character that is misread by those who look is said to be misread, not overlooked', () => {
+  const bad = reading(40, 24, [0.46, 0.72]);
+  expect(verdictOf(worth(0.1, 0, 0.4), bad)).toBe('misread');
+  const said = say(bands(), { ...report, readings: [bad] }, studentOf);
+  expect(asText(said.headline, names)).toBe('Bands: misread');
+  expect(asText(said.sentences, names)).toContain(
+    '24 of 40 misread it, most often as “none”: teach the character itself first.',
+  );
+  const well = say(bands(), { ...report, readings: [reading(40, 1, [0.01, 0.09])] }, studentOf);
+  expect(asText(well.sentences, names)).toContain('39 of 40 read it right: it is overlooked, not misread.');
+  const few = say(bands(), { ...report, readings: [reading(3, 1, [0.1, 0.7])] }, studentOf);
+  expect(asText(few.sentences, names)).toContain(
+    'too few to say whether it is misread or overlooked (10–70 % wrong)',
+  );
+});
+
+test('a character finding says what it rests on, who looks at it, and which pair to show', () => {
+  const said = say(bands(), report, studentOf);
+  expect(asText(said.headline, names)).toBe('Bands: hardly looked at');
+  expect(asText(said.sentences, names)).toBe(
+    'Used at 10 % of its worth (0–40 %), at 2 stations where it could tell. grand fir → white fir 7. Looked at by Cleo.',
+  );
+  expect(said.pair).toMatchObject({ truth: 'grand-fir', answer: 'white-fir' });
+  expect(said.behind).toEqual(['r1']);
+  const small = say(bands({ students: [] }), { ...report, students: 4 }, studentOf);
+  expect(asText(small.sentences, names)).toContain(
+    'No student stands out who looks at it. A small class: take it as a hint.',
+  );
+  const gone = say(
+    bands({ students: [{ studentId: 'x', share: 1 }, ...Array(3).fill({ studentId: 's1', share: 0 })] }),
+    report,
+    studentOf,
+  );
+  expect(asText(gone.sentences, names)).toContain('Looked at by a former student.');
+});
+
+test('a species is shown beside another only where most of its errors land on it', () => {
+  const species = (called: SpeciesFinding['called'], scatters = false): Finding => ({
+    kind: 'species',
+    prevented,
+    species: { taxonId: 'silver-fir', asked: 20, wrong: 10, scatters, called, prevented, behind: [] },
+  });
+  const one = say(species([{ answer: 'grand-fir', count: 7 }]), report, studentOf);
+  expect(asText(one.headline, names)).toBe('Silver fir is missed more than its likeness explains');
+  expect(one.pair).toEqual({ truth: 'silver-fir', answer: 'grand-fir' });
+  const spread = ['a', 'b', 'c', 'd'].map((answer) => ({ answer, count: 2 }));
+  const many = say(species(spread, true), report, studentOf);
+  expect(many.pair).toBeUndefined();
+  expect(asText(many.headline, names)).toBe('Silver fir is not known');
+  expect(asText(many.sentences, names)).toContain(
+    'scatter over 4 names, like or not: teach the tree itself.',
+  );
+  expect(asText(many.sentences, names)).toMatch(/silver fir → a 2, .*, and 1 name more\.$/);
+  expect(asText(say(species([]), report, studentOf).sentences, names)).not.toContain('Called');
+});
+
+test('a name that is given too readily says how often, and for how many trees', () => {
+  const name = { taxonId: 'red-maple', given: 9, truths: 4, prevented, behind: ['r'] };
+  const said = say({ kind: 'name', name, prevented }, report, studentOf);
+  expect(asText(said.headline, names)).toBe('The name red maple is given too readily');
+  expect(asText(said.sentences, names)).toContain(
+    'Written 9 times where it was wrong, for 4 different trees',
+  );
+});

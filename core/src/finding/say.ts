@@ -1,0 +1,201 @@
+import { misreadOrOverlooked, type ConfusionReport, type ReadingFinding } from '../confusion/index.ts';
+import { listInWords } from '../view/index.ts';
+import { counted } from '../words/index.ts';
+import type { Finding } from './ranked.ts';
+import { verdictOf, type Verdict } from './verdict.ts';
+
+/** A piece of a sentence: words, words that matter, the name of a tree or character, or a pair that can be opened. */
+export type Piece =
+  | string
+  | { strong: string }
+  | { taxon: string }
+  | { character: string }
+  | { state: string; of: string }
+  | { pair: { truth: string; answer: string } };
+
+/** What is said of a finding, before names are put in: the same on the screen, on paper and in a file. */
+export interface Said {
+  headline: Piece[];
+  sentences: Piece[];
+  /** Of a character. */
+  verdict?: Verdict;
+  /** What to show side by side, where one pair stands for it. */
+  pair?: { truth: string; answer: string };
+  /** Answers that it rests on, by id. */
+  behind: readonly string[];
+}
+
+/** A student with this share of the typical use looks at a character. */
+const LOOKS_AT = 0.5;
+/** Below so many students a class is small. */
+const SMALL = 10;
+const MOST = 3;
+
+/**
+ * What is said of a finding.
+ *
+ * @param studentOf a student's name; undefined for one who is no longer on the list
+ */
+export function say(
+  found: Finding,
+  report: Pick<ConfusionReport, 'readings' | 'students'>,
+  studentOf: (id: string) => string | undefined,
+): Said {
+  switch (found.kind) {
+    case 'name':
+      return ofName(found.name);
+    case 'species':
+      return ofSpecies(found.species);
+    case 'character':
+      return ofCharacter(found.character, report, studentOf);
+  }
+}
+
+function ofName({ taxonId, given, truths, behind }: Extract<Finding, { kind: 'name' }>['name']): Said {
+  return {
+    headline: ['The name ', { taxon: taxonId }, ' is given too readily'],
+    sentences: [
+      `Written ${counted(given, 'time')} where it was wrong, for ${counted(truths, 'different tree')}, beyond what likeness brings.`,
+    ],
+    behind,
+  };
+}
+
+function ofSpecies(species: Extract<Finding, { kind: 'species' }>['species']): Said {
+  const { taxonId, asked, wrong, scatters, called, behind } = species;
+  const [first] = called;
+  const names = called
+    .slice(0, MOST)
+    .flatMap(({ answer, count }, i): Piece[] => [
+      i > 0 ? ', ' : 'Called ',
+      { pair: { truth: taxonId, answer } },
+      ` ${count}`,
+    ]);
+  const more = called.length > MOST ? `, and ${counted(called.length - MOST, 'name')} more` : '';
+  return {
+    headline: [{ taxon: taxonId }, scatters ? ' is not known' : ' is missed more than its likeness explains'],
+    sentences: [
+      'Missed in ',
+      { strong: String(wrong) },
+      ` of ${asked} answers. `,
+      scatters
+        ? `The errors scatter over ${counted(called.length, 'name')}, like or not: teach the tree itself. `
+        : 'The characters alone would lead one to expect fewer. ',
+      ...names,
+      ...(called.length > 0 ? [`${more}.`] : []),
+    ],
+    // One that lands on one name in most cases is shown beside it.
+    ...(first && first.count > wrong / 2 ? { pair: { truth: taxonId, answer: first.answer } } : {}),
+    behind,
+  };
+}
+
+function ofCharacter(
+  found: Extract<Finding, { kind: 'character' }>['character'],
+  report: Pick<ConfusionReport, 'readings' | 'students'>,
+  studentOf: (id: string) => string | undefined,
+): Said {
+  const { characterId, worth, pairs, telling, students, behind } = found;
+  const reading = report.readings.find((entry) => entry.characterId === characterId);
+  const verdict = verdictOf(found, reading);
+  const pieces = pairs
+    .slice(0, MOST)
+    .flatMap(({ truth, answer, count }, i): Piece[] => [
+      ...(i > 0 ? [', '] : []),
+      { pair: { truth, answer } },
+      ` ${count}`,
+    ]);
+  const more = pairs.length > MOST ? `, and ${counted(pairs.length - MOST, 'pair')} more` : '';
+  return {
+    verdict,
+    headline: [{ character: characterId }, `: ${verdict}`],
+    sentences: [
+      ...(worth
+        ? [
+            'Used at ',
+            { strong: percent(worth.share) },
+            ` of its worth (${percentRange(worth.interval)}), at ${counted(telling.length, 'station')} where it could tell. `,
+          ]
+        : []),
+      ...pieces,
+      ...(pairs.length > 0 ? [`${more}. `] : []),
+      whoLooks(students, studentOf),
+      ...(reading ? ofReading(reading) : []),
+      ...(report.students < SMALL ? [' A small class: take it as a hint.'] : []),
+    ],
+    ...(pairs[0] ? { pair: pairs[0] } : {}),
+    behind,
+  };
+}
+
+/** Who looks at a character, by name where they are few. */
+function whoLooks(
+  students: readonly { studentId: string; share: number }[],
+  studentOf: (id: string) => string | undefined,
+): string {
+  const users = students
+    .filter(({ share }) => share >= LOOKS_AT)
+    .reverse()
+    .map(({ studentId }) => studentOf(studentId) ?? 'a former student');
+  if (users.length === 0) return 'No student stands out who looks at it.';
+  if (users.length > students.length / 2) return 'Most students look at it.';
+  const rest = users.length - MOST;
+  return rest > 0
+    ? `Looked at by ${users.slice(0, MOST).join(', ')} and ${counted(rest, 'other')}.`
+    : `Looked at by ${listInWords(users)}.`;
+}
+
+/** Of a character that is used too little: whether it is misread even when looked at, or read well and only overlooked. */
+export function ofReading(reading: ReadingFinding): Piece[] {
+  const { characterId, readings, wrong, interval, mistaken } = reading;
+  const asked = ` Asked what they see, ${readings - wrong} of ${readings} read it right`;
+  const [first] = mistaken;
+  switch (misreadOrOverlooked(reading)) {
+    case 'overlooked':
+      return [`${asked}: it is `, { strong: 'overlooked' }, ', not misread. Put the two side by side.'];
+    case 'misread':
+      return [
+        ` Asked what they see, ${wrong} of ${readings} `,
+        { strong: 'misread' },
+        ' it',
+        ...(first ? [', most often as “', { state: first.said, of: characterId }, '”'] : []),
+        ': teach the character itself first.',
+      ];
+    default:
+      return [
+        `${asked}: too few to say whether it is misread or overlooked (${percentRange(interval)} wrong).`,
+      ];
+  }
+}
+
+/** Names as a course says them. */
+export interface Naming {
+  taxon(id: string): string;
+  character(id: string): string;
+  state(characterId: string, stateId: string): string;
+}
+
+/** A piece of a sentence as plain words. */
+export function inWords(piece: Piece, names: Naming): string {
+  if (typeof piece === 'string') return piece;
+  if ('strong' in piece) return piece.strong;
+  if ('taxon' in piece) return names.taxon(piece.taxon);
+  if ('character' in piece) return names.character(piece.character);
+  if ('state' in piece) return names.state(piece.of, piece.state);
+  return `${names.taxon(piece.pair.truth)} → ${names.taxon(piece.pair.answer)}`;
+}
+
+/**
+ * A headline or sentences as plain words, beginning with a capital.
+ *
+ * @example
+ * asText(say(found, report, studentOf).headline, names); // 'White bands: used too little'
+ */
+export function asText(pieces: readonly Piece[], names: Naming): string {
+  const text = pieces.map((piece) => inWords(piece, names)).join('');
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}
+
+const percent = (share: number): string => `${Math.round(share * 100)} %`;
+const percentRange = ([low, high]: readonly [number, number]): string =>
+  `${Math.round(low * 100)}–${Math.round(high * 100)} %`;
