@@ -26,7 +26,7 @@ export interface Consequences {
 const GROUPS = 24;
 
 /**
- * Reports by consequence (3-computation 3.7): over draws of all parameters, `Σ_r [P_err(θ) − P_err(θ with one thing at the median of the others)]`
+ * Reports by consequence (docs/method.md, Reports): over draws of all parameters, `Σ_r [P_err(θ) − P_err(θ with one thing at the median of the others)]`
  * over the answers given. The parts are not additive: two characters may each have prevented the same error.
  * @param identified which characters the data speak about; only they count towards the median and get a figure.
  * @param onDraw called after each draw; what it throws stops the count.

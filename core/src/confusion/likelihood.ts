@@ -22,7 +22,7 @@ export function totalEvidence({ options, characters, evidence }: Situation): Flo
 }
 
 /**
- * The utilities of a situation (3-computation 3.7): for a wrong name k of truth t `β_k − Σ_c w_c·e_c(t,k) + g_t·Σ_c e_c(t,k)`, for the truth
+ * The utilities of a situation (docs/method.md, The model): for a wrong name k of truth t `β_k − Σ_c w_c·e_c(t,k) + g_t·Σ_c e_c(t,k)`, for the truth
  * `β_t + f₀ − f_t`, for an unnamed answer its intercept. R. D. Luce 1959, Individual Choice Behavior; R. M. Nosofsky 1986, JEP: General 115: 39–57.
  */
 export function outlookOf(

@@ -10,7 +10,7 @@ export interface Counted {
 }
 
 /**
- * What became of a pair after it was taught again (3-computation 3.7). Resolved: the upper 90 % bound of the rate after is at most half the
+ * What became of a pair after it was taught again (docs/method.md, Reports). Resolved: the upper 90 % bound of the rate after is at most half the
  * rate before. Improving: the 90 % interval of the difference lies above 0. Persisting: the lower bound after lies above what is expected without
  * likeness. Otherwise the answers are too few to say.
  */

@@ -25,7 +25,7 @@ const GRID = 2000;
 
 /**
  * The share of wrong readings of each character that was asked for: Beta-binomial, the prior a beginner's misread rate with the weight of four
- * readings (3-computation 3.7). Characters in the order in which they were first asked.
+ * readings (docs/method.md, Misread or overlooked). Characters in the order in which they were first asked.
  * @param misreadOf a beginner's share of wrong readings of a character, 0–1
  */
 export function readingFindings(

@@ -48,7 +48,7 @@ export interface PreparedClass {
 }
 
 /**
- * Turns stations and answers into what the model is fitted to. Evidence is that of a novice reader (3-computation 3.7); near-duplicates enter as
+ * Turns stations and answers into what the model is fitted to. Evidence is that of a novice reader (docs/method.md, The model); near-duplicates enter as
  * one character, known by the member that stood for them most often; evidence that is unknown for a missing score takes the mean of the station's
  * list. Stations whose truth the library lacks, and answers to stations that are not given, are left out.
  */

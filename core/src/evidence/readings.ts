@@ -71,7 +71,7 @@ export const isDeciduous = (profiled: ProfiledTaxon): boolean =>
   );
 
 /**
- * The distribution of readings of every visible character, for every taxon of a list, in one view (3-computation 3.1).
+ * The distribution of readings of every visible character, for every taxon of a list, in one view (docs/method.md, Evidence).
  * `P(s|a) = Σ_r w_a(r)·C(s|r)`: what the scores say, seen through a noisy reader.
  */
 export function readingsOf(

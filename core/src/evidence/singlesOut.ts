@@ -28,7 +28,7 @@ export interface SinglesOut {
 const ROUNDS = 300;
 
 /**
- * What singles each taxon out of a list in a view (3-computation 3.1), as an implicit hitting set (E. Moreno-Centeno & R. M. Karp 2013,
+ * What singles each taxon out of a list in a view (docs/method.md, What singles a taxon out), as an implicit hitting set (E. Moreno-Centeno & R. M. Karp 2013,
  * Operations Research 61: 453–468): the cheapest characters are chosen that hit every cut known; a rival that they leave
  * above 2 % adds cuts, "one character of those outside this failing set", and they are chosen again. Exact, since a set that
  * fails for a rival fails in all its parts. Taxa are asked for by id; all if none is named.

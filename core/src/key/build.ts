@@ -54,7 +54,7 @@ export interface Ground {
 }
 
 /**
- * An identification key for a list in a view (3-computation 3.3; criteria as reviewed by R. W. Payne & D. A. Preece 1980, Journal of
+ * An identification key for a list in a view (docs/method.md, Keys; criteria as reviewed by R. W. Payne & D. A. Preece 1980, Journal of
  * the Royal Statistical Society A 143: 253–292). At each node the question is chosen that makes the expected cost to go least:
  * what it costs to look, the wrong turns that misreading causes, and what uncertainty it leaves, looking one question ahead. Taxa
  * that vary come out on all leads they may show. A few taxa that nothing tells apart end together.

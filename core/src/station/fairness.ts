@@ -17,7 +17,7 @@ export interface Fairness {
 }
 
 /**
- * Fairness of a station before it is set (3-computation 3.5): the share of `draws` simulated readings of the taxon's scores in the
+ * Fairness of a station before it is set (docs/method.md, Fairness): the share of `draws` simulated readings of the taxon's scores in the
  * view by which an ideal reader names it out of the whole list; ties share. The same seed gives the same figure.
  * Throws if the taxon is not in the list.
  */
