@@ -1,4 +1,4 @@
-import { chromium, type Page } from '@playwright/test';
+import { chromium, type Browser, type Page } from '@playwright/test';
 import { demoFolder, startServer } from './start.ts';
 import type { Row } from './row.ts';
 
@@ -33,6 +33,9 @@ export async function pages(): Promise<Row[]> {
     await page.getByLabel('Genus').waitFor();
   });
   const bench = await weigh('instructor', (page) => page.getByText('Week 7.').waitFor());
+  const range = await scriptOf(browser, '/c/-/species/abies-grandis/range', (page) =>
+    page.getByText('Native in').waitFor(),
+  );
   await browser.close();
   await stop();
   remove();
@@ -48,5 +51,36 @@ export async function pages(): Promise<Row[]> {
       value: kilobytes(bench),
       wanted: '≤ 500 kB',
     },
+    {
+      what: 'script of the range page beyond what any page loads, unpacked (was 1,666 kB with the atlas in it)',
+      value: kilobytes(range),
+    },
   ];
+}
+
+/** Bytes of script that a page of the workbench loads, unpacked, beside those of the list of species. */
+async function scriptOf(browser: Browser, path: string, ready: (page: Page) => Promise<unknown>) {
+  const page = await (await browser.newContext()).newPage();
+  const home = `http://localhost:${PORT}`;
+  await page.request.post(`${home}/api/session/demo`, {
+    data: { as: 'instructor' },
+    headers: { 'x-hurrow': '1' },
+  });
+  const scripts = async () =>
+    page.evaluate(() =>
+      performance
+        .getEntriesByType('resource')
+        .filter((entry) => entry.name.endsWith('.js'))
+        .reduce((sum, entry) => sum + (entry as PerformanceResourceTiming).decodedBodySize, 0),
+    );
+  await page.goto(`${home}/c/-/species`);
+  await page.getByText('42 taxa').first().waitFor({ state: 'attached' });
+  await page.waitForLoadState('networkidle');
+  const before = await scripts();
+  await page.goto(`${home}${path}`);
+  await ready(page);
+  await page.waitForLoadState('networkidle');
+  const after = await scripts();
+  await page.context().close();
+  return Math.max(0, after - before);
 }

@@ -1,23 +1,31 @@
 import { Button } from 'antd';
 import { useQuery } from '@tanstack/react-query';
+import { lazy, Suspense } from 'react';
 import { Route, Routes, useNavigate } from 'react-router';
 import { messageOf } from '../app/api.ts';
 import { courseQuery } from '../app/data.ts';
 import { useMayChange } from '../app/session.ts';
 import { History } from '../keeping/History.tsx';
 import { CourseNow } from './CourseNow.tsx';
-import { Settings } from './Settings.tsx';
 import { Students } from './Students.tsx';
-import { TaughtList } from './TaughtList.tsx';
 import { Opening, PageHead, Problem, Tabs } from '../app/parts.tsx';
 import ui from '../app/parts.module.css';
+
+// What needs doing is looked at each day; forms and lists, with what they bring along, come to who opens them.
+const Settings = lazy(() => import('./Settings.tsx'));
+const TaughtList = lazy(() => import('./TaughtList.tsx'));
 
 /** A course: what needs doing, its list in sets, its students, its settings. Without one, the form that makes it. */
 export default function CoursePlace({ courseId }: { courseId: string }) {
   const query = useQuery(courseQuery(courseId));
   const go = useNavigate();
   const mayChange = useMayChange();
-  if (courseId === '-') return <Settings course={undefined} />;
+  if (courseId === '-')
+    return (
+      <Suspense fallback={<Opening />}>
+        <Settings course={undefined} />
+      </Suspense>
+    );
   if (query.isPending) return <Opening>Opening the course…</Opening>;
   if (!query.data) return <Problem>{messageOf(query.error)}</Problem>;
   const course = query.data;
@@ -45,13 +53,15 @@ export default function CoursePlace({ courseId }: { courseId: string }) {
           ...(mayChange ? [{ to: `${base}/history`, title: 'History' }] : []),
         ]}
       />
-      <Routes>
-        <Route path="" element={<CourseNow course={course} />} />
-        <Route path="list" element={<TaughtList course={course} />} />
-        <Route path="students" element={<Students course={course} />} />
-        <Route path="settings" element={<Settings key={course.id} course={course} />} />
-        <Route path="history" element={<History courseId={course.id} />} />
-      </Routes>
+      <Suspense fallback={<Opening />}>
+        <Routes>
+          <Route path="" element={<CourseNow course={course} />} />
+          <Route path="list" element={<TaughtList course={course} />} />
+          <Route path="students" element={<Students course={course} />} />
+          <Route path="settings" element={<Settings key={course.id} course={course} />} />
+          <Route path="history" element={<History courseId={course.id} />} />
+        </Routes>
+      </Suspense>
     </section>
   );
 }

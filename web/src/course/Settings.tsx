@@ -23,7 +23,7 @@ interface Draft extends Omit<Course, 'id' | 'code' | 'latitude' | 'longitude' | 
 }
 
 /** The settings of a course, or the form that makes a new one. */
-export function Settings({ course }: { course: WholeCourse | undefined }) {
+export default function Settings({ course }: { course: WholeCourse | undefined }) {
   const library = useQuery(libraryQuery()).data;
   const today = useQuery(sessionQuery).data?.today ?? '';
   const mayChange = useMayChange();

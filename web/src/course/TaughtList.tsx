@@ -26,7 +26,7 @@ function withGathered(sets: Draft[], gathered: readonly string[]): Draft[] {
 }
 
 /** The taught list in sets, edited as a whole and saved at once. */
-export function TaughtList({ course }: { course: WholeCourse }) {
+export default function TaughtList({ course }: { course: WholeCourse }) {
   const { profiles, profileOf } = useLibrary();
   const queries = useQueryClient();
   const { message } = App.useApp();
