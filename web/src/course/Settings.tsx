@@ -1,11 +1,11 @@
 import type { Course, OpenToStudents, WholeCourse } from '@hurrow/contract/courses';
 import { App, Button } from 'antd';
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { useCallback, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { DEFAULT_MARKING, NAMING_POLICIES, POLICY_TITLES, type MarkingPolicy } from '@hurrow/core/names';
 import { distanceTo, type Range } from '@hurrow/core/range';
-import { call, messageOf } from '../app/api.ts';
+import { call } from '../app/api.ts';
 import { libraryQuery } from '../app/data.ts';
 import { PlaceFields } from '../app/PlaceFields.tsx';
 import { sessionQuery, useMayChange } from '../app/session.ts';
@@ -16,6 +16,7 @@ import { DeleteCourse } from '../keeping/DeleteCourse.tsx';
 import styles from './settings.module.css';
 import { Opening, Problem } from '../app/parts.tsx';
 import ui from '../app/parts.module.css';
+import { STALE, useSaving } from '../app/useSaving.ts';
 
 /** The settings as they are typed: the place may not be readable yet. */
 interface Draft extends Omit<Course, 'id' | 'code' | 'latitude' | 'longitude' | 'elevation'> {
@@ -73,35 +74,33 @@ function Form({ course, start }: { course: WholeCourse | undefined; start: Draft
     start,
   );
   const { value: draft } = kept;
-  const [problem, setProblem] = useState<string>();
-  const queries = useQueryClient();
+  const { save, saving, problem, say } = useSaving();
   const go = useNavigate();
   const { message } = App.useApp();
   const farFrom = useRangesOfLibrary();
   const set = <K extends keyof Draft>(key: K, value: Draft[K]) =>
     kept.set((before) => ({ ...before, [key]: value }));
-  const save = async () => {
-    setProblem(undefined);
+  const saveAll = () => {
     const { place, ...rest } = draft;
     const read = readPlace(place);
-    if ('problem' in read) return setProblem(read.problem);
-    try {
-      const body = { ...rest, ...read };
-      if (course) {
-        await call('PUT /api/courses/{courseId}', { params: { courseId: course.id }, body });
-        kept.settle(draft);
-        await queries.invalidateQueries({ queryKey: ['course', course.id] });
-        await queries.invalidateQueries({ queryKey: ['courses'] });
-        void message.success('The settings are saved.');
-      } else {
-        const made = await call('POST /api/courses', { body });
-        kept.settle(draft);
-        await queries.invalidateQueries({ queryKey: ['courses'] });
-        void go(`/c/${made.id}/course/list`);
-      }
-    } catch (error) {
-      setProblem(messageOf(error));
-    }
+    if ('problem' in read) return say(read.problem);
+    const body = { ...rest, ...read };
+    if (course)
+      void save(() => call('PUT /api/courses/{courseId}', { params: { courseId: course.id }, body }), {
+        done: () => {
+          kept.settle(draft);
+          void message.success('The settings are saved.');
+        },
+        stale: [STALE.course(course.id), STALE.courses],
+      });
+    else
+      void save(() => call('POST /api/courses', { body }), {
+        done: ({ id }) => {
+          kept.settle(draft);
+          void go(`/c/${id}/course/list`);
+        },
+        stale: [STALE.courses],
+      });
   };
   return (
     <div className={course ? '' : ui['page']}>
@@ -149,7 +148,7 @@ function Form({ course, start }: { course: WholeCourse | undefined; start: Draft
         </section>
       </div>
       {problem && <Problem>{problem}</Problem>}
-      <Button type="primary" onClick={() => void save()}>
+      <Button type="primary" loading={saving} onClick={saveAll}>
         {course ? 'Save settings' : 'Make the course'}
       </Button>
     </div>

@@ -2,12 +2,14 @@ import type { WholeCourse } from '@hurrow/contract/courses';
 import { App, Button } from 'antd';
 import { useQueryClient } from '@tanstack/react-query';
 import { Fragment, useState } from 'react';
-import { call, isProblem, messageOf } from '../app/api.ts';
+import { call, isProblem } from '../app/api.ts';
 import { useMayChange } from '../app/session.ts';
 import { ImportFile } from '../app/ImportFile.tsx';
 import { RemoveStudent } from '../keeping/RemoveStudent.tsx';
 import ui from '../app/parts.module.css';
 import styles from './course.module.css';
+import { STALE, useSaving } from '../app/useSaving.ts';
+import { Problem } from '../app/parts.tsx';
 
 /** The class list with the codes that students sign in with. */
 export function Students({ course }: { course: WholeCourse }) {
@@ -18,28 +20,35 @@ export function Students({ course }: { course: WholeCourse }) {
   const refresh = () => queries.invalidateQueries({ queryKey: ['course', course.id] });
   /** The student whose answers are asked about before anything is removed. */
   const [removing, setRemoving] = useState<string>();
-  const takeOff = async (id: string) => {
-    try {
-      await call('DELETE /api/courses/{courseId}/students/{studentId}', {
-        params: { courseId: course.id, studentId: id },
-      });
-      await refresh();
-    } catch (error) {
-      if (isProblem(error, 'hasAnswers')) setRemoving(id);
-      else void message.error(messageOf(error));
-    }
-  };
-  const renew = async (id: string, name: string) => {
-    try {
-      const { code } = await call('POST /api/courses/{courseId}/students/{studentId}/code', {
-        params: { courseId: course.id, studentId: id },
-      });
-      await refresh();
-      void message.success(`${name} now signs in with ${code}. The old code opens nothing any more.`);
-    } catch (error) {
-      void message.error(messageOf(error));
-    }
-  };
+  const { save, problem } = useSaving();
+  const stale = [STALE.course(course.id)];
+  const takeOff = (studentId: string) =>
+    save(
+      () =>
+        call('DELETE /api/courses/{courseId}/students/{studentId}', {
+          params: { courseId: course.id, studentId },
+        }),
+      {
+        refused: (error) => {
+          const asks = isProblem(error, 'hasAnswers');
+          if (asks) setRemoving(studentId);
+          return asks;
+        },
+        stale,
+      },
+    );
+  const renew = (studentId: string, name: string) =>
+    save(
+      () =>
+        call('POST /api/courses/{courseId}/students/{studentId}/code', {
+          params: { courseId: course.id, studentId },
+        }),
+      {
+        done: ({ code }) =>
+          void message.success(`${name} now signs in with ${code}. The old code opens nothing any more.`),
+        stale,
+      },
+    );
   return (
     <>
       <p>
@@ -71,6 +80,7 @@ export function Students({ course }: { course: WholeCourse }) {
         </>
       )}
       {mayChange && !importing && <Button onClick={() => setImporting(true)}>Import a class list</Button>}
+      {problem && <Problem>{problem}</Problem>}
       {course.students.length > 0 && <Slips course={course} />}
       {course.students.length > 0 && (
         <table className={`${ui['plain-table']} ${styles['students']}`}>

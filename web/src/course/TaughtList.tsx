@@ -1,16 +1,15 @@
 import type { WholeCourse } from '@hurrow/contract/courses';
 import { App, Button, Input, InputNumber, Select } from 'antd';
-import { useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { commonName, scientificName } from '@hurrow/core/taxon';
-import { call, messageOf } from '../app/api.ts';
+import { call } from '../app/api.ts';
 import { useLibrary } from '../app/data.ts';
 import { BroughtBack } from '../drafts/BroughtBack.tsx';
 import { useKept } from '../drafts/useKept.ts';
 import styles from './taughtList.module.css';
 import { LinkButton, Problem } from '../app/parts.tsx';
 import courseStyles from './course.module.css';
+import { STALE, useSaving } from '../app/useSaving.ts';
 
 interface Draft {
   title: string;
@@ -28,14 +27,13 @@ function withGathered(sets: Draft[], gathered: readonly string[]): Draft[] {
 /** The taught list in sets, edited as a whole and saved at once. */
 export default function TaughtList({ course }: { course: WholeCourse }) {
   const { profiles, profileOf } = useLibrary();
-  const queries = useQueryClient();
   const { message } = App.useApp();
   const [search, setSearch] = useSearchParams();
   const stored: Draft[] = course.sets.map(({ title, week, taxa }) => ({ title, week, taxa }));
   const kept = useKept(`list/${course.id}`, `List of ${course.name}`, stored);
   const { set: setSets } = kept;
   const sets = withGathered(kept.value, (search.get('add') ?? '').split(',').filter(Boolean));
-  const [problem, setProblem] = useState<string>();
+  const { save, saving, problem } = useSaving();
   const listed = new Set(sets.flatMap((set) => set.taxa));
   const change = (i: number, part: Partial<Draft>) =>
     setSets(sets.map((set, k) => (k === i ? { ...set, ...part } : set)));
@@ -45,18 +43,18 @@ export default function TaughtList({ course }: { course: WholeCourse }) {
     next.splice(i + by, 0, taken!);
     setSets(next);
   };
-  const save = async () => {
-    setProblem(undefined);
-    try {
-      await call('PUT /api/courses/{courseId}/list', { params: { courseId: course.id }, body: { sets } });
-      kept.settle(sets);
-      setSearch({}, { replace: true });
-      await queries.invalidateQueries({ queryKey: ['course', course.id] });
-      void message.success('The list is saved.');
-    } catch (error) {
-      setProblem(messageOf(error));
-    }
-  };
+  const saveList = () =>
+    save(
+      () => call('PUT /api/courses/{courseId}/list', { params: { courseId: course.id }, body: { sets } }),
+      {
+        done: () => {
+          kept.settle(sets);
+          setSearch({}, { replace: true });
+          void message.success('The list is saved.');
+        },
+        stale: [STALE.course(course.id)],
+      },
+    );
   const name = (id: string) => {
     const found = profileOf(id);
     return found ? commonName(found.taxon) : id;
@@ -151,7 +149,7 @@ export default function TaughtList({ course }: { course: WholeCourse }) {
       <Button onClick={() => setSets([...sets, { title: `Set ${sets.length + 1}`, week: null, taxa: [] }])}>
         Add a set
       </Button>{' '}
-      <Button type="primary" onClick={() => void save()}>
+      <Button type="primary" loading={saving} onClick={() => void saveList()}>
         Save the list
       </Button>
     </>

@@ -1,28 +1,23 @@
 import { App } from 'antd';
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { counted } from '@hurrow/core/words';
-import { call, messageOf } from '../app/api.ts';
+import { call } from '../app/api.ts';
 import field from '../app/field.module.css';
 import { timesWith } from './keeping.ts';
-
-const KEY = ['keeping'];
+import { STALE, useSaving } from '../app/useSaving.ts';
 
 /** How long names of students are kept after the end of their course. */
 export function NamesKept() {
-  const queries = useQueryClient();
+  const { save, problem } = useSaving();
   const { message } = App.useApp();
-  const held = useQuery({ queryKey: KEY, queryFn: () => call('GET /api/keeping') });
+  const held = useQuery({ queryKey: STALE.keeping, queryFn: () => call('GET /api/keeping') });
   if (!held.data) return null;
   const { months } = held.data;
-  const set = async (text: string) => {
-    try {
-      const { taken } = await call('PUT /api/keeping', { body: { months: text ? Number(text) : null } });
-      void message.success(taken > 0 ? `${counted(taken, 'name')} taken away.` : 'Set.');
-    } catch (error) {
-      void message.error(messageOf(error));
-    }
-    await queries.invalidateQueries({ queryKey: KEY });
-  };
+  const set = (text: string) =>
+    save(() => call('PUT /api/keeping', { body: { months: text ? Number(text) : null } }), {
+      done: ({ taken }) => void message.success(taken > 0 ? `${counted(taken, 'name')} taken away.` : 'Set.'),
+      stale: [STALE.keeping],
+    });
   return (
     <p>
       Names of students are kept{' '}
@@ -40,6 +35,12 @@ export function NamesKept() {
       </select>{' '}
       {months !== null && 'after the end of their course; then the answers stay without a name. '}
       <span className="quiet">What your institution asks for decides.</span>
+      {problem && (
+        <span className="rust" role="alert">
+          {' '}
+          {problem}
+        </span>
+      )}
     </p>
   );
 }

@@ -1,10 +1,10 @@
 import { Button } from 'antd';
 import { useState } from 'react';
-import { messageOf } from '../app/api.ts';
 import { isTyped } from './keeping.ts';
 import field from '../app/field.module.css';
 import styles from './keeping.module.css';
 import ui from '../app/parts.module.css';
+import { useSaving } from '../app/useSaving.ts';
 
 /** Something that cannot be taken back: it is done when its name is typed. */
 export function TypedName({
@@ -21,18 +21,7 @@ export function TypedName({
   onLeave(): void;
 }) {
   const [typed, setTyped] = useState('');
-  const [working, setWorking] = useState(false);
-  const [problem, setProblem] = useState<string>();
-  const act = async () => {
-    setWorking(true);
-    setProblem(undefined);
-    try {
-      await onDo(typed);
-    } catch (error) {
-      setProblem(messageOf(error));
-    }
-    setWorking(false);
-  };
+  const { save, saving, problem } = useSaving();
   return (
     <p className={styles['typed']}>
       <label>
@@ -44,10 +33,15 @@ export function TypedName({
           autoComplete="off"
         />
       </label>{' '}
-      <Button danger disabled={!isTyped(typed, name)} loading={working} onClick={() => void act()}>
+      <Button
+        danger
+        disabled={!isTyped(typed, name)}
+        loading={saving}
+        onClick={() => void save(() => onDo(typed))}
+      >
         {does}
       </Button>{' '}
-      <Button onClick={onLeave} disabled={working}>
+      <Button onClick={onLeave} disabled={saving}>
         Leave it
       </Button>
       {problem && (

@@ -12,7 +12,7 @@ import {
   type Unit,
 } from '@hurrow/core/vocabulary';
 import { counted } from '@hurrow/core/words';
-import { call, messageOf } from '../app/api.ts';
+import { call } from '../app/api.ts';
 import { useLibrary } from '../app/data.ts';
 import { useDraft } from '../app/useDraft.ts';
 import { BroughtBack } from '../drafts/BroughtBack.tsx';
@@ -20,6 +20,7 @@ import { useSaved } from './useSaved.tsx';
 import styles from './library.module.css';
 import { Problem } from '../app/parts.tsx';
 import ui from '../app/parts.module.css';
+import { useSaving } from '../app/useSaving.ts';
 
 /** All characters of the library by organ, and one of them with its words, states and misread rates. */
 export default function Characters() {
@@ -128,7 +129,7 @@ function CharacterForm({
     character,
     revision,
   );
-  const [problem, setProblem] = useState<string>();
+  const saving = useSaving();
   const uses = useQuery({
     queryKey: ['library', 'uses', character.id, revision],
     queryFn: () =>
@@ -163,32 +164,26 @@ function CharacterForm({
       states,
       ...(draft.kind === 'measure' ? { unit: unit ?? 'cm' } : {}),
     };
-    setProblem(undefined);
-    try {
-      const answer = await call('PUT /api/library/characters/{characterId}', {
-        params: { characterId: id },
-        body: {
-          character: body,
-          baseRevision: base,
+    await saving.save(
+      () =>
+        call('PUT /api/library/characters/{characterId}', {
+          params: { characterId: id },
+          body: { character: body, baseRevision: base },
+        }),
+      {
+        done: async ({ revision }) => {
+          await saved(`${draft.term} is saved.`, revision);
+          settle(revision);
+          onSaved(id);
         },
-      });
-      await saved(`${draft.term} is saved.`, answer.revision);
-      settle(answer.revision);
-      onSaved(id);
-    } catch (error) {
-      setProblem(messageOf(error));
-    }
+      },
+    );
   };
-  const takeAway = async () => {
-    try {
-      const answer = await call('DELETE /api/library/characters/{characterId}', {
-        params: { characterId: character.id },
-      });
-      await saved(`${character.term} is taken away.`, answer.revision);
-    } catch (error) {
-      setProblem(messageOf(error));
-    }
-  };
+  const takeAway = () =>
+    saving.save(
+      () => call('DELETE /api/library/characters/{characterId}', { params: { characterId: character.id } }),
+      { done: ({ revision }) => saved(`${character.term} is taken away.`, revision) },
+    );
   return (
     <div className={styles['own-character']}>
       <h1>{isNew ? 'New character' : character.term}</h1>
@@ -198,7 +193,7 @@ function CharacterForm({
           : usesInWords(uses)}
       </p>
       <BroughtBack at={broughtBack} onGiveUp={reset} />
-      {problem && <Problem>{problem}</Problem>}
+      {saving.problem && <Problem>{saving.problem}</Problem>}
       <div className={styles['grid']}>
         <label>
           <span>Technical term</span>

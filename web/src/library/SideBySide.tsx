@@ -17,12 +17,13 @@ import {
 import { commonName } from '@hurrow/core/taxon';
 import type { Character } from '@hurrow/core/vocabulary';
 import { organTitle } from '@hurrow/core/vocabulary';
-import { call, messageOf } from '../app/api.ts';
+import { call } from '../app/api.ts';
 import { courseQuery, useLibrary } from '../app/data.ts';
 import { Latin } from '../app/Names.tsx';
 import { useSaved } from './useSaved.tsx';
 import styles from './library.module.css';
 import { LinkButton, Notice, Problem } from '../app/parts.tsx';
+import { useSaving } from '../app/useSaving.ts';
 
 interface BulkChange {
   taxonId: string;
@@ -44,8 +45,7 @@ export default function SideBySide({ courseId }: { courseId: string }) {
   const [editing, setEditing] = useState<string>();
   const [sourceId, setSourceId] = useState<string>();
   const [typed, setTyped] = useState<Record<string, string>>({});
-  const [problem, setProblem] = useState<string>();
-  const [busy, setBusy] = useState(false);
+  const { save: saving, saving: busy, problem, say } = useSaving();
   const [base, setBase] = useState(0);
   const taught = new Set(course?.sets.flatMap((set) => set.taxa) ?? []);
   const rowsShown = profiles.filter(({ taxon }) => !onlyCourse || taught.size === 0 || taught.has(taxon.id));
@@ -71,7 +71,7 @@ export default function SideBySide({ courseId }: { courseId: string }) {
   const begin = (character: Character) => {
     setEditing(character.id);
     setBase(library.revision);
-    setProblem(undefined);
+    say(undefined);
     setTyped({});
   };
   const character = editing ? vocabulary.get(editing) : undefined;
@@ -91,28 +91,18 @@ export default function SideBySide({ courseId }: { courseId: string }) {
         continue;
       }
       const read = parseScore(text, character);
-      if (!read.ok) return setProblem(`${commonName(profiled.taxon)}: ${read.problem}`);
+      if (!read.ok) return say(`${commonName(profiled.taxon)}: ${read.problem}`);
       changes.push({ ...change, value: read.value });
     }
     if (changes.length === 0) return setEditing(undefined);
-    setBusy(true);
-    try {
-      const { revision } = await call('POST /api/library/scores', {
-        body: {
-          changes,
-          baseRevision: base,
-          summary: `${character!.term} of ${changes.length} taxa`,
-        },
-      });
-      await saved(`${character!.term}: ${changes.length} taxa saved.`, revision);
-      setEditing(undefined);
-      setTyped({});
-      setProblem(undefined);
-    } catch (error) {
-      setProblem(messageOf(error));
-    } finally {
-      setBusy(false);
-    }
+    const body = { changes, baseRevision: base, summary: `${character!.term} of ${changes.length} taxa` };
+    void saving(() => call('POST /api/library/scores', { body }), {
+      done: async ({ revision }) => {
+        await saved(`${character!.term}: ${changes.length} taxa saved.`, revision);
+        setEditing(undefined);
+        setTyped({});
+      },
+    });
   };
   const items = rows.getVirtualItems();
   const [before, after] = [

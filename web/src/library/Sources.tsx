@@ -9,7 +9,7 @@ import { characterName, qualifiersInWords, valueInWords, type Reconciliation } f
 import { dayLabel } from '@hurrow/core/season';
 import { commonName } from '@hurrow/core/taxon';
 import { MEDIUM_VIEWS } from '@hurrow/core/view';
-import { call, messageOf } from '../app/api.ts';
+import { call } from '../app/api.ts';
 import { courseQuery, useLibrary } from '../app/data.ts';
 import { useFieldDate } from '../app/fieldDate.tsx';
 import { useDraft } from '../app/useDraft.ts';
@@ -17,6 +17,7 @@ import { BroughtBack } from '../drafts/BroughtBack.tsx';
 import { useSaved } from './useSaved.tsx';
 import styles from './library.module.css';
 import { LinkButton, Problem } from '../app/parts.tsx';
+import { useSaving } from '../app/useSaving.ts';
 
 type WrittenSource = Omit<Source, 'id'> & { id?: string };
 
@@ -52,29 +53,23 @@ export default function Sources({ courseId }: { courseId: string }) {
 /** Saves sources, rule and picks together: they make one record. Gives the revision, or nothing when it was refused. */
 function useSettings(library: LibraryAnswer) {
   const saved = useSaved();
-  const [problem, setProblem] = useState<string>();
+  const { save: saving, problem } = useSaving();
   const save = async (change: {
     sources?: WrittenSource[];
     rule?: Reconciliation['rule'];
     picks?: Picks;
   }) => {
-    setProblem(undefined);
-    try {
-      const { revision } = await call('PUT /api/library/sources', {
-        body: {
-          sources: library.sources,
-          rule: library.reconciliation.rule,
-          picks: library.reconciliation.picks ?? {},
-          baseRevision: library.revision,
-          ...change,
-        },
-      });
-      await saved('Saved how sources are reconciled.', revision);
-      return revision;
-    } catch (error) {
-      setProblem(messageOf(error));
-      return undefined;
-    }
+    const body = {
+      sources: library.sources,
+      rule: library.reconciliation.rule,
+      picks: library.reconciliation.picks ?? {},
+      baseRevision: library.revision,
+      ...change,
+    };
+    const answer = await saving(() => call('PUT /api/library/sources', { body }), {
+      done: ({ revision }) => saved('Saved how sources are reconciled.', revision),
+    });
+    return answer?.revision;
   };
   return { save, problem };
 }

@@ -8,7 +8,7 @@ import { dayLabel } from '@hurrow/core/season';
 import { commonName, scientificName } from '@hurrow/core/taxon';
 import { listInWords, viewInWords } from '@hurrow/core/view';
 import { organsInOrder, SHOWN_BY, type Level } from '@hurrow/core/vocabulary';
-import { call, messageOf } from '../app/api.ts';
+import { call } from '../app/api.ts';
 import { StatePicture } from '../app/StatePicture.tsx';
 import { useSaved } from '../library/useSaved.tsx';
 import { useWork } from '../workers/useWork.ts';
@@ -21,6 +21,7 @@ import { askedWhole, type Ground } from './setting.ts';
 import styles from './contrast.module.css';
 import { LinkButton, Opening, Problem } from '../app/parts.tsx';
 import keysStyles from './keys.module.css';
+import { useSaving } from '../app/useSaving.ts';
 
 export type Layout = 'bracketed' | 'indented';
 
@@ -175,26 +176,24 @@ function KeySheet({
   const [title, setTitle] = useState(firstTitle);
   const [now, setNow] = useState(made);
   const [selected, setSelected] = useState<number[]>();
-  const [problem, setProblem] = useState<string>();
+  const { save, problem, say } = useSaving();
   const lines = keyLines(now.key, layout, vocabulary, audience, units);
   const changed = now.key !== made.key;
   const find = (id: string) => profiles.find(({ taxon }) => taxon.id === id)?.taxon;
   const keep = async () => {
     const body = { title, key: now.key, options, baseRevision: held?.revision ?? 0 };
-    try {
-      const { revision } = kept
-        ? await call('PUT /api/library/keys/{id}', { params: { id: kept.id }, body })
-        : await call('POST /api/library/keys', { body });
-      await saved(`“${title}” is kept.`, revision);
-      setProblem(undefined);
-    } catch (error) {
-      setProblem(messageOf(error));
-    }
+    await save(
+      () =>
+        kept
+          ? call('PUT /api/library/keys/{id}', { params: { id: kept.id }, body })
+          : call('POST /api/library/keys', { body }),
+      { done: ({ revision }) => saved(`“${title}” is kept.`, revision) },
+    );
   };
   const drop = () =>
-    call('DELETE /api/library/keys/{id}', { params: { id: kept!.id } })
-      .then(({ revision }) => saved('The key is taken away.', revision))
-      .catch((error: unknown) => setProblem(messageOf(error)));
+    save(() => call('DELETE /api/library/keys/{id}', { params: { id: kept!.id } }), {
+      done: ({ revision }) => saved('The key is taken away.', revision),
+    });
   return (
     <div className={keysStyles['key-page']}>
       <div>
@@ -217,9 +216,7 @@ function KeySheet({
             Walk through it
           </Button>
           <Button
-            onClick={() =>
-              void printSheet('key', { title, key: now.key, layout }, course?.id).then(setProblem)
-            }
+            onClick={() => void printSheet('key', { title, key: now.key, layout }, course?.id).then(say)}
           >
             Print
           </Button>

@@ -12,7 +12,7 @@ import {
 } from '@hurrow/core/rule';
 import { commonName } from '@hurrow/core/taxon';
 import { listInWords } from '@hurrow/core/view';
-import { call, messageOf } from '../app/api.ts';
+import { call } from '../app/api.ts';
 import { useSaved } from '../library/useSaved.tsx';
 import { useWork } from '../workers/useWork.ts';
 import { Working } from '../workers/Working.tsx';
@@ -21,21 +21,21 @@ import { lookalikesQuery } from './lookalikesQuery.ts';
 import type { Ground } from './setting.ts';
 import styles from './rules.module.css';
 import { LinkButton, Problem } from '../app/parts.tsx';
+import { useSaving } from '../app/useSaving.ts';
 
 /** Rules of thumb: those that are kept, each checked against the list; a form for a new one; and what the list itself proposes. */
 export function Rules({ ground }: { ground: Ground }) {
   const held = useQuery(lookalikesQuery).data;
   const saved = useSaved();
-  const [problem, setProblem] = useState<string>();
+  const { save, problem } = useSaving();
   const keep = (rule: Rule & { words?: string }) =>
-    call('POST /api/library/rules', { body: { rule, baseRevision: held?.revision ?? 0 } })
-      .then(({ revision }) => saved('The rule is kept.', revision))
-      .then(() => setProblem(undefined))
-      .catch((error: unknown) => setProblem(messageOf(error)));
+    save(() => call('POST /api/library/rules', { body: { rule, baseRevision: held?.revision ?? 0 } }), {
+      done: ({ revision }) => saved('The rule is kept.', revision),
+    }).then(() => undefined);
   const drop = (id: string) =>
-    call('DELETE /api/library/rules/{id}', { params: { id } })
-      .then(({ revision }) => saved('The rule is taken away.', revision))
-      .catch((error: unknown) => setProblem(messageOf(error)));
+    save(() => call('DELETE /api/library/rules/{id}', { params: { id } }), {
+      done: ({ revision }) => saved('The rule is taken away.', revision),
+    });
   return (
     <div className={styles['rules']}>
       <div>

@@ -5,7 +5,7 @@ import { useMemo, useState } from 'react';
 import { errorOf } from '@hurrow/core/evidence';
 import { characterName } from '@hurrow/core/score';
 import { listInWords } from '@hurrow/core/view';
-import { messageOf, call } from '../app/api.ts';
+import { call } from '../app/api.ts';
 import { useVocabulary } from '../app/data.ts';
 import { useSaved } from '../library/useSaved.tsx';
 import type { ContrastProps } from './contrastProps.ts';
@@ -13,6 +13,7 @@ import { lookalikesQuery, pairKey } from './lookalikesQuery.ts';
 import styles from './contrast.module.css';
 import { LinkButton, Problem } from '../app/parts.tsx';
 import ui from '../app/parts.module.css';
+import { useSaving } from '../app/useSaving.ts';
 
 type Props = ContrastProps & { ranked: string[]; options: object };
 
@@ -80,22 +81,25 @@ function Form({
   const saved = useSaved();
   const [text, setText] = useState(note?.text ?? '');
   const [characters, setCharacters] = useState(note?.characters ?? ranked.slice(0, 1));
-  const [problem, setProblem] = useState<string>();
+  const { save: saving, problem } = useSaving();
   const shown = [...new Set([...characters, ...ranked.slice(0, 12)])].filter((id) => vocabulary.has(id));
   const flip = (id: string) =>
     setCharacters(characters.includes(id) ? characters.filter((other) => other !== id) : [...characters, id]);
   const save = async () => {
-    try {
-      const body = { text, characters, baseRevision: revision };
-      const { revision: made } = await call('PUT /api/library/pairs/{a}/{b}/sure-way', {
-        params: { a: a.taxon.id, b: b.taxon.id },
-        body,
-      });
-      await saved(text.trim() ? 'The sure way is saved.' : 'The sure way is taken away.', made);
-      close();
-    } catch (error) {
-      setProblem(messageOf(error));
-    }
+    const body = { text, characters, baseRevision: revision };
+    await saving(
+      () =>
+        call('PUT /api/library/pairs/{a}/{b}/sure-way', {
+          params: { a: a.taxon.id, b: b.taxon.id },
+          body,
+        }),
+      {
+        done: async ({ revision: made }) => {
+          await saved(text.trim() ? 'The sure way is saved.' : 'The sure way is taken away.', made);
+          close();
+        },
+      },
+    );
   };
   return (
     <form

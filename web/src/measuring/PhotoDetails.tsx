@@ -1,16 +1,16 @@
 import { Button } from 'antd';
-import { useState } from 'react';
 import { LICENCES, mayLeave, type Annotation, type PhotoRecord } from '@hurrow/core/measurement';
 import { MONTHS } from '@hurrow/core/season';
 import type { ShownOrgan } from '@hurrow/core/vocabulary';
 import { organTitle } from '@hurrow/core/vocabulary';
 import { SHOWN_TITLES } from '@hurrow/core/view';
-import { call, messageOf } from '../app/api.ts';
+import { call } from '../app/api.ts';
 import { useVocabulary } from '../app/data.ts';
 import type { useDraft } from '../app/useDraft.ts';
 import { useSaved } from '../library/useSaved.tsx';
 import styles from './measuring.module.css';
 import { Problem } from '../app/parts.tsx';
+import { useSaving } from '../app/useSaving.ts';
 
 /** What is said of a photo: organ, month, credit, licence, and what each mark on it shows. */
 export function PhotoDetails({
@@ -22,7 +22,7 @@ export function PhotoDetails({
 }) {
   const saved = useSaved();
   const { draft, setDraft, changed } = edit;
-  const [problem, setProblem] = useState<string>();
+  const { save: saving, problem } = useSaving();
   const set = <K extends keyof PhotoRecord>(key: K, value: PhotoRecord[K]) =>
     setDraft({ ...draft, [key]: value });
   const setMark = (i: number, mark: Annotation | undefined) =>
@@ -31,20 +31,23 @@ export function PhotoDetails({
       draft.annotations.flatMap((held, k) => (k !== i ? [held] : mark ? [mark] : [])),
     );
   const save = () =>
-    call('PUT /api/library/photos/{photoId}', {
-      params: { photoId },
-      body: { record: draft, baseRevision: edit.base },
-    })
-      .then(async ({ revision }) => {
-        setProblem(undefined);
-        await saved('The photo’s details are saved.', revision);
-        edit.settle(revision);
-      })
-      .catch((error: unknown) => setProblem(messageOf(error)));
+    saving(
+      () =>
+        call('PUT /api/library/photos/{photoId}', {
+          params: { photoId },
+          body: { record: draft, baseRevision: edit.base },
+        }),
+      {
+        done: async ({ revision }) => {
+          await saved('The photo’s details are saved.', revision);
+          edit.settle(revision);
+        },
+      },
+    );
   const takeOut = () =>
-    call('DELETE /api/library/photos/{photoId}', { params: { photoId } })
-      .then((answer) => saved('The photo is taken out.', answer.revision))
-      .catch((error: unknown) => setProblem(messageOf(error)));
+    saving(() => call('DELETE /api/library/photos/{photoId}', { params: { photoId } }), {
+      done: ({ revision }) => saved('The photo is taken out.', revision),
+    });
   return (
     <div className={styles['photo-details']}>
       {problem && <Problem>{problem}</Problem>}

@@ -4,13 +4,14 @@ import { sheetAsScore, sheetStatistics } from '@hurrow/core/measurement';
 import { parseRange, unitFactor, valueInWords, type Qualifiers } from '@hurrow/core/score';
 import type { Character } from '@hurrow/core/vocabulary';
 import { organTitle } from '@hurrow/core/vocabulary';
-import { call, messageOf } from '../app/api.ts';
+import { call } from '../app/api.ts';
 import { useVocabulary } from '../app/data.ts';
 import { useDraft } from '../app/useDraft.ts';
 import { BroughtBack } from '../drafts/BroughtBack.tsx';
 import { useSaved } from '../library/useSaved.tsx';
 import styles from './measuring.module.css';
 import ui from '../app/parts.module.css';
+import { useSaving } from '../app/useSaving.ts';
 
 /** What was measured of one character: its values as they came. */
 export interface SheetRecord {
@@ -51,7 +52,7 @@ export function Sheet(props: SheetProps) {
     revision,
   );
   const [text, setText] = useState('');
-  const [problem, setProblem] = useState<string>();
+  const { save: saving, problem, say } = useSaving();
   const [taken, setTaken] = useState(measured?.key);
   if (measured && measured.key !== taken && character) {
     setTaken(measured.key);
@@ -60,26 +61,30 @@ export function Sheet(props: SheetProps) {
   const typed = character && text.trim() ? readValue(text, character) : undefined;
   const shown = [...values.map(({ value }) => value), ...(typed && typeof typed === 'number' ? [typed] : [])];
   const add = () => {
-    if (typeof typed !== 'number') return setProblem(typed);
-    setProblem(undefined);
+    if (typeof typed !== 'number') return say(typed);
+    say(undefined);
     setValues([...values, { value: typed }]);
     setText('');
   };
   const save = () =>
-    call('PUT /api/library/taxa/{taxonId}/sheets', {
-      params: { taxonId },
-      body: {
-        characterId: character!.id,
-        qualifiers: held?.qualifiers ?? {},
-        values,
-        baseRevision: edit.base,
+    saving(
+      () =>
+        call('PUT /api/library/taxa/{taxonId}/sheets', {
+          params: { taxonId },
+          body: {
+            characterId: character!.id,
+            qualifiers: held?.qualifiers ?? {},
+            values,
+            baseRevision: edit.base,
+          },
+        }),
+      {
+        done: async ({ revision: written }) => {
+          await saved(`${character!.term}: ${values.length} measurements saved.`, written);
+          edit.settle(written);
+        },
       },
-    })
-      .then(async ({ revision: written }) => {
-        await saved(`${character!.term}: ${values.length} measurements saved.`, written);
-        edit.settle(written);
-      })
-      .catch((error: unknown) => setProblem(messageOf(error)));
+    );
   return (
     <aside className={styles['sheet']} aria-label="Measuring sheet">
       <label className={ui['field-line']}>

@@ -1,6 +1,6 @@
 import type { Backup } from '@hurrow/contract/backups';
 import { Button } from 'antd';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { counted } from '@hurrow/core/words';
 import { call, messageOf } from '../app/api.ts';
@@ -8,20 +8,15 @@ import { momentInWords, sizeInWords, stateOfBackups, whatRestoringDoes } from '.
 import styles from './people.module.css';
 import { Notice, Problem } from '../app/parts.tsx';
 import ui from '../app/parts.module.css';
-
-const KEY = ['backups'];
+import { STALE, useSaving } from '../app/useSaving.ts';
 
 /** Backups of everything: made, looked into, taken away and restored by the owner. */
 export function Backups() {
-  const queries = useQueryClient();
   const held = useQuery({
-    queryKey: KEY,
+    queryKey: STALE.backups,
     queryFn: () => call('GET /api/backups'),
   });
-  const make = useMutation({
-    mutationFn: () => call('POST /api/backups'),
-    onSuccess: () => queries.invalidateQueries({ queryKey: KEY }),
-  });
+  const { save, saving, problem } = useSaving();
   if (held.error) return <Problem>{messageOf(held.error)}</Problem>;
   if (!held.data) return null;
   const { backups, shelf, days } = held.data;
@@ -32,12 +27,12 @@ export function Backups() {
       <p className={state.calm ? 'quiet' : ui['notice']}>{state.words}</p>
       <Button
         type={state.calm ? 'default' : 'primary'}
-        loading={make.isPending}
-        onClick={() => make.mutate()}
+        loading={saving}
+        onClick={() => void save(() => call('POST /api/backups'), { stale: [STALE.backups] })}
       >
-        {make.isPending ? 'Making and checking it…' : 'Back up now'}
+        {saving ? 'Making and checking it…' : 'Back up now'}
       </Button>
-      {make.error && <Problem>{messageOf(make.error)}</Problem>}
+      {problem && <Problem>{problem}</Problem>}
       {backups.length > 0 && (
         <table className={styles['people']}>
           <thead>
@@ -107,27 +102,29 @@ function BackupRow({ backup }: { backup: Backup }) {
 
 function Restoring({ backup, leave }: { backup: Backup; leave(): void }) {
   const { name } = backup;
-  const restore = useMutation({
-    mutationFn: () => call('POST /api/backups/{name}/restore', { params: { name }, body: { sure: name } }),
-  });
-  if (restore.data)
+  const { save, saving, problem } = useSaving();
+  const [restored, setRestored] = useState<{ back: number }>();
+  const restore = () =>
+    save(() => call('POST /api/backups/{name}/restore', { params: { name }, body: { sure: name } }), {
+      done: setRestored,
+    });
+  if (restored)
     return (
       <Notice>
-        Restored.{' '}
-        {restore.data.back > 0 && `${counted(restore.data.back, 'answer')} that came later are back. `}
+        Restored. {restored.back > 0 && `${counted(restored.back, 'answer')} that came later are back. `}
         <a href="/">Sign in again</a>
       </Notice>
     );
   return (
     <>
       <p>{whatRestoringDoes(backup)}</p>
-      <Button danger loading={restore.isPending} onClick={() => restore.mutate()}>
+      <Button danger loading={saving} onClick={() => void restore()}>
         Restore this backup
       </Button>{' '}
-      <Button onClick={leave} disabled={restore.isPending}>
+      <Button onClick={leave} disabled={saving}>
         Leave all as it is
       </Button>
-      {restore.error && <Problem>{messageOf(restore.error)}</Problem>}
+      {problem && <Problem>{problem}</Problem>}
     </>
   );
 }

@@ -2,7 +2,7 @@ import type { Account, NewAccount, PasswordChange } from '@hurrow/contract/accou
 import type { Role } from '@hurrow/contract/endpoint';
 import type { Session } from '@hurrow/contract/session';
 import { App, Button } from 'antd';
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
 import { call, messageOf } from '../app/api.ts';
 import { NamesKept } from '../keeping/NamesKept.tsx';
@@ -11,6 +11,7 @@ import field from '../app/field.module.css';
 import styles from './people.module.css';
 import { Notice, Problem } from '../app/parts.tsx';
 import ui from '../app/parts.module.css';
+import { STALE, useSaving } from '../app/useSaving.ts';
 
 const MAY: Record<Role, string> = {
   student: '',
@@ -43,20 +44,15 @@ const fieldsOf = <Fields,>(form: HTMLFormElement) => Object.fromEntries(new Form
 
 /** Everyone who teaches here, with what the owner can do for them. */
 function Teachers() {
-  const queries = useQueryClient();
-  const held = useQuery({ queryKey: ['accounts'], queryFn: () => call('GET /api/accounts') });
-  const [problem, setProblem] = useState<string>();
+  const { save, problem } = useSaving();
+  const held = useQuery({ queryKey: STALE.accounts, queryFn: () => call('GET /api/accounts') });
   /** A first password is shown once, until the page is left. */
   const [first, setFirst] = useState<{ name: string; password: string }>();
   const run = async (work: () => Promise<object>, name: string) => {
-    setProblem(undefined);
-    try {
-      const answer = await work();
-      if ('password' in answer) setFirst({ name, password: String(answer.password) });
-      await queries.invalidateQueries({ queryKey: ['accounts'] });
-    } catch (error) {
-      setProblem(messageOf(error));
-    }
+    await save(work, {
+      done: (answer) => 'password' in answer && setFirst({ name, password: String(answer.password) }),
+      stale: [STALE.accounts],
+    });
   };
   const add = (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault();

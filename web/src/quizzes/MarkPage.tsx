@@ -1,15 +1,16 @@
 import type { WholeCourse } from '@hurrow/contract/courses';
 import type { MarkedAnswer, Marks, Quiz } from '@hurrow/contract/quizzes';
-import { App, Button } from 'antd';
+import { Button } from 'antd';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answerText } from '@hurrow/core/names';
 import { call, messageOf } from '../app/api.ts';
 import { MarkSheet } from './MarkSheet.tsx';
 import { OpenedAnswer } from './OpenedAnswer.tsx';
-import { marksQuery, useRefreshMarks } from './quizData.ts';
+import { marksQuery, useMarking } from './quizData.ts';
 import { Rulings } from './Rulings.tsx';
 import ui from '../app/parts.module.css';
+import { Problem } from '../app/parts.tsx';
 
 /** Marks: answers to rule on first, then the papers and the stations. Marks follow from rules and rulings; any can be overruled. */
 export function MarkPage({ course, quiz }: { course: WholeCourse; quiz: Quiz }) {
@@ -42,25 +43,25 @@ export function MarkPage({ course, quiz }: { course: WholeCourse; quiz: Quiz }) 
 
 /** Answers of one student at one station from two devices that differ. */
 function Conflicts({ marks, quiz }: { marks: Marks; quiz: Quiz }) {
-  const refresh = useRefreshMarks();
-  const { message } = App.useApp();
+  const { mark, problem } = useMarking();
   const found = marks.answers.filter((answer) => answer.conflicting.length > 0);
   if (found.length === 0) return null;
   const decide = (answer: MarkedAnswer, written: MarkedAnswer['written']) =>
-    call('POST /api/quizzes/{quizId}/paper', {
-      params: { quizId: quiz.id },
-      body: {
-        studentId: answer.studentId,
-        stationId: answer.stationId,
-        answer: written,
-        decide: true,
-      },
-    })
-      .then(refresh)
-      .catch((error: unknown) => void message.error(messageOf(error)));
+    mark(() =>
+      call('POST /api/quizzes/{quizId}/paper', {
+        params: { quizId: quiz.id },
+        body: {
+          studentId: answer.studentId,
+          stationId: answer.stationId,
+          answer: written,
+          decide: true,
+        },
+      }),
+    );
   return (
     <section className={ui['notice']}>
       <h2>Two devices say different things</h2>
+      {problem && <Problem>{problem}</Problem>}
       {found.map((answer) => (
         <p key={answer.responseId}>
           {marks.students.find((student) => student.id === answer.studentId)?.name}, station{' '}

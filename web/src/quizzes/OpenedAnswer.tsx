@@ -5,8 +5,8 @@ import { Button } from 'antd';
 import { useState, type FormEvent } from 'react';
 import type { AnswerPart } from '@hurrow/core/names';
 import { commonName, scientificName } from '@hurrow/core/taxon';
-import { call, messageOf } from '../app/api.ts';
-import { useRefreshMarks } from './quizData.ts';
+import { call } from '../app/api.ts';
+import { useMarking } from './quizData.ts';
 import { equalTo, pointsInWords } from './marking.ts';
 import styles from './marking.module.css';
 import { LinkButton, Problem } from '../app/parts.tsx';
@@ -22,17 +22,9 @@ interface OpenedProps {
 /** One answer, part by part, with what its mark rests on and the way to overrule it. */
 export function OpenedAnswer(props: OpenedProps) {
   const { answer, marks, course, quiz, onClose } = props;
-  const refresh = useRefreshMarks();
-  const [problem, setProblem] = useState<string>();
+  const { mark, problem } = useMarking();
   const station = marks.stations.find((entry) => entry.id === answer.stationId)!;
   const truth = marks.list.find((taxon) => taxon.id === station.taxonId)!;
-  const done = (work: Promise<unknown>) =>
-    work
-      .then(() => {
-        setProblem(undefined);
-        return refresh();
-      })
-      .catch((error: unknown) => setProblem(messageOf(error)));
   return (
     <aside className={styles['opened']} aria-label="One answer" aria-live="polite">
       <h2>
@@ -60,7 +52,7 @@ export function OpenedAnswer(props: OpenedProps) {
           {answer.ruling.reason ? `: ${answer.ruling.reason}` : ''}.{' '}
           <LinkButton
             onClick={() =>
-              void done(
+              void mark(() =>
                 call('DELETE /api/quizzes/{quizId}/rulings/{rulingId}', {
                   params: { quizId: quiz.id, rulingId: answer.ruling!.id },
                 }),
@@ -75,7 +67,7 @@ export function OpenedAnswer(props: OpenedProps) {
         {...props}
         truth={truth.id}
         send={(body) =>
-          done(call('POST /api/quizzes/{quizId}/rulings', { params: { quizId: quiz.id }, body }))
+          mark(() => call('POST /api/quizzes/{quizId}/rulings', { params: { quizId: quiz.id }, body }))
         }
       />
       {problem && <Problem>{problem}</Problem>}
@@ -94,7 +86,7 @@ function Overrule({
   marks,
   truth,
   send,
-}: OpenedProps & { truth: string; send(body: RulingBody): Promise<void> }) {
+}: OpenedProps & { truth: string; send(body: RulingBody): Promise<unknown> }) {
   const { parts, resolution } = answer.mark;
   const [points, setPoints] = useState<Partial<Record<AnswerPart, string>>>({});
   const [countsAs, setCountsAs] = useState(resolution.taxonId ?? '');
@@ -115,7 +107,7 @@ function Overrule({
       points: Object.keys(byHand).length ? byHand : null,
       only: alone ? { studentId: answer.studentId, stationId: answer.stationId } : null,
       reason,
-    }).then(() => setPoints({}));
+    }).then((done) => done !== undefined && setPoints({}));
   };
   return (
     <form className={styles['overrule']} onSubmit={submit}>

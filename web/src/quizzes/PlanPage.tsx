@@ -8,7 +8,7 @@ import { readLibrary } from '@hurrow/core/library';
 import { dayOfYear } from '@hurrow/core/season';
 import { commonName, scientificName } from '@hurrow/core/taxon';
 import { MEDIUM_TITLES } from '@hurrow/core/view';
-import { call, messageOf } from '../app/api.ts';
+import { call } from '../app/api.ts';
 import { useLibrary } from '../app/data.ts';
 import { sessionQuery } from '../app/session.ts';
 import { BroughtBack } from '../drafts/BroughtBack.tsx';
@@ -20,6 +20,7 @@ import { StationLine } from './StationLine.tsx';
 import { ViewEditor } from './ViewEditor.tsx';
 import styles from './quizzes.module.css';
 import { Notice, Problem } from '../app/parts.tsx';
+import { STALE, useSaving } from '../app/useSaving.ts';
 
 /** Plans a quiz by picking taxa, view and medium; says of each station what stands against it. */
 export function PlanPage({ course, quiz }: { course: WholeCourse; quiz: Quiz | undefined }) {
@@ -58,7 +59,7 @@ export function PlanPage({ course, quiz }: { course: WholeCourse; quiz: Quiz | u
   const day = dayOfYear(heldOn);
   const setStations = (next: Planned[]) => kept.set({ ...kept.value, stations: next });
   const [open, setOpen] = useState(0);
-  const [problem, setProblem] = useState<string>();
+  const { save, saving, problem } = useSaving();
   const fixed = quiz !== undefined && quiz.state !== 'planned';
   const list = useMemo(
     () =>
@@ -81,37 +82,32 @@ export function PlanPage({ course, quiz }: { course: WholeCourse; quiz: Quiz | u
     setStations(moved(stations, i, by));
     setOpen(i + by);
   };
-  const save = async (): Promise<string | undefined> => {
-    setProblem(undefined);
-    try {
-      const body = { title, heldOn, stations };
-      const id = quiz
-        ? (await call('PUT /api/quizzes/{quizId}', { params: { quizId: quiz.id }, body }), quiz.id)
-        : (await call('POST /api/courses/{courseId}/quizzes', { params: { courseId: course.id }, body })).id;
-      kept.settle(kept.value);
-      await queries.invalidateQueries({ queryKey: ['course', course.id] });
-      await queries.invalidateQueries({ queryKey: ['quiz', id] });
-      return id;
-    } catch (error) {
-      setProblem(messageOf(error));
-      return undefined;
-    }
+  const savePlan = () => {
+    const body = { title, heldOn, stations };
+    return save(
+      async () =>
+        quiz
+          ? (await call('PUT /api/quizzes/{quizId}', { params: { quizId: quiz.id }, body }), quiz.id)
+          : (await call('POST /api/courses/{courseId}/quizzes', { params: { courseId: course.id }, body }))
+              .id,
+      {
+        done: async (id) => {
+          kept.settle(kept.value);
+          await queries.invalidateQueries({ queryKey: STALE.course(course.id) });
+          await queries.invalidateQueries({ queryKey: STALE.quiz(id) });
+          void message.success('The plan is saved.');
+          if (!quiz) void go(`/c/${course.id}/quizzes/${id}/run`);
+        },
+      },
+    );
   };
-  const saveAndStay = async () => {
-    const id = await save();
-    if (!id) return;
-    void message.success('The plan is saved.');
-    if (!quiz) void go(`/c/${course.id}/quizzes/${id}/run`);
-  };
-  const drop = async () => {
-    try {
-      await call('DELETE /api/quizzes/{quizId}', { params: { quizId: quiz!.id } });
-      await queries.invalidateQueries({ queryKey: ['course', course.id] });
-      void go(`/c/${course.id}/quizzes`);
-    } catch (error) {
-      setProblem(messageOf(error));
-    }
-  };
+  const drop = () =>
+    save(() => call('DELETE /api/quizzes/{quizId}', { params: { quizId: quiz!.id } }), {
+      done: async () => {
+        await queries.invalidateQueries({ queryKey: STALE.course(course.id) });
+        void go(`/c/${course.id}/quizzes`);
+      },
+    });
   const shown = stations[Math.min(open, stations.length - 1)];
   const find = (id: string) => profileOf(id);
   return (
@@ -191,7 +187,7 @@ export function PlanPage({ course, quiz }: { course: WholeCourse; quiz: Quiz | u
             </Button>
             {problem && <Problem>{problem}</Problem>}
             <p className={styles['plan-foot']}>
-              <Button type="primary" onClick={() => void saveAndStay()}>
+              <Button type="primary" loading={saving} onClick={() => void savePlan()}>
                 Save the plan
               </Button>{' '}
               {quiz && <Button onClick={() => void drop()}>Remove this quiz</Button>}

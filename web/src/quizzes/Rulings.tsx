@@ -1,29 +1,25 @@
 import type { Marks, Quiz } from '@hurrow/contract/quizzes';
-import { App } from 'antd';
 import { scientificName } from '@hurrow/core/taxon';
 import { counted } from '@hurrow/core/words';
-import { call, messageOf } from '../app/api.ts';
-import { useRefreshMarks } from './quizData.ts';
+import { call } from '../app/api.ts';
+import { useMarking } from './quizData.ts';
 import { ruledOn, toRule, type AnswerGroup } from './marking.ts';
 import styles from './quizzes.module.css';
-import { LinkButton } from '../app/parts.tsx';
+import { LinkButton, Problem } from '../app/parts.tsx';
 
 /** Equal answers that the rules could not read, ruled once for all papers; and what has been ruled, with the way back. */
 export function Rulings({ marks, quiz }: { marks: Marks; quiz: Quiz }) {
-  const refresh = useRefreshMarks();
-  const { message } = App.useApp();
+  const { mark, problem } = useMarking();
   const [open, ruled] = [toRule(marks), ruledOn(marks)];
-  const done = (work: Promise<unknown>) =>
-    void work.then(refresh).catch((error: unknown) => void message.error(messageOf(error)));
   const rule = ({ truth, answers }: AnswerGroup, countsAs: string | null) =>
-    done(
+    void mark(() =>
       call('POST /api/quizzes/{quizId}/rulings', {
         params: { quizId: quiz.id },
         body: { truth, answer: nameOnly(answers[0]!.written), countsAs },
       }),
     );
   const takeBack = (group: AnswerGroup) =>
-    done(
+    void mark(() =>
       call('DELETE /api/quizzes/{quizId}/rulings/{rulingId}', {
         params: { quizId: quiz.id, rulingId: group.answers[0]!.ruling!.id },
       }),
@@ -31,6 +27,7 @@ export function Rulings({ marks, quiz }: { marks: Marks; quiz: Quiz }) {
   if (open.length + ruled.length === 0) return null;
   return (
     <section className={styles['to-rule']}>
+      {problem && <Problem>{problem}</Problem>}
       {open.length > 0 && (
         <>
           <h2>{counted(open.length, 'answer')} to rule on</h2>

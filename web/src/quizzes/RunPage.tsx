@@ -6,7 +6,7 @@ import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { scientificName } from '@hurrow/core/taxon';
 import { MEDIUM_TITLES } from '@hurrow/core/view';
-import { call, messageOf } from '../app/api.ts';
+import { call } from '../app/api.ts';
 import { useLibrary } from '../app/data.ts';
 import { ImportFile } from '../app/ImportFile.tsx';
 import { PaperEntry } from './PaperEntry.tsx';
@@ -16,6 +16,7 @@ import { useLive } from './useLive.ts';
 import { LinkButton, Problem } from '../app/parts.tsx';
 import ui from '../app/parts.module.css';
 import styles from './quizzes.module.css';
+import { useSaving } from '../app/useSaving.ts';
 
 /** Opens and closes a quiz, shows who has answered, and takes answers from paper. */
 export function RunPage({ course, quiz }: { course: WholeCourse; quiz: Quiz }) {
@@ -26,7 +27,7 @@ export function RunPage({ course, quiz }: { course: WholeCourse; quiz: Quiz }) {
   const [search, setSearch] = useSearchParams();
   const mode = search.get('enter');
   const marks = useQuery({ ...marksQuery(quiz.id), enabled: mode === 'paper' });
-  const [problem, setProblem] = useState<string>();
+  const { save, problem } = useSaving();
   const refresh = async () => {
     const stale = {
       predicate: ({ queryKey }: Query) =>
@@ -38,16 +39,14 @@ export function RunPage({ course, quiz }: { course: WholeCourse; quiz: Quiz }) {
   };
   const at = { params: { quizId: quiz.id } };
   const [working, setWorking] = useState<string>();
-  const act = async (work: Promise<unknown>, said: string, meanwhile = 'Working…') => {
-    setProblem(undefined);
+  const act = async (work: () => Promise<unknown>, said: string, meanwhile = 'Working…') => {
     setWorking(meanwhile);
-    try {
-      await work;
-      await refresh();
-      void message.success(said);
-    } catch (error) {
-      setProblem(messageOf(error));
-    }
+    await save(work, {
+      done: async () => {
+        await refresh();
+        void message.success(said);
+      },
+    });
     setWorking(undefined);
   };
   const taxonName = (id: string) => {
@@ -65,7 +64,7 @@ export function RunPage({ course, quiz }: { course: WholeCourse; quiz: Quiz }) {
               disabled={working !== undefined}
               onClick={() =>
                 void act(
-                  call('POST /api/quizzes/{quizId}/open', at),
+                  () => call('POST /api/quizzes/{quizId}/open', at),
                   'The quiz is open.',
                   `Fixing ${quiz.stations.length} stations with their names and drawings…`,
                 )
@@ -80,7 +79,9 @@ export function RunPage({ course, quiz }: { course: WholeCourse; quiz: Quiz }) {
             Students sign in with course code <strong className={ui['code']}>{course.code}</strong>.{' '}
             <Button
               type="primary"
-              onClick={() => void act(call('POST /api/quizzes/{quizId}/close', at), 'The quiz is closed.')}
+              onClick={() =>
+                void act(() => call('POST /api/quizzes/{quizId}/close', at), 'The quiz is closed.')
+              }
             >
               Close the quiz
             </Button>
@@ -89,7 +90,9 @@ export function RunPage({ course, quiz }: { course: WholeCourse; quiz: Quiz }) {
         {quiz.state === 'closed' && (
           <>
             <Button
-              onClick={() => void act(call('POST /api/quizzes/{quizId}/open', at), 'The quiz is open again.')}
+              onClick={() =>
+                void act(() => call('POST /api/quizzes/{quizId}/open', at), 'The quiz is open again.')
+              }
             >
               Open again
             </Button>{' '}
@@ -97,7 +100,8 @@ export function RunPage({ course, quiz }: { course: WholeCourse; quiz: Quiz }) {
               type={quiz.released ? 'default' : 'primary'}
               onClick={() =>
                 void act(
-                  call('POST /api/quizzes/{quizId}/release', { ...at, body: { released: !quiz.released } }),
+                  () =>
+                    call('POST /api/quizzes/{quizId}/release', { ...at, body: { released: !quiz.released } }),
                   quiz.released ? 'Results are hidden.' : 'Students see their own result now.',
                 )
               }
@@ -163,10 +167,11 @@ export function RunPage({ course, quiz }: { course: WholeCourse; quiz: Quiz }) {
                     <LinkButton
                       onClick={() =>
                         void act(
-                          call('POST /api/quizzes/{quizId}/stations/{stationId}/void', {
-                            params: { ...at.params, stationId: station.id },
-                            body: { voided: !station.voided },
-                          }),
+                          () =>
+                            call('POST /api/quizzes/{quizId}/stations/{stationId}/void', {
+                              params: { ...at.params, stationId: station.id },
+                              body: { voided: !station.voided },
+                            }),
                           station.voided
                             ? 'The station counts again.'
                             : 'The station is left out of all marks.',

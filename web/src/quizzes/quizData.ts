@@ -1,5 +1,6 @@
-import { queryOptions, useQueryClient } from '@tanstack/react-query';
+import { queryOptions } from '@tanstack/react-query';
 import { call } from '../app/api.ts';
+import { STALE, useSaving } from '../app/useSaving.ts';
 
 export const quizQuery = (id: string) =>
   queryOptions({
@@ -13,11 +14,9 @@ export const marksQuery = (id: string) =>
     queryFn: () => call('GET /api/quizzes/{quizId}/marks', { params: { quizId: id } }),
   });
 
-/** Loads again what follows from marks. */
-export function useRefreshMarks() {
-  const queries = useQueryClient();
-  return () =>
-    queries.invalidateQueries({
-      predicate: ({ queryKey }) => ['marks', 'confusions'].includes(String(queryKey[0])),
-    });
+/** Changes marks, and loads again what follows from them. */
+export function useMarking() {
+  const { save, problem } = useSaving();
+  const mark = (work: () => Promise<unknown>) => save(work, { stale: [STALE.marks, STALE.confusions] });
+  return { mark, problem };
 }

@@ -32,6 +32,7 @@ import { RangeMap, STATUS_LOOK, type Tool } from './RangeMap.tsx';
 import { LinkButton, Notice, Problem } from '../app/parts.tsx';
 import ui from '../app/parts.module.css';
 import styles from './range.module.css';
+import { useSaving } from '../app/useSaving.ts';
 
 interface RangeAnswer {
   range: Range;
@@ -90,39 +91,33 @@ function RangeEditor({ courseId, taxon, held, elevation }: EditorProps) {
   const [view, setView] = useState<MapView>(() => viewOf(held.range.cells, site));
   const [cursor, setCursor] = useState(() => cellAt(site?.latitude ?? 45, site?.longitude ?? -100));
   const [said, setSaid] = useState<string[]>([]);
-  const [problem, setProblem] = useState<string>();
-  const [busy, setBusy] = useState(false);
+  const { save: saving, saving: busy, problem, say } = useSaving();
   const remember = () => setPast([...past.slice(-40), cells]);
   const paintCells = (painted: string[]) =>
     setRange((before) => ({
       ...before,
       cells: paint(before.cells, painted, tool === 'erase' || tool === 'move' ? undefined : tool),
     }));
-  const save = async () => {
-    setBusy(true);
-    setProblem(undefined);
-    try {
-      const { revision } = await call('PUT /api/library/taxa/{taxonId}/range', {
-        params: { taxonId: taxon.id },
-        body: {
-          range,
-          baseRevision: edit.base,
+  const save = () =>
+    saving(
+      () =>
+        call('PUT /api/library/taxa/{taxonId}/range', {
+          params: { taxonId: taxon.id },
+          body: { range, baseRevision: edit.base },
+        }),
+      {
+        done: async ({ revision }) => {
+          await saved(`The range of ${commonName(taxon)} is saved.`, revision);
+          edit.settle(revision);
         },
-      });
-      await saved(`The range of ${commonName(taxon)} is saved.`, revision);
-      edit.settle(revision);
-    } catch (error) {
-      setProblem(messageOf(error));
-    } finally {
-      setBusy(false);
-    }
-  };
+      },
+    );
   const take = async (file: File | undefined) => {
     if (!file) return;
     const read = readFile(await file.text(), taxon);
-    if (typeof read === 'string') return setProblem(read);
+    if (typeof read === 'string') return say(read);
     remember();
-    setProblem(undefined);
+    say(undefined);
     setCells({ ...cells, ...read.cells });
     setView(viewOf({ ...cells, ...read.cells }, site));
     setSaid([
