@@ -6,7 +6,7 @@ import { useKeys } from '../app/keys.ts';
 import { PairMatrix } from './PairMatrix.tsx';
 import { reteachingOf } from './reteaching.ts';
 import { Unnamed } from './Unnamed.tsx';
-import type { PairOfTaxa } from './useConfusions.ts';
+import type { PairOfTaxa } from './counting.ts';
 import { percent, percentRange, type Names } from './useNames.ts';
 import ui from '../app/parts.module.css';
 import styles from './confusions.module.css';

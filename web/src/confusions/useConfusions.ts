@@ -1,52 +1,14 @@
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
-import { answerId, confusedPairs, type ConfusedPair, type NamedAnswer } from '@hurrow/core/confusion';
 import { confusionsQuery } from '../app/data.ts';
+import { countedOf } from './counting.ts';
 
-/** Both directions of a confusion under one head. */
-export interface PairOfTaxa {
-  /** The taxon that is missed more often of the two. */
-  a: string;
-  b: string;
-  /** a called b, and b called a. */
-  ab: ConfusedPair | undefined;
-  ba: ConfusedPair | undefined;
-  count: number;
-}
+const NOTHING = { stations: [], answers: [] };
 
 /** The confusions of a course, stations that are voided or left out aside: counted, and joined into pairs, most frequent first. */
 export function useConfusions(courseId: string) {
   const query = useQuery(confusionsQuery(courseId));
-  const data = query.data;
-  const counted = useMemo(() => {
-    if (!data)
-      return { answers: [] as NamedAnswer[], directed: [] as ConfusedPair[], pairs: [] as PairOfTaxa[] };
-    const stations = new Map(
-      data.stations
-        .filter(({ voided, leftOut }) => !voided && !leftOut)
-        .map((station) => [station.id, station]),
-    );
-    const answers = data.answers.flatMap((answer): NamedAnswer[] => {
-      const station = stations.get(answer.stationId);
-      if (!station) return [];
-      const { studentId, stationId, quizId, named } = answer;
-      return [{ answerId: answerId(answer), studentId, stationId, quizId, truth: station.truth, named }];
-    });
-    const directed = confusedPairs(answers);
-    return { answers, directed, pairs: joined(directed) };
-  }, [data]);
+  const { data } = query;
+  const counted = useMemo(() => countedOf(data ?? NOTHING), [data]);
   return { query, data, ...counted };
-}
-
-function joined(directed: readonly ConfusedPair[]): PairOfTaxa[] {
-  const pairs = new Map<string, PairOfTaxa>();
-  for (const pair of directed) {
-    const key = [pair.truth, pair.answer].sort().join(' ');
-    const held = pairs.get(key);
-    if (held) {
-      held.ba = pair;
-      held.count += pair.count;
-    } else pairs.set(key, { a: pair.truth, b: pair.answer, ab: pair, ba: undefined, count: pair.count });
-  }
-  return [...pairs.values()].sort((x, y) => y.count - x.count);
 }

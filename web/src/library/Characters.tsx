@@ -21,6 +21,7 @@ import styles from './library.module.css';
 import { Problem } from '../app/parts.tsx';
 import ui from '../app/parts.module.css';
 import { useSaving } from '../app/useSaving.ts';
+import { characterOf } from './characterDraft.ts';
 
 /** All characters of the library by organ, and one of them with its words, states and misread rates. */
 export default function Characters() {
@@ -93,13 +94,6 @@ const blank = (organ: Organ): Character => ({
   misread: { careful: 0.02, novice: 0.1 },
 });
 
-const slug = (text: string) =>
-  text
-    .toLowerCase()
-    .normalize('NFD')
-    .replace(/[^a-z0-9]+/g, '-')
-    .replace(/^-|-$/g, '');
-
 const KINDS: [CharacterKind, boolean, string][] = [
   ['categorical', false, 'one of several states'],
   ['categorical', true, 'states that may occur together'],
@@ -145,36 +139,18 @@ function CharacterForm({
     );
   const hasStates = draft.kind === 'categorical' || draft.kind === 'ordinal';
   const save = async () => {
-    const states = hasStates
-      ? draft.states
-          .filter((state) => state.term.trim())
-          .map((state) => ({
-            ...state,
-            id: state.id || slug(state.term),
-            plain: state.plain.trim() || state.term,
-            definition: state.definition.trim() || state.term,
-          }))
-      : [];
-    const id = draft.id || `${draft.organ}.own-${slug(draft.term)}`;
-    const { unit, ...rest } = draft;
-    const body: Character = {
-      ...rest,
-      id,
-      plain: draft.plain.trim() || draft.term,
-      states,
-      ...(draft.kind === 'measure' ? { unit: unit ?? 'cm' } : {}),
-    };
+    const body = characterOf(draft);
     await saving.save(
       () =>
         call('PUT /api/library/characters/{characterId}', {
-          params: { characterId: id },
+          params: { characterId: body.id },
           body: { character: body, baseRevision: base },
         }),
       {
         done: async ({ revision }) => {
           await saved(`${draft.term} is saved.`, revision);
           settle(revision);
-          onSaved(id);
+          onSaved(body.id);
         },
       },
     );

@@ -11,8 +11,6 @@ import {
   qualifiersInWords,
   slipOf,
   valueInWords,
-  type Qualifiers,
-  type ScoreValue,
 } from '@hurrow/core/score';
 import { commonName } from '@hurrow/core/taxon';
 import type { Character } from '@hurrow/core/vocabulary';
@@ -24,14 +22,7 @@ import { useSaved } from './useSaved.tsx';
 import styles from './library.module.css';
 import { LinkButton, Notice, Problem } from '../app/parts.tsx';
 import { useSaving } from '../app/useSaving.ts';
-
-interface BulkChange {
-  taxonId: string;
-  characterId: string;
-  sourceId: string;
-  qualifiers: Qualifiers;
-  value: ScoreValue | null;
-}
+import { changesDown } from './bulk.ts';
 
 const BEGINNING = ['leaf.shape', 'needle.bands', 'twig.arrangement', 'bud.scales', 'bark.surface'];
 
@@ -76,29 +67,21 @@ export default function SideBySide({ courseId }: { courseId: string }) {
   };
   const character = editing ? vocabulary.get(editing) : undefined;
   const save = async () => {
-    const changes: BulkChange[] = [];
-    for (const profiled of rowsShown) {
-      const text = typed[profiled.taxon.id];
-      if (text === undefined || !character) continue;
-      const change = {
-        taxonId: profiled.taxon.id,
-        characterId: character.id,
-        sourceId: source,
-        qualifiers: {},
-      };
-      if (!text.trim()) {
-        if (heldBy(profiled, character)) changes.push({ ...change, value: null });
-        continue;
-      }
-      const read = parseScore(text, character);
-      if (!read.ok) return say(`${commonName(profiled.taxon)}: ${read.problem}`);
-      changes.push({ ...change, value: read.value });
-    }
+    if (!character) return;
+    const read = changesDown(
+      rowsShown,
+      typed,
+      character,
+      source,
+      (profiled) => heldBy(profiled, character) !== undefined,
+    );
+    if ('problem' in read) return say(read.problem);
+    const { changes } = read;
     if (changes.length === 0) return setEditing(undefined);
-    const body = { changes, baseRevision: base, summary: `${character!.term} of ${changes.length} taxa` };
+    const body = { changes, baseRevision: base, summary: `${character.term} of ${changes.length} taxa` };
     void saving(() => call('POST /api/library/scores', { body }), {
       done: async ({ revision }) => {
-        await saved(`${character!.term}: ${changes.length} taxa saved.`, revision);
+        await saved(`${character.term}: ${changes.length} taxa saved.`, revision);
         setEditing(undefined);
         setTyped({});
       },

@@ -1,31 +1,12 @@
 import type { Photo } from '@hurrow/contract/photos';
 import { useRef, useState } from 'react';
-import {
-  angleAt,
-  KNOWN_SIZES,
-  lengthOf,
-  scaleOf,
-  type Annotation,
-  type Pixel,
-} from '@hurrow/core/measurement';
+import { KNOWN_SIZES, type Annotation, type Pixel } from '@hurrow/core/measurement';
 import { useVocabulary } from '../app/data.ts';
 import { Marks } from './Marks.tsx';
 import styles from './measuring.module.css';
 import ui from '../app/parts.module.css';
 import { color } from '../app/tokens.ts';
-
-type Tool = 'scale' | 'length' | 'angle' | 'count' | Annotation['shape'];
-
-const TOOLS: [Tool, string, string][] = [
-  ['scale', 'Set scale', 'Click both ends of something of known size.'],
-  ['length', 'Length', 'Click along the line, then press Enter or click the last point again.'],
-  ['angle', 'Angle', 'Click one arm, the corner, the other arm.'],
-  ['count', 'Count', 'Click each tooth, lobe or needle, then press Enter.'],
-  ['circle', 'Circle', 'Click the middle, then the edge of what it shows.'],
-  ['arrow', 'Arrow', 'Click where the arrow begins, then what it points at.'],
-  ['label', 'Label', 'Click what it names, then where the words shall stand.'],
-  ['inset', 'Inset', 'Click two corners of the part to show larger.'],
-];
+import { crossAfter, outcomeOf, TOOLS, withPoint, type Tool } from './stage.ts';
 
 interface PhotoStageProps {
   photo: Photo;
@@ -56,59 +37,22 @@ export function PhotoStage({ photo, marks, characterId, onMeasured, onMark }: Ph
   );
   const size = KNOWN_SIZES.find(({ label }) => label === known)!;
 
-  const annotate = (shape: Annotation['shape'], from: Pixel, to: Pixel) => {
-    const share = ({ x, y }: Pixel) => ({
-      x: Math.min(1, Math.max(0, x / photo.width)),
-      y: Math.min(1, Math.max(0, y / photo.height)),
-    });
-    onMark({ shape, from: share(from), to: share(to) });
-    setSaid('Marked. Say below what it shows, then save the details.');
-  };
   const finish = (line: readonly Pixel[]) => {
     setPoints([]);
-    if (tool === 'scale') {
-      const found = scaleOf(line[0]!, line[1]!, size.metres);
-      keepScale(found);
-      if (found) localStorage.setItem(`${SCALES}${photo.id}`, String(found));
-      setSaid(
-        found
-          ? `Scale set: ${(0.01 / found).toFixed(1)} pixels a centimeter.`
-          : 'Click two different points.',
-      );
-      if (found) setTool('length');
-    } else if (tool === 'count') take(line.length, `${line.length} counted.`, character?.kind === 'count');
-    else if (tool === 'angle') {
-      const angle = angleAt(line[0]!, line[1]!, line[2]!);
-      if (angle !== undefined) take(angle, `${angle.toFixed(1)}°.`, character?.unit === '°');
-    } else if (tool === 'length') {
-      if (!scale) return setSaid('Set the scale first: a length in pixels says nothing.');
-      const metres = lengthOf(line, scale);
-      take(metres, `${(metres * 100).toFixed(2)} cm.`, ['m', 'cm', 'mm'].includes(character?.unit ?? ''));
-    } else if (line.length >= 2) annotate(tool, line[0]!, line[1]!);
-  };
-  const take = (value: number, words: string, fits: boolean) => {
-    if (!fits)
-      return setSaid(`${words} Choose a character in the sheet that is measured so, and it goes in there.`);
-    onMeasured(value);
-    setSaid(`${words} Written into the sheet.`);
+    const found = outcomeOf(tool, line, { photo, scale, size, character });
+    setSaid(found.said);
+    if (found.scale) {
+      keepScale(found.scale);
+      localStorage.setItem(`${SCALES}${photo.id}`, String(found.scale));
+      setTool('length');
+    }
+    if (found.value !== undefined) onMeasured(found.value);
+    if (found.mark) onMark(found.mark);
   };
   const add = (point: Pixel) => {
-    const last = points.at(-1);
-    const again = last && Math.hypot(last.x - point.x, last.y - point.y) < 4;
-    if (tool === 'length' && again && points.length > 1) return finish(points);
-    const line = [...points, point];
-    const whole = {
-      scale: 2,
-      length: Infinity,
-      angle: 3,
-      count: Infinity,
-      circle: 2,
-      arrow: 2,
-      label: 2,
-      inset: 2,
-    };
-    if (line.length >= whole[tool]) return finish(line);
-    setPoints(line);
+    const next = withPoint(tool, points, point);
+    if (next.whole) finish(next.points);
+    else setPoints(next.points);
   };
   const at = (event: React.PointerEvent): Pixel => {
     const box = frame.current!.getBoundingClientRect();
@@ -118,15 +62,8 @@ export function PhotoStage({ photo, marks, characterId, onMeasured, onMark }: Ph
     };
   };
   const keys = (event: React.KeyboardEvent) => {
-    const by = event.shiftKey ? 20 : 2;
-    const steps: Record<string, Pixel> = {
-      ArrowLeft: { x: -by, y: 0 },
-      ArrowRight: { x: by, y: 0 },
-      ArrowUp: { x: 0, y: -by },
-      ArrowDown: { x: 0, y: by },
-    };
-    const step = steps[event.key];
-    if (step) setCross({ x: cross.x + step.x, y: cross.y + step.y });
+    const moved = crossAfter(event.key, cross, event.shiftKey);
+    if (moved) setCross(moved);
     else if (event.key === ' ') add(cross);
     else if (event.key === 'Enter' && points.length > 0) finish(points);
     else if (event.key === 'Escape') setPoints([]);

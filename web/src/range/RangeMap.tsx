@@ -2,18 +2,12 @@ import { useQuery } from '@tanstack/react-query';
 import { geoPath } from 'd3-geo';
 import { cellToBoundary } from 'h3-js';
 import { useMemo, useRef, useState } from 'react';
-import {
-  brush,
-  cellAt,
-  middleOf,
-  RANGE_STATUSES,
-  type RangeCells,
-  type RangeStatus,
-} from '@hurrow/core/range';
+import { brush, middleOf, RANGE_STATUSES, type RangeCells, type RangeStatus } from '@hurrow/core/range';
 import { atlasQuery } from './atlasQuery.ts';
 import { baseMap, projectionOf, type MapView } from './baseMap.ts';
 import styles from './range.module.css';
 import { color } from '../app/tokens.ts';
+import { cellUnder, keptInSight, pointAt, pushed, zoomed } from './mapView.ts';
 
 /** Fill of each status; told apart by lightness, and by a hatch or a dot as well. */
 export const STATUS_LOOK: Record<RangeStatus, { fill: string; mark?: 'hatch' | 'dots' | 'cross' }> = {
@@ -72,15 +66,9 @@ export function RangeMap(props: RangeMapProps) {
     [cursor, radius, tool, path],
   );
   const at = (event: React.PointerEvent): { cell: string; x: number; y: number } | undefined => {
-    const box = frame.current!.getBoundingClientRect();
-    const x = ((event.clientX - box.left) * view.width) / box.width;
-    const y = ((event.clientY - box.top) * view.height) / box.height;
-    const place = projection.invert?.([x, y]);
-    return place ? { cell: cellAt(place[1], place[0]), x, y } : undefined;
-  };
-  const movedBy = (dx: number, dy: number) => {
-    const place = projection.invert?.([view.width / 2 - dx, view.height / 2 - dy]);
-    if (place) onView({ ...view, longitude: place[0], latitude: Math.max(-75, Math.min(75, place[1])) });
+    const point = pointAt(event, frame.current!.getBoundingClientRect(), view);
+    const cell = cellUnder(point, view);
+    return cell === undefined ? undefined : { cell, ...point };
   };
   const press = (event: React.PointerEvent) => {
     const here = at(event);
@@ -99,7 +87,7 @@ export function RangeMap(props: RangeMapProps) {
     const here = at(event);
     if (!here) return;
     if (drag.current) {
-      movedBy(here.x - drag.current.x, here.y - drag.current.y);
+      onView(pushed(view, here.x - drag.current.x, here.y - drag.current.y));
       drag.current = here;
       return;
     }
@@ -122,18 +110,14 @@ export function RangeMap(props: RangeMapProps) {
       const next = neighbour(cursor, step, projection);
       if (next) {
         onCursor(next);
-        const [x, y] = screenOf(next, projection) ?? [0, 0];
-        if (x < 30 || y < 30 || x > view.width - 30 || y > view.height - 30) {
-          const middle = middleOf(next);
-          onView({ ...view, ...middle });
-        }
+        const inSight = keptInSight(view, middleOf(next));
+        if (inSight !== view) onView(inSight);
       }
     } else if ((event.key === ' ' || event.key === 'Enter') && tool !== 'move') {
       onStroke();
       onPaint(brush(cursor, radius));
-    } else if (event.key === '+' || event.key === '=')
-      onView({ ...view, scale: Math.min(20000, view.scale * 1.4) });
-    else if (event.key === '-') onView({ ...view, scale: Math.max(350, view.scale / 1.4) });
+    } else if (event.key === '+' || event.key === '=') onView(zoomed(view, true));
+    else if (event.key === '-') onView(zoomed(view, false));
     else return;
     event.preventDefault();
   };

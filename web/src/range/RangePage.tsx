@@ -2,8 +2,6 @@ import { Button, Spin } from 'antd';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { readDarwinCore } from '@hurrow/core/formats';
-import { normaliseName } from '@hurrow/core/names';
 import {
   areaOf,
   cellAt,
@@ -15,7 +13,6 @@ import {
   RANGE_STATUSES,
   rangeAsGeoJson,
   rangeInWords,
-  readRangeGeoJson,
   type Range,
   type RangeCells,
 } from '@hurrow/core/range';
@@ -33,6 +30,8 @@ import { LinkButton, Notice, Problem } from '../app/parts.tsx';
 import ui from '../app/parts.module.css';
 import styles from './range.module.css';
 import { useSaving } from '../app/useSaving.ts';
+import { readFile } from './rangeFile.ts';
+import { viewOf } from './mapView.ts';
 
 interface RangeAnswer {
   range: Range;
@@ -318,46 +317,6 @@ function GrowsHere({
       )}
     </>
   );
-}
-
-/** The middle and scale at which a range fills the map; the course's site where there is none. */
-function viewOf(cells: RangeCells, site: { latitude: number; longitude: number } | undefined): MapView {
-  const frame = { width: 720, height: 500 };
-  const middles = Object.keys(cells).map(middleOf);
-  if (middles.length === 0)
-    return { ...frame, latitude: site?.latitude ?? 45, longitude: site?.longitude ?? -100, scale: 1600 };
-  const ends = (values: number[]) => [Math.min(...values), Math.max(...values)] as const;
-  const [south, north] = ends(middles.map((middle) => middle.latitude));
-  const [west, east] = ends(middles.map((middle) => middle.longitude));
-  const tall = ((north - south + 2) * Math.PI) / 180;
-  const latitude = (south + north) / 2;
-  const wide = (((east - west + 3) * Math.PI) / 180) * Math.cos((latitude * Math.PI) / 180);
-  const scale = Math.min(5000, (frame.height * 0.9) / tall, (frame.width * 0.9) / wide);
-  return { ...frame, latitude, longitude: (west + east) / 2, scale: Math.max(400, scale) };
-}
-
-/** Cells of a GeoJSON or Darwin Core file with remarks, or what is wrong with it. */
-function readFile(text: string, taxon: Taxon): { cells: RangeCells; said: string[] } | string {
-  if (text.trimStart().startsWith('{')) {
-    const read = readRangeGeoJson(text);
-    return read.ok ? { cells: read.value.range.cells, said: read.value.ignored } : read.problem;
-  }
-  const read = readDarwinCore(text);
-  if (!read.ok) return read.problem;
-  const names = [scientificName(taxon), ...taxon.synonyms].map(normaliseName);
-  const fits = (name: string) =>
-    name === '' ||
-    names.some((own) => normaliseName(name) === own || normaliseName(name).startsWith(`${own} `));
-  const mine = read.value.ranges.filter(({ scientificName: name }) => fits(name));
-  if (mine.length === 0)
-    return `No row of the file is of ${scientificName(taxon)}; it names ${read.value.ranges.map(({ scientificName: name }) => name).join(', ') || 'no taxon with a place'}.`;
-  return {
-    cells: Object.assign({}, ...mine.map((entry) => entry.range.cells)) as RangeCells,
-    said: [
-      ...read.value.problems.slice(0, 8).map((row) => `Line ${row.line}: ${row.message}`),
-      ...(mine.length < read.value.ranges.length ? ['Rows of other taxa were left out.'] : []),
-    ],
-  };
 }
 
 function download(range: Range, taxon: Taxon): void {

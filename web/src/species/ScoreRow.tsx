@@ -21,6 +21,7 @@ import styles from './editor.module.css';
 import speciesStyles from './species.module.css';
 import { LinkButton } from '../app/parts.tsx';
 import ui from '../app/parts.module.css';
+import { afterPress, PICKS, placeOfKey, rowBeside } from './picking.ts';
 
 const QUALIFIERS: [string, Qualifiers][] = [
   ['in general', {}],
@@ -37,9 +38,6 @@ const QUALIFIERS: [string, Qualifiers][] = [
   ['forest-grown', { setting: 'forest' }],
 ];
 
-/** Keys that pick a state by its place: digits, then letters. */
-const PICKS = '1234567890abcdefghijklmnoprstuvwxyz';
-
 interface ScoreRowProps {
   character: Character;
   entries: readonly Entry[];
@@ -54,8 +52,8 @@ interface ScoreRowProps {
 function toRow(from: HTMLElement, by: 1 | -1): void {
   const stops = [...document.querySelectorAll<HTMLElement>('[data-stop]')];
   const row = from.closest('[data-row]');
-  const at = stops.findIndex((stop) => stop.closest('[data-row]') === row);
-  stops[at + by]?.focus();
+  const rows = stops.map((stop) => stop.closest('[data-row]'));
+  stops[rowBeside(rows, row, by)]?.focus();
 }
 
 const same = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b);
@@ -95,7 +93,7 @@ function Row({ character, entries, adopted, sourceLabel, problems, onChange }: S
     if (event.altKey && event.key === 'q') {
       const at = options.findIndex(([, optionKey]) => optionKey === key);
       setChosen(options[(at + (event.shiftKey ? options.length - 1 : 1)) % options.length]![1]);
-    } else if (from.classList.contains('link')) return;
+    } else if (from.tagName === 'BUTTON' && !from.hasAttribute('aria-pressed')) return;
     else if (inSelect || event.ctrlKey || event.metaKey || event.altKey) return;
     else if (event.key === 'ArrowDown' || event.key === 'Enter') toRow(from, 1);
     else if (event.key === 'ArrowUp') toRow(from, -1);
@@ -257,23 +255,11 @@ function Chips({ character, value, put }: ChipsProps) {
   };
   const press = (id: string) => {
     define(id);
-    if (character.kind === 'flag')
-      return put(frequencyOf(id) ? null : { kind: 'flag', frequency: id as Frequency });
-    const list = value?.kind === 'states' ? value.states : [];
-    const next = following(frequencyOf(id), character.anyOf);
-    const rest = list.filter((entry) => entry.state !== id);
-    const kept = list.some((entry) => entry.state === id)
-      ? list.flatMap((entry) => (entry.state !== id ? [entry] : next ? [{ state: id, frequency: next }] : []))
-      : [...rest, { state: id, frequency: next! }];
-    put(
-      kept.length
-        ? { ...(value?.kind === 'states' ? value : { kind: 'states' as const }), states: kept }
-        : null,
-    );
+    put(afterPress(character, value, id));
   };
   const keys = (event: React.KeyboardEvent<HTMLDivElement>) => {
     if (event.ctrlKey || event.metaKey || event.altKey) return;
-    const picked = event.key.length === 1 ? states[PICKS.indexOf(event.key.toLowerCase())] : undefined;
+    const picked = states[placeOfKey(event.key)];
     const chips = [...event.currentTarget.querySelectorAll('button')];
     const at = chips.indexOf(event.target as HTMLButtonElement);
     if (picked) press(picked.id);
@@ -321,10 +307,3 @@ const FLAG_TERMS: Record<Frequency, string> = {
   rarely: 'seldom',
   never: 'no',
 };
-
-/** Next frequency on pressing a state again; only any-of characters say that a state is never there. */
-function following(frequency: Frequency | undefined, anyOf: boolean): Frequency | undefined {
-  const order: Frequency[] = anyOf ? [...FREQUENCIES] : FREQUENCIES.filter((f) => f !== 'never');
-  if (!frequency) return 'always';
-  return order[order.indexOf(frequency) + 1];
-}
