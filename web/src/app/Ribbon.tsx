@@ -1,26 +1,9 @@
 import type { WholeCourse } from '@hurrow/contract/courses';
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
-import { dayLabel, dayOfYear, MONTHS, wrapDay, type Arc } from '@hurrow/core/season';
+import { dayLabel, dayOfYear, MONTHS, wrapDay } from '@hurrow/core/season';
 import { useFieldDate } from './fieldDate.tsx';
 import styles from './ribbon.module.css';
-
-const share = (day: number) => ((day - 1) / 365) * 100;
-
-/** Arcs over New Year are drawn as two pieces. */
-const pieces = (arc: Arc): Arc[] =>
-  arc.from <= arc.to
-    ? [arc]
-    : [
-        { from: arc.from, to: 365 },
-        { from: 1, to: arc.to },
-      ];
-
-/** Week of the course on a day of the year, or undefined outside the term. */
-export function courseWeek(course: WholeCourse | undefined, day: number): number | undefined {
-  if (!course) return undefined;
-  const week = Math.floor(wrapDay(day - dayOfYear(course.startsOn) + 1) / 7.0001) + 1;
-  return week <= course.weeks ? week : undefined;
-}
+import { courseWeek, pieces, share } from './weeks.ts';
 
 /** The season ribbon: the year, the weeks of the course, the parts on show, and the field date as a handle. */
 export function Ribbon({ course }: { course: WholeCourse | undefined }) {

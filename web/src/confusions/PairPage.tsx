@@ -7,7 +7,7 @@ import { contrast } from '@hurrow/core/evidence';
 import { characterName } from '@hurrow/core/score';
 import { dayLabel } from '@hurrow/core/season';
 import { commonName } from '@hurrow/core/taxon';
-import { listInWords, MEDIUM_TITLES, viewInWords, viewKey, type View } from '@hurrow/core/view';
+import { listInWords, MEDIUM_TITLES, viewInWords } from '@hurrow/core/view';
 import { courseQuery, useLibrary, useVocabulary } from '../app/data.ts';
 import { useFieldDate } from '../app/fieldDate.tsx';
 import { useVasculum } from '../app/vasculum.tsx';
@@ -18,14 +18,7 @@ import { useReport } from './useReport.ts';
 import { LinkButton, Opening, PageHead } from '../app/parts.tsx';
 import ui from '../app/parts.module.css';
 import styles from './confusions.module.css';
-
-interface StationView {
-  key: string;
-  view: View;
-  stations: ConfusionData['stations'];
-  given: number;
-  mixed: number;
-}
+import { viewsOf, type StationView } from './pairViews.ts';
 
 /** One confused pair: its contrast in each view that the stations had, and the answers behind the figures. */
 export function PairPage({ courseId }: { courseId: string }) {
@@ -130,29 +123,6 @@ export function PairPage({ courseId }: { courseId: string }) {
       </div>
     </section>
   );
-}
-
-/** One entry for each distinct view of the pair's stations, the one that most answers were given in first. */
-function viewsOf(
-  data: ConfusionData | undefined,
-  answers: ReturnType<typeof useConfusions>['answers'],
-  aId: string,
-  bId: string,
-): StationView[] {
-  const views = new Map<string, StationView>();
-  for (const station of data?.stations ?? []) {
-    if (station.voided || station.leftOut || (station.truth !== aId && station.truth !== bId)) continue;
-    const key = viewKey(station.view);
-    const held = views.get(key) ?? { key, view: station.view, stations: [], given: 0, mixed: 0 };
-    held.stations.push(station);
-    held.given += answers.filter((answer) => answer.stationId === station.id).length;
-    const other = station.truth === aId ? bId : aId;
-    held.mixed += answers.filter(
-      (answer) => answer.stationId === station.id && answer.named === other,
-    ).length;
-    views.set(key, held);
-  }
-  return [...views.values()].sort((x, y) => y.given - x.given || y.mixed - x.mixed);
 }
 
 type ContrastInputs = Pick<

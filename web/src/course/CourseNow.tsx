@@ -2,21 +2,22 @@ import type { WholeCourse } from '@hurrow/contract/courses';
 import type { LibraryAnswer } from '@hurrow/contract/library';
 import { useMemo, type ReactNode } from 'react';
 import { Link } from 'react-router';
-import { contrast, isDeciduous, type ProfiledTaxon } from '@hurrow/core/evidence';
+import { contrast, type ProfiledTaxon } from '@hurrow/core/evidence';
 import { readLibrary } from '@hurrow/core/library';
 import { characterName } from '@hurrow/core/score';
-import { dayLabel, dayOfYear, partPresent } from '@hurrow/core/season';
+import { dayLabel, dayOfYear } from '@hurrow/core/season';
 import { commonName } from '@hurrow/core/taxon';
 import { listInWords, MEDIUM_VIEWS } from '@hurrow/core/view';
 import { counted } from '@hurrow/core/words';
-import { calendarAtSite, useLibrary, useVocabulary } from '../app/data.ts';
+import { useLibrary, useVocabulary } from '../app/data.ts';
 import { SiteSpecimen, Strip, twigView } from '../app/Drawings.tsx';
 import { useFieldDate } from '../app/fieldDate.tsx';
 import { Latin } from '../app/Names.tsx';
-import { courseWeek } from '../app/Ribbon.tsx';
+import { courseWeek } from '../app/weeks.ts';
 import { useConfusions } from '../confusions/useConfusions.ts';
 import { capital } from '../confusions/useNames.ts';
 import styles from './course.module.css';
+import { bareInWords, bareOn } from './bare.ts';
 
 /** What needs doing, in sentences, and the sets of the list as they look on the field date. */
 export function CourseNow({ course }: { course: WholeCourse }) {
@@ -163,18 +164,8 @@ function QuizTodos({
         </Todo>
       );
     const day = dayOfYear(quiz.heldOn);
-    const bare = course.sets
-      .flatMap((set) => set.taxa)
-      .flatMap((id) => profileOf(id) ?? [])
-      .filter(
-        (profiled) =>
-          !partPresent(
-            'leaves',
-            calendarAtSite(profiled.taxon.calendar, library, course),
-            isDeciduous(profiled),
-            day,
-          ),
-      );
+    const taught = course.sets.flatMap((set) => set.taxa).flatMap((id) => profileOf(id) ?? []);
+    const bare = bareOn(taught, day, library.reference, course);
     return (
       <Todo key={quiz.id}>
         <Link to={`${base}/${quiz.id}/plan`}>{quiz.title}</Link> is planned for {dayLabel(day)} with{' '}
@@ -183,13 +174,6 @@ function QuizTodos({
       </Todo>
     );
   });
-}
-
-/** "quaking aspen and paper birch have", with a count where the list is long. */
-function bareInWords(bare: readonly ProfiledTaxon[]): string {
-  const named = bare.slice(0, bare.length > 5 ? 3 : 5).map(({ taxon }) => commonName(taxon));
-  const more = bare.length - named.length;
-  return `${listInWords(more > 0 ? [...named, `${more} more of the list`] : named)} ${bare.length === 1 ? 'has' : 'have'}`;
 }
 
 interface PairTodoProps {

@@ -10,19 +10,8 @@ import styles from './taughtList.module.css';
 import { LinkButton, Problem } from '../app/parts.tsx';
 import courseStyles from './course.module.css';
 import { STALE, useSaving } from '../app/useSaving.ts';
-
-interface Draft {
-  title: string;
-  week: number | null;
-  taxa: string[];
-}
-
-/** The list with a set of what was gathered in the vasculum and stands in no set yet. */
-function withGathered(sets: Draft[], gathered: readonly string[]): Draft[] {
-  const listed = new Set(sets.flatMap((set) => set.taxa));
-  const taxa = gathered.filter((id) => !listed.has(id));
-  return taxa.length ? [...sets, { title: 'From the vasculum', week: null, taxa }] : sets;
-}
+import { moved } from '../app/moved.ts';
+import { withGathered, type Draft } from './gathered.ts';
 
 /** The taught list in sets, edited as a whole and saved at once. */
 export default function TaughtList({ course }: { course: WholeCourse }) {
@@ -38,10 +27,7 @@ export default function TaughtList({ course }: { course: WholeCourse }) {
   const change = (i: number, part: Partial<Draft>) =>
     setSets(sets.map((set, k) => (k === i ? { ...set, ...part } : set)));
   const move = (i: number, by: number) => {
-    const next = [...sets];
-    const [taken] = next.splice(i, 1);
-    next.splice(i + by, 0, taken!);
-    setSets(next);
+    setSets(moved(sets, i, by));
   };
   const saveList = () =>
     save(

@@ -13,7 +13,7 @@ import { useLibrary } from '../app/data.ts';
 import { sessionQuery } from '../app/session.ts';
 import { BroughtBack } from '../drafts/BroughtBack.tsx';
 import { useKept } from '../drafts/useKept.ts';
-import { anotherSeed, freeTitle, moved, stationOf, viewFor, type Plan, type Planned } from './planned.ts';
+import { anotherSeed, freeTitle, stationOf, viewFor, type Plan, type Planned } from './planned.ts';
 import { SeeingPicker } from './SeeingPicker.tsx';
 import { StationSpecimen } from './StationSpecimen.tsx';
 import { StationLine } from './StationLine.tsx';
@@ -21,6 +21,7 @@ import { ViewEditor } from './ViewEditor.tsx';
 import styles from './quizzes.module.css';
 import { Notice, Problem } from '../app/parts.tsx';
 import { STALE, useSaving } from '../app/useSaving.ts';
+import { moved } from '../app/moved.ts';
 
 /** Plans a quiz by picking taxa, view and medium; says of each station what stands against it. */
 export function PlanPage({ course, quiz }: { course: WholeCourse; quiz: Quiz | undefined }) {

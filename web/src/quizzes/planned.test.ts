@@ -1,4 +1,4 @@
-import { freeTitle, moved, stationOf, viewFor } from './planned.ts';
+import { freeTitle, stationOf, viewFor } from './planned.ts';
 
 test('a new station looks like the one before it, and shows an individual of its own', () => {
   const first = stationOf('abies-grandis', 288);
@@ -14,10 +14,6 @@ test('a new station looks like the one before it, and shows an individual of its
   const seeds = Array.from({ length: 200 }, () => stationOf('x', 1).seed);
   expect(new Set(seeds).size).toBeGreaterThan(195);
   expect(seeds.every((seed) => Number.isInteger(seed) && seed >= 1 && seed < 2 ** 31)).toBe(true);
-});
-test('a station is moved and the others keep their order', () => {
-  expect(moved(['a', 'b', 'c'], 0, 1)).toEqual(['b', 'a', 'c']);
-  expect(moved(['a', 'b', 'c'], 2, -1)).toEqual(['a', 'c', 'b']);
 });
 test('a title that another quiz has is not offered', () => {
   expect(freeTitle([])).toBe('Quiz 1');

@@ -36,14 +36,6 @@ export const stationOf = (taxonId: string, day: number, before?: Planned): Plann
   seed: anotherSeed(),
 });
 
-/** The same with one entry earlier or later. */
-export function moved<T>(list: readonly T[], from: number, by: number): T[] {
-  const next = [...list];
-  const [taken] = next.splice(from, 1);
-  next.splice(from + by, 0, taken!);
-  return next;
-}
-
 /** “Quiz 3”, or the next number that no quiz of the course has. */
 export function freeTitle(quizzes: readonly { title: string }[]): string {
   let n = quizzes.length + 1;

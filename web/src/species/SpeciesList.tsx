@@ -5,7 +5,7 @@ import { memo, useDeferredValue, useEffect, useEffectEvent, useMemo, useRef, use
 import { Link, useNavigate } from 'react-router';
 import type { ProfiledTaxon } from '@hurrow/core/evidence';
 import { commonName } from '@hurrow/core/taxon';
-import { stateOf, type Character, organTitle } from '@hurrow/core/vocabulary';
+import { stateOf, organTitle } from '@hurrow/core/vocabulary';
 import { messageOf } from '../app/api.ts';
 import { useVocabulary } from '../app/data.ts';
 import { Strip } from '../app/Drawings.tsx';
@@ -14,6 +14,7 @@ import { Latin } from '../app/Names.tsx';
 import { librarySearch } from '../app/search.ts';
 import styles from './species.module.css';
 import { LinkButton, Problem } from '../app/parts.tsx';
+import { countOf, ordered, shows, statesOf, type Order, type StateFilter } from './listing.ts';
 
 const ROW = 47;
 
@@ -25,8 +26,6 @@ interface SpeciesListProps {
   revision: number;
   open: string;
 }
-
-type Order = 'set' | 'name' | 'latin';
 
 /** The library as a list: searched as one types, filtered by a state, drawn only where it is looked at. */
 export function SpeciesList({ base, profiles, taught, revision, open }: SpeciesListProps) {
@@ -164,36 +163,6 @@ const SpeciesRow = memo(function SpeciesRow({
   );
 });
 
-const countOf = (shown: number, all: number) =>
-  shown === all ? (all === 1 ? '1 taxon' : `${all} taxa`) : `${shown} of ${all}`;
-
-function ordered(profiles: readonly ProfiledTaxon[], order: Order, taught: readonly string[]) {
-  const places = new Map(taught.map((id, i) => [id, i]));
-  const place = (id: string) => places.get(id) ?? taught.length;
-  const byLatin = (a: ProfiledTaxon, b: ProfiledTaxon) =>
-    `${a.taxon.genus} ${a.taxon.epithet}`.localeCompare(`${b.taxon.genus} ${b.taxon.epithet}`);
-  return [...profiles].sort((a, b) => {
-    if (order === 'name') return commonName(a.taxon).localeCompare(commonName(b.taxon));
-    if (order === 'latin') return byLatin(a, b);
-    return place(a.taxon.id) - place(b.taxon.id) || byLatin(a, b);
-  });
-}
-
-interface StateFilter {
-  characterId: string;
-  state: string;
-}
-
-/** Does a taxon show a state, however rarely? */
-function shows({ scores }: ProfiledTaxon, { characterId, state }: StateFilter): boolean {
-  return scores.some(({ characterId: id, value }) => {
-    if (id !== characterId) return false;
-    if (value.kind === 'states')
-      return value.states.some((entry) => entry.state === state && entry.frequency !== 'never');
-    return value.kind === 'flag' && (value.frequency !== 'never') === (state === 'yes');
-  });
-}
-
 const FilterPicker = memo(function FilterPicker({
   filter,
   onChange,
@@ -243,6 +212,3 @@ const FilterPicker = memo(function FilterPicker({
     </div>
   );
 });
-
-const statesOf = (character: Character): string[] =>
-  character.kind === 'flag' ? ['yes', 'no'] : character.states.map((state) => state.id);
