@@ -5,9 +5,10 @@ import type { Request, Response } from 'express';
 
 const pack = promisify(gzip);
 
-/** Texts in memory: those of the quizzes that are sat now, and the library. */
-const MOST = 300;
+/** Signs of texts in memory, at most: those of the quizzes that are sat now, and the library of the last revisions. */
+const MOST = 60_000_000;
 const known = new Map<string, { tag: string; packed: Promise<Buffer> }>();
+let signs = 0;
 
 /** A short name of a text, which changes with it. `tagOf('a')` is `ypeBEsobvcr6wjGzmiPcTa`. */
 export const tagOf = (text: string): string =>
@@ -16,10 +17,16 @@ export const tagOf = (text: string): string =>
 /** The tag of a text and the text as it travels. A whole class asks for each: both are worked out once. */
 function knownOf(text: string) {
   const held = known.get(text);
-  if (held) return held;
-  const entry = { tag: `"${tagOf(text)}"`, packed: pack(text) };
-  if (known.size >= MOST) known.clear();
+  const entry = held ?? { tag: `"${tagOf(text)}"`, packed: pack(text) };
+  // Behind the others: the one asked for longest ago goes first.
+  known.delete(text);
   known.set(text, entry);
+  signs += held ? 0 : text.length;
+  for (const oldest of known.keys()) {
+    if (signs <= MOST || oldest === text) break;
+    known.delete(oldest);
+    signs -= oldest.length;
+  }
   return entry;
 }
 
