@@ -11,7 +11,8 @@ export type Piece =
   | { taxon: string }
   | { character: string }
   | { state: string; of: string }
-  | { pair: { truth: string; answer: string } };
+  /** Where the tree is the sentence's subject, its name is left out. */
+  | { pair: { truth: string; answer: string }; nameOnly?: boolean };
 
 /** What is said of a finding, before names are put in: the same on the screen, on paper and in a file. */
 export interface Said {
@@ -68,7 +69,7 @@ function ofSpecies(species: Extract<Finding, { kind: 'species' }>['species']): S
     .slice(0, MOST)
     .flatMap(({ answer, count }, i): Piece[] => [
       i > 0 ? ', ' : 'Called ',
-      { pair: { truth: taxonId, answer } },
+      { pair: { truth: taxonId, answer }, nameOnly: true },
       ` ${count}`,
     ]);
   const more = called.length > MOST ? `, and ${counted(called.length - MOST, 'name')} more` : '';
@@ -182,7 +183,8 @@ export function inWords(piece: Piece, names: Naming): string {
   if ('taxon' in piece) return names.taxon(piece.taxon);
   if ('character' in piece) return names.character(piece.character);
   if ('state' in piece) return names.state(piece.of, piece.state);
-  return `${names.taxon(piece.pair.truth)} → ${names.taxon(piece.pair.answer)}`;
+  const { truth, answer } = piece.pair;
+  return piece.nameOnly ? names.taxon(answer) : `${names.taxon(truth)} → ${names.taxon(answer)}`;
 }
 
 /**

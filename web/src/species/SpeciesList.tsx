@@ -14,7 +14,7 @@ import { Latin } from '../app/Names.tsx';
 import { librarySearch } from '../app/search.ts';
 import styles from './species.module.css';
 import { LinkButton, Problem } from '../app/parts.tsx';
-import { countOf, ordered, shows, statesOf, type Order, type StateFilter } from './listing.ts';
+import { countOf, inSight, ordered, shows, statesOf, type Order, type StateFilter } from './listing.ts';
 
 const ROW = 47;
 
@@ -65,10 +65,14 @@ export function SpeciesList({ base, profiles, taught, revision, open }: SpeciesL
     overscan: 8,
   });
   const scrollTo = useEffectEvent(() => {
-    if (at >= 0) rows.scrollToIndex(at, { align: 'auto' });
+    if (at >= 0 && frame.current) frame.current.scrollTop = inSight(at * ROW, ROW, frame.current);
   });
-  // Only a change of what is open scrolls the list.
-  useEffect(() => scrollTo(), [open]);
+  // What is open is kept in sight when it changes, when the list is put in another order (as when the course has come), and when less of it
+  // is shown; not while someone searches or scrolls.
+  const height = rows.scrollRect?.height ?? 0;
+  useEffect(() => {
+    if (height > 0) scrollTo();
+  }, [open, height, inOrder]);
   return (
     <nav className={styles['species-list']} aria-label="Species of the library">
       <div className={styles['species-search']}>

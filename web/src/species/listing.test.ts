@@ -1,7 +1,7 @@
 import type { ProfiledTaxon } from '@hurrow/core/evidence';
 import { parseScore } from '@hurrow/core/score';
 import { BUILT_IN } from '@hurrow/core/vocabulary';
-import { countOf, ordered, shows } from './listing.ts';
+import { countOf, inSight, ordered, shows } from './listing.ts';
 
 const tree = (genus: string, epithet: string, common: string, scores: Record<string, string> = {}) =>
   ({
@@ -42,4 +42,9 @@ test('a filter finds what shows a state, however rarely, and not what says it is
 });
 test('a count says how many of how many', () => {
   expect([countOf(1, 1), countOf(42, 42), countOf(7, 42)]).toEqual(['1 taxon', '42 taxa', '7 of 42']);
+});
+
+test('a list is scrolled no further than it takes to bring a row into sight', () => {
+  const from = (scrollTop: number) => inSight(470, 47, { scrollTop, clientHeight: 300 });
+  expect([from(0), from(217), from(400), from(470), from(900)]).toEqual([217, 217, 400, 470, 470]);
 });

@@ -40,3 +40,19 @@ export function shows({ scores }: ProfiledTaxon, { characterId, state }: StateFi
 /** The states by which a list can be filtered. */
 export const statesOf = (character: Character): string[] =>
   character.kind === 'flag' ? ['yes', 'no'] : character.states.map((state) => state.id);
+
+/**
+ * How far a list is to be scrolled so that a row is in sight: as it is, where it is already, else just far enough.
+ *
+ * @param top where the row begins, and its height, in pixels
+ * @example
+ * inSight(470, 47, { scrollTop: 0, clientHeight: 300 }); // 217
+ */
+export function inSight(
+  top: number,
+  height: number,
+  { scrollTop, clientHeight }: { scrollTop: number; clientHeight: number },
+): number {
+  if (top < scrollTop) return top;
+  return Math.max(scrollTop, top + height - clientHeight);
+}
