@@ -2,7 +2,7 @@ import { misreadOrOverlooked, type ConfusionReport, type ReadingFinding } from '
 import { listInWords } from '../view/index.ts';
 import { counted } from '../words/index.ts';
 import type { Finding } from './ranked.ts';
-import { verdictOf, type Verdict } from './verdict.ts';
+import { saidUse, verdictOf, type UseSaid, type Verdict } from './verdict.ts';
 
 /** A piece of a sentence: words, words that matter, the name of a tree or character, or a pair that can be opened. */
 export type Piece =
@@ -111,13 +111,7 @@ function ofCharacter(
     verdict,
     headline: [{ character: characterId }, `: ${verdict}`],
     sentences: [
-      ...(worth
-        ? [
-            'Used at ',
-            { strong: percent(worth.share) },
-            ` of its worth (${percentRange(worth.interval)}), at ${counted(telling.length, 'station')} where it could tell. `,
-          ]
-        : []),
+      ...(worth ? ofUse(saidUse(worth), counted(telling.length, 'station')) : []),
       ...pieces,
       ...(pairs.length > 0 ? [`${more}. `] : []),
       whoLooks(students, studentOf),
@@ -127,6 +121,12 @@ function ofCharacter(
     ...(pairs[0] ? { pair: pairs[0] } : {}),
     behind,
   };
+}
+
+function ofUse({ text, range }: UseSaid, stations: string): Piece[] {
+  return range
+    ? ['Used at ', { strong: text }, ` of its worth (${range}), at ${stations} where it could tell. `]
+    : ['Share of its worth used: ', { strong: text }, `, from ${stations} where it could tell. `];
 }
 
 /** Who looks at a character, by name where they are few. */
@@ -198,6 +198,5 @@ export function asText(pieces: readonly Piece[], names: Naming): string {
   return text.charAt(0).toUpperCase() + text.slice(1);
 }
 
-const percent = (share: number): string => `${Math.round(share * 100)} %`;
 const percentRange = ([low, high]: readonly [number, number]): string =>
   `${Math.round(low * 100)}–${Math.round(high * 100)} %`;

@@ -17,6 +17,39 @@ export type Verdict =
 const HARDLY = 0.5;
 const TOO_LITTLE = 0.8;
 
+/** Shares above this count as full use. */
+const FULL = 1.5;
+
+/** How much of its worth is used, in words that the answers bear; the range only where a share is said. */
+export interface UseSaid {
+  text: string;
+  range?: string;
+}
+
+/**
+ * How much of a character's worth a class uses: a share where there is one to say, “as well as any” above one and a half, and “can't tell yet”
+ * where its 90 % interval reaches from hardly any to full use.
+ *
+ * @param worth use over that of the typical character, with its 90 % interval
+ * @example
+ * saidUse({ share: 0.62, interval: [0.4, 0.9] }); // { text: '62 %', range: '40–90 %' }
+ * saidUse({ share: 0.04, interval: [0, 1] }); // { text: 'can’t tell yet' }
+ */
+export function saidUse({ share, interval: [low, high] }: NonNullable<CharacterFinding['worth']>): UseSaid {
+  if (low < HARDLY && high >= 1) return { text: 'can’t tell yet' };
+  const text = shareSaid(share);
+  if (share > FULL) return { text };
+  return {
+    text,
+    range: high > FULL ? `${percent(low)} or more` : `${Math.round(low * 100)}–${percent(high)}`,
+  };
+}
+
+/** A share of worth as it is said of one student or a class; nobody can teach by how much it goes beyond full use. */
+export const shareSaid = (share: number): string => (share > FULL ? 'as well as any' : percent(share));
+
+const percent = (share: number): string => `${Math.round(share * 100)} %`;
+
 /**
  * The gravest word that the answers bear: “hardly looked at” is said only where the whole 90 % interval of its use lies below a half, and
  * “used too little” only where it lies below the full worth.

@@ -1,13 +1,14 @@
 import type { ClassReport, ConfusionData } from '@hurrow/contract/confusions';
 import { Fragment, useState } from 'react';
 import { misreadOrOverlooked, type CharacterFinding } from '@hurrow/core/confusion';
+import { shareSaid, saidUse } from '@hurrow/core/finding';
 import { SHOWN_TITLES } from '@hurrow/core/view';
 import { useVocabulary } from '../app/data.ts';
 import { AnswersBehind } from './AnswersBehind.tsx';
 import { IntervalBar } from './IntervalBar.tsx';
 import { Readings } from './Readings.tsx';
 import { notEnough } from './TeachNext.tsx';
-import { capital, counted, percent, percentRange, type Names } from './useNames.ts';
+import { capital, counted, type Names } from './useNames.ts';
 import { LinkButton } from '../app/parts.tsx';
 import ui from '../app/parts.module.css';
 import styles from './confusions.module.css';
@@ -46,7 +47,8 @@ export function Characters({ courseId, data, report, names }: CharactersProps) {
       <h1>Characters</h1>
       <p className="quiet">
         The share of its worth that the class uses of each character: 100 % is the use of its typical one, the
-        line in the middle. Bars are 90 % intervals.
+        line in the middle. Bars are 90 % intervals; where one reaches from hardly any use to full use, the
+        answers can’t tell yet.
       </p>
       <table className={`${ui['plain-table']} ${styles['characters']}`}>
         <thead>
@@ -81,32 +83,7 @@ export function Characters({ courseId, data, report, names }: CharactersProps) {
                         {names.character(found.characterId)}
                       </LinkButton>
                     </td>
-                    {found.worth ? (
-                      <>
-                        <td>
-                          <IntervalBar
-                            value={found.worth.share}
-                            interval={found.worth.interval}
-                            from={0}
-                            to={MOST}
-                            mark={1}
-                            tone={found.worth.interval[1] < 1 ? 'rust' : 'action'}
-                            label={`${percent(found.worth.share)}, 90 % interval ${percentRange(found.worth.interval)}`}
-                          />
-                        </td>
-                        <td>
-                          {found.worth.share > MOST ? 'over 200 %' : percent(found.worth.share)}{' '}
-                          <span className="quiet">({percentRange(found.worth.interval)})</span>{' '}
-                          {found.worth.interval[1] < 1 && (
-                            <em className="rust">{whyLittleUsed(found.characterId, report)}</em>
-                          )}
-                        </td>
-                      </>
-                    ) : (
-                      <td colSpan={2} className="quiet">
-                        too few to say
-                      </td>
-                    )}
+                    <UseOf found={found} report={report} />
                     <td className={styles['num']}>{found.telling.length}</td>
                     <td className={styles['num']}>{found.behind.length}</td>
                   </tr>
@@ -129,6 +106,37 @@ export function Characters({ courseId, data, report, names }: CharactersProps) {
         </p>
       )}
       <Readings readings={report.readings} data={data} names={names} courseId={courseId} />
+    </>
+  );
+}
+
+/** How much of its worth is used, as a bar and in words, and why where it is little. */
+function UseOf({ found: { characterId, worth }, report }: { found: CharacterFinding; report: ClassReport }) {
+  if (!worth)
+    return (
+      <td colSpan={2} className="quiet">
+        too few to say
+      </td>
+    );
+  const { text, range } = saidUse(worth);
+  const little = worth.interval[1] < 1;
+  return (
+    <>
+      <td>
+        <IntervalBar
+          value={worth.share}
+          interval={worth.interval}
+          from={0}
+          to={MOST}
+          mark={1}
+          tone={little ? 'rust' : 'action'}
+          label={range ? `${text}, 90 % interval ${range}` : text}
+        />
+      </td>
+      <td>
+        {text} {range && <span className="quiet">({range})</span>}{' '}
+        {little && <em className="rust">{whyLittleUsed(characterId, report)}</em>}
+      </td>
     </>
   );
 }
@@ -173,7 +181,7 @@ function Opened({
             .slice(-5)
             .reverse()
             .map(
-              ({ studentId, share }) => `${student.get(studentId) ?? 'a former student'} ${percent(share)}`,
+              ({ studentId, share }) => `${student.get(studentId) ?? 'a former student'} ${shareSaid(share)}`,
             )
             .join(', ')}
           .
