@@ -4,7 +4,15 @@ import reactHooks from 'eslint-plugin-react-hooks';
 import jsxA11y from 'eslint-plugin-jsx-a11y';
 
 export default tseslint.config(
-  { ignores: ['**/dist/**', '**/node_modules/**', 'test-results/**', 'playwright-report/**', 'contract/.answers/**'] },
+  {
+    ignores: [
+      '**/dist/**',
+      '**/node_modules/**',
+      'test-results/**',
+      'playwright-report/**',
+      'contract/.answers/**',
+    ],
+  },
   js.configs.recommended,
   ...tseslint.configs.strict,
   {
@@ -29,7 +37,13 @@ export default tseslint.config(
   {
     files: ['**/*.mjs', '**/*.js', '**/*.cjs'],
     languageOptions: {
-      globals: { module: 'writable', Buffer: 'readonly', process: 'readonly', console: 'readonly', URL: 'readonly' },
+      globals: {
+        module: 'writable',
+        Buffer: 'readonly',
+        process: 'readonly',
+        console: 'readonly',
+        URL: 'readonly',
+      },
     },
   },
   {

@@ -1,5 +1,5 @@
 import type { ClassReport, ConfusionData } from '@hurrow/contract/confusions';
-import { Fragment, useState } from 'react';
+import { useState } from 'react';
 import { misreadOrOverlooked, type CharacterFinding } from '@hurrow/core/confusion';
 import { shareSaid, saidUse } from '@hurrow/core/finding';
 import { SHOWN_TITLES } from '@hurrow/core/view';
@@ -73,28 +73,13 @@ export function Characters({ courseId, data, report, names }: CharactersProps) {
             {characters
               .sort((x, y) => (x.worth?.share ?? 9) - (y.worth?.share ?? 9))
               .map((found) => (
-                <Fragment key={found.characterId}>
-                  <tr>
-                    <td>
-                      <LinkButton
-                        aria-expanded={open === found.characterId}
-                        onClick={() => setOpen(open === found.characterId ? '' : found.characterId)}
-                      >
-                        {names.character(found.characterId)}
-                      </LinkButton>
-                    </td>
-                    <UseOf found={found} report={report} />
-                    <td className={styles['num']}>{found.telling.length}</td>
-                    <td className={styles['num']}>{found.behind.length}</td>
-                  </tr>
-                  {open === found.characterId && (
-                    <tr>
-                      <td colSpan={5}>
-                        <Opened found={found} courseId={courseId} data={data} names={names} />
-                      </td>
-                    </tr>
-                  )}
-                </Fragment>
+                <CharacterRow
+                  key={found.characterId}
+                  found={found}
+                  open={open === found.characterId}
+                  onOpen={() => setOpen(open === found.characterId ? '' : found.characterId)}
+                  {...{ courseId, data, report, names }}
+                />
               ))}
           </tbody>
         ))}
@@ -106,6 +91,39 @@ export function Characters({ courseId, data, report, names }: CharactersProps) {
         </p>
       )}
       <Readings readings={report.readings} data={data} names={names} courseId={courseId} />
+    </>
+  );
+}
+
+/** A character, and the answers behind it where it is open. */
+function CharacterRow({
+  found,
+  open,
+  onOpen,
+  courseId,
+  data,
+  report,
+  names,
+}: CharactersProps & { found: CharacterFinding; open: boolean; onOpen(): void }) {
+  return (
+    <>
+      <tr>
+        <td>
+          <LinkButton aria-expanded={open} onClick={onOpen}>
+            {names.character(found.characterId)}
+          </LinkButton>
+        </td>
+        <UseOf found={found} report={report} />
+        <td className={styles['num']}>{found.telling.length}</td>
+        <td className={styles['num']}>{found.behind.length}</td>
+      </tr>
+      {open && (
+        <tr>
+          <td colSpan={5}>
+            <Opened found={found} courseId={courseId} data={data} names={names} />
+          </td>
+        </tr>
+      )}
     </>
   );
 }

@@ -110,30 +110,7 @@ function Form({ course, start }: { course: WholeCourse | undefined; start: Draft
         <Term draft={draft} set={set} />
         <Words draft={draft} set={set} />
         <Naming marking={draft.marking} onChange={(marking) => set('marking', marking)} />
-        <section>
-          <h2>Students may open</h2>
-          {OPENS.map(([part, words]) => (
-            <label key={part} className={styles['tick']}>
-              <input
-                type="checkbox"
-                checked={draft.opens.includes(part)}
-                onChange={() =>
-                  set(
-                    'opens',
-                    draft.opens.includes(part)
-                      ? draft.opens.filter((held) => held !== part)
-                      : [...draft.opens, part],
-                  )
-                }
-              />{' '}
-              {words}
-            </label>
-          ))}
-          <p className="quiet">
-            While a quiz is open, contrasts and keys are closed to them; profiles and recap help no more than
-            a book.
-          </p>
-        </section>
+        <Opens draft={draft} set={set} />
         <section className={styles['wide']}>
           <h2>Site</h2>
           <PlaceFields
@@ -328,4 +305,33 @@ function useRangesOfLibrary() {
     [cells],
   );
   return Object.keys(cells).length > 0 ? far : undefined;
+}
+
+function Opens({ draft, set }: PartProps) {
+  return (
+    <section>
+      <h2>Students may open</h2>
+      {OPENS.map(([part, words]) => (
+        <label key={part} className={styles['tick']}>
+          <input
+            type="checkbox"
+            checked={draft.opens.includes(part)}
+            onChange={() =>
+              set(
+                'opens',
+                draft.opens.includes(part)
+                  ? draft.opens.filter((held) => held !== part)
+                  : [...draft.opens, part],
+              )
+            }
+          />{' '}
+          {words}
+        </label>
+      ))}
+      <p className="quiet">
+        While a quiz is open, contrasts and keys are closed to them; profiles and recap help no more than a
+        book.
+      </p>
+    </section>
+  );
 }

@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import { conditionInWords, type Condition } from '@hurrow/core/condition';
 import { MultiAccess } from '@hurrow/core/key';
 import { characterName } from '@hurrow/core/score';
-import { commonName, scientificName } from '@hurrow/core/taxon';
+import { commonName, scientificName, type Taxon } from '@hurrow/core/taxon';
 import { ConditionPicker } from './ConditionPicker.tsx';
 import type { Ground } from './setting.ts';
 import styles from './rules.module.css';
@@ -66,29 +66,7 @@ export function Identify({ ground, base }: { ground: Ground; base: string }) {
       </div>
       <div>
         <h2>What it can be</h2>
-        <table className={ui['plain-table']}>
-          <tbody>
-            {found.ranked.slice(0, 14).map(({ taxonId, probability, against }) => (
-              <tr key={taxonId}>
-                <td>
-                  <Link to={`${base.replace(/lookalikes$/, 'species')}/${taxonId}`}>
-                    {commonName(taxon(taxonId))}
-                  </Link>{' '}
-                  <span className="latin">{scientificName(taxon(taxonId))}</span>
-                </td>
-                <td>
-                  <span className={contrastStyles['bar-cell']}>
-                    <i style={{ width: `${probability * 160}px` }} />
-                    {probability < 0.005 ? 'under 1 %' : `${Math.round(100 * probability)} %`}
-                  </span>
-                </td>
-                <td className="quiet">
-                  {against > 0 && `${against} of ${answers.length} answers speak against it`}
-                </td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
+        <Candidates ranked={found.ranked} asked={answers.length} taxon={taxon} base={base} />
         {answers.length > 1 && first && second && (
           <p>
             <Link to={`${base}?taxa=${first.taxonId},${second.taxonId}`}>
@@ -98,5 +76,42 @@ export function Identify({ ground, base }: { ground: Ground; base: string }) {
         )}
       </div>
     </div>
+  );
+}
+
+/** The likeliest, with what speaks against each. */
+function Candidates({
+  ranked,
+  asked,
+  taxon,
+  base,
+}: {
+  ranked: ReturnType<MultiAccess['identify']>['ranked'];
+  asked: number;
+  taxon(id: string): Taxon;
+  base: string;
+}) {
+  return (
+    <table className={ui['plain-table']}>
+      <tbody>
+        {ranked.slice(0, 14).map(({ taxonId, probability, against }) => (
+          <tr key={taxonId}>
+            <td>
+              <Link to={`${base.replace(/lookalikes$/, 'species')}/${taxonId}`}>
+                {commonName(taxon(taxonId))}
+              </Link>{' '}
+              <span className="latin">{scientificName(taxon(taxonId))}</span>
+            </td>
+            <td>
+              <span className={contrastStyles['bar-cell']}>
+                <i style={{ width: `${probability * 160}px` }} />
+                {probability < 0.005 ? 'under 1 %' : `${Math.round(100 * probability)} %`}
+              </span>
+            </td>
+            <td className="quiet">{against > 0 && `${against} of ${asked} answers speak against it`}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
   );
 }

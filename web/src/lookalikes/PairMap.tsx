@@ -155,29 +155,23 @@ function Matrix({
         onMouseLeave={() => setAt(undefined)}
       >
         <rect x={LABELS} y={0} width={side} height={side} fill={color('sheet')} stroke={color('line2')} />
-        {order.map((taxon, i) => (
-          <text
-            key={taxon}
-            x={LABELS - 5}
-            y={i * size + size * 0.8}
-            textAnchor="end"
-            fontSize={Math.min(11.5, size)}
-            fill={at && (at.a === taxon || at.b === taxon) ? color('ink') : color('ink2')}
-            fontWeight={at && (at.a === taxon || at.b === taxon) ? 600 : 400}
-          >
-            {name(taxon)}
-          </text>
-        ))}
-        {order.map((taxon, i) => (
-          <rect
-            key={taxon}
-            x={LABELS + i * size}
-            y={i * size}
-            width={size}
-            height={size}
-            fill={color('line')}
-          />
-        ))}
+        {order.map((taxon, i) => {
+          const pointed = at && (at.a === taxon || at.b === taxon);
+          return (
+            <text
+              key={taxon}
+              x={LABELS - 5}
+              y={i * size + size * 0.8}
+              textAnchor="end"
+              fontSize={Math.min(11.5, size)}
+              fill={color(pointed ? 'ink' : 'ink2')}
+              fontWeight={pointed ? 600 : 400}
+            >
+              {name(taxon)}
+            </text>
+          );
+        })}
+        <Diagonal count={order.length} size={size} />
         {hard.flatMap((pair) =>
           [
             [place.get(pair.a)!, place.get(pair.b)!],
@@ -207,4 +201,10 @@ function Matrix({
       </p>
     </>
   );
+}
+
+function Diagonal({ count, size }: { count: number; size: number }) {
+  return Array.from({ length: count }, (_, i) => (
+    <rect key={i} x={LABELS + i * size} y={i * size} width={size} height={size} fill={color('line')} />
+  ));
 }

@@ -12,10 +12,9 @@ interface PhotoListProps {
   onOpen(id: string): void;
 }
 
-/** The photos of a taxon, and new ones by drop, camera, file or folder. */
-export function PhotoList({ taxonId, photos, open, onOpen }: PhotoListProps) {
+/** Sends pictures one by one; what is refused is named, and the others go on. */
+function useSending(taxonId: string, keepPosition: boolean, onSent: (id: string) => void) {
   const queries = useQueryClient();
-  const [keep, setKeep] = useState(false);
   const [sending, setSending] = useState<{ done: number; all: number }>();
   const [problems, setProblems] = useState<string[]>([]);
   const send = async (files: readonly File[]) => {
@@ -28,10 +27,10 @@ export function PhotoList({ taxonId, photos, open, onOpen }: PhotoListProps) {
       try {
         const { id } = await call('POST /api/library/taxa/{taxonId}/photos', {
           params: { taxonId },
-          query: { keepPosition: keep },
+          query: { keepPosition },
           body: file,
         });
-        onOpen(id);
+        onSent(id);
       } catch (error) {
         failed.push(`${file.name}: ${messageOf(error)}`);
       }
@@ -41,6 +40,13 @@ export function PhotoList({ taxonId, photos, open, onOpen }: PhotoListProps) {
     await queries.invalidateQueries({ queryKey: ['photos', taxonId] });
     await queries.invalidateQueries({ queryKey: ['sheets', taxonId] });
   };
+  return { send, sending, problems };
+}
+
+/** The photos of a taxon, and new ones by drop, camera, file or folder. */
+export function PhotoList({ taxonId, photos, open, onOpen }: PhotoListProps) {
+  const [keep, setKeep] = useState(false);
+  const { send, sending, problems } = useSending(taxonId, keep, onOpen);
   const chosen = (event: React.ChangeEvent<HTMLInputElement>) => {
     void send([...(event.target.files ?? [])]);
     event.target.value = '';

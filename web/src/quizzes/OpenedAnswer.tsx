@@ -7,7 +7,7 @@ import type { AnswerPart } from '@hurrow/core/names';
 import { commonName, scientificName } from '@hurrow/core/taxon';
 import { call } from '../app/api.ts';
 import { useMarking } from './quizData.ts';
-import { equalTo, pointsInWords } from './marking.ts';
+import { equalTo, pointsByHand, pointsInWords } from './marking.ts';
 import styles from './marking.module.css';
 import { LinkButton, Problem } from '../app/parts.tsx';
 
@@ -91,20 +91,19 @@ function Overrule({
   const [points, setPoints] = useState<Partial<Record<AnswerPart, string>>>({});
   const [countsAs, setCountsAs] = useState(resolution.taxonId ?? '');
   const [reason, setReason] = useState('');
+  const [problem, setProblem] = useState('');
   const [alone, setAlone] = useState(true);
   const equal = equalTo(answer, marks).length;
   const submit = (event: FormEvent) => {
     event.preventDefault();
-    const byHand = Object.fromEntries(
-      Object.entries(points).flatMap(([part, text]) =>
-        text.trim() ? [[part, Number(text.replace(',', '.'))]] : [],
-      ),
-    );
+    const byHand = pointsByHand(points, parts);
+    if ('problem' in byHand) return setProblem(byHand.problem);
+    setProblem('');
     void send({
       truth,
       answer: answer.written,
       countsAs: countsAs || null,
-      points: Object.keys(byHand).length ? byHand : null,
+      points: byHand.points,
       only: alone ? { studentId: answer.studentId, stationId: answer.stationId } : null,
       reason,
     }).then((done) => done !== undefined && setPoints({}));
@@ -113,31 +112,17 @@ function Overrule({
     <form className={styles['overrule']} onSubmit={submit}>
       <h3>Overrule it</h3>
       <p>
-        Counts as{' '}
-        <select aria-label="Counts as" value={countsAs} onChange={(event) => setCountsAs(event.target.value)}>
-          <option value="">no tree of the list</option>
-          {marks.list.map((taxon) => (
-            <option key={taxon.id} value={taxon.id}>
-              {scientificName(taxon)}
-              {taxon.id === truth ? ' (right)' : ''}
-            </option>
-          ))}
-        </select>
-        {parts.map(({ part, points: now, outOf }) => (
-          <label key={part}>
-            {' '}
-            {part}{' '}
-            <input
-              inputMode="decimal"
-              aria-label={`Points for the ${part}`}
-              placeholder={pointsInWords(now)}
-              value={points[part] ?? ''}
-              onChange={(event) => setPoints({ ...points, [part]: event.target.value })}
-            />{' '}
-            of {pointsInWords(outOf)}
-          </label>
+        Counts as <CountsAs list={marks.list} truth={truth} value={countsAs} onChange={setCountsAs} />
+        {parts.map((part) => (
+          <PointsOf
+            key={part.part}
+            part={part}
+            typed={points[part.part] ?? ''}
+            onType={(text) => setPoints({ ...points, [part.part]: text })}
+          />
         ))}
       </p>
+      {problem && <Problem>{problem}</Problem>}
       <p>
         <label>
           because{' '}
@@ -166,5 +151,55 @@ function Overrule({
         </Button>
       </p>
     </form>
+  );
+}
+
+function CountsAs({
+  list,
+  truth,
+  value,
+  onChange,
+}: {
+  list: Marks['list'];
+  truth: string;
+  value: string;
+  onChange(taxonId: string): void;
+}) {
+  return (
+    <select aria-label="Counts as" value={value} onChange={(event) => onChange(event.target.value)}>
+      <option value="">no tree of the list</option>
+      {list.map((taxon) => (
+        <option key={taxon.id} value={taxon.id}>
+          {scientificName(taxon)}
+          {taxon.id === truth ? ' (right)' : ''}
+        </option>
+      ))}
+    </select>
+  );
+}
+
+/** The points of one part, by hand. */
+function PointsOf({
+  part: { part, points, outOf },
+  typed,
+  onType,
+}: {
+  part: MarkedAnswer['mark']['parts'][number];
+  typed: string;
+  onType(text: string): void;
+}) {
+  return (
+    <label>
+      {' '}
+      {part}{' '}
+      <input
+        inputMode="decimal"
+        aria-label={`Points for the ${part}`}
+        placeholder={pointsInWords(points)}
+        value={typed}
+        onChange={(event) => onType(event.target.value)}
+      />{' '}
+      of {pointsInWords(outOf)}
+    </label>
   );
 }

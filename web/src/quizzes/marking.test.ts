@@ -1,6 +1,6 @@
 import type { MarkedAnswer, Marks } from '@hurrow/contract/quizzes';
 import { markAnswer, type Answer, type NamedTaxon } from '@hurrow/core/names';
-import { equalTo, papersOf, ruledOn, stationsOf, toRule, writtenInFull } from './marking.ts';
+import { equalTo, papersOf, pointsByHand, ruledOn, stationsOf, toRule, writtenInFull } from './marking.ts';
 
 const taxon = (epithet: string, common: string): NamedTaxon => ({
   id: epithet,
@@ -96,4 +96,18 @@ test('an answer in full names its family; nothing written is blank', () => {
     writtenInFull(answer('rowan', 's1', { genus: 'Acer', epithet: 'rubrum', family: 'Aceraceae' })),
   ).toBe('Acer rubrum, Aceraceae');
   expect(writtenInFull(blank)).toBe('blank');
+});
+
+test('points by hand are read with a comma or a point, and refused where they are none of the part’s', () => {
+  const parts = [
+    { part: 'genus' as const, outOf: 1 },
+    { part: 'epithet' as const, outOf: 1 },
+  ];
+  expect(pointsByHand({}, parts)).toEqual({ points: null });
+  expect(pointsByHand({ genus: ' 0,5 ', epithet: '' }, parts)).toEqual({ points: { genus: 0.5 } });
+  expect(pointsByHand({ genus: '0' }, parts)).toEqual({ points: { genus: 0 } });
+  for (const text of ['half', '2', '-1', '1.000,5'])
+    expect(pointsByHand({ epithet: text }, parts)).toEqual({
+      problem: `The points for the epithet are a number from 0 to 1, not “${text}”.`,
+    });
 });

@@ -1,5 +1,5 @@
 import type { MarkedAnswer, Marks } from '@hurrow/contract/quizzes';
-import { answerText } from '@hurrow/core/names';
+import { answerText, type AnswerPart } from '@hurrow/core/names';
 
 /** Equal answers to one tree. */
 export interface AnswerGroup {
@@ -34,6 +34,31 @@ export const equalTo = (answer: MarkedAnswer, marks: Marks): MarkedAnswer[] =>
       plain(other.text) === plain(answer.text) &&
       plain(other.written.family) === plain(answer.written.family),
   );
+
+/**
+ * Points by hand as they were typed, for a ruling: null where none are, a problem where one is no number of the part's points.
+ *
+ * @param parts of the mark, in points
+ * @example
+ * pointsByHand({ genus: '0,5' }, [{ part: 'genus', outOf: 1 }]); // { points: { genus: 0.5 } }
+ */
+export function pointsByHand(
+  typed: Partial<Record<AnswerPart, string>>,
+  parts: readonly { part: AnswerPart; outOf: number }[],
+): { points: Partial<Record<AnswerPart, number>> | null } | { problem: string } {
+  const points: Partial<Record<AnswerPart, number>> = {};
+  for (const { part, outOf } of parts) {
+    const text = typed[part]?.trim();
+    if (!text) continue;
+    const value = Number(text.replace(',', '.'));
+    if (!(value >= 0 && value <= outOf))
+      return {
+        problem: `The points for the ${part} are a number from 0 to ${pointsInWords(outOf)}, not “${text}”.`,
+      };
+    points[part] = value;
+  }
+  return { points: Object.keys(points).length ? points : null };
+}
 
 function grouped(answers: readonly MarkedAnswer[], marks: Marks): AnswerGroup[] {
   const groups = new Map<string, AnswerGroup>();
