@@ -1,6 +1,5 @@
 import type { Consequence } from '../confusion/index.ts';
 import type { CharacterFinding, ConfusionReport, NameFinding, SpeciesFinding } from '../confusion/index.ts';
-import { isOpen } from './verdict.ts';
 
 /** One thing to teach, of whichever kind, with the errors it would have prevented. */
 export type Finding = { prevented: Consequence } & (
@@ -10,7 +9,7 @@ export type Finding = { prevented: Consequence } & (
 );
 
 export interface RankedFindings {
-  /** Above 0 in nine of ten draws, worth an error at least, and of a use that the answers can tell. */
+  /** Above 0 in nine of ten draws, and worth an error at least. */
   firm: Finding[];
   /** Above 0 on the whole, but not surely. */
   unsure: Finding[];
@@ -30,9 +29,8 @@ export function rankedFindings(report: ConfusionReport): RankedFindings {
   const worth = all
     .filter(({ prevented }) => prevented.prevented >= 1)
     .sort((x, y) => y.prevented.prevented - x.prevented.prevented);
-  return { firm: worth.filter(stands), unsure: worth.filter((found) => !stands(found)) };
+  return {
+    firm: worth.filter(({ prevented }) => prevented.chance >= FIRM_CHANCE),
+    unsure: worth.filter(({ prevented }) => prevented.chance < FIRM_CHANCE),
+  };
 }
-
-const stands = (found: Finding): boolean =>
-  found.prevented.chance >= FIRM_CHANCE &&
-  !(found.kind === 'character' && found.character.worth && isOpen(found.character.worth));

@@ -36,7 +36,7 @@ export interface UseSaid {
  * saidUse({ share: 0.04, interval: [0, 1] }); // { text: 'can’t tell yet' }
  */
 export function saidUse({ share, interval: [low, high] }: NonNullable<CharacterFinding['worth']>): UseSaid {
-  if (isOpen({ interval: [low, high] })) return { text: 'can’t tell yet' };
+  if (low < HARDLY && high >= 1) return { text: 'can’t tell yet' };
   const text = shareSaid(share);
   if (share > FULL) return { text };
   return {
@@ -44,10 +44,6 @@ export function saidUse({ share, interval: [low, high] }: NonNullable<CharacterF
     range: high > FULL ? `${percent(low)} or more` : `${Math.round(low * 100)}–${percent(high)}`,
   };
 }
-
-/** Whether the answers leave open how much is used: from hardly any to full use. */
-export const isOpen = ({ interval: [low, high] }: { interval: readonly [number, number] }): boolean =>
-  low < HARDLY && high >= 1;
 
 /** A share of worth as it is said of one student or a class; nobody can teach by how much it goes beyond full use. */
 export const shareSaid = (share: number): string => (share > FULL ? 'as well as any' : percent(share));
