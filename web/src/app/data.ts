@@ -7,11 +7,14 @@ import { hopkinsDelay, shiftCalendar, type Calendar } from '@hurrow/core/season'
 import { BUILT_IN, type Vocabulary } from '@hurrow/core/vocabulary';
 import { call } from './api.ts';
 
-/** A library at a revision, which is fetched once: nothing of it changes. */
+/**
+ * A library at a revision, which is fetched once: nothing of it changes. The tag tells it from that of another store, as one brought back
+ * from a copy, whose revisions have the same numbers.
+ */
 const revisionQuery = (revision: number, tag = '') =>
   queryOptions({
     queryKey: ['revision', revision, tag],
-    queryFn: () => call('GET /api/library', { query: { revision } }),
+    queryFn: async () => ({ ...(await call('GET /api/library', { query: { revision } })), tag }),
     staleTime: Infinity,
     structuralSharing: false,
   });

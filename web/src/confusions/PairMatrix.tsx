@@ -42,10 +42,11 @@ export function PairMatrix({ courseId, directed, asked, names }: PairMatrixProps
     elevation: course.elevation,
   };
   const work = useWork(
-    ['likenessOrder', library?.id, library?.revision, taxa, day, site],
+    ['likenessOrder', library?.id, library?.revision, library?.tag, taxa, day, site],
     (held) =>
       held.likenessOrder({
         revision: library!.revision,
+        tag: library!.tag,
         taxa,
         levels: LEVELS,
         view: { ...MEDIUM_VIEWS.cutting, day, qualifiers: { plantAge: 'mature' } },

@@ -83,7 +83,7 @@ function Others({ path, keyTo, ground, options, replaced }: Props & { path: numb
   const [audience, units] = [course?.audience ?? 'technical', course?.units ?? 'metric'] as const;
   const asked = askedWhole(ground, keyTo.view);
   const work = useWork(
-    ['questions', keyTo, path, library.id, library.revision, options, asked.options],
+    ['questions', keyTo, path, library.id, asked.revision, asked.tag, options, asked.options],
     (worker) => worker.questions(asked, keyTo, path, options),
   );
   const [problem, setProblem] = useState<string>();

@@ -112,7 +112,7 @@ function KeptKeyPage({ ground, base, walking = false }: { ground: Ground; base: 
   const kept = held?.keys.find(({ id }) => id === keyId);
   const asked = askedWhole(ground, kept?.key.view ?? ground.asked.view);
   const work = useWork(
-    ['appraise', kept?.key, ground.library.id, ground.library.revision, asked.options],
+    ['appraise', kept?.key, ground.library.id, asked.revision, asked.tag, asked.options],
     (worker) => worker.appraise(asked, kept!.key),
     kept !== undefined,
   );

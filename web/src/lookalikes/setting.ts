@@ -71,12 +71,21 @@ export function useGround(
       setting: { list, vocabulary: usable, view, options },
       asked: {
         revision: library.revision,
+        tag: library.tag,
         taxa: list.map(({ taxon }) => taxon.id),
         levels: allowed,
         view,
         options,
       },
-      inputs: [library.id, library.revision, list.map(({ taxon }) => taxon.id), view, level, site],
+      inputs: [
+        library.id,
+        library.revision,
+        library.tag,
+        list.map(({ taxon }) => taxon.id),
+        view,
+        level,
+        site,
+      ],
     };
   }, [library, course, profiles, vocabulary, view, level, also, only]);
 }

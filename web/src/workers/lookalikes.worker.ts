@@ -14,17 +14,17 @@ import { appraise, buildKey, questionsAt, replaceCouplet, type Key, type KeyOpti
 import type { Condition } from '@hurrow/core/condition';
 import { mineRules } from '@hurrow/core/rule';
 import { midMonth } from '@hurrow/core/season';
-import { readLibrary, type ReadLibrary } from '@hurrow/core/library';
+import { readLibrary } from '@hurrow/core/library';
 import type { View } from '@hurrow/core/view';
 import type { Level, Vocabulary } from '@hurrow/core/vocabulary';
 import { call } from '../app/api.ts';
+import { KeptLibrary, type Named } from './keptLibrary.ts';
 
 /**
  * What a computation starts from, named and not sent: the worker reads the library itself, since a large one handed over would hold up
  * the page.
  */
-export interface Asked {
-  revision: number;
+export interface Asked extends Named {
   /** Taxa of the list, in order. */
   taxa: string[];
   levels: readonly Level[];
@@ -40,17 +40,12 @@ interface Setting {
   options: ReadingOptions;
 }
 
-/** The library that was asked about last: the next question is about it as well. */
-let held: { revision: number; library: Promise<ReadLibrary> } | undefined;
+const kept = new KeptLibrary((revision) =>
+  call('GET /api/library', { query: { revision } }).then(readLibrary),
+);
 
-async function settingOf({ revision, taxa, levels, view, options }: Asked): Promise<Setting> {
-  if (held?.revision !== revision) {
-    const library = call('GET /api/library', { query: { revision } }).then(readLibrary);
-    held = { revision, library };
-    // What could not be fetched is asked for again.
-    library.catch(() => (held = undefined));
-  }
-  const read = await held!.library;
+async function settingOf({ taxa, levels, view, options, ...named }: Asked): Promise<Setting> {
+  const read = await kept.of(named);
   return {
     list: read.profilesOf(taxa),
     vocabulary: new Map([...read.vocabulary].filter(([, character]) => levels.includes(character.level))),
