@@ -1,5 +1,5 @@
 import { contrast, contrastError, pairErrors, verdictOf, type ProfiledTaxon } from '@hurrow/core/evidence';
-import { profilesOf } from '@hurrow/core/library';
+import { readLibrary } from '@hurrow/core/library';
 import { growsHere } from '@hurrow/core/range';
 import { DEFAULT_MARKING, markAnswer } from '@hurrow/core/names';
 import { fairnessOf, freezeStation, Reader } from '@hurrow/core/station';
@@ -25,7 +25,7 @@ import { demoRanges } from './src/ranges.ts';
 import { answerOf, seenBy, TRUTHS } from './src/students.ts';
 
 const library = demoLibrary();
-const profiles = profilesOf(library, BUILT_IN);
+const profiles = readLibrary(library).profiles;
 const find = (id: string): ProfiledTaxon => profiles.find(({ taxon }) => taxon.id === id)!;
 const twigOn = (day: number): View => ({ ...MEDIUM_VIEWS.cutting, day, qualifiers: { plantAge: 'mature' } });
 const SEPTEMBER = 253;

@@ -1,4 +1,5 @@
-import { profilesOf } from '@hurrow/core/library';
+import type { ProfiledTaxon } from '@hurrow/core/evidence';
+import { readLibrary } from '@hurrow/core/library';
 import { fairnessOf, Reader } from '@hurrow/core/station';
 import { randomFrom } from '@hurrow/core/random';
 import { characterStrip, drawingToSvg, drawPlate, drawSpecimen, sampleSpecimen } from '@hurrow/core/specimen';
@@ -14,7 +15,7 @@ const PLATE: ShownOrgan[] = ['twig', 'bud', 'leaf', 'fruit', 'bark'];
 
 /** Drawings of the demo taxa, medians over 20 seeds each; strips; and how often the drawn individual is named. */
 export async function drawing(): Promise<Row[]> {
-  const profiles = profilesOf(demoLibrary(), BUILT_IN);
+  const profiles = readLibrary(demoLibrary()).profiles;
   const simple = profiles.filter(({ scores }) =>
     scores.some(
       ({ characterId, value }) =>
@@ -75,7 +76,7 @@ export async function drawing(): Promise<Row[]> {
 }
 
 /** How often the careful reader names the drawn individual among the 42, beside the fairness of the scores. */
-function blindCheck(profiles: ReturnType<typeof profilesOf>, organs: ShownOrgan[], shown: string): Row[] {
+function blindCheck(profiles: readonly ProfiledTaxon[], organs: ShownOrgan[], shown: string): Row[] {
   const seen: View = { ...view, organs };
   const reader = new Reader(profiles, BUILT_IN, seen);
   const random = randomFrom(2026);

@@ -1,5 +1,5 @@
 import { allPairs, contrast, readingsOf } from '@hurrow/core/evidence';
-import { profilesOf } from '@hurrow/core/library';
+import { readLibrary } from '@hurrow/core/library';
 import { BUILT_IN } from '@hurrow/core/vocabulary';
 import { MEDIUM_VIEWS, type View } from '@hurrow/core/view';
 import { demoLibrary } from '../../demo/src/library.ts';
@@ -17,7 +17,7 @@ const view: View = {
 export async function evidence(): Promise<Row[]> {
   const { taxa, vocabulary } = syntheticLibrary(300, 100, 1);
   const all = timed(() => allPairs(readingsOf(taxa, vocabulary, view)), 5, 1);
-  const demo = profilesOf(demoLibrary(), BUILT_IN);
+  const demo = readLibrary(demoLibrary()).profiles;
   const cutting: View = { ...MEDIUM_VIEWS.cutting, day: 253, qualifiers: { plantAge: 'mature' } };
   const pairs = demo.flatMap((a, i) => demo.slice(i + 1).map((b) => [a.taxon.id, b.taxon.id] as const));
   const each =

@@ -1,5 +1,5 @@
 import { contrast } from '@hurrow/core/evidence';
-import { profilesOf } from '@hurrow/core/library';
+import { readLibrary } from '@hurrow/core/library';
 import { commonName } from '@hurrow/core/taxon';
 import { MEDIUM_VIEWS, type View } from '@hurrow/core/view';
 import { BUILT_IN } from '@hurrow/core/vocabulary';
@@ -10,7 +10,7 @@ const twig = (day: number): View => ({ ...MEDIUM_VIEWS.cutting, day, qualifiers:
 
 /** For each genus of the demo with several taxa: every pair, and what settles it on a cutting in summer and in winter. */
 export function genera(): string[] {
-  const list = profilesOf(demoLibrary(), BUILT_IN);
+  const list = readLibrary(demoLibrary()).profiles;
   const lines: string[] = [];
   for (const [i, a] of list.entries())
     for (const b of list.slice(i + 1)) {

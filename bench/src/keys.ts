@@ -1,4 +1,4 @@
-import { profilesOf } from '@hurrow/core/library';
+import { readLibrary } from '@hurrow/core/library';
 import { appraise, buildKey } from '@hurrow/core/key';
 import { randomFrom } from '@hurrow/core/random';
 import { MEDIUM_VIEWS, type View } from '@hurrow/core/view';
@@ -14,7 +14,7 @@ const cutting: View = { ...MEDIUM_VIEWS.cutting, day: SUMMER, qualifiers: { plan
 
 /** Keys: how short, how sure against plain greedy splitting on the same lists, and how fast. */
 export function keys(): Row[] {
-  const all = profilesOf(demoLibrary(), BUILT_IN);
+  const all = readLibrary(demoLibrary()).profiles;
   const whole = appraise(buildKey(all, BUILT_IN, cutting, { level: 'intermediate' }), all, BUILT_IN);
   const random = randomFrom(40_711);
   const gains = Array.from({ length: LISTS }, (_, seed) => {

@@ -3,8 +3,7 @@ import { rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { hash } from '@node-rs/argon2';
-import { profilesOf } from '@hurrow/core/library';
-import { BUILT_IN } from '@hurrow/core/vocabulary';
+import { readLibrary } from '@hurrow/core/library';
 import * as auth from '@hurrow/server/auth/queries';
 import { migrate, openFolder, type Db } from '@hurrow/server/db';
 import * as species from '@hurrow/server/library/queries';
@@ -31,7 +30,7 @@ async function fill(db: Db): Promise<void> {
     accountId,
     revision,
     reference: library.reference,
-    profiles: profilesOf(library, BUILT_IN),
+    profiles: readLibrary(library).profiles,
   };
   for (const course of file.courses) await fillCourse(db, course, ground);
   await fillPhotos(db, libraryId, accountId, ground.profiles);

@@ -1,5 +1,4 @@
-import type { ProfiledTaxon } from '../evidence/index.ts';
-import { reconcile, type Reconciliation, type Score } from '../score/index.ts';
+import type { Reconciliation, Score } from '../score/index.ts';
 import type { Place } from '../season/index.ts';
 import type { Taxon } from '../taxon/index.ts';
 import { BUILT_IN, type Character, type Vocabulary } from '../vocabulary/index.ts';
@@ -47,13 +46,6 @@ export interface Library {
   characters: Character[];
   taxa: TaxonStatements[];
 }
-
-/** The taxa with their adopted scores, as every computation takes them. */
-export const profilesOf = (library: Library, vocabulary: Vocabulary): ProfiledTaxon[] =>
-  library.taxa.map(({ taxon, scores }) => ({
-    taxon,
-    scores: reconcile(scores, vocabulary, library.reconciliation),
-  }));
 
 const merged = new WeakMap<readonly Character[], Vocabulary>();
 

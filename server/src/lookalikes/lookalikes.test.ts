@@ -1,5 +1,5 @@
 import { buildKey } from '@hurrow/core/key';
-import { profilesOf, type Library } from '@hurrow/core/library';
+import { readLibrary, type Library } from '@hurrow/core/library';
 import { BUILT_IN } from '@hurrow/core/vocabulary';
 import { plantCourse, startHurrow, type Caller, type TestHurrow } from '../testing/testHurrow.ts';
 import { baseOf } from '../testing/libraryOf.ts';
@@ -73,7 +73,7 @@ test('a rule without a condition or a conclusion says what is missing; a good on
 });
 
 test('a key is kept with all its couplets, changed, and printed in both layouts', async () => {
-  const key = buildKey(profilesOf(library, BUILT_IN), BUILT_IN, view as never);
+  const key = buildKey(readLibrary(library).profiles, BUILT_IN, view as never);
   const options = { level: 'advanced', banned: [], manyLeads: false };
   const { id } = (
     await owner.post<{ id: string }>('/api/library/keys', {
