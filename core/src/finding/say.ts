@@ -65,14 +65,10 @@ function ofName({ taxonId, given, truths, behind }: Extract<Finding, { kind: 'na
 function ofSpecies(species: Extract<Finding, { kind: 'species' }>['species']): Said {
   const { taxonId, asked, wrong, scatters, called, behind } = species;
   const [first] = called;
-  const names = called
-    .slice(0, MOST)
-    .flatMap(({ answer, count }, i): Piece[] => [
-      i > 0 ? ', ' : 'Called ',
-      { pair: { truth: taxonId, answer }, nameOnly: true },
-      ` ${count}`,
-    ]);
-  const more = called.length > MOST ? `, and ${counted(called.length - MOST, 'name')} more` : '';
+  const names = called.map(({ answer, count }) => ({
+    of: { pair: { truth: taxonId, answer }, nameOnly: true },
+    count,
+  }));
   return {
     headline: [{ taxon: taxonId }, scatters ? ' is not known' : ' is missed more than its likeness explains'],
     sentences: [
@@ -82,8 +78,7 @@ function ofSpecies(species: Extract<Finding, { kind: 'species' }>['species']): S
       scatters
         ? `The errors scatter over ${counted(called.length, 'name')}, like or not: teach the tree itself. `
         : 'The characters alone would lead one to expect fewer. ',
-      ...names,
-      ...(called.length > 0 ? [`${more}.`] : []),
+      ...(called.length > 0 ? ['Called ', ...mostOf(names, 'name')] : []),
     ],
     // One that lands on one name in most cases is shown beside it.
     ...(first && first.count > wrong / 2 ? { pair: { truth: taxonId, answer: first.answer } } : {}),
@@ -99,21 +94,13 @@ function ofCharacter(
   const { characterId, worth, pairs, telling, students, behind } = found;
   const reading = report.readings.find((entry) => entry.characterId === characterId);
   const verdict = verdictOf(found, reading);
-  const pieces = pairs
-    .slice(0, MOST)
-    .flatMap(({ truth, answer, count }, i): Piece[] => [
-      ...(i > 0 ? [', '] : []),
-      { pair: { truth, answer } },
-      ` ${count}`,
-    ]);
-  const more = pairs.length > MOST ? `, and ${counted(pairs.length - MOST, 'pair')} more` : '';
+  const mixedUp = pairs.map(({ truth, answer, count }) => ({ of: { pair: { truth, answer } }, count }));
   return {
     verdict,
     headline: [{ character: characterId }, `: ${verdict}`],
     sentences: [
       ...(worth ? ofUse(saidUse(worth), counted(telling.length, 'station')) : []),
-      ...pieces,
-      ...(pairs.length > 0 ? [`${more}. `] : []),
+      ...(pairs.length > 0 ? [...mostOf(mixedUp, 'pair'), ' '] : []),
       whoLooks(students, studentOf),
       ...(reading ? ofReading(reading) : []),
       ...(report.students < SMALL ? [' A small class: take it as a hint.'] : []),
@@ -121,6 +108,15 @@ function ofCharacter(
     ...(pairs[0] ? { pair: pairs[0] } : {}),
     behind,
   };
+}
+
+/** The first few with their counts, and how many more there are: “grand fir 24, western larch 3, and 5 names more.” */
+function mostOf(entries: readonly { of: Piece; count: number }[], what: string): Piece[] {
+  const first = entries
+    .slice(0, MOST)
+    .flatMap(({ of, count }, i): Piece[] => [...(i > 0 ? [', '] : []), of, ` ${count}`]);
+  const rest = entries.length - MOST;
+  return [...first, rest > 0 ? `, and ${counted(rest, what)} more.` : '.'];
 }
 
 function ofUse({ text, range }: UseSaid, stations: string): Piece[] {
