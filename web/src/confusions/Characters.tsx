@@ -1,7 +1,7 @@
 import type { ClassReport, ConfusionData } from '@hurrow/contract/confusions';
 import { useState } from 'react';
 import { misreadOrOverlooked, type CharacterFinding } from '@hurrow/core/confusion';
-import { shareSaid, saidUse } from '@hurrow/core/finding';
+import { saidUse, shareSaid, verdictOf } from '@hurrow/core/finding';
 import { SHOWN_TITLES } from '@hurrow/core/view';
 import { useVocabulary } from '../app/data.ts';
 import { AnswersBehind } from './AnswersBehind.tsx';
@@ -129,7 +129,8 @@ function CharacterRow({
 }
 
 /** How much of its worth is used, as a bar and in words, and why where it is little. */
-function UseOf({ found: { characterId, worth }, report }: { found: CharacterFinding; report: ClassReport }) {
+function UseOf({ found, report }: { found: CharacterFinding; report: ClassReport }) {
+  const { worth } = found;
   if (!worth)
     return (
       <td colSpan={2} className="quiet">
@@ -137,7 +138,7 @@ function UseOf({ found: { characterId, worth }, report }: { found: CharacterFind
       </td>
     );
   const { text, range } = saidUse(worth);
-  const little = worth.interval[1] < 1;
+  const little = whyLittleUsed(found, report);
   return (
     <>
       <td>
@@ -153,16 +154,17 @@ function UseOf({ found: { characterId, worth }, report }: { found: CharacterFind
       </td>
       <td>
         {text} {range && <span className="quiet">({range})</span>}{' '}
-        {little && <em className="rust">{whyLittleUsed(characterId, report)}</em>}
+        {little && <em className="rust">{little}</em>}
       </td>
     </>
   );
 }
 
-/** A character of little use is misread, or read well and overlooked; only those who were asked what they see can tell which. */
-function whyLittleUsed(characterId: string, { readings }: ClassReport): string {
-  const reading = readings.find((entry) => entry.characterId === characterId);
-  return (reading && misreadOrOverlooked(reading)) ?? 'little used';
+/** Why a character is used too little, where the answers bear that it is: misread or overlooked, if it was asked what they see. */
+function whyLittleUsed(found: CharacterFinding, { readings }: ClassReport): string | undefined {
+  if (found.worth!.interval[1] >= 1) return undefined;
+  const reading = readings.find((entry) => entry.characterId === found.characterId);
+  return (reading && misreadOrOverlooked(reading)) ?? verdictOf(found, reading);
 }
 
 /** The stations, students and answers behind a character. */
