@@ -6,7 +6,7 @@ import type { Db } from '../db/index.ts';
 import { beginChange } from '../library/change.ts';
 import { stateOf } from '../library/committed.ts';
 import * as queries from '../library/queries.ts';
-import { addRecord, addRecords } from '../library/records.ts';
+import { addRecords } from '../library/records.ts';
 import { letArrive, ofTaxon, takeId } from '../library/store.ts';
 import { askLibrary } from './library.ts';
 import type { ImportWrites } from './plan.ts';
@@ -74,8 +74,8 @@ async function write(
   const { length } = await queries.sources(db, libraryId);
   for (const [i, source] of sources.entries())
     await queries.addSource(db, libraryId, source.id, source.label, length + i, detailsOf(source));
-  for (const character of characters)
-    await addRecord(db, libraryId, 'character', character.id, revision, character);
+  const own = characters.map((character) => ({ key: character.id, record: character }));
+  await addRecords(db, libraryId, 'character', revision, own);
   const fresh = taxa.filter((row) => row.fresh);
   await queries.addTaxa(
     db,
