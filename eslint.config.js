@@ -20,6 +20,8 @@ export default tseslint.config(
       '@typescript-eslint/no-non-null-assertion': 'off',
       '@typescript-eslint/consistent-type-imports': 'error',
       eqeqeq: 'error',
+      'object-shorthand': ['error', 'properties'],
+      'no-useless-rename': 'error',
       // `const { month, ...rest } = record` leaves a field out.
       '@typescript-eslint/no-unused-vars': ['error', { ignoreRestSiblings: true }],
     },

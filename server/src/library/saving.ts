@@ -50,7 +50,7 @@ export async function saveTaxon(tx: Db, taxonId: string, body: SaveBody, account
     now,
     `Edited ${scientificName(body.taxon)}`,
   );
-  if (renamed) await queries.addTaxonVersions(tx, revision, [{ taxonId: taxonId, record: body.taxon }]);
+  if (renamed) await queries.addTaxonVersions(tx, revision, [{ taxonId, record: body.taxon }]);
   await writeScores(tx, revision, ofTaxon(taxonId, body.changes));
   return { id: taxonId, revision };
 }
@@ -90,7 +90,7 @@ export async function undoRevision(tx: Db, id: number, accountId: string, now: D
   await queries.addTaxonVersions(
     tx,
     revision,
-    taxa.map(({ taxonId: taxonId, record, before }) => ({
+    taxa.map(({ taxonId, record, before }) => ({
       taxonId,
       record: before ?? { ...record, retired: true },
     })),

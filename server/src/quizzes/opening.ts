@@ -86,7 +86,7 @@ async function fixAll(db: Db, quiz: QuizHead): Promise<void> {
   }
   for (const station of stations) {
     await breathe();
-    const { taxonId: taxonId, medium, view } = station;
+    const { taxonId, medium, view } = station;
     const drawn = freezeStation(plannedOf(station), station.seed, {
       ...ground,
       revision: library.revision,
@@ -99,7 +99,7 @@ async function fixAll(db: Db, quiz: QuizHead): Promise<void> {
   }
 }
 
-const plannedOf = ({ taxonId: taxonId, medium, view, asks }: queries.StationRow) => ({
+const plannedOf = ({ taxonId, medium, view, asks }: queries.StationRow) => ({
   taxonId,
   medium,
   view,

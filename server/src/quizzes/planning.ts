@@ -25,9 +25,9 @@ export async function writeStations(db: Db, quizId: string, courseId: string, bo
   for (const [i, { taxonId, medium, view, asks = [], seed }] of body.stations.entries())
     await queries.addStation(db, {
       id: randomUUID(),
-      quizId: quizId,
+      quizId,
       position: i + 1,
-      taxonId: taxonId,
+      taxonId,
       medium,
       view: { ...view, day },
       seed: seed ?? randomInt(1, 2 ** 31 - 1),
