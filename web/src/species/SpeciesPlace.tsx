@@ -6,6 +6,7 @@ import { commonName } from '@hurrow/core/taxon';
 import { counted } from '@hurrow/core/words';
 import { messageOf } from '../app/api.ts';
 import { courseQuery, useLibrary } from '../app/data.ts';
+import { decoded } from '../app/decoded.ts';
 import { Profile } from './Profile.tsx';
 import { SpeciesList } from './SpeciesList.tsx';
 import { Opening, Problem } from '../app/parts.tsx';
@@ -37,7 +38,7 @@ export default function SpeciesPlace({ courseId }: { courseId: string }) {
   const course = useQuery(courseQuery(courseId)).data;
   const taught = useMemo(() => course?.sets.flatMap((set) => set.taxa) ?? [], [course]);
   const path = useLocation().pathname;
-  const named = decodeURIComponent(/\/species\/([^/]+)/.exec(path)?.[1] ?? '');
+  const named = decoded(/\/species\/([^/]+)/.exec(path)?.[1] ?? '');
   const open = PAGES.some(([page]) => page === named) ? '' : named;
   const base = `/c/${courseId}/species`;
   if (query.isPending) return <Opening>Opening the library…</Opening>;
