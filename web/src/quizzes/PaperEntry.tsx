@@ -1,82 +1,85 @@
 import type { WholeCourse } from '@hurrow/contract/courses';
 import type { Marks, Quiz } from '@hurrow/contract/quizzes';
 import { useState, type FormEvent } from 'react';
-import { answerText, resolveName, type Answer, type AnswerPart } from '@hurrow/core/names';
+import type { Answer } from '@hurrow/core/names';
 import { statesToSee } from '@hurrow/core/station';
-import { scientificName } from '@hurrow/core/taxon';
 import { stateOf, type Character } from '@hurrow/core/vocabulary';
-import { call, messageOf } from '../app/api.ts';
+import { call } from '../app/api.ts';
 import { useVocabulary } from '../app/data.ts';
+import { useSaving } from '../app/useSaving.ts';
 import { useKept } from '../drafts/useKept.ts';
+import { notStored, PARTS, readsAs, withAnswer, withoutStored, type Papers } from './paper.ts';
 import styles from './quizzes.module.css';
 import { Problem } from '../app/parts.tsx';
 import ui from '../app/parts.module.css';
-
-const PARTS: Record<string, AnswerPart[]> = {
-  common: ['name'],
-  genus: ['genus'],
-  binomial: ['genus', 'epithet'],
-  binomialFamily: ['genus', 'epithet', 'family'],
-};
 
 /** One paper at a time, by keyboard: Enter goes on, and each changed line is stored as the paper is saved. */
 export function PaperEntry({
   course,
   quiz,
   marks,
-  onSaved,
+  onStored,
 }: {
   course: WholeCourse;
   quiz: Quiz;
   marks: Marks | undefined;
-  onSaved(): void;
+  /** Asks again for what is stored. */
+  onStored(): Promise<unknown>;
 }) {
   const [studentId, setStudentId] = useState('');
-  const papers = useKept<Record<string, Record<string, Answer>>>(
-    `papers/${quiz.id}`,
-    `Papers of ${quiz.title}`,
-    {},
-    (held) => Object.values(held).some((paper) => Object.keys(paper).length > 0),
+  const papers = useKept<Papers>(`papers/${quiz.id}`, `Papers of ${quiz.title}`, {}, (held) =>
+    Object.values(held).some((paper) => Object.keys(paper).length > 0),
   );
   const typed = papers.value[studentId] ?? {};
-  const setTyped = (paper: Record<string, Answer>) =>
-    papers.set((before) => ({ ...before, [studentId]: paper }));
-  const [problem, setProblem] = useState<string>();
-  const [saved, setSaved] = useState<string>();
-  const parts = PARTS[marks?.policy ?? course.marking.policy] ?? ['name'];
+  const type = (stationId: string, answer: Answer) =>
+    papers.set((before) => withAnswer(before, studentId, stationId, answer));
+  const { save, saving, problem } = useSaving();
+  /** Whose paper was stored last. */
+  const [last, setLast] = useState('');
+  const parts = PARTS[marks?.policy ?? course.marking.policy];
   const vocabulary = useVocabulary();
   const asking = quiz.stations.some(({ asks }) => asks.length > 0);
   const held = (stationId: string): Answer =>
     marks?.answers.find((answer) => answer.studentId === studentId && answer.stationId === stationId)
       ?.written ?? {};
+  const nameOf = (id: string) => course.students.find((student) => student.id === id)?.name;
+  const nextAfter = (id: string) =>
+    course.students[course.students.findIndex((student) => student.id === id) + 1]?.id ?? '';
   const choose = (id: string) => {
     setStudentId(id);
-    setSaved(undefined);
+    setLast('');
   };
-  const save = async (event: FormEvent) => {
-    event.preventDefault();
-    setProblem(undefined);
-    let left = { ...typed };
+  const storePaper = async () => {
+    const stored: [string, Answer][] = [];
     try {
       for (const [stationId, answer] of Object.entries(typed)) {
         await call('POST /api/quizzes/{quizId}/paper', {
           params: { quizId: quiz.id },
           body: { studentId, stationId, answer },
         });
-        left = Object.fromEntries(Object.entries(left).filter(([id]) => id !== stationId));
+        stored.push([stationId, answer]);
       }
-      setSaved(course.students.find((student) => student.id === studentId)?.name);
-      const next = course.students[course.students.findIndex((student) => student.id === studentId) + 1];
-      setStudentId(next?.id ?? '');
-      onSaved();
-    } catch (error) {
-      setProblem(`${messageOf(error)} ${Object.keys(left).length} lines are not stored yet and stay here.`);
     } finally {
-      setTyped(left);
+      // A line leaves the paper only when what is stored stands behind it: the next word typed in it builds on that.
+      if (stored.length > 0) await onStored();
+      papers.set((before) =>
+        stored.reduce((left, [id, answer]) => withoutStored(left, studentId, id, answer), before),
+      );
     }
   };
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    void save(storePaper, {
+      done: () => {
+        if (notStored(papers.latest()[studentId], quiz.stations)) return;
+        setLast(studentId);
+        setStudentId((now) => (now === studentId ? nextAfter(studentId) : now));
+      },
+    });
+  };
+  const left = notStored(typed, quiz.stations);
   return (
-    <form className={styles['paper']} onSubmit={(event) => void save(event)}>
+    <form className={styles['paper']} onSubmit={submit}>
       <label>
         Paper of{' '}
         <select value={studentId} onChange={(event) => choose(event.target.value)}>
@@ -89,7 +92,7 @@ export function PaperEntry({
           ))}
         </select>
       </label>{' '}
-      {saved && <span className="quiet">The paper of {saved} is stored.</span>}
+      {last && <span className="quiet">The paper of {nameOf(last)} is stored.</span>}
       {studentId && (
         <>
           <table className={ui['plain-table']}>
@@ -106,9 +109,7 @@ export function PaperEntry({
                           aria-label={`Station ${station.position}, ${part}`}
                           placeholder={part}
                           value={answer[part] ?? ''}
-                          onChange={(event) =>
-                            setTyped({ ...typed, [station.id]: { ...answer, [part]: event.target.value } })
-                          }
+                          onChange={(event) => type(station.id, { ...answer, [part]: event.target.value })}
                           onKeyDown={(event) => {
                             if (event.key !== 'Enter') return;
                             const fields = [...event.currentTarget.form!.querySelectorAll('input')];
@@ -129,24 +130,22 @@ export function PaperEntry({
                             position={station.position}
                             value={answer.seen?.[id] ?? ''}
                             onChange={(state) =>
-                              setTyped({
-                                ...typed,
-                                [station.id]: { ...answer, seen: { ...answer.seen, [id]: state } },
-                              })
+                              type(station.id, { ...answer, seen: { ...answer.seen, [id]: state } })
                             }
                           />
                         ))}
                       </td>
                     )}
-                    <td className={`quiet ${styles['reads']}`}>{readsAs(answer, marks)}</td>
+                    <td className={`quiet ${styles['reads']}`}>{readsAs(answer, marks?.list)}</td>
                   </tr>
                 );
               })}
             </tbody>
           </table>
-          <button className={`${ui['press']} ${ui['chief']}`} disabled={Object.keys(typed).length === 0}>
+          <button className={`${ui['press']} ${ui['chief']}`} disabled={saving || !left}>
             Store this paper
-          </button>
+          </button>{' '}
+          {!saving && left && <span className="quiet">{left}</span>}
         </>
       )}
       {problem && <Problem>{problem}</Problem>}
@@ -181,18 +180,4 @@ function SeenOnPaper({
       ))}
     </select>
   );
-}
-
-/** How the answer will be read, as it is typed. */
-function readsAs(answer: Answer, marks: Marks | undefined): string {
-  const text = answerText(answer);
-  if (!text || !marks) return '';
-  const found = resolveName(text, marks.list);
-  const taxon = marks.list.find((entry) => entry.id === found.taxonId);
-  if (taxon) return found.how === 'exact' ? '✓' : `${found.how}: ${scientificName(taxon)}`;
-  return found.how === 'genus'
-    ? `genus ${found.genus} only`
-    : found.how === 'ambiguous'
-      ? 'more than one taxon'
-      : 'names no tree of the list';
 }

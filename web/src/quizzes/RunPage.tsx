@@ -126,7 +126,7 @@ export function RunPage({ course, quiz }: { course: WholeCourse; quiz: Quiz }) {
               <Button onClick={() => setSearch({ enter: 'file' })}>Import a response file</Button>
             </p>
             {mode === 'paper' && (
-              <PaperEntry course={course} quiz={quiz} marks={marks.data} onSaved={() => void refresh()} />
+              <PaperEntry course={course} quiz={quiz} marks={marks.data} onStored={refresh} />
             )}
             {mode === 'file' && (
               <ImportFile

@@ -1,0 +1,65 @@
+import type { Marks } from '@hurrow/contract/quizzes';
+import {
+  answerText,
+  resolveName,
+  type Answer,
+  type AnswerPart,
+  type MarkingPolicy,
+} from '@hurrow/core/names';
+import { scientificName } from '@hurrow/core/taxon';
+import { listInWords } from '@hurrow/core/view';
+import { same } from '../drafts/afterSave.ts';
+
+/** What was typed of papers and is not stored: by student, then by station. */
+export type Papers = Record<string, Record<string, Answer>>;
+
+/** What students write of a tree under each way of marking. */
+export const PARTS: Record<MarkingPolicy['policy'], AnswerPart[]> = {
+  common: ['name'],
+  genus: ['genus'],
+  binomial: ['genus', 'epithet'],
+  binomialFamily: ['genus', 'epithet', 'family'],
+};
+
+/** The papers with an answer of one station. */
+export const withAnswer = (papers: Papers, studentId: string, stationId: string, answer: Answer): Papers => ({
+  ...papers,
+  [studentId]: { ...papers[studentId], [stationId]: answer },
+});
+
+/** The papers without an answer that was stored; one that was typed over meanwhile stays. */
+export function withoutStored(papers: Papers, studentId: string, stationId: string, stored: Answer): Papers {
+  const { [stationId]: now, ...rest } = papers[studentId] ?? {};
+  return now && same(now, stored) ? { ...papers, [studentId]: rest } : papers;
+}
+
+/**
+ * Which stations of a paper are not stored yet; nothing where all are.
+ *
+ * @example
+ * notStored({ s2: { genus: 'Abies' } }, [{ id: 's2', position: 2 }]); // 'Station 2 is not stored yet.'
+ */
+export function notStored(
+  paper: Record<string, Answer> | undefined,
+  stations: readonly { id: string; position: number }[],
+): string {
+  const left = stations.filter(({ id }) => paper?.[id]).map(({ position }) => String(position));
+  if (left.length === 0) return '';
+  return left.length === 1
+    ? `Station ${left[0]} is not stored yet.`
+    : `Stations ${listInWords(left)} are not stored yet.`;
+}
+
+/** How an answer will be read, as it is typed. */
+export function readsAs(answer: Answer, list: Marks['list'] | undefined): string {
+  const text = answerText(answer);
+  if (!text || !list) return '';
+  const found = resolveName(text, list);
+  const taxon = list.find((entry) => entry.id === found.taxonId);
+  if (taxon) return found.how === 'exact' ? '✓' : `${found.how}: ${scientificName(taxon)}`;
+  return found.how === 'genus'
+    ? `genus ${found.genus} only`
+    : found.how === 'ambiguous'
+      ? 'more than one taxon'
+      : 'names no tree of the list';
+}
