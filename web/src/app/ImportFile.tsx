@@ -1,10 +1,10 @@
 import { Button } from 'antd';
 import { useEffect, useRef, useState } from 'react';
 import type { ImportReport } from '@hurrow/contract/reports';
-import { messageOf } from './api.ts';
 import { textOfFile } from './textOfFile.ts';
 import styles from './importFile.module.css';
 import { LinkButton, Notice, Problem } from './parts.tsx';
+import { useSaving } from './useSaving.ts';
 
 /** What is sent: the text of a file, whether to say only what it would do, and whether to replace what is stored. */
 export interface Importing {
@@ -46,31 +46,25 @@ export function ImportFile<Report extends ImportReport & { what?: string; also?:
   /** A file too long to be looked over in a box. */
   const [file, setFile] = useState<{ name: string; text: string }>();
   const csv = file?.text ?? typed;
-  const [report, setReport] = useState<Report>();
-  const [problem, setProblem] = useState<string>();
-  const [busy, setBusy] = useState(false);
+  /** What was said of a table; of another one it says nothing. */
+  const [seen, setSeen] = useState<{ csv: string; report: Report }>();
+  const report = seen?.csv === csv ? seen.report : undefined;
+  const { save, saving, problem, say } = useSaving();
   const [replace, setReplace] = useState(false);
-  const send = async (dryRun: boolean) => {
-    setBusy(true);
-    setProblem(undefined);
-    try {
-      const answer = await ask({ csv, dryRun, ...(asksToReplace ? { replace } : {}) });
-      if (dryRun) setReport(answer);
-      else onDone(answer, here.current);
-    } catch (error) {
-      setReport(undefined);
-      setProblem(messageOf(error));
-    } finally {
-      setBusy(false);
-    }
-  };
+  const send = (dryRun: boolean) =>
+    save(() => ask({ csv, dryRun, ...(asksToReplace ? { replace } : {}) }), {
+      done: (answer) => (dryRun ? setSeen({ csv, report: answer }) : onDone(answer, here.current)),
+      refused: () => {
+        setSeen(undefined);
+        return false;
+      },
+    });
   const choose = async (chosen: File | undefined) => {
     if (!chosen) return;
     const text = await textOfFile(chosen);
     setFile(text.length > SHOWN ? { name: chosen.name, text } : undefined);
     setTyped(text.length > SHOWN ? '' : text);
-    setReport(undefined);
-    setProblem(undefined);
+    say(undefined);
   };
   const replaced = report?.replaced ?? [];
   const takes = report
@@ -100,10 +94,7 @@ export function ImportFile<Report extends ImportReport & { what?: string; also?:
         value={typed}
         placeholder={example}
         spellCheck={false}
-        onChange={(event) => {
-          setTyped(event.target.value);
-          setReport(undefined);
-        }}
+        onChange={(event) => setTyped(event.target.value)}
       />
       {problem && <Problem>{problem}</Problem>}
       {report && (
@@ -150,13 +141,13 @@ export function ImportFile<Report extends ImportReport & { what?: string; also?:
           )}
         </Notice>
       )}
-      <Button disabled={!csv.trim()} loading={busy && !report} onClick={() => void send(true)}>
+      <Button disabled={!csv.trim()} loading={saving && !report} onClick={() => void send(true)}>
         See what it would do
       </Button>{' '}
       <Button
         type="primary"
         disabled={!report || takes === 0}
-        loading={busy && report !== undefined}
+        loading={saving && report !== undefined}
         onClick={() => void send(false)}
       >
         Import
