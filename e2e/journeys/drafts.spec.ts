@@ -113,3 +113,64 @@ test('a paper half typed in waits while another is entered', async ({ page }) =>
   await page.getByLabel('Paper of').selectOption({ label: 'Owen Tsosie, not stored yet' });
   await expect(page.getByLabel('Station 1, genus')).toHaveValue('Picea');
 });
+
+/** Forms with a field, and the call that saves them. */
+const SLOW = [
+  ['the editor', 'species/abies-grandis/edit', 'Memory aid', 'Save', '**/api/library/taxa/abies-grandis'],
+  ['a new plan', 'quizzes/new?taxa=abies-grandis', 'Title', 'Save the plan', '**/api/courses/*/quizzes'],
+  ['the settings', 'course/settings', 'Name of the course', 'Save settings', '**/api/courses/*'],
+  ['the list', 'course/list', 'Title of set 1', 'Save the list', '**/api/courses/*/list'],
+] as const;
+
+for (const [what, where, field, button, address] of SLOW)
+  test(`what is typed in ${what} while it is being saved stays, and is not taken for saved`, async ({
+    page,
+  }) => {
+    const base = await enter(page);
+    await page.goto(`${base}/${where}`);
+    const typed = page.getByLabel(field, { exact: true });
+    await typed.fill('Before the press');
+    const saving = await held(page, address);
+    await page.getByRole('button', { name: button, exact: true }).click();
+    await saving.asked;
+    await typed.fill('While it is saved');
+    saving.let();
+    await expect(page.getByText(/saved\.$/).first()).toBeVisible();
+    await expect(typed).toHaveValue('While it is saved');
+    await page.reload();
+    await expect(typed).toHaveValue('While it is saved');
+    await page.getByRole('button', { name: 'Give them up' }).click();
+    await expect(typed).toHaveValue('Before the press');
+  });
+
+test('what is typed on a paper while it is being stored stays', async ({ page }) => {
+  const base = await enter(page);
+  await page.goto(`${base}/quizzes`);
+  await page.getByRole('link', { name: 'Quiz 2' }).click();
+  await page.getByRole('link', { name: 'Run' }).click();
+  await page.getByRole('button', { name: 'Enter papers' }).click();
+  await page.getByLabel('Paper of').selectOption('Vera Okoro');
+  await page.getByLabel('Station 1, genus').fill('Picea');
+  const saving = await held(page, '**/paper');
+  await page.getByRole('button', { name: 'Store this paper' }).click();
+  await saving.asked;
+  await page.getByLabel('Station 2, genus').fill('Abies');
+  saving.let();
+  await expect(page.getByText('Station 2 is not stored yet')).toBeVisible();
+  await expect(page.getByLabel('Station 2, genus')).toHaveValue('Abies');
+});
+
+/** Holds what a page sends to an address until it is let go. */
+async function held(page: Page, address: string) {
+  let go = () => {};
+  let seen = () => {};
+  const gate = new Promise<void>((resolve) => (go = resolve));
+  const asked = new Promise<void>((resolve) => (seen = resolve));
+  await page.route(address, async (route) => {
+    if (route.request().method() === 'GET') return route.continue();
+    seen();
+    await gate;
+    await route.continue();
+  });
+  return { asked, let: go };
+}

@@ -1,6 +1,5 @@
+import { same } from '../drafts/afterSave.ts';
 import { useKept } from '../drafts/useKept.ts';
-
-const same = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b);
 
 interface Edited<T> {
   start: { held: T; revision: number };
@@ -32,8 +31,11 @@ export function useDraft<T>(key: string, title: string, held: T, revision: numbe
     /** The revision to save on. */
     base: start.revision,
     /** Gives the changes up and takes the record as it is now. */
-    reset: () => kept.settle(fresh),
-    /** To be called when the draft was saved and the record has been loaded again. */
-    settle: (saved: number) => kept.settle({ start: { held: draft, revision: saved }, draft }),
+    reset: () => kept.replace(fresh),
+    /** To be called when the draft was saved and the record has been loaded again. Says whether all of it is saved. */
+    settle: (saved: number) =>
+      kept.settle(kept.value, {
+        next: (now) => ({ start: { held: draft, revision: saved }, draft: now.draft }),
+      }),
   };
 }

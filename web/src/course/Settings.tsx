@@ -96,8 +96,9 @@ function Form({ course, start }: { course: WholeCourse | undefined; start: Draft
     else
       void save(() => call('POST /api/courses', { body }), {
         done: ({ id }) => {
-          kept.settle(draft);
-          void go(`/c/${id}/course/list`);
+          const settings = `/c/${id}/course/settings`;
+          const all = kept.settle(draft, { as: { key: `settings/${id}`, where: settings } });
+          void go(all ? `/c/${id}/course/list` : settings);
         },
         stale: [STALE.courses],
       });

@@ -21,7 +21,8 @@ export default function TaughtList({ course }: { course: WholeCourse }) {
   const stored: Draft[] = course.sets.map(({ title, week, taxa }) => ({ title, week, taxa }));
   const kept = useKept(`list/${course.id}`, `List of ${course.name}`, stored);
   const { set: setSets } = kept;
-  const sets = withGathered(kept.value, (search.get('add') ?? '').split(',').filter(Boolean));
+  const gathered = (search.get('add') ?? '').split(',').filter(Boolean);
+  const sets = withGathered(kept.value, gathered);
   const { save, saving, problem } = useSaving();
   const listed = new Set(sets.flatMap((set) => set.taxa));
   const change = (i: number, part: Partial<Draft>) =>
@@ -34,7 +35,7 @@ export default function TaughtList({ course }: { course: WholeCourse }) {
       () => call('PUT /api/courses/{courseId}/list', { params: { courseId: course.id }, body: { sets } }),
       {
         done: () => {
-          kept.settle(sets);
+          kept.settle(kept.value, { next: (now) => withGathered(now, gathered) });
           setSearch({}, { replace: true });
           void message.success('The list is saved.');
         },

@@ -1,22 +1,36 @@
 import { App } from 'antd';
 import { useEffect, useEffectEvent, useRef, useState } from 'react';
+import { afterSave, same } from './afterSave.ts';
 import { useDrafts } from './DraftsProvider.tsx';
 
 export interface Kept<T> {
   value: T;
+  /** The value with changes that came since it was painted. */
+  latest(): T;
   /** Changes the value and keeps it in the browser. */
   set(next: T | ((before: T) => T)): void;
   /** True while there is something that is not saved. */
   changed: boolean;
   /** When the draft was last changed, if it was found here and brought back. */
   broughtBack: string | undefined;
-  /** Forgets the draft: it was saved, or is given up. Gives the value to go on with. */
-  settle(next: T): void;
+  /**
+   * Forgets the draft, since what stood in the form was saved. What was typed while it was under way stays a draft.
+   *
+   * @returns whether all of it is saved
+   */
+  settle(saved: T, after?: AfterSaving<T>): boolean;
+  /** Forgets the draft and goes on with another value. */
+  replace(next: T): void;
   /** Gives the changes up and begins again with what the form began with. */
   forget(): void;
 }
 
-const same = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b);
+export interface AfterSaving<T> {
+  /** What the form holds once that is stored, of what stands in it now; the same, unless told otherwise. */
+  next?: (latest: T) => T;
+  /** A new thing has a name now: its draft goes on under that one, at that address. */
+  as?: { key: string; where: string };
+}
 
 /**
  * State of a form that outlives a reload, a crash or a click elsewhere: from the first change on it lies in the browser until it is saved
@@ -48,9 +62,8 @@ export function useKept<T>(
       void message.info(`“${title}” is not saved. It is kept as a draft, see Drafts at the top.`);
   });
   useEffect(() => () => leave(), []);
-  const keep = (value: T) => {
-    const where = window.location.pathname + window.location.search;
-    drafts.keep(key, { title, where, at: new Date().toISOString(), value });
+  const keep = (value: T, as = { key, where: window.location.pathname + window.location.search }) => {
+    drafts.keep(as.key, { title, where: as.where, at: new Date().toISOString(), value });
     if (drafts.full)
       void message.warning({
         key: 'drafts-full',
@@ -59,6 +72,7 @@ export function useKept<T>(
   };
   return {
     value: state.value,
+    latest: () => latest.current,
     changed: state.changed,
     broughtBack: state.broughtBack,
     set: (next) => {
@@ -74,7 +88,15 @@ export function useKept<T>(
       latest.current = begin;
       setState({ value: begin, broughtBack: undefined, changed: false });
     },
-    settle: (value) => {
+    settle: (saved, { next, as } = {}) => {
+      const { value, changed } = afterSave(latest.current, saved, next ?? ((now) => now));
+      latest.current = value;
+      if (!changed || as) drafts.drop(key);
+      if (changed) keep(value, as);
+      setState({ value, broughtBack: undefined, changed: changed && !as });
+      return !changed;
+    },
+    replace: (value) => {
       drafts.drop(key);
       latest.current = value;
       setState({ value, broughtBack: undefined, changed: false });

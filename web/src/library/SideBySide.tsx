@@ -4,25 +4,16 @@ import { useVirtualizer } from '@tanstack/react-virtual';
 import { useRef, useState } from 'react';
 import { Link } from 'react-router';
 import type { ProfiledTaxon } from '@hurrow/core/evidence';
-import {
-  asTyped,
-  parseScore,
-  qualifierKey,
-  qualifiersInWords,
-  slipOf,
-  valueInWords,
-} from '@hurrow/core/score';
+import { asTyped, parseScore, qualifiersInWords, slipOf, valueInWords } from '@hurrow/core/score';
 import { commonName } from '@hurrow/core/taxon';
 import type { Character } from '@hurrow/core/vocabulary';
 import { organTitle } from '@hurrow/core/vocabulary';
-import { call } from '../app/api.ts';
 import { courseQuery, useLibrary } from '../app/data.ts';
 import { Latin } from '../app/Names.tsx';
-import { useSaved } from './useSaved.tsx';
+import { BroughtBack } from '../drafts/BroughtBack.tsx';
+import { useColumn } from './useColumn.ts';
 import styles from './library.module.css';
 import { LinkButton, Notice, Problem } from '../app/parts.tsx';
-import { useSaving } from '../app/useSaving.ts';
-import { changesDown } from './bulk.ts';
 
 const BEGINNING = ['leaf.shape', 'needle.bands', 'twig.arrangement', 'bud.scales', 'bark.surface'];
 
@@ -30,14 +21,10 @@ const BEGINNING = ['leaf.shape', 'needle.bands', 'twig.arrangement', 'bud.scales
 export default function SideBySide({ courseId }: { courseId: string }) {
   const { library, vocabulary, profiles } = useLibrary();
   const course = useQuery(courseQuery(courseId)).data;
-  const saved = useSaved();
+  const column = useColumn(library, profiles, vocabulary);
+  const { character } = column;
   const [shown, setShown] = useState(BEGINNING);
   const [onlyCourse, setOnlyCourse] = useState(true);
-  const [editing, setEditing] = useState<string>();
-  const [sourceId, setSourceId] = useState<string>();
-  const [typed, setTyped] = useState<Record<string, string>>({});
-  const { save: saving, saving: busy, problem, say } = useSaving();
-  const [base, setBase] = useState(0);
   const taught = new Set(course?.sets.flatMap((set) => set.taxa) ?? []);
   const rowsShown = profiles.filter(({ taxon }) => !onlyCourse || taught.size === 0 || taught.has(taxon.id));
   const frame = useRef<HTMLDivElement>(null);
@@ -48,45 +35,9 @@ export default function SideBySide({ courseId }: { courseId: string }) {
     overscan: 10,
   });
   if (!library) return null;
-  const source = sourceId ?? library.sources[0]!.id;
-  const characters = shown.flatMap((id) => vocabulary.get(id) ?? []);
-  const heldBy = (profiled: ProfiledTaxon, character: Character) =>
-    library.taxa
-      .find(({ taxon }) => taxon.id === profiled.taxon.id)
-      ?.scores.find(
-        (score) =>
-          score.characterId === character.id &&
-          score.sourceId === source &&
-          qualifierKey(score.qualifiers) === '',
-      );
-  const begin = (character: Character) => {
-    setEditing(character.id);
-    setBase(library.revision);
-    say(undefined);
-    setTyped({});
-  };
-  const character = editing ? vocabulary.get(editing) : undefined;
-  const save = async () => {
-    if (!character) return;
-    const read = changesDown(
-      rowsShown,
-      typed,
-      character,
-      source,
-      (profiled) => heldBy(profiled, character) !== undefined,
-    );
-    if ('problem' in read) return say(read.problem);
-    const { changes } = read;
-    if (changes.length === 0) return setEditing(undefined);
-    const body = { changes, baseRevision: base, summary: `${character.term} of ${changes.length} taxa` };
-    void saving(() => call('POST /api/library/scores', { body }), {
-      done: async ({ revision }) => {
-        await saved(`${character.term}: ${changes.length} taxa saved.`, revision);
-        setEditing(undefined);
-        setTyped({});
-      },
-    });
-  };
+  // A column that was brought back is shown, whichever others are.
+  const ids = !character || shown.includes(character.id) ? shown : [...shown, character.id];
+  const characters = ids.flatMap((id) => vocabulary.get(id) ?? []);
   const items = rows.getVirtualItems();
   const [before, after] = [
     items[0]?.start ?? 0,
@@ -100,9 +51,9 @@ export default function SideBySide({ courseId }: { courseId: string }) {
           mode="multiple"
           aria-label="Characters to show"
           className={styles['choose']}
-          value={shown}
+          value={ids}
           onChange={setShown}
-          disabled={editing !== undefined}
+          disabled={character !== undefined}
           optionFilterProp="label"
           options={[...vocabulary.values()]
             .filter((entry) => !entry.derived)
@@ -122,11 +73,9 @@ export default function SideBySide({ courseId }: { courseId: string }) {
           Editing {character.term}, as said by{' '}
           <select
             aria-label="Source of the scores"
-            value={source}
-            onChange={(event) => {
-              setSourceId(event.target.value);
-              setTyped({});
-            }}
+            value={column.source}
+            disabled={Object.keys(column.typed).length > 0}
+            onChange={(event) => column.ofSource(event.target.value)}
           >
             {library.sources.map((entry) => (
               <option key={entry.id} value={entry.id}>
@@ -135,15 +84,16 @@ export default function SideBySide({ courseId }: { courseId: string }) {
             ))}
           </select>
           . Enter goes down the list; an empty field withdraws the score.{' '}
-          <Button size="small" type="primary" loading={busy} onClick={() => void save()}>
+          <Button size="small" type="primary" loading={column.busy} onClick={column.save}>
             Save
           </Button>{' '}
-          <Button size="small" onClick={() => setEditing(undefined)}>
+          <Button size="small" onClick={column.close}>
             Leave without saving
           </Button>
         </Notice>
       )}
-      {problem && <Problem>{problem}</Problem>}
+      <BroughtBack at={column.broughtBack} onGiveUp={column.close} />
+      {column.problem && <Problem>{column.problem}</Problem>}
       <div className={styles['frame']} ref={frame}>
         <table>
           <thead>
@@ -152,8 +102,8 @@ export default function SideBySide({ courseId }: { courseId: string }) {
               {characters.map((entry) => (
                 <th scope="col" key={entry.id}>
                   {organTitle(entry.organ)}: {entry.term}{' '}
-                  {!editing && (
-                    <LinkButton onClick={() => begin(entry)} aria-label={`Edit ${entry.term}`}>
+                  {!character && (
+                    <LinkButton onClick={() => column.begin(entry.id)} aria-label={`Edit ${entry.term}`}>
                       edit
                     </LinkButton>
                   )}
@@ -176,12 +126,14 @@ export default function SideBySide({ courseId }: { courseId: string }) {
                   </th>
                   {characters.map((entry) => (
                     <td key={entry.id}>
-                      {entry.id === editing ? (
+                      {entry === character ? (
                         <Cell
                           character={entry}
                           label={`${entry.term} of ${commonName(profiled.taxon)}`}
-                          text={typed[profiled.taxon.id] ?? held(heldBy(profiled, entry), entry)}
-                          onType={(text) => setTyped({ ...typed, [profiled.taxon.id]: text })}
+                          text={
+                            column.typed[profiled.taxon.id] ?? held(column.heldBy(profiled.taxon.id), entry)
+                          }
+                          onType={(text) => column.type(profiled.taxon.id, text)}
                         />
                       ) : (
                         <Said

@@ -93,11 +93,15 @@ export function PlanPage({ course, quiz }: { course: WholeCourse; quiz: Quiz | u
               .id,
       {
         done: async (id) => {
-          kept.settle(kept.value);
+          const made = `/c/${course.id}/quizzes/${id}`;
+          const all = kept.settle(
+            kept.value,
+            quiz ? {} : { as: { key: `plan/${id}`, where: `${made}/plan` } },
+          );
           await queries.invalidateQueries({ queryKey: STALE.course(course.id) });
           await queries.invalidateQueries({ queryKey: STALE.quiz(id) });
           void message.success('The plan is saved.');
-          if (!quiz) void go(`/c/${course.id}/quizzes/${id}/run`);
+          if (!quiz) void go(`${made}/${all ? 'run' : 'plan'}`);
         },
       },
     );

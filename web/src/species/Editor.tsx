@@ -52,7 +52,7 @@ function Form(props: FormProps) {
   const { courseId, library, vocabulary, taxon } = props;
   const editing = useEditing(props);
   const go = useNavigate();
-  const { problem, busy, save } = editing;
+  const { problem, stale, busy, save } = editing;
   const leave = () => void go(taxon ? `/c/${courseId}/species/${taxon.id}` : `/c/${courseId}/species`);
   return (
     <section
@@ -74,8 +74,8 @@ function Form(props: FormProps) {
       </div>
       {problem && (
         <Problem>
-          {problem.message}{' '}
-          {problem.stale && (
+          {problem}{' '}
+          {stale && (
             <LinkButton onClick={() => void editing.takeTheirs()}>
               Load the new version and keep my values
             </LinkButton>

@@ -4,6 +4,7 @@ import {
   adoptedAfter,
   asksFor,
   changesToSend,
+  editsSince,
   entriesOfSource,
   hasRow,
   isEdited,
@@ -42,6 +43,18 @@ test('looking at another source is no edit; touching one score is', () => {
   expect(isEdited(withEntry(own, entry('leaf.shape', 'ovate')))).toBe(true);
   expect(isEdited({ ...own, names: { fact: 'x' } })).toBe(true);
   expect(isEdited({ ...own, months: { leaves: 'May' } })).toBe(true);
+});
+
+test('what was touched after the others were sent is left, on the revision that they made', () => {
+  const sent = withEntry({ ...own, names: { fact: 'a', memoryAid: 'b' } }, entry('leaf.shape', 'ovate'));
+  const none = editsSince(sent, sent, 8);
+  expect(none.base).toBe(8);
+  expect(isEdited(none)).toBe(false);
+  const more = withEntry({ ...sent, names: { fact: 'a', memoryAid: 'bc' } }, entry('leaf.lobing', 'unlobed'));
+  const left = editsSince({ ...more, months: { leaves: 'May' } }, sent, 8);
+  expect(left).toMatchObject({ base: 8, names: { memoryAid: 'bc' }, months: { leaves: 'May' } });
+  expect(Object.keys(left.names)).toEqual(['memoryAid']);
+  expect(Object.values(left.scores.own!).map(({ characterId }) => characterId)).toEqual(['leaf.lobing']);
 });
 
 test('only what differs from the stored value is sent, source by source', () => {

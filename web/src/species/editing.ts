@@ -1,4 +1,10 @@
-import { reconcile, type AdoptedScore, type Reconciliation, type Score } from '@hurrow/core/score';
+import {
+  parseScore,
+  reconcile,
+  type AdoptedScore,
+  type Reconciliation,
+  type Score,
+} from '@hurrow/core/score';
 import {
   arcsAsText,
   CALENDAR_PARTS,
@@ -7,9 +13,9 @@ import {
   type Calendar,
   type CalendarPart,
 } from '@hurrow/core/season';
-import { parseScore } from '@hurrow/core/score';
 import type { Taxon } from '@hurrow/core/taxon';
 import { applies, type Character, type Organ, stateOf, type Vocabulary } from '@hurrow/core/vocabulary';
+import { since } from '../drafts/afterSave.ts';
 import { entriesOf, entryKey, type Entry } from './entry.ts';
 
 /** Names of a taxon and what is told of it, without its id. */
@@ -51,6 +57,25 @@ export const isEdited = ({ names, months, scores }: Edits): boolean =>
   Object.keys(names).length > 0 ||
   Object.keys(months).length > 0 ||
   Object.values(scores).some((touched) => Object.keys(touched).length > 0);
+
+/**
+ * The edits that were made after others were sent, standing on the revision that the others made.
+ *
+ * @param now all edits, those that were sent among them
+ */
+export function editsSince(now: Edits, sent: Edits, base: number): Edits {
+  const scores = Object.entries(now.scores).map(([source, touched]) => [
+    source,
+    since(touched, sent.scores[source]),
+  ]);
+  return {
+    base,
+    sourceId: now.sourceId,
+    names: since(now.names, sent.names),
+    months: since(now.months, sent.months),
+    scores: Object.fromEntries(scores) as Edits['scores'],
+  };
+}
 
 /** What one source says, with the edits laid over it. */
 export function entriesOfSource(

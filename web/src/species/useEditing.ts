@@ -6,13 +6,15 @@ import { checkScores, type Score } from '@hurrow/core/score';
 import { checkCalendar } from '@hurrow/core/season';
 import { scientificName, type Taxon } from '@hurrow/core/taxon';
 import type { Vocabulary } from '@hurrow/core/vocabulary';
-import { isProblem, call, messageOf } from '../app/api.ts';
+import { isProblem, call } from '../app/api.ts';
 import { libraryQuery } from '../app/data.ts';
+import { useSaving } from '../app/useSaving.ts';
 import { useKept } from '../drafts/useKept.ts';
 import { useSaved } from '../library/useSaved.tsx';
 import {
   adoptedAfter,
   changesToSend,
+  editsSince,
   entriesOfSource,
   isEdited,
   monthsInForm,
@@ -44,8 +46,9 @@ export function useEditing({ courseId, library, vocabulary, taxon, scores }: Edi
     isEdited,
   );
   const edits = kept.value;
-  const [problem, setProblem] = useState<{ message: string; stale: boolean }>();
-  const [busy, setBusy] = useState(false);
+  const { save: saving, saving: busy, problem, say } = useSaving();
+  /** Someone else changed the same meanwhile. */
+  const [stale, setStale] = useState(false);
   const names = useMemo<TaxonFields>(() => {
     const { id: _id, ...stored } = taxon ?? { ...NEW_TAXON, id: '' };
     return { ...stored, ...edits.names };
@@ -58,79 +61,78 @@ export function useEditing({ courseId, library, vocabulary, taxon, scores }: Edi
   const months = monthsInForm(names.calendar, edits);
   const { calendar, problem: monthProblem } = readMonths(months);
 
-  const fail = (error: unknown) => {
-    const stale = isProblem(error, 'stale') && taxon !== undefined;
-    setProblem({ message: messageOf(error), stale });
-    setBusy(false);
+  /** Runs one change of the taxon; where someone else changed the same, it offers to take theirs. */
+  const run = <T>(work: () => Promise<T>, done: (result: T) => unknown) => {
+    setStale(false);
+    return saving(work, {
+      done,
+      refused: (error) => {
+        setStale(isProblem(error, 'stale') && taxon !== undefined);
+        return false;
+      },
+    });
   };
-  const save = async () => {
-    if (busy) return;
+  const save = () => {
     const unread = unreadScore(edits, vocabulary) ?? monthProblem;
-    if (unread) return setProblem({ message: unread, stale: false });
+    if (unread) return say(unread);
     const body = {
       taxon: { ...names, calendar },
       changes: changesToSend(scores, edits, vocabulary),
       baseRevision: edits.base,
     };
-    setBusy(true);
-    setProblem(undefined);
-    try {
-      const saved = taxon
-        ? await call('PUT /api/library/taxa/{taxonId}', { params: { taxonId: taxon.id }, body })
-        : await call('POST /api/library/taxa', { body });
-      await saidSaved(`${scientificName(names)} is saved.`, saved.revision);
-      kept.settle(noEdits(saved.revision, edits.sourceId));
-      void go(`/c/${courseId}/species/${saved.id}`);
-    } catch (error) {
-      fail(error);
-    }
+    return run(
+      () =>
+        taxon
+          ? call('PUT /api/library/taxa/{taxonId}', { params: { taxonId: taxon.id }, body })
+          : call('POST /api/library/taxa', { body }),
+      async ({ id, revision }) => {
+        await saidSaved(`${scientificName(names)} is saved.`, revision);
+        const profile = `/c/${courseId}/species/${id}`;
+        const edit = `${profile}/edit`;
+        const all = kept.settle(edits, {
+          next: (now) => editsSince(now, edits, revision),
+          ...(taxon ? {} : { as: { key: `taxon/${id}`, where: edit } }),
+        });
+        if (all || !taxon) void go(all ? profile : edit);
+      },
+    );
   };
   /** Stands on the newest version: what was not touched here is then as it is there. */
   const takeTheirs = async () => {
     const fresh = await queries.fetchQuery({ ...libraryQuery(), staleTime: 0 });
-    kept.set({ ...edits, base: fresh.revision });
-    setProblem({
-      message:
-        'You now stand on the newest version. What you did not touch is as it is there; press Save to keep your own values in the rest.',
-      stale: false,
-    });
+    kept.set((now) => ({ ...now, base: fresh.revision }));
+    setStale(false);
+    say(
+      'You now stand on the newest version. What you did not touch is as it is there; press Save to keep your own values in the rest.',
+    );
   };
-  const retire = async (retired: boolean) => {
+  const retire = (retired: boolean) => {
     if (!taxon) return;
-    setBusy(true);
     const { id, ...stored } = taxon;
-    try {
-      const body = { taxon: { ...stored, retired }, changes: [], baseRevision: library.revision };
-      const saved = await call('PUT /api/library/taxa/{taxonId}', { params: { taxonId: id }, body });
-      await saidSaved(
-        `${scientificName(taxon)} is ${retired ? 'retired' : 'back in the library'}.`,
-        saved.revision,
-      );
-    } catch (error) {
-      return fail(error);
-    }
-    setBusy(false);
+    const body = { taxon: { ...stored, retired }, changes: [], baseRevision: library.revision };
+    return run(
+      () => call('PUT /api/library/taxa/{taxonId}', { params: { taxonId: id }, body }),
+      ({ revision }) =>
+        saidSaved(`${scientificName(taxon)} is ${retired ? 'retired' : 'back in the library'}.`, revision),
+    );
   };
-  const takeAway = async () => {
+  const takeAway = () => {
     if (!taxon) return;
-    setBusy(true);
-    try {
-      const { revision } = await call('DELETE /api/library/taxa/{taxonId}', {
-        params: { taxonId: taxon.id },
-      });
-      await saidSaved(`${scientificName(taxon)} is deleted.`, revision);
-      kept.settle(noEdits(revision, edits.sourceId));
-      void go(`/c/${courseId}/species`);
-    } catch (error) {
-      fail(error);
-    }
+    return run(
+      () => call('DELETE /api/library/taxa/{taxonId}', { params: { taxonId: taxon.id } }),
+      async ({ revision }) => {
+        await saidSaved(`${scientificName(taxon)} is deleted.`, revision);
+        kept.replace(noEdits(revision, edits.sourceId));
+        void go(`/c/${courseId}/species`);
+      },
+    );
   };
   return {
     edits,
     setEdits: kept.set,
     changed: kept.changed,
     broughtBack: kept.broughtBack,
-    giveUp: () => kept.settle(noEdits(library.revision, edits.sourceId)),
+    giveUp: () => kept.replace(noEdits(library.revision, edits.sourceId)),
     names,
     setName: <K extends keyof TaxonFields>(key: K, value: TaxonFields[K]) =>
       kept.set((before) => ({ ...before, names: { ...before.names, [key]: value } })),
@@ -140,6 +142,7 @@ export function useEditing({ courseId, library, vocabulary, taxon, scores }: Edi
     months,
     monthProblems: checkCalendar(calendar, library.reference.latitude),
     problem,
+    stale,
     busy,
     save,
     takeTheirs,
