@@ -10,6 +10,7 @@ import { Find } from './Find.tsx';
 import { KEYS, useKeys } from './keys.ts';
 import { Ribbon } from './Ribbon.tsx';
 import { theme } from './theme.ts';
+import { useSaving } from './useSaving.ts';
 import { Tray } from './Tray.tsx';
 import { DraftList } from '../drafts/DraftList.tsx';
 import { DraftsProvider } from '../drafts/DraftsProvider.tsx';
@@ -182,7 +183,7 @@ function Header({
 /** When the session has ended: sign in again right here, so that nothing typed is lost. */
 function SignedOut() {
   const [lost, setLost] = useState(false);
-  const [problem, setProblem] = useState<string>();
+  const { save, problem } = useSaving();
   const queries = useQueryClient();
   const where = useLocation().pathname;
   useEffect(() => onSessionLost(() => setLost(true)), []);
@@ -198,13 +199,12 @@ function SignedOut() {
           keyof Credentials,
           string
         >;
-        signInAgain(fields)
-          .then(() => {
+        void save(() => signInAgain(fields), {
+          done: () => {
             setLost(false);
-            setProblem(undefined);
             return queries.invalidateQueries({ predicate: (query) => query.state.status === 'error' });
-          })
-          .catch((error: unknown) => setProblem(messageOf(error)));
+          },
+        });
       }}
     >
       <strong>You are signed out. What you typed is still here.</strong> Sign in and save again:

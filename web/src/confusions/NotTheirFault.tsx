@@ -1,22 +1,24 @@
 import type { ClassReport, ConfusionData } from '@hurrow/contract/confusions';
-import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { viewInWords } from '@hurrow/core/view';
-import { call, messageOf } from '../app/api.ts';
+import { call } from '../app/api.ts';
 import { counted, percent, type Names } from './useNames.ts';
 import styles from './confusions.module.css';
 import { LinkButton, Problem } from '../app/parts.tsx';
+import { STALE, useSaving } from '../app/useSaving.ts';
 
 /** Leaves a station out of the analyses of a course, or takes it in again, and asks for everything anew. */
 export function useLeaveOut(courseId: string) {
-  const queries = useQueryClient();
-  return useMutation({
-    mutationFn: ({ stationId, leftOut }: { stationId: string; leftOut: boolean }) =>
-      call('POST /api/courses/{courseId}/confusions/stations/{stationId}', {
-        params: { courseId, stationId },
-        body: { leftOut },
-      }),
-    onSuccess: () => void queries.invalidateQueries({ queryKey: ['confusions', courseId] }),
-  });
+  const { save, saving, problem } = useSaving();
+  const leaveOut = (stationId: string, leftOut: boolean) =>
+    save(
+      () =>
+        call('POST /api/courses/{courseId}/confusions/stations/{stationId}', {
+          params: { courseId, stationId },
+          body: { leftOut },
+        }),
+      { stale: [STALE.confusionsOf(courseId)] },
+    );
+  return { leaveOut, saving, problem };
 }
 
 interface NotTheirFaultProps {
@@ -28,7 +30,7 @@ interface NotTheirFaultProps {
 
 /** Stations that an ideal reader could not name either: named, and left out at a press, with the way back. */
 export function NotTheirFault({ courseId, data, report, names }: NotTheirFaultProps) {
-  const leaveOut = useLeaveOut(courseId);
+  const { leaveOut, saving, problem } = useLeaveOut(courseId);
   const title = new Map(data.quizzes.map((quiz) => [quiz.id, quiz.title]));
   const fairness = new Map(report.fairness.map((entry) => [entry.stationId, entry]));
   const shown = data.stations.filter(
@@ -51,16 +53,13 @@ export function NotTheirFault({ courseId, data, report, names }: NotTheirFaultPr
                 ? `is left out of all figures here, with its ${counted(errors, 'error')}.`
                 : `could be named by an ideal reader in ${percent(fairness.get(station.id)!.right)} of cases. Its ${counted(errors, 'error')} are counted.`}
             </span>{' '}
-            <LinkButton
-              disabled={leaveOut.isPending}
-              onClick={() => leaveOut.mutate({ stationId: station.id, leftOut: !station.leftOut })}
-            >
+            <LinkButton disabled={saving} onClick={() => void leaveOut(station.id, !station.leftOut)}>
               {station.leftOut ? 'Take it in again' : 'Leave it out'}
             </LinkButton>
           </p>
         );
       })}
-      {leaveOut.isError && <Problem>{messageOf(leaveOut.error)}</Problem>}
+      {problem && <Problem>{problem}</Problem>}
     </div>
   );
 }

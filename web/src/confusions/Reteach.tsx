@@ -1,13 +1,14 @@
 import type { ClassReport, ConfusionData } from '@hurrow/contract/confusions';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { useState } from 'react';
-import { call, messageOf } from '../app/api.ts';
+import { call } from '../app/api.ts';
 import { sessionQuery } from '../app/session.ts';
 import { reteachingOf } from './reteaching.ts';
 import { percent } from './useNames.ts';
 import styles from './confusions.module.css';
 import { LinkButton, Problem } from '../app/parts.tsx';
+import { STALE, useSaving } from '../app/useSaving.ts';
 
 interface ReteachProps {
   courseId: string;
@@ -19,19 +20,16 @@ interface ReteachProps {
 
 /** Notes when a pair was taught again, and says what became of it since. */
 export function Reteach({ courseId, data, report, a, b }: ReteachProps) {
-  const queries = useQueryClient();
   const today = useQuery(sessionQuery).data?.today ?? '';
   const [date, setDate] = useState(today);
-  const change = useMutation({
-    mutationFn: ({ taughtOn, remove }: { taughtOn: string; remove?: boolean }) =>
-      call(
-        remove
-          ? 'POST /api/courses/{courseId}/reteachings/remove'
-          : 'POST /api/courses/{courseId}/reteachings',
-        { params: { courseId }, body: { a, b, taughtOn } },
-      ),
-    onSuccess: () => void queries.invalidateQueries({ queryKey: ['confusions', courseId], exact: true }),
-  });
+  const queries = useQueryClient();
+  const { save, saving, problem } = useSaving();
+  const noted = (taughtOn: string) => ({ params: { courseId }, body: { a, b, taughtOn } });
+  // The report does not rest on it: only the course's own data are asked for again.
+  const done = () => queries.invalidateQueries({ queryKey: STALE.confusionsOf(courseId), exact: true });
+  const note = () => save(() => call('POST /api/courses/{courseId}/reteachings', noted(date)), { done });
+  const takeBack = (taughtOn: string) =>
+    save(() => call('POST /api/courses/{courseId}/reteachings/remove', noted(taughtOn)), { done });
   const held = data.reteachings.filter((row) => [row.a, row.b].includes(a) && [row.a, row.b].includes(b));
   const since = reteachingOf(data, report, a, b);
   return (
@@ -48,26 +46,25 @@ export function Reteach({ courseId, data, report, a, b }: ReteachProps) {
       <ul>
         {held.map(({ taughtOn }) => (
           <li key={taughtOn}>
-            {taughtOn}{' '}
-            <LinkButton onClick={() => change.mutate({ taughtOn, remove: true })}>Take back</LinkButton>
+            {taughtOn} <LinkButton onClick={() => void takeBack(taughtOn)}>Take back</LinkButton>
           </li>
         ))}
       </ul>
       <form
         onSubmit={(event) => {
           event.preventDefault();
-          change.mutate({ taughtOn: date });
+          void note();
         }}
       >
         <label>
           <span className="visually-hidden">Day it was taught again</span>
           <input type="date" value={date} onChange={(event) => setDate(event.target.value)} required />
         </label>{' '}
-        <Button htmlType="submit" loading={change.isPending}>
+        <Button htmlType="submit" loading={saving}>
           Note it
         </Button>
       </form>
-      {change.isError && <Problem>{messageOf(change.error)}</Problem>}
+      {problem && <Problem>{problem}</Problem>}
     </div>
   );
 }

@@ -3,7 +3,6 @@ import { lazy, Suspense, useMemo } from 'react';
 import { Link } from 'react-router';
 import { quizStatistics, type Calibration } from '@hurrow/core/confusion';
 import { MEDIUM_TITLES } from '@hurrow/core/view';
-import { messageOf } from '../app/api.ts';
 import { useLeaveOut } from './NotTheirFault.tsx';
 
 import { notEnough } from './TeachNext.tsx';
@@ -116,7 +115,7 @@ function QuizTable({
   quiz: ConfusionData['quizzes'][number];
   found: Map<string, ClassReport['stations'][number]>;
 }) {
-  const leaveOut = useLeaveOut(courseId);
+  const { leaveOut, saving, problem } = useLeaveOut(courseId);
   const stations = data.stations.filter(({ quizId, voided }) => quizId === quiz.id && !voided);
   const statistics = useMemo(() => {
     const counted = new Map(
@@ -142,7 +141,7 @@ function QuizTable({
           : `KR-20 reliability ${twoPlaces(statistics.reliability)}; standard error of a student’s number right ${statistics.standardError!.toFixed(1)} stations.`}{' '}
         <Link to={`/c/${courseId}/quizzes/${quiz.id}/mark`}>The papers</Link>
       </p>
-      {leaveOut.isError && <Problem>{messageOf(leaveOut.error)}</Problem>}
+      {problem && <Problem>{problem}</Problem>}
       <table className={`${ui['plain-table']} ${styles['stations']}`}>
         <thead>
           <tr>
@@ -194,10 +193,7 @@ function QuizTable({
                   ))}
                 </td>
                 <td>
-                  <LinkButton
-                    disabled={leaveOut.isPending}
-                    onClick={() => leaveOut.mutate({ stationId: station.id, leftOut: !station.leftOut })}
-                  >
+                  <LinkButton disabled={saving} onClick={() => void leaveOut(station.id, !station.leftOut)}>
                     {station.leftOut ? 'Take in again' : 'Leave out'}
                   </LinkButton>
                 </td>

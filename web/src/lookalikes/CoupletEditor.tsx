@@ -1,12 +1,11 @@
 import type { KeptKey } from '@hurrow/contract/lookalikes';
-import { useState } from 'react';
 import type { Condition } from '@hurrow/core/condition';
 import { conditionInWords } from '@hurrow/core/condition';
 import { leadInWords, nodeAt, taxaBelow, type Appraisal, type Key } from '@hurrow/core/key';
 import { characterName } from '@hurrow/core/score';
 import { commonName } from '@hurrow/core/taxon';
 import { listInWords } from '@hurrow/core/view';
-import { messageOf } from '../app/api.ts';
+import { useSaving } from '../app/useSaving.ts';
 import { runInWorker, useWork } from '../workers/useWork.ts';
 import { Working } from '../workers/Working.tsx';
 import { askedWhole, type Ground } from './setting.ts';
@@ -86,21 +85,18 @@ function Others({ path, keyTo, ground, options, replaced }: Props & { path: numb
     ['questions', keyTo, path, library.id, asked.revision, asked.tag, options, asked.options],
     (worker) => worker.questions(asked, keyTo, path, options),
   );
-  const [problem, setProblem] = useState<string>();
-  const [busy, setBusy] = useState(false);
-  const ask = async (leads: Condition[]) => {
-    setBusy(true);
-    try {
-      const made = await runInWorker(
-        async (worker) => await worker.replace(asked, keyTo, path, leads, options),
-      );
-      if (made.ok) replaced(made.value, made.appraisal);
-      setProblem(made.ok ? undefined : made.problem);
-    } catch (error) {
-      setProblem(messageOf(error));
-    }
-    setBusy(false);
-  };
+  const { save, saving: busy, problem } = useSaving();
+  const ask = (leads: Condition[]) =>
+    save(
+      async () => {
+        const made = await runInWorker(
+          async (worker) => await worker.replace(asked, keyTo, path, leads, options),
+        );
+        if (!made.ok) throw new Error(made.problem);
+        return made;
+      },
+      { done: ({ value, appraisal }) => replaced(value, appraisal) },
+    );
   return (
     <>
       <h2>Ask something else here</h2>

@@ -4,7 +4,7 @@ import type { Session } from '@hurrow/contract/session';
 import { App, Button } from 'antd';
 import { useQuery } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
-import { call, messageOf } from '../app/api.ts';
+import { call } from '../app/api.ts';
 import { NamesKept } from '../keeping/NamesKept.tsx';
 import { Backups } from './Backups.tsx';
 import field from '../app/field.module.css';
@@ -169,19 +169,22 @@ function Teacher({
 
 function OwnPassword() {
   const { message } = App.useApp();
-  const [problem, setProblem] = useState<string>();
+  const { save, saving, problem } = useSaving();
   const change = (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault();
     const form = event.currentTarget;
     const { now, next } = fieldsOf<PasswordChange>(form);
-    setProblem(undefined);
-    call('PUT /api/session/password', { body: { now, next } })
-      .then(() => {
+    void save(() => call('PUT /api/session/password', { body: { now, next } }), {
+      done: () => {
         form.reset();
         void message.success('Your password is changed. You are signed out everywhere else.');
-      })
-      .catch((error: unknown) => setProblem(messageOf(error)));
+      },
+    });
   };
+  const leaveOthers = () =>
+    save(() => call('DELETE /api/session/others'), {
+      done: () => void message.success('You are signed out everywhere else.'),
+    });
   return (
     <form className={styles['add']} onSubmit={change}>
       <h2>Your password</h2>
@@ -206,16 +209,10 @@ function OwnPassword() {
           minLength={10}
         />
       </label>{' '}
-      <Button htmlType="submit">Change it</Button>{' '}
-      <Button
-        onClick={() =>
-          void call('DELETE /api/session/others')
-            .then(() => message.success('You are signed out everywhere else.'))
-            .catch((error: unknown) => setProblem(messageOf(error)))
-        }
-      >
-        Sign out everywhere else
-      </Button>
+      <Button htmlType="submit" loading={saving}>
+        Change it
+      </Button>{' '}
+      <Button onClick={() => void leaveOthers()}>Sign out everywhere else</Button>
       {problem && <Problem>{problem}</Problem>}
     </form>
   );

@@ -1,12 +1,13 @@
 import type { Session } from '@hurrow/contract/session';
-import { useQueryClient } from '@tanstack/react-query';
 import { useState, type FormEvent, type ReactNode } from 'react';
 import type { Credentials, StudentCodes } from '@hurrow/contract/session';
-import { call, messageOf } from '../app/api.ts';
+import { call } from '../app/api.ts';
+import { decoded } from '../app/decoded.ts';
 import { PlaceFields } from '../app/PlaceFields.tsx';
 import { readPlace } from '../app/writtenPlace.ts';
 import styles from './signin.module.css';
 import { Problem } from '../app/parts.tsx';
+import { useSaving } from '../app/useSaving.ts';
 import ui from '../app/parts.module.css';
 
 /** The first page: sign-in for those who teach and for students, the demo's people, or the set-up of a new installation. */
@@ -35,6 +36,9 @@ export function SignIn({ session }: { session: Session }) {
   );
 }
 
+/** The beginning of every key: who is signed in decides what one sees. */
+const EVERYTHING: readonly unknown[] = [];
+
 /** A form that posts its fields and then reloads who is signed in; what was typed stays when it fails. */
 function SentForm<Name extends string>({
   send,
@@ -47,28 +51,17 @@ function SentForm<Name extends string>({
   chief?: boolean;
   children: ReactNode;
 }) {
-  const queries = useQueryClient();
-  const [problem, setProblem] = useState<string>();
-  const [busy, setBusy] = useState(false);
-  const submit = async (event: FormEvent<HTMLFormElement>) => {
+  const { save, saving, problem } = useSaving();
+  const submit = (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault();
     const fields = Object.fromEntries(new FormData(event.currentTarget)) as Record<Name, string>;
-    setBusy(true);
-    setProblem(undefined);
-    try {
-      await send(fields);
-      await queries.invalidateQueries();
-    } catch (error) {
-      setProblem(messageOf(error));
-    } finally {
-      setBusy(false);
-    }
+    void save(() => send(fields), { stale: [EVERYTHING] });
   };
   return (
-    <form onSubmit={(event) => void submit(event)}>
+    <form onSubmit={submit}>
       {children}
       {problem && <Problem>{problem}</Problem>}
-      <button className={chief ? `${ui['press']} ${ui['chief']}` : ui['press']} disabled={busy}>
+      <button className={chief ? `${ui['press']} ${ui['chief']}` : ui['press']} disabled={saving}>
         {button}
       </button>
     </form>
@@ -90,7 +83,7 @@ export function Field({
 
 /** The codes of a slip: its QR code opens the address with both behind the #, which is sent to nobody. */
 const codesOfSlip = (): { course: string; personal: string } => {
-  const [course = '', personal = ''] = decodeURIComponent(window.location.hash.slice(1)).split('/');
+  const [course = '', personal = ''] = decoded(window.location.hash.slice(1)).split('/');
   return { course, personal };
 };
 
