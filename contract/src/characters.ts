@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { ORGANS, type Character } from '@hurrow/core/vocabulary';
+import { ORGANS, STANDINGS, type Character } from '@hurrow/core/vocabulary';
 import { endpoint, INSTRUCTORS, STAFF, type Revised } from './endpoint.ts';
 
 export interface CharacterBody {
@@ -49,6 +49,18 @@ const characterSchema = Joi.object<Character>({
   level: Joi.string().valid('beginner', 'intermediate', 'advanced').required(),
   misread: Joi.object({ careful: share, novice: share }).required().label('Misread rate'),
   group: Joi.string().trim().max(60),
+  standing: Joi.string()
+    .valid(...STANDINGS)
+    .label('Standing'),
+  raisedWithin: Joi.array()
+    .items(
+      Joi.string()
+        .trim()
+        .pattern(/^[A-Z][a-z-]+$/)
+        .max(60)
+        .label('Genus'),
+    )
+    .max(60),
   derived: Joi.boolean(),
 });
 

@@ -3,7 +3,7 @@ import { RANGE_STATUSES } from '../range/index.ts';
 import { FREQUENCIES } from '../score/index.ts';
 import { CALENDAR_PARTS } from '../season/index.ts';
 import { CAUTION_KINDS } from '../taxon/index.ts';
-import { SHOWN_BY } from '../vocabulary/index.ts';
+import { SHOWN_BY, STANDINGS } from '../vocabulary/index.ts';
 
 const text = { type: 'string' } as const;
 const number = { type: 'number' } as const;
@@ -171,9 +171,11 @@ export const BUNDLE_SCHEMA = {
         level: oneOf(['beginner', 'intermediate', 'advanced']),
         misread: record({ careful: number, novice: number }),
         group: text,
+        standing: oneOf([...STANDINGS]),
+        raisedWithin: texts,
         derived: { type: 'boolean' },
       },
-      ['unit', 'group', 'derived'],
+      ['unit', 'group', 'standing', 'raisedWithin', 'derived'],
     ),
   },
 } as const;

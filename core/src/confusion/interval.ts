@@ -1,4 +1,4 @@
-import { normalCdf } from '../evidence/index.ts';
+import { normalCdf } from '../random/index.ts';
 
 /**
  * Highest-density interval of a normal distribution cut at 0, as shares of what is left of it: `{x ≥ 0 : |x − mean| ≤ r}`.

@@ -2,7 +2,15 @@ import type { Vocabulary } from '../vocabulary/index.ts';
 import { midMonth, MONTHS } from '../season/index.ts';
 import type { View } from '../view/index.ts';
 import { spokenFor, type CharacterEvidence } from './bhattacharyya.ts';
-import { AGREES_BELOW, contrastError, evidenceOfPair, evidenceTaken, lookingCost } from './contrast.ts';
+import {
+  AGREES_BELOW,
+  contrastError,
+  evidenceOfPair,
+  evidenceTaken,
+  genusOf,
+  lookingCost,
+  TELLS,
+} from './contrast.ts';
 import { idealReaderError, pairError, SETTLED_AT, verdictOf, type Verdict } from './error.ts';
 import { readingsOf, type ProfiledTaxon, type ReadingOptions } from './readings.ts';
 
@@ -17,9 +25,6 @@ export interface ContrastOfSeveral {
   deciding: string[];
   agreeing: string[];
 }
-
-/** From this evidence on a character tells two taxa apart on its own, in nats. */
-const TELLS = 1.27;
 
 /**
  * What tells two to four taxa of a list from one another in a view. The deciding set is built by adding the character that does most
@@ -66,7 +71,10 @@ export function contrastOf(
     verdict: verdictOf(Math.max(...pairs.map(({ error }) => error))),
     pairs: pairs.map(({ a, b, error }) => ({ a: idOf(a), b: idOf(b), error, verdict: verdictOf(error) })),
     ranked: ranked.filter(({ evidence }) => evidence >= AGREES_BELOW),
-    deciding: decidingForAll(pairs.filter(({ error }) => error <= SETTLED_AT)),
+    deciding: decidingForAll(
+      pairs.filter(({ error }) => error <= SETTLED_AT),
+      sharedGenus(places.map((place) => list[place]!)),
+    ),
     agreeing: ranked.filter(({ evidence }) => evidence < AGREES_BELOW).map(({ characterId }) => characterId),
   };
 }
@@ -77,7 +85,11 @@ interface OpenPair {
   taking: Map<string, CharacterEvidence>;
 }
 
-function decidingForAll(pairs: readonly OpenPair[]): string[] {
+/** The genus of them all, if they are of one. */
+const sharedGenus = ([first, ...rest]: readonly ProfiledTaxon[]) =>
+  rest.every((other) => genusOf(first!, other)) ? first!.taxon.genus : undefined;
+
+function decidingForAll(pairs: readonly OpenPair[], genus: string | undefined): string[] {
   const settled = ({ a, b, taking }: OpenPair, set: readonly string[]) =>
     idealReaderError(
       set.flatMap((id) => taking.get(id)?.channels ?? []),
@@ -88,7 +100,7 @@ function decidingForAll(pairs: readonly OpenPair[]): string[] {
   const cost = new Map(
     ids.map((id) => {
       const entry = pairs.map(({ taking }) => taking.get(id)).find((found) => found)!;
-      return [id, lookingCost(entry.channels[0]!.character)] as const;
+      return [id, lookingCost(entry.channels[0]!.character, genus)] as const;
     }),
   );
   const set: string[] = [];

@@ -1,4 +1,4 @@
-import type { CharacterEvidence } from './bhattacharyya.ts';
+import { carriedEvidence } from './bhattacharyya.ts';
 import type { Channel } from './readings.ts';
 
 /** Width of a cell of the log-likelihood ratio, in nats. */
@@ -8,7 +8,8 @@ const LIMIT = 40;
 
 export type Verdict = 'settled' | 'doubtful' | 'not settled';
 
-export const SETTLED_AT = 0.02;
+/** 2 %, to a tolerance of rounding. */
+export const SETTLED_AT = 0.02 + 1e-6;
 export const DOUBTFUL_AT = 0.1;
 
 export const verdictOf = (error: number): Verdict =>
@@ -20,16 +21,34 @@ const ENUMERATED = 20_000;
 /**
  * Error of the ideal reader between taxa a and b from all channels given, both taxa equally likely: half the overlap of the
  * joint distributions, `Pe = ½·E_a[min(1, e^−Λ)]` with Λ = Σ ln P(s|a)/P(s|b). Exact for a few channels, else found by
- * convolving the ratios of the channels on a grid of 0.01 nat. Between 0 and ½; ½ where nothing is known.
+ * convolving the ratios of the channels on a grid of 0.01 nat. Where the date leaves open whether the specimens are in leaf, over both
+ * conditions: in leaf all channels speak, bare those that are on no leaf; which of the two it is, is seen with either. Between 0 and
+ * ½; ½ where nothing is known.
  */
 export function idealReaderError(channels: readonly Channel[], a: number, b: number): number {
-  const known = channels.filter((channel) => channel.rows[a] && channel.rows[b]);
-  const combinations = known.reduce((product, channel) => product * channel.rows[a]!.length, 1);
-  return combinations <= ENUMERATED ? enumerated(known, a, b) : convolved(known, a, b);
+  const held = channels.map((channel) => ({ evidence: 0, channels: [channel] }));
+  return conditionsOf(held, a, b).reduce(
+    (sum, each) => sum + overlap(each.channels, a, b, each.ofA, each.ofB),
+    0,
+  );
 }
 
-function enumerated(channels: readonly Channel[], a: number, b: number): number {
-  let [ps, qs] = [Float64Array.of(1), Float64Array.of(1)];
+const isSure = (present: Float64Array, a: number, b: number) => present[a] === 1 && present[b] === 1;
+
+/** Does the date leave open, for this pair, whether its specimens carry the part that a channel is on? */
+const isOpen = ({ present }: Channel, a: number, b: number): boolean =>
+  present !== undefined && !isSure(present, a, b);
+
+/** Half the overlap of what is read of two taxa, of which only a share is in the condition. */
+function overlap(channels: readonly Channel[], a: number, b: number, ofA: number, ofB: number): number {
+  if (ofA === 0 || ofB === 0) return 0;
+  const known = channels.filter((channel) => channel.rows[a] && channel.rows[b]);
+  const combinations = known.reduce((product, channel) => product * channel.rows[a]!.length, 1);
+  return (combinations <= ENUMERATED ? enumerated : convolved)(known, a, b, ofA, ofB);
+}
+
+function enumerated(channels: readonly Channel[], a: number, b: number, ofA: number, ofB: number): number {
+  let [ps, qs] = [Float64Array.of(ofA), Float64Array.of(ofB)];
   for (const channel of channels) {
     const [p, q] = [channel.rows[a]!, channel.rows[b]!];
     const [nextP, nextQ] = [new Float64Array(ps.length * p.length), new Float64Array(ps.length * p.length)];
@@ -40,17 +59,18 @@ function enumerated(channels: readonly Channel[], a: number, b: number): number 
       }
     [ps, qs] = [nextP, nextQ];
   }
-  let overlap = 0;
-  for (let i = 0; i < ps.length; i += 1) overlap += Math.min(ps[i]!, qs[i]!);
-  return overlap / 2;
+  let shared = 0;
+  for (let i = 0; i < ps.length; i += 1) shared += Math.min(ps[i]!, qs[i]!);
+  return shared / 2;
 }
 
-function convolved(channels: readonly Channel[], a: number, b: number): number {
+function convolved(channels: readonly Channel[], a: number, b: number, ofA: number, ofB: number): number {
   const cells = Math.round((2 * LIMIT) / CELL) + 1;
   const zero = (cells - 1) / 2;
   let mass = new Float64Array(cells);
-  mass[zero] = 1;
-  let [from, to] = [zero, zero];
+  const begin = clamp(zero + Math.round(Math.log(ofA / ofB) / CELL), cells);
+  mass[begin] = ofA;
+  let [from, to] = [begin, begin];
   for (const channel of channels) {
     const next = new Float64Array(cells);
     let [nextFrom, nextTo] = [cells, 0];
@@ -90,28 +110,72 @@ function ratiosOf(p: Float64Array, q: Float64Array): Map<number, number> {
   return ratios;
 }
 
-/**
- * The error of a pair with every character that takes part. Where the evidence is so strong that the bound `½·e^−Σe` lies
- * below 0.1 %, the bound itself is given.
- */
-export function pairError(evidence: readonly CharacterEvidence[], a: number, b: number): number {
-  const bound = Math.exp(-evidence.reduce((sum, entry) => sum + entry.evidence, 0)) / 2;
-  if (bound < 0.001) return bound;
-  return idealReaderError(
-    evidence.flatMap((entry) => entry.channels),
-    a,
-    b,
-  );
+interface Held {
+  evidence: number;
+  channels: readonly Channel[];
 }
+
+/** One condition that both specimens may be in: its share of each taxon, the channels that speak in it, and the most its part of the error can be. */
+interface Condition {
+  ofA: number;
+  ofB: number;
+  channels: Channel[];
+  bound: number;
+}
+
+/** The conditions of a pair: one where the date leaves nothing open, else in leaf and bare. Bounds are `½·√(ofA·ofB)·e^−Σe`. */
+function conditionsOf(held: readonly Held[], a: number, b: number): Condition[] {
+  const channels = held.flatMap((entry) => entry.channels);
+  const present = channels.find((channel) => isOpen(channel, a, b))?.present;
+  if (!present) {
+    const evidence = held.reduce((sum, entry) => sum + entry.evidence, 0);
+    return [{ ofA: 1, ofB: 1, channels, bound: Math.exp(-evidence) / 2 }];
+  }
+  const condition = (ofA: number, ofB: number, speaking: Channel[]): Condition => {
+    const evidence = speaking.reduce((sum, channel) => sum + (carriedEvidence(channel, a, b) ?? 0), 0);
+    return { ofA, ofB, channels: speaking, bound: (Math.sqrt(ofA * ofB) * Math.exp(-evidence)) / 2 };
+  };
+  return [
+    condition(
+      present[a]!,
+      present[b]!,
+      channels.filter(({ character }) => !character.derived),
+    ),
+    condition(
+      1 - present[a]!,
+      1 - present[b]!,
+      channels.filter((channel) => !channel.present),
+    ),
+  ];
+}
+
+/** An upper bound of the error of a pair, over all conditions it may be in. */
+export const errorBound = (held: readonly Held[], a: number, b: number): number =>
+  conditionsOf(held, a, b).reduce((sum, { bound }) => sum + bound, 0);
+
+/** Below this the upper bound of a condition's part of the error is taken for it. */
+const BOUND_SERVES = 0.0005;
+
+/**
+ * The error of a pair with every character that takes part. Where the evidence is so strong that the upper bound lies
+ * below 0.05 %, the bound itself is given.
+ */
+export const pairError = (held: readonly Held[], a: number, b: number): number =>
+  conditionsOf(held, a, b).reduce(
+    (sum, { bound, channels, ofA, ofB }) =>
+      sum + (bound < BOUND_SERVES ? bound : overlap(channels, a, b, ofA, ofB)),
+    0,
+  );
 
 /**
  * The verdict on a pair, without the convolution where bounds decide: with ρ = e^−Σe, `½(1−√(1−ρ²)) ≤ Pe ≤ ½ρ`, so the
  * pair is settled from Σe = 3.22 on and not settled while ρ > 0.60.
  */
-export function quickVerdict(evidence: readonly CharacterEvidence[], a: number, b: number): Verdict {
-  const total = evidence.reduce((sum, entry) => sum + entry.evidence, 0);
-  if (total >= 3.22) return 'settled';
-  if (Math.exp(-total) > 0.6) return 'not settled';
+export function quickVerdict(evidence: readonly Held[], a: number, b: number): Verdict {
+  const conditions = conditionsOf(evidence, a, b);
+  const bound = conditions.reduce((sum, each) => sum + each.bound, 0);
+  if (bound <= SETTLED_AT) return 'settled';
+  if (conditions.length === 1 && bound > 0.3) return 'not settled';
   return verdictOf(
     idealReaderError(
       evidence.flatMap((entry) => entry.channels),

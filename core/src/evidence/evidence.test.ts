@@ -1,3 +1,4 @@
+import { normalCdf } from '../random/index.ts';
 import fc from 'fast-check';
 import type { AdoptedScore, Frequency, Qualifiers, ScoreValue } from '../score/index.ts';
 import type { Calendar } from '../season/index.ts';
@@ -22,7 +23,6 @@ import {
   contrast,
   dissimilarity,
   idealReaderError,
-  normalCdf,
   pairEvidence,
   quickVerdict,
   readingsOf,
@@ -96,8 +96,9 @@ const evidence = (a: ProfiledTaxon, b: ProfiledTaxon, id: string, view = VIEW) =
 describe('evidence of one character against its closed form', () => {
   const m = 0.005;
   test('one-of: two different states, always', () => {
-    // √((1−m)·m/2) twice, and the third state m/2.
-    const e = -Math.log(2 * Math.sqrt((1 - m) * (m / 2)) + m / 2);
+    // A misreading falls on what the list shows: on q for p, on p for q; no state is impossible.
+    const [right, wrong, third] = [1 - m, m, 0].map((p) => 0.998 * p + 0.002 / 3) as [number, number, number];
+    const e = -Math.log(2 * Math.sqrt(right * wrong) + third);
     expect(
       evidence(taxon({ 'twig.one': always('p') }), taxon({ 'twig.one': always('q') }), 'twig.one'),
     ).toBeCloseTo(e, 10);
@@ -147,12 +148,38 @@ describe('evidence of one character against its closed form', () => {
     const channel = readingsOf([a, b], vocabularyOf([sharp]), VIEW).channels.get('leaf.size')![0]!;
     const model = (low: number, high: number) => ({
       mu: Math.log(low * high) / 2,
-      v: (Math.log(high / low) / 3.29) ** 2 + 0.01,
+      v: (Math.log(high / low) / 3.29) ** 2 + 0.06 ** 2 + 0.25 ** 2,
     });
     const [x, y] = [model(0.04, 0.07), model(0.05, 0.1)];
     const closed =
       (x.mu - y.mu) ** 2 / (4 * (x.v + y.v)) + 0.5 * Math.log((x.v + y.v) / (2 * Math.sqrt(x.v * y.v)));
     expect(channelEvidence(channel, 0, 1)!).toBeCloseTo(closed, 2);
+  });
+  test('one-of: more states that are listed make nothing surer', () => {
+    const [few, many] = [3, 12].map((count) =>
+      oneOf(
+        'twig.one',
+        'one of many',
+        Array.from({ length: count }, (_, i) => ({
+          id: `s${i}`,
+          term: `s${i}`,
+          plain: `s${i}`,
+          definition: '.',
+        })),
+        plain,
+      ),
+    );
+    const of = (character: Character) =>
+      characterEvidence(
+        readingsOf(
+          [taxon({ 'twig.one': always('s0') }), taxon({ 'twig.one': always('s1') })],
+          vocabularyOf([character]),
+          VIEW,
+        ).channels.get('twig.one')!,
+        0,
+        1,
+      )!.evidence;
+    expect(Math.abs(of(few!) - of(many!))).toBeLessThan(0.05);
   });
   test('a rule reads lengths more sharply than the eye', () => {
     const [a, b] = [taxon({ 'leaf.size': range(0.05, 0.052) }), taxon({ 'leaf.size': range(0.056, 0.058) })];
@@ -246,6 +273,7 @@ test('with too many combinations to go through, the convolution agrees with enum
       const channels = [
         ...readings.channels.values(),
         readings.channels.get('twig.one')!,
+        readings.channels.get('leaf.breadth')!,
         readings.channels.get('twig.steps') ?? [],
       ].flat();
       fc.pre(channels.reduce((product, channel) => product * channel.rows[0]!.length, 1) > 20_000);

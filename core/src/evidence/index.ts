@@ -6,5 +6,6 @@ export * from './error.ts';
 export * from './gaps.ts';
 export * from './hittingSet.ts';
 export * from './readings.ts';
+export * from './recap.ts';
 export * from './singlesOut.ts';
-export { normalCdf } from './numbers.ts';
+export { BY_EYE } from './numbers.ts';

@@ -1,3 +1,4 @@
+import { normalCdf } from '../random/normal.ts';
 import type { RangeValue } from '../score/index.ts';
 import type { View } from '../view/index.ts';
 
@@ -11,6 +12,9 @@ export interface RangeModel {
   step: number;
   low: number;
   high: number;
+  /** The rare numbers beyond the ends, of a count whose range names them: `(2–)3`. */
+  least?: number;
+  most?: number;
 }
 
 /** The values on which all taxa of a list are laid out: for measures evenly in ln x, for counts whole numbers. */
@@ -27,22 +31,30 @@ const OPEN_END = 2.5;
 /** Spread of a single typical value: a coefficient of variation of 15 %. */
 const TYPICAL_SPREAD = 0.15;
 
+/** Coefficient of variation of a reading of a length: by eye, and with a rule. */
+export const BY_EYE = 0.25;
+const WITH_RULE = 0.05;
+/** The ends of a source's range are themselves soft: nine in ten lie within 10 %. */
+const SOFT_END = 0.06;
+
 /**
- * Lengths are log-normal with `σ = (ln high − ln low)/3.29`; counts are normal with `σ = (high − low)/3.29`, put on whole
- * numbers. Reading error: CV 10 % by eye, 3 % with a rule; for counts 0.05·n with a floor of 0.15.
+ * Lengths are log-normal with `σ = (ln high − ln low)/3.29`, a little wider since sources differ in the ends; counts are normal with
+ * `σ = (high − low)/3.29`, put on whole numbers. Reading error: CV 25 % by eye, 5 % with a rule; for counts 0.05·n with a floor of 0.15. `exact` leaves the
+ * reading of a length out: what the trees themselves show.
  */
 export function rangeModel(
   range: RangeValue,
   kind: 'measure' | 'count',
-  view: Pick<View, 'aids'>,
+  { aids }: Pick<View, 'aids'>,
+  exact = false,
 ): RangeModel {
   const [low, high] = centralEnds(range, kind);
   if (kind === 'measure') {
     const [a, b] = [Math.log(Math.max(low, 1e-9)), Math.log(Math.max(high, 1e-9))];
     return {
       mu: (a + b) / 2,
-      sigma: (b - a) / CENTRAL_90,
-      reading: view.aids.includes('rule') ? 0.03 : 0.1,
+      sigma: Math.hypot((b - a) / CENTRAL_90, SOFT_END),
+      reading: exact ? 0 : aids.includes('rule') ? WITH_RULE : BY_EYE,
       step: 1,
       low,
       high,
@@ -56,6 +68,8 @@ export function rangeModel(
     step: range.step ?? 1,
     low,
     high,
+    ...(range.min !== undefined && range.min < low ? { least: range.min } : {}),
+    ...(range.max !== undefined && range.max > high ? { most: range.max } : {}),
   };
 }
 
@@ -80,9 +94,9 @@ export function gridFor(models: readonly RangeModel[], kind: 'measure' | 'count'
   if (kind === 'count') {
     const from = Math.max(
       0,
-      Math.floor(Math.min(...models.map((m) => m.low - 3 * (m.sigma + m.reading) - 1))),
+      Math.floor(Math.min(...models.map((m) => (m.least ?? m.low) - 3 * (m.sigma + m.reading) - 1))),
     );
-    const to = Math.ceil(Math.max(...models.map((m) => m.high + 3 * (m.sigma + m.reading) + 1)));
+    const to = Math.ceil(Math.max(...models.map((m) => (m.most ?? m.high) + 3 * (m.sigma + m.reading) + 1)));
     return { from, step: 1, size: Math.min(2000, to - from + 1) };
   }
   const spread = models.map((m) => Math.hypot(m.sigma, m.reading));
@@ -123,7 +137,23 @@ export function countPmf(model: RangeModel, grid: Grid, m: number): Float64Array
   return normalised(p, m);
 }
 
-function ownNumbers({ mu, sigma, step, low, high }: RangeModel): [number, number][] {
+/** Share of specimens beyond an end of a count's range, where the range names them. */
+const BEYOND = 0.05;
+
+function ownNumbers(model: RangeModel): [number, number][] {
+  const { step, low, high, least, most } = model;
+  const beyond: [number, number][] = [];
+  const rare = (from: number, to: number) => {
+    const count = Math.floor((to - from) / step) + 1;
+    for (let n = from; n <= to; n += step) beyond.push([n, BEYOND / count]);
+  };
+  if (least !== undefined) rare(least, low - step);
+  if (most !== undefined) rare(high + step, most);
+  const rest = 1 - beyond.reduce((sum, [, weight]) => sum + weight, 0);
+  return [...withinRange(model).map(([n, weight]): [number, number] => [n, weight * rest]), ...beyond];
+}
+
+function withinRange({ mu, sigma, step, low, high }: RangeModel): [number, number][] {
   if (sigma === 0) return [[Math.round(mu), 1]];
   const from = low - step * Math.ceil((sigma * 1.5) / step);
   const numbers: [number, number][] = [];
@@ -139,14 +169,4 @@ function normalised(p: Float64Array, m: number): Float64Array {
   const total = p.reduce((sum, x) => sum + x, 0);
   const floor = m / p.length;
   return p.map((x) => (1 - m) * (total ? x / total : 1 / p.length) + floor);
-}
-
-/** Standard normal distribution function (Abramowitz & Stegun 1964, 7.1.26 on erf; absolute error under 1.5e−7). */
-export function normalCdf(z: number): number {
-  const x = Math.abs(z) / Math.SQRT2;
-  const t = 1 / (1 + 0.3275911 * x);
-  const poly =
-    t * (0.254829592 + t * (-0.284496736 + t * (1.421413741 + t * (-1.453152027 + t * 1.061405429))));
-  const erf = 1 - poly * Math.exp(-x * x);
-  return z >= 0 ? (1 + erf) / 2 : (1 - erf) / 2;
 }

@@ -1,9 +1,9 @@
 import {
   hopkinsDelay,
   inArc,
+  leafShare,
   partPresent,
   shiftCalendar,
-  wrapDay,
   type Calendar,
   type Place,
 } from '../season/index.ts';
@@ -50,6 +50,11 @@ export interface Channel {
   /** Square roots of the rows, for Bhattacharyya's coefficient. */
   roots: (Float64Array | undefined)[];
   grid?: Grid;
+  /**
+   * Share of each taxon's specimens that carry the part on the day, 0–1, where the date leaves it open for some: the rows then hold for
+   * those that do. Without it all of them carry it.
+   */
+  present?: Float64Array;
 }
 
 export interface Readings {
@@ -87,14 +92,27 @@ export function readingsOf(
     deciduous: isDeciduous(profiled),
     byCharacter: groupByCharacter(profiled.scores),
   }));
+  const leafy = Float64Array.from(seasons, ({ calendar, deciduous }) =>
+    leafyShare(calendar, deciduous, view),
+  );
+  const open = leafy.some((share) => share > 0 && share < 1);
   const channels = new Map<string, Channel[]>();
   const gaps: string[][] = taxa.map(() => []);
 
   for (const character of vocabulary.values()) {
     if (!perceivable(character, view)) continue;
+    if (character.derived) {
+      channels.set(character.id, [ofLeaves(character, leafy, reader, open)]);
+      continue;
+    }
+    const onLeaves = character.part === 'leaves' || character.part === 'autumnLeaves';
     const values = seasons.map((season, i): ScoreValue[] | undefined => {
-      if (!partPresent(character.part, season.calendar, season.deciduous, view.day)) return undefined;
-      if (character.derived) return [leavesPresent(season.calendar, season.deciduous, view.day)];
+      if (onLeaves && leafy[i] === 0) return undefined;
+      if (
+        character.part !== 'leaves' &&
+        !partPresent(character.part, season.calendar, season.deciduous, view.day)
+      )
+        return undefined;
       if (!couldApply(character, season.byCharacter)) return undefined;
       const scores = scoresInView(season.byCharacter.get(character.id) ?? NO_SCORES, view);
       if (scores.length === 0) {
@@ -105,7 +123,8 @@ export function readingsOf(
     });
     if (!values.some((value) => value)) continue;
     const made = channelsOf(character, values, reader, view);
-    if (made.length > 0) channels.set(character.id, made);
+    if (made.length === 0) continue;
+    channels.set(character.id, onLeaves && open ? made.map((channel) => carriedBy(channel, leafy)) : made);
   }
   return { taxa, view, reader, channels, gaps };
 }
@@ -145,6 +164,10 @@ const couldApply = (character: Character, scores: Map<string, AdoptedScore[]>): 
     true,
   );
 
+/** Can a taxon show a character at all? Not if what its scores say of the governing character rules it out. */
+export const couldShow = (character: Character, { scores }: ProfiledTaxon): boolean =>
+  couldApply(character, groupByCharacter(scores));
+
 /** A gap counts only where the governing character is known, so that a conifer is not said to lack leaf teeth. */
 const couldBeScored = (character: Character, scores: Map<string, AdoptedScore[]>): boolean =>
   applies(character, (governor) => scores.has(governor), false);
@@ -180,18 +203,45 @@ export function scoresInView(
     .sort((a, b) => qualifierKey(a.qualifiers).localeCompare(qualifierKey(b.qualifiers)));
 }
 
-/** Days by which leaf-out and leaf fall differ from year to year and from tree to tree. */
-const LEAF_DATES_VARY = 14;
+/** What a share of trees in leaf this near to none or all is taken for. */
+const HARDLY_ANY = 0.02;
 
-/** Leaves on the twig: sure in the midst of a season, but within two weeks of its ends only likely or unlikely. */
-function leavesPresent(calendar: Calendar, deciduous: boolean, day: number): ScoreValue {
-  const on = (at: number) => partPresent('leaves', calendar, deciduous, wrapDay(at));
-  const [before, now, after] = [on(day - LEAF_DATES_VARY), on(day), on(day + LEAF_DATES_VARY)];
-  const falling = now && (calendar.leafFall ?? []).some((arc) => inArc(arc, day));
-  const sure = before === now && after === now && !falling;
-  if (sure) return { kind: 'flag', frequency: now ? 'always' : 'never' };
-  return { kind: 'flag', frequency: now ? 'usually' : 'sometimes' };
+/**
+ * Share of a taxon's specimens that are in leaf in a view: as the view says, else by its calendar. A view that shows leaves and
+ * neither twig nor crown is of a leaf: whoever may have one then shows one.
+ */
+export function leafyShare(
+  calendar: Calendar,
+  deciduous: boolean,
+  { leaves, day, organs }: Pick<View, 'leaves' | 'day' | 'organs'>,
+): number {
+  if (leaves === 'on') return 1;
+  const share = leafShare(calendar, deciduous, day);
+  if (leaves === 'off') return isEvergreen(calendar, deciduous) ? 1 : 0;
+  if (share < HARDLY_ANY) return 0;
+  if (share > 1 - HARDLY_ANY) return 1;
+  return organs.some((organ) => organ === 'twig' || organ === 'bud' || organ === 'habit') ? share : 1;
 }
+
+/** Is it in leaf in the midst of winter as in summer? */
+const isEvergreen = (calendar: Calendar, deciduous: boolean): boolean =>
+  [15, 196].every((day) => leafShare(calendar, deciduous, day) > 0.5);
+
+/** Whether leaves are on the tree, as a character of its own. */
+function ofLeaves(character: Character, leafy: Float64Array, reader: Reader, open: boolean): Channel {
+  const rows = [...leafy].map((share) => yesNo(share, misreadRate(character, reader)));
+  const channel = { character, rows, roots: rows.map((row) => row.map(Math.sqrt)) };
+  return open ? { ...channel, present: leafy } : channel;
+}
+
+/** A channel on leaves, of which some of the list's specimens carry none. Its roots stay lazy. */
+const carriedBy = (channel: Channel, present: Float64Array): Channel => ({
+  ...channel,
+  get roots() {
+    return channel.roots;
+  },
+  present,
+});
 
 /** Share of readings of a character that name a wrong state; no reader but the exact one is surer than 0.2 %. */
 export const misreadRate = (character: Character, reader: Reader): number =>
@@ -238,15 +288,15 @@ function channelsOf(
         .flatMap((list) => list ?? [])
         .filter((value): value is RangeValue => value.kind === 'range');
       if (ranges.length === 0) return [];
-      const models = ranges.map((range) => rangeModel(range, character.kind as 'measure' | 'count', view));
-      const grid = gridFor(models, character.kind);
-      const pmf = character.kind === 'measure' ? measurePmf : countPmf;
+      const exact = reader === 'exact';
+      const kind = character.kind;
+      const models = ranges.map((range) => rangeModel(range, kind, view, exact));
+      const grid = gridFor(models, kind);
+      const pmf = kind === 'measure' ? measurePmf : countPmf;
       return [
         make(
           (value) =>
-            value.kind === 'range'
-              ? pmf(rangeModel(value, character.kind as 'measure' | 'count', view), grid, m)
-              : undefined,
+            value.kind === 'range' ? pmf(rangeModel(value, kind, view, exact), grid, m) : undefined,
           undefined,
           grid,
         ),
@@ -261,8 +311,25 @@ function channelsOf(
             return share === undefined ? undefined : yesNo(share, m);
           }, state.id),
         );
-      return [make((value) => (value.kind === 'states' ? stateReading(character, value, m) : undefined))];
+      {
+        const shown = shownOnList(character, values);
+        return [
+          make((value) => (value.kind === 'states' ? stateReading(character, value, m, shown) : undefined)),
+        ];
+      }
   }
+}
+
+/** How often each state is met over the taxa of the list, in the order of the states. */
+function shownOnList(character: Character, values: readonly (ScoreValue[] | undefined)[]): Float64Array {
+  const shown = new Float64Array(character.states.length);
+  for (const list of values)
+    for (const value of list ?? []) {
+      if (value.kind !== 'states') continue;
+      const weights = stateWeights(value);
+      character.states.forEach(({ id }, s) => (shown[s]! += (weights.get(id) ?? 0) / list!.length));
+    }
+  return shown;
 }
 
 /**
@@ -283,23 +350,31 @@ const yesNo = (share: number, m: number): Float64Array => {
   return Float64Array.of(yes, 1 - yes);
 };
 
-/** `Σ_r w(r)·C(s|r)`; C keeps 1−m on the diagonal and shares m over the others, or over the neighbours if ordinal. */
-function stateReading(character: Character, value: ScoreValue & { kind: 'states' }, m: number): Float64Array {
+/**
+ * `Σ_r w(r)·C(s|r)`; C keeps 1−m on the diagonal and spreads m over the others in proportion to how often the list shows them, so that
+ * a character with more states is no surer; if ordinal, over the neighbours alike.
+ */
+function stateReading(
+  character: Character,
+  value: ScoreValue & { kind: 'states' },
+  m: number,
+  shown: Float64Array,
+): Float64Array {
   const weights = stateWeights(value);
   const k = character.states.length;
+  const ordinal = character.kind === 'ordinal';
   const p = new Float64Array(k);
   character.states.forEach((state, r) => {
     const w = weights.get(state.id) ?? 0;
     if (w === 0) return;
     p[r]! += w * (1 - m);
-    const others =
-      character.kind === 'ordinal'
-        ? [r - 1, r + 1].filter((s) => s >= 0 && s < k)
-        : character.states.map((_, s) => s).filter((s) => s !== r);
-    for (const s of others) p[s]! += (w * m) / others.length;
+    const takenFor = (s: number) => (s === r ? 0 : ordinal ? Number(Math.abs(s - r) === 1) : shown[s]!);
+    let total = 0;
+    for (let s = 0; s < k; s += 1) total += takenFor(s);
+    for (let s = 0; s < k; s += 1) p[s]! += w * m * (total > 0 ? takenFor(s) / total : s === r ? 1 : 0);
   });
-  // Beyond the neighbours an ordinal reading is not impossible, only rare: no finding is infinitely sure.
-  if (character.kind === 'ordinal' && m > 0) for (let s = 0; s < k; s += 1) p[s] = 0.998 * p[s]! + 0.002 / k;
+  // No reading is impossible, only rare: no finding is infinitely sure.
+  if (m > 0) for (let s = 0; s < k; s += 1) p[s] = 0.998 * p[s]! + 0.002 / k;
   return p;
 }
 

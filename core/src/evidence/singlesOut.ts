@@ -1,16 +1,10 @@
 import type { Vocabulary } from '../vocabulary/index.ts';
 import type { View } from '../view/index.ts';
-import { spokenFor } from './bhattacharyya.ts';
+import { spokenFor, type CharacterEvidence } from './bhattacharyya.ts';
 import { evidenceTaken, lookingCost } from './contrast.ts';
 import { cheapestHit } from './hittingSet.ts';
-import { idealReaderError, SETTLED_AT } from './error.ts';
-import {
-  readingsOf,
-  type Channel,
-  type ProfiledTaxon,
-  type ReadingOptions,
-  type Readings,
-} from './readings.ts';
+import { errorBound, idealReaderError, SETTLED_AT } from './error.ts';
+import { readingsOf, type ProfiledTaxon, type ReadingOptions, type Readings } from './readings.ts';
 
 export interface SinglesOut {
   taxonId: string;
@@ -53,7 +47,7 @@ interface Rival {
   taxonId: string;
   at: number;
   /** What each character is worth against it, in nats, and the channels it is read by. */
-  evidence: Map<string, { e: number; channels: Channel[] }>;
+  evidence: Map<string, CharacterEvidence>;
 }
 
 function cheapestSet(readings: Readings, left: Map<string, string>, t: number): SinglesOut {
@@ -62,18 +56,17 @@ function cheapestSet(readings: Readings, left: Map<string, string>, t: number): 
   readings.taxa.forEach(({ taxon }, at) => {
     if (at === t) return;
     const { taking } = evidenceTaken(readings, left, t, at);
-    const evidence = new Map(
-      taking.map(({ characterId, evidence: e, channels }) => [characterId, { e, channels }]),
-    );
+    const evidence = new Map(taking.map((entry) => [entry.characterId, entry]));
     const rival = { taxonId: taxon.id, at, evidence };
     if (errorAgainst(rival, t, [...evidence.keys()]) > SETTLED_AT) notSettled.push(taxon.id);
     else rivals.push(rival);
   });
-  const taxonId = readings.taxa[t]!.taxon.id;
+  const { id: taxonId, genus } = readings.taxa[t]!.taxon;
+  const relatives = readings.taxa.filter(({ taxon }) => taxon.genus === genus).length > 1;
   const costs = new Map(
     [...new Set(rivals.flatMap(({ evidence }) => [...evidence.keys()]))].map((id) => [
       id,
-      lookingCost(readings.channels.get(id)![0]!.character),
+      lookingCost(readings.channels.get(id)![0]!.character, relatives ? genus : undefined),
     ]),
   );
   const cuts = new Map<string, string[]>();
@@ -94,7 +87,7 @@ function cheapestSet(readings: Readings, left: Map<string, string>, t: number): 
   }
   if (!proved) chosen = completed(chosen, rivals, t, costs);
   const strength = (id: string) =>
-    rivals.reduce((sum, { evidence }) => sum + Math.min(3.22, evidence.get(id)?.e ?? 0), 0);
+    rivals.reduce((sum, { evidence }) => sum + Math.min(3.22, evidence.get(id)?.evidence ?? 0), 0);
   return {
     taxonId,
     characters: chosen.sort((a, b) => strength(b) - strength(a)),
@@ -114,10 +107,10 @@ function beyond(
   chosen: readonly string[],
   costs: ReadonlyMap<string, number>,
 ): string[][] {
-  const others = [...rival.evidence].filter(([id, { e }]) => e > 1e-9 && !chosen.includes(id));
+  const others = [...rival.evidence].filter(([id, { evidence: e }]) => e > 1e-9 && !chosen.includes(id));
   const orders = [
-    [...others].sort(([, x], [, y]) => x.e - y.e),
-    [...others].sort(([a, x], [b, y]) => costs.get(b)! - costs.get(a)! || x.e - y.e),
+    [...others].sort(([, x], [, y]) => x.evidence - y.evidence),
+    [...others].sort(([a, x], [b, y]) => costs.get(b)! - costs.get(a)! || x.evidence - y.evidence),
   ];
   return orders.map((order) => {
     const ids = order.map(([id]) => id);
@@ -133,8 +126,8 @@ function beyond(
 
 const errorAgainst = ({ at, evidence }: Rival, t: number, chosen: readonly string[]): number => {
   const held = chosen.flatMap((id) => evidence.get(id) ?? []);
-  // ½·e^−Σe is an upper bound: where it suffices, no convolution is needed.
-  const bound = Math.exp(-held.reduce((sum, { e }) => sum + e, 0)) / 2;
+  // Where the upper bound suffices, no convolution is needed.
+  const bound = errorBound(held, t, at);
   return bound <= SETTLED_AT
     ? bound
     : idealReaderError(
@@ -160,7 +153,7 @@ function completed(
       .map((id) => ({
         id,
         worth:
-          failing.reduce((sum, { evidence }) => sum + Math.min(1.27, evidence.get(id)?.e ?? 0), 0) /
+          failing.reduce((sum, { evidence }) => sum + Math.min(1.27, evidence.get(id)?.evidence ?? 0), 0) /
           costs.get(id)!,
       }))
       .sort((a, b) => b.worth - a.worth)[0];

@@ -22,6 +22,10 @@ export interface Appraisal {
   unreachable: string[];
   /** Ends at which several taxa stay together. */
   together: string[][];
+  /** Confirming statements that are false of more than one in twenty specimens of some taxon that comes down their lead: none is wanted. */
+  falseStatements: { path: number[]; lead: number; characterId: string; taxon: string; share: number }[];
+  /** How many ends name the taxon that comes out most often. */
+  mostEnds: number;
   /** The couplet at which most noisy readers are lost, with the share of all readers lost there. */
   weakest?: { path: number[]; lost: number };
 }
@@ -71,6 +75,7 @@ export function appraise(
   const weights = inKey.map(({ taxon }) => options.priors?.[taxon.id] ?? 1);
   const total = weights.reduce((sum, w) => sum + w, 0);
   const lost = new Map<Ready, number>();
+  const seen = new Seen();
   const sums = { questions: 0, exact: 0, noisy: 0 };
   const outcomes: number[] = [];
   const unreachable: string[] = [];
@@ -80,7 +85,9 @@ export function appraise(
     const weight = weights[t]! / total / specimens;
     for (let n = 0; n < specimens; n += 1) {
       const specimen = new Specimen(sight, t, random);
-      const sure = walk(key.root, ready, specimen, taxon.id, false, random);
+      const sure = walk(key.root, ready, specimen, taxon.id, false, random, (here, lead) =>
+        seen.look(here, lead, t, specimen),
+      );
       const noisy = walk(key.root, ready, specimen, taxon.id, true, random);
       sums.questions += weight * sure.questions;
       sums.exact += weight * sure.right;
@@ -92,6 +99,7 @@ export function appraise(
     outcomes.push((weights[t]! / total) ** 2 * ((mean * (1 - mean)) / specimens));
     if (reached < specimens / 2) unreachable.push(taxon.id);
   });
+  const named = endsOf(key.root).flat();
   const worst = [...lost].sort((a, b) => b[1] - a[1])[0];
   const ends = new Map<string, string[]>();
   for (const end of endsOf(key.root)) if (end.length > 1) ends.set([...end].sort().join(), end);
@@ -105,6 +113,8 @@ export function appraise(
     rightError: Math.sqrt(outcomes.reduce((sum, v) => sum + v, 0)),
     unreachable,
     together: [...ends.values()],
+    falseStatements: falseStatements(ready, inKey, seen),
+    mostEnds: Math.max(...inKey.map(({ taxon }) => named.filter((id) => id === taxon.id).length)),
     ...(worst ? { weakest: { path: worst[0].path, lost: worst[1] } } : {}),
   };
 }
@@ -138,9 +148,60 @@ function readyCouplets(key: Key, sight: Sight): Map<KeyNode, Ready> {
 const endsOf = (node: KeyNode): string[][] =>
   node.kind === 'end' ? [node.taxa] : node.leads.flatMap((lead) => endsOf(lead.to));
 
-/** One individual: its own states are drawn once and stay; each look at it may be misread. */
+/** What specimens that come down each lead show of its confirming statements. */
+class Seen {
+  readonly counts = new Map<Ready, Map<string, { all: number; wrong: number }>>();
+
+  look(here: Ready, lead: number, taxon: number, specimen: Specimen): void {
+    for (const [j, { channel, met }] of here.statements.entries()) {
+      if (j === 0) continue;
+      const reading = specimen.read(channel, false);
+      if (reading === undefined) continue;
+      const at = this.counts.get(here) ?? new Map<string, { all: number; wrong: number }>();
+      this.counts.set(here, at);
+      const key = `${lead} ${j} ${taxon}`;
+      const count = at.get(key) ?? { all: 0, wrong: 0 };
+      count.all += 1;
+      if (!met[lead]![reading]) count.wrong += 1;
+      at.set(key, count);
+    }
+  }
+}
+
+/** A statement is true of this share of the specimens of each taxon below it. */
+const WANTED_TRUE = 0.95;
+
+/** Those of which more are false than one in twenty, beyond the chance of the draw (two standard errors). */
+function falseStatements(
+  ready: Map<KeyNode, Ready>,
+  list: readonly ProfiledTaxon[],
+  seen: Seen,
+): Appraisal['falseStatements'] {
+  return [...ready.values()].flatMap((here) =>
+    [...(seen.counts.get(here) ?? [])].flatMap(([key, { all, wrong }]) => {
+      const [lead, j, taxon] = key.split(' ').map(Number) as [number, number, number];
+      const chance = 2 * Math.sqrt((WANTED_TRUE * (1 - WANTED_TRUE)) / all);
+      // A taxon that hardly ever comes down a lead is not below it.
+      if (!here.below[lead]!.has(list[taxon]!.taxon.id)) return [];
+      if (all < 10 || wrong / all <= 1 - WANTED_TRUE + chance) return [];
+      const { channel } = here.statements[j]!;
+      return [
+        {
+          path: here.path,
+          lead,
+          characterId: channel.character.id,
+          taxon: list[taxon]!.taxon.id,
+          share: wrong / all,
+        },
+      ];
+    }),
+  );
+}
+
+/** One individual and its reader: its own states are drawn once and stay, and what is misread once is taken for the same again. */
 class Specimen {
   private readonly own = new Map<Channel, number>();
+  private readonly taken = new Map<Channel, number>();
   private readonly sight: Sight;
   private readonly taxon: number;
   private readonly random: Random;
@@ -160,12 +221,36 @@ class Specimen {
       own = this.random.weighted(row as unknown as number[]);
       this.own.set(channel, own);
     }
-    if (!noisy || this.random.uniform() >= misreadRate(channel.character, this.sight.reader)) return own;
-    const others = [...row.keys()].filter(
-      (s) => s !== own && (channel.character.kind !== 'ordinal' || Math.abs(s - own) === 1),
-    );
-    return others.length ? this.random.pick(others) : own;
+    if (!noisy) return own;
+    let taken = this.taken.get(channel);
+    if (taken === undefined) {
+      taken = this.takenFor(channel, own, row.length);
+      this.taken.set(channel, taken);
+    }
+    return taken;
   }
+
+  /** A misreading falls on what the trees of the list show, as often as they show it; in ordered states, on a neighbour. */
+  private takenFor(channel: Channel, own: number, size: number): number {
+    if (this.random.uniform() >= misreadRate(channel.character, this.sight.reader)) return own;
+    const shown = shownBy(channel, size).map((share, s) =>
+      s === own ? 0 : channel.character.kind === 'ordinal' ? Number(Math.abs(s - own) === 1) : share,
+    );
+    return shown.some((share) => share > 0) ? this.random.weighted(shown) : own;
+  }
+}
+
+const shares = new WeakMap<Channel, number[]>();
+
+/** How often each reading is met over the list. */
+function shownBy(channel: Channel, size: number): number[] {
+  const held = shares.get(channel);
+  if (held) return held;
+  const sums = Array.from({ length: size }, (_, s) =>
+    channel.rows.reduce((sum, row) => sum + (row?.[s] ?? 0), 0),
+  );
+  shares.set(channel, sums);
+  return sums;
 }
 
 function walk(
@@ -175,12 +260,14 @@ function walk(
   truth: string,
   noisy: boolean,
   random: Random,
+  passing?: (here: Ready, lead: number) => void,
 ): { right: number; questions: number; lostAt?: Ready } {
   let [node, questions] = [root, 0];
   let lostAt: Ready | undefined;
   while (node.kind === 'couplet') {
     const here = ready.get(node)!;
     const lead = decide(here, specimen, noisy, random);
+    passing?.(here, lead);
     questions += 1;
     if (!lostAt && !here.below[lead]!.has(truth) && here.below.some((taxa) => taxa.has(truth))) lostAt = here;
     node = node.leads[lead]!.to;

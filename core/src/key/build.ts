@@ -4,6 +4,7 @@ import type { View } from '../view/index.ts';
 import type { Vocabulary } from '../vocabulary/index.ts';
 import type { Arriving } from './arriving.ts';
 import { confirmers, jointSlip } from './confirm.ts';
+import { byTheBook, hasGap, varying } from './convention.ts';
 import { Sieve } from './sieve.ts';
 import type { Couplet, Key, KeyNode } from './key.ts';
 import {
@@ -16,9 +17,14 @@ import {
   type Sight,
 } from './questions.ts';
 
+export const KEY_ORDERS = ['book', 'fewest'] as const;
+export type KeyOrder = (typeof KEY_ORDERS)[number];
+
 export interface KeyOptions extends QuestionOptions {
   /** How common each taxon is, by id; equal where not given. */
   priors?: Readonly<Record<string, number>>;
+  /** By the book, as manuals part trees, or with as few questions as may be; by the book if not given. */
+  order?: KeyOrder;
   /** Confirming characters a lead carries at most; 2 if not given. */
   confirming?: number;
   /** Called with the share of the work done, 0–1, as each end of the key is reached. */
@@ -30,17 +36,21 @@ const WRONG_TURN = 12;
 /** What one bit of uncertainty will cost: the questions that part it, and the wrong turns to come on that way. */
 const QUESTIONS_A_BIT = 1.8;
 /** Questions whose next step is looked at, and the number of taxa up to which that is done. */
-const LOOKED_AT = 6;
+const LOOKED_AT = 8;
 const LONG_LIST = 200;
 const LOOK_AHEAD_UP_TO = 64;
 /** A taxon of which less than this share of its individuals comes down a lead is not followed there. */
 const LOST_BELOW = 0.07;
 /** In long lists more of a variable taxon's byways are left out, or the key would grow without end. */
-const lostOnTheWay = (taxa: number): number => Math.min(0.2, 0.025 * Math.max(1, taxa / 40) ** 0.7);
+const lostOnTheWay = (taxa: number): number => Math.min(0.2, 0.15 * Math.max(1, taxa / 40) ** 0.7);
+/** What fewer specimens show than this is not named on a lead. */
+const HARDLY_SHOWN = 0.01;
 /** Numbers are cut anew for this many taxa or fewer. */
 const CUT_ANEW = 24;
-/** Bits that a question must win to be worth asking. */
-const WORTH = 0.08;
+/** What it is worth, in questions, that no taxon of those that arrive comes out twice. */
+const TWICE = 4;
+/** What a question is ranked by; it must win some bits to be worth asking. */
+const TERMS = { worth: 0.08, aBit: QUESTIONS_A_BIT, wrongTurn: WRONG_TURN, twice: TWICE };
 /** Share of the taxa that may be unscored for a question when no question is scored for all. */
 const UNSCORED = 0.34;
 
@@ -55,8 +65,9 @@ export interface Ground {
 
 /**
  * An identification key for a list in a view (docs/method.md, Keys; criteria as reviewed by R. W. Payne & D. A. Preece 1980, Journal of
- * the Royal Statistical Society A 143: 253–292). At each node the question is chosen that makes the expected cost to go least:
- * what it costs to look, the wrong turns that misreading causes, and what uncertainty it leaves, looking one question ahead. Taxa
+ * the Royal Statistical Society A 143: 253–292). By the book the first questions are those of the convention, in its order, as far as
+ * they part the taxa cleanly. Else, and after them, the question is chosen that makes the expected cost to go least: what it costs to
+ * look, the wrong turns that misreading causes, taxa that come out twice, and what uncertainty it leaves, looking one question ahead. Taxa
  * that vary come out on all leads they may show. A few taxa that nothing tells apart end together.
  * Throws if the list is empty.
  */
@@ -114,12 +125,13 @@ export function coupletOf(
   question: Question,
   below: (arriving: Arriving, lead: number) => KeyNode,
 ): Couplet {
-  const also = confirmers(ground.sight, arriving, question, ground.options.confirming ?? 2, ground.options);
+  const sides = question.leads.map((_, b) => follow(ground, arriving, question, b));
+  const also = confirming(ground, arriving, question, sides);
   const parted = question.leads
     .map((condition, b) => ({
       condition,
       also: also.map((each) => each.leads[b]!),
-      to: follow(ground, arriving, question, b),
+      to: sides[b]!,
     }))
     .filter(({ to }) => to.taxa.length > 0);
   return {
@@ -132,6 +144,9 @@ export function coupletOf(
     })),
   };
 }
+
+const confirming = (ground: Ground, arriving: Arriving, question: Question, sides: readonly Arriving[]) =>
+  confirmers(ground.sight, arriving, question, ground.options.confirming ?? 2, ground.options, sides);
 
 /** The taxa that come down one lead of a question. Those that the question leaves open come down each. */
 export function follow(
@@ -170,36 +185,44 @@ function narrowed(asked: Arriving['asked'], { channel, met }: Question, lead: nu
   return new Map(asked).set(channel, before ? here.map((x, s) => x & before[s]!) : here);
 }
 
-/** A lead names only states that a taxon which arrives here may show. */
+/** A lead names only states, and numbers of a count, that a taxon which arrives here may show. */
 function trimmed(condition: Condition, { channel }: Question, { taxa }: Arriving): Condition {
+  const { character, state, rows, grid } = channel;
+  const shown = (s: number) => [...taxa].some((t) => (rows[t]?.[s] ?? 0) > HARDLY_SHOWN);
+  if (character.kind === 'count' && grid) {
+    const numbers = Array.from({ length: grid.size }, (_, s) => s)
+      .filter(shown)
+      .map((s) => grid.from + s)
+      .filter((n) => n >= (condition.from ?? 0) && n < (condition.below ?? Infinity));
+    if (numbers.length === 0) return condition;
+    return { ...condition, from: Math.min(...numbers), below: Math.max(...numbers) + 1 };
+  }
   const { states } = condition;
-  if (!states || states.length < 2 || channel.state !== undefined) return condition;
-  const seen = states.filter((id) => {
-    const s = channel.character.states.findIndex((state) => state.id === id);
-    return taxa.some((t) => (channel.rows[t]?.[s] ?? 0) > 0);
-  });
+  if (!states || states.length < 2 || state !== undefined) return condition;
+  const seen = states.filter((id) => shown(character.states.findIndex((each) => each.id === id)));
   return seen.length ? { ...condition, states: seen } : condition;
 }
 
-/** The question with the least expected cost to go; undefined where none parts the taxa any further. */
+/** The question that comes next; undefined where none parts the taxa any further. */
 function bestQuestion(ground: Ground, arriving: Arriving): Question | undefined {
-  const questions = questionsHere(ground, arriving);
+  const questions = questionsHere(ground, arriving).filter((question) => hasGap(question, arriving));
   const sieve = new Sieve(arriving);
-  for (const unscored of [0, UNSCORED]) {
-    const ranked = sieve
-      .rank(questions, {
-        unscored,
-        worth: WORTH,
-        aBit: QUESTIONS_A_BIT,
-        wrongTurn: WRONG_TURN,
-        keep: ground.list.length > LONG_LIST ? 1 : LOOKED_AT,
-      })
+  const ranked = (among: readonly Question[], unscored: number, keep: number) =>
+    sieve
+      .rank(among, { ...TERMS, unscored, keep })
       .filter(({ question }) => parts(ground, arriving, question));
-    if (ranked.length === 0) continue;
-    if (ranked.length === 1) return ranked[0]!.question;
-    return ranked
+  if (ground.options.order !== 'fewest')
+    for (const among of byTheBook(questions, arriving)) {
+      const first = ranked(among, 0, 1)[0];
+      if (first) return first.question;
+    }
+  for (const unscored of [0, UNSCORED]) {
+    const best = ranked(questions, unscored, ground.list.length > LONG_LIST ? 1 : LOOKED_AT);
+    if (best.length === 0) continue;
+    if (best.length === 1) return best[0]!.question;
+    return best
       .map(({ question }) => ({ question, value: costToGo(ground, arriving, question, questions) }))
-      .reduce((best, each) => (each.value < best.value ? each : best)).question;
+      .reduce((least, each) => (each.value < least.value ? each : least)).question;
   }
   return undefined;
 }
@@ -222,23 +245,21 @@ export function questionsHere(ground: Ground, { taxa, asked }: Arriving): Questi
 /** Expected cost of the key from here on if it goes on with this question, looking one more question ahead in small groups. */
 function costToGo(ground: Ground, arriving: Arriving, question: Question, questions: Question[]): number {
   const total = arriving.weights.reduce((sum, w) => sum + w, 0);
-  const also = confirmers(ground.sight, arriving, question, ground.options.confirming ?? 2, ground.options);
-  let value = question.cost + WRONG_TURN * jointSlip(arriving, question, also);
+  const sides = question.leads.map((_, b) => follow(ground, arriving, question, b));
+  const also = confirming(ground, arriving, question, sides);
+  let value =
+    question.cost +
+    WRONG_TURN * jointSlip(arriving, question, also) +
+    (TWICE * varying(question, arriving)) / total;
   const next = questions.filter(({ channel }) => channel !== question.channel);
   for (let b = 0; b < question.leads.length; b += 1) {
-    const child = follow(ground, arriving, question, b);
+    const child = sides[b]!;
     if (child.taxa.length < 2) continue;
     const part = child.weights.reduce((sum, w) => sum + w, 0) / total;
     const sieve = new Sieve(child);
     const ahead =
       child.taxa.length <= LOOK_AHEAD_UP_TO
-        ? sieve.rank(next, {
-            unscored: 0,
-            worth: WORTH,
-            aBit: QUESTIONS_A_BIT,
-            wrongTurn: WRONG_TURN,
-            keep: 1,
-          })[0]?.value
+        ? sieve.rank(next, { ...TERMS, unscored: 0, keep: 1 })[0]?.value
         : undefined;
     value +=
       part *

@@ -12,25 +12,28 @@ export interface Confirmer {
   error: number;
 }
 
-/** A confirming character puts at least this share of each side's specimens where the question does. */
-const AGREES = 0.8;
+/** A confirming statement is true of at least this share of the specimens of every taxon below its lead. */
+const TRUE_OF = 0.95;
+/** A statement names at most this many states. */
+const STATES_NAMED = 3;
 /** No second character parts more taxa than this in the same way; it is not looked for. */
 const CONFIRMED_UP_TO = 100;
 
 /**
- * Up to `most` characters that part the taxa as the question does, the surest and plainest first. Taxa that come out on several
- * leads are left aside: no second character has to part what the first does not. Only questions of two leads are confirmed.
+ * Up to `most` characters that part the taxa as the question does, marks and the surest first. What is said on a lead is true of nearly
+ * all specimens of every taxon that comes down it, those included that come down the other lead as well. Only questions of two leads are confirmed.
  */
 export function confirmers(
   sight: Sight,
   arriving: Arriving,
   question: Question,
   most: number,
-  options: QuestionOptions,
+  { organs }: QuestionOptions,
+  sides: readonly ArrivingTaxa[],
 ): Confirmer[] {
-  if (most === 0 || question.leads.length !== 2 || arriving.taxa.length > CONFIRMED_UP_TO) return [];
-  const sides = sidesOf(arriving, question);
-  if (sides[0].taxa.length === 0 || sides[1].taxa.length === 0) return [];
+  if (most === 0 || sides.length !== 2 || arriving.taxa.length > CONFIRMED_UP_TO) return [];
+  const [one, other] = sides as [ArrivingTaxa, ArrivingTaxa];
+  if (one.taxa.length === 0 || other.taxa.length === 0) return [];
   const askedBefore = new Set(
     [...arriving.asked.keys()].map((channel) => `${channel.character.id}/${channel.state ?? ''}`),
   );
@@ -42,12 +45,12 @@ export function confirmers(
     let best: Confirmer | undefined;
     for (const channel of channels.filter(isScored)) {
       if (askedBefore.has(`${id}/${channel.state ?? ''}`)) continue;
-      const made = confirm(channel, sides, misreadRate(character, sight.reader));
+      const made = confirm(channel, one, other, misreadRate(character, sight.reader));
       if (made && (!best || made.error < best.error)) best = made;
     }
-    if (best) found.push({ ...best, rank: best.error + 0.02 * lookingCost(character) });
+    if (best) found.push({ ...best, rank: best.error + 0.03 * lookingCost(character) });
   }
-  const organ = options.organs?.[0];
+  const organ = organs?.[0];
   return found
     .sort(
       (x, y) =>
@@ -63,123 +66,138 @@ export function confirmers(
     .map(({ channel, leads, error }) => ({ channel, leads, error }));
 }
 
-interface Side {
-  taxa: number[];
-  weights: number[];
-  total: number;
-}
+/** The taxa that come down a lead, and how much of each. */
+type ArrivingTaxa = Pick<Arriving, 'taxa' | 'weights'>;
 
-/** The taxa that come out on one lead only, by lead. */
-function sidesOf({ taxa, weights }: Arriving, question: Question): [Side, Side] {
-  const sides: [Side, Side] = [
-    { taxa: [], weights: [], total: 0 },
-    { taxa: [], weights: [], total: 0 },
-  ];
-  for (let i = 0; i < taxa.length; i += 1) {
-    const share = question.shares[0]![taxa[i]!]!;
-    const side = share === 1 ? sides[0] : share === 0 ? sides[1] : undefined;
-    if (!side) continue;
-    side.taxa.push(taxa[i]!);
-    side.weights.push(weights[i]!);
-    side.total += weights[i]!;
-  }
-  return sides;
-}
-
-function confirm(channel: Channel, sides: [Side, Side], misread: number): Confirmer | undefined {
-  for (const { taxa } of sides) for (const t of taxa) if (!channel.rows[t]) return undefined;
-  // Where even the likelier side of each reading explains too little, nothing need be worked out.
-  if (mayPart(channel, sides) < 2 * AGREES) return undefined;
-  const mass: [Float64Array, Float64Array] = [massOf(channel, sides[0]), massOf(channel, sides[1])];
-  const made = channel.grid ? cut(channel, mass) : part(channel, mass);
+function confirm(
+  channel: Channel,
+  one: ArrivingTaxa,
+  other: ArrivingTaxa,
+  misread: number,
+): Confirmer | undefined {
+  for (const { taxa } of [one, other]) for (const t of taxa) if (!channel.rows[t]) return undefined;
+  const made = channel.grid ? cut(channel, one, other) : part(channel, one, other);
   if (!made) return undefined;
-  const [right, left] = made.right.map((share) => share * (1 - misread)) as [number, number];
-  if (right < AGREES || left < AGREES) return undefined;
-  const whole = sides[0].total + sides[1].total;
-  return {
-    channel,
-    leads: made.leads,
-    error: ((1 - right) * sides[0].total + (1 - left) * sides[1].total) / whole,
+  const wrong = (side: ArrivingTaxa, met: (s: number) => boolean) => {
+    let [sum, total] = [0, 0];
+    side.taxa.forEach((t, i) => {
+      const w = side.weights[i]!;
+      total += w;
+      sum += w * (1 - massWhere(channel.rows[t]!, met) * (1 - misread));
+    });
+    return { sum, total };
   };
+  const [a, b] = [wrong(one, made.met[0]), wrong(other, made.met[1])];
+  return { channel, leads: made.leads, error: (a.sum + b.sum) / (a.total + b.total) };
 }
 
-/** The mean row of a side. */
-function massOf(channel: Channel, { taxa, weights, total }: Side): Float64Array {
-  const mass = new Float64Array(channel.rows[taxa[0]!]!.length);
-  for (let i = 0; i < taxa.length; i += 1) {
-    const row = channel.rows[taxa[i]!]!;
-    const w = weights[i]! / total;
-    for (let s = 0; s < row.length; s += 1) mass[s]! += w * row[s]!;
-  }
-  return mass;
+interface Parted {
+  leads: Condition[];
+  /** Where each lead is met in the support of the channel. */
+  met: [(s: number) => boolean, (s: number) => boolean];
 }
 
-/**
- * The most that any parting of a channel could put right, summed over two sides, 1–2: `Σ_s max(a(s), b(s))`. Worked out for one taxon
- * against one, where most of a key's couplets are; otherwise the bound is 2, which leaves it to the means.
- */
-function mayPart(channel: Channel, [one, other]: [Side, Side]): number {
-  if (one.taxa.length > 1 || other.taxa.length > 1) return 2;
-  const [p, q] = [channel.rows[one.taxa[0]!]!, channel.rows[other.taxa[0]!]!];
+const massWhere = (row: Float64Array, met: (s: number) => boolean): number => {
   let sum = 0;
-  for (let s = 0; s < p.length; s += 1) sum += Math.max(p[s]!, q[s]!);
+  for (let s = 0; s < row.length; s += 1) if (met(s)) sum += row[s]!;
   return sum;
-}
+};
 
-/** Each state to the side that shows it more; a side names the states that it really shows. */
-function part(channel: Channel, [a, b]: [Float64Array, Float64Array]) {
+const trueOfAll = ({ rows }: Channel, { taxa }: ArrivingTaxa, met: (s: number) => boolean): boolean =>
+  taxa.every((t) => massWhere(rows[t]!, met) >= TRUE_OF);
+
+/** The states that each side shows, where they have none in common. */
+function part(channel: Channel, one: ArrivingTaxa, other: ArrivingTaxa): Parted | undefined {
   const { character, state } = channel;
   const characterId = character.id;
-  let [right, left] = [0, 0];
-  const mine = [...a].map((p, s) => p >= b[s]!);
-  mine.forEach((first, s) => {
-    if (first) right += a[s]!;
-    else left += b[s]!;
-  });
   if (state !== undefined || character.kind === 'flag') {
-    const seen = mine[0]!;
-    if (seen === mine[1]) return undefined;
     const named = state === undefined ? {} : { states: [state] };
-    return {
-      right: [right, left] as const,
-      leads: [
-        { characterId, ...named, present: seen },
-        { characterId, ...named, present: !seen },
-      ],
-    };
+    const [yes, no] = [(s: number) => s === 0, (s: number) => s === 1];
+    for (const first of [true, false]) {
+      const met: Parted['met'] = first ? [yes, no] : [no, yes];
+      if (!trueOfAll(channel, one, met[0]) || !trueOfAll(channel, other, met[1])) continue;
+      return { met, leads: [first, !first].map((present) => ({ characterId, ...named, present })) };
+    }
+    return undefined;
   }
-  // What a side shows in few specimens only is not named on it.
-  const shown = (own: Float64Array, first: boolean) =>
-    character.states.filter((_, s) => mine[s] === first && own[s]! > 0.05).map(({ id }) => id);
-  const leads = [shown(a, true), shown(b, false)];
-  if (leads.some((states) => states.length === 0 || states.length > 3)) return undefined;
+  const [mine, theirs] = [shownBy(channel, one), shownBy(channel, other)];
+  if ([...mine].some((s) => theirs.has(s))) return undefined;
+  if (Math.max(mine.size, theirs.size) > STATES_NAMED) return undefined;
   return {
-    right: [right, left] as const,
-    leads: leads.map((states): Condition => ({ characterId, states })),
+    met: [(s) => mine.has(s), (s) => theirs.has(s)],
+    leads: [mine, theirs].map((states): Condition => ({
+      characterId,
+      states: character.states.filter((_, s) => states.has(s)).map(({ id }) => id),
+    })),
   };
 }
 
-/** The cut that puts most specimens of both sides where they belong, rounded to two figures of the display unit. */
-function cut({ character, grid }: Channel, [a, b]: [Float64Array, Float64Array]) {
-  if (!grid) return undefined;
-  let [belowA, belowB] = [0, 0];
-  let best = { at: 0, score: 0, aBelow: true, right: 0, left: 0 };
-  for (let s = 0; s < grid.size - 1; s += 1) {
-    belowA += a[s]!;
-    belowB += b[s]!;
-    for (const aBelow of [true, false]) {
-      const [right, left] = aBelow ? [belowA, 1 - belowB] : [1 - belowA, belowB];
-      const score = Math.min(right, left);
-      if (score > best.score) best = { at: s, score, aBelow, right, left };
+/** The fewest states that nearly all specimens of every taxon of a side show. */
+function shownBy({ rows }: Channel, { taxa }: ArrivingTaxa): Set<number> {
+  const shown = new Set<number>();
+  for (const t of taxa) {
+    const row = rows[t]!;
+    const order = [...row.keys()].sort((x, y) => row[y]! - row[x]!);
+    let mass = massWhere(row, (s) => shown.has(s));
+    for (const s of order) {
+      if (mass >= TRUE_OF) break;
+      if (shown.has(s)) continue;
+      shown.add(s);
+      mass += row[s]!;
     }
   }
-  const x = grid.from + (best.at + 0.5) * grid.step;
-  const factor = unitFactor(character);
-  const value =
-    character.kind === 'count' ? Math.ceil(x) : Number((Math.exp(x) / factor).toPrecision(2)) * factor;
-  const low: Condition = { characterId: character.id, below: value };
-  const high: Condition = { characterId: character.id, from: value };
-  return { right: [best.right, best.left] as const, leads: best.aBelow ? [low, high] : [high, low] };
+  return shown;
+}
+
+/** A cut in the gap between the ranges of both sides, rounded to two figures of the display unit; none where they overlap. */
+function cut(channel: Channel, one: ArrivingTaxa, other: ArrivingTaxa): Parted | undefined {
+  const { character, grid } = channel;
+  if (!grid) return undefined;
+  for (const oneBelow of [true, false]) {
+    const [low, high] = oneBelow ? [one, other] : [other, one];
+    const [from, to] = [endOf(channel, low, 'upper'), endOf(channel, high, 'lower')];
+    if (from > to) continue;
+    const x = grid.from + ((from + to) / 2 + 0.5) * grid.step;
+    const factor = unitFactor(character);
+    const value =
+      character.kind === 'count' ? Math.ceil(x) : Number((Math.exp(x) / factor).toPrecision(2)) * factor;
+    const at = (s: number) => {
+      const here = grid.from + s * grid.step;
+      return character.kind === 'count' ? here : Math.exp(here);
+    };
+    const [below, above] = [(s: number) => at(s) < value, (s: number) => at(s) >= value];
+    // Rounding may have carried the cut out of the gap.
+    if (!trueOfAll(channel, low, below) || !trueOfAll(channel, high, above)) continue;
+    const conditions: Condition[] = [
+      { characterId: character.id, below: value },
+      { characterId: character.id, from: value },
+    ];
+    return oneBelow
+      ? { met: [below, above], leads: conditions }
+      : { met: [above, below], leads: [conditions[1]!, conditions[0]!] };
+  }
+  return undefined;
+}
+
+/** The place on the grid up to which nearly all specimens of every taxon of a side lie, or from which on. */
+function endOf({ rows }: Channel, { taxa }: ArrivingTaxa, end: 'lower' | 'upper'): number {
+  const size = rows[taxa[0]!]!.length;
+  let place = end === 'upper' ? 0 : size - 1;
+  for (const t of taxa) {
+    const row = rows[t]!;
+    let mass = 0;
+    if (end === 'upper') {
+      let s = -1;
+      while (mass < TRUE_OF && s < size - 1) mass += row[(s += 1)]!;
+      place = Math.max(place, s);
+    } else {
+      let s = size;
+      while (mass < TRUE_OF && s > 0) mass += row[(s -= 1)]!;
+      // The last place that is still below them.
+      place = Math.min(place, s - 1);
+    }
+  }
+  return place;
 }
 
 /** How much a reader trusts a statement: the log odds that it is read rightly. */

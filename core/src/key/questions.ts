@@ -1,5 +1,7 @@
 import { whereMet, type Condition } from '../condition/index.ts';
+import { normalCdf } from '../random/index.ts';
 import {
+  BY_EYE,
   lookingCost,
   misreadRate,
   readingsOf,
@@ -53,7 +55,7 @@ export interface Sight {
 }
 
 /** How much of a question is the looking; the rest is the question itself. */
-const LOOKING = 0.15;
+const LOOKING = 0.25;
 const LEVELS: readonly Level[] = ['beginner', 'intermediate', 'advanced'];
 /** Up to this many states are parted in every possible way; of more, one state is set against the rest. */
 const ALL_PARTS = 5;
@@ -170,7 +172,11 @@ export function questionOf(
       missed += Math.abs(whole - share) / 2;
       shares[b]![t] = whole;
     });
-    slip[t] = missed + (crossing ? row.reduce((sum, p, s) => sum + p * crossing[s]!, 0) : m / 2);
+    slip[t] =
+      missed +
+      (crossing
+        ? row.reduce((sum, p, s) => sum + p * crossing[s]!, 0)
+        : m / 2 + overTheCut(row, channel, leads));
   }
   const rank = options.organs?.indexOf(SHOWN_BY[character.organ]) ?? -1;
   const preferred = options.organs?.length ? 1 + 0.04 * (rank < 0 ? options.organs.length : rank) : 1;
@@ -183,6 +189,17 @@ export function questionOf(
     slip,
     cost: (1 + LOOKING * (lookingCost(character) * preferred - 1)) * (1 + 0.2 * (leads.length - 2)),
   };
+}
+
+/** Share of a taxon's specimens whose length is read, by eye, on the other side of the cut. */
+function overTheCut(row: Float64Array, { character, grid }: Channel, leads: readonly Condition[]): number {
+  const cut = leads[0]!.below ?? leads[0]!.from;
+  if (!grid || cut === undefined || character.kind !== 'measure') return 0;
+  const at = Math.log(cut);
+  return row.reduce(
+    (sum, p, s) => sum + p * normalCdf(-Math.abs(grid.from + s * grid.step - at) / BY_EYE),
+    0,
+  );
 }
 
 /** For each true state the chance that it is misread as a state of another lead. */

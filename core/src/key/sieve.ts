@@ -10,8 +10,16 @@ interface Terms {
   aBit: number;
   /** Questions that a wrong turn costs. */
   wrongTurn: number;
+  /** Questions that it costs if every taxon came out on both leads. */
+  twice: number;
   /** How many of the best to give. */
   keep: number;
+}
+
+interface Left {
+  bits: number;
+  slips: number;
+  both: number;
 }
 
 /** Ranks questions for the taxa at one node by what they leave to be found out. */
@@ -61,15 +69,22 @@ export class Sieve {
     const left =
       question.leads.length === 2 ? this.leftByTwo(question, terms) : this.leftByMany(question, terms);
     if (!left || before - left.bits < terms.worth) return undefined;
-    return question.cost + (terms.wrongTurn * left.slips) / this.total + terms.aBit * left.bits;
+    return (
+      question.cost +
+      (terms.wrongTurn * left.slips + terms.twice * left.both) / this.total +
+      terms.aBit * left.bits
+    );
   }
 
-  /** The uncertainty left, in bits, and the weight that slips; undefined where too much is unscored. One pass: this is the hot loop. */
-  private leftByTwo({ shares, slip }: Question, terms: Terms): { bits: number; slips: number } | undefined {
+  /**
+   * The uncertainty left, in bits, the weight that slips, and that of taxa that come out on both leads; undefined where too much is
+   * unscored. One pass: this is the hot loop.
+   */
+  private leftByTwo({ shares, slip }: Question, terms: Terms): Left | undefined {
     const { taxa, weights, total } = this;
     const first = shares[0]!;
     const most = terms.unscored * total;
-    let [unknown, slips, sum, squares, otherSquares] = [0, 0, 0, 0, 0];
+    let [unknown, slips, both, sum, squares, otherSquares] = [0, 0, 0, 0, 0, 0];
     for (let i = 0; i < taxa.length; i += 1) {
       const t = taxa[i]!;
       const w = weights[i]!;
@@ -78,7 +93,11 @@ export class Sieve {
         unknown += w;
         if (unknown > most) return undefined;
         share = 0.5;
-      } else slips += w * slip[t]!;
+        both += w;
+      } else {
+        slips += w * slip[t]!;
+        if (share > 0 && share < 1) both += w;
+      }
       const one = w * share;
       const other = w - one;
       sum += one;
@@ -87,10 +106,10 @@ export class Sieve {
     }
     const rest = total - sum;
     const bits = part(sum, squares, total) + part(rest, otherSquares, total);
-    return { bits, slips };
+    return { bits, slips, both };
   }
 
-  private leftByMany({ shares, slip }: Question, terms: Terms): { bits: number; slips: number } | undefined {
+  private leftByMany({ shares, slip }: Question, terms: Terms): Left | undefined {
     const { taxa, weights, total } = this;
     let [unknown, slips, bits] = [0, 0, 0];
     shares.forEach((share, b) => {
@@ -108,7 +127,10 @@ export class Sieve {
       }
       bits += part(sum, squares, total);
     });
-    return unknown > terms.unscored * total ? undefined : { bits, slips };
+    let both = 0;
+    for (let i = 0; i < taxa.length; i += 1)
+      if (!shares.some((share) => share[taxa[i]!] === 1)) both += weights[i]!;
+    return unknown > terms.unscored * total ? undefined : { bits, slips, both };
   }
 }
 

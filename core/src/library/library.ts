@@ -58,7 +58,14 @@ export function vocabularyOfLibrary({ characters }: Pick<Library, 'characters'>)
   const held = merged.get(characters);
   if (held) return held;
   const vocabulary = new Map(BUILT_IN);
-  for (const character of characters) vocabulary.set(character.id, character);
+  // A built-in character changed before there were standings keeps the one that it ships with.
+  for (const character of characters)
+    vocabulary.set(character.id, { ...standingShipped(character.id), ...character });
   merged.set(characters, vocabulary);
   return vocabulary;
+}
+
+function standingShipped(id: string): Pick<Character, 'standing' | 'raisedWithin'> {
+  const { standing, raisedWithin } = BUILT_IN.get(id) ?? {};
+  return { ...(standing ? { standing } : {}), ...(raisedWithin ? { raisedWithin } : {}) };
 }

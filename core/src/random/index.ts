@@ -1,6 +1,8 @@
 import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 
+export { normalCdf } from './normal.ts';
+
 /** A stream of random numbers that depends on its seed alone. */
 export interface Random {
   /** Uniform in [0, 1). */

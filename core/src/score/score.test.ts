@@ -115,7 +115,7 @@ test('an unknown state names the ones there are', () => {
   });
 });
 
-test('weights are 1 alone and 8 : 3 : 1 among several', () => {
+test('weights are 1 alone and 8 : 3 : 0.4 among several', () => {
   const weights = stateWeights({
     kind: 'states',
     states: [
@@ -124,7 +124,7 @@ test('weights are 1 alone and 8 : 3 : 1 among several', () => {
       { state: 'c', frequency: 'rarely' },
     ],
   });
-  expect([...weights.values()]).toEqual([8 / 12, 3 / 12, 1 / 12]);
+  expect([...weights.values()]).toEqual([8 / 11.4, 3 / 11.4, 0.4 / 11.4]);
   expect(stateWeights({ kind: 'states', states: [{ state: 'a', frequency: 'rarely' }] }).get('a')).toBe(1);
 });
 

@@ -89,9 +89,9 @@ export function readQualifierKey(key: string): Qualifiers {
   return read;
 }
 
-/** Weights 1, or 8:3:1 among several, normalised to sum 1. States "never" seen weigh nothing. */
+/** Weights 1, or 8 : 3 : 0.4 among several, so that “rarely” is some 5 % as for yes and no, normalised to sum 1. States "never" seen weigh nothing. */
 export function stateWeights(value: StatesValue): Map<string, number> {
-  const raw: Record<Frequency, number> = { always: 8, usually: 8, sometimes: 3, rarely: 1, never: 0 };
+  const raw: Record<Frequency, number> = { always: 8, usually: 8, sometimes: 3, rarely: 0.4, never: 0 };
   const total = value.states.reduce((sum, { frequency }) => sum + raw[frequency], 0);
   return new Map(value.states.map(({ state, frequency }) => [state, total ? raw[frequency] / total : 0]));
 }

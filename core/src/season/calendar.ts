@@ -1,5 +1,6 @@
 import type { Part } from '../vocabulary/index.ts';
-import { inArc, wrapDay, type Arc } from './arc.ts';
+import { normalCdf } from '../random/normal.ts';
+import { arcLength, DAYS, inArc, wrapDay, type Arc } from './arc.ts';
 import { shiftArc } from './hopkins.ts';
 
 export const CALENDAR_PARTS = [
@@ -46,6 +47,29 @@ const within = (arcs: Arc[] | undefined, day: number): boolean => (arcs ?? []).s
 /** The leaf arcs, or for a deciduous taxon without a calendar an early May to mid October guess. */
 export function leafArcs(calendar: Calendar, deciduous: boolean): Arc[] | undefined {
   return calendar.leaves ?? (deciduous ? DECIDUOUS_DEFAULT : undefined);
+}
+
+/** Standard deviation, in days, of the day on which one tree in one year leafs out or stands bare, about the date of its calendar. */
+const DATES_VARY = 8;
+
+/**
+ * Share of the trees of a taxon that carry leaves on a day, 0–1: a normal distribution about each end of its leaf arcs, so that it is a
+ * half on the dates themselves. 1 for evergreens, and where no leaf arc is known.
+ */
+export function leafShare(calendar: Calendar, deciduous: boolean, day: number): number {
+  const arcs = leafArcs(calendar, deciduous);
+  if (!arcs || arcs.some((arc) => arcLength(arc) >= DAYS - 1)) return 1;
+  const out = arcs.map(({ from, to }) => {
+    const length = arcLength({ from, to });
+    // Days since leaf-out, in the year that has the arc in its middle.
+    const spare = (DAYS - length) / 2;
+    const since = wrapDay(day - from + 1 + Math.floor(spare)) - 1 - Math.floor(spare);
+    return normalCdf(since / DATES_VARY) * normalCdf((length - since) / DATES_VARY);
+  });
+  return Math.min(
+    1,
+    out.reduce((sum, share) => sum + share, 0),
+  );
 }
 
 /**

@@ -16,7 +16,12 @@ export interface View {
   nearness: Nearness;
   aids: Aid[];
   qualifiers: Qualifiers;
+  /** The condition of the specimen where a date leaves it open: still in leaf, or already bare. Evergreens are in leaf in either. */
+  leaves?: LeafCondition;
 }
+
+export const LEAF_CONDITIONS = ['on', 'off'] as const;
+export type LeafCondition = (typeof LEAF_CONDITIONS)[number];
 
 export const MEDIA = ['cutting', 'livingTree', 'barkPiece', 'fruit', 'pressed', 'photo', 'drawing'] as const;
 export type Medium = (typeof MEDIA)[number];

@@ -3,6 +3,8 @@
  * which the built-in vocabulary is written; the vocabulary itself is data, one file an organ.
  */
 
+import type { Standing } from './standing.ts';
+
 export type Organ =
   | 'habit'
   | 'bark'
@@ -103,6 +105,10 @@ export interface Character {
   misread: Misread;
   /** Characters of one group say nearly the same thing; only one of them takes part in evidence. */
   group?: string;
+  /** How good a teacher it is; second if not given (`standingOf`). */
+  standing?: Standing;
+  /** Genera between whose species it stands one step higher. */
+  raisedWithin?: readonly string[];
   /** Worked out by Hurrow (from the calendar), never scored by hand. */
   derived?: boolean;
 }
@@ -111,7 +117,7 @@ type Reading = 'plain' | 'ordinary' | 'subjective';
 
 const MISREAD: Record<Reading, Misread> = {
   plain: { careful: 0.005, novice: 0.04 },
-  ordinary: { careful: 0.02, novice: 0.1 },
+  ordinary: { careful: 0.015, novice: 0.1 },
   subjective: { careful: 0.05, novice: 0.2 },
 };
 

@@ -1,3 +1,4 @@
 export * from './applies.ts';
 export * from './character.ts';
+export { CONVENTION_LENGTH, conventionOf, STANDINGS, standingOf, type Standing } from './standing.ts';
 export * from './vocabulary.ts';

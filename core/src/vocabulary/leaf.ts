@@ -19,7 +19,14 @@ export const FOLIAGE = [
       scales | scales | tiny scales | Small leaves pressed to the twig, overlapping.
       awls | awls | short prickly points | Short, stiff, sharp leaves, broadest at the base.
     `),
-    { part: 'leaves', plain: 'kind of leaf', distance: 'arm', level: 'beginner', reading: 'plain' },
+    {
+      part: 'leaves',
+      plain: 'kind of leaf',
+      distance: 'arm',
+      level: 'beginner',
+      reading: 'plain',
+      novice: 0.02,
+    },
   ),
   flag('foliage.present', 'leaves on the twig', {
     distance: 'afar',
@@ -268,7 +275,7 @@ export const LEAF = [
       grooved | grooved | with a groove | With a channel along the upper side.
       winged | winged | with wings | With narrow wings of blade.
     `),
-    { ...blade, plain: 'leaf stalk', sense: 'touch', novice: 0.15 },
+    { ...blade, plain: 'leaf stalk', sense: 'touch', level: 'beginner', novice: 0.15 },
   ),
   oneOf(
     'leaf.glands',

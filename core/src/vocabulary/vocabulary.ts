@@ -7,6 +7,7 @@ import { HABIT } from './habit.ts';
 import { FOLIAGE, LEAF } from './leaf.ts';
 import { NEEDLE } from './needle.ts';
 import { SITE } from './site.ts';
+import { withStanding } from './standing.ts';
 import { TWIG } from './twig.ts';
 import { WOOD } from './wood.ts';
 
@@ -37,7 +38,7 @@ const ALL = [
 export type CharacterId = (typeof ALL)[number]['id'];
 
 /** The built-in characters of every organ. */
-export const BUILT_IN: Vocabulary = vocabularyOf(ALL);
+export const BUILT_IN: Vocabulary = vocabularyOf(ALL.map(withStanding));
 
 /** The order in which a profile is read, with the title of each part. */
 export const ORGANS: readonly { organ: Organ; title: string }[] = [
