@@ -78,7 +78,8 @@ test('the first mark said of a pair is one that a manual would name, in 85 of 10
   expect({ share: share(({ said: [first], marks }) => marks.includes(first!)), missed }).toMatchObject({
     share: expect.any(Number),
   });
-  if (process.env['SHOW']) console.log(missed.map((x) => `${x.view} ${x.a} ${x.b}: ${x.said} (${x.marks})`).join('\n'));
+  if (process.env['SHOW'])
+    console.log(missed.map((x) => `${x.view} ${x.a} ${x.b}: ${x.said} (${x.marks})`).join('\n'));
   expect(share(({ said: [first], marks }) => marks.includes(first!))).toBeGreaterThanOrEqual(0.85);
 });
 

@@ -1,8 +1,7 @@
 import type { Aid, View } from '../view/index.ts';
 import { AIDS, SHOWN_TITLES } from '../view/index.ts';
 import {
-  CONVENTION_LENGTH,
-  conventionOf,
+  saidBehind,
   standingOf,
   type Character,
   type ShownOrgan,
@@ -11,13 +10,13 @@ import {
 } from '../vocabulary/index.ts';
 import { midMonth, MONTHS } from '../season/index.ts';
 import { pairEvidence, spokenFor, type CharacterEvidence } from './bhattacharyya.ts';
-import { idealReaderError, pairError, SETTLED_AT, verdictOf, type Verdict } from './error.ts';
+import { errorFloor, idealReaderError, pairError, SETTLED_AT, verdictOf, type Verdict } from './error.ts';
 import { readingsOf, type ProfiledTaxon, type ReadingOptions, type Readings, lacking } from './readings.ts';
 
 /** Below this a character says nothing worth showing: the two taxa agree in it. Nats. */
 export const AGREES_BELOW = 0.05;
 /** How many characters, those that do most for what they cost, are searched for deciding sets. */
-const CANDIDATES = 14;
+const CANDIDATES = 12;
 /** From this evidence on a character tells two taxa apart on its own, in nats. */
 export const TELLS = 1.27;
 /** With this evidence a pair is settled; more does nothing for it. */
@@ -100,18 +99,21 @@ const SENSE_COST: Record<Character['sense'], number> = { eye: 1, touch: 1.1, sme
 const LEVEL_COST: Record<Character['level'], number> = { beginner: 1, intermediate: 1.2, advanced: 1.5 };
 const STANDING_COST: Record<Standing, number> = { mark: 1, second: 1.7, supporting: 3.5 };
 /** What the whole of the convention adds at most: it decides between characters that cost about the same. */
-const OUT_OF_ORDER = 0.08;
+const OUT_OF_ORDER = 0.1;
+/** What a beginner misreads must be looked at again, with this weight. */
+const LOOKED_AT_AGAIN = 1.5;
 
 /**
- * What looking at a character costs a student: it grows as its standing falls, and with distance, aids and level; a little with its place
- * in the order in which manuals part trees. A mark in plain sight with which manuals begin costs 1. Between two trees of one genus,
+ * What looking at a character costs a student: it grows as its standing falls, and with distance, aids, level and how often it is misread;
+ * a little with its place in the order in which manuals part trees. A mark in plain sight with which manuals begin costs little more than 1. Between two trees of one genus,
  * the standing there counts: `lookingCost(twigHair, 'Picea')`.
  */
 export function lookingCost(character: Character, genus?: string): number {
-  const { distance, sense, level, id } = character;
+  const { distance, sense, level, id, misread } = character;
   const standing = STANDING_COST[standingOf(character, genus)];
-  const order = 1 + OUT_OF_ORDER * (conventionOf(id) / CONVENTION_LENGTH);
-  return standing * DISTANCE_COST[distance] * SENSE_COST[sense] * LEVEL_COST[level] * order;
+  const order = 1 + OUT_OF_ORDER * saidBehind(id);
+  const twice = 1 + LOOKED_AT_AGAIN * misread.novice;
+  return standing * DISTANCE_COST[distance] * SENSE_COST[sense] * LEVEL_COST[level] * order * twice;
 }
 
 /** The genus that two taxa share; undefined where they are of two. */
@@ -136,9 +138,7 @@ function decidingSet(ranked: readonly CharacterEvidence[], a: number, b: number,
   const consider = (set: CharacterEvidence[]) => {
     const total = set.reduce((sum, entry) => sum + cost(entry), 0);
     if (best && total > best.cost + 1e-9) return;
-    const evidence = set.reduce((sum, entry) => sum + entry.evidence, 0);
-    // Pe ≥ ½(1−√(1−ρ²)): with ρ > 0.28 no set can reach 2 %. Where a condition is open, ρ is not known.
-    if (Math.exp(-evidence) > 0.28 && !set.some(({ channels }) => channels[0]!.present)) return;
+    if (errorFloor(set, a, b) > SETTLED_AT) return;
     const error = errorOf(set);
     if (error > SETTLED_AT) return;
     if (!best || total < best.cost - 1e-9 || error < best.error)

@@ -40,7 +40,7 @@ const SOFT_END = 0.06;
 /**
  * Lengths are log-normal with `σ = (ln high − ln low)/3.29`, a little wider since sources differ in the ends; counts are normal with
  * `σ = (high − low)/3.29`, put on whole numbers. Reading error: CV 25 % by eye, 5 % with a rule; for counts 0.05·n with a floor of 0.15. `exact` leaves the
- * reading of a length out: what the trees themselves show.
+ * reading out: what the trees themselves show.
  */
 export function rangeModel(
   range: RangeValue,
@@ -64,7 +64,7 @@ export function rangeModel(
   return {
     mu,
     sigma: (high - low) / CENTRAL_90,
-    reading: Math.max(0.05 * mu, 0.15),
+    reading: exact ? 0 : Math.max(0.05 * mu, 0.15),
     step: range.step ?? 1,
     low,
     high,
@@ -122,6 +122,10 @@ export function countPmf(model: RangeModel, grid: Grid, m: number): Float64Array
   const own = ownNumbers(model);
   const p = new Float64Array(grid.size);
   for (const [n, weight] of own) {
+    if (model.reading === 0) {
+      p[n - grid.from]! += weight;
+      continue;
+    }
     const sd = Math.max(0.05 * n, 0.15);
     let total = 0;
     const spread: [number, number][] = [];

@@ -101,8 +101,17 @@ export function readingsOf(
 
   for (const character of vocabulary.values()) {
     if (!perceivable(character, view)) continue;
-    if (character.derived) {
+    if (character.id === LEAVES_PRESENT) {
       channels.set(character.id, [ofLeaves(character, leafy, reader, open)]);
+      continue;
+    }
+    if (character.id === NEEDLE_SCARS) {
+      const made = ofScars(
+        character,
+        seasons.map(({ byCharacter }) => byCharacter.get('foliage.kind')?.[0]?.value),
+        reader,
+      );
+      if (made) channels.set(character.id, [made]);
       continue;
     }
     const onLeaves = character.part === 'leaves' || character.part === 'autumnLeaves';
@@ -142,6 +151,10 @@ export function lacking(
   if (readings.gaps[b]!.includes(characterId) && scored(a)) return 'b';
   return undefined;
 }
+
+/** Characters that are worked out and never scored. */
+export const LEAVES_PRESENT = 'foliage.present';
+const NEEDLE_SCARS = 'twig.needleScars';
 
 const NO_SCORES: AdoptedScore[] = [];
 
@@ -232,6 +245,21 @@ function ofLeaves(character: Character, leafy: Float64Array, reader: Reader, ope
   const rows = [...leafy].map((share) => yesNo(share, misreadRate(character, reader)));
   const channel = { character, rows, roots: rows.map((row) => row.map(Math.sqrt)) };
   return open ? { ...channel, present: leafy } : channel;
+}
+
+/** Whether the twig bears scars of needles or of leaves: it follows from the kind of foliage, and is seen on bare twigs as well. */
+function ofScars(
+  character: Character,
+  kinds: readonly (ScoreValue | undefined)[],
+  reader: Reader,
+): Channel | undefined {
+  const rows = kinds.map((kind) => {
+    if (kind?.kind !== 'states') return undefined;
+    const broad = stateWeights(kind).get('broad') ?? 0;
+    return yesNo(1 - broad, misreadRate(character, reader));
+  });
+  if (rows.every((row) => !row)) return undefined;
+  return { character, rows, roots: rows.map((row) => row?.map(Math.sqrt)) };
 }
 
 /** A channel on leaves, of which some of the list's specimens carry none. Its roots stay lazy. */
@@ -374,9 +402,12 @@ function stateReading(
     for (let s = 0; s < k; s += 1) p[s]! += w * m * (total > 0 ? takenFor(s) / total : s === r ? 1 : 0);
   });
   // No reading is impossible, only rare: no finding is infinitely sure.
-  if (m > 0) for (let s = 0; s < k; s += 1) p[s] = 0.998 * p[s]! + 0.002 / k;
+  if (m > 0) for (let s = 0; s < k; s += 1) p[s] = (1 - RARE) * p[s]! + RARE / k;
   return p;
 }
+
+/** Share of readings that may be of any state. */
+const RARE = 0.0005;
 
 /** The mean of the known rows. */
 function mix(rows: (Float64Array | undefined)[]): Float64Array | undefined {

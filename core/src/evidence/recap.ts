@@ -26,6 +26,8 @@ const HARDLY = 0.12;
  * for a second thing to remember.
  */
 const WORTH = { set: 3, list: 1, cost: 0.5, misread: 3, twoStates: 0.5, negative: 0.9, second: 0.5 };
+/** One thing that tells all of the set is enough, unless it is as dear as this: two plain ones may then serve better. */
+const DEAR = 0.8;
 /** A state of `none` is nothing to look for, but for naked buds, which are. */
 const NAKED = 'bud.scales';
 /** How many of the best are paired. */
@@ -98,6 +100,8 @@ function chosenOf(candidates: readonly Candidate[], t: number, inSet: readonly b
       undefined,
     );
   const singles = candidates.map((each) => valued([each]));
+  const one = best(singles.filter(({ all }) => all));
+  if (one && priceOf(one.marks[0]!) < DEAR) return one.marks;
   const pool = [...singles].sort((x, y) => y.worth - x.worth).slice(0, PAIRED);
   const pairs = pool.flatMap((x, i) =>
     pool

@@ -3,7 +3,7 @@ import type { View } from '../view/index.ts';
 import { spokenFor, type CharacterEvidence } from './bhattacharyya.ts';
 import { evidenceTaken, lookingCost } from './contrast.ts';
 import { cheapestHit } from './hittingSet.ts';
-import { errorBound, idealReaderError, SETTLED_AT } from './error.ts';
+import { errorBound, errorFloor, pairError, SETTLED_AT } from './error.ts';
 import { readingsOf, type ProfiledTaxon, type ReadingOptions, type Readings } from './readings.ts';
 
 export interface SinglesOut {
@@ -19,7 +19,7 @@ export interface SinglesOut {
 }
 
 /** Programs solved for one taxon before the search is stopped. */
-const ROUNDS = 300;
+const ROUNDS = 100;
 
 /**
  * What singles each taxon out of a list in a view (docs/method.md, What singles a taxon out), as an implicit hitting set (E. Moreno-Centeno & R. M. Karp 2013,
@@ -126,15 +126,11 @@ function beyond(
 
 const errorAgainst = ({ at, evidence }: Rival, t: number, chosen: readonly string[]): number => {
   const held = chosen.flatMap((id) => evidence.get(id) ?? []);
-  // Where the upper bound suffices, no convolution is needed.
+  // Where the bounds decide, nothing more is worked out.
   const bound = errorBound(held, t, at);
-  return bound <= SETTLED_AT
-    ? bound
-    : idealReaderError(
-        held.flatMap(({ channels }) => channels),
-        t,
-        at,
-      );
+  if (bound <= SETTLED_AT) return bound;
+  const floor = errorFloor(held, t, at);
+  return floor > SETTLED_AT ? floor : pairError(held, t, at);
 };
 
 /** A set made to settle every rival by adding, while one is left, the character that does most for what it costs. */

@@ -221,3 +221,87 @@ describe('answers in any order', () => {
     for (const { bits } of next) expect(bits).toBeGreaterThan(0);
   });
 });
+
+describe('by the book', () => {
+  const conditionsOf = (made: ReturnType<typeof buildKey>) =>
+    couplets(made).map(({ couplet }) => couplet.leads.map(({ condition }) => condition));
+
+  test('foliage comes first, then arrangement, then lobing; a size only where nothing else is left', () => {
+    const asked = conditionsOf(buildKey(list, BUILT_IN, view)).map((leads) => leads[0]!.characterId);
+    expect(asked[0]).toBe('foliage.kind');
+    expect(asked.indexOf('twig.arrangement')).toBe(1);
+    expect(asked).toContain('leaf.lobing');
+    expect(asked).not.toContain('bud.length');
+  });
+
+  test('a number is asked for only where a gap lies between the ranges', () => {
+    const sizes = (a: string, b: string) =>
+      conditionsOf(
+        buildKey(
+          [profiled('Una', 'prima', { 'bud.length': a }), profiled('Una', 'altera', { 'bud.length': b })],
+          BUILT_IN,
+          view,
+        ),
+      );
+    expect(sizes('3–5 mm', '12–20 mm')).toHaveLength(1);
+    expect(sizes('3–9 mm', '6–14 mm')).toHaveLength(0);
+  });
+
+  test('a lead names the numbers that its taxa show', () => {
+    const bundles = ['2', '(2–)3', '5'].map((count, i) =>
+      profiled('Pinus', `n${i}`, { 'foliage.kind': 'bundled needles', 'needle.perBundle': count }),
+    );
+    const lines = keyLines(buildKey(bundles, BUILT_IN, view), 'bracketed', BUILT_IN, 'technical', 'metric');
+    const five = lines.find(({ to }) => 'taxa' in to && to.taxa.includes('pinus-n2'));
+    expect(five!.words).toBe('needles per bundle: 5');
+  });
+
+  test('what confirms a lead is true of every taxon below it, also of one that comes down both', () => {
+    const made = (bud: string) =>
+      buildKey(
+        [
+          profiled('Una', 'prima', { 'twig.arrangement': 'opposite', 'bud.scales': 'naked' }),
+          profiled('Una', 'altera', { 'twig.arrangement': 'alternate', 'bud.scales': bud }),
+        ],
+        BUILT_IN,
+        view,
+      );
+    const confirming = (key: ReturnType<typeof buildKey>) =>
+      couplets(key)[0]!.couplet.leads.flatMap(({ also }) => also.map(({ characterId }) => characterId));
+    expect(confirming(made('one cap'))).toEqual(['bud.scales', 'bud.scales']);
+    // Five specimens in a hundred may be otherwise, no more.
+    expect(confirming(made('one cap; rarely naked'))).toEqual(['bud.scales', 'bud.scales']);
+    expect(confirming(made('one cap; sometimes naked'))).toEqual([]);
+  });
+
+  test('an appraisal names a confirming statement that is false of a taxon below', () => {
+    const pair = [
+      profiled('Una', 'prima', { 'twig.arrangement': 'opposite', 'bud.scales': 'naked' }),
+      profiled('Una', 'altera', {
+        'twig.arrangement': 'alternate',
+        'bud.scales': 'one cap; sometimes naked',
+      }),
+    ];
+    const sound = buildKey(pair, BUILT_IN, view);
+    expect(appraise(sound, pair, BUILT_IN)).toMatchObject({ falseStatements: [], mostEnds: 1 });
+    const root = sound.root as Extract<typeof sound.root, { kind: 'couplet' }>;
+    const wrong = {
+      ...sound,
+      root: {
+        ...root,
+        leads: root.leads.map((lead) => ({
+          ...lead,
+          also: [
+            {
+              characterId: 'bud.scales',
+              states: [lead.condition.states![0] === 'opposite' ? 'none' : 'one'],
+            },
+          ],
+        })),
+      },
+    };
+    expect(appraise(wrong, pair, BUILT_IN).falseStatements).toMatchObject([
+      { characterId: 'bud.scales', taxon: 'una-altera' },
+    ]);
+  });
+});

@@ -7,6 +7,7 @@ import {
   dayLabel,
   hopkinsDelay,
   inArc,
+  leafShare,
   parseArcs,
   partPresent,
   shiftArc,
@@ -100,4 +101,27 @@ test('parts come and go with the calendar; what it does not record is taken as p
 test('days wrap', () => {
   expect(wrapDay(0)).toBe(365);
   expect(wrapDay(366)).toBe(1);
+});
+
+describe('the share of trees in leaf', () => {
+  const calendar = { leaves: [{ from: 125, to: 285 }] };
+  test('is a half on the dates themselves, and nearly none or all three weeks off', () => {
+    expect(leafShare(calendar, true, 125)).toBeCloseTo(0.5, 1);
+    expect(leafShare(calendar, true, 285)).toBeCloseTo(0.55, 1);
+    expect(leafShare(calendar, true, 200)).toBeCloseTo(1, 3);
+    expect(leafShare(calendar, true, 103)).toBeLessThan(0.01);
+    expect(leafShare(calendar, true, 310)).toBeLessThan(0.01);
+    expect(leafShare(calendar, true, 15)).toBeLessThan(1e-6);
+  });
+  test('rises and falls once a year, over New Year as well', () => {
+    const southern = { leaves: [{ from: 280, to: 110 }] };
+    expect(leafShare(southern, true, 365)).toBeCloseTo(1, 3);
+    expect(leafShare(southern, true, 1)).toBeCloseTo(1, 3);
+    expect(leafShare(southern, true, 195)).toBeLessThan(1e-6);
+  });
+  test('is one for evergreens and where no dates are known', () => {
+    expect(leafShare({ leaves: [{ from: 1, to: 365 }] }, false, 15)).toBe(1);
+    expect(leafShare({}, false, 15)).toBe(1);
+    expect(leafShare({}, true, 15)).toBeLessThan(0.01);
+  });
 });

@@ -130,6 +130,6 @@ export const NEEDLE = [
       flatStiff | flat, stiff | flat and stiff | Branchlets in flat stiff sprays.
       rounded | rounded | round, bushy | Branchlets round in section, in bushy sprays.
     `),
-    { ...leaves, requires: [SCALES] },
+    { ...leaves, requires: [SCALES], reading: 'plain' },
   ),
 ];

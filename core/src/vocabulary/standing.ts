@@ -12,7 +12,7 @@ const MARKS = `
   foliage.kind foliage.present habit.persistence habit.leader
   leaf.composition leaf.lobing leaf.mixedLobing leaf.lobeTips leaf.teeth leaf.veins leaf.petioleSection leaf.glands leaf.sap
   needle.perBundle needle.sheath needle.section needle.tip needle.scar needle.bands needle.scaleSpray
-  twig.arrangement twig.armature twig.wings twig.pith
+  twig.arrangement twig.armature twig.wings twig.pith twig.needleScars
   bud.terminal bud.shape bud.scales bud.resin bud.stalked
   flower.type flower.showyBracts
   fruit.type fruit.samaraWing fruit.samaraAngle fruit.strobile fruit.huskSplit
@@ -87,7 +87,7 @@ export function standingOf(
   return standing === 'supporting' ? 'second' : 'mark';
 }
 
-/** The order in which manuals part trees; what is not named comes after. */
+/** What manuals begin their keys with, in their order. */
 const CONVENTION = [
   'foliage.present',
   'foliage.kind',
@@ -98,12 +98,29 @@ const CONVENTION = [
   'needle.perBundle',
   'twig.armature',
 ];
+/** What is said first of two trees of one branch of the key, after the convention. */
+const SAID_NEXT = [
+  'bud.scales',
+  'bud.stalked',
+  'needle.section',
+  'needle.scar',
+  'leaf.petioleSection',
+  'cone.bract',
+  'cone.attitude',
+  'bark.surface',
+];
 
-/** Place of a character in the convention, from 0; all that manuals do not begin with share the last place. */
-export const conventionOf = (id: string): number => {
-  const place = CONVENTION.indexOf(id);
-  return place < 0 ? CONVENTION.length : place;
+const placeIn = (order: readonly string[], id: string): number => {
+  const place = order.indexOf(id);
+  return place < 0 ? order.length : place;
 };
 
-/** The last place that `conventionOf` gives. */
+/** Place of a character in the convention, from 0; all that manuals do not begin with share the last, `CONVENTION_LENGTH`. */
+export const conventionOf = (id: string): number => placeIn(CONVENTION, id);
+
 export const CONVENTION_LENGTH = CONVENTION.length;
+
+const SAID = [...CONVENTION, ...SAID_NEXT];
+
+/** How far behind others a character is said, 0–1: 0 for what manuals begin with, 1 for what has no place in their order. */
+export const saidBehind = (id: string): number => placeIn(SAID, id) / SAID.length;

@@ -145,6 +145,13 @@ export const TWIG = [
     `),
     { distance: 'lens', level: 'advanced', requires: [BLADED] },
   ),
+  flag('twig.needleScars', 'needle scars on the twig', {
+    plain: 'crowded little marks where needles were',
+    level: 'beginner',
+    reading: 'plain',
+    derived: true,
+    group: 'kind of foliage',
+  }),
   oneOf('twig.odor', 'odor when scratched', ODOURS, {
     sense: 'smell',
     plain: 'smell of the scratched twig',

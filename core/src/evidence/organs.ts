@@ -1,0 +1,181 @@
+import { SHOWN_BY, standingOf, type ShownOrgan } from '../vocabulary/index.ts';
+import { carriedEvidence } from './bhattacharyya.ts';
+import type { Channel } from './readings.ts';
+
+/**
+ * What the readings of one organ say of two taxa. The characters of an organ do not stand for themselves: a specimen may be odd in it
+ * (a sprout, a shade leaf, a sick or a young twig), and then all that is read there says nothing of which of the two it is; and sizes,
+ * colors and growth go together, so that each of them says less than it seems to.
+ */
+
+/** Share of specimens that are odd in an organ. What is read there then speaks as often for one taxon as for the other. */
+const ODD = 0.03;
+/** A supporting character is taken as one that says something of its own in this share of the specimens. */
+const OF_ITS_OWN = 0.6;
+
+/** From this evidence on, in nats, an organ tells two taxa apart for sure, but for odd specimens. */
+const FOR_SURE = 4.5;
+/** A character with less evidence, in nats, is left out where an organ has many. */
+const NEXT_TO_NOTHING = 0.003;
+const MANY = 6;
+/**
+ * Readings whose log ratios lie within a cell, in nats, are taken for one, with the sum of their probabilities under both taxa: means are
+ * kept, and the error found is never too small. Up to so many readings each stands for itself.
+ */
+const CELL = 0.1;
+/** The same between organs, whose ratios are wider. */
+const CELL_OF_ORGANS = 0.2;
+const EACH_FOR_ITSELF = 64;
+const FEW = 16;
+/** Readings rarer than this are left out. */
+const HARDLY_EVER = 1e-7;
+/** Ratios beyond this many nats, within an organ and between organs, are joined: an odd specimen is likelier by far. */
+const LIMIT = 8;
+const LIMIT_OF_ORGANS = 14;
+
+/** What may be read: the probability of each reading, or of several of one ratio, under both taxa. */
+interface Outcomes {
+  a: Float64Array;
+  b: Float64Array;
+}
+
+const NOTHING: Outcomes = { a: Float64Array.of(1), b: Float64Array.of(1) };
+
+/** The share of specimens in which a channel says something of its own. */
+const ownShare = ({ character }: Channel): number =>
+  standingOf(character) === 'supporting' ? OF_ITS_OWN : 1;
+
+/** What may be read of one channel. */
+function outcomesOf(channel: Channel, a: number, b: number): Outcomes {
+  const [p, q] = [channel.rows[a]!, channel.rows[b]!];
+  const own = ownShare(channel);
+  if (own === 1) return inCells({ a: p, b: q });
+  const mixed = (x: number, y: number) => own * x + ((1 - own) * (x + y)) / 2;
+  return inCells({ a: p.map((x, s) => mixed(x, q[s]!)), b: q.map((y, s) => mixed(y, p[s]!)) });
+}
+
+/** Readings that are many, of a number, joined by the cell of their ratio. */
+const inCells = (outcomes: Outcomes): Outcomes =>
+  outcomes.a.length > FEW ? joined(outcomes, NOTHING, CELL) : outcomes;
+
+const ratiosOf = ({ a, b }: Outcomes) => a.map((p, i) => Math.log((p + 1e-300) / (b[i]! + 1e-300)));
+
+/** What may be read of two things that do not depend on one another. */
+function joint(x: Outcomes, y: Outcomes, cell = CELL): Outcomes {
+  const size = x.a.length * y.a.length;
+  if (size <= EACH_FOR_ITSELF) {
+    const [a, b] = [new Float64Array(size), new Float64Array(size)];
+    for (let i = 0, k = 0; i < x.a.length; i += 1)
+      for (let j = 0; j < y.a.length; j += 1, k += 1) {
+        a[k] = x.a[i]! * y.a[j]!;
+        b[k] = x.b[i]! * y.b[j]!;
+      }
+    return { a, b };
+  }
+  return joined(x, y, cell);
+}
+
+function joined(x: Outcomes, y: Outcomes, width: number): Outcomes {
+  const [ofX, ofY] = [ratiosOf(x), ratiosOf(y)];
+  const zero = Math.round((width === CELL ? LIMIT : LIMIT_OF_ORGANS) / width);
+  const [a, b] = [new Float64Array(2 * zero + 1), new Float64Array(2 * zero + 1)];
+  for (let i = 0; i < ofX.length; i += 1) {
+    const [p, q, ratio] = [x.a[i]!, x.b[i]!, ofX[i]!];
+    for (let j = 0; j < ofY.length; j += 1) {
+      const cell = Math.max(0, Math.min(2 * zero, zero + Math.round((ratio + ofY[j]!) / width)));
+      a[cell]! += p * y.a[j]!;
+      b[cell]! += q * y.b[j]!;
+    }
+  }
+  return met(a, b);
+}
+
+/** The cells in which anything is read. */
+function met(a: Float64Array, b: Float64Array): Outcomes {
+  let size = 0;
+  for (let i = 0; i < a.length; i += 1)
+    if (a[i]! + b[i]! > HARDLY_EVER) {
+      [a[size], b[size]] = [a[i]!, b[i]!];
+      size += 1;
+    }
+  return { a: a.slice(0, size), b: b.slice(0, size) };
+}
+
+/** What may be read of an organ of which some specimens are odd: no reading says more than `ln((1 − odd/2)/(odd/2))`, some 4.2 nats. */
+function withOdd({ a, b }: Outcomes): Outcomes {
+  const [sound, odd] = [1 - ODD / 2, ODD / 2];
+  return {
+    a: a.map((p, i) => sound * p + odd * b[i]!),
+    b: b.map((q, i) => sound * q + odd * a[i]!),
+  };
+}
+
+/** What may be read of an organ. */
+function ofOrgan(channels: readonly Channel[], a: number, b: number): Outcomes {
+  const each = channels.map((channel) => ({ channel, e: evidenceBound(channel, a, b) }));
+  const evidence = each.reduce((sum, { e }) => sum + e, 0);
+  if (evidence < FOR_SURE) {
+    const telling = each.length > MANY ? each.filter(({ e }) => e >= NEXT_TO_NOTHING) : each;
+    return withOdd(
+      telling.map(({ channel }) => outcomesOf(channel, a, b)).reduce((x, y) => joint(x, y), NOTHING),
+    );
+  }
+  // Two readings are all that is left; the wrong one is that of odd specimens, and of some half of what the bound allows.
+  const wrong = ODD / 2 + ((1 - ODD) * Math.exp(-evidence)) / 4;
+  return { a: Float64Array.of(1 - wrong, wrong), b: Float64Array.of(wrong, 1 - wrong) };
+}
+
+/** The evidence that a channel gives at least, in nats. */
+function evidenceBound(channel: Channel, a: number, b: number): number {
+  const e = carriedEvidence(channel, a, b) ?? 0;
+  const own = ownShare(channel);
+  // Of the total variation, 1 − e^−e at least, only a share is left; and ρ ≤ √(1 − TV²).
+  return own === 1 ? e : -0.5 * Math.log(1 - (own * (1 - Math.exp(-e))) ** 2);
+}
+
+/** An upper bound of Bhattacharyya's coefficient of all that is read: over the organs `√(1 − ((1 − odd)(1 − ρ))²)`, ρ = e^−Σe. */
+export function coefficientBound(channels: readonly Channel[], a: number, b: number): number {
+  let product = 1;
+  for (const own of byOrgan(channels, a, b)) {
+    const evidence = own.reduce((sum, channel) => sum + evidenceBound(channel, a, b), 0);
+    product *= Math.sqrt(1 - ((1 - ODD) * (1 - Math.exp(-evidence))) ** 2);
+  }
+  return product;
+}
+
+/** A lower bound of the same: e^−Σe of each organ, but never less than odd specimens leave, `2√(odd/2·(1 − odd/2))`. */
+export function coefficientFloor(channels: readonly Channel[], a: number, b: number): number {
+  const least = 2 * Math.sqrt((ODD / 2) * (1 - ODD / 2));
+  return byOrgan(channels, a, b).reduce((product, own) => {
+    const evidence = own.reduce((sum, channel) => sum + (carriedEvidence(channel, a, b) ?? 0), 0);
+    return product * Math.max(least, Math.exp(-evidence));
+  }, 1);
+}
+
+/** The mass that what is read of two taxa has in common, `Σ min(ofA·P(x|a), ofB·P(x|b))`, of which only a share is in the condition. */
+export function sharedMass(
+  channels: readonly Channel[],
+  a: number,
+  b: number,
+  ofA: number,
+  ofB: number,
+): number {
+  if (ofA === 0 || ofB === 0) return 0;
+  const all = byOrgan(channels, a, b)
+    .map((own) => ofOrgan(own, a, b))
+    .reduce((x, y) => joint(x, y, CELL_OF_ORGANS), NOTHING);
+  return all.a.reduce((sum, p, i) => sum + Math.min(ofA * p, ofB * all.b[i]!), 0);
+}
+
+/** The channels known for both taxa, organ by organ as a view shows them. */
+function byOrgan(channels: readonly Channel[], a: number, b: number): Channel[][] {
+  const organs = new Map<ShownOrgan, Channel[]>();
+  for (const channel of channels) {
+    if (!channel.rows[a] || !channel.rows[b]) continue;
+    const organ = SHOWN_BY[channel.character.organ];
+    const own = organs.get(organ);
+    if (own) own.push(channel);
+    else organs.set(organ, [channel]);
+  }
+  return [...organs.values()];
+}
