@@ -1,6 +1,6 @@
 import Joi from 'joi';
 import type { Condition } from '@hurrow/core/condition';
-import type { Key } from '@hurrow/core/key';
+import { KEY_ORDERS, type Key, type KeyOrder } from '@hurrow/core/key';
 import type { KeptRule } from '@hurrow/core/rule';
 import { endpoint, INSTRUCTORS, STAFF, type Revised } from './endpoint.ts';
 import { viewSchema } from './quizzes.ts';
@@ -16,7 +16,13 @@ export interface KeptKey {
   title: string;
   key: Key;
   /** What it was made with, so that a part can be made again in the same way. */
-  options: { level: 'beginner' | 'intermediate' | 'advanced'; banned: string[]; manyLeads: boolean };
+  options: {
+    level: 'beginner' | 'intermediate' | 'advanced';
+    banned: string[];
+    manyLeads: boolean;
+    /** By the book where it is not given. */
+    order?: KeyOrder;
+  };
 }
 
 /** A kept key with its id. */
@@ -102,6 +108,7 @@ export const keptKeySchema = Joi.object<KeptKey & { baseRevision: number }>({
     level: Joi.string().valid('beginner', 'intermediate', 'advanced').required(),
     banned: Joi.array().items(Joi.string().max(120)).max(300).required(),
     manyLeads: Joi.boolean().required(),
+    order: Joi.string().valid(...KEY_ORDERS),
   }).required(),
   baseRevision: base,
 });

@@ -1,7 +1,7 @@
 import Joi from 'joi';
 import { MOST_QUESTIONS, type PlannedStation } from '@hurrow/core/station';
 import type { Answer, AnswerPart, Mark, NamedTaxon, NamingPolicy } from '@hurrow/core/names';
-import { AIDS, MEDIA, type Medium, type View } from '@hurrow/core/view';
+import { AIDS, LEAF_CONDITIONS, MEDIA, type Medium, type View } from '@hurrow/core/view';
 import { isoDate } from './day.ts';
 import { endpoint, INSTRUCTORS, STAFF, type Done, type Sent } from './endpoint.ts';
 import type { ImportReport } from './reports.ts';
@@ -93,6 +93,7 @@ export const viewSchema = Joi.object({
     .min(1)
     .required(),
   qualifiers: Joi.object().pattern(Joi.string(), Joi.string()).default({}),
+  leaves: Joi.string().valid(...LEAF_CONDITIONS),
 });
 
 export const planSchema = Joi.object<PlanBody>({

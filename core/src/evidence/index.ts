@@ -6,6 +6,7 @@ export * from './error.ts';
 export * from './gaps.ts';
 export * from './hittingSet.ts';
 export * from './readings.ts';
+export * from './memoryAid.ts';
 export * from './recap.ts';
 export * from './singlesOut.ts';
 export { BY_EYE } from './numbers.ts';

@@ -236,6 +236,44 @@ export function leafyShare(
   return organs.some((organ) => organ === 'twig' || organ === 'bud' || organ === 'habit') ? share : 1;
 }
 
+/** Between these shares a date leaves open whether a specimen is in leaf. */
+const OPEN_BETWEEN: [number, number] = [0.05, 0.95];
+
+/**
+ * The taxa of a list of which the date of a view leaves open whether a specimen is in leaf, by id: near leaf-out and leaf fall. None where the
+ * view says the condition itself.
+ */
+export const openInLeaf = (
+  list: readonly ProfiledTaxon[],
+  view: View,
+  options: ReadingOptions = {},
+): string[] =>
+  leafyShares(list, view, options).flatMap((share, t) =>
+    share > OPEN_BETWEEN[0] && share < OPEN_BETWEEN[1] ? [list[t]!.taxon.id] : [],
+  );
+
+const leafyShares = (list: readonly ProfiledTaxon[], view: View, { reference, site }: ReadingOptions) => {
+  const delay = reference && site ? hopkinsDelay(reference, site) : 0;
+  return list.map((profiled) =>
+    leafyShare(shiftCalendar(profiled.taxon.calendar, delay), isDeciduous(profiled), view),
+  );
+};
+
+/** A view in one condition: as it says, else the one that most specimens are in of those that the date leaves open. */
+export function inOneCondition(
+  list: readonly ProfiledTaxon[],
+  view: View,
+  options: ReadingOptions = {},
+): View {
+  if (view.leaves) return view;
+  const open = leafyShares(list, view, options).filter(
+    (share) => share > OPEN_BETWEEN[0] && share < OPEN_BETWEEN[1],
+  );
+  if (open.length === 0) return view;
+  const mean = open.reduce((sum, share) => sum + share, 0) / open.length;
+  return { ...view, leaves: mean >= 0.5 ? 'on' : 'off' };
+}
+
 /** Is it in leaf in the midst of winter as in summer? */
 const isEvergreen = (calendar: Calendar, deciduous: boolean): boolean =>
   [15, 196].every((day) => leafShare(calendar, deciduous, day) > 0.5);

@@ -1,5 +1,5 @@
 import type { Condition } from '../condition/index.ts';
-import type { ProfiledTaxon } from '../evidence/index.ts';
+import { inOneCondition, type ProfiledTaxon } from '../evidence/index.ts';
 import type { View } from '../view/index.ts';
 import type { Vocabulary } from '../vocabulary/index.ts';
 import type { Arriving } from './arriving.ts';
@@ -69,7 +69,7 @@ export interface Ground {
  * they part the taxa cleanly. Else, and after them, the question is chosen that makes the expected cost to go least: what it costs to
  * look, the wrong turns that misreading causes, taxa that come out twice, and what uncertainty it leaves, looking one question ahead. Taxa
  * that vary come out on all leads they may show. A few taxa that nothing tells apart end together.
- * Throws if the list is empty.
+ * The key is for one condition of leaves; where the date leaves it open, for the likelier one. Throws if the list is empty.
  */
 export function buildKey(
   list: readonly ProfiledTaxon[],
@@ -78,8 +78,13 @@ export function buildKey(
   options: KeyOptions = {},
 ): Key {
   if (list.length === 0) throw new Error('A key needs at least one taxon');
-  const ground = groundOf(list, vocabulary, view, options);
-  return { view, taxa: list.map(({ taxon }) => taxon.id), root: buildBelow(ground, everyone(ground)) };
+  const condition = inOneCondition(list, view, options);
+  const ground = groundOf(list, vocabulary, condition, options);
+  return {
+    view: condition,
+    taxa: list.map(({ taxon }) => taxon.id),
+    root: buildBelow(ground, everyone(ground)),
+  };
 }
 
 export function groundOf(

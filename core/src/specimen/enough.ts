@@ -1,4 +1,4 @@
-import { isDeciduous, scoresInView, type ProfiledTaxon } from '../evidence/index.ts';
+import { isDeciduous, leafyShare, scoresInView, type ProfiledTaxon } from '../evidence/index.ts';
 import { admits, stateWeights, type AdoptedScore, type ScoreValue } from '../score/index.ts';
 import { partPresent, type Calendar } from '../season/index.ts';
 import type { View } from '../view/index.ts';
@@ -65,11 +65,15 @@ export interface EnoughToDraw {
  */
 export function enoughToDraw(
   profiled: ProfiledTaxon,
-  view: Pick<View, 'organs' | 'day' | 'qualifiers'>,
+  view: Pick<View, 'organs' | 'day' | 'qualifiers' | 'leaves'>,
   vocabulary: Vocabulary,
   calendar: Calendar = profiled.taxon.calendar,
 ): EnoughToDraw[] {
-  const leafy = partPresent('leaves', calendar, isDeciduous(profiled), view.day);
+  const deciduous = isDeciduous(profiled);
+  const leafy =
+    view.leaves === undefined
+      ? partPresent('leaves', calendar, deciduous, view.day)
+      : leafyShare(calendar, deciduous, view) > 0.5;
   const here = { ...profiled, scores: inView(profiled.scores, view) };
   const scored = new Set(here.scores.map((score) => score.characterId));
   return view.organs.map((organ) => {

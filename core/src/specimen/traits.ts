@@ -1,5 +1,11 @@
 import { hopkinsDelay, partPresent, shiftCalendar } from '../season/index.ts';
-import { isDeciduous, scoresInView, type ProfiledTaxon, type ReadingOptions } from '../evidence/index.ts';
+import {
+  isDeciduous,
+  leafyShare,
+  scoresInView,
+  type ProfiledTaxon,
+  type ReadingOptions,
+} from '../evidence/index.ts';
 import { randomFrom, seedOf, type Random } from '../random/index.ts';
 import { admits, stateWeights, YES_SHARE, type AdoptedScore, type ScoreValue } from '../score/index.ts';
 import type { View } from '../view/index.ts';
@@ -47,7 +53,11 @@ export function sampleSpecimen(
   const delay = options.reference && options.site ? hopkinsDelay(options.reference, options.site) : 0;
   const calendar = shiftCalendar(profiled.taxon.calendar, delay);
   const deciduous = isDeciduous(profiled);
-  const present = (part: Character['part']) => partPresent(part, calendar, deciduous, view.day);
+  const present = (part: Character['part']) =>
+    (part !== 'leaves' && part !== 'autumnLeaves') || view.leaves === undefined
+      ? partPresent(part, calendar, deciduous, view.day)
+      : leafyShare(calendar, deciduous, view) > 0.5 &&
+        (part === 'leaves' || partPresent(part, calendar, deciduous, view.day));
   const deviations = new Map<string, number>();
   const byCharacter = new Map<string, AdoptedScore[]>();
   for (const score of profiled.scores) {

@@ -1,5 +1,6 @@
 import {
   evidenceTaken,
+  LEAVES_PRESENT,
   misreadRate,
   readingsOf,
   spokenFor,
@@ -108,7 +109,8 @@ function readTrait(
   { reader, view }: Readings,
   random: Random,
 ): number | undefined {
-  const trait: Trait | undefined = character.derived ? traits.leafy : traits.values[character.id];
+  const trait: Trait | undefined =
+    character.id === LEAVES_PRESENT ? traits.leafy : traits.values[character.id];
   if (trait === undefined) return undefined;
   const m = misreadRate(character, reader);
   const wrong = random.uniform() < m;

@@ -1,5 +1,5 @@
 import type { ShownOrgan } from '../vocabulary/index.ts';
-import type { View } from './view.ts';
+import type { LeafCondition, View } from './view.ts';
 
 export const SHOWN_TITLES: Record<ShownOrgan, string> = {
   habit: 'form',
@@ -12,6 +12,9 @@ export const SHOWN_TITLES: Record<ShownOrgan, string> = {
   wood: 'wood',
   site: 'place',
 };
+
+/** What a condition of the specimen is called, about the time of leaf-out or leaf fall. */
+export const LEAVES_TITLES: Record<LeafCondition, string> = { on: 'in leaf', off: 'bare of leaves' };
 
 /** What is seen by stepping back: nobody has the form of a tree in hand. */
 const SEEN_BACK: readonly ShownOrgan[] = ['habit', 'site'];
@@ -26,7 +29,8 @@ export function viewInWords(view: View): string {
     ...(back.length ? [`${titles(back)} from a few steps back`] : []),
     ...(close.length ? [`${titles(close)} ${near}`] : []),
   ];
-  return `${parts.join(', ')}; ${listInWords(view.aids)}`;
+  const leaves = view.leaves ? `, ${LEAVES_TITLES[view.leaves]}` : '';
+  return `${parts.join(', ')}${leaves}; ${listInWords(view.aids)}`;
 }
 
 /** "a, b and c". */

@@ -1,4 +1,5 @@
-import type { Character } from '@hurrow/core/vocabulary';
+import type { Character, Organ, State } from '@hurrow/core/vocabulary';
+import { counted } from '@hurrow/core/words';
 
 /** Words as a part of an id: “Crested ridge” is crested-ridge. */
 const slug = (text: string): string =>
@@ -13,8 +14,7 @@ const slug = (text: string): string =>
  * are missing are the term, a new character and new states get ids of their terms, and only a measure has a unit.
  */
 export function characterOf(draft: Character): Character {
-  const hasStates = draft.kind === 'categorical' || draft.kind === 'ordinal';
-  const states = !hasStates
+  const states = !hasStates(draft)
     ? []
     : draft.states
         .filter((state) => state.term.trim())
@@ -24,12 +24,87 @@ export function characterOf(draft: Character): Character {
           plain: state.plain.trim() || state.term,
           definition: state.definition.trim() || state.term,
         }));
-  const { unit, ...rest } = draft;
+  const { unit, raisedWithin, ...rest } = draft;
+  const genera = raisedWithin?.filter(Boolean) ?? [];
   return {
     ...rest,
     id: draft.id || `${draft.organ}.own-${slug(draft.term)}`,
     plain: draft.plain.trim() || draft.term,
     states,
+    ...(genera.length ? { raisedWithin: genera } : {}),
     ...(draft.kind === 'measure' ? { unit: unit ?? 'cm' } : {}),
   };
 }
+
+/** A character of nothing yet, of an organ. */
+export const blank = (organ: Organ): Character => ({
+  id: '',
+  organ,
+  term: '',
+  plain: '',
+  kind: 'categorical',
+  anyOf: false,
+  states: [NO_STATE, NO_STATE],
+  requires: [],
+  part: organ === 'leaf' || organ === 'needle' ? 'leaves' : 'always',
+  distance: 'hand',
+  sense: 'eye',
+  level: 'intermediate',
+  misread: { careful: 0.015, novice: 0.1 },
+  standing: 'second',
+});
+
+const NO_STATE: State = { id: '', term: '', plain: '', definition: '' };
+
+export const hasStates = ({ kind }: Character): boolean => kind === 'categorical' || kind === 'ordinal';
+
+/** A draft with a part of one of its states written; the place after the last one adds a state. */
+export const withState = (
+  draft: Character,
+  i: number,
+  part: 'term' | 'plain' | 'definition',
+  text: string,
+): Character => ({
+  ...draft,
+  states: (i < draft.states.length ? draft.states : [...draft.states, NO_STATE]).map((state, k) =>
+    k === i ? { ...state, [part]: text } : state,
+  ),
+});
+
+/** A draft in a group of those that say nearly the same; in none where the name is empty. */
+export function withGroup(draft: Character, name: string): Character {
+  const { group: _, ...rest } = draft;
+  return name ? { ...rest, group: name } : rest;
+}
+
+/** Genera as they are typed, with commas: “tilia, Picea” is Tilia and Picea. What is still being typed stays. */
+export const generaOf = (text: string): string[] =>
+  text === ''
+    ? []
+    : text.split(',').map((part) => {
+        const word = part.trim();
+        return word.charAt(0).toUpperCase() + word.slice(1);
+      });
+
+/** A share as it is typed: 0.015 is “1.5”. */
+export const asPercent = (share: number): string => String(Number((share * 100).toFixed(2)));
+
+export const fromPercent = (text: string): number => Number(text || 0) / 100;
+
+type Uses = { scores: number; taxa: string[] } | undefined;
+
+/** What rests on a character. Empty until that is known. */
+export const usesInWords = (uses: Uses): string =>
+  !uses
+    ? ''
+    : uses.scores === 0
+      ? 'Not scored for any taxon yet.'
+      : `${counted(uses.scores, 'score')} of ${counted(uses.taxa.length, 'taxon', 'taxa')} rest on it. Renaming keeps them; states in use can be reworded, not taken out.`;
+
+/** What taking it away does. */
+export const takingAway = (builtIn: boolean, uses: Uses): string =>
+  builtIn
+    ? 'Back to the built-in form'
+    : uses?.scores
+      ? `Take away, with ${counted(uses.scores, 'score')}`
+      : 'Take away';

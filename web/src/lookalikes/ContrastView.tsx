@@ -1,12 +1,12 @@
 import { useMemo, useState } from 'react';
 import { contrast, remedies, type Contrast, type ProfiledTaxon } from '@hurrow/core/evidence';
-import { characterName, qualifiersInWords, valueInWords } from '@hurrow/core/score';
+import { characterName } from '@hurrow/core/score';
 import { dayLabel, type Place } from '@hurrow/core/season';
 import { commonName } from '@hurrow/core/taxon';
 import { listInWords } from '@hurrow/core/view';
-import { scoresInView } from '@hurrow/core/evidence';
 import { useVocabulary } from '../app/data.ts';
 import { ContrastFigure } from './ContrastFigure.tsx';
+import { shownInWords } from './shown.ts';
 import { SureWay } from './SureWay.tsx';
 import type { ContrastProps } from './contrastProps.ts';
 import { YearStrip } from './YearStrip.tsx';
@@ -18,7 +18,7 @@ const percent = (error: number) => (error < 0.001 ? 'under 0.1 %' : `${(error * 
 
 /** Both trees side by side, what tells them apart in this view on the field date, and what would if nothing here does. */
 export function ContrastView(props: ContrastProps) {
-  const { list, a, b, view, library, site, audience } = props;
+  const { list, a, b, view, library, site } = props;
   const options = useMemo(
     () => ({ reference: library.reference, ...(site ? { site: site as Place } : {}) }),
     [library.reference, site],
@@ -28,7 +28,6 @@ export function ContrastView(props: ContrastProps) {
     () => contrast(list, a.taxon.id, b.taxon.id, vocabulary, view, options),
     [list, a, b, view, options, vocabulary],
   );
-  const name = (id: string) => characterName(vocabulary.get(id)!, audience);
   const both = useMemo(() => [a, b], [a, b]);
   return (
     <div className={styles['contrast']}>
@@ -36,20 +35,44 @@ export function ContrastView(props: ContrastProps) {
         <SureWay {...props} ranked={found.ranked.map(({ characterId }) => characterId)} options={options} />
       )}
       <Verdict found={found} day={view.day} />
-      {found.deciding.length > 0 && (
-        <p className={styles['deciding']}>
-          Look at <strong>{listInWords(found.deciding.map(name))}</strong>:{' '}
-          {found.deciding.length > 1 ? 'together they settle' : 'that alone settles'} it, with{' '}
-          {percent(found.decidingError)} error.
-        </p>
-      )}
-      <ContrastFigure {...props} taxa={both} deciding={found.deciding} />
+      <Saying {...props} found={found} />
+      <ContrastFigure {...props} taxa={both} deciding={found.said} />
       <YearStrip {...props} options={options} />
       <Ranked {...props} found={found} />
       {found.verdict !== 'settled' && <Remedies {...props} options={options} />}
     </div>
   );
 }
+
+/** What a teacher says of the two: look at one thing, confirm by others, each with what either tree shows. */
+function Saying({ a, b, view, audience, units, found }: ContrastProps & { found: Contrast }) {
+  const vocabulary = useVocabulary();
+  if (found.said.length === 0) return null;
+  const shows = (profiled: ProfiledTaxon, id: string) =>
+    shownInWords(profiled, vocabulary.get(id)!, view, audience, units);
+  return (
+    <div className={styles['deciding']}>
+      <ol className={styles['saying']}>
+        {found.said.map((id, i) => (
+          <li key={id}>
+            {SAID_AS[i]} <strong>{characterName(vocabulary.get(id)!, audience)}</strong>: {shows(a, id)} in{' '}
+            {commonName(a.taxon)}, {shows(b, id)} in {commonName(b.taxon)}
+          </li>
+        ))}
+      </ol>
+      {found.deciding.length > 0 && (
+        <p className="quiet">
+          {found.deciding.length === 1
+            ? 'The first settles it alone'
+            : `The first ${found.deciding.length} settle it together`}
+          , with {percent(found.decidingError)} error.
+        </p>
+      )}
+    </div>
+  );
+}
+
+const SAID_AS = ['Look at the', 'Confirm by the', 'Then by the'];
 
 function Verdict({ found, day }: { found: Contrast; day: number }) {
   const tone = { settled: styles['settled'], doubtful: 'gold', 'not settled': 'rust' }[found.verdict];
@@ -78,17 +101,7 @@ function Ranked({ a, b, view, audience, units, found }: ContrastProps & { found:
   const name = (id: string) => characterName(vocabulary.get(id)!, audience);
   const says = (profiled: ProfiledTaxon, id: string) => {
     const character = vocabulary.get(id)!;
-    if (character.derived) return '';
-    return scoresInView(
-      profiled.scores.filter((score) => score.characterId === id),
-      view,
-    )
-      .map((score) => {
-        const words = valueInWords(score.value, character, audience, units);
-        const qualifiers = qualifiersInWords(score.qualifiers);
-        return qualifiers ? `${words} (${qualifiers})` : words;
-      })
-      .join(' | ');
+    return character.derived ? '' : shownInWords(profiled, character, view, audience, units);
   };
   const strongest = Math.max(2, found.ranked[0]?.evidence ?? 0);
   const rows = all ? found.ranked : found.ranked.slice(0, 8);

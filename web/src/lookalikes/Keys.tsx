@@ -3,10 +3,18 @@ import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { Link, Route, Routes, useParams } from 'react-router';
-import { couplets, keyLines, rewordLead, type Appraisal, type Key, type KeyOptions } from '@hurrow/core/key';
+import {
+  couplets,
+  keyLines,
+  rewordLead,
+  type Appraisal,
+  type Key,
+  type KeyOptions,
+  type KeyOrder,
+} from '@hurrow/core/key';
 import { dayLabel } from '@hurrow/core/season';
 import { commonName, scientificName } from '@hurrow/core/taxon';
-import { listInWords, viewInWords } from '@hurrow/core/view';
+import { LEAVES_TITLES, listInWords, viewInWords } from '@hurrow/core/view';
 import { organsInOrder, SHOWN_BY, type Level } from '@hurrow/core/vocabulary';
 import { call } from '../app/api.ts';
 import { StatePicture } from '../app/StatePicture.tsx';
@@ -39,17 +47,20 @@ export function Keys({ ground, base }: { ground: Ground; base: string }) {
 function FreshKey({ ground, base }: { ground: Ground; base: string }) {
   const [level, setLevel] = useState<Level>('intermediate');
   const held = useQuery(lookalikesQuery).data;
+  const [order, setOrder] = useState<KeyOrder>('book');
   const [manyLeads, setManyLeads] = useState(false);
   const [banned, setBanned] = useState<string[]>([]);
   const startsWith = ground.course?.startsWith ?? 'leaf';
   const wanted: KeyOptions = {
     level,
+    order,
     manyLeads,
     banned,
     organs: [...new Set(organsInOrder(startsWith).map(({ organ }) => SHOWN_BY[organ]))],
   };
-  const work = useWork(['key', level, manyLeads, banned, startsWith, ...ground.inputs], (worker, progress) =>
-    worker.key(ground.asked, wanted, progress),
+  const work = useWork(
+    ['key', level, order, manyLeads, banned, startsWith, ...ground.inputs],
+    (worker, progress) => worker.key(ground.asked, wanted, progress),
   );
   const [walking, setWalking] = useState(false);
   const made = work.result;
@@ -63,6 +74,13 @@ function FreshKey({ ground, base }: { ground: Ground; base: string }) {
             <option value="beginner">beginners</option>
             <option value="intermediate">those who know the common terms</option>
             <option value="advanced">the advanced</option>
+          </select>
+        </label>
+        <label>
+          Asked{' '}
+          <select value={order} onChange={(event) => setOrder(event.target.value as KeyOrder)}>
+            <option value="book">by the book: foliage, arrangement, leaf, then what errs least</option>
+            <option value="fewest">with the fewest questions</option>
           </select>
         </label>
         <label>
@@ -83,11 +101,11 @@ function FreshKey({ ground, base }: { ground: Ground; base: string }) {
       <Working work={work} what="Building the key…" />
       {made && (
         <KeySheet
-          key={JSON.stringify([level, manyLeads, banned, ground.inputs])}
-          title={`Key to ${made.key.taxa.length} taxa, ${dayLabel(made.key.view.day)}`}
+          key={JSON.stringify([level, order, manyLeads, banned, ground.inputs])}
+          title={`Key to ${made.key.taxa.length} taxa, ${dayLabel(made.key.view.day)}${leavesOf(made.key)}`}
           made={made}
           ground={ground}
-          options={{ level, manyLeads, banned }}
+          options={{ level, order, manyLeads, banned }}
           walk={() => setWalking(true)}
           ban={(id) => setBanned([...banned, id])}
         />
@@ -105,6 +123,9 @@ function FreshKey({ ground, base }: { ground: Ground; base: string }) {
     </>
   );
 }
+
+/** The condition that a key is for, where the date leaves it open: “, bare of leaves”. */
+const leavesOf = ({ view }: Key) => (view.leaves ? `, ${LEAVES_TITLES[view.leaves]}` : '');
 
 function KeptKeyPage({ ground, base, walking = false }: { ground: Ground; base: string; walking?: boolean }) {
   const { keyId } = useParams();

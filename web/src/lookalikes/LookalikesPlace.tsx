@@ -2,18 +2,7 @@ import { Button } from 'antd';
 import { useMemo, useState } from 'react';
 import { Route, Routes, useSearchParams } from 'react-router';
 import { commonName } from '@hurrow/core/taxon';
-import {
-  AIDS,
-  MEDIA,
-  MEDIUM_TITLES,
-  MEDIUM_VIEWS,
-  SHOWN_TITLES,
-  viewInWords,
-  type Aid,
-  type Medium,
-  type View,
-} from '@hurrow/core/view';
-import type { Level, ShownOrgan } from '@hurrow/core/vocabulary';
+import { MEDIUM_VIEWS, viewInWords, type LeafCondition, type View } from '@hurrow/core/view';
 import { useFieldDate } from '../app/fieldDate.tsx';
 import { useVasculum } from '../app/vasculum.tsx';
 import { Beginnings } from './Beginnings.tsx';
@@ -25,7 +14,9 @@ import { PairMap } from './PairMap.tsx';
 import { printSheet } from './printSheet.ts';
 import { Rules } from './Rules.tsx';
 import { useGround, type Ground } from './setting.ts';
+import { LeavesChoice } from './LeavesChoice.tsx';
 import { SeveralView } from './SeveralView.tsx';
+import { AS_CUTTING, ViewChoice, type Seen } from './ViewChoice.tsx';
 import { Opening, PageHead, Problem, Tabs } from '../app/parts.tsx';
 import ui from '../app/parts.module.css';
 import styles from './contrast.module.css';
@@ -37,20 +28,24 @@ export default function LookalikesPlace({ courseId }: { courseId: string }) {
   const { day } = useFieldDate();
   const { taxa: held } = useVasculum();
   const [search] = useSearchParams();
-  const [medium, setMedium] = useState<Medium>('cutting');
-  const [organs, setOrgans] = useState<ShownOrgan[]>(MEDIUM_VIEWS.cutting.organs);
-  const [aids, setAids] = useState<Aid[]>(MEDIUM_VIEWS.cutting.aids);
-  const [level, setLevel] = useState<Level>('advanced');
+  const [seen, setSeen] = useState<Seen>(AS_CUTTING);
+  const [leaves, setLeaves] = useState<LeafCondition>();
+  const { medium, organs, aids, level } = seen;
   const view = useMemo<View>(
-    () => ({ ...MEDIUM_VIEWS[medium], organs, aids, day, qualifiers: { plantAge: 'mature' } }),
-    [medium, organs, aids, day],
+    () => ({
+      ...MEDIUM_VIEWS[medium],
+      organs,
+      aids,
+      day,
+      qualifiers: { plantAge: 'mature' },
+      ...(leaves ? { leaves } : {}),
+    }),
+    [medium, organs, aids, day, leaves],
   );
   const asked = (search.get('taxa') ?? held.join(',')).split(',').filter(Boolean).slice(0, MOST);
   const ground = useGround(courseId, view, level, asked, search.get('only') ?? '');
   if (!ground) return <Opening>Opening the library…</Opening>;
   const base = `/c/${courseId}/lookalikes`;
-  const flip = <T,>(list: T[], item: T) =>
-    list.includes(item) ? list.filter((other) => other !== item) : [...list, item];
   return (
     <section className={ui['page']}>
       <PageHead title="Lookalikes">
@@ -69,51 +64,8 @@ export default function LookalikesPlace({ courseId }: { courseId: string }) {
           { to: `${base}/identify`, title: 'Name a specimen' },
         ]}
       />
-      <details className={styles['view-choice']}>
-        <summary>
-          Seen as a {MEDIUM_TITLES[medium]}: {organs.map((organ) => SHOWN_TITLES[organ]).join(', ')}
-        </summary>
-        <label>
-          Medium{' '}
-          <select
-            value={medium}
-            onChange={(event) => {
-              const next = event.target.value as Medium;
-              setMedium(next);
-              setOrgans(MEDIUM_VIEWS[next].organs);
-              setAids(MEDIUM_VIEWS[next].aids);
-            }}
-          >
-            {MEDIA.map((each) => (
-              <option key={each} value={each}>
-                {MEDIUM_TITLES[each]}
-              </option>
-            ))}
-          </select>
-        </label>
-        <Chips
-          title="Shown"
-          all={Object.keys(SHOWN_TITLES) as ShownOrgan[]}
-          chosen={organs}
-          name={(organ) => SHOWN_TITLES[organ]}
-          flip={(organ) => organs.join() !== organ && setOrgans(flip(organs, organ))}
-        />
-        <Chips
-          title="May be used"
-          all={[...AIDS]}
-          chosen={aids}
-          name={(aid) => aid}
-          flip={(aid) => aid !== 'eye' && setAids(flip(aids, aid))}
-        />
-        <label>
-          Characters up to{' '}
-          <select value={level} onChange={(event) => setLevel(event.target.value as Level)}>
-            <option value="beginner">beginner</option>
-            <option value="intermediate">intermediate</option>
-            <option value="advanced">advanced</option>
-          </select>
-        </label>
-      </details>
+      <ViewChoice seen={seen} onChange={setSeen} />
+      <LeavesChoice ground={ground} leaves={leaves} onChange={setLeaves} />
       <Routes>
         <Route path="" element={<ContrastTab ground={ground} asked={asked} base={base} />} />
         <Route path="map" element={<PairMap ground={ground} base={base} />} />
@@ -123,36 +75,6 @@ export default function LookalikesPlace({ courseId }: { courseId: string }) {
         <Route path="identify" element={<Identify ground={ground} base={base} />} />
       </Routes>
     </section>
-  );
-}
-
-function Chips<T extends string>({
-  title,
-  all,
-  chosen,
-  name,
-  flip,
-}: {
-  title: string;
-  all: readonly T[];
-  chosen: readonly T[];
-  name(item: T): string;
-  flip(item: T): void;
-}) {
-  return (
-    <div className={ui['chips']} role="group" aria-label={title}>
-      <span className="quiet">{title}</span>
-      {all.map((item) => (
-        <button
-          key={item}
-          aria-pressed={chosen.includes(item)}
-          {...(chosen.includes(item) ? { 'data-frequency': 'always' } : {})}
-          onClick={() => flip(item)}
-        >
-          {name(item)}
-        </button>
-      ))}
-    </div>
   );
 }
 

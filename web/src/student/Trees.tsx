@@ -16,7 +16,7 @@ import { Latin } from '../app/Names.tsx';
 import { sessionQuery } from '../app/session.ts';
 import { ContrastView } from '../lookalikes/ContrastView.tsx';
 import { KeyWalk } from '../lookalikes/KeyWalk.tsx';
-import { marksInWords } from '../lookalikes/Marks.tsx';
+import { againstSet } from '../lookalikes/recalled.ts';
 import { useGround, type Ground } from '../lookalikes/setting.ts';
 import { useWork } from '../workers/useWork.ts';
 import { Working } from '../workers/Working.tsx';
@@ -253,32 +253,27 @@ function Key({ ground }: { ground: Ground }) {
   );
 }
 
-/** What singles each tree of a set out. */
+/** What to remember of each tree of a set. */
 function Recap({ ground }: { ground: Ground }) {
   const { setId } = useParams();
   const { course, profiles, asked, inputs } = ground;
   const set = course!.sets.find(({ id }) => id === setId);
   const taxa = set?.taxa ?? [];
-  const work = useWork(
-    ['marks', taxa, ...inputs],
-    (worker, progress) => worker.marks(asked, taxa, progress),
-    taxa.length > 0,
-  );
-  const find = (id: string) => profiles.find(({ taxon }) => taxon.id === id);
+  const work = useWork(['recap', taxa, ...inputs], (worker) => worker.recap(asked, taxa), taxa.length > 0);
   if (!set) return <Page title="Recap">There is no such set.</Page>;
   return (
     <Page title={`Recap: ${set.title}`}>
       <Working work={work} what="Looking for what singles each out…" />
       <dl className={styles['marks']}>
         {(work.result ?? []).map((found) => {
-          const profiled = find(found.taxonId);
+          const profiled = profiles.find(({ taxon }) => taxon.id === found.taxonId);
           if (!profiled) return null;
-          const marks = marksInWords(found, profiled, ground);
+          const { aid, marks } = againstSet(found, ground);
           return (
             <div key={found.taxonId}>
               <dt>{commonName(profiled.taxon)}</dt>
               <dd>
-                {profiled.taxon.memoryAid && <>{profiled.taxon.memoryAid} </>}
+                {aid && <>{aid.text} </>}
                 {marks.length ? marks.join('; ') : 'Nothing seen on a cutting singles it out.'}
               </dd>
             </div>

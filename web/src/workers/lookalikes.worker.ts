@@ -6,6 +6,7 @@ import {
   gapsOf,
   pairErrors,
   readingsOf,
+  recapOf,
   singlesOut,
   type ProfiledTaxon,
   type ReadingOptions,
@@ -109,6 +110,10 @@ const computations = {
 
   marks({ list, vocabulary, view, options }: Setting, taxa: string[], progress: Progress) {
     return singlesOut(list, vocabulary, view, { ...options, taxa, progress });
+  },
+
+  recap({ list, vocabulary, view, options }: Setting, taxa: string[]) {
+    return recapOf(list, taxa, vocabulary, view, options);
   },
 
   key({ list, vocabulary, view, options }: Setting, wanted: KeyOptions, progress: Progress) {

@@ -1,0 +1,116 @@
+import { conditionInWords } from '@hurrow/core/condition';
+import {
+  borneOut,
+  scoresInView,
+  type ProfiledTaxon,
+  type Remembered,
+  type SinglesOut,
+} from '@hurrow/core/evidence';
+import { characterName, valueInWords } from '@hurrow/core/score';
+import { commonName } from '@hurrow/core/taxon';
+import { listInWords } from '@hurrow/core/view';
+import { counted } from '@hurrow/core/words';
+import type { Ground } from './setting.ts';
+
+/** What of a ground the words of a recap need. */
+export type Said = Pick<Ground, 'profiles' | 'vocabulary' | 'course'> & {
+  setting: Pick<Ground['setting'], 'view'>;
+};
+
+/** What is said of one tree in a recap. */
+export interface Recalled {
+  taxonId: string;
+  /** The instructor's own aid, which stands first, and what of it the scores bear out. */
+  aid?: { text: string; checked: string };
+  marks: string[];
+  /** What is to be added, `against` where the marks do not suffice. */
+  remarks: { text: string; against: boolean }[];
+  /** Taxa that the marks do not tell it from, by id. */
+  open: string[];
+}
+
+/** More names than this are counted. */
+const NAMED = 4;
+
+/** The one thing to remember, with what shares it in the set and on the whole list. */
+export function againstSet({ taxonId, marks, sharedInSet, sharedInList }: Remembered, said: Said): Recalled {
+  const words = marks.map((mark) => conditionInWords(mark, said.vocabulary, ...wordsFor(said)));
+  const remarks: Recalled['remarks'] = [];
+  if (sharedInSet.length > 0)
+    remarks.push({
+      text: `Of the set, not told from ${namesIn(sharedInSet, said)} in this view.`,
+      against: true,
+    });
+  if (words.length > 0)
+    remarks.push({
+      text:
+        sharedInList.length === 0
+          ? 'No other tree on the list shows it.'
+          : sharedInList.length <= NAMED
+            ? `On the whole list also ${namesIn(sharedInList, said)}.`
+            : `On the whole list also ${counted(sharedInList.length, 'other tree')}.`,
+      against: false,
+    });
+  return { taxonId, ...aidOf(taxonId, said), marks: words, remarks, open: sharedInSet };
+}
+
+/** The fewest marks against the whole list, with what they leave open. */
+export function againstAll(found: SinglesOut, said: Said): Recalled {
+  const profiled = said.profiles.find(({ taxon }) => taxon.id === found.taxonId);
+  const remarks: Recalled['remarks'] = [];
+  if (found.notSettled.length > 0)
+    remarks.push({ text: `Not told from ${namesIn(found.notSettled, said)} in this view.`, against: true });
+  if (!found.proved)
+    remarks.push({ text: 'These suffice; whether fewer would is not proved.', against: false });
+  return {
+    taxonId: found.taxonId,
+    marks: found.characters.map((id) => markInWords(id, profiled, said)),
+    remarks,
+    open: found.notSettled,
+  };
+}
+
+/** The rows of a printed recap: the aid before the marks. */
+export const printedRows = (rows: readonly Recalled[]) =>
+  rows.map(({ taxonId, aid, marks, open }) => ({
+    taxonId,
+    marks: [...(aid ? [aid.text.replace(/\.$/, '')] : []), ...marks],
+    notSettled: open,
+  }));
+
+/** "needle bands: lower face only", as the taxon is scored in the view. */
+function markInWords(id: string, profiled: ProfiledTaxon | undefined, said: Said): string {
+  const character = said.vocabulary.get(id)!;
+  const [audience, units] = wordsFor(said);
+  const shown = scoresInView(
+    profiled?.scores.filter((score) => score.characterId === id) ?? [],
+    said.setting.view,
+  )
+    .map((score) => valueInWords(score.value, character, audience, units))
+    .join(' | ');
+  return shown ? `${characterName(character, audience)}: ${shown}` : characterName(character, audience);
+}
+
+function aidOf(taxonId: string, said: Said): Pick<Recalled, 'aid'> {
+  const profiled = said.profiles.find(({ taxon }) => taxon.id === taxonId);
+  const text = profiled?.taxon.memoryAid;
+  if (!text) return {};
+  const [audience] = wordsFor(said);
+  const names = borneOut(text, profiled, said.vocabulary, said.setting.view).map((id) =>
+    characterName(said.vocabulary.get(id)!, audience),
+  );
+  const checked = names.length
+    ? `The scores bear out ${listInWords(names)}.`
+    : 'Nothing in it is scored: check it by eye.';
+  return { aid: { text, checked } };
+}
+
+const wordsFor = ({ course }: Said) => [course?.audience ?? 'technical', course?.units ?? 'metric'] as const;
+
+const namesIn = (ids: readonly string[], { profiles }: Said) =>
+  listInWords(
+    ids.map((id) => {
+      const found = profiles.find(({ taxon }) => taxon.id === id);
+      return found ? commonName(found.taxon) : id;
+    }),
+  );
