@@ -3,6 +3,7 @@ import { confusion } from './confusion.ts';
 import { drawing } from './drawing.ts';
 import { evidence } from './evidence.ts';
 import { genera } from './genera.ts';
+import { judgement } from './judgement.ts';
 import { keys } from './keys.ts';
 import { largeLibrary } from './largeLibrary.ts';
 import { pages } from './pages.ts';
@@ -10,7 +11,7 @@ import { server } from './server.ts';
 import type { Row } from './row.ts';
 
 const rows: Row[] = [];
-for (const measure of [evidence, keys, confusion, drawing, largeLibrary, pages, server])
+for (const measure of [evidence, keys, judgement, confusion, drawing, largeLibrary, pages, server])
   rows.push(...(await measure()));
 
 console.log(

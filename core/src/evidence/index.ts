@@ -5,6 +5,7 @@ export * from './dissimilarity.ts';
 export * from './error.ts';
 export * from './gaps.ts';
 export * from './hittingSet.ts';
+export { ratioOfReadings } from './organs.ts';
 export * from './readings.ts';
 export * from './memoryAid.ts';
 export * from './recap.ts';

@@ -38,6 +38,8 @@ const QUESTIONS_A_BIT = 1.8;
 /** Questions whose next step is looked at, and the number of taxa up to which that is done. */
 const LOOKED_AT = 8;
 const LONG_LIST = 200;
+/** In long lists confirming characters are looked for up to this many taxa: above, there hardly are any. */
+const CONFIRMED_IN_LONG = 24;
 const LOOK_AHEAD_UP_TO = 64;
 /** A taxon of which less than this share of its individuals comes down a lead is not followed there. */
 const LOST_BELOW = 0.07;
@@ -151,7 +153,9 @@ export function coupletOf(
 }
 
 const confirming = (ground: Ground, arriving: Arriving, question: Question, sides: readonly Arriving[]) =>
-  confirmers(ground.sight, arriving, question, ground.options.confirming ?? 2, ground.options, sides);
+  ground.list.length > LONG_LIST && arriving.taxa.length > CONFIRMED_IN_LONG
+    ? []
+    : confirmers(ground.sight, arriving, question, ground.options.confirming ?? 2, ground.options, sides);
 
 /** The taxa that come down one lead of a question. Those that the question leaves open come down each. */
 export function follow(

@@ -112,6 +112,8 @@ function part(channel: Channel, one: ArrivingTaxa, other: ArrivingTaxa): Parted 
   const characterId = character.id;
   if (state !== undefined || character.kind === 'flag') {
     const named = state === undefined ? {} : { states: [state] };
+    const [p, q] = [channel.rows[one.taxa[0]!]![0]!, channel.rows[other.taxa[0]!]![0]!];
+    if (Math.abs(p - q) < 2 * TRUE_OF - 1) return undefined;
     const [yes, no] = [(s: number) => s === 0, (s: number) => s === 1];
     for (const first of [true, false]) {
       const met: Parted['met'] = first ? [yes, no] : [no, yes];
@@ -120,6 +122,8 @@ function part(channel: Channel, one: ArrivingTaxa, other: ArrivingTaxa): Parted 
     }
     return undefined;
   }
+  // What is likeliest on each side is among what is named there.
+  if (likeliest(channel.rows[one.taxa[0]!]!) === likeliest(channel.rows[other.taxa[0]!]!)) return undefined;
   const [mine, theirs] = [shownBy(channel, one), shownBy(channel, other)];
   if ([...mine].some((s) => theirs.has(s))) return undefined;
   if (Math.max(mine.size, theirs.size) > STATES_NAMED) return undefined;
@@ -132,18 +136,26 @@ function part(channel: Channel, one: ArrivingTaxa, other: ArrivingTaxa): Parted 
   };
 }
 
+function likeliest(row: Float64Array): number {
+  let best = 0;
+  for (let s = 1; s < row.length; s += 1) if (row[s]! > row[best]!) best = s;
+  return best;
+}
+
 /** The fewest states that nearly all specimens of every taxon of a side show. */
 function shownBy({ rows }: Channel, { taxa }: ArrivingTaxa): Set<number> {
   const shown = new Set<number>();
   for (const t of taxa) {
     const row = rows[t]!;
-    const order = [...row.keys()].sort((x, y) => row[y]! - row[x]!);
-    let mass = massWhere(row, (s) => shown.has(s));
-    for (const s of order) {
-      if (mass >= TRUE_OF) break;
-      if (shown.has(s)) continue;
-      shown.add(s);
-      mass += row[s]!;
+    let mass = 0;
+    for (const s of shown) mass += row[s]!;
+    while (mass < TRUE_OF) {
+      let next = -1;
+      for (let s = 0; s < row.length; s += 1)
+        if (!shown.has(s) && (next < 0 || row[s]! > row[next]!)) next = s;
+      if (next < 0) break;
+      shown.add(next);
+      mass += row[next]!;
     }
   }
   return shown;

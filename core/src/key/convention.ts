@@ -48,5 +48,12 @@ export function varying({ shares }: Question, { taxa, weights }: Arriving): numb
 }
 
 /** A number is asked for only where a gap lies between the ranges of both sides; states always part. */
-export const hasGap = (question: Question, arriving: Arriving): boolean =>
-  !question.channel.grid || varying(question, arriving) === 0;
+export function hasGap({ channel, shares }: Question, { taxa }: Arriving): boolean {
+  if (!channel.grid) return true;
+  const first = shares[0]!;
+  for (let i = 0; i < taxa.length; i += 1) {
+    const share = first[taxa[i]!]!;
+    if (share !== 0 && share !== 1) return false;
+  }
+  return true;
+}

@@ -159,6 +159,7 @@ export function questionOf(
   const count = channel.rows.length;
   const shares = leads.map(() => new Float64Array(count).fill(NaN));
   const slip = new Float64Array(count);
+  const over = overTheCut(channel, leads);
   const crossing = channel.grid ? undefined : crossingOf(character, channel, met, m);
   for (let i = 0; i < taxa.length; i += 1) {
     const t = taxa[i]!;
@@ -172,11 +173,8 @@ export function questionOf(
       missed += Math.abs(whole - share) / 2;
       shares[b]![t] = whole;
     });
-    slip[t] =
-      missed +
-      (crossing
-        ? row.reduce((sum, p, s) => sum + p * crossing[s]!, 0)
-        : m / 2 + overTheCut(row, channel, leads));
+    slip[t] = missed + (crossing ? row.reduce((sum, p, s) => sum + p * crossing[s]!, 0) : m / 2);
+    if (over) for (let s = 0; s < size; s += 1) slip[t]! += row[s]! * over[s]!;
   }
   const rank = options.organs?.indexOf(SHOWN_BY[character.organ]) ?? -1;
   const preferred = options.organs?.length ? 1 + 0.04 * (rank < 0 ? options.organs.length : rank) : 1;
@@ -191,14 +189,13 @@ export function questionOf(
   };
 }
 
-/** Share of a taxon's specimens whose length is read, by eye, on the other side of the cut. */
-function overTheCut(row: Float64Array, { character, grid }: Channel, leads: readonly Condition[]): number {
+/** For each length of the grid the chance that it is read, by eye, on the other side of the cut. */
+function overTheCut({ character, grid }: Channel, leads: readonly Condition[]): Float64Array | undefined {
   const cut = leads[0]!.below ?? leads[0]!.from;
-  if (!grid || cut === undefined || character.kind !== 'measure') return 0;
+  if (!grid || cut === undefined || character.kind !== 'measure') return undefined;
   const at = Math.log(cut);
-  return row.reduce(
-    (sum, p, s) => sum + p * normalCdf(-Math.abs(grid.from + s * grid.step - at) / BY_EYE),
-    0,
+  return Float64Array.from({ length: grid.size }, (_, s) =>
+    normalCdf(-Math.abs(grid.from + s * grid.step - at) / BY_EYE),
   );
 }
 

@@ -64,7 +64,9 @@ function Saying({ a, b, view, audience, units, found }: ContrastProps & { found:
         <p className="quiet">
           {found.deciding.length === 1
             ? 'The first settles it alone'
-            : `The first ${found.deciding.length} settle it together`}
+            : found.deciding.length === 2
+              ? 'The first two settle it together'
+              : `These ${found.deciding.length} settle it together`}
           , with {percent(found.decidingError)} error.
         </p>
       )}

@@ -243,6 +243,7 @@ function KeySheet({
           </Button>
           <input
             aria-label="Name of the key"
+            size={Math.max(24, title.length)}
             value={title}
             onChange={(event) => setTitle(event.target.value)}
           />

@@ -61,7 +61,7 @@ export function PairMap({ ground, base }: { ground: Ground; base: string }) {
                   </span>
                   <small>
                     {best.length
-                      ? `Most is said by ${listInWords(best.map(character))}.`
+                      ? `Look at ${listInWords(best.map(character))}.`
                       : 'Nothing that is scored for both differs here.'}
                     {gaps.length > 0 &&
                       ` Scored for one only: ${listInWords(gaps.slice(0, 3).map(character))}.`}

@@ -1,7 +1,7 @@
 import type { LeafCondition } from '@hurrow/core/view';
 import { counted } from '@hurrow/core/words';
 
-/** What a date leaves open, and what is taken for it: “About 15 Oct 12 of 42 trees may still be in leaf or bare; every figure is over both.” */
+/** What a date leaves open, and what is taken for it: “About 15 Oct 12 of 42 trees may still be in leaf or bare; figures are over both, a key is for the likelier.” */
 export function leavesInWords(
   open: number,
   of: number,
@@ -9,7 +9,7 @@ export function leavesInWords(
   leaves: LeafCondition | undefined,
 ): string {
   const taken = {
-    either: 'every figure is over both',
+    either: 'figures are over both, a key is for the likelier',
     on: 'here they are taken to be in leaf',
     off: 'here they are taken to be bare',
   }[leaves ?? 'either'];

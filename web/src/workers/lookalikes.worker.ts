@@ -77,7 +77,7 @@ const computations = {
       const found = contrast(list, list[pair.a]!.taxon.id, list[pair.b]!.taxon.id, vocabulary, view, options);
       return {
         ...pair,
-        best: found.ranked.slice(0, 3).map(({ characterId }) => characterId),
+        best: found.said,
         gaps: found.gaps.map(({ characterId }) => characterId),
       };
     });
