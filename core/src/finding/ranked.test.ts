@@ -1,5 +1,6 @@
 import type { Consequence, ConfusionReport } from '../confusion/index.ts';
-import { rankedFindings } from './index.ts';
+import { BUILT_IN } from '../vocabulary/index.ts';
+import { rankedFindings, worthTeaching } from './index.ts';
 
 const consequence = (prevented: number, chance: number): Consequence => ({
   prevented,
@@ -48,9 +49,33 @@ test('findings of all kinds stand in one order; those not sure stand apart; thos
     readings: [],
     pairs: [],
   };
-  const { firm, unsure } = rankedFindings(report);
+  const { firm, unsure } = rankedFindings(report, BUILT_IN);
   expect(firm.map(({ kind }) => kind)).toEqual(['species', 'character']);
   expect(unsure.map((found) => found.kind === 'character' && found.character.characterId)).toEqual([
     'twig.zigzag',
   ]);
+});
+
+test('of two that prevent about as much, the one that manuals key by is taught first; each says its standing', () => {
+  const report: ConfusionReport = {
+    students: 9,
+    answers: 90,
+    errors: 30,
+    state: 'enough',
+    typicalUse: 1,
+    characters: [
+      character('twig.color', consequence(7, 0.95)),
+      character('bud.scales', consequence(5, 0.95)),
+      character('gone.own', consequence(4, 0.95)),
+    ],
+    species: [],
+    overGiven: [],
+    stations: [],
+    losses: [],
+    readings: [],
+    pairs: [],
+  };
+  const { firm } = rankedFindings(report, BUILT_IN);
+  expect(firm.map(({ standing }) => standing)).toEqual(['mark', 'supporting', 'second']);
+  expect(firm.map((found) => worthTeaching(found))).toEqual([5, 3.5, 3.2]);
 });

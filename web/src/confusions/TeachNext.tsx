@@ -3,6 +3,7 @@ import { Button } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { asText, rankedFindings, say, type Finding } from '@hurrow/core/finding';
+import type { Standing } from '@hurrow/core/vocabulary';
 import { AnswersBehind } from './AnswersBehind.tsx';
 import { IntervalBar } from './IntervalBar.tsx';
 import { NotTheirFault } from './NotTheirFault.tsx';
@@ -31,7 +32,7 @@ export function TeachNext({ courseId, data, report, names }: TeachNextProps) {
         <NotTheirFault courseId={courseId} data={data} report={report} names={names} />
       </>
     );
-  const { firm, unsure } = rankedFindings(report);
+  const { firm, unsure } = rankedFindings(report, names.vocabulary);
   const to = Math.max(4, ...[...firm, ...unsure].map(({ prevented }) => prevented.interval[1]));
   const row = (found: Finding) => (
     <FindingRow
@@ -50,8 +51,8 @@ export function TeachNext({ courseId, data, report, names }: TeachNextProps) {
       <h1>What to teach next</h1>
       <p className="quiet">
         Ranked by the errors each would have prevented, had the class used it as well as it uses its typical
-        character. Bars are 90 % intervals. One error may be prevented in two ways, so the figures do not add
-        up.
+        character, and by how well it can be taught: what manuals key by before colors and sizes. Bars are 90
+        % intervals. One error may be prevented in two ways, so the figures do not add up.
       </p>
       {firm.length === 0 && (
         <p>
@@ -71,6 +72,12 @@ export function TeachNext({ courseId, data, report, names }: TeachNextProps) {
     </>
   );
 }
+
+const TAUGHT_AS: Record<Standing, string> = {
+  mark: ' a mark: teach it as it is',
+  second: ' it confirms: teach it beside a mark',
+  supporting: ' supporting: ranked at half',
+};
 
 /** Why there are no findings, and what would bring some. */
 export const notEnough = ({ state, students, answers, errors }: ClassReport): string =>
@@ -144,6 +151,7 @@ function FindingRow({
           {signed(prevented)} of {report.errors}
         </strong>{' '}
         <span className="quiet">({range})</span>
+        {found.standing && <span className="quiet">{TAUGHT_AS[found.standing]}</span>}
       </div>
     </li>
   );

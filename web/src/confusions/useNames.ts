@@ -9,6 +9,7 @@ export function useNames(courseId: string) {
   const { profileOf, vocabulary } = useLibrary();
   const audience = useQuery(courseQuery(courseId)).data?.audience ?? 'technical';
   return {
+    vocabulary,
     taxon: (id: string) => {
       const found = profileOf(id);
       return found ? commonName(found.taxon) : id;
