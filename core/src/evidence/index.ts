@@ -7,7 +7,5 @@ export * from './gaps.ts';
 export * from './hittingSet.ts';
 export { ratioOfReadings } from './organs.ts';
 export * from './readings.ts';
-export * from './memoryAid.ts';
-export * from './recap.ts';
 export * from './singlesOut.ts';
 export { BY_EYE } from './numbers.ts';

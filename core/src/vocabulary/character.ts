@@ -3,8 +3,6 @@
  * which the built-in vocabulary is written; the vocabulary itself is data, one file an organ.
  */
 
-import type { Standing } from './standing.ts';
-
 export type Organ =
   | 'habit'
   | 'bark'
@@ -54,6 +52,13 @@ export type Part =
   | 'fruit'
   | 'ripeFruit'
   | 'winter';
+
+/**
+ * How good a teacher a character is: a *mark* is what manuals key by and instructors say first; a *second* one confirms; a *supporting*
+ * one (colors, absolute sizes, growth, numbers on overlapping ranges) is said only where nothing better serves.
+ */
+export const STANDINGS = ['mark', 'second', 'supporting'] as const;
+export type Standing = (typeof STANDINGS)[number];
 
 /** How near one must come, from far to near; `lens` and `cut` need that aid as well. */
 export type Distance = 'afar' | 'binoculars' | 'arm' | 'hand' | 'lens' | 'cut';

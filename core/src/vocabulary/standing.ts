@@ -1,11 +1,4 @@
-import type { Character } from './character.ts';
-
-/**
- * How good a teacher a character is: a *mark* is what manuals key by and instructors say first; a *second* one confirms; a *supporting*
- * one (colors, absolute sizes, growth, numbers on overlapping ranges) is said only where nothing better serves.
- */
-export const STANDINGS = ['mark', 'second', 'supporting'] as const;
-export type Standing = (typeof STANDINGS)[number];
+import type { Character, Standing } from './character.ts';
 
 /** What manuals of woody plants put in their keys, organ by organ, for trees of any genus. Every other built-in character is second. */
 const MARKS = `

@@ -1,11 +1,6 @@
 import { conditionInWords } from '@hurrow/core/condition';
-import {
-  borneOut,
-  scoresInView,
-  type ProfiledTaxon,
-  type Remembered,
-  type SinglesOut,
-} from '@hurrow/core/evidence';
+import { scoresInView, type ProfiledTaxon, type SinglesOut } from '@hurrow/core/evidence';
+import { borneOut, type Remembered } from '@hurrow/core/recap';
 import { characterName, valueInWords } from '@hurrow/core/score';
 import { commonName } from '@hurrow/core/taxon';
 import { listInWords } from '@hurrow/core/view';

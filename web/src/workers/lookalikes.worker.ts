@@ -6,13 +6,13 @@ import {
   gapsOf,
   pairErrors,
   readingsOf,
-  recapOf,
   singlesOut,
   type ProfiledTaxon,
   type ReadingOptions,
 } from '@hurrow/core/evidence';
 import { appraise, buildKey, questionsAt, replaceCouplet, type Key, type KeyOptions } from '@hurrow/core/key';
 import type { Condition } from '@hurrow/core/condition';
+import { recapOf } from '@hurrow/core/recap';
 import { mineRules } from '@hurrow/core/rule';
 import { midMonth } from '@hurrow/core/season';
 import { readLibrary } from '@hurrow/core/library';

@@ -1,6 +1,6 @@
+import { scoresInView, type ProfiledTaxon } from '../evidence/index.ts';
 import type { View } from '../view/index.ts';
 import { standingOf, type Vocabulary } from '../vocabulary/index.ts';
-import { scoresInView, type ProfiledTaxon } from './readings.ts';
 
 /** Words of states that say too little to be found again in a sentence. */
 const COMMON = new Set(

@@ -1,8 +1,14 @@
-import { type Condition } from '../condition/condition.ts';
+import type { Condition } from '../condition/index.ts';
+import {
+  couldShow,
+  lookingCost,
+  readingsOf,
+  type Channel,
+  type ProfiledTaxon,
+  type ReadingOptions,
+} from '../evidence/index.ts';
 import type { View } from '../view/index.ts';
 import { standingOf, type Vocabulary } from '../vocabulary/index.ts';
-import { lookingCost } from './contrast.ts';
-import { couldShow, readingsOf, type Channel, type ProfiledTaxon, type ReadingOptions } from './readings.ts';
 
 /** What to remember of one tree of a set. */
 export interface Remembered {

@@ -1,0 +1,2 @@
+export * from './memoryAid.ts';
+export * from './recap.ts';
