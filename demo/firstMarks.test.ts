@@ -3,6 +3,7 @@ import { readLibrary } from '@hurrow/core/library';
 import { MEDIUM_VIEWS, type View } from '@hurrow/core/view';
 import { BUILT_IN } from '@hurrow/core/vocabulary';
 import { demoLibrary } from './src/library.ts';
+import { secondFlora } from './src/starters.ts';
 
 const MATURE = { qualifiers: { plantAge: 'mature' } } as const;
 const VIEWS: Record<string, View> = {
@@ -60,30 +61,56 @@ const EXPECTED = `
   bare   crataegus-douglasii     prunus-virginiana      twig.armature
   bare   frangula-purshiana      prunus-emarginata      bud.scales
   bare   acer-platanoides        acer-glabrum           bud.scales bud.shape
-`
-  .trim()
-  .split('\n')
-  .map((line) => line.trim().split(/\s+/))
-  .map(([view, a, b, ...marks]) => ({ view: view!, a: a!, b: b!, marks }));
+`;
 
-const list = readLibrary(demoLibrary()).profiles;
-const said = EXPECTED.map((pair) => ({
-  ...pair,
-  said: contrast(list, pair.a, pair.b, BUILT_IN, VIEWS[pair.view]!).said,
-}));
-const share = (holds: (pair: (typeof said)[number]) => boolean) => said.filter(holds).length / said.length;
+/** The same for the second flora. */
+const EXPECTED_LOWLAND = `
+  leafy  quercus-robur           quercus-petraea        leaf.petioleLength leaf.base
+  fruit  quercus-robur           quercus-petraea        fruit.stalkLength
+  leafy  betula-pendula          betula-pubescens       twig.hair twig.coating
+  leafy  tilia-cordata           tilia-platyphyllos     leaf.hairPlace leaf.lowerHair twig.hair
+  bare   fraxinus-excelsior      fraxinus-ornus         bud.color
+  leafy  ulmus-glabra            ulmus-minor            leaf.upperFace twig.hair leaf.petioleLength
+  leafy  acer-pseudoplatanus     acer-platanoides       leaf.teeth leaf.sap leaf.lobeTips bud.color
+  leafy  acer-campestre          acer-platanoides       leaf.lobeTips leaf.lobes
+  leafy  salix-alba              salix-caprea           leaf.shape
+  leafy  populus-tremula         populus-nigra          leaf.shape bud.resin bud.shape
+  leafy  carpinus-betulus        fagus-sylvatica        leaf.teeth
+  bare   carpinus-betulus        fagus-sylvatica        bud.shape bud.lie
+  leafy  alnus-glutinosa         alnus-incana           leaf.apex leaf.teeth
+  leafy  sorbus-aucuparia        fraxinus-excelsior     twig.arrangement
+  leafy  sorbus-aria             alnus-incana           leaf.lowerColor leaf.lowerHair bud.scales bud.stalked
+  leafy  crataegus-monogyna      crataegus-laevigata    leaf.sinusDepth
+  leafy  pinus-sylvestris        pinus-nigra            needle.length needle.color
+  leafy  picea-abies             abies-alba             needle.section needle.scar
+  leafy  abies-alba              taxus-baccata          needle.bands needle.scar
+  leafy  pseudotsuga-menziesii   abies-alba             needle.scar bud.shape
+`;
+
+const pairsOf = (text: string) =>
+  text
+    .trim()
+    .split('\n')
+    .map((line) => line.trim().split(/\s+/))
+    .map(([view, a, b, ...marks]) => ({ view: view!, a: a!, b: b!, marks }));
+
+const saidOf = (library: Parameters<typeof readLibrary>[0], expected: string) => {
+  const list = readLibrary(library).profiles;
+  return pairsOf(expected).map((pair) => ({
+    ...pair,
+    said: contrast(list, pair.a, pair.b, BUILT_IN, VIEWS[pair.view]!).said,
+  }));
+};
+const said = [...saidOf(demoLibrary(), EXPECTED), ...saidOf(secondFlora(), EXPECTED_LOWLAND)];
+const missing = (holds: (pair: (typeof said)[number]) => boolean) =>
+  said.filter((pair) => !holds(pair)).map((pair) => `${pair.view} ${pair.a} ${pair.b}: ${pair.said.join()}`);
 
 test('the first mark said of a pair is one that a manual would name, in 85 of 100', () => {
-  const missed = said.filter(({ said: [first], marks }) => !marks.includes(first!));
-  expect({ share: share(({ said: [first], marks }) => marks.includes(first!)), missed }).toMatchObject({
-    share: expect.any(Number),
-  });
-  if (process.env['SHOW'])
-    console.log(missed.map((x) => `${x.view} ${x.a} ${x.b}: ${x.said} (${x.marks})`).join('\n'));
-  expect(share(({ said: [first], marks }) => marks.includes(first!))).toBeGreaterThanOrEqual(0.85);
+  const missed = missing(({ said: [first], marks }) => marks.includes(first!));
+  if (missed.length > 0.15 * said.length) throw new Error(missed.join('\n'));
 });
 
-test('one of the three that are said is, in 95 of 100', () =>
-  expect(share(({ said: three, marks }) => three.some((id) => marks.includes(id)))).toBeGreaterThanOrEqual(
-    0.95,
-  ));
+test('one of the three that are said is, in 95 of 100', () => {
+  const missed = missing(({ said: three, marks }) => three.some((id) => marks.includes(id)));
+  if (missed.length > 0.05 * said.length) throw new Error(missed.join('\n'));
+});

@@ -16,6 +16,7 @@ import { normalCdf, randomFrom, type Random } from '@hurrow/core/random';
 import { MEDIUM_VIEWS, type View } from '@hurrow/core/view';
 import { BUILT_IN } from '@hurrow/core/vocabulary';
 import { demoLibrary } from '../../demo/src/library.ts';
+import { secondFlora } from '../../demo/src/starters.ts';
 import type { Row } from './row.ts';
 
 const MATURE = { qualifiers: { plantAge: 'mature' } } as const;
@@ -29,8 +30,10 @@ const KEYS: [what: string, view: View][] = [
 
 /** What Hurrow says first: keys in five conditions, and how well the error of a pair is known. */
 export function judgement(): Row[] {
-  const list = readLibrary(demoLibrary()).profiles;
-  return [...KEYS.flatMap(([what, view]) => keyRows(list, what, view)), ...calibration(list)];
+  const [demo, second] = [demoLibrary(), secondFlora()].map((library) => readLibrary(library).profiles);
+  const keysOf = (list: readonly ProfiledTaxon[], name: string) =>
+    KEYS.flatMap(([what, view]) => keyRows(list, `${name}, ${what}`, view));
+  return [...keysOf(demo!, 'demo'), ...keysOf(second!, 'second flora'), ...calibration(demo!)];
 }
 
 function keyRows(list: readonly ProfiledTaxon[], what: string, view: View): Row[] {

@@ -1,10 +1,8 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { parse } from 'yaml';
 import type { Library, TaxonStatements } from '@hurrow/core/library';
-import { parseScore, type Qualifiers, type Score } from '@hurrow/core/score';
-import { parseArcs, type Calendar, type CalendarPart } from '@hurrow/core/season';
 import type { Caution, Taxon } from '@hurrow/core/taxon';
-import { BUILT_IN } from '@hurrow/core/vocabulary';
+import { calendarOf, scoresOf } from './taxonText.ts';
 
 const FOLDER = new URL('../library/', import.meta.url);
 
@@ -40,45 +38,15 @@ function readTaxon(file: string): TaxonStatements {
   const { scores, calendar, cautions, ...names } = parse(
     readFileSync(new URL(file, FOLDER), 'utf8'),
   ) as TaxonFile;
-  const arcs: Calendar = {};
-  for (const [part, text] of Object.entries(calendar)) {
-    const read = parseArcs(text);
-    if (!read.ok) throw new Error(`${file}: calendar ${part}: ${read.problem}`);
-    arcs[part as CalendarPart] = read.value;
-  }
   const taxon: Taxon = {
     ...names,
     rank: names.rank ?? 'species',
     synonyms: names.synonyms ?? [],
-    calendar: arcs,
+    calendar: calendarOf(calendar, file),
     cautions: cautions ?? [],
   };
-  const list = Object.entries(scores).flatMap(([sourceId, entries]) =>
-    Object.entries(entries).map(([key, text]): Score => {
-      const [, characterId, qualifierText] = /^(\S+)(?:\s+\[(.+)\])?$/.exec(key)!;
-      const character = BUILT_IN.get(characterId!);
-      if (!character) throw new Error(`${file}: there is no character “${characterId}”`);
-      const value = parseScore(asText(text), character);
-      if (!value.ok) throw new Error(`${file}: ${characterId}: ${value.problem}`);
-      return {
-        characterId: characterId!,
-        sourceId,
-        qualifiers: qualifiersOf(qualifierText),
-        value: value.value,
-      };
-    }),
-  );
-  return { taxon, scores: list };
+  return {
+    taxon,
+    scores: Object.entries(scores).flatMap(([sourceId, entries]) => scoresOf(entries, sourceId, file)),
+  };
 }
-
-/** YAML reads a bare yes or no as it stands, a number as a number. */
-const asText = (value: string | number | boolean) =>
-  value === true ? 'yes' : value === false ? 'no' : String(value);
-
-const qualifiersOf = (text: string | undefined): Qualifiers =>
-  Object.fromEntries(
-    (text ?? '')
-      .split(',')
-      .filter(Boolean)
-      .map((pair) => pair.trim().split('=')),
-  );

@@ -243,7 +243,7 @@ test('readings sum to one and have no zeros; evidence is symmetric and never neg
   );
 });
 
-/** Every combination of readings, organ by organ; of each organ three specimens in a hundred are odd. */
+/** Every combination of readings, organ by organ; of each organ two specimens in a hundred are odd. */
 function bruteForce(channels: readonly Channel[], a: number, b: number): number {
   const organs = new Map<string, [number, number][]>();
   for (const channel of channels) {
@@ -254,7 +254,7 @@ function bruteForce(channels: readonly Channel[], a: number, b: number): number 
       held.flatMap(([x, y]) => [...p].map((_, s): [number, number] => [x * p[s]!, y * q[s]!])),
     );
   }
-  const odd = 0.015;
+  const odd = 0.01;
   const all = [...organs.values()]
     .map((organ) =>
       organ.map(([x, y]): [number, number] => [(1 - odd) * x + odd * y, (1 - odd) * y + odd * x]),
@@ -396,7 +396,7 @@ describe('what is odd, open and a mark', () => {
       ...readingsOf([a, b], VOCABULARY, { ...VIEW, organs: ['twig', 'bark', 'leaf'] }).channels.values(),
     ].flat();
     const of = (organ: string) => channels.filter(({ character }) => character.organ === organ);
-    expect(idealReaderError(of('twig'), 0, 1)).toBeGreaterThan(0.0149);
+    expect(idealReaderError(of('twig'), 0, 1)).toBeGreaterThan(0.0099);
     expect(idealReaderError(channels, 0, 1)).toBeLessThan(0.005);
   });
   test('what is supporting says less than what is second with the same readings', () => {
@@ -409,7 +409,7 @@ describe('what is odd, open and a mark', () => {
         1,
       );
     };
-    expect(errorWith('supporting')).toBeGreaterThan(0.15);
+    expect(errorWith('supporting')).toBeGreaterThan(0.12);
     expect(errorWith('second')).toBeLessThan(0.03);
   });
 });

@@ -32,6 +32,10 @@ export const FRUIT = [
     { ...fruit, distance: 'arm', plain: 'kind of fruit', level: 'beginner', reading: 'plain' },
   ),
   measure('fruit.length', 'fruit or cone length', 'cm', { ...fruit, level: 'beginner' }),
+  measure('fruit.stalkLength', 'fruit stalk length', 'cm', {
+    ...fruit,
+    plain: 'length of the fruit’s stalk',
+  }),
   anyOf(
     'fruit.color',
     'ripe fruit color',

@@ -6,7 +6,7 @@ const MARKS = `
   leaf.composition leaf.lobing leaf.mixedLobing leaf.lobeTips leaf.teeth leaf.veins leaf.petioleSection leaf.glands leaf.sap
   needle.perBundle needle.sheath needle.section needle.tip needle.scar needle.bands needle.scaleSpray
   twig.arrangement twig.armature twig.wings twig.pith twig.needleScars
-  bud.terminal bud.shape bud.scales bud.resin bud.stalked
+  bud.shape bud.scales bud.stalked
   flower.type flower.showyBracts
   fruit.type fruit.samaraWing fruit.samaraAngle fruit.strobile fruit.huskSplit
   cone.attitude cone.fate cone.bract cone.armed acorn.cupCover acorn.fringe
@@ -38,12 +38,12 @@ const WITHIN: Record<string, string> = {
   Larix: 'twig.hair fruit.length needle.section',
   Picea: 'twig.hair bud.scaleTips cone.scaleTip fruit.length',
   Pinus: 'cone.thickEnd fruit.length needle.length bark.color',
-  Populus: 'leaf.shape leaf.lowerColor leaf.lowerHair',
+  Populus: 'bud.resin leaf.shape leaf.lowerHair',
   Prunus: 'leaf.shape leaf.apex leaf.odor',
-  Quercus: 'leaf.base leaf.lowerHair leaf.petioleLength twig.hair',
-  Salix: 'leaf.shape leaf.lowerHair leaf.lowerColor twig.hair',
-  Sorbus: 'bud.hair leaf.leaflets leaf.lowerHair leaf.shape',
-  Tilia: 'leaf.hairPlace leaf.lowerHair leaf.lowerColor twig.hair',
+  Quercus: 'fruit.stalkLength leaf.base leaf.lowerHair leaf.petioleLength twig.hair',
+  Salix: 'fruit.stalkLength leaf.shape leaf.lowerHair twig.hair',
+  Sorbus: 'bud.resin bud.hair leaf.leaflets leaf.lowerHair leaf.shape',
+  Tilia: 'leaf.hairPlace leaf.lowerHair twig.hair',
   Tsuga: 'needle.lie fruit.length',
   Ulmus: 'leaf.base leaf.upperFace bud.hair twig.hair',
 };
@@ -97,6 +97,7 @@ const SAID_NEXT = [
   'bud.stalked',
   'needle.section',
   'needle.scar',
+  'needle.bands',
   'leaf.petioleSection',
   'cone.bract',
   'cone.attitude',

@@ -24,12 +24,15 @@ export function ImportFile<Report extends ImportReport & { what?: string; also?:
   send: ask,
   example,
   accept = '.csv,.tsv,.txt,text/csv',
+  given,
   asksToReplace,
   onDone,
 }: {
   send(file: Importing): Promise<Report>;
   example: string;
   accept?: string;
+  /** A file that is chosen already: what it would do is shown at once. */
+  given?: { name: string; text: string };
   /** What is stored stays unless the person chooses to have it replaced: the words of that choice. */
   asksToReplace?: (count: number) => string;
   /** `here` is false where the page was left before the import had ended: then nothing may bring one back to it. */
@@ -44,7 +47,7 @@ export function ImportFile<Report extends ImportReport & { what?: string; also?:
   }, []);
   const [typed, setTyped] = useState('');
   /** A file too long to be looked over in a box. */
-  const [file, setFile] = useState<{ name: string; text: string }>();
+  const [file, setFile] = useState(given);
   const csv = file?.text ?? typed;
   /** What was said of a table; of another one it says nothing. */
   const [seen, setSeen] = useState<{ csv: string; report: Report }>();
@@ -59,6 +62,12 @@ export function ImportFile<Report extends ImportReport & { what?: string; also?:
         return false;
       },
     });
+  const asked = useRef(false);
+  useEffect(() => {
+    if (!given || asked.current) return;
+    asked.current = true;
+    void send(true);
+  });
   const choose = async (chosen: File | undefined) => {
     if (!chosen) return;
     const text = await textOfFile(chosen);

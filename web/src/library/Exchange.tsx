@@ -1,10 +1,12 @@
 import { App } from 'antd';
-import { useQueryClient } from '@tanstack/react-query';
-import { Link, useNavigate } from 'react-router';
-import { call } from '../app/api.ts';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { Link, useNavigate, useSearchParams } from 'react-router';
+import { call, messageOf } from '../app/api.ts';
 import { ImportFile } from '../app/ImportFile.tsx';
 import { useLibrary } from '../app/data.ts';
+import { Opening, Problem } from '../app/parts.tsx';
 import styles from './library.module.css';
+import { starterQuery } from './starters.ts';
 
 const EXAMPLE = `scientific name,family,common names,calendar.leaves,foliage.kind,leaf.shape,leaf.length,twig.arrangement
 Acer rubrum,Sapindaceae,"red maple, soft maple",1 May – 20 Oct,broad blade,ovate,6–10 cm,opposite
@@ -41,6 +43,10 @@ export default function Exchange({ courseId }: { courseId: string }) {
   const go = useNavigate();
   const { message } = App.useApp();
   const { library } = useLibrary();
+  const [search] = useSearchParams();
+  const begun = search.get('starter') ?? '';
+  const starter = useQuery(starterQuery(begun));
+  if (begun && starter.isPending) return <Opening>Fetching the starter library…</Opening>;
   return (
     <section className={styles['library-page']}>
       <h1>Import species</h1>
@@ -51,7 +57,10 @@ export default function Exchange({ courseId }: { courseId: string }) {
         score, a library bundle, SDD descriptions, or occurrence rows in Darwin Core. The kind of file is
         found out by itself.
       </p>
+      {starter.isError && <Problem>{messageOf(starter.error)}</Problem>}
       <ImportFile
+        key={begun}
+        {...(starter.data ? { given: starter.data } : {})}
         send={({ csv, dryRun }) => call('POST /api/library/import', { body: { csv, dryRun } })}
         example={EXAMPLE}
         accept=".csv,.tsv,.txt,.json,.xml,text/csv,application/json,application/xml"

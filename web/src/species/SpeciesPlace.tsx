@@ -8,6 +8,7 @@ import { messageOf } from '../app/api.ts';
 import { courseQuery, useLibrary } from '../app/data.ts';
 import { decoded } from '../app/decoded.ts';
 import { Profile } from './Profile.tsx';
+import { STARTERS } from '../library/starters.ts';
 import { SpeciesList } from './SpeciesList.tsx';
 import { Opening, Problem } from '../app/parts.tsx';
 import ui from '../app/parts.module.css';
@@ -119,10 +120,18 @@ function EmptyLibrary({ base }: { base: string }) {
     <section className={ui['page']}>
       <h1>The library is empty</h1>
       <p>
-        Begin with three species that your students mix up.{' '}
-        <Link to={`${base}/new`}>Enter a species by hand</Link>, organ by organ, or{' '}
+        Begin with a starter library, or with three species that your students mix up:{' '}
+        <Link to={`${base}/new`}>enter a species by hand</Link>, organ by organ, or{' '}
         <Link to={`${base}/exchange`}>import a table</Link> with one row a species.
       </p>
+      <ul>
+        {STARTERS.map(({ id, title, what }) => (
+          <li key={id}>
+            <Link to={`${base}/exchange?starter=${id}`}>Begin with {title}</Link>{' '}
+            <span className="quiet">{what}; you see what it would add first</span>
+          </li>
+        ))}
+      </ul>
       <p className="quiet">
         A dozen characters each are enough to draw them and to see what settles them. Then make a course under
         Course, plan a quiz under Quizzes, and read under Confusions who was taken for whom.
