@@ -263,13 +263,17 @@ function bruteForce(channels: readonly Channel[], a: number, b: number): number 
   return all.reduce((sum, [x, y]) => sum + Math.min(x, y), 0) / 2;
 }
 
+/** What joining readings of nearly the same ratio may cost: most where two taxa are all but the same. */
+const joining = (exact: number) => 0.002 + 0.02 * exact;
+
 test('the error of the ideal reader equals enumeration, and lies below its bound', () => {
   fc.assert(
     fc.property(anyTaxon, anyTaxon, (a, b) => {
       const readings = readingsOf([a, b], VOCABULARY, VIEW);
       const channels = [...readings.channels.values()].flat();
       const error = idealReaderError(channels, 0, 1);
-      expect(Math.abs(error - bruteForce(channels, 0, 1))).toBeLessThan(0.002);
+      const exact = bruteForce(channels, 0, 1);
+      expect(Math.abs(error - exact)).toBeLessThan(joining(exact));
       const held = channels.map((channel) => ({ channels: [channel] }));
       expect(error).toBeLessThanOrEqual(errorBound(held, 0, 1) + 0.002);
     }),
@@ -294,7 +298,8 @@ test('with too many combinations to go through, the convolution agrees with enum
         readings.channels.get('twig.steps') ?? [],
       ].flat();
       fc.pre(channels.reduce((product, channel) => product * channel.rows[0]!.length, 1) > 20_000);
-      expect(Math.abs(idealReaderError(channels, 0, 1) - bruteForce(channels, 0, 1))).toBeLessThan(0.002);
+      const exact = bruteForce(channels, 0, 1);
+      expect(Math.abs(idealReaderError(channels, 0, 1) - exact)).toBeLessThan(joining(exact));
     }),
     { numRuns: 12 },
   );
@@ -432,7 +437,7 @@ describe('deciding characters', () => {
         'twig.one': states([f === 'usually' ? 'p' : 'q', 'usually'], ['r', 'rarely']),
         'leaf.size': range(low, low * 1.2),
       });
-    const [a, b] = [weak('usually', 0.03), weak('rarely', 0.12)];
+    const [a, b] = [weak('usually', 0.03), weak('rarely', 0.08)];
     const found = contrast([a, b], a.taxon.id, b.taxon.id, VOCABULARY, VIEW);
     expect(found.deciding.length).toBeGreaterThan(1);
     expect(found.decidingError).toBeLessThanOrEqual(SETTLED_AT);
