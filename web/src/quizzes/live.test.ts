@@ -1,4 +1,4 @@
-import { howFar, NOTHING, told } from './live.ts';
+import { howFar, NOTHING, responseExample, told, toReplace } from './live.ts';
 
 const students = ['rowan', 'selma', 'tove'].map((id) => ({ id }));
 const quiz = { stations: [1, 2], state: 'open' };
@@ -18,4 +18,14 @@ test('how far a class is; a lost connection is said before anything old', () => 
   expect(howFar(NOTHING, students, quiz)).toMatch(/Asking/);
   expect(howFar({ ...live, line: 'lost' }, students, quiz)).toMatch(/may be old.*by itself/);
   expect(howFar({ ...live, line: 'ended' }, students, quiz)).toMatch(/may be old.*sign in again/);
+});
+
+test('the example of a response file has the parts of a name that are marked', () => {
+  expect(responseExample('common').split('\n')[0]).toBe('student,station,answer');
+  expect(responseExample('binomialFamily').split('\n')[0]).toBe('student,station,genus,epithet,family');
+});
+
+test('replacing one answer and several is said as such', () => {
+  expect(toReplace(1)).toMatch(/^Replace this stored answer;/);
+  expect(toReplace(3)).toMatch(/^Replace these 3 stored answers;/);
 });

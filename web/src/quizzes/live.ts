@@ -42,3 +42,13 @@ export function howFar(
   const said = `${done} of ${counted(students.length, 'student')} ${done === 1 ? 'has' : 'have'} answered every station, ${none} ${none === 1 ? 'has' : 'have'} not begun.`;
   return state === 'open' ? `${said} Changes appear as they come.` : said;
 }
+
+/** A table of responses as it may be imported: with the parts of a name that the marking asks for. */
+export const responseExample = (policy: string): string =>
+  policy === 'common'
+    ? 'student,station,answer\nRowan Achterberg,1,paper birch'
+    : 'student,station,genus,epithet,family\nRowan Achterberg,1,Betula,papyrifera,Betulaceae';
+
+/** The choice to replace answers that are stored already. */
+export const toReplace = (count: number): string =>
+  `Replace ${count === 1 ? 'this stored answer' : `these ${count} stored answers`}; both stay in the history`;

@@ -1,4 +1,4 @@
-import { freeTitle, stationOf, viewFor } from './planned.ts';
+import { freeTitle, planToBegin, stationOf, viewFor } from './planned.ts';
 
 test('a new station looks like the one before it, and shows an individual of its own', () => {
   const first = stationOf('abies-grandis', 288);
@@ -19,4 +19,27 @@ test('a title that another quiz has is not offered', () => {
   expect(freeTitle([])).toBe('Quiz 1');
   expect(freeTitle([{ title: 'Quiz 2' }])).toBe('Quiz 3');
   expect(freeTitle([{ title: 'Quiz 3' }, { title: 'Self-check' }])).toBe('Quiz 4');
+});
+
+test('a new plan is for today, with a station for each tree that was gathered', () => {
+  const plan = planToBegin(undefined, [{ title: 'Quiz 1' }], '2026-10-15', 'abies-grandis,,acer-glabrum');
+  expect(plan).toMatchObject({ title: 'Quiz 2', heldOn: '2026-10-15' });
+  expect(plan.stations.map(({ taxonId, view }) => [taxonId, view.day])).toEqual([
+    ['abies-grandis', 288],
+    ['acer-glabrum', 288],
+  ]);
+  expect(planToBegin(undefined, [], '2026-10-15', '').stations).toEqual([]);
+});
+test('a saved plan begins as it is saved, and carries nothing else of its stations', () => {
+  const station = { ...stationOf('abies-grandis', 288), asks: [], id: 's1', drawn: true, position: 1 };
+  const plan = planToBegin(
+    { title: 'Twigs', heldOn: '2026-10-20', stations: [station] } as unknown as Parameters<
+      typeof planToBegin
+    >[0],
+    [],
+    '2026-10-15',
+    'acer-glabrum',
+  );
+  expect(plan).toMatchObject({ title: 'Twigs', heldOn: '2026-10-20' });
+  expect(Object.keys(plan.stations[0]!).sort()).toEqual(['asks', 'medium', 'seed', 'taxonId', 'view']);
 });

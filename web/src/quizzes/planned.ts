@@ -1,3 +1,5 @@
+import type { Quiz } from '@hurrow/contract/quizzes';
+import { dayOfYear } from '@hurrow/core/season';
 import { MEDIUM_VIEWS, type Medium, type View } from '@hurrow/core/view';
 
 /** A station as it is being planned. */
@@ -42,3 +44,31 @@ export function freeTitle(quizzes: readonly { title: string }[]): string {
   while (quizzes.some((quiz) => quiz.title === `Quiz ${n}`)) n += 1;
   return `Quiz ${n}`;
 }
+
+/** What a plan begins with: the quiz as it is saved, or a new one today with a station for each tree that was gathered (ids with commas). */
+export const planToBegin = (
+  quiz: Pick<Quiz, 'title' | 'heldOn' | 'stations'> | undefined,
+  others: readonly { title: string }[],
+  today: string,
+  gathered: string,
+): Plan =>
+  quiz
+    ? {
+        title: quiz.title,
+        heldOn: quiz.heldOn,
+        stations: quiz.stations.map(({ taxonId, medium, view, asks, seed }) => ({
+          taxonId,
+          medium,
+          view,
+          asks,
+          seed,
+        })),
+      }
+    : {
+        title: freeTitle(others),
+        heldOn: today,
+        stations: gathered
+          .split(',')
+          .filter(Boolean)
+          .map((taxonId) => stationOf(taxonId, dayOfYear(today))),
+      };

@@ -1,0 +1,71 @@
+import { couplets, type Appraisal, type Key } from '@hurrow/core/key';
+import { listInWords } from '@hurrow/core/view';
+import styles from './contrast.module.css';
+import { weakestOf } from './keyed.ts';
+import keysStyles from './keys.module.css';
+
+/** What a key is worth, in sentences; beside it what it was worth before a change by hand. */
+export function KeyWorth({
+  made,
+  before,
+  name,
+}: {
+  made: { key: Key; appraisal: Appraisal };
+  before: Appraisal | undefined;
+  name(id: string): string;
+}) {
+  const { appraisal } = made;
+  const weakest = weakestOf(made);
+  const all = couplets(made.key).map(({ path }) => path.join());
+  const numberOf = (path: readonly number[]) => all.indexOf(path.join()) + 1;
+  const percent = (share: number) => `${Math.round(100 * share)} %`;
+  const questions = (a: Appraisal) => a.meanQuestions.toFixed(1);
+  return (
+    <div className={keysStyles['worth']}>
+      <p>
+        <strong>{questions(appraisal)} questions</strong> on average to a name, of {appraisal.taxa} taxa; no
+        key of two leads can do with fewer than {appraisal.bound.toFixed(1)}. Of beginners, who misread at
+        their usual rates, <strong>{percent(appraisal.right)}</strong> reach the right name (±{' '}
+        {percent(2 * appraisal.rightError)}).
+        {weakest &&
+          ` Most are lost at couplet ${weakest.couplet}: ${(100 * weakest.lost).toFixed(1)} % of all.`}
+        {before && (
+          <span
+            className={appraisal.right < before.right - 2 * before.rightError ? 'rust' : styles['settled']}
+          >
+            {' '}
+            Before the change: {questions(before)} questions, {percent(before.right)} right.
+          </span>
+        )}
+      </p>
+      {appraisal.together.length > 0 && (
+        <p className="gold">
+          Not told apart:{' '}
+          {appraisal.together
+            .slice(0, 3)
+            .map((ids) => listInWords(ids.map(name)))
+            .join('; ')}
+          {appraisal.together.length > 3 && `; and ${appraisal.together.length - 3} groups more`}.
+        </p>
+      )}
+      {appraisal.falseStatements.length > 0 && (
+        <p className="rust">
+          Not true of every tree below it:{' '}
+          {listInWords([
+            ...new Set(
+              appraisal.falseStatements.map(
+                ({ path, taxon }) => `couplet ${numberOf(path)} for ${name(taxon)}`,
+              ),
+            ),
+          ])}
+          .
+        </p>
+      )}
+      {appraisal.unreachable.length > 0 && (
+        <p className="rust">
+          Seldom reached though nobody errs: {listInWords(appraisal.unreachable.map(name))}.
+        </p>
+      )}
+    </div>
+  );
+}
