@@ -1,9 +1,10 @@
 import { Button } from 'antd';
 import { useEffect, useRef, useState } from 'react';
-import type { ImportReport } from '@hurrow/contract/reports';
 import { textOfFile } from './textOfFile.ts';
 import styles from './importFile.module.css';
-import { LinkButton, Notice, Problem } from './parts.tsx';
+import { ImportWould } from './ImportWould.tsx';
+import { takenBy, type SaidReport } from './imported.ts';
+import { LinkButton, Problem } from './parts.tsx';
 import { useSaving } from './useSaving.ts';
 
 /** What is sent: the text of a file, whether to say only what it would do, and whether to replace what is stored. */
@@ -13,14 +14,11 @@ export interface Importing {
   replace?: boolean;
 }
 
-/** Lines of what would be replaced that are shown one by one. */
-const MOST_LINES = 200;
-
 /** Characters up to which a file is shown as it would be pasted. */
 const SHOWN = 60_000;
 
 /** A file or pasted table, what importing it would do, and then doing it. What was chosen or typed stays on any error. */
-export function ImportFile<Report extends ImportReport & { what?: string; also?: string[] }>({
+export function ImportFile<Report extends SaidReport>({
   send: ask,
   example,
   accept = '.csv,.tsv,.txt,text/csv',
@@ -76,12 +74,7 @@ export function ImportFile<Report extends ImportReport & { what?: string; also?:
     say(undefined);
   };
   const replaced = report?.replaced ?? [];
-  const takes = report
-    ? report.added.length +
-      report.changed.length +
-      (report.also?.length ?? 0) +
-      (asksToReplace && replace ? replaced.length : 0)
-    : 0;
+  const takes = report ? takenBy(report, asksToReplace !== undefined && replace) : 0;
   return (
     <div className={styles['import-box']}>
       <p>
@@ -107,48 +100,17 @@ export function ImportFile<Report extends ImportReport & { what?: string; also?:
       />
       {problem && <Problem>{problem}</Problem>}
       {report && (
-        <Notice>
-          <p>
-            {takes === 0
-              ? 'There is nothing new in this file.'
-              : `Importing ${report.what ? `these, ${report.what},` : 'this'} would:`}
-          </p>
-          <ul>
-            {report.added.length > 0 && <li>add {report.added.join('; ')}</li>}
-            {report.changed.length > 0 && <li>change {report.changed.join('; ')}</li>}
-            {(report.also ?? []).map((line) => (
-              <li key={line}>{line}</li>
-            ))}
-            {replaced.slice(0, MOST_LINES).map((row) => (
-              <li key={`${row.line}${row.message}`} className="gold">
-                {row.line > 0 && `line ${row.line}: `}
-                {row.message}
-              </li>
-            ))}
-            {replaced.length > MOST_LINES && (
-              <li className="gold">and replace {replaced.length - MOST_LINES} more</li>
-            )}
-            {(report.unchanged ?? 0) > 0 && <li>leave {report.unchanged} as they are: they say the same</li>}
-            {report.ignored.length > 0 && <li>leave out {report.ignored.join('; ')}</li>}
-            {report.refused.map((row) => (
-              <li key={`${row.line}${row.message}`} className="rust">
-                {row.line > 0 ? `line ${row.line} refused: ` : 'refused: '}
-                {row.message}
-              </li>
-            ))}
-            {(report.unknown ?? []).map((row) => (
-              <li key={`${row.line}${row.message}`} className="gold">
-                line {row.line}: {row.message}
-              </li>
-            ))}
-          </ul>
-          {asksToReplace && replaced.length > 0 && (
-            <label>
-              <input type="checkbox" checked={replace} onChange={() => setReplace(!replace)} />{' '}
-              {asksToReplace(replaced.length)}
-            </label>
-          )}
-        </Notice>
+        <ImportWould
+          report={report}
+          takes={takes}
+          replacing={
+            asksToReplace && {
+              words: asksToReplace(replaced.length),
+              chosen: replace,
+              choose: () => setReplace(!replace),
+            }
+          }
+        />
       )}
       <Button disabled={!csv.trim()} loading={saving && !report} onClick={() => void send(true)}>
         See what it would do

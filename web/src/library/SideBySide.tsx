@@ -1,3 +1,5 @@
+import type { WholeCourse } from '@hurrow/contract/courses';
+import type { LibraryAnswer } from '@hurrow/contract/library';
 import { Button, Select } from 'antd';
 import { useQuery } from '@tanstack/react-query';
 import { useVirtualizer } from '@tanstack/react-virtual';
@@ -68,30 +70,7 @@ export default function SideBySide({ courseId }: { courseId: string }) {
           this course’s list only
         </label>
       </div>
-      {character && (
-        <Notice>
-          Editing {character.term}, as said by{' '}
-          <select
-            aria-label="Source of the scores"
-            value={column.source}
-            disabled={Object.keys(column.typed).length > 0}
-            onChange={(event) => column.ofSource(event.target.value)}
-          >
-            {library.sources.map((entry) => (
-              <option key={entry.id} value={entry.id}>
-                {entry.label}
-              </option>
-            ))}
-          </select>
-          . Enter goes down the list; an empty field withdraws the score.{' '}
-          <Button size="small" type="primary" loading={column.busy} onClick={column.save}>
-            Save
-          </Button>{' '}
-          <Button size="small" onClick={column.close}>
-            Leave without saving
-          </Button>
-        </Notice>
-      )}
+      {character && <Editing column={column} term={character.term} sources={library.sources} />}
       <BroughtBack at={column.broughtBack} onGiveUp={column.close} />
       {column.problem && <Problem>{column.problem}</Problem>}
       <div className={styles['frame']} ref={frame}>
@@ -116,36 +95,16 @@ export default function SideBySide({ courseId }: { courseId: string }) {
             {items.map((row) => {
               const profiled = rowsShown[row.index]!;
               return (
-                <tr key={profiled.taxon.id} data-index={row.index} ref={rows.measureElement}>
-                  <th scope="row">
-                    <Link to={`/c/${courseId}/species/${profiled.taxon.id}`}>
-                      {commonName(profiled.taxon)}
-                    </Link>
-                    <br />
-                    <Latin names={profiled.taxon} />
-                  </th>
-                  {characters.map((entry) => (
-                    <td key={entry.id}>
-                      {entry === character ? (
-                        <Cell
-                          character={entry}
-                          label={`${entry.term} of ${commonName(profiled.taxon)}`}
-                          text={
-                            column.typed[profiled.taxon.id] ?? held(column.heldBy(profiled.taxon.id), entry)
-                          }
-                          onType={(text) => column.type(profiled.taxon.id, text)}
-                        />
-                      ) : (
-                        <Said
-                          profiled={profiled}
-                          character={entry}
-                          audience={course?.audience}
-                          units={course?.units}
-                        />
-                      )}
-                    </td>
-                  ))}
-                </tr>
+                <Row
+                  key={profiled.taxon.id}
+                  index={row.index}
+                  measure={rows.measureElement}
+                  profiled={profiled}
+                  to={`/c/${courseId}/species/${profiled.taxon.id}`}
+                  characters={characters}
+                  column={column}
+                  course={course}
+                />
               );
             })}
             {after > 0 && <tr style={{ height: after }} />}
@@ -153,6 +112,88 @@ export default function SideBySide({ courseId }: { courseId: string }) {
         </table>
       </div>
     </section>
+  );
+}
+
+type Column = ReturnType<typeof useColumn>;
+
+/** What is said while a column is edited, and its end. */
+function Editing({
+  column,
+  term,
+  sources,
+}: {
+  column: Column;
+  term: string;
+  sources: LibraryAnswer['sources'];
+}) {
+  return (
+    <Notice>
+      Editing {term}, as said by{' '}
+      <select
+        aria-label="Source of the scores"
+        value={column.source}
+        disabled={Object.keys(column.typed).length > 0}
+        onChange={(event) => column.ofSource(event.target.value)}
+      >
+        {sources.map((entry) => (
+          <option key={entry.id} value={entry.id}>
+            {entry.label}
+          </option>
+        ))}
+      </select>
+      . Enter goes down the list; an empty field withdraws the score.{' '}
+      <Button size="small" type="primary" loading={column.busy} onClick={column.save}>
+        Save
+      </Button>{' '}
+      <Button size="small" onClick={column.close}>
+        Leave without saving
+      </Button>
+    </Notice>
+  );
+}
+
+/** One taxon with what is said of each character; the column that is edited has a field. */
+function Row({
+  index,
+  measure,
+  profiled,
+  to,
+  characters,
+  column,
+  course,
+}: {
+  index: number;
+  measure: (row: HTMLTableRowElement | null) => void;
+  profiled: ProfiledTaxon;
+  to: string;
+  characters: readonly Character[];
+  column: Column;
+  course: Pick<WholeCourse, 'audience' | 'units'> | undefined;
+}) {
+  const { taxon } = profiled;
+  return (
+    <tr data-index={index} ref={measure}>
+      <th scope="row">
+        <Link to={to}>{commonName(taxon)}</Link>
+        <br />
+        <Latin names={taxon} />
+      </th>
+      {characters.map((entry) => (
+        <td key={entry.id}>
+          {entry === column.character ? (
+            <Cell
+              character={entry}
+              label={`${entry.term} of ${commonName(taxon)}`}
+              text={column.typed[taxon.id] ?? held(column.heldBy(taxon.id), entry)}
+              onType={(text) => column.type(taxon.id, text)}
+            />
+          ) : (
+            <Said profiled={profiled} character={entry} audience={course?.audience} units={course?.units} />
+          )}
+        </td>
+      ))}
+    </tr>
   );
 }
 
