@@ -144,38 +144,54 @@ function Ranked({ a, b, view, audience, units, found }: ContrastProps & { found:
           )}
         </tbody>
       </table>
-      <p className="quiet">
-        {found.ranked.length > 8 && (
-          <>
-            <LinkButton onClick={() => setAll(!all)}>
-              {all ? 'Only the strongest' : `All ${found.ranked.length}`}
-            </LinkButton>
-            .{' '}
-          </>
-        )}
-        {found.agreeing.length > 0 && <>They agree in {listInWords(found.agreeing.map(name))}. </>}
-        {found.seconded.length > 0 && (
-          <>
-            Saying nearly the same as a stronger one:{' '}
-            {found.seconded.map(({ characterId, by }) => `${name(characterId)} (${name(by)})`).join(', ')}
-            .{' '}
-          </>
-        )}
-        {found.gaps.length > 0 && (
-          <>
-            Scored for one only:{' '}
-            {found.gaps
-              .map(
-                ({ characterId, missing }) =>
-                  `${name(characterId)} (not for ${commonName((missing === 'a' ? a : b).taxon)})`,
-              )
-              .join(', ')}
-            .{' '}
-          </>
-        )}
-        The longer a bar, the more surely that character alone tells the two apart.
-      </p>
+      <Besides a={a} b={b} found={found} name={name} all={all} onAll={() => setAll(!all)} />
     </>
+  );
+}
+
+/** Below the table: more of it, what agrees, what says the same, and what only one is scored for. */
+function Besides({
+  a,
+  b,
+  found,
+  name,
+  all,
+  onAll,
+}: Pick<ContrastProps, 'a' | 'b'> & {
+  found: Contrast;
+  name(id: string): string;
+  all: boolean;
+  onAll(): void;
+}) {
+  return (
+    <p className="quiet">
+      {found.ranked.length > 8 && (
+        <>
+          <LinkButton onClick={onAll}>{all ? 'Only the strongest' : `All ${found.ranked.length}`}</LinkButton>
+          .{' '}
+        </>
+      )}
+      {found.agreeing.length > 0 && <>They agree in {listInWords(found.agreeing.map(name))}. </>}
+      {found.seconded.length > 0 && (
+        <>
+          Saying nearly the same as a stronger one:{' '}
+          {found.seconded.map(({ characterId, by }) => `${name(characterId)} (${name(by)})`).join(', ')}.{' '}
+        </>
+      )}
+      {found.gaps.length > 0 && (
+        <>
+          Scored for one only:{' '}
+          {found.gaps
+            .map(
+              ({ characterId, missing }) =>
+                `${name(characterId)} (not for ${commonName((missing === 'a' ? a : b).taxon)})`,
+            )
+            .join(', ')}
+          .{' '}
+        </>
+      )}
+      The longer a bar, the more surely that character alone tells the two apart.
+    </p>
   );
 }
 
