@@ -18,7 +18,7 @@ export const OF_LOOKALIKES = [
   ['lookalikes?taxa=', 'Your class mixes up'],
   ['lookalikes?taxa=abies-grandis,abies-lasiocarpa', 'strongest first'],
   ['lookalikes/map', 'The hard pairs'],
-  ['lookalikes/marks', 'one thing to remember'],
+  ['lookalikes/marks', 'Print this list'],
   ['lookalikes/keys?only=abies-grandis,abies-lasiocarpa,acer-glabrum', 'Keep this key'],
   ['lookalikes/rules', 'What the list proposes'],
   ['lookalikes/identify', 'What it can be'],

@@ -99,17 +99,23 @@ test('a response file of one’s own class leads to a finding, and down to a sin
   await place(page, 'Confusions');
   await expect(page.getByText('The answers are imported.')).toBeVisible();
   expect(page.url()).toContain('/confusions');
-  const finding = page.locator('[class*="findings_"] > li').first();
-  await expect(finding).toContainText(/fir/, { timeout: 60_000 });
+  // Eight stations suggest, and do not say for sure: what they suggest is folded away.
+  await page.getByText(/smaller or less sure/).click({ timeout: 60_000 });
+  const finding = page
+    .locator('[class*="findings_"] > li')
+    .filter({ has: page.getByRole('button', { name: /the \d+ answers$/ }) })
+    .filter({ hasText: 'fir' })
+    .first();
+  await expect(finding).toBeVisible({ timeout: 60_000 });
   await expect(finding).toContainText('of 26');
   await finding.getByRole('button', { name: /^See the \d+ answers$/ }).click();
-  await expect(finding).toContainText('First look, station 7');
+  await expect(finding).toContainText(/First look, station \d/);
   const single = finding.locator('[class*="answers-behind_"] a').filter({ hasText: 'abies' }).first();
   await expect(single).toHaveText(/“abies (grandis|lasiocarpa)”/);
   await single.click();
   await expect(page.getByRole('heading', { name: /fir or .*fir\?/ })).toBeVisible();
   await expect(page.getByRole('complementary', { name: 'The answers behind it' })).toContainText(
-    'Ada Tarn wrote “abies grandis”',
+    /Tarn wrote “abies (grandis|lasiocarpa)”/,
   );
 });
 
@@ -128,7 +134,7 @@ test('the demo’s planted characters and pairs come out first; the resolved pai
     'White bands',
   ]);
   // Nothing graver than the interval bears: nobody knows yet that the buds are hardly looked at.
-  expect(first).toContain('Bud length: perhaps overlooked');
+  expect(first).toContain('Bud length: used too little');
   // Asked to look, they read the bands well and the shape of a leaf badly: truths.yaml.
   await expect(page.locator('[class*="findings_"] li', { hasText: 'White bands' })).toContainText(
     'it is overlooked, not misread',
@@ -154,12 +160,14 @@ test('the demo’s planted characters and pairs come out first; the resolved pai
   await expect(page.getByRole('heading', { name: /\?$/ })).toBeVisible();
 });
 
-test('an unfair station is left out of the figures, and taken in again', async ({ page }) => {
+test('a strained station is left out of the figures, and taken in again', async ({ page }) => {
   await hurrow.enter(page, 'instructor');
   await place(page, 'Confusions');
+  await part(page, 'Stations');
+  const strained = page.getByRole('row').filter({ hasText: 'strained' }).first();
+  await strained.getByRole('button', { name: 'Leave out' }).click({ timeout: 60_000 });
+  await part(page, 'What to teach next');
   const unfair = page.locator('[class*="not-their-fault_"]');
-  await expect(unfair).toContainText('could be named by an ideal reader in', { timeout: 60_000 });
-  await unfair.getByRole('button', { name: 'Leave it out' }).click();
   await expect(page.getByText('1 station left out')).toBeVisible();
   await expect(unfair).toContainText('is left out of all figures here', { timeout: 60_000 });
   await unfair.getByRole('button', { name: 'Take it in again' }).click();
