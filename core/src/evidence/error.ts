@@ -12,7 +12,7 @@ export const verdictOf = (error: number): Verdict =>
 
 /**
  * Error of the ideal reader between taxa a and b from all channels given, both taxa equally likely: half the overlap of the
- * joint distributions, `Pe = ½·E_a[min(1, e^−Λ)]` with Λ = Σ ln P(s|a)/P(s|b) over the organs (`organRatios`), of which each may be odd.
+ * joint distributions, `Pe = ½·E_a[min(1, e^−Λ)]` with Λ = Σ ln P(s|a)/P(s|b) over the organs (`organs.ts`), of which each may be odd.
  * Where the date leaves open whether the specimens are in leaf, over both conditions: in leaf all channels speak, bare those that are
  * on no leaf; which of the two it is, is seen with either. Between 0 and ½; ½ where nothing is known.
  */
