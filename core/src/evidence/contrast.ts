@@ -11,7 +11,8 @@ import {
 import { midMonth, MONTHS } from '../season/index.ts';
 import { pairEvidence, spokenFor, type CharacterEvidence } from './bhattacharyya.ts';
 import { errorFloor, idealReaderError, pairError, SETTLED_AT, verdictOf, type Verdict } from './error.ts';
-import { readingsOf, type ProfiledTaxon, type ReadingOptions, type Readings, lacking } from './readings.ts';
+import type { ProfiledTaxon, ReadingOptions } from './profiled.ts';
+import { readingsOf, type Readings, lacking } from './readings.ts';
 
 /** Below this a character says nothing worth showing: the two taxa agree in it. Nats. */
 export const AGREES_BELOW = 0.05;

@@ -12,7 +12,8 @@ import {
   TELLS,
 } from './contrast.ts';
 import { idealReaderError, pairError, SETTLED_AT, verdictOf, type Verdict } from './error.ts';
-import { readingsOf, type ProfiledTaxon, type ReadingOptions } from './readings.ts';
+import type { ProfiledTaxon, ReadingOptions } from './profiled.ts';
+import { readingsOf } from './readings.ts';
 
 export interface ContrastOfSeveral {
   /** The verdict of the pair that is hardest to tell apart. */

@@ -1,5 +1,6 @@
 import { coefficientBound, coefficientFloor, sharedMass } from './organs.ts';
-import { LEAVES_PRESENT, type Channel } from './readings.ts';
+import { LEAVES_PRESENT } from './leaves.ts';
+import type { Channel } from './readings.ts';
 
 export type Verdict = 'settled' | 'doubtful' | 'not settled';
 

@@ -3,7 +3,8 @@ import type { View } from '../view/index.ts';
 import { spokenFor } from './bhattacharyya.ts';
 import { evidenceTaken } from './contrast.ts';
 import { idealReaderError, quickVerdict, SETTLED_AT } from './error.ts';
-import { lacking, readingsOf, type Channel, type ProfiledTaxon, type ReadingOptions } from './readings.ts';
+import type { ProfiledTaxon, ReadingOptions } from './profiled.ts';
+import { lacking, readingsOf, type Channel } from './readings.ts';
 
 /** A character that some taxa of a list lack, and what scoring it could be worth. */
 export interface Gap {

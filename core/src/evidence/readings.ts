@@ -1,41 +1,23 @@
-import {
-  hopkinsDelay,
-  inArc,
-  leafShare,
-  partPresent,
-  shiftCalendar,
-  type Calendar,
-  type Place,
-} from '../season/index.ts';
+import { hopkinsDelay, inArc, partPresent, shiftCalendar } from '../season/index.ts';
 import {
   admits,
-  qualifierKey,
   stateWeights,
   YES_SHARE,
   type AdoptedScore,
   type RangeValue,
   type ScoreValue,
 } from '../score/index.ts';
-import type { Taxon } from '../taxon/index.ts';
 import { perceivable, type View } from '../view/index.ts';
 import { applies, type Character, type Vocabulary } from '../vocabulary/index.ts';
+import { leafyShare, LEAVES_PRESENT, NEEDLE_SCARS } from './leaves.ts';
 import { countPmf, rangeModel, gridFor, measurePmf, type Grid } from './numbers.ts';
-
-/** A taxon with its adopted scores: what every computation of the heart works on. */
-export interface ProfiledTaxon {
-  taxon: Taxon;
-  scores: AdoptedScore[];
-}
-
-/** How often a state is misread: by an expert taking care, by a beginner, or never ("exact": what the scores themselves say). */
-export type Reader = 'careful' | 'novice' | 'exact';
-
-export interface ReadingOptions {
-  reader?: Reader;
-  /** Where the calendars were recorded and where the view is; without both, calendars are used as they stand. */
-  reference?: Place;
-  site?: Place;
-}
+import {
+  isDeciduous,
+  scoresInView,
+  type ProfiledTaxon,
+  type Reader,
+  type ReadingOptions,
+} from './profiled.ts';
 
 /**
  * One thing that can be read, with its distribution of readings for each taxon. A one-of character, a number or a flag is
@@ -66,14 +48,6 @@ export interface Readings {
   /** For each taxon the characters that are visible and apply but have no score: gaps in the library. */
   gaps: string[][];
 }
-
-export const isDeciduous = (profiled: ProfiledTaxon): boolean =>
-  profiled.scores.some(
-    (score) =>
-      score.characterId === 'habit.persistence' &&
-      score.value.kind === 'states' &&
-      score.value.states[0]?.state === 'deciduous',
-  );
 
 /**
  * The distribution of readings of every visible character, for every taxon of a list, in one view (docs/method.md, Evidence).
@@ -152,10 +126,6 @@ export function lacking(
   return undefined;
 }
 
-/** Characters that are worked out and never scored. */
-export const LEAVES_PRESENT = 'foliage.present';
-const NEEDLE_SCARS = 'twig.needleScars';
-
 const NO_SCORES: AdoptedScore[] = [];
 
 function groupByCharacter(scores: readonly AdoptedScore[]): Map<string, AdoptedScore[]> {
@@ -184,99 +154,6 @@ export const couldShow = (character: Character, { scores }: ProfiledTaxon): bool
 /** A gap counts only where the governing character is known, so that a conifer is not said to lack leaf teeth. */
 const couldBeScored = (character: Character, scores: Map<string, AdoptedScore[]>): boolean =>
   applies(character, (governor) => scores.has(governor), false);
-
-function hasQualifiers({ qualifiers }: AdoptedScore): boolean {
-  for (const name in qualifiers) if (qualifiers[name as keyof typeof qualifiers]) return true;
-  return false;
-}
-
-/**
- * The scores that hold under the qualifiers of the view: those that contradict it are out, of the rest the ones that
- * match it most closely stay. Several may stay (male and female catkins, the view silent); they are then mixed.
- */
-export function scoresInView(
-  scores: readonly AdoptedScore[],
-  view: Pick<View, 'qualifiers'>,
-): AdoptedScore[] {
-  if (scores.every((score) => !hasQualifiers(score))) return [...scores];
-  const fitting = scores
-    .map((score) => {
-      const entries = Object.entries(score.qualifiers).filter(([, value]) => value);
-      const asked = entries.filter(([name]) => view.qualifiers[name as keyof typeof view.qualifiers]);
-      const contradicts = asked.some(
-        ([name, value]) => view.qualifiers[name as keyof typeof view.qualifiers] !== value,
-      );
-      return { score, matches: asked.length, contradicts };
-    })
-    .filter((entry) => !entry.contradicts);
-  const best = Math.max(...fitting.map((entry) => entry.matches));
-  return fitting
-    .filter((entry) => entry.matches === best)
-    .map((entry) => entry.score)
-    .sort((a, b) => qualifierKey(a.qualifiers).localeCompare(qualifierKey(b.qualifiers)));
-}
-
-/** What a share of trees in leaf this near to none or all is taken for. */
-const HARDLY_ANY = 0.02;
-
-/**
- * Share of a taxon's specimens that are in leaf in a view: as the view says, else by its calendar. A view that shows leaves and
- * neither twig nor crown is of a leaf: whoever may have one then shows one.
- */
-export function leafyShare(
-  calendar: Calendar,
-  deciduous: boolean,
-  { leaves, day, organs }: Pick<View, 'leaves' | 'day' | 'organs'>,
-): number {
-  if (leaves === 'on') return 1;
-  const share = leafShare(calendar, deciduous, day);
-  if (leaves === 'off') return isEvergreen(calendar, deciduous) ? 1 : 0;
-  if (share < HARDLY_ANY) return 0;
-  if (share > 1 - HARDLY_ANY) return 1;
-  return organs.some((organ) => organ === 'twig' || organ === 'bud' || organ === 'habit') ? share : 1;
-}
-
-/** Between these shares a date leaves open whether a specimen is in leaf. */
-const OPEN_BETWEEN: [number, number] = [0.05, 0.95];
-
-/**
- * The taxa of a list of which the date of a view leaves open whether a specimen is in leaf, by id: near leaf-out and leaf fall. None where the
- * view says the condition itself.
- */
-export const openInLeaf = (
-  list: readonly ProfiledTaxon[],
-  view: View,
-  options: ReadingOptions = {},
-): string[] =>
-  leafyShares(list, view, options).flatMap((share, t) =>
-    share > OPEN_BETWEEN[0] && share < OPEN_BETWEEN[1] ? [list[t]!.taxon.id] : [],
-  );
-
-const leafyShares = (list: readonly ProfiledTaxon[], view: View, { reference, site }: ReadingOptions) => {
-  const delay = reference && site ? hopkinsDelay(reference, site) : 0;
-  return list.map((profiled) =>
-    leafyShare(shiftCalendar(profiled.taxon.calendar, delay), isDeciduous(profiled), view),
-  );
-};
-
-/** A view in one condition: as it says, else the one that most specimens are in of those that the date leaves open. */
-export function inOneCondition(
-  list: readonly ProfiledTaxon[],
-  view: View,
-  options: ReadingOptions = {},
-): View {
-  if (view.leaves) return view;
-  const open = leafyShares(list, view, options).filter(
-    (share) => share > OPEN_BETWEEN[0] && share < OPEN_BETWEEN[1],
-  );
-  if (open.length === 0) return view;
-  const mean = open.reduce((sum, share) => sum + share, 0) / open.length;
-  return { ...view, leaves: mean >= 0.5 ? 'on' : 'off' };
-}
-
-/** Is it in leaf in the midst of winter as in summer? */
-const isEvergreen = (calendar: Calendar, deciduous: boolean): boolean =>
-  [15, 196].every((day) => leafShare(calendar, deciduous, day) > 0.5);
 
 /** Whether leaves are on the tree, as a character of its own. */
 function ofLeaves(character: Character, leafy: Float64Array, reader: Reader, open: boolean): Channel {

@@ -4,7 +4,8 @@ import { spokenFor, type CharacterEvidence } from './bhattacharyya.ts';
 import { evidenceTaken, lookingCost } from './contrast.ts';
 import { cheapestHit } from './hittingSet.ts';
 import { errorBound, errorFloor, pairError, SETTLED_AT } from './error.ts';
-import { readingsOf, type ProfiledTaxon, type ReadingOptions, type Readings } from './readings.ts';
+import type { ProfiledTaxon, ReadingOptions } from './profiled.ts';
+import { readingsOf, type Readings } from './readings.ts';
 
 export interface SinglesOut {
   taxonId: string;
