@@ -9,5 +9,6 @@ export { derivedShare, inOneCondition, leafyShare, LEAVES_PRESENT, openInLeaf } 
 export * from './profiled.ts';
 export { ratioOfReadings } from './organs.ts';
 export * from './readings.ts';
+export * from './saying.ts';
 export * from './singlesOut.ts';
 export { BY_EYE } from './numbers.ts';

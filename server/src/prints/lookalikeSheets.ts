@@ -1,7 +1,14 @@
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces.js';
-import { contrastOf, scoresInView, type ProfiledTaxon } from '@hurrow/core/evidence';
+import {
+  contrast,
+  contrastOf,
+  saidLines,
+  shownInWords,
+  type ProfiledTaxon,
+  type Wording,
+} from '@hurrow/core/evidence';
 import { keyLines, type Key } from '@hurrow/core/key';
-import { characterName, valueInWords } from '@hurrow/core/score';
+import { characterName } from '@hurrow/core/score';
 import { dayLabel, type Place } from '@hurrow/core/season';
 import { contrastPlate, drawingToSvg, pathsToSvg, STATE_FRAME, statePicture } from '@hurrow/core/specimen';
 import { commonName, scientificName } from '@hurrow/core/taxon';
@@ -42,13 +49,8 @@ export function contrastSheet(
     view,
     options,
   );
-  const says = (profiled: ProfiledTaxon, id: string) =>
-    scoresInView(
-      profiled.scores.filter((score) => score.characterId === id),
-      view,
-    )
-      .map((score) => valueInWords(score.value, vocabulary.get(id)!, audience, units))
-      .join(' | ');
+  const wording: Wording = { ...options, view };
+  const says = (profiled: ProfiledTaxon, id: string) => shownInWords(profiled, vocabulary.get(id)!, wording);
   const name = (id: string) => characterName(vocabulary.get(id)!, audience);
   const plates = contrastPlate(chosen, vocabulary, view, {
     width: 1000,
@@ -80,14 +82,7 @@ export function contrastSheet(
       ...(sureWay
         ? [{ text: [{ text: 'The sure way: ', bold: true }, sureWay], margin: [0, 0, 0, 4] } as Content]
         : []),
-      ...(found.deciding.length
-        ? [
-            {
-              text: [{ text: 'Look at ', bold: true }, listInWords(found.deciding.map(name)), '.'],
-              margin: [0, 0, 0, 6],
-            } as Content,
-          ]
-        : []),
+      ...looking(list, chosen, found.deciding.map(name), wording),
       { svg: inSans(drawingToSvg(plates.drawing, title)), width: 515, margin: [0, 0, 0, 8] },
       {
         layout: RULED,
@@ -106,6 +101,30 @@ export function contrastSheet(
       ...cautions(chosen),
     ],
   };
+}
+
+/** What to look at: of two, as the screen says it, with what either shows; of more, the characters that decide. */
+function looking(
+  list: readonly ProfiledTaxon[],
+  chosen: readonly ProfiledTaxon[],
+  deciding: readonly string[],
+  wording: Wording,
+): Content[] {
+  const [a, b] = chosen as [ProfiledTaxon, ProfiledTaxon];
+  if (chosen.length > 2)
+    return deciding.length
+      ? [{ text: [{ text: 'Look at ', bold: true }, listInWords(deciding), '.'], margin: [0, 0, 0, 6] }]
+      : [];
+  const { view, vocabulary } = wording;
+  const found = contrast(list, a.taxon.id, b.taxon.id, vocabulary, view, wording);
+  return saidLines(found, a, b, wording).map(({ lead, character, shows }): Content => ({
+    text: [
+      `${lead} `,
+      { text: character, bold: true },
+      `: ${shows[0]} in ${commonName(a.taxon)}, ${shows[1]} in ${commonName(b.taxon)}.`,
+    ],
+    margin: [0, 0, 0, 3],
+  }));
 }
 
 /** A key, bracketed or indented, with a small drawing of the state on each lead that has one. */

@@ -1,12 +1,20 @@
 import { useMemo, useState } from 'react';
-import { contrast, remedies, type Contrast, type ProfiledTaxon } from '@hurrow/core/evidence';
+import {
+  contrast,
+  remedies,
+  saidLines,
+  settlingInWords,
+  shownInWords,
+  type Contrast,
+  type ProfiledTaxon,
+  type Wording,
+} from '@hurrow/core/evidence';
 import { characterName } from '@hurrow/core/score';
 import { dayLabel, type Place } from '@hurrow/core/season';
 import { commonName } from '@hurrow/core/taxon';
 import { listInWords } from '@hurrow/core/view';
 import { useVocabulary } from '../app/data.ts';
 import { ContrastFigure } from './ContrastFigure.tsx';
-import { shownInWords } from './shown.ts';
 import { SureWay } from './SureWay.tsx';
 import type { ContrastProps } from './contrastProps.ts';
 import { YearStrip } from './YearStrip.tsx';
@@ -28,6 +36,7 @@ export function ContrastView(props: ContrastProps) {
     () => contrast(list, a.taxon.id, b.taxon.id, vocabulary, view, options),
     [list, a, b, view, options, vocabulary],
   );
+  const wording = { ...options, view, vocabulary, audience: props.audience, units: props.units };
   const both = useMemo(() => [a, b], [a, b]);
   return (
     <div className={styles['contrast']}>
@@ -35,46 +44,37 @@ export function ContrastView(props: ContrastProps) {
         <SureWay {...props} ranked={found.ranked.map(({ characterId }) => characterId)} options={options} />
       )}
       <Verdict found={found} day={view.day} />
-      <Saying {...props} found={found} />
+      <Saying {...props} found={found} wording={wording} />
       <ContrastFigure {...props} taxa={both} deciding={found.said} />
       <YearStrip {...props} options={options} />
-      <Ranked {...props} found={found} />
+      <Ranked {...props} found={found} wording={wording} />
       {found.verdict !== 'settled' && <Remedies {...props} options={options} />}
     </div>
   );
 }
 
-/** What a teacher says of the two: look at one thing, confirm by others, each with what either tree shows. */
-function Saying({ a, b, view, audience, units, found }: ContrastProps & { found: Contrast }) {
-  const vocabulary = useVocabulary();
+/** What a teacher says of the two, and how far it settles them. */
+function Saying({ a, b, found, wording }: ContrastProps & { found: Contrast; wording: Wording }) {
+  const settling = settlingInWords(found, wording);
   if (found.said.length === 0) return null;
-  const shows = (profiled: ProfiledTaxon, id: string) =>
-    shownInWords(profiled, vocabulary.get(id)!, view, audience, units);
   return (
     <div className={styles['deciding']}>
       <ol className={styles['saying']}>
-        {found.said.map((id, i) => (
-          <li key={id}>
-            {SAID_AS[i]} <strong>{characterName(vocabulary.get(id)!, audience)}</strong>: {shows(a, id)} in{' '}
-            {commonName(a.taxon)}, {shows(b, id)} in {commonName(b.taxon)}
+        {saidLines(found, a, b, wording).map(({ lead, character, shows }) => (
+          <li key={character}>
+            {lead} <strong>{character}</strong>: {shows[0]} in {commonName(a.taxon)}, {shows[1]} in{' '}
+            {commonName(b.taxon)}
           </li>
         ))}
       </ol>
-      {found.deciding.length > 0 && (
+      {settling && (
         <p className="quiet">
-          {found.deciding.length === 1
-            ? 'The first settles it alone'
-            : found.deciding.length === 2
-              ? 'The first two settle it together'
-              : `These ${found.deciding.length} settle it together`}
-          , with {percent(found.decidingError)} error.
+          {settling}, with {percent(found.decidingError)} error.
         </p>
       )}
     </div>
   );
 }
-
-const SAID_AS = ['Look at the', 'Confirm by the', 'Then by the'];
 
 function Verdict({ found, day }: { found: Contrast; day: number }) {
   const tone = { settled: styles['settled'], doubtful: 'gold', 'not settled': 'rust' }[found.verdict];
@@ -97,14 +97,11 @@ function Verdict({ found, day }: { found: Contrast; day: number }) {
   );
 }
 
-function Ranked({ a, b, view, audience, units, found }: ContrastProps & { found: Contrast }) {
+function Ranked({ a, b, found, wording }: ContrastProps & { found: Contrast; wording: Wording }) {
   const [all, setAll] = useState(false);
-  const vocabulary = useVocabulary();
+  const { vocabulary, audience } = wording;
   const name = (id: string) => characterName(vocabulary.get(id)!, audience);
-  const says = (profiled: ProfiledTaxon, id: string) => {
-    const character = vocabulary.get(id)!;
-    return character.derived ? '' : shownInWords(profiled, character, view, audience, units);
-  };
+  const says = (profiled: ProfiledTaxon, id: string) => shownInWords(profiled, vocabulary.get(id)!, wording);
   const strongest = Math.max(2, found.ranked[0]?.evidence ?? 0);
   const rows = all ? found.ranked : found.ranked.slice(0, 8);
   return (

@@ -1,7 +1,7 @@
 import { conditionInWords } from '@hurrow/core/condition';
-import { scoresInView, type ProfiledTaxon, type SinglesOut } from '@hurrow/core/evidence';
+import { shownInWords, type ProfiledTaxon, type SinglesOut } from '@hurrow/core/evidence';
 import { borneOut, type Remembered } from '@hurrow/core/recap';
-import { characterName, valueInWords } from '@hurrow/core/score';
+import { characterName } from '@hurrow/core/score';
 import { commonName } from '@hurrow/core/taxon';
 import { listInWords } from '@hurrow/core/view';
 import { counted } from '@hurrow/core/words';
@@ -77,12 +77,9 @@ export const printedRows = (rows: readonly Recalled[]) =>
 function markInWords(id: string, profiled: ProfiledTaxon | undefined, said: Said): string {
   const character = said.vocabulary.get(id)!;
   const [audience, units] = wordsFor(said);
-  const shown = scoresInView(
-    profiled?.scores.filter((score) => score.characterId === id) ?? [],
-    said.setting.view,
-  )
-    .map((score) => valueInWords(score.value, character, audience, units))
-    .join(' | ');
+  const shown =
+    profiled &&
+    shownInWords(profiled, character, { ...said.setting, vocabulary: said.vocabulary, audience, units });
   return shown ? `${characterName(character, audience)}: ${shown}` : characterName(character, audience);
 }
 

@@ -1,0 +1,92 @@
+import {
+  characterName,
+  qualifiersInWords,
+  valueInWords,
+  type Audience,
+  type UnitSystem,
+} from '../score/index.ts';
+import { listInWords, type View } from '../view/index.ts';
+import type { Character, Vocabulary } from '../vocabulary/index.ts';
+import type { Contrast } from './contrast.ts';
+import { derivedShare } from './leaves.ts';
+import { scoresInView, type ProfiledTaxon, type ReadingOptions } from './profiled.ts';
+
+/** What words depend on: the view, and to whom they are said. */
+export interface Wording extends ReadingOptions {
+  view: View;
+  vocabulary: Vocabulary;
+  audience: Audience;
+  units: UnitSystem;
+}
+
+/** From these shares on nearly none or nearly all specimens show what is worked out. */
+const [NONE, ALL] = [0.05, 0.95];
+
+/**
+ * What a taxon shows of a character in a view, in words, with what it holds for: “flat, two-ranked (shade)”; “yes”, “no” or “some” for what
+ * is worked out. Empty where it has no score.
+ */
+export function shownInWords(
+  profiled: ProfiledTaxon,
+  character: Character,
+  { view, audience, units, ...options }: Wording,
+): string {
+  if (character.derived) {
+    const share = derivedShare(profiled, character.id, view, options);
+    return share === undefined ? '' : share <= NONE ? 'no' : share >= ALL ? 'yes' : 'some';
+  }
+  return scoresInView(
+    profiled.scores.filter((score) => score.characterId === character.id),
+    view,
+  )
+    .map((score) => {
+      const words = valueInWords(score.value, character, audience, units);
+      const qualifiers = qualifiersInWords(score.qualifiers);
+      return qualifiers ? `${words} (${qualifiers})` : words;
+    })
+    .join(' | ');
+}
+
+/** One line of what is said of a pair: “Look at the” “white bands”: “lower face” in one, “both faces” in the other. */
+export interface SaidLine {
+  lead: string;
+  character: string;
+  shows: [string, string];
+}
+
+const LEADS = ['Look at the', 'Confirm by the', 'Then by the'];
+
+/** What a teacher says of two trees, line by line: look at one thing, confirm by others, each with what either shows. */
+export const saidLines = (
+  { said }: Pick<Contrast, 'said'>,
+  a: ProfiledTaxon,
+  b: ProfiledTaxon,
+  wording: Wording,
+): SaidLine[] =>
+  said.map((id, i): SaidLine => {
+    const character = wording.vocabulary.get(id)!;
+    return {
+      lead: LEADS[i]!,
+      character: characterName(character, wording.audience),
+      shows: [shownInWords(a, character, wording), shownInWords(b, character, wording)],
+    };
+  });
+
+/**
+ * How far what is said settles the pair: “The first settles it alone”; with what else must be looked at where three do not suffice.
+ * Undefined where nothing seen settles it.
+ */
+export function settlingInWords(
+  { deciding, said }: Pick<Contrast, 'deciding' | 'said'>,
+  { vocabulary, audience }: Pick<Wording, 'vocabulary' | 'audience'>,
+): string | undefined {
+  if (deciding.length === 0) return undefined;
+  const more = deciding
+    .filter((id) => !said.includes(id))
+    .map((id) => characterName(vocabulary.get(id)!, audience));
+  if (more.length > 0) return `Together with ${listInWords(more)} they settle it`;
+  if (deciding.length === 1) return 'The first settles it alone';
+  return deciding.length === 2 && said.length > 2
+    ? 'The first two settle it together'
+    : 'Together they settle it';
+}
