@@ -1,5 +1,5 @@
 import type { Aid, View } from '../view/index.ts';
-import { AIDS, SHOWN_TITLES } from '../view/index.ts';
+import { AIDS, onDay, SHOWN_TITLES } from '../view/index.ts';
 import {
   saidBehind,
   standingOf,
@@ -224,7 +224,7 @@ export function remedies(
   const aids = AIDS.filter((aid) => !view.aids.includes(aid)).map((aid: Aid) =>
     tryOut('aid', aid, { ...view, aids: [...view.aids, aid] }),
   );
-  const months = MONTHS.map((month, i) => tryOut('month', month, { ...view, day: midMonth(i) }));
+  const months = MONTHS.map((month, i) => tryOut('month', month, onDay(view, midMonth(i))));
   return [...organs, ...aids, ...months]
     .filter((remedy) => remedy.error <= SETTLED_AT)
     .sort((x, y) => x.error - y.error);

@@ -1,6 +1,6 @@
 import type { Vocabulary } from '../vocabulary/index.ts';
 import { midMonth, MONTHS } from '../season/index.ts';
-import type { View } from '../view/index.ts';
+import { onDay, type View } from '../view/index.ts';
 import { spokenFor, type CharacterEvidence } from './bhattacharyya.ts';
 import {
   AGREES_BELOW,
@@ -134,7 +134,7 @@ export function pairOverYear(
   options: ReadingOptions = {},
 ): { month: string; error: number; verdict: Verdict }[] {
   return MONTHS.map((month, i) => {
-    const error = contrastError(list, aId, bId, vocabulary, { ...view, day: midMonth(i) }, options);
+    const error = contrastError(list, aId, bId, vocabulary, onDay(view, midMonth(i)), options);
     return { month, error, verdict: verdictOf(error) };
   });
 }

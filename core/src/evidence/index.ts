@@ -5,7 +5,7 @@ export * from './dissimilarity.ts';
 export * from './error.ts';
 export * from './gaps.ts';
 export * from './hittingSet.ts';
-export { derivedShare, inOneCondition, leafyShare, LEAVES_PRESENT, openInLeaf } from './leaves.ts';
+export { asOpen, derivedShare, inOneCondition, leafyShare, LEAVES_PRESENT, openInLeaf } from './leaves.ts';
 export * from './profiled.ts';
 export { ratioOfReadings } from './organs.ts';
 export * from './readings.ts';

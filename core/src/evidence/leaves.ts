@@ -1,6 +1,6 @@
 import { hopkinsDelay, leafShare, shiftCalendar, type Calendar } from '../season/index.ts';
 import { stateWeights } from '../score/index.ts';
-import type { View } from '../view/index.ts';
+import { onDay, type View } from '../view/index.ts';
 import { isDeciduous, type ProfiledTaxon, type ReadingOptions } from './profiled.ts';
 
 /** Characters that are worked out and never scored. */
@@ -42,6 +42,12 @@ export const openInLeaf = (
   leafyShares(list, view, options).flatMap((share, t) =>
     share > OPEN_BETWEEN[0] && share < OPEN_BETWEEN[1] ? [list[t]!.taxon.id] : [],
   );
+
+/** The view as it holds for a list: what it says of the leaves counts only where its date leaves that open. */
+export const asOpen = (list: readonly ProfiledTaxon[], view: View, options: ReadingOptions = {}): View => {
+  const unfixed = onDay(view, view.day);
+  return view.leaves && openInLeaf(list, unfixed, options).length > 0 ? view : unfixed;
+};
 
 const leafyShares = (list: readonly ProfiledTaxon[], view: View, { reference, site }: ReadingOptions) => {
   const delay = reference && site ? hopkinsDelay(reference, site) : 0;

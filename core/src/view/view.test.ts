@@ -1,5 +1,14 @@
 import { BUILT_IN } from '../vocabulary/index.ts';
-import { listInWords, MEDIA, MEDIUM_VIEWS, perceivable, viewInWords, viewKey, type View } from './index.ts';
+import {
+  listInWords,
+  MEDIA,
+  MEDIUM_VIEWS,
+  onDay,
+  perceivable,
+  viewInWords,
+  viewKey,
+  type View,
+} from './index.ts';
 
 const view = (more: Partial<View>): View => ({
   organs: ['twig', 'bud', 'leaf'],
@@ -64,4 +73,10 @@ test('in words', () => {
     'a',
     'a, b and c',
   ]);
+});
+
+test('what is said of the leaves holds for its own day', () => {
+  const leafy = view({ leaves: 'on' });
+  expect(viewInWords(leafy)).toContain('in leaf');
+  expect(onDay(leafy, 15)).toEqual(view({ day: 15 }));
 });

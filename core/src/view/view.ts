@@ -87,3 +87,9 @@ export const viewKey = (view: View): string =>
     [...view.aids].sort().join('+'),
     Object.entries(view.qualifiers).flat().join('='),
   ].join('|');
+
+/** The view on another day: what was said of the leaves was said of its own. `onDay({ ...view, leaves: 'on' }, 15).leaves` is undefined. */
+export function onDay(view: View, day: number): View {
+  const { leaves: _, ...unfixed } = view;
+  return { ...unfixed, day };
+}

@@ -50,7 +50,7 @@ export default function LookalikesPlace({ courseId }: { courseId: string }) {
     <section className={ui['page']}>
       <PageHead title="Lookalikes">
         <span className="quiet">
-          {ground.setting.list.length} taxa, {viewInWords(view)}
+          {ground.setting.list.length} taxa, {viewInWords(ground.setting.view)}
         </span>
       </PageHead>
       <Tabs

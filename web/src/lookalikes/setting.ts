@@ -2,7 +2,7 @@ import type { WholeCourse } from '@hurrow/contract/courses';
 import type { LibraryAnswer } from '@hurrow/contract/library';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
-import type { ProfiledTaxon, ReadingOptions } from '@hurrow/core/evidence';
+import { asOpen, type ProfiledTaxon, type ReadingOptions } from '@hurrow/core/evidence';
 import type { View } from '@hurrow/core/view';
 import type { Level, Vocabulary } from '@hurrow/core/vocabulary';
 import { courseQuery, useLibrary } from '../app/data.ts';
@@ -37,7 +37,7 @@ export interface Ground {
  */
 export function useGround(
   courseId: string,
-  view: View,
+  chosen: View,
   level: Level,
   extra: readonly string[] = [],
   only = '',
@@ -63,6 +63,7 @@ export function useGround(
     };
     const usable = new Map([...vocabulary].filter(([, character]) => allowed.includes(character.level)));
     const options = { reference: library.reference, ...(site ? { site } : {}) };
+    const view = asOpen(list, chosen, options);
     return {
       library,
       course,
@@ -87,7 +88,7 @@ export function useGround(
         site,
       ],
     };
-  }, [library, course, profiles, vocabulary, view, level, also, only]);
+  }, [library, course, profiles, vocabulary, chosen, level, also, only]);
 }
 
 /** The whole library with characters of every level, in a view: a kept key may ask for what is above the level chosen. */

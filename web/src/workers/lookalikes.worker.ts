@@ -16,7 +16,7 @@ import { recapOf } from '@hurrow/core/recap';
 import { mineRules } from '@hurrow/core/rule';
 import { midMonth } from '@hurrow/core/season';
 import { readLibrary } from '@hurrow/core/library';
-import type { View } from '@hurrow/core/view';
+import { onDay, type View } from '@hurrow/core/view';
 import type { Level, Vocabulary } from '@hurrow/core/vocabulary';
 import { call } from '../app/api.ts';
 import { KeptLibrary, type Named } from './keptLibrary.ts';
@@ -100,7 +100,7 @@ const computations = {
   /** How many pairs are settled, doubtful and not settled in the middle of each month. */
   overYear({ list, vocabulary, view, options }: Setting, progress: Progress) {
     return Array.from({ length: 12 }, (_, month) => {
-      const pairs = pairErrors(list, vocabulary, { ...view, day: midMonth(month) }, options);
+      const pairs = pairErrors(list, vocabulary, onDay(view, midMonth(month)), options);
       progress((month + 1) / 12);
       const doubtful = pairs.filter(({ error }) => error > 0.02 && error <= 0.1).length;
       const open = pairs.filter(({ error }) => error > 0.1).length;
