@@ -18,8 +18,7 @@ export const verdictOf = (error: number): Verdict =>
  * on no leaf; which of the two it is, is seen with either. Between 0 and ½; ½ where nothing is known.
  */
 export function idealReaderError(channels: readonly Channel[], a: number, b: number): number {
-  const held = channels.map((channel) => ({ channels: [channel] }));
-  return conditionsOf(held, a, b).reduce(
+  return conditionsOf(channels, a, b).reduce(
     (sum, each) => sum + sharedMass(each.channels, a, b, each.ofA, each.ofB) / 2,
     0,
   );
@@ -31,9 +30,10 @@ const isSure = (present: Float64Array, a: number, b: number) => present[a] === 1
 const isOpen = ({ present }: Channel, a: number, b: number): boolean =>
   present !== undefined && !isSure(present, a, b);
 
-interface Held {
-  channels: readonly Channel[];
-}
+/** Characters with the channels that they are read by. */
+type Held = readonly { channels: readonly Channel[] }[];
+
+const channelsOf = (held: Held): Channel[] => held.flatMap(({ channels }) => channels);
 
 /** One condition that both specimens may be in: its share of each taxon, and the channels that speak in it. */
 interface Condition {
@@ -43,8 +43,7 @@ interface Condition {
 }
 
 /** The conditions of a pair: one where the date leaves nothing open, else in leaf and bare. */
-function conditionsOf(held: readonly Held[], a: number, b: number): Condition[] {
-  const channels = held.flatMap((entry) => entry.channels);
+function conditionsOf(channels: readonly Channel[], a: number, b: number): Condition[] {
   const present = channels.find((channel) => isOpen(channel, a, b))?.present;
   if (!present) return [{ ofA: 1, ofB: 1, channels }];
   const leafy = channels.filter(({ character }) => character.id !== LEAVES_PRESENT);
@@ -59,14 +58,14 @@ const boundOf = ({ channels, ofA, ofB }: Condition, a: number, b: number): numbe
   (Math.sqrt(ofA * ofB) * coefficientBound(channels, a, b)) / 2;
 
 /** An upper bound of the error of a pair, over all conditions it may be in. */
-export const errorBound = (held: readonly Held[], a: number, b: number): number =>
-  conditionsOf(held, a, b).reduce((sum, condition) => sum + boundOf(condition, a, b), 0);
+export const errorBound = (held: Held, a: number, b: number): number =>
+  conditionsOf(channelsOf(held), a, b).reduce((sum, condition) => sum + boundOf(condition, a, b), 0);
 
 /**
  * A lower bound: `½(1 − √(1 − ρ²))` with ρ the product over the organs, none below what odd specimens leave; over all conditions.
  */
-export const errorFloor = (held: readonly Held[], a: number, b: number): number =>
-  conditionsOf(held, a, b).reduce((sum, { channels, ofA, ofB }) => {
+export const errorFloor = (held: Held, a: number, b: number): number =>
+  conditionsOf(channelsOf(held), a, b).reduce((sum, { channels, ofA, ofB }) => {
     const both = ofA + ofB;
     if (both === 0) return sum;
     const rho = (2 * Math.sqrt(ofA * ofB) * coefficientFloor(channels, a, b)) / both;
@@ -80,15 +79,15 @@ const BOUND_SERVES = 0.002;
  * The error of a pair with every character that takes part. Where the evidence is so strong that the upper bound lies
  * below 0.2 %, the bound itself is given.
  */
-export const pairError = (held: readonly Held[], a: number, b: number): number =>
-  conditionsOf(held, a, b).reduce((sum, condition) => {
+export const pairError = (held: Held, a: number, b: number): number =>
+  conditionsOf(channelsOf(held), a, b).reduce((sum, condition) => {
     const bound = boundOf(condition, a, b);
     const { channels, ofA, ofB } = condition;
     return sum + (bound < BOUND_SERVES ? bound : sharedMass(channels, a, b, ofA, ofB) / 2);
   }, 0);
 
 /** The verdict on a pair, worked out only where the bounds do not decide. */
-export function quickVerdict(held: readonly Held[], a: number, b: number): Verdict {
+export function quickVerdict(held: Held, a: number, b: number): Verdict {
   const bound = errorBound(held, a, b);
   if (bound <= SETTLED_AT) return 'settled';
   const floor = errorFloor(held, a, b);

@@ -19,19 +19,20 @@ const FOR_SURE = 4.5;
 const NEXT_TO_NOTHING = 0.003;
 const MANY = 6;
 /**
- * Readings whose log ratios lie within a cell, in nats, are taken for one, with the sum of their probabilities under both taxa: means are
- * kept, and the error found is never too small. Up to so many readings each stands for itself.
+ * Readings whose log ratios lie within a cell of some width are taken for one, with the sum of their probabilities under both taxa: means
+ * are kept, and the error found is never too small. Those beyond a limit are taken for it: an odd specimen is likelier by far. In nats.
  */
-const CELL = 0.1;
-/** The same between organs, whose ratios are wider. */
-const CELL_OF_ORGANS = 0.2;
+interface Grain {
+  width: number;
+  limit: number;
+}
+const WITHIN_ORGAN: Grain = { width: 0.1, limit: 8 };
+const BETWEEN_ORGANS: Grain = { width: 0.2, limit: 14 };
+/** Up to so many readings each stands for itself: of two things together, and of one. */
 const EACH_FOR_ITSELF = 64;
 const FEW = 16;
 /** Readings rarer than this are left out. */
 const HARDLY_EVER = 1e-7;
-/** Ratios beyond this many nats, within an organ and between organs, are joined: an odd specimen is likelier by far. */
-const LIMIT = 8;
-const LIMIT_OF_ORGANS = 14;
 
 /** What may be read: the probability of each reading, or of several of one ratio, under both taxa. */
 interface Outcomes {
@@ -56,12 +57,12 @@ function outcomesOf(channel: Channel, a: number, b: number): Outcomes {
 
 /** Readings that are many, of a number, joined by the cell of their ratio. */
 const inCells = (outcomes: Outcomes): Outcomes =>
-  outcomes.a.length > FEW ? joined(outcomes, NOTHING, CELL) : outcomes;
+  outcomes.a.length > FEW ? joined(outcomes, NOTHING, WITHIN_ORGAN) : outcomes;
 
 const ratiosOf = ({ a, b }: Outcomes) => a.map((p, i) => Math.log((p + 1e-300) / (b[i]! + 1e-300)));
 
 /** What may be read of two things that do not depend on one another. */
-function joint(x: Outcomes, y: Outcomes, cell = CELL): Outcomes {
+function joint(x: Outcomes, y: Outcomes, grain: Grain): Outcomes {
   const size = x.a.length * y.a.length;
   if (size <= EACH_FOR_ITSELF) {
     const [a, b] = [new Float64Array(size), new Float64Array(size)];
@@ -72,12 +73,12 @@ function joint(x: Outcomes, y: Outcomes, cell = CELL): Outcomes {
       }
     return { a, b };
   }
-  return joined(x, y, cell);
+  return joined(x, y, grain);
 }
 
-function joined(x: Outcomes, y: Outcomes, width: number): Outcomes {
+function joined(x: Outcomes, y: Outcomes, { width, limit }: Grain): Outcomes {
   const [ofX, ofY] = [ratiosOf(x), ratiosOf(y)];
-  const zero = Math.round((width === CELL ? LIMIT : LIMIT_OF_ORGANS) / width);
+  const zero = Math.round(limit / width);
   const [a, b] = [new Float64Array(2 * zero + 1), new Float64Array(2 * zero + 1)];
   for (let i = 0; i < ofX.length; i += 1) {
     const [p, q, ratio] = [x.a[i]!, x.b[i]!, ofX[i]!];
@@ -117,7 +118,9 @@ function ofOrgan(channels: readonly Channel[], a: number, b: number): Outcomes {
   if (evidence < FOR_SURE) {
     const telling = each.length > MANY ? each.filter(({ e }) => e >= NEXT_TO_NOTHING) : each;
     return withOdd(
-      telling.map(({ channel }) => outcomesOf(channel, a, b)).reduce((x, y) => joint(x, y), NOTHING),
+      telling
+        .map(({ channel }) => outcomesOf(channel, a, b))
+        .reduce((x, y) => joint(x, y, WITHIN_ORGAN), NOTHING),
     );
   }
   // Two readings are all that is left; the wrong one is that of odd specimens, and of some half of what the bound allows.
@@ -163,7 +166,7 @@ export function sharedMass(
   if (ofA === 0 || ofB === 0) return 0;
   const all = byOrgan(channels, a, b)
     .map((own) => ofOrgan(own, a, b))
-    .reduce((x, y) => joint(x, y, CELL_OF_ORGANS), NOTHING);
+    .reduce((x, y) => joint(x, y, BETWEEN_ORGANS), NOTHING);
   return all.a.reduce((sum, p, i) => sum + Math.min(ofA * p, ofB * all.b[i]!), 0);
 }
 

@@ -177,14 +177,8 @@ function ofScars(
   return { character, rows, roots: rows.map((row) => row?.map(Math.sqrt)) };
 }
 
-/** A channel on leaves, of which some of the list's specimens carry none. Its roots stay lazy. */
-const carriedBy = (channel: Channel, present: Float64Array): Channel => ({
-  ...channel,
-  get roots() {
-    return channel.roots;
-  },
-  present,
-});
+/** A channel on leaves, of which some of the list's specimens carry none. It was made just now, and is given its share. */
+const carriedBy = (channel: Channel, present: Float64Array): Channel => Object.assign(channel, { present });
 
 /** Share of readings of a character that name a wrong state; no reader but the exact one is surer than 0.2 %. */
 export const misreadRate = (character: Character, reader: Reader): number =>

@@ -75,7 +75,7 @@ export function appraise(
   const weights = inKey.map(({ taxon }) => options.priors?.[taxon.id] ?? 1);
   const total = weights.reduce((sum, w) => sum + w, 0);
   const lost = new Map<Ready, number>();
-  const seen = new Seen();
+  const seen = new SeenStatements();
   const sums = { questions: 0, exact: 0, noisy: 0 };
   const outcomes: number[] = [];
   const unreachable: string[] = [];
@@ -113,7 +113,7 @@ export function appraise(
     rightError: Math.sqrt(outcomes.reduce((sum, v) => sum + v, 0)),
     unreachable,
     together: [...ends.values()],
-    falseStatements: falseStatements(ready, inKey, seen),
+    falseStatements: seen.falseOf(inKey),
     mostEnds: Math.max(...inKey.map(({ taxon }) => named.filter((id) => id === taxon.id).length)),
     ...(worst ? { weakest: { path: worst[0].path, lost: worst[1] } } : {}),
   };
@@ -148,55 +148,50 @@ function readyCouplets(key: Key, sight: Sight): Map<KeyNode, Ready> {
 const endsOf = (node: KeyNode): string[][] =>
   node.kind === 'end' ? [node.taxa] : node.leads.flatMap((lead) => endsOf(lead.to));
 
+/** How many specimens of a taxon came down a lead, and of how many a confirming statement there was false. */
+interface Seen {
+  here: Ready;
+  lead: number;
+  statement: Statement;
+  taxon: number;
+  all: number;
+  wrong: number;
+}
+
 /** What specimens that come down each lead show of its confirming statements. */
-class Seen {
-  readonly counts = new Map<Ready, Map<string, { all: number; wrong: number }>>();
+class SeenStatements {
+  private readonly counts = new Map<string, Seen>();
 
   look(here: Ready, lead: number, taxon: number, specimen: Specimen): void {
-    for (const [j, { channel, met }] of here.statements.entries()) {
-      if (j === 0) continue;
-      const reading = specimen.read(channel, false);
-      if (reading === undefined) continue;
-      const at = this.counts.get(here) ?? new Map<string, { all: number; wrong: number }>();
-      this.counts.set(here, at);
-      const key = `${lead} ${j} ${taxon}`;
-      const count = at.get(key) ?? { all: 0, wrong: 0 };
-      count.all += 1;
-      if (!met[lead]![reading]) count.wrong += 1;
-      at.set(key, count);
-    }
+    here.statements.slice(1).forEach((statement, j) => {
+      const reading = specimen.read(statement.channel, false);
+      if (reading === undefined) return;
+      const key = `${here.path.join()} ${lead} ${j} ${taxon}`;
+      const seen = this.counts.get(key) ?? { here, lead, statement, taxon, all: 0, wrong: 0 };
+      seen.all += 1;
+      if (!statement.met[lead]![reading]) seen.wrong += 1;
+      this.counts.set(key, seen);
+    });
+  }
+
+  /** Those of which more are false than one in twenty, beyond the chance of the draw (two standard errors). */
+  falseOf(list: readonly ProfiledTaxon[]): Appraisal['falseStatements'] {
+    return [...this.counts.values()].flatMap(({ here, lead, statement, taxon, all, wrong }) => {
+      const { id } = list[taxon]!.taxon;
+      const chance = 2 * Math.sqrt((WANTED_TRUE * (1 - WANTED_TRUE)) / all);
+      // A taxon that hardly ever comes down a lead is not below it.
+      if (!here.below[lead]!.has(id) || all < FEW) return [];
+      if (wrong / all <= 1 - WANTED_TRUE + chance) return [];
+      const { character } = statement.channel;
+      return [{ path: here.path, lead, characterId: character.id, taxon: id, share: wrong / all }];
+    });
   }
 }
 
 /** A statement is true of this share of the specimens of each taxon below it. */
 const WANTED_TRUE = 0.95;
-
-/** Those of which more are false than one in twenty, beyond the chance of the draw (two standard errors). */
-function falseStatements(
-  ready: Map<KeyNode, Ready>,
-  list: readonly ProfiledTaxon[],
-  seen: Seen,
-): Appraisal['falseStatements'] {
-  return [...ready.values()].flatMap((here) =>
-    [...(seen.counts.get(here) ?? [])].flatMap(([key, { all, wrong }]) => {
-      const [lead, j, taxon] = key.split(' ').map(Number) as [number, number, number];
-      const chance = 2 * Math.sqrt((WANTED_TRUE * (1 - WANTED_TRUE)) / all);
-      // A taxon that hardly ever comes down a lead is not below it.
-      if (!here.below[lead]!.has(list[taxon]!.taxon.id)) return [];
-      if (all < 10 || wrong / all <= 1 - WANTED_TRUE + chance) return [];
-      const { channel } = here.statements[j]!;
-      return [
-        {
-          path: here.path,
-          lead,
-          characterId: channel.character.id,
-          taxon: list[taxon]!.taxon.id,
-          share: wrong / all,
-        },
-      ];
-    }),
-  );
-}
+/** Fewer specimens than this say nothing. */
+const FEW = 10;
 
 /** One individual and its reader: its own states are drawn once and stay, and what is misread once is taken for the same again. */
 class Specimen {
