@@ -55,7 +55,8 @@ function Entry() {
 createRoot(document.getElementById('root')!).render(
   <StrictMode>
     <QueryClientProvider client={queries}>
-      <BrowserRouter>
+      {/* What is chosen stands in the address at once: a second choice made while the page still works on the first builds on it. */}
+      <BrowserRouter useTransitions={false}>
         <Entry />
       </BrowserRouter>
     </QueryClientProvider>

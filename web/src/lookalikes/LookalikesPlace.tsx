@@ -18,6 +18,7 @@ import { LeavesChoice } from './LeavesChoice.tsx';
 import { SeveralView } from './SeveralView.tsx';
 import { AS_CUTTING, ViewChoice, type Seen } from './ViewChoice.tsx';
 import { Opening, PageHead, Problem, Tabs } from '../app/parts.tsx';
+import { taxaAsked, withTaxonAt } from '../app/taxaAsked.ts';
 import ui from '../app/parts.module.css';
 import styles from './contrast.module.css';
 
@@ -42,7 +43,8 @@ export default function LookalikesPlace({ courseId }: { courseId: string }) {
     }),
     [medium, organs, aids, day, leaves],
   );
-  const asked = (search.get('taxa') ?? held.join(',')).split(',').filter(Boolean).slice(0, MOST);
+  const places = taxaAsked(search.get('taxa') ?? held.join(',')).slice(0, MOST);
+  const asked = places.filter(Boolean);
   const ground = useGround(courseId, view, level, asked, search.get('only') ?? '');
   if (!ground) return <Opening>Opening the library…</Opening>;
   const base = `/c/${courseId}/lookalikes`;
@@ -67,7 +69,7 @@ export default function LookalikesPlace({ courseId }: { courseId: string }) {
       <ViewChoice seen={seen} onChange={setSeen} />
       <LeavesChoice ground={ground} leaves={leaves} onChange={setLeaves} />
       <Routes>
-        <Route path="" element={<ContrastTab ground={ground} asked={asked} base={base} />} />
+        <Route path="" element={<ContrastTab ground={ground} asked={places} base={base} />} />
         <Route path="map" element={<PairMap ground={ground} base={base} />} />
         <Route path="marks" element={<Marks ground={ground} />} />
         <Route path="keys/*" element={<Keys ground={ground} base={base} />} />
@@ -83,15 +85,10 @@ function ContrastTab({ ground, asked, base }: { ground: Ground; asked: string[];
   const { profiles, setting, library, course } = ground;
   const [, setSearch] = useSearchParams();
   const [problem, setProblem] = useState<string>();
-  const known = asked.filter((id) => profiles.some(({ taxon }) => taxon.id === id));
+  const known = asked.map((id) => (profiles.some(({ taxon }) => taxon.id === id) ? id : ''));
   const chosen = known.flatMap((id) => profiles.find(({ taxon }) => taxon.id === id) ?? []);
   const [a, b] = chosen;
-  const choose = (place: number, id: string) => {
-    const next = [...known];
-    if (id) next[place] = id;
-    else next.splice(place, 1);
-    setSearch({ taxa: next.join(',') });
-  };
+  const choose = (place: number, id: string) => setSearch({ taxa: withTaxonAt(known, place, id).join(',') });
   const places = Array.from({ length: Math.min(MOST, Math.max(2, known.length + 1)) }, (_, i) => i);
   return (
     <>
@@ -121,7 +118,11 @@ function ContrastTab({ ground, asked, base }: { ground: Ground; asked: string[];
         {b && (
           <Button
             onClick={() =>
-              void printSheet('contrast', { taxa: known, view: setting.view }, course?.id).then(setProblem)
+              void printSheet(
+                'contrast',
+                { taxa: chosen.map(({ taxon }) => taxon.id), view: setting.view },
+                course?.id,
+              ).then(setProblem)
             }
           >
             Print

@@ -14,6 +14,7 @@ import { SiteSpecimen, Strip } from '../app/Drawings.tsx';
 import { FieldDateProvider, useFieldDate } from '../app/fieldDate.tsx';
 import { Latin } from '../app/Names.tsx';
 import { sessionQuery } from '../app/session.ts';
+import { taxaAsked, withTaxonAt } from '../app/taxaAsked.ts';
 import { ContrastView } from '../lookalikes/ContrastView.tsx';
 import { KeyWalk } from '../lookalikes/KeyWalk.tsx';
 import { againstSet } from '../lookalikes/recalled.ts';
@@ -192,7 +193,7 @@ function Tree({ ground }: { ground: Ground }) {
 function Contrast({ ground }: { ground: Ground }) {
   const [search, setSearch] = useSearchParams();
   const { course, library, profiles, setting } = ground;
-  const ids = (search.get('taxa') ?? '').split(',');
+  const ids = taxaAsked(search.get('taxa'));
   const chosen = [0, 1].map((i) => profiles.find(({ taxon }) => taxon.id === ids[i]));
   const [a, b] = chosen;
   return (
@@ -203,11 +204,7 @@ function Contrast({ ground }: { ground: Ground }) {
             key={place}
             aria-label={`${place === 0 ? 'First' : 'Second'} tree`}
             value={ids[place] ?? ''}
-            onChange={(event) => {
-              const next = [ids[0] ?? '', ids[1] ?? ''];
-              next[place] = event.target.value;
-              setSearch({ taxa: next.join(',') });
-            }}
+            onChange={(event) => setSearch({ taxa: withTaxonAt(ids, place, event.target.value).join(',') })}
           >
             <option value="">choose a tree</option>
             {setting.list.map(({ taxon }) => (
