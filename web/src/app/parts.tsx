@@ -46,6 +46,37 @@ export const Tabs = ({
   </nav>
 );
 
+/** Words of which some are chosen, each by a press; `title` says what they are about, and `label` names them where it is a sentence. */
+export const Chips = <T extends string>({
+  title,
+  label = title,
+  all,
+  chosen,
+  name,
+  flip,
+}: {
+  title: string;
+  label?: string;
+  all: readonly T[];
+  chosen: readonly T[];
+  name(item: T): string;
+  flip(item: T): void;
+}) => (
+  <div className={ui['chips']} role="group" aria-label={label}>
+    <span className="quiet">{title}</span>
+    {all.map((item) => (
+      <button
+        key={item}
+        aria-pressed={chosen.includes(item)}
+        {...(chosen.includes(item) ? { 'data-frequency': 'always' } : {})}
+        onClick={() => flip(item)}
+      >
+        {name(item)}
+      </button>
+    ))}
+  </div>
+);
+
 /** Something that is done by pressing and reads like a link. */
 export const LinkButton = (props: ButtonHTMLAttributes<HTMLButtonElement>) => (
   <button type="button" {...props} className={ui['link']} />

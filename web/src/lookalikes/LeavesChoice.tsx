@@ -1,17 +1,14 @@
 import { useMemo } from 'react';
 import { openInLeaf } from '@hurrow/core/evidence';
 import { dayLabel } from '@hurrow/core/season';
-import type { LeafCondition } from '@hurrow/core/view';
-import ui from '../app/parts.module.css';
+import { LEAF_CONDITIONS, onDay, type LeafCondition } from '@hurrow/core/view';
+import { Chips } from '../app/parts.tsx';
 import { leavesInWords } from './leaves.ts';
 import type { Ground } from './setting.ts';
 import styles from './contrast.module.css';
 
-const CHOICES: [LeafCondition | undefined, string][] = [
-  [undefined, 'either'],
-  ['on', 'in leaf'],
-  ['off', 'bare'],
-];
+const CHOICES = ['either', ...LEAF_CONDITIONS] as const;
+const TITLES: Record<(typeof CHOICES)[number], string> = { either: 'either', on: 'in leaf', off: 'bare' };
 
 /** About leaf-out and leaf fall: which condition is meant. Nothing where the date leaves none of the list open. */
 export function LeavesChoice({
@@ -24,24 +21,18 @@ export function LeavesChoice({
   onChange(leaves: LeafCondition | undefined): void;
 }) {
   const { list, view, options } = ground.setting;
-  const open = useMemo(() => {
-    const { leaves: _, ...unfixed } = view;
-    return openInLeaf(list, unfixed, options);
-  }, [list, view, options]);
+  const open = useMemo(() => openInLeaf(list, onDay(view, view.day), options), [list, view, options]);
   if (open.length === 0 || !view.organs.some((organ) => organ === 'twig' || organ === 'habit')) return null;
   return (
-    <div className={`${ui['chips']} ${styles['leaves-choice']}`} role="group" aria-label="Leaves">
-      <span className="quiet">{leavesInWords(open.length, list.length, dayLabel(view.day), leaves)}</span>
-      {CHOICES.map(([choice, title]) => (
-        <button
-          key={title}
-          aria-pressed={leaves === choice}
-          {...(leaves === choice ? { 'data-frequency': 'always' } : {})}
-          onClick={() => onChange(choice)}
-        >
-          {title}
-        </button>
-      ))}
+    <div className={styles['leaves-choice']}>
+      <Chips
+        title={leavesInWords(open.length, list.length, dayLabel(view.day), leaves)}
+        label="Leaves"
+        all={CHOICES}
+        chosen={[leaves ?? 'either']}
+        name={(choice) => TITLES[choice]}
+        flip={(choice) => onChange(choice === 'either' ? undefined : choice)}
+      />
     </div>
   );
 }

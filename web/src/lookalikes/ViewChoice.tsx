@@ -8,7 +8,7 @@ import {
   type Medium,
 } from '@hurrow/core/view';
 import type { Level, ShownOrgan } from '@hurrow/core/vocabulary';
-import ui from '../app/parts.module.css';
+import { Chips } from '../app/parts.tsx';
 import styles from './contrast.module.css';
 
 /** What is looked at, with what, by whom: all of a view but its day. */
@@ -72,35 +72,5 @@ export function ViewChoice({ seen, onChange }: { seen: Seen; onChange(seen: Seen
         </select>
       </label>
     </details>
-  );
-}
-
-function Chips<T extends string>({
-  title,
-  all,
-  chosen,
-  name,
-  flip: press,
-}: {
-  title: string;
-  all: readonly T[];
-  chosen: readonly T[];
-  name(item: T): string;
-  flip(item: T): void;
-}) {
-  return (
-    <div className={ui['chips']} role="group" aria-label={title}>
-      <span className="quiet">{title}</span>
-      {all.map((item) => (
-        <button
-          key={item}
-          aria-pressed={chosen.includes(item)}
-          {...(chosen.includes(item) ? { 'data-frequency': 'always' } : {})}
-          onClick={() => press(item)}
-        >
-          {name(item)}
-        </button>
-      ))}
-    </div>
   );
 }
