@@ -55,7 +55,7 @@ export function CharacterFields({ draft, isNew, onChange }: Props) {
       <Text title="Technical term" value={draft.term} onChange={(text) => set('term', text)} />
       <Text title="Plain words" value={draft.plain} onChange={(text) => set('plain', text)} />
       <Choice title="Level" value={draft.level} options={LEVELS} onChange={(level) => set('level', level)} />
-      {isNew && <WhatItIs draft={draft} isNew={isNew} onChange={onChange} />}
+      {isNew && <WhatItIs draft={draft} onChange={onChange} />}
       <Choice
         title="Standing"
         value={draft.standing ?? 'second'}
@@ -96,7 +96,7 @@ export function CharacterFields({ draft, isNew, onChange }: Props) {
 }
 
 /** What a new character is; it stays so. */
-function WhatItIs({ draft, onChange }: Props) {
+function WhatItIs({ draft, onChange }: Omit<Props, 'isNew'>) {
   return (
     <>
       <Choice

@@ -71,7 +71,8 @@ test('genera are read as they are typed, and saved without what is empty', () =>
   expect(generaOf('')).toEqual([]);
   const draft = { ...blank('leaf'), term: 'Edge', raisedWithin: ['Tilia', ''] };
   expect(characterOf(draft).raisedWithin).toEqual(['Tilia']);
-  expect(characterOf({ ...draft, raisedWithin: [''] })).not.toHaveProperty('raisedWithin');
+  expect(characterOf({ ...draft, raisedWithin: [''] }).raisedWithin).toEqual([]);
+  expect(characterOf(blank('leaf'))).not.toHaveProperty('raisedWithin');
 });
 
 test('percent are shares, and an empty field is none', () => {

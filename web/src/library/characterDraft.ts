@@ -25,13 +25,13 @@ export function characterOf(draft: Character): Character {
           definition: state.definition.trim() || state.term,
         }));
   const { unit, raisedWithin, ...rest } = draft;
-  const genera = raisedWithin?.filter(Boolean) ?? [];
   return {
     ...rest,
     id: draft.id || `${draft.organ}.own-${slug(draft.term)}`,
     plain: draft.plain.trim() || draft.term,
     states,
-    ...(genera.length ? { raisedWithin: genera } : {}),
+    // Emptied is not untouched: a built-in character would take back those that it ships with.
+    ...(raisedWithin ? { raisedWithin: raisedWithin.filter(Boolean) } : {}),
     ...(draft.kind === 'measure' ? { unit: unit ?? 'cm' } : {}),
   };
 }
