@@ -65,13 +65,12 @@ export function Find({ courseId, find }: { courseId: string; find: RefObject<HTM
         <ul id={LIST} role="listbox" aria-label="Trees found">
           {found.map(({ taxon }, i) => (
             // The field keeps the focus and moves the mark; a press takes an entry.
-            // eslint-disable-next-line jsx-a11y/click-events-have-key-events
             <li
               key={taxon.id}
               id={`${LIST}-${i}`}
               role="option"
               aria-selected={i === marked}
-              onClick={() => open(taxon.id)}
+              onPointerUp={() => open(taxon.id)}
             >
               {commonName(taxon)} <span className="latin">{scientificName(taxon)}</span>
             </li>
