@@ -280,7 +280,7 @@ describe('a frozen station', () => {
   });
   test('it holds the accepted names of the whole list', () => {
     expect(frozen.list).toHaveLength(profiles.length);
-    expect(frozen.list.find((taxon) => taxon.id === 'abies-lasiocarpa')!.synonyms).toEqual(['Abies bifolia']);
+    expect(frozen.list.find((taxon) => taxon.id === 'abies-lasiocarpa')!.synonyms).toContain('Abies bifolia');
   });
   test('a piece of bark is drawn as a field, a leaf of a bare tree not at all', () => {
     const freeze = (view: View) =>

@@ -75,10 +75,21 @@ function withoutNotes(): Starter['library'] {
   };
 }
 
+const listed = (text: string): string[] =>
+  text
+    .split(',')
+    .map((name) => name.trim())
+    .filter(Boolean);
 const parted = (line: string): string[] => line.split('|').map((part) => part.trim());
 
 function readTree(tree: Tree, bases: Record<string, Organs>): TaxonStatements {
-  const [scientific, family, familyCommon, common] = parted(tree.names) as [string, string, string, string];
+  const [scientific, family, familyCommon, common, synonyms = ''] = parted(tree.names) as [
+    string,
+    string,
+    string,
+    string,
+    string?,
+  ];
   const [, genus, hybrid, epithet, authority] = /^(\S+) (× )?(\S+) (.+)$/.exec(scientific)!;
   const id = `${genus}-${epithet}`.toLowerCase();
   const own = Object.fromEntries(Object.entries(tree).filter(([key]) => !ABOUT.includes(key))) as Organs;
@@ -94,8 +105,8 @@ function readTree(tree: Tree, bases: Record<string, Organs>): TaxonStatements {
     authority: authority!,
     family,
     familyCommon,
-    commonNames: common.split(',').map((name) => name.trim()),
-    synonyms: [],
+    commonNames: listed(common),
+    synonyms: listed(synonyms),
     memoryAid: tree.aid,
     calendar: calendarOf(
       Object.fromEntries(parted(tree.calendar).map((part) => part.split(/ (.*)/s) as [string, string])),

@@ -5,8 +5,8 @@ export function normaliseName(text: string): string {
     .replace(/[\u0300-\u036f]/g, '')
     .toLowerCase()
     .replace(/[×✕]|\bx\b(?=\s)/g, ' ')
-    .replace(/['’`]/g, '')
-    .replace(/[-–—_/]/g, ' ')
+    .replace(/['’‘ʼ`´]/g, '')
+    .replace(/[-‐‑–—_/]/g, ' ')
     .replace(/[^a-z ]/g, ' ')
     .replace(/\b(var|ssp|subsp|subspecies|variety)\b/g, ' ')
     .replace(/\s+/g, ' ')
@@ -14,19 +14,23 @@ export function normaliseName(text: string): string {
 }
 
 /**
- * Latin folded so that spellings that sound alike become equal: ae/e/oe, y/i, ph/f, th/t, rh/r, ck/k and c/k before a, o, u,
- * doubled letters, ii/i, and the endings us/um/a. Works on a normalised word.
+ * Latin folded so that spellings that sound alike become equal: ae/e/oe, y/i/j, ph/f, th/t, rh/r, ch and ck and c before a, o, u as k,
+ * qu/kw, x/ks, doubled letters, and the endings us/um/a/is/e. Works on a normalised word.
+ *
+ * @example
+ * foldLatin('menziesii') === foldLatin('menziesi'); // true
  */
 export function foldLatin(word: string): string {
-  return word
+  const folded = word
     .replace(/ae|oe/g, 'e')
-    .replace(/y/g, 'i')
+    .replace(/[yj]/g, 'i')
     .replace(/ph/g, 'f')
     .replace(/th/g, 't')
     .replace(/rh/g, 'r')
-    .replace(/ck/g, 'k')
-    .replace(/(.)\1+/g, '$1')
-    .replace(/(us|um|a)$/, '');
+    .replace(/ch|ck|c(?=[aouklr])/g, 'k')
+    .replace(/(.)\1+/g, '$1');
+  const stem = folded.replace(/(us|um|os|on|is|a|e)$/, '');
+  return stem.length >= 3 ? stem : folded;
 }
 
 /** Optimal string alignment distance: insertions, deletions, substitutions and swaps of neighbours cost 1 each. */

@@ -1,6 +1,9 @@
 import { scientificName } from '../taxon/index.ts';
-import { editDistance, foldLatin, normaliseName } from './fold.ts';
+import { normaliseName } from './fold.ts';
+import { isTail } from './readLatin.ts';
 import { resolveName, type NamedTaxon, type Resolution } from './resolve.ts';
+import { latinSlip, slipsAllowed } from './slip.ts';
+import { FAMILY_WORDS, familyNear, writtenNames } from './written.ts';
 
 export const NAMING_POLICIES = ['common', 'genus', 'binomial', 'binomialFamily'] as const;
 export type NamingPolicy = (typeof NAMING_POLICIES)[number];
@@ -39,11 +42,18 @@ export interface Answer {
 /** What of an answer is a name. */
 export type AnswerPart = 'name' | 'genus' | 'epithet' | 'family';
 
+/** How well a part was written. What is right but incomplete is `partly`; what the instructor decided is `ruled`. */
+export type PartQuality = 'right' | 'misspelled' | 'partly' | 'wrong' | 'missing' | 'ruled';
+
 export interface PartMark {
   part: AnswerPart;
   written: string;
   points: number;
   outOf: number;
+  quality: PartQuality;
+  /** How many letters are wrong in what is misspelled, weighed as `slip` does. */
+  off?: number;
+  /** The reason in words. */
   remark: string;
 }
 
@@ -124,7 +134,12 @@ export function markAnswer(
 const given = (part: PartMark, points: number | undefined): PartMark =>
   points === undefined
     ? part
-    : { ...part, points: Math.min(part.outOf, Math.max(0, points)), remark: 'given by hand' };
+    : {
+        ...part,
+        points: Math.min(part.outOf, Math.max(0, points)),
+        quality: 'ruled',
+        remark: 'given by hand',
+      };
 
 const ruled = (ruling: Ruling): Resolution =>
   ruling.taxonId === null
@@ -142,29 +157,42 @@ function markWhole(
   const outOf = marking.points.name;
   const written = answerText(answer);
   const part = { part: 'name' as const, written, outOf };
-  if (!written) return { ...part, points: 0, remark: 'no answer' };
-  if (resolution.how === 'ambiguous')
-    return { ...part, points: 0, remark: 'more than one taxon bears this name' };
+  if (resolution.how === 'blank') return { ...part, points: 0, quality: 'missing', remark: 'no answer' };
   if (named?.id !== truth.id)
-    return {
-      ...part,
-      points: 0,
-      remark: named ? `that is ${named.commonNames[0] ?? scientificName(named)}` : 'not recognized',
-    };
+    return { ...part, points: 0, quality: 'wrong', remark: whatElse(resolution, named) };
   const asAName = [scientificName(truth), ...truth.synonyms, ...truth.commonNames].map(normaliseName);
   if (isRuled && !asAName.includes(normaliseName(written)))
     return {
       ...part,
-      points: Math.max(0, outOf - marking.deduction),
+      points: lessened(outOf, marking),
+      quality: 'ruled',
       remark: 'ruled right, spelled otherwise',
     };
-  if (resolution.how !== 'misspelled') return { ...part, points: outOf, remark: 'right' };
+  if (resolution.how === 'genus')
+    return { ...part, points: outOf / 2, quality: 'partly', remark: 'the genus only' };
+  if (resolution.how !== 'misspelled') return { ...part, points: outOf, quality: 'right', remark: 'right' };
   return {
     ...part,
-    points: Math.max(0, outOf - marking.deduction),
+    points: lessened(outOf, marking),
+    quality: 'misspelled',
+    off: resolution.distance ?? 0,
     remark: `spelling: ${resolution.matched}`,
   };
 }
+
+/** What an answer says that does not name the tree. */
+function whatElse(resolution: Resolution, named: NamedTaxon | undefined): string {
+  if (named) return `that is ${named.commonNames[0] ?? scientificName(named)}`;
+  if (resolution.how === 'ambiguous')
+    return (resolution.candidates ?? []).length > 1
+      ? 'may be more than one tree'
+      : 'two names that do not agree';
+  if (resolution.other) return `that is ${resolution.other}, which is not on the list`;
+  if (resolution.how === 'genus') return 'the genus only';
+  return 'not recognized';
+}
+
+const lessened = (outOf: number, { deduction }: MarkingPolicy): number => Math.max(0, outOf - deduction);
 
 function scientificParts(
   answer: Answer,
@@ -174,113 +202,170 @@ function scientificParts(
   marking: MarkingPolicy,
   isRuled: boolean,
 ): PartMark[] {
-  const { policy, points, deduction } = marking;
-  const [typedGenus, typedEpithet] = splitAnswer(answer);
+  const { policy, points } = marking;
   const right = named?.id === truth.id;
   // A synonym in use is as good as the accepted name: its own parts are what the spelling is held against.
   const accepted =
-    right && resolution.matched && !isRuled && resolution.how !== 'common'
+    right && resolution.matched && !isRuled && resolution.how !== 'common' && resolution.how !== 'genus'
       ? resolution.matched
       : scientificName(truth);
   const [genusWord, ...epithetWords] = accepted.replace('× ', '').split(' ');
-  const parts: PartMark[] = [];
+  const wanted = { genus: genusWord!, epithet: epithetWords.join(' ') };
+  const typed = latinWritten(answer, wanted);
+  const family =
+    policy === 'binomialFamily' ? [markFamily(answer.family ?? resolution.family ?? '', truth, marking)] : [];
 
+  if (resolution.how === 'common' && right)
+    return [
+      {
+        part: 'genus',
+        written: answerText(answer),
+        points: 0,
+        outOf: points.genus,
+        quality: 'missing',
+        remark: 'the common name; the genus is asked for',
+      },
+      ...(policy === 'genus' ? [] : [missing('epithet', points.epithet, 'the epithet is asked for')]),
+      ...family,
+    ];
+
+  // Whole names as they stand in some book: the words themselves need not be held against the list's own again.
+  const whole = right && !isRuled && (resolution.how === 'exact' || resolution.how === 'synonym');
   // A ruling says that it is this tree; what is spelled otherwise costs what it costs where no ruling was needed.
   const ruledRight = (mark: PartMark): PartMark =>
     isRuled && right && mark.points === 0 && answerText(answer)
-      ? { ...mark, points: Math.max(0, mark.outOf - deduction), remark: 'ruled right, spelled otherwise' }
-      : mark;
-  const byCommonName = resolution.how === 'common' && right;
-  const genus = markPart('genus', typedGenus, [genusWord!, truth.genus], points.genus, deduction);
-  parts.push(
-    byCommonName
       ? {
-          ...genus,
-          points: 0,
-          written: answerText(answer),
-          remark: 'the common name; the genus is asked for',
+          ...mark,
+          points: lessened(mark.outOf, marking),
+          quality: 'ruled',
+          remark: 'ruled right, spelled otherwise',
         }
-      : ruledRight(genus),
+      : mark;
+  const genus = ruledRight(
+    markPart('genus', typed.genus, [wanted.genus, truth.genus], points.genus, marking, whole),
   );
-  if (policy !== 'genus')
-    parts.push(
-      byCommonName
-        ? {
-            part: 'epithet',
-            written: '',
-            points: 0,
-            outOf: points.epithet,
-            remark: 'the epithet is asked for',
-          }
-        : ruledRight(
-            markEpithet(
-              typedEpithet,
-              epithetWords.join(' '),
-              points.epithet,
-              deduction,
-              parts[0]!.points > 0 || right,
-              named,
-              truth,
-            ),
-          ),
-    );
-  if (policy === 'binomialFamily')
-    parts.push(
-      markPart(
-        'family',
-        answer.family ?? '',
-        [truth.family, ...(truth.olderFamilies ?? [])],
-        points.family,
-        deduction,
-      ),
-    );
-  return parts;
+  if (policy === 'genus') return [genus];
+  const genusStands = genus.points > 0 || right;
+  return [genus, ruledRight(epithetOf(typed.epithet, genusStands)), ...family];
+
+  function epithetOf(written: string, stands: boolean): PartMark {
+    const part = {
+      part: 'epithet' as const,
+      written,
+      points: 0,
+      outOf: points.epithet,
+      quality: 'wrong' as const,
+    };
+    // "alba" is no answer for Populus alba when the genus written is Quercus: an epithet counts only with its genus.
+    if (!stands && written.trim()) return { ...part, remark: 'an epithet counts only with its genus' };
+    if (named && named.id !== truth.id && named.genus === truth.genus && written.trim())
+      return { ...part, remark: `that is ${scientificName(named)}` };
+    if (resolution.other?.includes(' ') && written.trim())
+      return { ...part, remark: `that is ${resolution.other}, which is not on the list` };
+    return markPart('epithet', written, [wanted.epithet], points.epithet, marking, whole);
+  }
 }
 
-function splitAnswer(answer: Answer): [string, string] {
-  if (answer.genus !== undefined || answer.epithet !== undefined)
-    return [answer.genus ?? '', answer.epithet ?? ''];
-  const [genus = '', ...rest] = (answer.name ?? '').trim().split(/\s+/);
-  return [genus, rest.join(' ')];
+const missing = (part: AnswerPart, outOf: number, remark = 'no answer'): PartMark => ({
+  part,
+  written: '',
+  points: 0,
+  outOf,
+  quality: 'missing',
+  remark,
+});
+
+/** The genus and the epithet as they were written, wherever in the answer they stand; turned round where they stand so. */
+function latinWritten(
+  answer: Answer,
+  wanted: { genus: string; epithet: string },
+): { genus: string; epithet: string } {
+  if (answer.genus !== undefined && answer.epithet !== undefined)
+    return { genus: answer.genus, epithet: withoutAuthors(answer.epithet) };
+  const text = answerText(answer);
+  const names = writtenNames(text).names.map(({ words }) => words);
+  const near = (word: string, right: string) => latinSlip(word, normaliseName(right).split(' ')[0] ?? '');
+  const [best = []] = [...names].sort(
+    (a, b) =>
+      Math.min(...a.map(({ word }) => near(word, wanted.genus))) -
+      Math.min(...b.map(({ word }) => near(word, wanted.genus))),
+  );
+  const words = best.map(({ word }) => word);
+  const [first = '', second = '', ...rest] = words;
+  // The epithet alone, or in front of its genus.
+  if (words.length === 1 && near(first, wanted.epithet) < near(first, wanted.genus))
+    return { genus: '', epithet: first };
+  if (
+    words.length === 2 &&
+    near(second, wanted.genus) + near(first, wanted.epithet) <
+      near(first, wanted.genus) + near(second, wanted.epithet)
+  )
+    return { genus: second, epithet: first };
+  return { genus: first, epithet: withoutAuthors([second, ...rest].join(' ')) };
 }
 
-function markEpithet(
-  written: string,
-  wanted: string,
-  outOf: number,
-  deduction: number,
-  genusStands: boolean,
-  named: NamedTaxon | undefined,
-  truth: NamedTaxon,
-): PartMark {
-  // "alba" is no answer for Populus alba when the genus written is Quercus: an epithet counts only with its genus.
-  if (!genusStands && written.trim())
-    return { part: 'epithet', written, points: 0, outOf, remark: 'an epithet counts only with its genus' };
-  if (named && named.id !== truth.id && named.genus === truth.genus && written.trim())
-    return { part: 'epithet', written, points: 0, outOf, remark: `that is ${scientificName(named)}` };
-  return markPart('epithet', written, [wanted], outOf, deduction);
+/** An epithet box without the authors and cultivars that some write into it. */
+function withoutAuthors(written: string): string {
+  const [name] = writtenNames(written).names;
+  if (!name) return written;
+  const tail = name.words.findIndex((_, i) => i > 0 && isTail(name.words.slice(i)));
+  return (tail < 0 ? name.words : name.words.slice(0, tail)).map(({ word }) => word).join(' ');
 }
 
+/** A part against the words that would be right; how far off it is, in words and in letters. */
 function markPart(
   part: PartMark['part'],
   written: string,
   wanted: string[],
   outOf: number,
-  deduction: number,
+  marking: MarkingPolicy,
+  isWhole = false,
 ): PartMark {
   const typed = normaliseName(written);
-  if (!typed) return { part, written, points: 0, outOf, remark: 'no answer' };
+  if (!typed) return missing(part, outOf);
   const spelled = wanted.map(normaliseName);
-  if (spelled.includes(typed)) return { part, written, points: outOf, outOf, remark: 'right' };
-  if (part === 'genus' && typed.length === 1 && spelled.some((word) => word.startsWith(typed)))
-    return { part, written, points: outOf, outOf, remark: 'abbreviated' };
-  const near = spelled.some((word) => {
-    const distance = Math.min(editDistance(typed, word), editDistance(foldLatin(typed), foldLatin(word)));
-    return distance <= Math.max(1, Math.floor(word.length / 5));
-  });
-  if (near)
-    return { part, written, points: Math.max(0, outOf - deduction), outOf, remark: `spelling: ${wanted[0]}` };
-  return { part, written, points: 0, outOf, remark: 'wrong' };
+  const right: PartMark = { part, written, points: outOf, outOf, quality: 'right', remark: 'right' };
+  if (spelled.includes(typed)) return right;
+  if (part === 'genus' && typed.length <= 4 && spelled.some((word) => word.startsWith(typed)))
+    return { ...right, remark: 'abbreviated' };
+  // The first word of a trinomial is the species: what stands behind it is more than is asked for.
+  if (isWhole) return { ...right, remark: part === 'epithet' ? 'right' : 'right, as others call the genus' };
+  const off = Math.min(
+    ...spelled.map((word) =>
+      latinSlip(typed, word) <= slipsAllowed(word.length) ? latinSlip(typed, word) : Infinity,
+    ),
+  );
+  if (off < Infinity)
+    return {
+      ...right,
+      points: lessened(outOf, marking),
+      quality: 'misspelled',
+      off: Number(off.toFixed(2)),
+      remark: `spelling: ${wanted[0]}`,
+    };
+  return { ...right, points: 0, quality: 'wrong', remark: 'wrong' };
+}
+
+/** The family in Latin or in English, by its present or an older name. */
+function markFamily(written: string, truth: NamedTaxon, marking: MarkingPolicy): PartMark {
+  const families = [truth.family, ...(truth.olderFamilies ?? [])];
+  const outOf = marking.points.family;
+  const plain = normaliseName(written).replace(/ family$/, '');
+  const english = [
+    ...families.flatMap((family) => FAMILY_WORDS[family.toLowerCase()] ?? []),
+    ...(truth.familyCommon ? [normaliseName(truth.familyCommon).replace(/ family$/, '')] : []),
+  ];
+  if (english.includes(plain))
+    return { part: 'family', written, points: outOf, outOf, quality: 'right', remark: 'right' };
+  const present = familyNear(plain);
+  const mark = markPart('family', written, families, outOf, marking);
+  // “Leguminosae” is the old name of what is wanted.
+  return mark.points === 0 &&
+    present &&
+    present !== plain &&
+    families.some((family) => family.toLowerCase() === present)
+    ? { ...mark, points: outOf, quality: 'right', remark: 'right, an older name' }
+    : mark;
 }
 
 const sum = (numbers: number[]) => Number(numbers.reduce((total, n) => total + n, 0).toFixed(4));

@@ -5,6 +5,7 @@ import {
   foldLatin,
   markAnswer,
   resolveName,
+  slip,
   type MarkingPolicy,
   type NamedTaxon,
 } from './index.ts';
@@ -50,7 +51,16 @@ test.each<[string, string, string | undefined]>([
   ['Populus balsamifera ssp. trichocarpa', 'synonym', 'trichocarpa'],
   ['grand fir', 'common', 'grandis'],
   ['douglas fir', 'common', 'menziesii'],
-  ['Douglasfir', 'misspelled', 'menziesii'],
+  ['Douglasfir', 'common', 'menziesii'],
+  ['menziesii', 'exact', 'menziesii'],
+  ['Pseudotsuga', 'genus', 'menziesii'],
+  ['Abies trichocarpa', 'genus', undefined],
+  ['grand fir or subalpine fir', 'ambiguous', undefined],
+  ['grand fir (Abies grandis)', 'common', 'grandis'],
+  ['Thuja occidentalis', 'none', undefined],
+  ['xxxx', 'none', undefined],
+  ["I don't know", 'blank', undefined],
+  ['not grand fir', 'none', undefined],
   ['Abies granids', 'misspelled', 'grandis'],
   ['Pseudotsuga menziesi', 'misspelled', 'menziesii'],
   ['Psuedotsuga menzeisii', 'misspelled', 'menziesii'],
@@ -64,6 +74,34 @@ test.each<[string, string, string | undefined]>([
   ['   ', 'blank', undefined],
 ])('“%s” is %s', (text, how, taxonId) => {
   expect(resolveName(text, LIST)).toMatchObject({ how, ...(taxonId ? { taxonId } : {}) });
+});
+
+test('a plant that is known and not on the list is named, and so is a family written beside', () => {
+  expect(resolveName('Abies procera', LIST)).toMatchObject({ how: 'genus', other: 'Abies procera' });
+  expect(resolveName('eastern white pine', LIST)).toMatchObject({ how: 'none', other: 'eastern white pine' });
+  expect(resolveName('Pinaceae, Abies grandis', LIST)).toMatchObject({
+    taxonId: 'grandis',
+    family: 'pinaceae',
+  });
+});
+
+test.each([
+  ['engleman', 'engelmann', 1.2],
+  ['plicata', 'pilcata', 0.8],
+  ['abies', 'abiess', 0.4],
+  ['rus', 'rhus', 0.6],
+  ['fir', 'fit', 0.8],
+  ['alba', 'alma', 1],
+])('%s is %s but for %d letters', (a, b, off) => expect(slip(a, b)).toBeCloseTo(off));
+
+test('a slip weighs no more than the plain distance, and is the same both ways', () => {
+  const word = fc.stringMatching(/^[a-z]{0,9}$/);
+  fc.assert(
+    fc.property(word, word, (a, b) => {
+      expect(slip(a, b)).toBeCloseTo(slip(b, a), 9);
+      expect(slip(a, b)).toBeLessThanOrEqual(editDistance(a, b) + 1e-9);
+    }),
+  );
 });
 
 test('every name of every taxon resolves to it, whatever its case and spacing', () => {
@@ -130,6 +168,34 @@ describe('marking', () => {
     expect(points({ name: 'grnd fir' }, common)).toBe(1.75);
     expect(points({ name: 'subalpine fir' }, common)).toBe(0);
     expect(points({ name: 'white fir' }, common)).toBe(0);
+  });
+  test.each<[string, Parameters<typeof markAnswer>[0], string[]]>([
+    ['two right words turned round', { name: 'grandis Abies' }, ['right', 'right', 'missing']],
+    ['a sentence', { name: "I think it's Abies grandis, Pinaceae" }, ['right', 'right', 'right']],
+    [
+      'authors in the epithet box',
+      { genus: 'Abies', epithet: 'grandis (Douglas) Lindl.' },
+      ['right', 'right', 'missing'],
+    ],
+    ['the genus alone', { genus: 'Abies', epithet: '' }, ['right', 'missing', 'missing']],
+    [
+      'the epithet misspelled',
+      { genus: 'Abies', epithet: 'granids', family: 'pine family' },
+      ['right', 'misspelled', 'right'],
+    ],
+    ['another plant of the genus', { genus: 'Abies', epithet: 'procera' }, ['right', 'wrong', 'missing']],
+  ])('%s: each part by its own quality', (_, answer, qualities) =>
+    expect(markAnswer(answer, truth, LIST, DEFAULT_MARKING).parts.map(({ quality }) => quality)).toEqual(
+      qualities,
+    ),
+  );
+  test('another plant is named in the reason', () =>
+    expect(markAnswer({ genus: 'Abies', epithet: 'procera' }, truth, LIST, binomial).parts[1]!.remark).toBe(
+      'that is Abies procera, which is not on the list',
+    ));
+  test('the genus alone earns half of a common name', () => {
+    const common: MarkingPolicy = { ...DEFAULT_MARKING, policy: 'common' };
+    expect(markAnswer({ name: 'Pseudotsuga' }, LIST[5]!, LIST, common)).toMatchObject({ points: 1 });
   });
   test('a ruling outweighs the rules, both ways', () => {
     const odd = { genus: 'Abis', epithet: 'grandifolia' };
