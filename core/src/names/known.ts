@@ -29,6 +29,8 @@ export interface CommonName extends KnownName {
   /** Its words as they are compared. */
   words: string[];
   joined: string;
+  /** The one that its taxon is called by first. */
+  preferred: boolean;
   /** Its words as they are spelled, but for case and signs. */
   plain: string[];
   letters: Letters;
@@ -89,7 +91,9 @@ function gather(list: readonly NamedTaxon[]): KnownNames {
       latinName(taxon.id, i === 0 ? 'exact' : 'synonym', written),
     ),
   );
-  const common = list.flatMap((taxon) => taxon.commonNames.map((written) => commonNameOf(taxon.id, written)));
+  const common = list.flatMap((taxon) =>
+    taxon.commonNames.map((written, i) => commonNameOf(taxon.id, written, i === 0)),
+  );
   const genera = new Map<string, { genus: string; taxa: string[] }>();
   for (const { id, genus } of list) {
     const held = genera.get(normaliseName(genus)) ?? { genus, taxa: [] };
@@ -146,14 +150,18 @@ function latinName(taxonId: string, kind: NameKind, written: string): LatinName 
   return { taxonId, kind, written, genus, epithet: words.join(''), infra };
 }
 
-function commonNameOf(taxonId: string, written: string): CommonName {
+function commonNameOf(taxonId: string, written: string, preferred: boolean): CommonName {
   const words = comparedWords(written);
-  return asCommon({ taxonId, kind: 'common', written }, words, normaliseName(written).split(' '));
+  return asCommon({ taxonId, kind: 'common', written, preferred }, words, normaliseName(written).split(' '));
 }
 
-function asCommon({ taxonId, kind, written }: KnownName, words: string[], plain: string[]): CommonName {
+function asCommon(
+  { taxonId, kind, written, preferred }: KnownName & { preferred: boolean },
+  words: string[],
+  plain: string[],
+): CommonName {
   const joined = words.join('');
-  return { taxonId, kind, written, words, joined, plain, letters: lettersOf(joined) };
+  return { taxonId, kind, written, preferred, words, joined, plain, letters: lettersOf(joined) };
 }
 
 /** A common name without the words in front that may be dropped, and without “tree” behind. */

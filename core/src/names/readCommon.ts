@@ -58,7 +58,10 @@ function shortened(written: readonly Word[], words: readonly string[], known: Kn
   const cut = written.map(({ word, short }, i) => short || (word.length <= 4 && !isWord(words[i]!)));
   const last = written.at(-1)!;
   if (!cut.some(Boolean) || cut.every(Boolean) || (cut.at(-1) && !last.short)) return [];
-  return known.common.filter((name) => covers(words, cut, name.words));
+  const fits = known.common.filter((name) => covers(words, cut, name.words));
+  // What one shortens is what a tree is called first.
+  const first = fits.filter(({ preferred }) => preferred);
+  return first.length > 0 ? first : fits;
 }
 
 function covers(words: readonly string[], cut: readonly boolean[], name: readonly string[]): boolean {

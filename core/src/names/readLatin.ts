@@ -35,7 +35,8 @@ const AUTHORS = new Set(
 const isAuthor = ({ word, short, capital }: Word): boolean => short || capital || AUTHORS.has(word);
 
 /** Is this what may stand behind a scientific name: nothing, authors, or words that only say how sure one is? */
-export const isTail = (words: readonly Word[]): boolean => words.every(isAuthor);
+export const isTail = (words: readonly Word[]): boolean =>
+  words.every((word) => word.lower || isAuthor(word));
 
 /** Reads words as a scientific name: whole, shortened, turned round, misspelled, its genus or epithet alone. */
 export function readLatin(words: readonly Word[], known: KnownNames): Reading {
@@ -51,7 +52,7 @@ export function readLatin(words: readonly Word[], known: KnownNames): Reading {
     const short = shortGenus(words, known);
     if (short) return short;
   }
-  const turned = words.length === 2 && wholeName([second, first], known);
+  const turned = words.length === 2 && !known.genera.has(first.word) && wholeName([second, first], known);
   if (turned) return turned;
   const segregate = segregateName(words, known);
   if (segregate) return segregate;
@@ -89,6 +90,9 @@ function otherName(plain: readonly string[], words: readonly Word[], known: Know
   const own = others.epithets.get(genus);
   const hit = own?.find((word) => word === epithet || word === epithet + third);
   if (!hit || !isTail(words.slice(hit === epithet ? 2 : 3))) return undefined;
+  // The list has a lower rank of it: which one was written is still to be seen.
+  const hasLower = known.byGenus.get(genus)?.some((name) => name.epithet === hit && name.infra);
+  if (hasLower && words.some((word) => word.lower)) return undefined;
   return { how: 'other', met: [], other: `${others.genera.get(genus)} ${hit}`, ...genusRead(genus, known) };
 }
 

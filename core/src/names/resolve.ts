@@ -69,11 +69,16 @@ function resolve(text: string, known: KnownNames): Resolution {
   // “pine, ponderosa”: what a comma parts may be one name turned round.
   if (withWords.length === 2 && readings.some(({ reading }) => reading.how !== 'whole')) {
     const turned = readWords([...withWords[1]!.words, ...withWords[0]!.words], known);
-    if ((turned.how === 'whole' && oneTaxon(turned)) || turned.how === 'other')
+    const isNear = turned.how === 'near' && readings.every(({ reading }) => !NAMES.includes(reading.how));
+    if (
+      ((turned.how === 'whole' || isNear) && oneTaxon(turned)) ||
+      (turned.how === 'other' && turned.off === undefined)
+    )
       return { ...settle([turned], known), ...also };
   }
+  const hasWhole = readings.some(({ reading }) => reading.how === 'whole');
   const kept = readings.filter(
-    ({ reading, choice }, i) => reading.how !== 'unknown' || choice || readings[i + 1]?.choice,
+    ({ reading, choice }, i) => !isRemark(reading, hasWhole) || choice || readings[i + 1]?.choice,
   );
   if (kept.length === 0) return { how: 'none', ...also };
   return {
@@ -85,8 +90,13 @@ function resolve(text: string, known: KnownNames): Resolution {
   };
 }
 
+/** Words beside a name that name nothing, or only resemble some plant’s name. */
+const isRemark = ({ how, off }: Reading, besideName: boolean): boolean =>
+  how === 'unknown' || (besideName && how === 'other' && off !== undefined);
+
 const oneTaxon = ({ met }: Reading): boolean => new Set(met.map(({ name }) => name.taxonId)).size === 1;
 
+const NAMES: Reading['how'][] = ['whole', 'near', 'genus'];
 const RANK: Reading['how'][] = ['whole', 'other', 'near', 'genus', 'unknown'];
 
 /** The better of a scientific and a common reading; failing both, two names one behind the other that agree. */

@@ -29,6 +29,10 @@ const NO_ANSWER =
   /^(?:(?:i )?(?:do not|dont|don t) know|(?:i )?(?:have )?no (?:idea|clue|answer)|idk|dunno|unsure|not sure|unknown|none|blank|pass|skip(?:ped)?|n a|na|no answer|nothing|i forgot|forgot|forget|cant remember|can t remember)$/;
 const DENIAL = /\b(?:not|isn['’]?t|aren['’]?t|wasn['’]?t|neither|never|anything but|other than|except)\b/i;
 
+/** “Not sure, but …” denies nothing. */
+const UNSURE =
+  /\b(?:i['’]?m |i am )?not (?:quite |really |very |too |entirely |completely |100 ?% )?(?:sure|certain|positive)\b(?: (?:about|of) (?:this|that|it)(?: one)?)?[,;:.]?(?: but)?/gi;
+
 /** What people put in front of a name, and behind it. */
 const AROUND = new RegExp(
   [
@@ -37,6 +41,7 @@ const AROUND = new RegExp(
     String.raw`\b(?:this|that|it|here|here['’]?s)(?: one| tree| twig| leaf| plant| specimen)?(?:['’]?s| is| was| has to be| must be| might be| may be| could be| should be| would be| can be| looks?(?: a lot)?(?: like)?| seems?(?: to be)?(?: like)?| appears to be| resembles)\b`,
     String.raw`\b(?:the|this|that) (?:tree|twig|leaf|plant|specimen|species|one|name)(?: here)?(?: is| must be| looks like)?\b`,
     String.raw`\b(?:probably|possibly|perhaps|maybe|definitely|certainly|surely|likely|most likely|clearly|obviously|apparently|for sure|i hope|to me|to my eye|imo|either)\b`,
+    String.raw`\b(?:could|might|may|can|would|should) (?:this|that|it) be\b`,
     String.raw`\b(?:pretty|quite|fairly|almost) (?:sure|certain)\b`,
     String.raw`\b(?:it is|it['’]?s|its|is it|is this|it was|must be|might be|may be|could be|should be|looks like|seems like|has to be|got to be)\b`,
     String.raw`\b(?:some|a|one) (?:kind|sort|type|species) of(?: an?)?\b`,
@@ -53,6 +58,8 @@ const REASON =
 const CULTIVAR = /(?<=\S)\s+(?:cv\.?\s+\S+|['‘’"“”][A-Z][^'‘’"“”]*['’"”])/g;
 /** An & between two names, and not between two authors. */
 const AND = /\s+&\s+(?=[a-z]|[A-Z][a-z]{2,}\s[a-z]{3,})/g;
+/** A cross of two trees is neither of them; the sign of a hybrid’s own name stands behind its genus. */
+const CROSS = /(\b[A-Za-z]+\s+[a-z-]{3,})\s+[x×✕]\s+(?=\S)/g;
 const CHOICE = /\s+(?:or else|or|vs\.?|versus|but|and|nor)\s+|\s*[/|]\s*/i;
 const REMARK =
   /\s*[;,()[\]=:]\s*|\s+[-‐‑–—→]+\s+|\s+(?:aka|a\.k\.a\.|also called|also known as|alias|that is|i\.e\.)\s+|\n+/i;
@@ -141,11 +148,13 @@ export function writtenNames(text: string): Written {
     .replace(/[‘’ʼ`´]/g, "'")
     .trim();
   if (NO_ANSWER.test(normaliseName(tidy))) return { names: [], denied: false };
-  const denied = DENIAL.test(tidy);
-  const bare = tidy
+  const sure = tidy.replace(UNSURE, ' ').trim();
+  const denied = DENIAL.test(sure);
+  const bare = sure
     .replace(CULTIVAR, ' ')
     .replace(/^["'“”]+|["'“”]+$/g, '')
     .replace(AND, ' and ')
+    .replace(CROSS, '$1 or ')
     .replace(/^\(?\s*(?:no\.?\s*|#\s*|station\s*)?\d{1,3}\s*[.):\-–]?\s+/i, '')
     .replace(REASON, '')
     .replace(AROUND, ' ')

@@ -59,7 +59,7 @@ coffeeberry: - California
 coffeetree: - Kentucky
 coralberry: -
 cork tree: - Amur
-cottonwood: - balsam, black, eastern, Fremont, lanceleaf, narrowleaf, Plains, Rio Grande, southern, swamp, western
+cottonwood: - balsam, black, eastern, Fremont, lanceleaf, narrowleaf, Plains, southern, swamp, western
 crabapple: - Japanese flowering, Oregon, Pacific, Prairie, sargent, southern, sweet, European, wild
 cranberry: - American, bog, European highbush, highbush, mountain, small
 crape myrtle: -
