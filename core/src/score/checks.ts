@@ -1,5 +1,6 @@
-import { type CharacterId, notMet, type Vocabulary } from '../vocabulary/index.ts';
+import { type Character, type CharacterId, notMet, type Vocabulary } from '../vocabulary/index.ts';
 import { stateOf } from '../vocabulary/index.ts';
+import { doubtOf, repairFactors, type Related } from './plausible.ts';
 import { admits, qualifierKey, unitFactor, type RangeValue, type Score, type ScoreValue } from './score.ts';
 
 export interface ScoreProblem {
@@ -7,47 +8,23 @@ export interface ScoreProblem {
   /** `error` refuses the score; `warning` keeps it and asks for a second look. */
   severity: 'error' | 'warning';
   message: string;
-  /** What was probably meant; null takes the score out. */
-  repair?: { label: string; value: ScoreValue | null };
+  /** What was probably meant. */
+  repair?: Repair;
+  /** What may have been meant as well. */
+  orElse?: Repair;
 }
 
-/** Limits of built-in characters; those of a library's own have none. */
-type Limits = Readonly<Partial<Record<CharacterId, number>>>;
+export interface Repair {
+  label: string;
+  /** Null takes the score out. */
+  value: ScoreValue | null;
+}
 
-/** Largest sensible values in stored units, by character; a value beyond is likely a slip of the unit. */
-const LARGEST: Limits = {
-  'leaf.length': 1.2,
-  'leaf.width': 0.8,
-  'leaf.petioleLength': 0.6,
-  'needle.length': 0.45,
-  'needle.width': 0.01,
-  'twig.thickness': 0.03,
-  'twig.thornLength': 0.12,
-  'bud.length': 0.05,
-  'flower.size': 0.3,
-  'fruit.length': 0.7,
-  'pollenCone.length': 0.1,
-  'habit.height': 120,
-  'habit.dbh': 12,
-  'habit.crownSpread': 60,
-  'wood.density': 1400,
-};
-
-/** Smallest sensible high ends in stored units; a value below is likely a slip of the unit the other way. */
-const SMALLEST: Limits = {
-  'habit.height': 0.1,
-  'habit.dbh': 0.005,
-  'leaf.length': 0.003,
-  'leaf.width': 0.001,
-  'needle.length': 0.002,
-  'fruit.length': 0.001,
-  'bud.length': 0.0005,
-  'twig.thickness': 0.0004,
-  'wood.density': 80,
-};
+/** What relatives of a taxon show for a character, in stored units; nothing where none is scored. */
+export type RelatedOf = (characterId: string) => Related | undefined;
 
 /** Characters whose values have an upper bound by their nature. */
-const BOUNDED: Limits = {
+const BOUNDED: Readonly<Partial<Record<CharacterId, number>>> = {
   'fruit.samaraAngle': 360,
   'acorn.cupCover': 100,
   'site.soilPh': 14,
@@ -60,10 +37,19 @@ const NO_SMALLER: [CharacterId, CharacterId][] = [
   ['habit.height', 'habit.dbh'],
 ];
 
-/** Looks over the scores of one taxon from one source. Each problem explains itself and, where it can, offers a repair. */
-export function checkScores(scores: readonly Score[], vocabulary: Vocabulary): ScoreProblem[] {
+/**
+ * Looks over the scores of one taxon from one source. Each problem explains itself and offers a repair only where it would lie well within
+ * what the character and the relatives show; where two would, both.
+ *
+ * @param relatedOf what other taxa of the genus show
+ */
+export function checkScores(
+  scores: readonly Score[],
+  vocabulary: Vocabulary,
+  relatedOf: RelatedOf = () => undefined,
+): ScoreProblem[] {
   return scores.flatMap((score) => [
-    ...checkValue(score, vocabulary),
+    ...checkValue(score, vocabulary, relatedOf),
     ...checkApplies(score, scores, vocabulary),
     ...checkAgainst(score, scores, vocabulary),
   ]);
@@ -93,7 +79,7 @@ function checkAgainst(score: Score, all: readonly Score[], vocabulary: Vocabular
   ];
 }
 
-function checkValue(score: Score, vocabulary: Vocabulary): ScoreProblem[] {
+function checkValue(score: Score, vocabulary: Vocabulary, relatedOf: RelatedOf): ScoreProblem[] {
   const { characterId, value } = score;
   const character = vocabulary.get(characterId);
   const error = (message: string, repair?: ScoreProblem['repair']): ScoreProblem[] => [
@@ -114,8 +100,7 @@ function checkValue(score: Score, vocabulary: Vocabulary): ScoreProblem[] {
   if (character.derived)
     return error(`${capital(character.term)} is worked out from the calendar; set the leaf months instead.`);
 
-  if (value.kind === 'range')
-    return checkRange(characterId, character.term, value, unitFactor(character), character.unit, error);
+  if (value.kind === 'range') return checkRange(character, value, relatedOf(characterId), error);
   if (value.kind === 'states') {
     const unknown = value.states.find((entry) => !stateOf(character, entry.state));
     if (unknown) {
@@ -147,13 +132,13 @@ function checkValue(score: Score, vocabulary: Vocabulary): ScoreProblem[] {
 }
 
 function checkRange(
-  characterId: string,
-  term: string,
+  character: Character,
   range: RangeValue,
-  factor: number,
-  unit: string | undefined,
+  related: Related | undefined,
   error: (message: string, repair?: ScoreProblem['repair']) => ScoreProblem[],
 ): ScoreProblem[] {
+  const { id: characterId, term, unit } = character;
+  const factor = unitFactor(character);
   const show = (n: number) =>
     `${Number((n / factor).toPrecision(3))}${unit && unit !== '1' ? ` ${unit}` : ''}`;
   const numbers = [range.min, range.low, range.high, range.max, range.typical].filter((n) => n !== undefined);
@@ -189,29 +174,40 @@ function checkRange(
         ]),
       ) as unknown as RangeValue,
     });
-  const largest = LARGEST[characterId as CharacterId];
-  const least = SMALLEST[characterId as CharacterId];
-  const top = Math.max(...numbers);
-  const tooLarge = largest !== undefined && top > largest;
-  if (tooLarge || (least !== undefined && top < least)) {
-    const by = tooLarge
-      ? [0.01, 0.001].find((scale) => top * scale <= largest && top * scale > largest / 1e4)
-      : [100, 1000].find((scale) => top * scale >= least!);
-    const smaller = by === undefined ? undefined : scaleRange(range, by);
-    const repair = smaller && {
-      label: `Did you mean ${show(smaller.high ?? smaller.low ?? 0)}?`,
-      value: smaller,
+  return checkSize(character, range, numbers, related, show);
+}
+
+/** A size that cannot be, or that no relative comes near. */
+function checkSize(
+  { id: characterId, term }: Character,
+  range: RangeValue,
+  numbers: readonly number[],
+  related: Related | undefined,
+  show: (n: number) => string,
+): ScoreProblem[] {
+  const doubt = doubtOf(characterId, numbers, related);
+  if (!doubt) return [];
+  const [repair, orElse] = repairFactors(characterId, numbers, related).map((factor) => {
+    const value = scaleRange(range, factor);
+    return {
+      label: `Did you mean ${show(value.high ?? value.low ?? value.typical ?? value.max ?? 0)}?`,
+      value,
     };
-    return [
-      {
-        characterId,
-        severity: 'warning',
-        message: `${capital(term)} ${show(top)} looks like a slip of the unit.${repair ? '' : ' Check the unit.'}`,
-        ...(repair ? { repair } : {}),
-      },
-    ];
-  }
-  return [];
+  });
+  const size = `${capital(term)} ${show(Math.max(...numbers))}`;
+  const message =
+    doubt === 'impossible'
+      ? `${size} looks like a slip.`
+      : `${size}: its relatives here show ${show(related![0])} to ${show(related![1])}.`;
+  return [
+    {
+      characterId,
+      severity: 'warning',
+      message: repair ? message : `${message} Is it right?`,
+      ...(repair ? { repair } : {}),
+      ...(orElse ? { orElse } : {}),
+    },
+  ];
 }
 
 /** A repair that holds only if the ends then stand in order. */

@@ -1,191 +1,221 @@
 import { done, refused, type Outcome } from '../outcome/index.ts';
-import type { Character, Unit } from '../vocabulary/index.ts';
+import type { Character } from '../vocabulary/index.ts';
+import { figuresOf, type Figure, type Quantity } from './measure/figures.ts';
+import { tokensOf, type Settings } from './measure/tokens.ts';
+import { dimensionOf, type WrittenUnit } from './measure/units.ts';
 import { unitFactor, type RangeValue } from './score.ts';
 
-/** Metres (or kg/m³) of one written unit. */
-const LENGTHS: Record<string, number> = {
-  m: 1,
-  cm: 0.01,
-  mm: 0.001,
-  ft: 0.3048,
-  "'": 0.3048,
-  in: 0.0254,
-  '"': 0.0254,
-};
-const DENSITIES: Record<string, number> = {
-  'kg/m³': 1,
-  'kg/m3': 1,
-  'g/cm³': 1000,
-  'g/cm3': 1000,
-  'lb/ft³': 16.0185,
-  'lb/ft3': 16.0185,
-};
-const SPELLED: Record<string, string> = {
-  feet: 'ft',
-  foot: 'ft',
-  inches: 'in',
-  inch: 'in',
-  metres: 'm',
-  meters: 'm',
-  metre: 'm',
-  meter: 'm',
-  centimetres: 'cm',
-  centimeters: 'cm',
-  millimetres: 'mm',
-  millimeters: 'mm',
-  '″': '"',
-  '′': "'",
-  degrees: '°',
-  deg: '°',
-  percent: '%',
-  yr: 'years',
-  yrs: 'years',
-  year: 'years',
-};
-const VULGAR: Record<string, string> = {
-  '½': '1/2',
-  '¼': '1/4',
-  '¾': '3/4',
-  '⅓': '1/3',
-  '⅔': '2/3',
-  '⅛': '1/8',
-  '⅜': '3/8',
-  '⅝': '5/8',
-  '⅞': '7/8',
-};
+/** How a number without more said is to be taken. */
+export interface MeasureSettings extends Settings {
+  /** Without a unit: the character's own, or feet, inches and lb/ft³. */
+  units?: 'metric' | 'imperial';
+}
 
-const NUMBER = String.raw`\d+(?:\.\d+)?(?:\s+\d+\/\d+)?|\d+\/\d+|\.\d+`;
+/** From this number on botanists write “many”. */
+const MANY = 10;
 
 /**
- * Reads a range as botanists write it: `(4)5–9(10)`, `4-7 in`, `1/4–1/2 in`, `to 25 m`, `about 5 cm`, `9–13, odd`,
- * `10–many`. A number without a unit is taken in the character's own display unit.
- * @returns the range in stored units (metres, kg/m³, or the unit itself), or what is wrong and how to write it.
+ * Reads a range as botanists, gardeners and carpenters write it: `(4)5–9(10)`, `4-7 in (10–18 cm)`, `1-1/2″ to 3″`, `8 mm–2 cm`, `5'6″`, `up to
+ * 25 m`, `over 1,200 ft`, `about 5 cm`, `5–9, usually 7`, `9–13, odd`, `10–many`. A number without a unit takes that of the other end, or the
+ * character's own; a second figure in brackets in another unit is held against the first.
+ *
+ * @param settings what a number without a unit, and a comma, are taken for
+ * @returns the range in stored units (metres, kg/m³, or the unit itself), or what is wrong and how to write it
+ * @example
+ * parseRange('8 mm–2 cm', leafLength); // { ok: true, value: { kind: 'range', low: 0.008, high: 0.02 } }
  */
-export function parseRange(text: string, character: Character): Outcome<RangeValue> {
+export function parseRange(
+  text: string,
+  character: Character,
+  settings: MeasureSettings = {},
+): Outcome<RangeValue> {
   const name = character.term;
-  const plain = simplify(text);
-  if (!plain) return refused(`Write ${name} as a number or a range, such as ${example(character)}.`);
+  const typed = text.trim();
+  const like = `Write ${name} like ${example(character)}.`;
+  if (!typed) return refused(`Write ${name} as a number or a range, such as ${example(character)}.`);
 
-  const { body, unit } = splitUnit(plain);
-  const factor = factorOf(unit, character);
-  if (!factor.ok) return factor;
-
-  const numbers = body.match(new RegExp(NUMBER, 'g'));
-  if (!numbers)
-    return refused(`“${text.trim()}” has no number in it. Write ${name} like ${example(character)}.`);
-  const value = readParts(body, factor.value);
-  if (!value)
+  if (isEitherThousand(typed, character, settings))
     return refused(
-      `“${text.trim()}” could not be read as a range. Write ${name} like ${example(character)}.`,
+      `“${typed}” may be thousands or thousandths. Write it without a point, such as 1200, or with fewer decimals.`,
     );
-  if (character.kind === 'count') {
-    const whole = [value.min, value.low, value.high, value.max, value.typical].every(
-      (n) => n === undefined || Math.abs(n - Math.round(n)) < 1e-9,
+  const { tokens, problem } = tokensOf(typed, wordsOf(character), settings);
+  if (problem === 'a zero under the line') return refused(`“${typed}” has a zero under the line. ${like}`);
+  if (problem === 'a negative number') return refused(`${capital(name)} cannot be below zero. ${like}`);
+  const isNumber = tokens.some(({ is }) => is === 'number' || is === 'many');
+  if (!isNumber) return refused(`“${typed}” has no number in it. ${like}`);
+  if (problem) return refused(`“${problem.word}” in “${typed}” could not be read. ${like}`);
+
+  const { figures, odd, times, problem: wrong } = figuresOf(tokens);
+  if (times)
+    return refused(
+      `“${typed}” is two measures, one by the other. Write one here and the other in its own row.`,
     );
-    if (!whole)
-      return refused(`${capital(name)} are counted: write whole numbers, such as ${example(character)}.`);
+  if (wrong || figures.length === 0) return refused(`“${typed}” could not be read as a range. ${like}`);
+  const misfit = figures
+    .flatMap(quantitiesOf)
+    .map(({ unit }) => unit && misfitOf(unit, character))
+    .find(Boolean);
+  if (misfit) return refused(misfit);
+
+  const scale = scaleFor(typed, figures, character, settings);
+  const read = rangeOf(
+    figures.filter((figure) => !isRepeat(figure, figures)),
+    scale,
+  );
+  if (!read) return refused(`“${typed}” could not be read as a range. ${like}`);
+  for (const repeat of figures.filter((figure) => isRepeat(figure, figures))) {
+    const again = rangeOf([{ ...repeat, bracketed: false }], scale);
+    if (!again || !agree(read, again))
+      return refused(
+        `The two figures in “${typed}” are not the same length. Leave out the one that is wrong.`,
+      );
   }
+  const value: RangeValue = { kind: 'range', ...read, ...(odd ? { step: 2 } : {}) };
+  if (character.kind === 'count' && !isWhole(value))
+    return refused(`${capital(name)} are counted: write whole numbers, such as ${example(character)}.`);
   return done(value);
 }
 
-function simplify(text: string): string {
-  let plain = text.trim().toLowerCase();
-  for (const [glyph, fraction] of Object.entries(VULGAR)) plain = plain.replaceAll(glyph, ` ${fraction}`);
-  return plain
-    .replace(/[–—−]/g, '-')
-    .replace(/\s+or\s+|(?<!up)\s+to\s+(?=[\d(.])|\s*\.\.\s*/g, '-')
-    .replace(/[″”“]/g, '"')
-    .replace(/[′’]/g, "'")
-    .replace(/\bper (?=cm)/g, '')
-    .replace(/\s+/g, ' ')
-    .trim();
+/** “1.200 m”: nobody measures a mountain to the millimetre, and some part thousands with a point. */
+const isEitherThousand = (typed: string, { unit }: Character, { decimal }: MeasureSettings): boolean =>
+  decimal !== ',' &&
+  (unit === 'm' || unit === 'years' || (unit === 'kg/m³' && !/g\s*\/\s*c/i.test(typed))) &&
+  /(?<![\d.,])[1-9]\d{0,2}\.\d{3}(?![\d.])/.test(typed);
+
+type Ends = Omit<RangeValue, 'kind'>;
+
+const quantitiesOf = ({ from, to }: Figure): Quantity[] => [from, to].filter((each) => each !== undefined);
+
+/** Why a unit does not fit the character, or nothing. */
+function misfitOf(unit: WrittenUnit, character: Character): string | undefined {
+  const own = dimensionOf(character.unit);
+  const term = capital(character.term);
+  if (unit.of === own) return undefined;
+  if (own === 'per length' && unit.of === 'length') return undefined;
+  if (own === 'density' && unit.of === 'weight on an area')
+    return 'lb/ft² is a weight on an area. Did you mean lb/ft³?';
+  if (own === 'length')
+    return `“${unit.name}” is no length. ${term} is given in ${character.unit}, mm, cm, m, in or ft.`;
+  if (own === 'density') return `“${unit.name}” is no density. Use kg/m³, g/cm³ or lb/ft³.`;
+  if (own === undefined) return `${term} are counted and have no unit; “${unit.name}” does not belong here.`;
+  return `“${unit.name}” does not fit: ${character.term} is given in ${character.unit}.`;
 }
 
-/** Takes the unit off the end. A unit written after both ends ("4 in - 7 in") must be the same one. */
-function splitUnit(plain: string): { body: string; unit: string | undefined } {
-  const found = [...plain.matchAll(/(?<=[\d)\s+])(kg\/m[³3]|g\/cm[³3]|lb\/ft[²2³3]|[a-z]+|["'°%″′])/g)]
-    .map((match) => match[0])
-    .map((word) => SPELLED[word] ?? word)
-    .filter((word) => !['odd', 'even', 'many', 'about', 'up', 'to', 'or'].includes(word));
-  const body = plain
-    .replace(/kg\/m[³3]|g\/cm[³3]|lb\/ft[²2³3]/g, '')
-    .replace(/(?<=[\d)\s+])(?!odd|even|many|to\b)([a-z]+|["'°%])/g, '');
-  return { body: body.trim(), unit: new Set(found).size > 1 ? found.join(' and ') : found[0] };
+/** How a quantity becomes a stored number: by its own unit, by that of the next to its right, else of the last to its left, else by default. */
+function scaleFor(
+  typed: string,
+  figures: readonly Figure[],
+  character: Character,
+  settings: MeasureSettings,
+): (quantity: Quantity) => number {
+  const all = figures.flatMap(quantitiesOf);
+  const isFraction = character.unit === '%' && all.every(({ unit, value }) => !unit && value <= 1);
+  const bare =
+    isFraction && /\d\s*[/⁄]|[½¼¾⅓⅔⅛⅜⅝⅞]|third|half|quarter/.test(typed)
+      ? 100
+      : bareFactor(character, settings);
+  // Six per cm are six, whether “per” is written or not.
+  const factorOf = (unit: WrittenUnit) =>
+    dimensionOf(character.unit) === 'per length' && unit.of === 'length' ? 1 : unit.factor;
+  return (quantity) => {
+    const at = all.indexOf(quantity);
+    const unit =
+      quantity.unit ??
+      all.slice(at).find((each) => each.unit)?.unit ??
+      all
+        .slice(0, Math.max(0, at))
+        .reverse()
+        .find((each) => each.unit)?.unit;
+    return round(quantity.value * (unit ? factorOf(unit) : bare));
+  };
 }
 
-function factorOf(unit: string | undefined, character: Character): Outcome<number> {
-  if (unit === undefined) return done(unitFactor(character));
-  if (unit.includes(' and ')) return refused(`Two units in one range (${unit}). Use one for both ends.`);
-  const own = character.unit;
-  if (isLength(own)) {
-    const metres = LENGTHS[unit];
-    if (metres) return done(metres);
-    return refused(
-      `“${unit}” is no length. ${capital(character.term)} is given in ${own}, mm, cm, m, in or ft.`,
-    );
+function bareFactor(character: Character, { units }: MeasureSettings): number {
+  if (units !== 'imperial') return unitFactor(character);
+  if (character.unit === 'm') return 0.3048;
+  if (character.unit === 'cm' || character.unit === 'mm') return 0.0254;
+  return character.unit === 'kg/m³' ? 16.0185 : unitFactor(character);
+}
+
+/** Is this figure the main one again, in another unit? */
+function isRepeat(figure: Figure, all: readonly Figure[]): boolean {
+  if (figure.again) return true;
+  const main = all.find((each) => !each.bracketed);
+  const [own, first] = [figure, main].map((each) => each && (each.to ?? each.from)?.unit);
+  return Boolean(
+    figure.bracketed && main && own && first && own.name !== first.name && figure.roles.length === 0,
+  );
+}
+
+/** Puts figures together: the main one, extremes before and behind it, the usual one within. */
+function rangeOf(figures: readonly Figure[], scale: (quantity: Quantity) => number): Ends | undefined {
+  const plain = figures.filter(({ bracketed, roles }) => !bracketed && !roles.includes('rarely'));
+  const usual = figures.find(({ roles, to, from }) => roles.includes('usually') && from && !to);
+  const main =
+    plain.find((figure) => figure !== usual) ??
+    figures.find((figure) => figure !== usual && figure.bracketed && figure.to && usual) ??
+    plain[0];
+  if (!main) return undefined;
+  const range = mainRange(main, scale);
+  if (usual && usual !== main) range.typical = scale(usual.from!);
+  for (const [i, figure] of figures.entries()) {
+    if (figure === main || figure === usual) continue;
+    if (!addExtreme(range, figure, i < figures.indexOf(main), scale)) return undefined;
   }
-  if (own === 'kg/m³') {
-    const density = DENSITIES[unit];
-    if (density) return done(density);
-    if (/lb\/ft[²2]/.test(unit)) return refused('lb/ft² is a weight on an area. Did you mean lb/ft³?');
-    return refused(`“${unit}” is no density. Use kg/m³, g/cm³ or lb/ft³.`);
+  return range;
+}
+
+function mainRange({ from, to, roles, many }: Figure, scale: (quantity: Quantity) => number): Ends {
+  const says = (...any: Figure['roles']) => any.some((role) => roles.includes(role));
+  if (!from) return { low: MANY, open: true };
+  const low = scale(from);
+  if (many || says('over', 'or more')) return to ? { low, high: scale(to), open: true } : { low, open: true };
+  if (says('up to', 'or less')) return { high: to ? scale(to) : low };
+  if (to) return { low, high: scale(to) };
+  if (says('about', 'or so', 'usually')) return { typical: low };
+  return { low, high: low };
+}
+
+/** Takes in what stands in brackets, or is said to be rare. False where it fits at neither end. */
+function addExtreme(
+  range: Ends,
+  { from, to }: Figure,
+  isBefore: boolean,
+  scale: (quantity: Quantity) => number,
+): boolean {
+  if (!from) return false;
+  const value = scale(from);
+  if (to) {
+    if (range.min !== undefined || range.max !== undefined) return false;
+    range.min = value;
+    range.max = scale(to);
+    return true;
   }
-  if (own === unit || (own === '1/cm' && unit === 'cm')) return done(1);
-  if (own === undefined)
-    return refused(
-      `${capital(character.term)} are counted and have no unit; “${unit}” does not belong here.`,
-    );
-  return refused(`“${unit}” does not fit: ${character.term} is given in ${own}.`);
+  const [low, high] = [range.low ?? range.typical, range.high ?? range.typical ?? range.low];
+  // In front stands the least, behind the most; “rarely 4” behind five is the least all the same.
+  const isLeast = isBefore || (low !== undefined && value < low && (high === undefined || value < high));
+  if (isLeast ? range.min !== undefined : range.max !== undefined) return false;
+  if (isLeast) range.min = value;
+  else range.max = value;
+  return true;
 }
 
-const isLength = (unit: Unit | undefined) => unit === 'm' || unit === 'cm' || unit === 'mm';
-
-function readParts(body: string, factor: number): RangeValue | undefined {
-  const scaled = (text: string) => round(readNumber(text) * factor);
-  const odd = /\b(odd|even)\b/.test(body);
-  const many = /\bmany\b|\+\s*$/.test(body);
-  const about = /^(about|ca\.?|c\.|~|usually)\s*/.test(body);
-  const core = body
-    .replace(/[,;]?\s*\b(odd|even)\b/, '')
-    .replace(/^(about|ca\.?|c\.|~|usually)\s*/, '')
-    .replace(/\+\s*$/, '')
-    .trim();
-  const extra = { ...(odd ? { step: 2 } : {}), ...(many ? { open: true } : {}) };
-
-  const upTo = new RegExp(`^(?:up to|to|under|<)\\s*(${NUMBER})$`).exec(core);
-  if (upTo) return { kind: 'range', high: scaled(upTo[1]!), ...extra };
-
-  const n = `(${NUMBER})`;
-  const opening = `(?:\\(\\s*${n}\\s*-?\\s*\\)\\s*-?\\s*)?`;
-  const closing = `(?:\\s*\\(\\s*-?\\s*${n}\\s*\\))?`;
-  const range = new RegExp(`^${opening}${n}(?:\\s*-\\s*(?:${n}|many))?${closing}$`).exec(core);
-  if (!range) return undefined;
-  const [, min, low, high, max] = range;
-  const value: RangeValue = { kind: 'range', ...extra };
-  if (min) value.min = scaled(min);
-  if (high || many) {
-    value.low = scaled(low!);
-    if (high) value.high = scaled(high);
-  } else if (about) {
-    value.typical = scaled(low!);
-  } else {
-    value.low = scaled(low!);
-    value.high = scaled(low!);
-  }
-  if (max) value.max = scaled(max);
-  return value;
+/** Rounded figures of one length in two units lie within an eighth of each other. */
+function agree(a: Ends, b: Ends): boolean {
+  return (['low', 'high', 'typical'] as const).every((end) => {
+    const [x, y] = [a[end], b[end]];
+    return x === undefined || y === undefined || Math.abs(x - y) <= 0.125 * Math.max(x, y);
+  });
 }
 
-function readNumber(text: string): number {
-  return text
-    .trim()
-    .split(/\s+/)
-    .map((part) => {
-      const [over, under] = part.split('/').map(Number);
-      return under ? over! / under : over!;
-    })
-    .reduce((sum, part) => sum + part, 0);
-}
+const isWhole = (value: RangeValue): boolean =>
+  [value.min, value.low, value.high, value.max, value.typical].every(
+    (n) => n === undefined || Math.abs(n - Math.round(n)) < 1e-9,
+  );
+
+/** The words that a character is called by, which say nothing more beside its figure. */
+const wordsOf = ({ term, plain, organ }: Character): string[] =>
+  `${term} ${plain} ${organ}`.toLowerCase().match(/[a-z]{3,}/g) ?? [];
 
 const round = (value: number) => Number(value.toPrecision(10));
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

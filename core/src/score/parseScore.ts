@@ -1,7 +1,7 @@
 import { done, refused, type Outcome } from '../outcome/index.ts';
-import { parseArcs } from '../season/index.ts';
+import { parseArcs, type ArcSettings } from '../season/index.ts';
 import type { Character, State } from '../vocabulary/index.ts';
-import { parseRange } from './parse.ts';
+import { parseRange, type MeasureSettings } from './parse.ts';
 import type { Frequency, ScoreValue, StateFrequency } from './score.ts';
 
 const ADVERBS: Record<string, Frequency> = {
@@ -29,13 +29,17 @@ const FLAG_WORDS: Record<string, Frequency> = {
  * Reads a score as it is typed in a table or a form: `ovate; sometimes elliptic`, `only smooth, banded`, `yes`, `seldom`,
  * `(4)5–9(10)`, `4–7 in`. States go by their id, their term or their plain words.
  */
-export function parseScore(text: string, character: Character): Outcome<ScoreValue> {
+export function parseScore(
+  text: string,
+  character: Character,
+  settings: MeasureSettings & ArcSettings = {},
+): Outcome<ScoreValue> {
   const typed = text.trim();
   if (!typed) return refused(`Nothing is written for ${character.term}.`);
   switch (character.kind) {
     case 'measure':
     case 'count':
-      return parseRange(typed, character);
+      return parseRange(typed, character, settings);
     case 'flag': {
       const frequency = FLAG_WORDS[typed.toLowerCase()];
       if (frequency) return done({ kind: 'flag', frequency });
@@ -44,15 +48,15 @@ export function parseScore(text: string, character: Character): Outcome<ScoreVal
       );
     }
     case 'months':
-      return parseMonths(typed);
+      return parseMonths(typed, settings);
     case 'categorical':
     case 'ordinal':
       return parseStates(typed, character);
   }
 }
 
-function parseMonths(typed: string): Outcome<ScoreValue> {
-  const arcs = parseArcs(typed);
+function parseMonths(typed: string, settings: ArcSettings): Outcome<ScoreValue> {
+  const arcs = parseArcs(typed, settings);
   return arcs.ok ? done({ kind: 'months', arcs: arcs.value }) : arcs;
 }
 

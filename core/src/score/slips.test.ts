@@ -1,6 +1,14 @@
 import { arcsAsText, checkCalendar, parseArcs, type Calendar } from '../season/index.ts';
 import { BUILT_IN } from '../vocabulary/index.ts';
-import { checkScores, parseScore, slipOf, type Score, type ScoreValue } from './index.ts';
+import {
+  checkScores,
+  parseScore,
+  relatives,
+  sizesOf,
+  slipsOf,
+  type Score,
+  type ScoreValue,
+} from './index.ts';
 
 const value = (text: string, id: string): ScoreValue => {
   const read = parseScore(text, BUILT_IN.get(id)!);
@@ -23,7 +31,6 @@ const UNREADABLE: [string, string, string][] = [
   ['5–9 cm', 'leaf.lobes', '5–9'],
   ['2.5', 'needle.perBundle', '2–3'],
   ['4-7 inchs', 'leaf.length', '4-7 in'],
-  ['4,5 cm', 'leaf.length', '4.5 cm'],
   ['1O–15 cm', 'leaf.length', '10–15 cm'],
   ['4–7 kg', 'leaf.length', '4–7 cm'],
   ['eliptic', 'leaf.shape', 'elliptic'],
@@ -37,7 +44,7 @@ test.each(UNREADABLE.filter(([, , mended]) => mended))(
   (text, id, mended) => {
     const character = BUILT_IN.get(id)!;
     expect(parseScore(text, character).ok).toBe(false);
-    expect(slipOf(text, character)).toEqual({ text: mended });
+    expect(slipsOf(text, character)[0]).toEqual({ text: mended });
     expect(parseScore(mended, character).ok).toBe(true);
   },
 );
@@ -46,7 +53,11 @@ test.each(UNREADABLE.filter(([, , mended]) => mended))(
 const READABLE: [string, [string, string][], string | null][] = [
   ['low above high', [['leaf.length', '9–4 cm']], '4–9 cm'],
   ['a leaf of 40 m', [['leaf.length', '40 m']], '40 cm'],
-  ['a bud of 6 cm', [['bud.length', '4–6 cm']], '0.04–0.06 cm'],
+  ['a bud of 6 cm', [['bud.length', '4–6 cm']], '4–6 mm'],
+  ['a tree of 300 m', [['habit.height', '300 m']], '30 m'],
+  ['a density of 4500', [['wood.density', '4500 kg/m³']], '450 kg/m³'],
+  ['a density in lb/ft³ without its unit', [['wood.density', '28 kg/m³']], '28 lb/ft³'],
+  ['a mountain in feet', [['site.elevation', '9000–12000 m']], '9000–12000 ft'],
   ['a tree of 12 cm', [['habit.height', '8–9 cm']], '8–9 m'],
   ['the front extreme above the low', [['leaf.lobes', '(7)5–9']], '(5)7–9'],
   ['the back extreme below the high', [['leaf.lobes', '5–9(8)']], '5–8(9)'],
@@ -84,6 +95,53 @@ test.each(READABLE)('%s', (_what, typed, offered) => {
   expect(approximately(found!.repair!.value!)).toEqual(approximately(value(offered, id)));
   const after = scores.map((entry, i) => (i === 0 ? { ...entry, value: found!.repair!.value! } : entry));
   expect(checkScores(after.slice(0, 1), BUILT_IN)).toEqual([]);
+});
+
+test.each([
+  ['fifty needles in a bundle', 'needle.perBundle', '50'],
+  ['a tree of a kilometre', 'habit.height', '4000 m'],
+  ['a soil beyond any', 'site.soilPh', '12'],
+])('%s is asked about without a repair', (_what, id, text) => {
+  const [found] = checkScores([score(id, text)], BUILT_IN);
+  expect(found?.message).toMatch(/Is it right|cannot be/);
+  expect(found?.repair?.label ?? '').not.toMatch(/mean/);
+});
+
+test('a repair lies near what the relatives show; what lies far from them is asked about', () => {
+  const maples = relatives([score('leaf.length', '4–9 cm'), score('leaf.length', '8–14 cm')]);
+  expect(maples('leaf.length')).toEqual([0.04, 0.14]);
+  const [found] = checkScores([score('leaf.length', '80–110 cm')], BUILT_IN, maples);
+  expect(found).toMatchObject({ severity: 'warning', repair: { value: { low: 0.08, high: 0.11 } } });
+  expect(checkScores([score('leaf.length', '80–110 cm')], BUILT_IN)).toEqual([]);
+  expect(checkScores([score('leaf.length', '15–20 cm')], BUILT_IN, maples)).toEqual([]);
+});
+
+test('where two repairs are plausible, both are offered', () => {
+  const [found] = checkScores([score('leaf.length', '1.5 mm')], BUILT_IN);
+  expect([found?.repair?.label, found?.orElse?.label]).toEqual([
+    'Did you mean 15 cm?',
+    'Did you mean 1.5 cm?',
+  ]);
+  // Metres for centimetres, or feet for inches.
+  const [trunk] = checkScores([score('habit.dbh', '48 ft')], BUILT_IN);
+  expect([trunk?.repair?.label, trunk?.orElse?.label]).toEqual([
+    'Did you mean 14.6 cm?',
+    'Did you mean 122 cm?',
+  ]);
+});
+
+test('nothing unreadable is mended into what cannot be', () => {
+  expect(slipsOf('4–7 kg', BUILT_IN.get('leaf.length')!)).toEqual([{ text: '4–7 cm' }]);
+  expect(slipsOf('450 stones', BUILT_IN.get('leaf.length')!)).toEqual([]);
+  expect(slipsOf('1/0 in', BUILT_IN.get('leaf.length')!)).toEqual([]);
+});
+
+test('length by width is taken apart for both rows, with the unit of the one behind', () => {
+  expect(sizesOf('4–7 × 2–3 cm', BUILT_IN.get('leaf.length')!)).toEqual([
+    { characterId: 'leaf.length', text: '4–7 cm' },
+    { characterId: 'leaf.width', text: '2–3 cm' },
+  ]);
+  expect(slipsOf('4-7 x 2-3 cm', BUILT_IN.get('leaf.width')!)).toEqual([{ text: '2-3 cm' }]);
 });
 
 const approximately = (given: ScoreValue) =>

@@ -6,7 +6,14 @@ import { useVirtualizer } from '@tanstack/react-virtual';
 import { useRef, useState } from 'react';
 import { Link } from 'react-router';
 import type { ProfiledTaxon } from '@hurrow/core/evidence';
-import { asTyped, parseScore, qualifiersInWords, slipOf, valueInWords } from '@hurrow/core/score';
+import {
+  asTyped,
+  parseScore,
+  qualifiersInWords,
+  slipsOf,
+  valueInWords,
+  type UnitSystem,
+} from '@hurrow/core/score';
 import { commonName } from '@hurrow/core/taxon';
 import type { Character } from '@hurrow/core/vocabulary';
 import { organTitle } from '@hurrow/core/vocabulary';
@@ -23,7 +30,7 @@ const BEGINNING = ['leaf.shape', 'needle.bands', 'twig.arrangement', 'bud.scales
 export default function SideBySide({ courseId }: { courseId: string }) {
   const { library, vocabulary, profiles } = useLibrary();
   const course = useQuery(courseQuery(courseId)).data;
-  const column = useColumn(library, profiles, vocabulary);
+  const column = useColumn(library, profiles, vocabulary, course?.units);
   const { character } = column;
   const [shown, setShown] = useState(BEGINNING);
   const [onlyCourse, setOnlyCourse] = useState(true);
@@ -185,6 +192,7 @@ function Row({
             <Cell
               character={entry}
               label={`${entry.term} of ${commonName(taxon)}`}
+              units={course?.units ?? 'metric'}
               text={column.typed[taxon.id] ?? held(column.heldBy(taxon.id), entry)}
               onType={(text) => column.type(taxon.id, text)}
             />
@@ -209,7 +217,7 @@ function Said({
   profiled: ProfiledTaxon;
   character: Character;
   audience?: 'technical' | 'plain' | undefined;
-  units?: 'metric' | 'imperial' | undefined;
+  units?: UnitSystem | undefined;
 }) {
   const scores = profiled.scores.filter((score) => score.characterId === character.id);
   if (scores.length === 0) return <span className="quiet">–</span>;
@@ -226,15 +234,16 @@ function Cell({
   character,
   label,
   text,
+  units,
   onType,
 }: {
   character: Character;
   label: string;
   text: string;
+  units: UnitSystem;
   onType(text: string): void;
 }) {
-  const wrong = text.trim() !== '' && !parseScore(text, character).ok;
-  const slip = wrong ? slipOf(text, character) : undefined;
+  const wrong = text.trim() !== '' && !parseScore(text, character, { units }).ok;
   return (
     <>
       <input
@@ -250,7 +259,12 @@ function Cell({
           all[all.indexOf(event.currentTarget) + (event.key === 'ArrowUp' ? -1 : 1)]?.focus();
         }}
       />
-      {slip && <LinkButton onClick={() => onType(slip.text)}>{slip.text}?</LinkButton>}
+      {wrong &&
+        slipsOf(text, character).map((slip) => (
+          <LinkButton key={slip.text} onClick={() => onType(slip.text)}>
+            {slip.text}?{' '}
+          </LinkButton>
+        ))}
     </>
   );
 }

@@ -1,6 +1,6 @@
 import type { BulkBody } from '@hurrow/contract/library';
 import type { ProfiledTaxon } from '@hurrow/core/evidence';
-import { parseScore } from '@hurrow/core/score';
+import { parseScore, type UnitSystem } from '@hurrow/core/score';
 import { commonName } from '@hurrow/core/taxon';
 import type { Character } from '@hurrow/core/vocabulary';
 
@@ -9,6 +9,7 @@ import type { Character } from '@hurrow/core/vocabulary';
  * first cell that cannot be read stops it all, so that nothing is saved in part.
  *
  * @param isHeld whether the source says something of a taxon now
+ * @param units what a number without a unit is in
  */
 export function changesDown(
   rows: readonly ProfiledTaxon[],
@@ -16,6 +17,7 @@ export function changesDown(
   character: Character,
   sourceId: string,
   isHeld: (profiled: ProfiledTaxon) => boolean,
+  units: UnitSystem = 'metric',
 ): { changes: BulkBody['changes'] } | { problem: string } {
   const changes: BulkBody['changes'] = [];
   for (const profiled of rows) {
@@ -26,7 +28,7 @@ export function changesDown(
       if (isHeld(profiled)) changes.push({ ...change, value: null });
       continue;
     }
-    const read = parseScore(text, character);
+    const read = parseScore(text, character, { units });
     if (!read.ok) return { problem: `${commonName(profiled.taxon)}: ${read.problem}` };
     changes.push({ ...change, value: read.value });
   }

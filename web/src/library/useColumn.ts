@@ -1,6 +1,6 @@
 import type { LibraryAnswer } from '@hurrow/contract/library';
 import type { ProfiledTaxon } from '@hurrow/core/evidence';
-import { qualifierKey, type Score } from '@hurrow/core/score';
+import { qualifierKey, type Score, type UnitSystem } from '@hurrow/core/score';
 import type { Vocabulary } from '@hurrow/core/vocabulary';
 import { call } from '../app/api.ts';
 import { useSaving } from '../app/useSaving.ts';
@@ -28,6 +28,7 @@ export function useColumn(
   library: LibraryAnswer | undefined,
   profiles: readonly ProfiledTaxon[],
   vocabulary: Vocabulary,
+  units: UnitSystem = 'metric',
 ) {
   const saved = useSaved();
   const { save: saving, saving: busy, problem, say } = useSaving();
@@ -63,6 +64,7 @@ export function useColumn(
       character,
       source,
       ({ taxon }) => heldBy(taxon.id) !== undefined,
+      units,
     );
     if ('problem' in read) return say(read.problem);
     const { changes } = read;

@@ -1,4 +1,5 @@
 import { arcsAsText, CALENDAR_PARTS, CALENDAR_TITLES } from '@hurrow/core/season';
+import { timingInMonths, withEntry } from './editing.ts';
 import { Text } from './NamesFields.tsx';
 import type { Editing } from './useEditing.ts';
 import styles from './species.module.css';
@@ -8,6 +9,7 @@ import ui from '../app/parts.module.css';
 /** The months of a species as one types them. */
 export function CalendarFields({ editing }: { editing: Editing }) {
   const { edits, setEdits, months, monthProblems } = editing;
+  const timing = timingInMonths(months.flowers);
   return (
     <fieldset>
       <legend>Calendar</legend>
@@ -25,6 +27,21 @@ export function CalendarFields({ editing }: { editing: Editing }) {
           />
         ))}
       </div>
+      {timing && (
+        <p className={ui['row-problem']} role="alert">
+          “{months.flowers}” is no time of the year.{' '}
+          <LinkButton
+            onClick={() =>
+              setEdits((before) => ({
+                ...withEntry(before, timing),
+                months: { ...before.months, flowers: '' },
+              }))
+            }
+          >
+            Score it as flowering time: {timing.text}
+          </LinkButton>
+        </p>
+      )}
       {monthProblems.map((found) => (
         <p className={ui['row-problem']} role="alert" key={found.message}>
           {found.message}{' '}

@@ -1,10 +1,11 @@
 import type { LibraryAnswer } from '@hurrow/contract/library';
+import { useQuery } from '@tanstack/react-query';
 import { Button, Select } from 'antd';
 import { useNavigate } from 'react-router';
-import type { Score } from '@hurrow/core/score';
+import type { MeasureSettings, Score } from '@hurrow/core/score';
 import { commonName, scientificName, type Taxon } from '@hurrow/core/taxon';
 import { ORGANS, type Vocabulary } from '@hurrow/core/vocabulary';
-import { useLibrary } from '../app/data.ts';
+import { courseQuery, useLibrary } from '../app/data.ts';
 import { BroughtBack } from '../drafts/BroughtBack.tsx';
 import { CalendarFields } from './CalendarFields.tsx';
 import { CautionFields } from './CautionFields.tsx';
@@ -22,6 +23,7 @@ import speciesStyles from './species.module.css';
 /** Names, calendar and scores of one species from one source. What was typed stays until it is saved or given up. */
 export function Editor({ courseId, taxonId }: { courseId: string; taxonId: string | undefined }) {
   const { library, vocabulary } = useLibrary();
+  const course = useQuery(courseQuery(courseId)).data;
   const held = taxonId ? library?.taxa.find(({ taxon }) => taxon.id === taxonId) : undefined;
   if (!library || (taxonId && !held))
     return (
@@ -36,6 +38,7 @@ export function Editor({ courseId, taxonId }: { courseId: string; taxonId: strin
       vocabulary={vocabulary}
       taxon={held?.taxon}
       scores={held?.scores ?? []}
+      settings={{ units: course?.units ?? 'metric' }}
     />
   );
 }
@@ -46,10 +49,11 @@ interface FormProps {
   vocabulary: Vocabulary;
   taxon: Taxon | undefined;
   scores: readonly Score[];
+  settings: MeasureSettings;
 }
 
 function Form(props: FormProps) {
-  const { courseId, library, vocabulary, taxon } = props;
+  const { courseId, library, vocabulary, taxon, settings } = props;
   const editing = useEditing(props);
   const go = useNavigate();
   const { problem, stale, busy, save } = editing;
@@ -95,7 +99,7 @@ function Form(props: FormProps) {
       />
       <ReadingLine>
         <SourceLine editing={editing} library={library} vocabulary={vocabulary} self={taxon?.id} />
-        <OrganFields editing={editing} library={library} vocabulary={vocabulary} />
+        <OrganFields editing={editing} library={library} vocabulary={vocabulary} settings={settings} />
       </ReadingLine>
       {taxon && <LeaveLibrary taxon={taxon} editing={editing} />}
     </section>
@@ -194,10 +198,12 @@ function OrganFields({
   editing,
   library,
   vocabulary,
+  settings,
 }: {
   editing: Editing;
   library: LibraryAnswer;
   vocabulary: Vocabulary;
+  settings: MeasureSettings;
 }) {
   const { edits, setEdits, entries, adopted, problems } = editing;
   const label = (id: string) => library.sources.find((source) => source.id === id)?.label ?? id;
@@ -216,6 +222,7 @@ function OrganFields({
             )}
             sourceLabel={label}
             problems={problems.filter((found) => found.characterId === character.id)}
+            settings={settings}
             onChange={(entry) => setEdits((before) => withEntry(before, entry))}
           />
         ))}

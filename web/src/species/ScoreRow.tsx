@@ -5,10 +5,11 @@ import {
   parseScore,
   qualifierKey,
   qualifiersInWords,
-  slipOf,
+  slipsOf,
   valueInWords,
   type AdoptedScore,
   type Frequency,
+  type MeasureSettings,
   type Qualifiers,
   type ScoreProblem,
   type ScoreValue,
@@ -19,8 +20,10 @@ import { StatePicture } from '../app/StatePicture.tsx';
 import { READING_LINE, useLook } from './ReadingLine.tsx';
 import styles from './editor.module.css';
 import speciesStyles from './species.module.css';
+import { useVocabulary } from '../app/data.ts';
 import { LinkButton } from '../app/parts.tsx';
 import ui from '../app/parts.module.css';
+import { bareUnit, readAs, twoSizes } from './typed.ts';
 import { afterPress, PICKS, placeOfKey, rowBeside } from './picking.ts';
 
 const QUALIFIERS: [string, Qualifiers][] = [
@@ -45,6 +48,8 @@ interface ScoreRowProps {
   adopted: readonly AdoptedScore[];
   sourceLabel(id: string): string;
   problems: readonly ScoreProblem[];
+  /** What a number without a unit is in. */
+  settings: MeasureSettings;
   onChange(entry: Entry): void;
 }
 
@@ -68,10 +73,11 @@ export const ScoreRow = memo(
     before.character === now.character &&
     same(before.entries, now.entries) &&
     same(before.adopted, now.adopted) &&
+    same(before.settings, now.settings) &&
     same(before.problems, now.problems),
 );
 
-function Row({ character, entries, adopted, sourceLabel, problems, onChange }: ScoreRowProps) {
+function Row({ character, entries, adopted, sourceLabel, problems, settings, onChange }: ScoreRowProps) {
   const [chosen, setChosen] = useState<string>();
   const key = chosen ?? qualifierKey(entries[0]?.qualifiers ?? {});
   const held = entries.find((entry) => qualifierKey(entry.qualifiers) === key);
@@ -120,7 +126,17 @@ function Row({ character, entries, adopted, sourceLabel, problems, onChange }: S
       </select>
       <div>
         {number ? (
-          <Range key={key} character={character} entry={entry} put={put} />
+          <Range
+            key={key}
+            character={character}
+            entry={entry}
+            settings={settings}
+            put={put}
+            putThere={({ characterId, text }, other) => {
+              const read = parseScore(text, other, settings);
+              if (read.ok) onChange({ characterId, qualifiers, value: read.value, text });
+            }}
+          />
         ) : (
           <Chips character={character} value={entry.value} put={put} />
         )}
@@ -141,17 +157,23 @@ function Row({ character, entries, adopted, sourceLabel, problems, onChange }: S
         )}
         {problems.map((problem) => (
           <p className={ui['row-problem']} role="alert" key={problem.message}>
-            {problem.message}{' '}
-            {problem.repair && (
-              <LinkButton
-                type="button"
-                onClick={() => {
-                  const { value } = problem.repair!;
-                  put(value, value?.kind === 'range' ? asTyped(value, character) : '');
-                }}
-              >
-                {problem.repair.label}
-              </LinkButton>
+            {problem.message}
+            {[problem.repair, problem.orElse].map(
+              (repair) =>
+                repair && (
+                  <LinkButton
+                    key={repair.label}
+                    onClick={() =>
+                      put(
+                        repair.value,
+                        repair.value?.kind === 'range' ? asTyped(repair.value, character) : '',
+                      )
+                    }
+                  >
+                    {' '}
+                    {repair.label}
+                  </LinkButton>
+                ),
             )}
           </p>
         ))}
@@ -177,15 +199,16 @@ function Row({ character, entries, adopted, sourceLabel, problems, onChange }: S
   );
 }
 
-function Range({
-  character,
-  entry,
-  put,
-}: {
+interface RangeProps {
   character: Character;
   entry: Entry;
+  settings: MeasureSettings;
   put(value: ScoreValue | null, text: string): void;
-}) {
+  putThere(size: { characterId: string; text: string }, other: Character): void;
+}
+
+function Range({ character, entry, settings, put, putThere }: RangeProps) {
+  const vocabulary = useVocabulary();
   const [text, setText] = useState(entry.text);
   const [problem, setProblem] = useState<string>();
   const [seen, setSeen] = useState(entry.text);
@@ -202,11 +225,13 @@ function Range({
       setProblem(undefined);
       return put(null, '');
     }
-    const read = parseScore(typed, character);
+    const read = parseScore(typed, character, settings);
     setProblem(read.ok ? undefined : read.problem);
     put(read.ok ? read.value : null, typed);
   };
-  const slip = problem ? slipOf(text, character) : undefined;
+  const sizes = problem ? twoSizes(text, character) : undefined;
+  const other = sizes && vocabulary.get(sizes.there.characterId);
+  const reading = readAs(text, entry.value, character, settings.units);
   return (
     <>
       <input
@@ -215,13 +240,29 @@ function Range({
         aria-labelledby={`name-${character.id}`}
         aria-invalid={problem !== undefined}
         value={text}
-        placeholder={character.kind === 'count' ? '5–9' : character.unit === '1' ? '' : character.unit}
+        placeholder={character.kind === 'count' ? '5–9' : bareUnit(character, settings.units)}
         onChange={(event) => type(event.target.value)}
       />
+      {reading && <span className="quiet"> {reading}</span>}
       {problem && (
         <p className={ui['row-problem']} role="alert">
           {problem}{' '}
-          {slip && <LinkButton onClick={() => type(slip.text)}>Did you mean {slip.text}?</LinkButton>}
+          {sizes && other ? (
+            <LinkButton
+              onClick={() => {
+                type(sizes.here);
+                putThere(sizes.there, other);
+              }}
+            >
+              Take {sizes.here} here and {sizes.there.text} as {other.term}
+            </LinkButton>
+          ) : (
+            slipsOf(text, character).map((slip) => (
+              <LinkButton key={slip.text} onClick={() => type(slip.text)}>
+                Did you mean {slip.text}?{' '}
+              </LinkButton>
+            ))
+          )}
         </p>
       )}
     </>

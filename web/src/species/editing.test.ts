@@ -136,6 +136,6 @@ test('months typed over the calendar are read; the first that cannot be is named
 test('a number that cannot be read holds the save up and says why, in whichever source it stands', () => {
   const typed = { characterId: 'leaf.length', qualifiers: {}, value: null, text: 'about so' };
   const edits = { ...withEntry({ ...own, sourceId: 'manual' }, typed), sourceId: 'own' };
-  expect(unreadScore(edits, BUILT_IN)).toContain('is no length');
+  expect(unreadScore(edits, BUILT_IN)).toContain('has no number');
   expect(unreadScore(own, BUILT_IN)).toBeUndefined();
 });

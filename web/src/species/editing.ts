@@ -217,3 +217,25 @@ export function unreadScore(edits: Edits, vocabulary: Vocabulary): string | unde
   const read = parseScore(unread.text, character);
   return read.ok ? `${character.term} could not be read. Type it again.` : read.problem;
 }
+
+/**
+ * What was written among the months of flowering and says when beside the leaves: a score of flowering time.
+ *
+ * @example
+ * timingInMonths('before the leaves')?.text; // 'before the leaves'
+ */
+export function timingInMonths(text: string): Entry | undefined {
+  const said =
+    /^\s*(?:flowers? )?(before|with|after)\s+(?:the\s+)?(?:leaves|leaf-?out|leafing|foliage)/i.exec(
+      text,
+    )?.[1];
+  const state = said?.toLowerCase();
+  return state === undefined
+    ? undefined
+    : {
+        characterId: 'flower.timing',
+        qualifiers: {},
+        value: { kind: 'states', states: [{ state, frequency: 'always' }] },
+        text: `${state} the leaves`,
+      };
+}

@@ -2,7 +2,7 @@ import type { LibraryAnswer } from '@hurrow/contract/library';
 import { useQueryClient } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { checkScores, type Score } from '@hurrow/core/score';
+import { checkScores, relatives, type Score } from '@hurrow/core/score';
 import { checkCalendar } from '@hurrow/core/season';
 import { scientificName, type Taxon } from '@hurrow/core/taxon';
 import type { Vocabulary } from '@hurrow/core/vocabulary';
@@ -57,6 +57,16 @@ export function useEditing({ courseId, library, vocabulary, taxon, scores }: Edi
   const adopted = adoptedAfter(scores, edits, vocabulary, library.reconciliation);
   const said: Score[] = [...entries.values()].flatMap(({ characterId, qualifiers, value }) =>
     value ? [{ characterId, sourceId: edits.sourceId, qualifiers, value }] : [],
+  );
+  const genus = names.genus;
+  const relatedOf = useMemo(
+    () =>
+      relatives(
+        library.taxa
+          .filter((other) => other.taxon.genus === genus && other.taxon.id !== taxon?.id)
+          .flatMap((other) => other.scores),
+      ),
+    [library, genus, taxon?.id],
   );
   const months = monthsInForm(names.calendar, edits);
   const { calendar, problem: monthProblem } = readMonths(months);
@@ -138,7 +148,7 @@ export function useEditing({ courseId, library, vocabulary, taxon, scores }: Edi
       kept.set((before) => ({ ...before, names: { ...before.names, [key]: value } })),
     entries,
     adopted,
-    problems: checkScores(said, vocabulary),
+    problems: checkScores(said, vocabulary, relatedOf),
     months,
     monthProblems: checkCalendar(calendar, library.reference.latitude),
     problem,
