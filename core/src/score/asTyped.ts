@@ -30,6 +30,8 @@ function rangeAsTyped(value: RangeValue, character: Character): string {
   const unit = character.unit && !['1', '1/cm', 'pH'].includes(character.unit) ? ` ${character.unit}` : '';
   const step = value.step === 2 ? ((value.low ?? 1) % 2 ? ', odd' : ', even') : '';
   if (value.typical !== undefined && value.low === undefined) return `about ${n(value.typical)}${unit}`;
+  if (value.open && value.high === undefined && value.low !== undefined && character.kind === 'measure')
+    return `over ${n(value.low)}${unit}`;
   if (value.low === undefined) return `to ${n(value.high ?? value.max)}${unit}`;
   const core =
     value.open && value.high === undefined

@@ -32,13 +32,15 @@ export function parseRange(
   const name = character.term;
   const typed = text.trim();
   const like = `Write ${name} like ${example(character)}.`;
+  if (character.kind === 'count' && /^(?:none|no|absent|nil)$/i.test(typed))
+    return done({ kind: 'range', low: 0, high: 0 });
   if (!typed) return refused(`Write ${name} as a number or a range, such as ${example(character)}.`);
 
   if (isEitherThousand(typed, character, settings))
     return refused(
       `“${typed}” may be thousands or thousandths. Write it without a point, such as 1200, or with fewer decimals.`,
     );
-  const { tokens, problem } = tokensOf(typed, wordsOf(character), settings);
+  const { tokens, problem } = tokensOf(asMeasured(typed, character), wordsOf(character), settings);
   if (problem === 'a zero under the line') return refused(`“${typed}” has a zero under the line. ${like}`);
   if (problem === 'a negative number') return refused(`${capital(name)} cannot be below zero. ${like}`);
   const isNumber = tokens.some(({ is }) => is === 'number' || is === 'many');
@@ -74,6 +76,13 @@ export function parseRange(
   if (character.kind === 'count' && !isWhole(value))
     return refused(`${capital(name)} are counted: write whole numbers, such as ${example(character)}.`);
   return done(value);
+}
+
+/** Ways of writing a measure that belong to one character: specific gravity, half zones. */
+function asMeasured(typed: string, { unit, id }: Character): string {
+  const gravity = /\b(?:specific gravity|sp\.? ?gr\.?|s\.?g\.?)(?:\s+of)?\b\.?/i;
+  if (unit === 'kg/m³' && gravity.test(typed)) return `${typed.replace(gravity, ' ')} g/cm³`;
+  return id === 'site.hardinessZone' ? typed.replace(/(\d)\s*[ab]\b/gi, '$1') : typed;
 }
 
 /** “1.200 m”: nobody measures a mountain to the millimetre, and some part thousands with a point. */
@@ -156,21 +165,37 @@ function rangeOf(figures: readonly Figure[], scale: (quantity: Quantity) => numb
     figures.find((figure) => figure !== usual && figure.bracketed && figure.to && usual) ??
     plain[0];
   if (!main) return undefined;
-  const range = mainRange(main, scale);
+  // “many (20 or more)” says how many that is.
+  const counted = main.many && !main.from ? figures.find((each) => each !== main && each.from) : undefined;
+  const range = mainRange(counted ?? main, scale);
+  // “3 mm min., 8 mm max.”: both ends, each by itself.
+  const end = range.open && !main.many ? plain.find((each) => each !== main && isUpTo(each)) : undefined;
+  if (end) {
+    delete range.open;
+    range.high = mainRange(end, scale).high;
+  }
   if (usual && usual !== main) range.typical = scale(usual.from!);
   for (const [i, figure] of figures.entries()) {
-    if (figure === main || figure === usual) continue;
+    if (figure === main || figure === usual || figure === counted || figure === end) continue;
     if (!addExtreme(range, figure, i < figures.indexOf(main), scale)) return undefined;
+  }
+  // “mostly 3, rarely 2 or 4”: three, with extremes.
+  if (range.low === undefined && range.typical !== undefined && (range.min ?? range.max) !== undefined) {
+    range.low = range.high = range.typical;
+    delete range.typical;
   }
   return range;
 }
 
-function mainRange({ from, to, roles, many }: Figure, scale: (quantity: Quantity) => number): Ends {
+const isUpTo = ({ roles }: Figure): boolean => roles.includes('up to') || roles.includes('or less');
+
+function mainRange(figure: Figure, scale: (quantity: Quantity) => number): Ends {
+  const { from, to, roles, many } = figure;
   const says = (...any: Figure['roles']) => any.some((role) => roles.includes(role));
   if (!from) return { low: MANY, open: true };
   const low = scale(from);
   if (many || says('over', 'or more')) return to ? { low, high: scale(to), open: true } : { low, open: true };
-  if (says('up to', 'or less')) return { high: to ? scale(to) : low };
+  if (isUpTo(figure)) return { high: to ? scale(to) : low };
   if (to) return { low, high: scale(to) };
   if (says('about', 'or so', 'usually')) return { typical: low };
   return { low, high: low };

@@ -76,6 +76,9 @@ function rangeInWords(range: RangeValue, character: Character, units: UnitSystem
   const step = range.step === 2 ? ((range.low ?? 1) % 2 ? ', odd' : ', even') : '';
   if (range.typical !== undefined && range.low === undefined) return `about ${show(range.typical)}${tail}`;
   if (range.low === undefined && range.high !== undefined) return `to ${show(range.high)}${tail}`;
+  // What is measured has no “many”.
+  if (range.open && range.high === undefined && range.low !== undefined && character.kind === 'measure')
+    return `over ${show(range.low)}${tail}`;
   if (range.low === undefined) return range.max === undefined ? 'not given' : `to ${show(range.max)}${tail}`;
   const low = show(range.low);
   const high = range.high === undefined ? (range.open ? 'many' : undefined) : show(range.high);

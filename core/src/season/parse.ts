@@ -36,6 +36,15 @@ export interface ArcSettings {
  */
 export function parseArcs(text: string, settings: ArcSettings = {}): Outcome<Arc[]> {
   const plain = plainTimes(text);
+  if (
+    /^from [^-]+$/.test(
+      text
+        .trim()
+        .toLowerCase()
+        .replace(/\s+(?:to|through|until|till)\s+|[–—-](?!\w*-)/g, '-'),
+    )
+  )
+    return refused(`“${text.trim()}” says when it begins, not when it ends. Write both, like Apr–May.`);
   if (!plain) return done([]);
   if (YEAR_LONG.test(plain)) return done([YEAR_ROUND]);
   const withLeaves =
@@ -72,26 +81,39 @@ const YEAR_LONG =
   /^(?:all[- ]?year(?:[- ]?round)?|year[- ]?round|throughout the year|the year|the whole year|whole year|evergreen|always|jan(?:uary)?\s*-\s*dec(?:ember)?|i\s*-\s*xii|1\s*-\s*12|perennial(?:ly)?)$/;
 
 function plainTimes(text: string): string {
-  return text
-    .trim()
-    .toLowerCase()
-    .replace(/[‐‑‒–—―−→]|->|\.{2,}|…/g, '-')
-    .replace(/(?<=[a-z])\./g, '')
-    .replace(/\bsept\b/g, 'sep')
-    .replace(/\b(early|mid|middle|late)(?:\s*-\s*|\s+to\s+|\s+-?\s*)(early|mid|middle|late)[\s-]+/g, '$1~$2 ')
-    .replace(/\b(early|mid|middle|late)\b\s*-?\s*(?=[a-z]|\d)/g, '$1 ')
-    .replace(/\bmiddle (?:of )?/g, 'mid ')
-    .replace(/\b(?:the )?(?:beginning|start|first (?:third|week|part|days)) (?:of |in )/g, 'early ')
-    .replace(/\b(?:the )?(?:end|last (?:third|week|part|days)) (?:of |in )/g, 'late ')
-    .replace(/\b(?:the )?(?:first|1st) half (?:of )?/g, 'firsthalf ')
-    .replace(/\b(?:the )?(?:second|2nd|last) half (?:of )?/g, 'secondhalf ')
-    .replace(/^(?:from|in|during|between|about|around|usually|mostly|ca|throughout|all)\s+(?!year)/, '')
-    .replace(/\s+(?:to|through|thru|until|till|into|or)\s+|\s*-\s*/g, '-')
-    .replace(/(\d)(?:st|nd|rd|th)\b/g, '$1')
-    .replace(/\s+of\s+/g, ' ')
-    .replace(/\.$/, '')
-    .replace(/\s+/g, ' ')
-    .trim();
+  return (
+    text
+      .trim()
+      .toLowerCase()
+      .replace(/[‐‑‒–—―−→]|->|\.{2,}|…/g, '-')
+      // What stands in brackets happens now and then.
+      .replace(/\([^)]*\)/g, ' ')
+      .replace(
+        /^(?:flowers?|flowering|blooms?|fruits?|fruiting|ripens?|ripe|leafs out|leaves)\s+(?=in\b|from\b|during\b|between\b)/,
+        '',
+      )
+      .replace(/\s*&\s*/g, ' and ')
+      .replace(/\bmid(summer|winter|spring|autumn)\b/g, 'mid $1')
+      .replace(/(?<=[a-z])\./g, '')
+      .replace(/\bsept\b/g, 'sep')
+      .replace(
+        /\b(early|mid|middle|late)(?:\s*-\s*|\s+to\s+|\s+-?\s*)(early|mid|middle|late)[\s-]+/g,
+        '$1~$2 ',
+      )
+      .replace(/\b(early|mid|middle|late)\b\s*-?\s*(?=[a-z]|\d)/g, '$1 ')
+      .replace(/\bmiddle (?:of )?/g, 'mid ')
+      .replace(/\b(?:the )?(?:beginning|start|first (?:third|week|part|days)) (?:of |in )/g, 'early ')
+      .replace(/\b(?:the )?(?:end|last (?:third|week|part|days)) (?:of |in )/g, 'late ')
+      .replace(/\b(?:the )?(?:first|1st) half (?:of )?/g, 'firsthalf ')
+      .replace(/\b(?:the )?(?:second|2nd|last) half (?:of )?/g, 'secondhalf ')
+      .replace(/^(?:from|in|during|between|about|around|usually|mostly|ca|throughout|all)\s+(?!year)/, '')
+      .replace(/\s+(?:to|through|thru|until|till|into|or)\s+|\s*-\s*/g, '-')
+      .replace(/(\d)(?:st|nd|rd|th)\b/g, '$1')
+      .replace(/\s+of\s+/g, ' ')
+      .replace(/\.$/, '')
+      .replace(/\s+/g, ' ')
+      .trim()
+  );
 }
 
 function arcOf(piece: string, settings: ArcSettings): Arc | undefined {

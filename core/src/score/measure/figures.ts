@@ -97,6 +97,10 @@ export function figuresOf(tokens: readonly Token[]): Figures {
         if (open && (token.role === 'or more' || token.role === 'or less' || token.role === 'or so')) {
           open.roles.push(token.role);
           endOfFigure();
+        } else if (open && isLast(tokens, i) && BEHIND[token.role]) {
+          // “5 mm max”, “3–5 cm approx.”: said behind.
+          open.roles.push(BEHIND[token.role]!);
+          endOfFigure();
         } else {
           if (open) endOfFigure();
           pending.push(token.role);
@@ -116,6 +120,7 @@ export function figuresOf(tokens: readonly Token[]): Figures {
       case 'comma': {
         // “5, 7 or 9”: a list goes on as a span; anything else behind a comma is said of the figure before.
         const next = tokens[i + 1];
+        if (next?.is === 'or' || next?.is === 'to') break;
         if (open?.roles.length === 0 && next?.is === 'number' && !hasUnit(tokens, i + 1)) joining = 'or';
         else endOfFigure();
         break;
@@ -151,6 +156,21 @@ export function figuresOf(tokens: readonly Token[]): Figures {
   if (depth !== 0) problem ??= 'a bracket';
   if (pending.length > 0) problem ??= 'an end';
   return { figures, odd, times, ...(problem ? { problem } : {}) };
+}
+
+/** What a word means that stands behind its figure and not before one. */
+const BEHIND: Partial<Record<Role, Role>> = {
+  'up to': 'or less',
+  over: 'or more',
+  about: 'or so',
+  usually: 'usually',
+  rarely: 'rarely',
+};
+
+/** Does nothing follow that a word could be said of? */
+function isLast(tokens: readonly Token[], i: number): boolean {
+  const next = tokens[i + 1];
+  return next === undefined || next.is === 'comma' || next.is === 'close';
 }
 
 const hasUnit = (tokens: readonly Token[], i: number): boolean => tokens[i + 1]?.is === 'unit';

@@ -64,7 +64,10 @@ const ROLES: [RegExp, Role][] = [
   ],
   [/^(?:or|and) (?:less|fewer|shorter|smaller|under)\b/, 'or less'],
   [/^(?:or so|more or less)\b/, 'or so'],
-  [/^(?:about|approximately|approx\b\.?|around|roughly|circa|ca\b\.?|c\.|nearly|some|almost|~|≈|∼)/, 'about'],
+  [
+    /^(?:about|approximately|approx\b\.?|around|roughly|circa|ca\b\.?|c\.|nearly|some\b|almost|~|≈|∼)/,
+    'about',
+  ],
   [
     /^(?:up to|no more than|not more than|not over|at most|less than|fewer than|under|below|maximum|max\b\.?|≤|<=|<|⩽)/,
     'up to',
@@ -74,7 +77,7 @@ const ROLES: [RegExp, Role][] = [
     'over',
   ],
   [
-    /^(?:usually|mostly|typically|commonly|generally|most often|often|normally|mainly|chiefly|usual)\b/,
+    /^(?:usually|mostly|typically|commonly|generally|most often|often|normally|mainly|chiefly|usual|on average|averag(?:e|ing)|avg|mean|median)\b\.?/,
     'usually',
   ],
   [
@@ -105,14 +108,24 @@ export function plainMeasure(text: string): string {
     .replace(/\u00a0|\u202f|\u2009/g, ' ')
     .replace(/[‐‑‒–—―−]|->|→/g, '-')
     .replace(/\.{2,}|…/g, '-')
+    .replace(/(?<=[\da-z"')])\s*~\s*(?=[\d(])/g, '-')
+    .replace(/(\d)-\s+to\b/g, '$1 to')
+    .replace(
+      /(\d)\s*-?\s*(?:lobed|toothed|veined|foliolate|foliate|needled|parted|merous|petall?ed)\b/g,
+      '$1',
+    )
+    .replace(/(\d)'?s\b/g, '$1')
+    .replace(/^in (?=\d)/, '')
+    .replace(/(?<!half |of )\ban? (?=(?:inch|foot|met(?:er|re)|yard|cm)\b)/g, '1 ')
     .replace(/\bsea level\b/g, '0')
+    .replace(/\b(?:one|a) half\b/g, '1/2')
     .replace(/\bhalf (?:an? )?(?=[a-z])/g, '1/2 ')
     .replace(/\b(?:a )?quarter (?:of an? |inch)/g, (found) => (found.includes('inch') ? '1/4 inch' : '1/4 '))
     .replace(/\b(?:one|a) third\b/g, '1/3')
     .replace(/\btwo thirds\b/g, '2/3')
     .replace(/\bthree quarters\b/g, '3/4')
     .replace(IN_PHRASES, ' ')
-    .replace(new RegExp(String.raw`\b(${COUNTED.join('|')})\b`, 'g'), (word) =>
+    .replace(new RegExp(String.raw`\b(${COUNTED.join('|')})(?:e?s)?\b`, 'g'), (_, word: string) =>
       String(COUNTED.indexOf(word)),
     );
   return plain.replace(/\s+/g, ' ').trim();
