@@ -30,6 +30,7 @@ const SHAPES: ((ends: number[]) => Omit<RangeValue, 'kind'>)[] = [
   ([, , high]) => ({ high: high! }),
   ([, low]) => ({ low: low!, high: low! }),
   ([, low]) => ({ typical: low! }),
+  ([, low, typical, high]) => ({ low: low!, typical: typical!, high: high! }),
 ];
 
 test.each<UnitSystem>(['metric', 'imperial'])(

@@ -12,6 +12,8 @@ export type ProblemCode =
   | 'hasAnswers'
   /** A station’s tree has too few scores to be drawn; `details` is `{ position }`. */
   | 'tooLittleToDraw'
+  /** Another tree bears the name already: whether both shall is asked. */
+  | 'sharedName'
   /** The quiz was closed before the answer came. */
   | 'late'
   | 'signedOut'

@@ -146,6 +146,8 @@ export interface RulingBody {
   /** The one answer that the ruling is on; all equal ones where it is null. */
   only?: { studentId: string; stationId: string } | null;
   reason?: string;
+  /** Said yes to: the name counts for another tree as well. */
+  both?: boolean;
 }
 
 const part = Joi.number().min(0).max(20);
@@ -161,6 +163,7 @@ export const rulingSchema = Joi.object<RulingBody>({
   })
     .allow(null)
     .default(null),
+  both: Joi.boolean().default(false),
   reason: Joi.string()
     .trim()
     .max(300)

@@ -33,6 +33,7 @@ export interface CommonName extends KnownName {
   preferred: boolean;
   /** Its words as they are spelled, but for case and signs. */
   plain: string[];
+  spelled: string;
   letters: Letters;
 }
 
@@ -116,6 +117,9 @@ function gather(list: readonly NamedTaxon[]): KnownNames {
         !otherPlants().isOneKind(joined) &&
         !isTailOfAnother({ joined, ...name }, common),
     );
+  const allCommon = [
+    ...new Map([...common, ...short].map((name) => [`${name.taxonId} ${name.joined}`, name])).values(),
+  ];
   return {
     latin,
     common,
@@ -126,9 +130,7 @@ function gather(list: readonly NamedTaxon[]): KnownNames {
     byEpithet,
     byGenus: grouped(latin, ({ genus }) => genus),
     epithetBank: new WordBank(byEpithet.keys(), 'latin'),
-    allCommon: [
-      ...new Map([...common, ...short].map((name) => [`${name.taxonId} ${name.joined}`, name])).values(),
-    ],
+    allCommon,
     commonWords: new Set(common.flatMap(({ words }) => words)),
     genusBank: new WordBank([...genera.keys(), ...latin.map(({ genus }) => genus)], 'latin'),
     byNoun: grouped(
@@ -161,7 +163,17 @@ function asCommon(
   plain: string[],
 ): CommonName {
   const joined = words.join('');
-  return { taxonId, kind, written, preferred, words, joined, plain, letters: lettersOf(joined) };
+  return {
+    taxonId,
+    kind,
+    written,
+    preferred,
+    words,
+    joined,
+    plain,
+    spelled: plain.join(''),
+    letters: lettersOf(joined),
+  };
 }
 
 /** A common name without the words in front that may be dropped, and without “tree” behind. */
@@ -188,8 +200,9 @@ const isTailOfAnother = ({ taxonId, words }: CommonName, all: readonly CommonNam
 function grouped<T>(items: readonly T[], keyOf: (item: T) => string): Map<string, T[]> {
   const groups = new Map<string, T[]>();
   for (const item of items) {
-    const key = keyOf(item);
-    groups.set(key, [...(groups.get(key) ?? []), item]);
+    const group = groups.get(keyOf(item));
+    if (group) group.push(item);
+    else groups.set(keyOf(item), [item]);
   }
   return groups;
 }

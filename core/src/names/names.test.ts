@@ -100,6 +100,10 @@ test('a slip weighs no more than the plain distance, and is the same both ways',
     fc.property(word, word, (a, b) => {
       expect(slip(a, b)).toBeCloseTo(slip(b, a), 9);
       expect(slip(a, b)).toBeLessThanOrEqual(editDistance(a, b) + 1e-9);
+      // Within its limit, a limit changes nothing.
+      const off = slip(a, b);
+      if (off <= 2) expect(slip(a, b, 2)).toBeCloseTo(off, 9);
+      else expect(slip(a, b, 2)).toBeGreaterThan(2);
     }),
   );
 });

@@ -10,6 +10,9 @@ const whole = (names: readonly CommonName[]): Reading => ({
   met: names.map((name) => ({ name, off: 0 })),
 });
 
+/** What is said behind a name without being part of it. */
+const ENDINGS = new Set(['tree', 'shrub', 'bush']);
+
 /** Reads words as a common name: whole, by rule, turned round, shortened, misspelled. */
 export function readCommon(written: readonly Word[], known: KnownNames): Reading {
   const words = written.map(({ word }) => comparedWord(word));
@@ -24,7 +27,7 @@ export function readCommon(written: readonly Word[], known: KnownNames): Reading
     words.length > 1 && words.length < 5 ? exactly([...words.slice(1), words[0]!], known) : undefined;
   if (turned) return turned;
   const last = words.at(-1)!;
-  if (words.length > 1 && (last === 'tree' || last === 'shrub' || last === 'bush')) {
+  if (words.length > 1 && ENDINGS.has(last) && !known.byNoun.has(last)) {
     const bare = readCommon(written.slice(0, -1), known);
     if (bare.how === 'whole' || bare.how === 'genus') return bare;
   }
@@ -102,24 +105,24 @@ function nearNames(written: readonly Word[], words: readonly string[], known: Kn
   const joined = words.join('');
   if (joined.length < 3) return UNKNOWN;
   const plain = written.map(({ word }) => word);
+  const spelled = plain.join('');
+  const isCompared = spelled !== joined;
   const letters = lettersOf(joined);
   const right = words.filter((word) => isCommonWord(word) || known.commonWords.has(word));
   const found: Reading['met'] = [];
-  for (const name of known.allCommon) {
-    const allowed = slipsAllowed(name.joined.length);
-    if (Math.abs(name.joined.length - joined.length) > 5 || !mayBeNear(letters, name.letters, allowed + 0.6))
-      continue;
-    if (
-      right.some(
-        (word) =>
-          !name.words.includes(word) && !(name.words.length !== words.length && standsIn(word, name.joined)),
-      )
-    )
-      continue;
-    const off = Math.min(
-      nearness(words, joined, name.words, name.joined),
-      nearness(plain, plain.join(''), name.plain, name.plain.join('')),
+  const within = (name: CommonName) =>
+    right.every(
+      (word) =>
+        name.words.includes(word) || (name.words.length !== words.length && standsIn(word, name.joined)),
     );
+  for (const name of candidates(right, known)) {
+    if (Math.abs(name.joined.length - joined.length) > 5 || !within(name)) continue;
+    const allowed = slipsAllowed(name.joined.length);
+    if (!mayBeNear(letters, name.letters, allowed + 0.6)) continue;
+    let off = nearness(words, joined, name.words, name.joined);
+    // As it is spelled, where that is another text than what is compared.
+    if (off > 0 && (isCompared || name.spelled !== name.joined))
+      off = Math.min(off, nearness(plain, spelled, name.plain, name.spelled));
     if (off <= allowed) found.push({ name, off });
   }
   if (found.length === 0 && words.length > 1) return UNKNOWN;
@@ -130,6 +133,14 @@ function nearNames(written: readonly Word[], words: readonly string[], known: Kn
   if (other && other.off <= least + 0.25)
     return { how: 'other', met: [], other: common.get(other.word)!, off: other.off };
   return found.length > 0 ? { how: 'near', met: found, off: least } : UNKNOWN;
+}
+
+/** Names that may be meant: of a word that is right, those that have it, by itself or within theirs. */
+function candidates(right: readonly string[], known: KnownNames): readonly CommonName[] {
+  const [longest] = [...right].sort((a, b) => b.length - a.length);
+  return longest === undefined
+    ? known.allCommon
+    : known.allCommon.filter(({ joined }) => joined.includes(longest));
 }
 
 /** How many letters are wrong, in all; without end where a word has too many. */

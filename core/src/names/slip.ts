@@ -62,23 +62,31 @@ export function slip(written: string, right: string, limit = Infinity): number {
     left[j] = costOfLetter(right, j - 1);
     last[j] = last[j - 1]! + left[j]!;
   }
+  // Farther from the diagonal, the letters too many alone would cost more than the limit.
+  const band = limit === Infinity ? WIDEST : Math.floor(limit / DOUBLED) + 1;
+  if (Math.abs(written.length - right.length) > band) return Infinity;
   for (let i = 1; i <= written.length; i += 1) {
     const letter = written.charCodeAt(i - 1);
     const without = costOfLetter(written, i - 1);
-    row[0] = last[0]! + without;
-    let least = row[0];
-    for (let j = 1; j <= right.length; j += 1) {
+    const [start, end] = [Math.max(1, i - band), Math.min(right.length, i + band)];
+    row[start - 1] = start === 1 ? last[0]! + without : Infinity;
+    if (end < right.length) row[end + 1] = Infinity;
+    let least = row[start - 1]!;
+    for (let j = start; j <= end; j += 1) {
       const wanted = right.charCodeAt(j - 1);
       const replaced = letter === wanted ? 0 : (REPLACED[(letter - A) * 26 + wanted - A] ?? 1);
-      let best = Math.min(last[j]! + without, row[j - 1]! + left[j]!, last[j - 1]! + replaced);
+      let best = last[j - 1]! + replaced;
+      if (last[j]! + without < best) best = last[j]! + without;
+      if (row[j - 1]! + left[j]! < best) best = row[j - 1]! + left[j]!;
       if (
         replaced > 0 &&
         i > 1 &&
         j > 1 &&
         letter === right.charCodeAt(j - 2) &&
-        written.charCodeAt(i - 2) === wanted
+        written.charCodeAt(i - 2) === wanted &&
+        twoBack[j - 2]! + SWAPPED < best
       )
-        best = Math.min(best, twoBack[j - 2]! + SWAPPED);
+        best = twoBack[j - 2]! + SWAPPED;
       row[j] = best;
       if (best < least) least = best;
     }

@@ -4,7 +4,7 @@ import { unitFactor, type RangeValue, type ScoreValue } from './score.ts';
 
 /**
  * A score as it would be typed, in the character's own unit; `parseScore` reads it back equal. States go by id with their
- * frequency, a range in its botanical form. The one thing it cannot say is a typical value beside a range.
+ * frequency, a range in its botanical form.
  */
 export function asTyped(value: ScoreValue, character: Character): string {
   switch (value.kind) {
@@ -41,5 +41,6 @@ function rangeAsTyped(value: RangeValue, character: Character): string {
         : `${n(value.low)}–${n(value.high)}`;
   const min = value.min === undefined ? '' : `(${n(value.min)})`;
   const max = value.max === undefined ? '' : `(${n(value.max)})`;
-  return `${min}${core}${max}${step ? step : unit}`;
+  const usual = value.typical === undefined ? '' : `, usually ${n(value.typical)}${unit}`;
+  return `${min}${core}${max}${step ? step : unit}${usual}`;
 }

@@ -85,7 +85,8 @@ function rangeInWords(range: RangeValue, character: Character, units: UnitSystem
   const core = high === undefined || high === low ? low : `${low}–${high}`;
   const min = range.min === undefined ? '' : `(${show(range.min)}) `;
   const max = range.max === undefined ? '' : ` (${show(range.max)})`;
-  return `${min}${core}${max}${tail}${step}`;
+  const usual = range.typical === undefined ? '' : `, usually ${show(range.typical)}`;
+  return `${min}${core}${max}${tail}${step}${usual}`;
 }
 
 /** The unit to show and a formatter; imperial shows feet from 1 ft up and inches below. */

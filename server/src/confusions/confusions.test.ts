@@ -97,6 +97,7 @@ test('a ruling changes what was named, and with it the report', async () => {
     truth: planted.red.id,
     answer: { genus: 'Acer', epithet: 'saccharum' },
     countsAs: planted.red.id,
+    both: true,
   });
   const after = await reportOf();
   expect(after.key).not.toBe(before.key);

@@ -46,7 +46,7 @@ export const saysOf = (
 const exactly = (stored: Score, read: Score): boolean =>
   sameRecord(stored.value, read.value) && (stored.note ?? '') === (read.note ?? '');
 
-/** A cell has no room for a note, nor for a typical value beside a range: what is missing there is no change. */
+/** A cell has no room for a note: what is missing there is no change. */
 const asACell = (vocabulary: Vocabulary) => (stored: Score, read: Score) => {
   const character = vocabulary.get(stored.characterId);
   return character !== undefined && asTyped(stored.value, character) === asTyped(read.value, character);

@@ -110,6 +110,7 @@ test('a course is deleted with all that is in it, when its name is typed', async
     points: null,
     only: null,
     reason: '',
+    both: true,
   });
   expect((await owner.post(`${course()}/remove`, { sure: 'maples' })).status).toBe(422);
   expect((await owner.post(`${course()}/remove`, { sure: 'Maples' })).status).toBe(200);

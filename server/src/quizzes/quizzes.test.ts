@@ -343,6 +343,19 @@ describe('marking', () => {
     expect((await marks()).answers[0]!.mark.points).toBe(0);
     expect((await owner.call('DELETE', back)).status).toBe(404);
   });
+  test('a name that another tree bears counts for a second one only when that is said', async () => {
+    const [first] = await stationsFor(rowan);
+    await send(rowan, response(first!.id, 'Acer', 'saccharum'));
+    const sugar = { answer: { genus: 'Acer', epithet: 'saccharum' }, countsAs: planted.red.id };
+    expect(await rule(sugar)).toMatchObject({ status: 409, body: { code: 'sharedName' } });
+    expect((await marks()).answers[0]!.ruling).toBeNull();
+    expect((await rule({ ...sugar, both: true })).status).toBe(200);
+    expect((await marks()).answers[0]!.ruling).not.toBeNull();
+    // For one answer alone it is nobody's name, and needs no question.
+    const only = { studentId: (await marks()).answers[0]!.studentId, stationId: first!.id };
+    expect((await rule({ ...sugar, only, reason: 'said so aloud' })).status).toBe(200);
+  });
+
   test('any mark can be overruled with a reason, for one answer or for all equal ones', async () => {
     const [first] = await stationsFor(rowan);
     await send(rowan, response(first!.id, 'Acer', 'saccharum'));

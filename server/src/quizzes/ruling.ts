@@ -1,11 +1,14 @@
 import type { RulingBody } from '@hurrow/contract/quizzes';
-import { answerText } from '@hurrow/core/names';
-import { badInput, notFound } from '../api/problem.ts';
+import type { QuizHead } from '@hurrow/contract/quizzes';
+import { answerText, resolveName } from '@hurrow/core/names';
+import { commonName } from '@hurrow/core/taxon';
+import { badInput, conflict, notFound } from '../api/problem.ts';
 import { accountOf, type Who } from '../api/route.ts';
 import { students } from '../courses/queries.ts';
 import type { Db } from '../db/index.ts';
 import { note } from '../keeping/queries.ts';
 import { committedLibrary } from '../library/committed.ts';
+import { fixedStations } from './fixed.ts';
 import { answerKey, wholeAnswerKey } from './marking.ts';
 import { quizOf } from './quiz.ts';
 import * as queries from './queries.ts';
@@ -28,6 +31,8 @@ export async function rule(tx: Db, quizId: string, body: RulingBody, by: By): Pr
     if (!(await students(tx, row.courseId)).some(({ id }) => id === body.only!.studentId))
       throw notFound('student');
   }
+  if (!body.only && !body.both && body.countsAs !== null && !body.points)
+    await askIfShared(tx, row, body as RulingBody & { countsAs: string });
   const which = body.only ? 'one answer' : 'all equal answers';
   const why = body.reason ? `: ${body.reason}` : '';
   await note(tx, by, row.courseId, `ruled on ${which} “${answerText(body.answer)}” in “${row.title}”${why}`);
@@ -48,6 +53,28 @@ export async function rule(tx: Db, quizId: string, body: RulingBody, by: By): Pr
     false,
     accountOf(by.who),
     by.now,
+  );
+}
+
+/** Refuses, with the question, a ruling that would let two trees of a course go by one name. */
+async function askIfShared(tx: Db, quiz: QuizHead, body: RulingBody & { countsAs: string }): Promise<void> {
+  const text = answerText(body.answer);
+  const frozen = (await fixedStations(tx, quiz.id)).find((each) => each.frozen?.truth === body.truth)?.frozen;
+  const list = frozen?.list ?? [];
+  const ruled = (await queries.rulings(tx, quiz.courseId)).find(
+    ({ answerKey: key, countsAs, studentId }) =>
+      studentId === null && key === answerKey(text) && countsAs !== null && countsAs !== body.countsAs,
+  );
+  const bearer = ruled?.countsAs ?? resolveName(text, list).taxonId;
+  if (bearer === undefined || bearer === null || bearer === body.countsAs) return;
+  const called = (id: string) => {
+    const taxon = list.find((each) => each.id === id);
+    return taxon ? commonName(taxon) : id;
+  };
+  throw conflict(
+    `“${text}” ${ruled ? 'counts as' : 'is read as'} ${called(bearer)}. Shall it count as ${called(body.countsAs)} too, where that is asked?`,
+    undefined,
+    'sharedName',
   );
 }
 

@@ -25,7 +25,7 @@ const EXPORTS: [string, string, string, string][] = [
     'table',
     'Taxa × characters',
     'CSV, a row a species: names, months and what the first source says',
-    'other sources, notes, cautions, a typical value beside a range, ranges',
+    'other sources, notes, cautions, ranges',
   ],
   ['sdd', 'Descriptions', 'TDWG SDD 1.1, XML', 'families, synonyms, months, cautions, ranges'],
   [

@@ -6,7 +6,9 @@ import { useState, type FormEvent } from 'react';
 import type { AnswerPart } from '@hurrow/core/names';
 import { commonName, scientificName } from '@hurrow/core/taxon';
 import { call } from '../app/api.ts';
-import { useMarking } from './quizData.ts';
+import { useMarking, useRuling } from './quizData.ts';
+import { howItReads } from './reading.ts';
+import { SharedName } from './SharedName.tsx';
 import { equalTo, pointsByHand, pointsInWords } from './marking.ts';
 import styles from './marking.module.css';
 import { LinkButton, Problem } from '../app/parts.tsx';
@@ -23,6 +25,7 @@ interface OpenedProps {
 export function OpenedAnswer(props: OpenedProps) {
   const { answer, marks, course, quiz, onClose } = props;
   const { mark, problem } = useMarking();
+  const ruling = useRuling(quiz.id);
   const station = marks.stations.find((entry) => entry.id === answer.stationId)!;
   const truth = marks.list.find((taxon) => taxon.id === station.taxonId)!;
   return (
@@ -45,6 +48,7 @@ export function OpenedAnswer(props: OpenedProps) {
           ))}
         </tbody>
       </table>
+      <p className="quiet">{howItReads(answer.mark.resolution, marks.list)}</p>
       {answer.ruling && (
         <p className="quiet">
           By ruling of {answer.ruling.by},{' '}
@@ -63,14 +67,9 @@ export function OpenedAnswer(props: OpenedProps) {
           </LinkButton>
         </p>
       )}
-      <Overrule
-        {...props}
-        truth={truth.id}
-        send={(body) =>
-          mark(() => call('POST /api/quizzes/{quizId}/rulings', { params: { quizId: quiz.id }, body }))
-        }
-      />
-      {problem && <Problem>{problem}</Problem>}
+      <Overrule {...props} truth={truth.id} send={ruling.rule} />
+      <SharedName asking={ruling} />
+      {(problem ?? ruling.problem) && <Problem>{problem ?? ruling.problem}</Problem>}
       <p>
         <Button size="small" onClick={onClose}>
           Close

@@ -2,7 +2,9 @@ import type { Marks, Quiz } from '@hurrow/contract/quizzes';
 import { scientificName } from '@hurrow/core/taxon';
 import { counted } from '@hurrow/core/words';
 import { call } from '../app/api.ts';
-import { useMarking } from './quizData.ts';
+import { useMarking, useRuling } from './quizData.ts';
+import { readingInWords } from './reading.ts';
+import { SharedName } from './SharedName.tsx';
 import { ruledOn, toRule, type AnswerGroup } from './marking.ts';
 import styles from './quizzes.module.css';
 import { LinkButton, Problem } from '../app/parts.tsx';
@@ -10,14 +12,10 @@ import { LinkButton, Problem } from '../app/parts.tsx';
 /** Equal answers that the rules could not read, ruled once for all papers; and what has been ruled, with the way back. */
 export function Rulings({ marks, quiz }: { marks: Marks; quiz: Quiz }) {
   const { mark, problem } = useMarking();
+  const ruling = useRuling(quiz.id);
   const [open, ruled] = [toRule(marks), ruledOn(marks)];
   const rule = ({ truth, answers }: AnswerGroup, countsAs: string | null) =>
-    void mark(() =>
-      call('POST /api/quizzes/{quizId}/rulings', {
-        params: { quizId: quiz.id },
-        body: { truth, answer: nameOnly(answers[0]!.written), countsAs },
-      }),
-    );
+    void ruling.rule({ truth, answer: nameOnly(answers[0]!.written), countsAs });
   const takeBack = (group: AnswerGroup) =>
     void mark(() =>
       call('DELETE /api/quizzes/{quizId}/rulings/{rulingId}', {
@@ -27,7 +25,8 @@ export function Rulings({ marks, quiz }: { marks: Marks; quiz: Quiz }) {
   if (open.length + ruled.length === 0) return null;
   return (
     <section className={styles['to-rule']}>
-      {problem && <Problem>{problem}</Problem>}
+      {(problem ?? ruling.problem) && <Problem>{problem ?? ruling.problem}</Problem>}
+      <SharedName asking={ruling} />
       {open.length > 0 && (
         <>
           <h2>{counted(open.length, 'answer')} to rule on</h2>
@@ -37,7 +36,7 @@ export function Rulings({ marks, quiz }: { marks: Marks; quiz: Quiz }) {
       {open.map((group) => (
         <p key={group.truth + group.text}>
           “{group.text}” for <Name id={group.truth} marks={marks} /> ({counted(group.answers.length, 'paper')}
-          ) counts as{' '}
+          ){readingInWords(group.answers[0]!.mark.resolution, marks.list)} counts as{' '}
           <select
             aria-label={`“${group.text}” counts as`}
             value=""

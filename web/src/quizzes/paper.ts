@@ -61,5 +61,7 @@ export function readsAs(answer: Answer, list: Marks['list'] | undefined): string
     ? `genus ${found.genus} only`
     : found.how === 'ambiguous'
       ? 'more than one taxon'
-      : 'names no tree of the list';
+      : found.other
+        ? `${found.other}, not on the list`
+        : 'names no tree of the list';
 }

@@ -1,5 +1,7 @@
+import type { RulingBody } from '@hurrow/contract/quizzes';
 import { queryOptions } from '@tanstack/react-query';
-import { call } from '../app/api.ts';
+import { useState } from 'react';
+import { call, isProblem, messageOf } from '../app/api.ts';
 import { STALE, useSaving } from '../app/useSaving.ts';
 
 export const quizQuery = (id: string) =>
@@ -13,6 +15,26 @@ export const marksQuery = (id: string) =>
     queryKey: ['marks', id],
     queryFn: () => call('GET /api/quizzes/{quizId}/marks', { params: { quizId: id } }),
   });
+
+/** A ruling, and the question that comes back where another tree bears the name already. */
+export function useRuling(quizId: string) {
+  const { save, problem } = useSaving();
+  const [asked, setAsked] = useState<{ body: RulingBody; question: string }>();
+  const rule = (body: RulingBody) => {
+    setAsked(undefined);
+    return save(() => call('POST /api/quizzes/{quizId}/rulings', { params: { quizId }, body }), {
+      stale: [STALE.marks, STALE.confusions],
+      refused: (error) => {
+        const isShared = isProblem(error, 'sharedName');
+        if (isShared) setAsked({ body, question: messageOf(error) });
+        return isShared;
+      },
+    });
+  };
+  return { rule, problem, asked, leave: () => setAsked(undefined) };
+}
+
+export type Asking = ReturnType<typeof useRuling>;
 
 /** Changes marks, and loads again what follows from them. */
 export function useMarking() {
