@@ -50,7 +50,7 @@ export function parseRange(
   const { figures, odd, times, problem: wrong } = figuresOf(tokens);
   if (times)
     return refused(
-      `“${typed}” is two measures, one by the other. Write one here and the other in its own row.`,
+      `“${typed}” is two measures, length by width. Write one here and the other in its own row.`,
     );
   if (wrong || figures.length === 0) return refused(`“${typed}” could not be read as a range. ${like}`);
   const misfit = figures

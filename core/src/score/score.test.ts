@@ -66,7 +66,7 @@ test.each([
   ['1/0 in', 'bud.length', 'zero under the line'],
   ['4–7 in (20–30 cm)', 'leaf.length', 'not the same'],
   ['1.200 m', 'site.elevation', 'thousands or thousandths'],
-  ['4 × 2 cm', 'leaf.length', 'two measures'],
+  ['4 × 2 cm', 'leaf.length', 'two measures, length by width'],
   ['30 lb/ft2', 'wood.density', 'lb/ft³'],
   ['2.5', 'needle.perBundle', 'whole numbers'],
   ['5–9 cm', 'leaf.lobes', 'have no unit'],

@@ -8,14 +8,14 @@ import ui from '../app/parts.module.css';
 
 /** The months of a species as one types them. */
 export function CalendarFields({ editing }: { editing: Editing }) {
-  const { edits, setEdits, months, monthProblems } = editing;
+  const { edits, setEdits, months, monthProblem, monthProblems } = editing;
   const timing = timingInMonths(months.flowers);
   return (
     <fieldset>
       <legend>Calendar</legend>
       <p className="quiet">
-        At the library’s reference place, like “10 May – 15 Oct” or “Apr–May”; “all year” for evergreen
-        leaves.
+        At the library’s reference place, like “10 May – 15 Oct”, “Apr–May”, “IV–V” or “late spring”; “all
+        year” for evergreen leaves.
       </p>
       <div className={styles['names-grid']}>
         {CALENDAR_PARTS.map((part) => (
@@ -27,6 +27,7 @@ export function CalendarFields({ editing }: { editing: Editing }) {
           />
         ))}
       </div>
+      {monthProblem && !timing && <p className={ui['row-problem']}>{monthProblem}</p>}
       {timing && (
         <p className={ui['row-problem']} role="alert">
           “{months.flowers}” is no time of the year.{' '}

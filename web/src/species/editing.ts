@@ -194,12 +194,15 @@ export const monthsInForm = (calendar: Calendar, edits: Edits): Record<CalendarP
     CALENDAR_PARTS.map((part) => [part, edits.months[part] ?? arcsAsText(calendar[part] ?? [])]),
   ) as Record<CalendarPart, string>;
 
-/** Reads the months of the form. Gives the calendar and, of what cannot be read, the first reason. */
-export function readMonths(months: Record<CalendarPart, string>): { calendar: Calendar; problem?: string } {
+/** Reads the months of the form, seasons as they are at a latitude. Gives the calendar and, of what cannot be read, the first reason. */
+export function readMonths(
+  months: Record<CalendarPart, string>,
+  latitude?: number,
+): { calendar: Calendar; problem?: string } {
   const calendar: Calendar = {};
   let problem: string | undefined;
   for (const part of CALENDAR_PARTS) {
-    const arcs = parseArcs(months[part]);
+    const arcs = parseArcs(months[part], latitude === undefined ? {} : { latitude });
     if (!arcs.ok) problem ??= `${CALENDAR_TITLES[part]}: ${arcs.problem}`;
     else if (arcs.value.length) calendar[part] = arcs.value;
   }

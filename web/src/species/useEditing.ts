@@ -69,7 +69,7 @@ export function useEditing({ courseId, library, vocabulary, taxon, scores }: Edi
     [library, genus, taxon?.id],
   );
   const months = monthsInForm(names.calendar, edits);
-  const { calendar, problem: monthProblem } = readMonths(months);
+  const { calendar, problem: monthProblem } = readMonths(months, library.reference.latitude);
 
   /** Runs one change of the taxon; where someone else changed the same, it offers to take theirs. */
   const run = <T>(work: () => Promise<T>, done: (result: T) => unknown) => {
@@ -150,6 +150,7 @@ export function useEditing({ courseId, library, vocabulary, taxon, scores }: Edi
     adopted,
     problems: checkScores(said, vocabulary, relatedOf),
     months,
+    monthProblem,
     monthProblems: checkCalendar(calendar, library.reference.latitude),
     problem,
     stale,
