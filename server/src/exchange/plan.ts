@@ -1,7 +1,7 @@
 import type { LibraryImportReport } from '@hurrow/contract/exchange';
 import type { RowProblem } from '@hurrow/core/formats';
 import { vocabularyOfLibrary, type ReadLibrary, type Source } from '@hurrow/core/library';
-import { resolveName } from '@hurrow/core/names';
+import { normaliseName } from '@hurrow/core/names';
 import type { Range } from '@hurrow/core/range';
 import { checkScores, qualifiersInWords, sameStatement, valueInWords, type Score } from '@hurrow/core/score';
 import { scientificName, type Taxon } from '@hurrow/core/taxon';
@@ -119,12 +119,14 @@ function newSources({ sources, taxa }: Incoming, library: LibraryAtRevision): So
 function finder(library: LibraryAtRevision): (name: string) => { taxon: Taxon } | undefined {
   const taxa = library.taxa.flatMap(({ taxon }) => (taxon.retired ? [] : taxon));
   const named = new Map(taxa.map((taxon) => [scientificName(taxon), taxon]));
+  // A file is no student: what is only like a name of the library is another taxon.
+  const older = new Map<string, Taxon | undefined>();
+  for (const taxon of taxa)
+    for (const synonym of taxon.synonyms.map(normaliseName))
+      older.set(synonym, older.has(synonym) ? undefined : taxon);
   return (name) => {
-    const exact = named.get(name);
-    if (exact) return { taxon: exact };
-    const found = resolveName(name, taxa);
-    const taxon = found.how === 'synonym' && taxa.find(({ id }) => id === found.taxonId);
-    return taxon ? { taxon } : undefined;
+    const taxon = named.get(name) ?? older.get(normaliseName(name));
+    return taxon && { taxon };
   };
 }
 
