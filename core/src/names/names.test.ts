@@ -56,7 +56,8 @@ test.each<[string, string, string | undefined]>([
   ['Pseudotsuga', 'genus', 'menziesii'],
   ['Abies trichocarpa', 'genus', undefined],
   ['grand fir or subalpine fir', 'ambiguous', undefined],
-  ['grand fir (Abies grandis)', 'common', 'grandis'],
+  ['grand fir (Abies grandis)', 'exact', 'grandis'],
+  ['grand fir Abies grandis', 'exact', 'grandis'],
   ['Thuja occidentalis', 'none', undefined],
   ['xxxx', 'none', undefined],
   ["I don't know", 'blank', undefined],
@@ -175,6 +176,8 @@ describe('marking', () => {
   });
   test.each<[string, Parameters<typeof markAnswer>[0], string[]]>([
     ['two right words turned round', { name: 'grandis Abies' }, ['right', 'right', 'missing']],
+    ['two names that agree', { name: 'grand fir / Abies grandis' }, ['right', 'right', 'missing']],
+    ['two names side by side', { name: 'grand fir Abies grandis' }, ['right', 'right', 'missing']],
     ['a sentence', { name: "I think it's Abies grandis, Pinaceae" }, ['right', 'right', 'right']],
     [
       'authors in the epithet box',
@@ -244,6 +247,7 @@ describe('marking', () => {
     ['with the epithet written again', { genus: 'Abies grandis', epithet: 'grandis' }, 2],
     ['with the genus written again', { genus: 'Abies', epithet: 'Abies grandis' }, 2],
     ['a common name in the genus box', { genus: 'grand fir' }, 0],
+    ['a misspelled common name', { name: 'grnd fir' }, 0],
   ])('%s is read as what it is', (_, answer, earned) => {
     const mark = markAnswer(answer, truth, LIST, binomial);
     expect(mark.resolution.taxonId).toBe('grandis');

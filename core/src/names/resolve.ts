@@ -138,7 +138,8 @@ function twoNames(words: readonly Word[], known: KnownNames): Reading | undefine
       if (sharedTaxa([a, b]).length === 0) continue;
     }
     const shared = sharedTaxa([a, b]);
-    if (shared.length > 0) return { ...a, met: a.met.filter(({ name }) => shared.includes(name.taxonId)) };
+    if (shared.length > 0)
+      return { how: 'whole', met: [...a.met, ...b.met].filter(({ name }) => shared.includes(name.taxonId)) };
     return { how: 'whole', met: [...a.met, ...b.met] };
   }
   return undefined;
@@ -184,9 +185,9 @@ function settle(readings: readonly Reading[], known: KnownNames): Resolution {
       shared.some((id) => known.genera.get(genus?.toLowerCase() ?? '')?.taxa.includes(id)),
   );
   if (shared.length === 1 && others.length === 0 && generaFit) {
-    const best =
-      named.find(({ taxonId, how }) => taxonId === shared[0] && how !== 'misspelled') ??
-      named.find(({ taxonId }) => taxonId === shared[0]);
+    // Two that agree: the one that says most, the scientific before the common, what is whole before what is not.
+    const saying = (each: Resolution) => SAYS.indexOf(each.how);
+    const [best] = named.filter(({ taxonId }) => taxonId === shared[0]).sort((x, y) => saying(x) - saying(y));
     return best ?? { how: 'ambiguous', distance: 0, candidates: shared };
   }
   const other = others.find((each) => each.other)?.other;
@@ -194,6 +195,8 @@ function settle(readings: readonly Reading[], known: KnownNames): Resolution {
 }
 
 const KINDS = ['exact', 'synonym', 'common'];
+/** What a reading says, the most first. */
+const SAYS: ResolvedHow[] = ['exact', 'synonym', 'misspelled', 'common', 'genus'];
 
 function ofOne(reading: Reading, known: KnownNames): Resolution {
   const { how, met, genus, other } = reading;

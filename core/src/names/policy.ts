@@ -1,0 +1,72 @@
+import type { Resolution } from './resolve.ts';
+
+export const NAMING_POLICIES = ['common', 'genus', 'binomial', 'binomialFamily'] as const;
+export type NamingPolicy = (typeof NAMING_POLICIES)[number];
+
+export const POLICY_TITLES: Record<NamingPolicy, string> = {
+  common: 'common name',
+  genus: 'genus',
+  binomial: 'genus and epithet',
+  binomialFamily: 'genus, epithet and family',
+};
+
+export interface MarkingPolicy {
+  policy: NamingPolicy;
+  /** Points for each part that the policy asks for. */
+  points: { name: number; genus: number; epithet: number; family: number };
+  /** Taken off for each misspelled part; a part never falls below zero. */
+  deduction: number;
+}
+
+export const DEFAULT_MARKING: MarkingPolicy = {
+  policy: 'binomialFamily',
+  points: { name: 2, genus: 1, epithet: 1, family: 1 },
+  deduction: 0.25,
+};
+
+/** What a student wrote, verbatim: one line, or the parts of a scientific name. */
+export interface Answer {
+  name?: string;
+  genus?: string;
+  epithet?: string;
+  family?: string;
+  /** The states that were seen, by character, where the station asks “what do you see”. They bear no points. */
+  seen?: Record<string, string>;
+}
+
+/** What of an answer is a name. */
+export type AnswerPart = 'name' | 'genus' | 'epithet' | 'family';
+
+/** How well a part was written. What is right but incomplete is `partly`; what the instructor decided is `ruled`. */
+export type PartQuality = 'right' | 'misspelled' | 'partly' | 'wrong' | 'missing' | 'ruled';
+
+export interface PartMark {
+  part: AnswerPart;
+  written: string;
+  points: number;
+  outOf: number;
+  quality: PartQuality;
+  /** How many letters are wrong in what is misspelled, weighed as `slip` does. */
+  off?: number;
+  /** The reason in words. */
+  remark: string;
+}
+
+export interface Mark {
+  points: number;
+  outOf: number;
+  parts: PartMark[];
+  /** The taxon of the list that was named, rightly or wrongly. */
+  resolution: Resolution;
+}
+
+/** An instructor's word on an answer, which outweighs the rules: it counts as this taxon, or as none. */
+export interface Ruling {
+  taxonId: string | null;
+  /** Points given by hand to parts of the answer. */
+  points?: Partial<Record<AnswerPart, number>>;
+}
+
+/** What a part is worth that is misspelled. */
+export const lessened = (outOf: number, { deduction }: MarkingPolicy): number =>
+  Math.max(0, outOf - deduction);
