@@ -196,8 +196,8 @@ function checkSize(
   });
   const size = `${capital(term)} ${show(Math.max(...numbers))}`;
   const message =
-    doubt === 'impossible'
-      ? `${size} looks like a slip.`
+    doubt !== 'unlike relatives'
+      ? `${size} ${doubt === 'impossible' ? 'looks like a slip' : 'is more than ordinary trees show'}.`
       : `${size}: its relatives here show ${show(related![0])} to ${show(related![1])}.`;
   return [
     {

@@ -44,6 +44,7 @@ export const PLAUSIBLE: Readonly<Partial<Record<CharacterId, Plausible>>> = {
 };
 
 /** Slips of the unit, as what the value has to be taken times: what is usually written for what. */
+const FOOT_TO_INCH = 1 / 12;
 const FOR_LENGTHS = [0.01, 0.1, 100, 10];
 const UNIT_SLIPS: Readonly<Partial<Record<CharacterId, readonly number[]>>> = {
   // Metres for feet, and centimetres for metres; nobody gives a height in tenths.
@@ -51,7 +52,7 @@ const UNIT_SLIPS: Readonly<Partial<Record<CharacterId, readonly number[]>>> = {
   'habit.crownSpread': [0.3048, 100],
   'site.elevation': [0.3048],
   // Metres for centimetres, feet for inches, and the other way round.
-  'habit.dbh': [0.01, 1 / 12, 100],
+  'habit.dbh': [0.01, FOOT_TO_INCH, 100],
   // Grams per cm³, pounds per cubic foot.
   'wood.density': [1000, 16.0185, 0.001],
   'acorn.cupCover': [100],
@@ -68,26 +69,34 @@ const UNIT_SLIPS: Readonly<Partial<Record<CharacterId, readonly number[]>>> = {
   'fruit.length': FOR_LENGTHS,
   'fruit.stalkLength': FOR_LENGTHS,
 };
-/** A decimal point in the wrong place: thought of only where no slip of the unit would do. */
+/** A decimal point in the wrong place: thought of after slips of the unit. */
 const POINT_SLIPS = [0.1, 10];
 
 /** How far from what relatives show a repair may lie, and from how far on a value is asked about. */
 const WELL_WITHIN = 1.6;
-const FAR_OFF = 4;
+const FAR_OFF = 8;
+
+const isRound = (n: number): boolean => Math.abs(n - Math.round(n)) < 1e-6;
 
 /** What relatives show: their least and their greatest figure, in stored units. */
 export type Related = readonly [least: number, most: number];
 
-/** What speaks against a value: beyond what is possible, or far from its relatives; nothing if neither. */
+/**
+ * What speaks against a value: beyond what is possible; larger than ordinary trees show, where a slip of the unit would explain it; or far from
+ * its relatives. Nothing if none.
+ */
 export function doubtOf(
   characterId: string,
   ends: readonly number[],
   related?: Related,
-): 'impossible' | 'unlike relatives' | undefined {
+): 'impossible' | 'unusual' | 'unlike relatives' | undefined {
   const known = PLAUSIBLE[characterId as CharacterId];
   const top = Math.max(...ends);
   if (known && (top < known.possible[0] || top > known.possible[1])) return 'impossible';
-  if (related && (top > related[1] * FAR_OFF || top < related[0] / FAR_OFF)) return 'unlike relatives';
+  if (known && !related && top > known.seen[1] && repairFactors(characterId, ends).length > 0)
+    return 'unusual';
+  const isFar = related && (top > related[1] * FAR_OFF || top < related[0] / FAR_OFF);
+  if (isFar && repairFactors(characterId, ends, related).length > 0) return 'unlike relatives';
   return undefined;
 }
 
@@ -114,6 +123,10 @@ export function repairFactors(characterId: string, ends: readonly number[], rela
       Math.min(...scaled) >= known.possible[0] / 10
     );
   };
-  const byUnit = slips.filter(fits);
-  return (byUnit.length > 0 ? byUnit : POINT_SLIPS.filter(fits)).slice(0, 2);
+  // Whole feet that are no round centimetres were typed as feet.
+  const inFeet = ends.every((n) => isRound(n / 0.3048) && !isRound(n * 100));
+  const ordered = inFeet
+    ? [...slips].sort((a, b) => Number(b === FOOT_TO_INCH) - Number(a === FOOT_TO_INCH))
+    : slips;
+  return [...new Set([...ordered, ...POINT_SLIPS])].filter(fits).slice(0, 2);
 }

@@ -5,6 +5,7 @@ import {
   parseScore,
   relatives,
   sizesOf,
+  slipOf,
   slipsOf,
   type Score,
   type ScoreValue,
@@ -44,7 +45,7 @@ test.each(UNREADABLE.filter(([, , mended]) => mended))(
   (text, id, mended) => {
     const character = BUILT_IN.get(id)!;
     expect(parseScore(text, character).ok).toBe(false);
-    expect(slipsOf(text, character)[0]).toEqual({ text: mended });
+    expect(slipOf(text, character)).toEqual({ text: mended });
     expect(parseScore(mended, character).ok).toBe(true);
   },
 );
@@ -57,6 +58,7 @@ const READABLE: [string, [string, string][], string | null][] = [
   ['a tree of 300 m', [['habit.height', '300 m']], '30 m'],
   ['a density of 4500', [['wood.density', '4500 kg/m³']], '450 kg/m³'],
   ['a density in lb/ft³ without its unit', [['wood.density', '28 kg/m³']], '28 lb/ft³'],
+  ['a trunk in feet for inches', [['habit.dbh', '16–24 ft']], '16–24 in'],
   ['a mountain in feet', [['site.elevation', '9000–12000 m']], '9000–12000 ft'],
   ['a tree of 12 cm', [['habit.height', '8–9 cm']], '8–9 m'],
   ['the front extreme above the low', [['leaf.lobes', '(7)5–9']], '(5)7–9'],
@@ -108,12 +110,15 @@ test.each([
 });
 
 test('a repair lies near what the relatives show; what lies far from them is asked about', () => {
-  const maples = relatives([score('leaf.length', '4–9 cm'), score('leaf.length', '8–14 cm')]);
-  expect(maples('leaf.length')).toEqual([0.04, 0.14]);
-  const [found] = checkScores([score('leaf.length', '80–110 cm')], BUILT_IN, maples);
-  expect(found).toMatchObject({ severity: 'warning', repair: { value: { low: 0.08, high: 0.11 } } });
-  expect(checkScores([score('leaf.length', '80–110 cm')], BUILT_IN)).toEqual([]);
-  expect(checkScores([score('leaf.length', '15–20 cm')], BUILT_IN, maples)).toEqual([]);
+  const maples = relatives([[score('leaf.width', '4–9 cm')], [score('leaf.width', '8–14 cm')]]);
+  expect(maples('leaf.width')).toEqual([0.04, 0.14]);
+  // One relative is no family.
+  expect(relatives([[score('leaf.width', '4–9 cm')]])('leaf.width')).toBeUndefined();
+  const narrow = [score('leaf.width', '2–4 mm')];
+  const [found] = checkScores(narrow, BUILT_IN, maples);
+  expect(found).toMatchObject({ severity: 'warning', repair: { value: { low: 0.02, high: 0.04 } } });
+  expect(checkScores(narrow, BUILT_IN)).toEqual([]);
+  expect(checkScores([score('leaf.width', '15–20 cm')], BUILT_IN, maples)).toEqual([]);
 });
 
 test('where two repairs are plausible, both are offered', () => {
@@ -125,8 +130,8 @@ test('where two repairs are plausible, both are offered', () => {
   // Metres for centimetres, or feet for inches.
   const [trunk] = checkScores([score('habit.dbh', '48 ft')], BUILT_IN);
   expect([trunk?.repair?.label, trunk?.orElse?.label]).toEqual([
-    'Did you mean 14.6 cm?',
     'Did you mean 122 cm?',
+    'Did you mean 14.6 cm?',
   ]);
 });
 

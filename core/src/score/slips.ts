@@ -73,6 +73,9 @@ export function slipsOf(text: string, character: Character): Slip[] {
   return found.slice(0, 2).map((mended) => ({ text: mended }));
 }
 
+/** The likeliest of them. */
+export const slipOf = (text: string, character: Character): Slip | undefined => slipsOf(text, character)[0];
+
 function isPlausible(text: string, character: Character): boolean {
   const read = parseScore(text, character);
   if (!read.ok) return false;
@@ -80,7 +83,7 @@ function isPlausible(text: string, character: Character): boolean {
   if (value.kind !== 'range') return true;
   const ends = [value.min, value.low, value.high, value.max, value.typical].filter((n) => n !== undefined);
   const inOrder = value.low === undefined || value.high === undefined || value.low <= value.high;
-  return inOrder && doubtOf(character.id, ends) === undefined;
+  return inOrder && doubtOf(character.id, ends) !== 'impossible';
 }
 
 /** Characters that are written together as length × width: the second of each. */

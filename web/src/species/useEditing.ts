@@ -64,7 +64,7 @@ export function useEditing({ courseId, library, vocabulary, taxon, scores }: Edi
       relatives(
         library.taxa
           .filter((other) => other.taxon.genus === genus && other.taxon.id !== taxon?.id)
-          .flatMap((other) => other.scores),
+          .map((other) => other.scores),
       ),
     [library, genus, taxon?.id],
   );
