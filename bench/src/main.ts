@@ -7,12 +7,24 @@ import { judgement } from './judgement.ts';
 import { keys } from './keys.ts';
 import { largeLibrary } from './largeLibrary.ts';
 import { pages } from './pages.ts';
+import { pairs } from './pairs.ts';
 import { reading } from './reading.ts';
 import { server } from './server.ts';
 import type { Row } from './row.ts';
 
 const rows: Row[] = [];
-for (const measure of [evidence, keys, judgement, reading, confusion, drawing, largeLibrary, pages, server])
+for (const measure of [
+  evidence,
+  keys,
+  judgement,
+  reading,
+  pairs,
+  confusion,
+  drawing,
+  largeLibrary,
+  pages,
+  server,
+])
   rows.push(...(await measure()));
 
 console.log(

@@ -21,8 +21,10 @@ const AT_LEAST = 2;
 
 /**
  * For each confused pair what is expected of it, from how often its truth is missed and how often its answer is given too readily, both found
- * without that very cell (quasi-independence: L. A. Goodman 1968, JASA 63: 1091–1131), the binomial tail of the count, and what stands out among all the
- * pairs that could, those whose smallest attainable p is below 0.05 (Y. Benjamini & Y. Hochberg 1995, JRSS B 57: 289–300).
+ * without that very cell (quasi-independence: L. A. Goodman 1968, JASA 63: 1091–1131), the tail of the count under that rate and its own uncertainty, and what stands out among all the
+ * pairs that could, those whose smallest attainable p is below 0.05 (Y. Benjamini & Y. Hochberg 1995, JRSS B 57: 289–300). Of each student and tree
+ * one answer counts, the last: who repeats a slip is not many who slip. `expected` is of all answers all the same, to stand beside their count.
+ * @param answers in the order in which they were given
  * @param optionsOf the names that could be given at a station.
  */
 export function excessOf(
@@ -30,14 +32,21 @@ export function excessOf(
   answers: readonly NamedAnswer[],
   optionsOf: (stationId: string) => readonly string[],
 ): Excess[] {
-  const table = tableOf(answers, optionsOf);
+  const independent = onePerStudentAndTree(answers);
+  const table = tableOf(independent, optionsOf, answers);
   const found = pairs.map((pair) => {
-    const rate = expectedRate(table, table.place.get(pair.truth)!, table.place.get(pair.answer)!);
+    const { rate, relativeVariance } = expectedRate(
+      table,
+      table.place.get(pair.truth)!,
+      table.place.get(pair.answer)!,
+    );
+    const asked = independent.filter(({ truth }) => truth === pair.truth);
+    const count = asked.filter(({ named }) => named === pair.answer).length;
     return {
-      count: pair.count,
+      count,
       expected: rate * pair.asked,
       rate,
-      p: binomialTail(pair.count, pair.asked, rate),
+      p: predictiveTail(count, asked.length, rate, relativeVariance),
     };
   });
   const couldStandOut = testable(table);
@@ -50,6 +59,13 @@ export function excessOf(
     p: entry.p,
     standsOut: standing.has(entry),
   }));
+}
+
+/** The last answer of each student to each tree. */
+function onePerStudentAndTree(answers: readonly NamedAnswer[]): NamedAnswer[] {
+  const last = new Map<string, NamedAnswer>();
+  for (const answer of answers) last.set(`${answer.studentId}\u0000${answer.truth}`, answer);
+  return [...last.values()];
 }
 
 /** How many pairs could stand out: if every answer fell on the pair, p would be below 0.05. */
@@ -72,13 +88,15 @@ interface Table {
   open: Float64Array;
 }
 
+/** @param all answers, whose names all have their place */
 function tableOf(
   answers: readonly NamedAnswer[],
   optionsOf: (stationId: string) => readonly string[],
+  all: readonly NamedAnswer[],
 ): Table {
   const names = [
     ...new Set(
-      answers.flatMap(({ truth, named, stationId }) => [truth, named ?? truth, ...optionsOf(stationId)]),
+      all.flatMap(({ truth, named, stationId }) => [truth, named ?? truth, ...optionsOf(stationId)]),
     ),
   ].sort();
   const place = new Map(names.map((id, i) => [id, i]));
@@ -94,10 +112,17 @@ function tableOf(
   return { place, size, wrong, open };
 }
 
-/** Rate of one cell from its row and its column, the cell itself left out of both. */
-function expectedRate(table: Table, truth: number, answer: number): number {
-  const { base, missed, given } = mainEffects(table, truth * table.size + answer);
-  return Math.min(0.999, base * missed[truth]! * given[answer]!);
+/** Rate of one cell from its row and its column, the cell itself left out of both, and how well it is known: from so many errors. */
+function expectedRate(
+  table: Table,
+  truth: number,
+  answer: number,
+): { rate: number; relativeVariance: number } {
+  const { base, missed, given, errors, ofRow, ofColumn } = mainEffects(table, truth * table.size + answer);
+  return {
+    rate: Math.min(0.999, base * missed[truth]! * given[answer]!),
+    relativeVariance: 1 / (PRIOR + ofRow[truth]!) + 1 / (PRIOR + ofColumn[answer]!) + 1 / (errors + 0.5),
+  };
 }
 
 /** How much more often than the average each truth is missed and each answer given, from all cells but one. */
@@ -135,7 +160,7 @@ function mainEffects({ size, wrong, open }: Table, without = -1) {
     refresh(given, ofColumn, (k, t) => weight(t, k) * missed[t]!);
     if (change < 1e-4) break;
   }
-  return { base, missed, given };
+  return { base, missed, given, errors, ofRow, ofColumn };
 }
 
 /** P(X ≥ count) for X binomial. */
@@ -151,4 +176,40 @@ export function binomialTail(count: number, trials: number, p: number): number {
     sum += term;
   }
   return Math.min(1, sum);
+}
+
+/**
+ * P(X ≥ count) where X is binomial with a rate that is itself only known to lie about its mean: beta-binomial of that mean and variance
+ * (J. G. Skellam 1948, _JRSS B_ 10: 257–261).
+ *
+ * @param relativeVariance of the rate, in squares of its mean; 0 is the plain binomial
+ * @example
+ * predictiveTail(3, 20, 0.02, 0); // 0.0071
+ * predictiveTail(3, 20, 0.02, 0.5); // more, since the rate may be twice as high
+ */
+export function predictiveTail(
+  count: number,
+  trials: number,
+  mean: number,
+  relativeVariance: number,
+): number {
+  if (count <= 0) return 1;
+  const a = (1 - mean) / relativeVariance - mean;
+  if (!(a > 0) || !Number.isFinite(a) || mean <= 0) return binomialTail(count, trials, mean);
+  const b = (a * (1 - mean)) / mean;
+  let term = 1;
+  for (let i = 0; i < trials; i += 1) term *= (b + i) / (a + b + i);
+  let below = 0;
+  for (let x = 0; x < count; x += 1) {
+    below += term;
+    term *= ((trials - x) / (x + 1)) * ((x + a) / (trials - x - 1 + b));
+  }
+  // Below a millionth the rest is summed from its own end.
+  if (below < 1 - 1e-6) return 1 - below;
+  let above = 0;
+  for (let x = count; x <= trials; x += 1) {
+    above += term;
+    term *= ((trials - x) / (x + 1)) * ((x + a) / (trials - x - 1 + b));
+  }
+  return Math.min(1, above);
 }

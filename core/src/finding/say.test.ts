@@ -40,7 +40,6 @@ const worth = (share: number, low: number, high: number) => ({
   worth: { share, interval: [low, high] as [number, number] },
 });
 const report = { readings: [] as ReadingFinding[], students: 20 };
-const studentOf = (id: string) => ({ s1: 'Ada', s2: 'Ben', s3: 'Cleo' })[id];
 
 test('no word is graver than the interval bears', () => {
   expect(verdictOf(worth(0.04, 0, 1), undefined)).toBe('perhaps overlooked');
@@ -65,7 +64,7 @@ test('no share is said that the answers do not bear, and none beyond full use', 
   expect(saidUse(worth(2.6, 1.2, 5).worth)).toEqual({ text: 'as well as any' });
   expect(saidUse(worth(1.3, 0.7, 2.2).worth)).toEqual({ text: '130 %', range: '70 % or more' });
   expect(saidUse(worth(0.62, 0.4, 0.9).worth)).toEqual({ text: '62 %', range: '40–90 %' });
-  const wide = asText(say(bands(worth(0.04, 0, 1.4)), report, studentOf).sentences, names);
+  const wide = asText(say(bands(worth(0.04, 0, 1.4)), report).sentences, names);
   expect(wide).toMatch(/^Share of its worth used: can’t tell yet, from 2 stations where it could tell\. /);
   expect(wide).not.toContain('%');
 });
@@ -73,37 +72,29 @@ test('no share is said that the answers do not bear, and none beyond full use', 
 test('a character that is misread by those who look is said to be misread, not overlooked', () => {
   const bad = reading(40, 24, [0.46, 0.72]);
   expect(verdictOf(worth(0.1, 0, 0.4), bad)).toBe('misread');
-  const said = say(bands(), { ...report, readings: [bad] }, studentOf);
+  const said = say(bands(), { ...report, readings: [bad] });
   expect(asText(said.headline, names)).toBe('Bands: misread');
   expect(asText(said.sentences, names)).toContain(
     '24 of 40 misread it, most often as “none”: teach the character itself first.',
   );
-  const well = say(bands(), { ...report, readings: [reading(40, 1, [0.01, 0.09])] }, studentOf);
+  const well = say(bands(), { ...report, readings: [reading(40, 1, [0.01, 0.09])] });
   expect(asText(well.sentences, names)).toContain('39 of 40 read it right: it is overlooked, not misread.');
-  const few = say(bands(), { ...report, readings: [reading(3, 1, [0.1, 0.7])] }, studentOf);
+  const few = say(bands(), { ...report, readings: [reading(3, 1, [0.1, 0.7])] });
   expect(asText(few.sentences, names)).toContain(
     'too few to say whether it is misread or overlooked (10–70 % wrong)',
   );
 });
 
-test('a character finding says what it rests on, who looks at it, and which pair to show', () => {
-  const said = say(bands(), report, studentOf);
+test('a character finding says what it rests on and which pair to show', () => {
+  const said = say(bands(), report);
   expect(asText(said.headline, names)).toBe('Bands: hardly looked at');
   expect(asText(said.sentences, names)).toBe(
-    'Used at 10 % of its worth (0–40 %), at 2 stations where it could tell. grand fir → white fir 7. Looked at by Cleo.',
+    'Used at 10 % of its worth (0–40 %), at 2 stations where it could tell. grand fir → white fir 7.',
   );
   expect(said.pair).toMatchObject({ truth: 'grand-fir', answer: 'white-fir' });
   expect(said.behind).toEqual(['r1']);
-  const small = say(bands({ students: [] }), { ...report, students: 4 }, studentOf);
-  expect(asText(small.sentences, names)).toContain(
-    'No student stands out who looks at it. A small class: take it as a hint.',
-  );
-  const gone = say(
-    bands({ students: [{ studentId: 'x', share: 1 }, ...Array(3).fill({ studentId: 's1', share: 0 })] }),
-    report,
-    studentOf,
-  );
-  expect(asText(gone.sentences, names)).toContain('Looked at by a former student.');
+  const small = say(bands({ students: [] }), { ...report, students: 4 });
+  expect(asText(small.sentences, names)).toContain(' A small class: take it as a hint.');
 });
 
 test('a species is shown beside another only where most of its errors land on it', () => {
@@ -112,23 +103,23 @@ test('a species is shown beside another only where most of its errors land on it
     prevented,
     species: { taxonId: 'silver-fir', asked: 20, wrong: 10, scatters, called, prevented, behind: [] },
   });
-  const one = say(species([{ answer: 'grand-fir', count: 7 }]), report, studentOf);
+  const one = say(species([{ answer: 'grand-fir', count: 7 }]), report);
   expect(asText(one.headline, names)).toBe('Silver fir is missed more than its likeness explains');
   expect(one.pair).toEqual({ truth: 'silver-fir', answer: 'grand-fir' });
   const spread = ['a', 'b', 'c', 'd'].map((answer) => ({ answer, count: 2 }));
-  const many = say(species(spread, true), report, studentOf);
+  const many = say(species(spread, true), report);
   expect(many.pair).toBeUndefined();
   expect(asText(many.headline, names)).toBe('Silver fir is not known');
   expect(asText(many.sentences, names)).toContain(
     'scatter over 4 names, like or not: teach the tree itself.',
   );
   expect(asText(many.sentences, names)).toMatch(/Called a 2, b 2, c 2, and 1 name more\.$/);
-  expect(asText(say(species([]), report, studentOf).sentences, names)).not.toContain('Called');
+  expect(asText(say(species([]), report).sentences, names)).not.toContain('Called');
 });
 
 test('a name that is given too readily says how often, and for how many trees', () => {
   const name = { taxonId: 'red-maple', given: 9, truths: 4, prevented, behind: ['r'] };
-  const said = say({ kind: 'name', name, prevented }, report, studentOf);
+  const said = say({ kind: 'name', name, prevented }, report);
   expect(asText(said.headline, names)).toBe('The name red maple is given too readily');
   expect(asText(said.sentences, names)).toContain(
     'Written 9 times where it was wrong, for 4 different trees',

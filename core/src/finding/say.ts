@@ -1,5 +1,4 @@
 import { misreadOrOverlooked, type ConfusionReport, type ReadingFinding } from '../confusion/index.ts';
-import { listInWords } from '../view/index.ts';
 import { counted } from '../words/index.ts';
 import type { Finding } from './ranked.ts';
 import { saidUse, verdictOf, type UseSaid, type Verdict } from './verdict.ts';
@@ -26,29 +25,19 @@ export interface Said {
   behind: readonly string[];
 }
 
-/** A student with this share of the typical use looks at a character. */
-const LOOKS_AT = 0.5;
 /** Below so many students a class is small. */
 const SMALL = 10;
 const MOST = 3;
 
-/**
- * What is said of a finding.
- *
- * @param studentOf a student's name; undefined for one who is no longer on the list
- */
-export function say(
-  found: Finding,
-  report: Pick<ConfusionReport, 'readings' | 'students'>,
-  studentOf: (id: string) => string | undefined,
-): Said {
+/** What is said of a finding. Of single students nothing: names alone do not tell who looks at what. */
+export function say(found: Finding, report: Pick<ConfusionReport, 'readings' | 'students'>): Said {
   switch (found.kind) {
     case 'name':
       return ofName(found.name);
     case 'species':
       return ofSpecies(found.species);
     case 'character':
-      return ofCharacter(found.character, report, studentOf);
+      return ofCharacter(found.character, report);
   }
 }
 
@@ -89,9 +78,8 @@ function ofSpecies(species: Extract<Finding, { kind: 'species' }>['species']): S
 function ofCharacter(
   found: Extract<Finding, { kind: 'character' }>['character'],
   report: Pick<ConfusionReport, 'readings' | 'students'>,
-  studentOf: (id: string) => string | undefined,
 ): Said {
-  const { characterId, worth, pairs, telling, students, behind } = found;
+  const { characterId, worth, pairs, telling, behind } = found;
   const reading = report.readings.find((entry) => entry.characterId === characterId);
   const verdict = verdictOf(found, reading);
   const mixedUp = pairs.map(({ truth, answer, count }) => ({ of: { pair: { truth, answer } }, count }));
@@ -100,8 +88,7 @@ function ofCharacter(
     headline: [{ character: characterId }, `: ${verdict}`],
     sentences: [
       ...(worth ? ofUse(saidUse(worth), counted(telling.length, 'station')) : []),
-      ...(pairs.length > 0 ? [...mostOf(mixedUp, 'pair'), ' '] : []),
-      whoLooks(students, studentOf),
+      ...(pairs.length > 0 ? mostOf(mixedUp, 'pair') : []),
       ...(reading ? ofReading(reading) : []),
       ...(report.students < SMALL ? [' A small class: take it as a hint.'] : []),
     ],
@@ -123,23 +110,6 @@ function ofUse({ text, range }: UseSaid, stations: string): Piece[] {
   return range
     ? ['Used at ', { strong: text }, ` of its worth (${range}), at ${stations} where it could tell. `]
     : ['Share of its worth used: ', { strong: text }, `, from ${stations} where it could tell. `];
-}
-
-/** Who looks at a character, by name where they are few. */
-function whoLooks(
-  students: readonly { studentId: string; share: number }[],
-  studentOf: (id: string) => string | undefined,
-): string {
-  const users = students
-    .filter(({ share }) => share >= LOOKS_AT)
-    .reverse()
-    .map(({ studentId }) => studentOf(studentId) ?? 'a former student');
-  if (users.length === 0) return 'No student stands out who looks at it.';
-  if (users.length > students.length / 2) return 'Most students look at it.';
-  const rest = users.length - MOST;
-  return rest > 0
-    ? `Looked at by ${users.slice(0, MOST).join(', ')} and ${counted(rest, 'other')}.`
-    : `Looked at by ${listInWords(users)}.`;
 }
 
 /** Of a character that is used too little: whether it is misread even when looked at, or read well and only overlooked. */
@@ -187,7 +157,7 @@ export function inWords(piece: Piece, names: Naming): string {
  * A headline or sentences as plain words, beginning with a capital.
  *
  * @example
- * asText(say(found, report, studentOf).headline, names); // 'White bands: used too little'
+ * asText(say(found, report).headline, names); // 'White bands: used too little'
  */
 export function asText(pieces: readonly Piece[], names: Naming): string {
   const text = pieces.map((piece) => inWords(piece, names)).join('');

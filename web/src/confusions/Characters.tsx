@@ -1,7 +1,7 @@
 import type { ClassReport, ConfusionData } from '@hurrow/contract/confusions';
 import { useState } from 'react';
 import { misreadOrOverlooked, type CharacterFinding } from '@hurrow/core/confusion';
-import { saidUse, shareSaid, verdictOf } from '@hurrow/core/finding';
+import { saidUse, verdictOf } from '@hurrow/core/finding';
 import { SHOWN_TITLES } from '@hurrow/core/view';
 import { useVocabulary } from '../app/data.ts';
 import { AnswersBehind } from './AnswersBehind.tsx';
@@ -180,7 +180,6 @@ function Opened({
   names: Names;
 }) {
   const title = new Map(data.quizzes.map((quiz) => [quiz.id, quiz.title]));
-  const student = new Map(data.answers.map((answer) => [answer.studentId, answer.student]));
   const stations = data.stations.filter(({ id }) => found.telling.includes(id));
   return (
     <div className={styles['opened-character']}>
@@ -194,19 +193,6 @@ function Opened({
           .join(', ')}
         .
       </p>
-      {found.worth && (
-        <p>
-          Used most by{' '}
-          {found.students
-            .slice(-5)
-            .reverse()
-            .map(
-              ({ studentId, share }) => `${student.get(studentId) ?? 'a former student'} ${shareSaid(share)}`,
-            )
-            .join(', ')}
-          .
-        </p>
-      )}
       {found.assumed.length > 0 && (
         <p className="gold">
           Not scored for {found.assumed.map(names.taxon).join(', ')}: there the mean of the list stands in.

@@ -129,7 +129,8 @@ function List({ courseId, data, report, names, pairs }: Omit<PairsProps, 'answer
                   {again && (
                     <small className={again.status === 'persisting' ? 'rust' : 'quiet'}>
                       {' '}
-                      taught again {again.taughtOn}: {again.status}
+                      taught again {again.taughtOn}:{' '}
+                      {again.status === 'persisting' ? 'still mixed up as before' : again.status}
                     </small>
                   )}
                 </td>

@@ -69,7 +69,12 @@ export function Reteach({ courseId, data, report, a, b }: ReteachProps) {
   );
 }
 
-const WORDS = { resolved: 'Resolved', improving: 'Improving', persisting: 'Persisting' } as const;
+const WORDS = {
+  resolved: 'Resolved',
+  improving: 'Improving',
+  'still mixed up': 'Still mixed up, may have improved',
+  persisting: 'Still mixed up as before',
+} as const;
 
 const share = ({ mixed, asked }: { mixed: number; asked: number }) =>
   asked === 0 ? 'no answers' : `${mixed} of ${asked} answers (${percent(mixed / asked)})`;

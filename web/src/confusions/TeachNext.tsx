@@ -103,8 +103,7 @@ function FindingRow({
 }: TeachNextProps & { found: Finding; to: number }) {
   const [open, setOpen] = useState(false);
   const { prevented, interval } = found.prevented;
-  const student = new Map(data.answers.map((answer) => [answer.studentId, answer.student]));
-  const { headline, sentences, pair, behind } = say(found, report, (id) => student.get(id));
+  const { headline, sentences, pair, behind } = say(found, report);
   const base = `/c/${courseId}/confusions`;
   const range = `${signed(interval[0])} to ${signed(interval[1])}`;
   return (
