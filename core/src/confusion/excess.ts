@@ -23,7 +23,7 @@ const AT_LEAST = 2;
  * For each confused pair what is expected of it, from how often its truth is missed and how often its answer is given too readily, both found
  * without that very cell (quasi-independence: L. A. Goodman 1968, JASA 63: 1091–1131), the tail of the count under that rate and its own uncertainty, and what stands out among all the
  * pairs that could, those whose smallest attainable p is below 0.05 (Y. Benjamini & Y. Hochberg 1995, JRSS B 57: 289–300). Of each student and tree
- * one answer counts, the last: who repeats a slip is not many who slip. `expected` is of all answers all the same, to stand beside their count.
+ * one answer counts, by turns from every quiz: who repeats a slip is not many who slip. `expected` is of all answers all the same, to stand beside their count.
  * @param answers in the order in which they were given
  * @param optionsOf the names that could be given at a station.
  */
@@ -61,11 +61,16 @@ export function excessOf(
   }));
 }
 
-/** The last answer of each student to each tree. */
+/** One answer of each student to each tree, by turns: of the first student the first one, of the second the second, and so on round. */
 function onePerStudentAndTree(answers: readonly NamedAnswer[]): NamedAnswer[] {
-  const last = new Map<string, NamedAnswer>();
-  for (const answer of answers) last.set(`${answer.studentId}\u0000${answer.truth}`, answer);
-  return [...last.values()];
+  const turns = new Map<string, number>();
+  const cells = new Map<string, NamedAnswer[]>();
+  for (const answer of answers) {
+    if (!turns.has(answer.studentId)) turns.set(answer.studentId, turns.size);
+    const key = `${answer.studentId}\u0000${answer.truth}`;
+    cells.set(key, [...(cells.get(key) ?? []), answer]);
+  }
+  return [...cells.values()].map((cell) => cell[turns.get(cell[0]!.studentId)! % cell.length]!);
 }
 
 /** How many pairs could stand out: if every answer fell on the pair, p would be below 0.05. */

@@ -21,7 +21,7 @@ import { fitStudent } from './student.ts';
 import { evidenceAgainst, tellingSituations, TELLS } from './telling.ts';
 
 /** Rises with every change of what a report says for the same answers, so that kept reports of an older model are not shown. */
-export const MODEL_VERSION = 4;
+export const MODEL_VERSION = 5;
 
 /** An answer with the id by which it is found again. */
 export interface ReportedAnswer extends GivenAnswer {
