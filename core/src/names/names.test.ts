@@ -56,6 +56,8 @@ test.each<[string, string, string | undefined]>([
   ['Pseudotsuga', 'genus', 'menziesii'],
   ['Abies trichocarpa', 'genus', undefined],
   ['grand fir or subalpine fir', 'ambiguous', undefined],
+  ['Abies Grandis Lasiocarpa', 'ambiguous', undefined],
+  ['abies grandis lasiocarpa', 'ambiguous', undefined],
   ['grand fir (Abies grandis)', 'exact', 'grandis'],
   ['grand fir Abies grandis', 'exact', 'grandis'],
   ['Thuja occidentalis', 'none', undefined],

@@ -74,6 +74,9 @@ export function wholeName(words: readonly Word[], known: KnownNames): Reading | 
       known.byLatin.get([genus, ...rest].join(' ')) ?? known.byLatin.get(`${genus} ${rest.join('')}`);
     if (!names) continue;
     const behind = words.slice(n);
+    // “Abies Grandis Lasiocarpa” names two trees, however large the second is written.
+    const second = behind.flatMap((word) => (word.lower ? [] : othersOf(genus, word.word, names, known)));
+    if (second.length > 0) return { how: 'whole', met: met([...names, ...second]) };
     const lower = behind[0] && (behind[0].lower || !isAuthor(behind[0])) ? behind[0] : undefined;
     if (lower && !lower.lower && !isLowerRank(lower.word, names, known)) return undefined;
     if (!isTail(behind.slice(lower ? 1 : 0))) return undefined;
@@ -105,9 +108,12 @@ function genusRead(genus: string, known: KnownNames, off = 0): Pick<Reading, 'ge
 const isLowerRank = (word: string, names: readonly LatinName[], known: KnownNames): boolean =>
   word.length > 3 &&
   /(?:a|us|um|is|e|i|ens|or|er|x)$/.test(word) &&
-  !known.latin.some(
-    ({ genus, epithet, taxonId }) =>
-      epithet === word && genus === names[0]!.genus && names.every((name) => name.taxonId !== taxonId),
+  othersOf(names[0]!.genus, word, names, known).length === 0;
+
+/** Names of other taxa in this genus that have a word as their epithet. */
+const othersOf = (genus: string, word: string, names: readonly LatinName[], known: KnownNames): LatinName[] =>
+  (known.byGenus.get(genus) ?? []).filter(
+    ({ epithet, taxonId }) => epithet === word && names.every((name) => name.taxonId !== taxonId),
   );
 
 /** “P.”, “Ps”, “Pseud.”: the beginning of a genus of the list, and no word by itself. */
