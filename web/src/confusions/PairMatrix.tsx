@@ -8,7 +8,8 @@ import { useFieldDate } from '../app/fieldDate.tsx';
 import { LEVELS } from '../lookalikes/setting.ts';
 import { useWork } from '../workers/useWork.ts';
 import { Working } from '../workers/Working.tsx';
-import { percent, type Names } from './useNames.ts';
+import { drawnOf, saysAt, sideOf, stepped, type Square } from './matrix.ts';
+import type { Names } from './useNames.ts';
 import styles from './confusions.module.css';
 
 interface PairMatrixProps {
@@ -20,12 +21,6 @@ interface PairMatrixProps {
 }
 
 const LABELS = 148;
-const STEPS: Record<string, [number, number]> = {
-  ArrowUp: [-1, 0],
-  ArrowDown: [1, 0],
-  ArrowLeft: [0, -1],
-  ArrowRight: [0, 1],
-};
 
 /** Truth by answer, likes standing together: a row a tree that was asked or named, a square the larger the oftener. */
 export function PairMatrix({ courseId, directed, asked, names }: PairMatrixProps) {
@@ -56,25 +51,16 @@ export function PairMatrix({ courseId, directed, asked, names }: PairMatrixProps
   );
   const order = work.result;
   if (!order) return <Working work={work} what="Putting likes together…" />;
-  const place = new Map(order.map((id, i) => [id, i]));
-  const size = Math.max(9, Math.min(18, Math.floor(540 / order.length)));
-  const most = Math.max(0.01, ...directed.map(({ rate }) => rate));
-  const cell = (row: number, column: number) =>
-    directed.find(({ truth, answer }) => truth === order[row] && answer === order[column]);
-  const open = (row: number, column: number) =>
+  const open = ({ row, column }: Square) =>
     row !== column && void go(`/c/${courseId}/confusions/${order[row]}/${order[column]}`);
   const press = (event: KeyboardEvent) => {
-    const step = STEPS[event.key];
-    if (step) {
+    const next = stepped(at, event.key, order.length);
+    if (next) {
       event.preventDefault();
-      const within = (i: number) => Math.min(order.length - 1, Math.max(0, i));
-      setAt({ row: within(at.row + step[0]), column: within(at.column + step[1]) });
+      setAt(next);
     }
-    if (event.key === 'Enter') open(at.row, at.column);
+    if (event.key === 'Enter') open(at);
   };
-  const side = size * order.length;
-  const held = cell(at.row, at.column);
-  const [truth, answer] = [names.taxon(order[at.row]!), names.taxon(order[at.column]!)];
   return (
     <div className={styles['matrix-layout']}>
       <div
@@ -85,72 +71,7 @@ export function PairMatrix({ courseId, directed, asked, names }: PairMatrixProps
         aria-describedby="matrix-help"
         onKeyDown={press}
       >
-        <svg width={LABELS + side + 2} height={LABELS + side + 2} aria-hidden="true">
-          {order.map((id, i) => (
-            <g key={id} className={at.row === i || at.column === i ? styles['at'] : ''}>
-              <text
-                x={LABELS - 5}
-                y={LABELS + i * size + size * 0.75}
-                textAnchor="end"
-                fontSize={Math.min(12.5, size)}
-                fontWeight={at.row === i ? 600 : 400}
-              >
-                {names.taxon(id)}
-              </text>
-              <text
-                transform={`translate(${LABELS + i * size + size * 0.75} ${LABELS - 5}) rotate(-90)`}
-                fontSize={Math.min(12.5, size)}
-                fontWeight={at.column === i ? 600 : 400}
-              >
-                {names.taxon(id)}
-              </text>
-              <rect
-                x={LABELS + i * size}
-                y={LABELS + i * size}
-                width={size}
-                height={size}
-                fill="var(--line)"
-              />
-            </g>
-          ))}
-          <rect x={LABELS} y={LABELS} width={side} height={side} fill="none" stroke="var(--line-2)" />
-          {[...Array(order.length).keys()]
-            .filter((i) => i % 5 === 0 && i > 0)
-            .map((i) => (
-              <g key={i} stroke="var(--line)">
-                <line x1={LABELS} x2={LABELS + side} y1={LABELS + i * size} y2={LABELS + i * size} />
-                <line y1={LABELS} y2={LABELS + side} x1={LABELS + i * size} x2={LABELS + i * size} />
-              </g>
-            ))}
-          {directed.map((pair) => {
-            const [row, column] = [place.get(pair.truth), place.get(pair.answer)];
-            if (row === undefined || column === undefined) return null;
-            const width = Math.max(3, (size - 1) * Math.sqrt(pair.rate / most));
-            const off = (size - width) / 2;
-            return (
-              <rect
-                key={`${pair.truth} ${pair.answer}`}
-                className={styles['cell']}
-                x={LABELS + column * size + off}
-                y={LABELS + row * size + off}
-                width={width}
-                height={width}
-                fill="var(--rust)"
-                onMouseEnter={() => setAt({ row, column })}
-                onClick={() => open(row, column)}
-              />
-            );
-          })}
-          <rect
-            x={LABELS + at.column * size - 0.5}
-            y={LABELS + at.row * size - 0.5}
-            width={size + 1}
-            height={size + 1}
-            fill="none"
-            stroke="var(--action)"
-            strokeWidth={2}
-          />
-        </svg>
+        <Drawing order={order} directed={directed} at={at} names={names} onPoint={setAt} onOpen={open} />
       </div>
       <div>
         <p className="quiet" id="matrix-help">
@@ -159,13 +80,80 @@ export function PairMatrix({ courseId, directed, asked, names }: PairMatrixProps
           words.
         </p>
         <p aria-live="polite" className={styles['matrix-says']}>
-          {at.row === at.column
-            ? `${truth}: choose a square beside the diagonal.`
-            : held
-              ? `${truth} called ${answer}: ${held.count} of ${held.asked} answers, ${percent(held.rate)}.`
-              : `${truth} was never called ${answer}.`}
+          {saysAt(at, order, directed, names.taxon)}
         </p>
       </div>
     </div>
+  );
+}
+
+interface DrawingProps {
+  order: readonly string[];
+  directed: readonly ConfusedPair[];
+  at: Square;
+  names: Names;
+  onPoint(square: Square): void;
+  onOpen(square: Square): void;
+}
+
+function Drawing({ order, directed, at, names, onPoint, onOpen }: DrawingProps) {
+  const size = sideOf(order.length);
+  const side = size * order.length;
+  const from = (i: number) => LABELS + i * size;
+  return (
+    <svg width={LABELS + side + 2} height={LABELS + side + 2} aria-hidden="true">
+      {order.map((id, i) => (
+        <g key={id} className={at.row === i || at.column === i ? styles['at'] : ''}>
+          <text
+            x={LABELS - 5}
+            y={from(i) + size * 0.75}
+            textAnchor="end"
+            fontSize={Math.min(12.5, size)}
+            fontWeight={at.row === i ? 600 : 400}
+          >
+            {names.taxon(id)}
+          </text>
+          <text
+            transform={`translate(${from(i) + size * 0.75} ${LABELS - 5}) rotate(-90)`}
+            fontSize={Math.min(12.5, size)}
+            fontWeight={at.column === i ? 600 : 400}
+          >
+            {names.taxon(id)}
+          </text>
+          <rect x={from(i)} y={from(i)} width={size} height={size} fill="var(--line)" />
+        </g>
+      ))}
+      <rect x={LABELS} y={LABELS} width={side} height={side} fill="none" stroke="var(--line-2)" />
+      {[...order.keys()]
+        .filter((i) => i % 5 === 0 && i > 0)
+        .map((i) => (
+          <g key={i} stroke="var(--line)">
+            <line x1={LABELS} x2={LABELS + side} y1={from(i)} y2={from(i)} />
+            <line y1={LABELS} y2={LABELS + side} x1={from(i)} x2={from(i)} />
+          </g>
+        ))}
+      {drawnOf(directed, order, size).map(({ pair, row, column, width }) => (
+        <rect
+          key={`${pair.truth} ${pair.answer}`}
+          className={styles['cell']}
+          x={from(column) + (size - width) / 2}
+          y={from(row) + (size - width) / 2}
+          width={width}
+          height={width}
+          fill="var(--rust)"
+          onMouseEnter={() => onPoint({ row, column })}
+          onClick={() => onOpen({ row, column })}
+        />
+      ))}
+      <rect
+        x={from(at.column) - 0.5}
+        y={from(at.row) - 0.5}
+        width={size + 1}
+        height={size + 1}
+        fill="none"
+        stroke="var(--action)"
+        strokeWidth={2}
+      />
+    </svg>
   );
 }

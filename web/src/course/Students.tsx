@@ -17,7 +17,6 @@ export function Students({ course }: { course: WholeCourse }) {
   const mayChange = useMayChange();
   const queries = useQueryClient();
   const { message } = App.useApp();
-  const refresh = () => queries.invalidateQueries({ queryKey: ['course', course.id] });
   /** The student whose answers are asked about before anything is removed. */
   const [removing, setRemoving] = useState<string>();
   const { save, problem } = useSaving();
@@ -57,21 +56,7 @@ export function Students({ course }: { course: WholeCourse }) {
       </p>
       {mayChange && importing && (
         <>
-          <h2>Import a class list</h2>
-          <ImportFile
-            send={({ csv, dryRun }) =>
-              call('POST /api/courses/{courseId}/students/import', {
-                params: { courseId: course.id },
-                body: { csv, dryRun },
-              })
-            }
-            example={'name\nRowan Achterberg\nSelma Idowu'}
-            onDone={(report) => {
-              void message.success(`${report.added.length} students added.`);
-              setImporting(false);
-              void refresh();
-            }}
-          />
+          <ImportClass courseId={course.id} onDone={() => setImporting(false)} />
           {course.students.length > 0 && (
             <Button type="link" onClick={() => setImporting(false)}>
               Close
@@ -94,24 +79,11 @@ export function Students({ course }: { course: WholeCourse }) {
           <tbody>
             {course.students.map((student) => (
               <Fragment key={student.id}>
-                <tr>
-                  <td>{student.name}</td>
-                  <td>
-                    <span className={ui['code']}>{student.nameless ? '' : student.code}</span>
-                  </td>
-                  <td>
-                    {!student.nameless && (
-                      <Button size="small" type="text" onClick={() => void renew(student.id, student.name)}>
-                        New code
-                      </Button>
-                    )}
-                    {mayChange && (
-                      <Button size="small" type="text" onClick={() => void takeOff(student.id)}>
-                        Take off the list
-                      </Button>
-                    )}
-                  </td>
-                </tr>
+                <StudentRow
+                  student={student}
+                  onRenew={() => void renew(student.id, student.name)}
+                  {...(mayChange ? { onTakeOff: () => void takeOff(student.id) } : {})}
+                />
                 {removing === student.id && (
                   <tr>
                     <td colSpan={3}>
@@ -133,6 +105,63 @@ export function Students({ course }: { course: WholeCourse }) {
         </table>
       )}
     </>
+  );
+}
+
+/** Names from a file or a pasted list. */
+function ImportClass({ courseId, onDone }: { courseId: string; onDone(): void }) {
+  const queries = useQueryClient();
+  const { message } = App.useApp();
+  return (
+    <>
+      <h2>Import a class list</h2>
+      <ImportFile
+        send={({ csv, dryRun }) =>
+          call('POST /api/courses/{courseId}/students/import', {
+            params: { courseId },
+            body: { csv, dryRun },
+          })
+        }
+        example={'name\nRowan Achterberg\nSelma Idowu'}
+        onDone={(report) => {
+          void message.success(`${report.added.length} students added.`);
+          onDone();
+          void queries.invalidateQueries({ queryKey: STALE.course(courseId) });
+        }}
+      />
+    </>
+  );
+}
+
+/** A student with the code to sign in with; one whose name was taken away has none. */
+function StudentRow({
+  student,
+  onRenew,
+  onTakeOff,
+}: {
+  student: WholeCourse['students'][number];
+  onRenew(): void;
+  onTakeOff?(): void;
+}) {
+  return (
+    <tr>
+      <td>{student.name}</td>
+      <td>
+        <span className={ui['code']}>{student.nameless ? '' : student.code}</span>
+      </td>
+      <td>
+        {!student.nameless && (
+          <Button size="small" type="text" onClick={onRenew}>
+            New code
+          </Button>
+        )}
+        {onTakeOff && (
+          <Button size="small" type="text" onClick={onTakeOff}>
+            Take off the list
+          </Button>
+        )}
+      </td>
+    </tr>
   );
 }
 

@@ -46,6 +46,9 @@ export default function TaughtList({ course }: { course: WholeCourse }) {
     const found = profileOf(id);
     return found ? commonName(found.taxon) : id;
   };
+  const free = profiles
+    .filter(({ taxon }) => !listed.has(taxon.id))
+    .map(({ taxon }) => ({ value: taxon.id, label: `${commonName(taxon)} (${scientificName(taxon)})` }));
   return (
     <>
       <p className="quiet">
@@ -73,63 +76,17 @@ export default function TaughtList({ course }: { course: WholeCourse }) {
       <BroughtBack at={kept.broughtBack} onGiveUp={kept.forget} />
       <div className={styles['board']}>
         {sets.map((set, i) => (
-          <fieldset className={styles['set']} key={i}>
-            <legend className="visually-hidden">Set {i + 1}</legend>
-            <Input
-              aria-label={`Title of set ${i + 1}`}
-              value={set.title}
-              onChange={(event) => change(i, { title: event.target.value })}
-              className={styles['title']!}
-            />
-            <div className={styles['line']}>
-              <label>
-                in week{' '}
-                <InputNumber
-                  aria-label={`Week of set ${i + 1}`}
-                  size="small"
-                  min={1}
-                  max={course.weeks}
-                  value={set.week}
-                  onChange={(week) => change(i, { week })}
-                  className={styles['week']!}
-                />
-              </label>
-              <LinkButton disabled={i === 0} onClick={() => move(i, -1)}>
-                earlier
-              </LinkButton>
-              <LinkButton disabled={i === sets.length - 1} onClick={() => move(i, 1)}>
-                later
-              </LinkButton>
-              <LinkButton onClick={() => setSets(sets.filter((_, k) => k !== i))}>remove the set</LinkButton>
-            </div>
-            <ul className={courseStyles['set-taxa']}>
-              {set.taxa.map((id) => (
-                <li key={id}>
-                  {name(id)}
-                  <button
-                    aria-label={`Take ${name(id)} out of ${set.title}`}
-                    onClick={() => change(i, { taxa: set.taxa.filter((other) => other !== id) })}
-                  >
-                    ×
-                  </button>
-                </li>
-              ))}
-            </ul>
-            <Select
-              showSearch={{ optionFilterProp: 'label' }}
-              aria-label={`Add a species to ${set.title || `set ${i + 1}`}`}
-              placeholder="Add a species"
-              value={null}
-              className={styles['add']!}
-              onChange={(id: string | null) => id && change(i, { taxa: [...set.taxa, id] })}
-              options={profiles
-                .filter(({ taxon }) => !listed.has(taxon.id))
-                .map(({ taxon }) => ({
-                  value: taxon.id,
-                  label: `${commonName(taxon)} (${scientificName(taxon)})`,
-                }))}
-            />
-          </fieldset>
+          <OneSet
+            key={i}
+            set={set}
+            place={{ i, of: sets.length }}
+            weeks={course.weeks}
+            nameOf={name}
+            free={free}
+            onChange={(part) => change(i, part)}
+            onMove={(by) => move(i, by)}
+            onRemove={() => setSets(sets.filter((_, k) => k !== i))}
+          />
         ))}
       </div>
       {problem && <Problem>{problem}</Problem>}
@@ -140,5 +97,75 @@ export default function TaughtList({ course }: { course: WholeCourse }) {
         Save the list
       </Button>
     </>
+  );
+}
+
+interface OneSetProps {
+  set: Draft;
+  place: { i: number; of: number };
+  weeks: number;
+  nameOf(id: string): string;
+  /** Species that stand in no set yet. */
+  free: { value: string; label: string }[];
+  onChange(part: Partial<Draft>): void;
+  onMove(by: 1 | -1): void;
+  onRemove(): void;
+}
+
+/** A set: its title and week, what is in it, what may be added, and its place among the others. */
+function OneSet({ set, place: { i, of }, weeks, nameOf, free, onChange, onMove, onRemove }: OneSetProps) {
+  return (
+    <fieldset className={styles['set']}>
+      <legend className="visually-hidden">Set {i + 1}</legend>
+      <Input
+        aria-label={`Title of set ${i + 1}`}
+        value={set.title}
+        onChange={(event) => onChange({ title: event.target.value })}
+        className={styles['title']!}
+      />
+      <div className={styles['line']}>
+        <label>
+          in week{' '}
+          <InputNumber
+            aria-label={`Week of set ${i + 1}`}
+            size="small"
+            min={1}
+            max={weeks}
+            value={set.week}
+            onChange={(week) => onChange({ week })}
+            className={styles['week']!}
+          />
+        </label>
+        <LinkButton disabled={i === 0} onClick={() => onMove(-1)}>
+          earlier
+        </LinkButton>
+        <LinkButton disabled={i === of - 1} onClick={() => onMove(1)}>
+          later
+        </LinkButton>
+        <LinkButton onClick={onRemove}>remove the set</LinkButton>
+      </div>
+      <ul className={courseStyles['set-taxa']}>
+        {set.taxa.map((id) => (
+          <li key={id}>
+            {nameOf(id)}
+            <button
+              aria-label={`Take ${nameOf(id)} out of ${set.title}`}
+              onClick={() => onChange({ taxa: set.taxa.filter((other) => other !== id) })}
+            >
+              ×
+            </button>
+          </li>
+        ))}
+      </ul>
+      <Select
+        showSearch={{ optionFilterProp: 'label' }}
+        aria-label={`Add a species to ${set.title || `set ${i + 1}`}`}
+        placeholder="Add a species"
+        value={null}
+        className={styles['add']!}
+        onChange={(id: string | null) => id && onChange({ taxa: [...set.taxa, id] })}
+        options={free}
+      />
+    </fieldset>
   );
 }

@@ -1,7 +1,7 @@
 import type { WholeCourse } from '@hurrow/contract/courses';
 import type { Marks, Quiz } from '@hurrow/contract/quizzes';
-import { useState, type FormEvent } from 'react';
-import type { Answer } from '@hurrow/core/names';
+import { useState, type FormEvent, type KeyboardEvent } from 'react';
+import type { Answer, AnswerPart } from '@hurrow/core/names';
 import { statesToSee } from '@hurrow/core/station';
 import { stateOf, type Character } from '@hurrow/core/vocabulary';
 import { call } from '../app/api.ts';
@@ -37,7 +37,6 @@ export function PaperEntry({
   /** Whose paper was stored last. */
   const [last, setLast] = useState('');
   const parts = PARTS[marks?.policy ?? course.marking.policy];
-  const vocabulary = useVocabulary();
   const asking = quiz.stations.some(({ asks }) => asks.length > 0);
   const held = (stationId: string): Answer =>
     marks?.answers.find((answer) => answer.studentId === studentId && answer.stationId === stationId)
@@ -97,49 +96,17 @@ export function PaperEntry({
         <>
           <table className={ui['plain-table']}>
             <tbody>
-              {quiz.stations.map((station) => {
-                const answer = { ...held(station.id), ...typed[station.id] };
-                return (
-                  <tr key={station.id}>
-                    <td>{station.position}</td>
-                    {parts.map((part) => (
-                      <td key={part}>
-                        <input
-                          className={ui['typed']}
-                          aria-label={`Station ${station.position}, ${part}`}
-                          placeholder={part}
-                          value={answer[part] ?? ''}
-                          onChange={(event) => type(station.id, { ...answer, [part]: event.target.value })}
-                          onKeyDown={(event) => {
-                            if (event.key !== 'Enter') return;
-                            const fields = [...event.currentTarget.form!.querySelectorAll('input')];
-                            const next = fields[fields.indexOf(event.currentTarget) + 1];
-                            if (!next) return;
-                            event.preventDefault();
-                            next.focus();
-                          }}
-                        />
-                      </td>
-                    ))}
-                    {asking && (
-                      <td className={styles['paper-seen']}>
-                        {station.asks.map((id) => (
-                          <SeenOnPaper
-                            key={id}
-                            character={vocabulary.get(id)}
-                            position={station.position}
-                            value={answer.seen?.[id] ?? ''}
-                            onChange={(state) =>
-                              type(station.id, { ...answer, seen: { ...answer.seen, [id]: state } })
-                            }
-                          />
-                        ))}
-                      </td>
-                    )}
-                    <td className={`quiet ${styles['reads']}`}>{readsAs(answer, marks?.list)}</td>
-                  </tr>
-                );
-              })}
+              {quiz.stations.map((station) => (
+                <PaperLine
+                  key={station.id}
+                  station={station}
+                  parts={parts}
+                  asking={asking}
+                  answer={{ ...held(station.id), ...typed[station.id] }}
+                  list={marks?.list}
+                  onType={(answer) => type(station.id, answer)}
+                />
+              ))}
             </tbody>
           </table>
           <button className={`${ui['press']} ${ui['chief']}`} disabled={saving || !left}>
@@ -150,6 +117,60 @@ export function PaperEntry({
       )}
       {problem && <Problem>{problem}</Problem>}
     </form>
+  );
+}
+
+interface PaperLineProps {
+  station: Quiz['stations'][number];
+  parts: readonly AnswerPart[];
+  /** Does some station of the quiz ask what is seen? */
+  asking: boolean;
+  answer: Answer;
+  list: Marks['list'] | undefined;
+  onType(answer: Answer): void;
+}
+
+/** One station of a paper; Enter goes to the next field. */
+function PaperLine({ station, parts, asking, answer, list, onType }: PaperLineProps) {
+  const vocabulary = useVocabulary();
+  const goOn = (event: KeyboardEvent<HTMLInputElement>) => {
+    if (event.key !== 'Enter') return;
+    const fields = [...event.currentTarget.form!.querySelectorAll('input')];
+    const next = fields[fields.indexOf(event.currentTarget) + 1];
+    if (!next) return;
+    event.preventDefault();
+    next.focus();
+  };
+  return (
+    <tr>
+      <td>{station.position}</td>
+      {parts.map((part) => (
+        <td key={part}>
+          <input
+            className={ui['typed']}
+            aria-label={`Station ${station.position}, ${part}`}
+            placeholder={part}
+            value={answer[part] ?? ''}
+            onChange={(event) => onType({ ...answer, [part]: event.target.value })}
+            onKeyDown={goOn}
+          />
+        </td>
+      ))}
+      {asking && (
+        <td className={styles['paper-seen']}>
+          {station.asks.map((id) => (
+            <SeenOnPaper
+              key={id}
+              character={vocabulary.get(id)}
+              position={station.position}
+              value={answer.seen?.[id] ?? ''}
+              onChange={(state) => onType({ ...answer, seen: { ...answer.seen, [id]: state } })}
+            />
+          ))}
+        </td>
+      )}
+      <td className={`quiet ${styles['reads']}`}>{readsAs(answer, list)}</td>
+    </tr>
   );
 }
 

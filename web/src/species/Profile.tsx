@@ -43,7 +43,6 @@ export function Profile({ courseId, taxonId }: { courseId: string; taxonId: stri
   const course = useQuery(courseQuery(courseId)).data;
   const profiled = profileOf(taxonId);
   const { lookAt, toggle, taxa } = useVasculum();
-  const { day } = useFieldDate();
   const go = useNavigate();
   const [seed, setSeed] = useState<number>();
   const [chosen, setAudience] = useState<Audience>();
@@ -53,7 +52,6 @@ export function Profile({ courseId, taxonId }: { courseId: string; taxonId: stri
     () => (profiled && library ? calendarAtSite(profiled.taxon.calendar, library, course) : {}),
     [profiled, library, course],
   );
-  const view = useMemo<View>(() => ({ ...twigView(day), organs: PLATE }), [day]);
   useRibbonRows(useRows(calendar));
   // Before the page is painted: who sees the tree may press a key for it.
   useLayoutEffect(() => {
@@ -73,66 +71,17 @@ export function Profile({ courseId, taxonId }: { courseId: string; taxonId: stri
   const held = taxa.includes(taxon.id);
   return (
     <article className={styles['profile']}>
-      <aside className={styles['profile-plate']}>
-        <Specimen
-          profiled={profiled}
-          view={view}
-          calendar={calendar}
-          width={360}
-          height={430}
-          units={units}
-          audience={audience}
-          {...(seed ? { seed } : {})}
-        />
-        <p className="quiet">
-          {seed ? `Individual ${seed}` : 'The typical specimen'} as on {dayLabel(day)}, drawn from the scores.{' '}
-          <LinkButton onClick={() => setSeed((n) => (n ?? 0) + 1)}>Draw another (r)</LinkButton>
-          {seed !== undefined && (
-            <>
-              {' · '}
-              <LinkButton onClick={() => setSeed(undefined)}>typical</LinkButton>
-            </>
-          )}
-        </p>
-        {!taxon.calendar.leaves && profiled.scores.length > 0 && (
-          <p className="gold">
-            No leaf months are recorded;{' '}
-            {isDeciduous(profiled) ? 'May to mid October is assumed.' : 'it is drawn as in leaf all year.'}
-          </p>
-        )}
-        {taxon.memoryAid && <p className={styles['aid']}>{taxon.memoryAid}</p>}
-        {taxon.fact && <p className="quiet">{taxon.fact}</p>}
-        {taxon.cautions.map((caution) => (
-          <p className={ui['notice']} key={caution.kind + caution.part}>
-            <strong>
-              {caution.kind}: {caution.part}.
-            </strong>{' '}
-            {caution.effect} {caution.care}
-          </p>
-        ))}
-        <PhotoStrip taxonId={taxon.id} to={`/c/${courseId}/species/${taxon.id}/measuring`} />
-        <SeasonList calendar={calendar} />
-      </aside>
+      <Plate
+        profiled={profiled}
+        calendar={calendar}
+        audience={audience}
+        units={units}
+        seed={seed}
+        onSeed={setSeed}
+        photos={`/c/${courseId}/species/${taxon.id}/measuring`}
+      />
       <div className={styles['profile-text']}>
-        <header>
-          <h1>
-            {commonName(taxon)} <Latin names={taxon} /> <small className="quiet">{taxon.authority}</small>
-          </h1>
-          <span className="quiet">
-            {taxon.family}
-            {taxon.familyCommon ? ` · ${taxon.familyCommon}` : ''}
-          </span>
-        </header>
-        <p className={`quiet ${styles['names']}`}>
-          {taxon.commonNames.length > 1 && <>Also {taxon.commonNames.slice(1).join(', ')}. </>}
-          {taxon.synonyms.length > 0 && (
-            <>
-              Synonym{taxon.synonyms.length > 1 ? 's' : ''}{' '}
-              <span className="latin">{taxon.synonyms.join(', ')}</span>.{' '}
-            </>
-          )}
-          {taxon.meaning}
-        </p>
+        <NamesOf taxon={taxon} />
         <ConfusedLine courseId={courseId} taxonId={taxon.id} />
         <div className={ui['profile-tools']}>
           <Button onClick={() => toggle(taxon.id)}>
@@ -170,6 +119,93 @@ export function Profile({ courseId, taxonId }: { courseId: string; taxonId: stri
         )}
       </div>
     </article>
+  );
+}
+
+interface PlateProps {
+  profiled: ProfiledTaxon;
+  calendar: Calendar;
+  audience: Audience;
+  units: UnitSystem;
+  /** Which individual is drawn; the typical one where none is chosen. */
+  seed: number | undefined;
+  onSeed(seed: (held: number | undefined) => number | undefined): void;
+  photos: string;
+}
+
+/** The drawn specimen on the field date, and what is told beside it: the aid, a fact, cautions, photos, the seasons. */
+function Plate({ profiled, calendar, audience, units, seed, onSeed, photos }: PlateProps) {
+  const { day } = useFieldDate();
+  const view = useMemo<View>(() => ({ ...twigView(day), organs: PLATE }), [day]);
+  const { taxon } = profiled;
+  return (
+    <aside className={styles['profile-plate']}>
+      <Specimen
+        profiled={profiled}
+        view={view}
+        calendar={calendar}
+        width={360}
+        height={430}
+        units={units}
+        audience={audience}
+        {...(seed ? { seed } : {})}
+      />
+      <p className="quiet">
+        {seed ? `Individual ${seed}` : 'The typical specimen'} as on {dayLabel(day)}, drawn from the scores.{' '}
+        <LinkButton onClick={() => onSeed((n) => (n ?? 0) + 1)}>Draw another (r)</LinkButton>
+        {seed !== undefined && (
+          <>
+            {' · '}
+            <LinkButton onClick={() => onSeed(() => undefined)}>typical</LinkButton>
+          </>
+        )}
+      </p>
+      {!taxon.calendar.leaves && profiled.scores.length > 0 && (
+        <p className="gold">
+          No leaf months are recorded;{' '}
+          {isDeciduous(profiled) ? 'May to mid October is assumed.' : 'it is drawn as in leaf all year.'}
+        </p>
+      )}
+      {taxon.memoryAid && <p className={styles['aid']}>{taxon.memoryAid}</p>}
+      {taxon.fact && <p className="quiet">{taxon.fact}</p>}
+      {taxon.cautions.map((caution) => (
+        <p className={ui['notice']} key={caution.kind + caution.part}>
+          <strong>
+            {caution.kind}: {caution.part}.
+          </strong>{' '}
+          {caution.effect} {caution.care}
+        </p>
+      ))}
+      <PhotoStrip taxonId={taxon.id} to={photos} />
+      <SeasonList calendar={calendar} />
+    </aside>
+  );
+}
+
+/** Under what names the tree goes. */
+function NamesOf({ taxon }: { taxon: Taxon }) {
+  return (
+    <>
+      <header>
+        <h1>
+          {commonName(taxon)} <Latin names={taxon} /> <small className="quiet">{taxon.authority}</small>
+        </h1>
+        <span className="quiet">
+          {taxon.family}
+          {taxon.familyCommon ? ` · ${taxon.familyCommon}` : ''}
+        </span>
+      </header>
+      <p className={`quiet ${styles['names']}`}>
+        {taxon.commonNames.length > 1 && <>Also {taxon.commonNames.slice(1).join(', ')}. </>}
+        {taxon.synonyms.length > 0 && (
+          <>
+            Synonym{taxon.synonyms.length > 1 ? 's' : ''}{' '}
+            <span className="latin">{taxon.synonyms.join(', ')}</span>.{' '}
+          </>
+        )}
+        {taxon.meaning}
+      </p>
+    </>
   );
 }
 
