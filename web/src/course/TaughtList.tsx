@@ -51,28 +51,7 @@ export default function TaughtList({ course }: { course: WholeCourse }) {
     .map(({ taxon }) => ({ value: taxon.id, label: `${commonName(taxon)} (${scientificName(taxon)})` }));
   return (
     <>
-      <p className="quiet">
-        About five species a set, easy splits first. The order here is the teaching order.
-        {listed.size > 0 && (
-          <>
-            {' '}
-            Cards to learn with, the drawing in front and the name behind:{' '}
-            {(['letter', 'a4'] as const).map((paper, i) => (
-              <span key={paper}>
-                {i > 0 && ' · '}
-                <a
-                  href={`/api/prints/cards.pdf?paper=${paper}&units=${course.units}&taxa=${[...listed].join(',')}`}
-                  target="_blank"
-                  rel="noreferrer"
-                >
-                  {paper === 'a4' ? 'A4' : 'Letter'}
-                </a>
-              </span>
-            ))}
-            .
-          </>
-        )}
-      </p>
+      <ListHead listed={[...listed]} units={course.units} />
       <BroughtBack at={kept.broughtBack} onGiveUp={kept.forget} />
       <div className={styles['board']}>
         {sets.map((set, i) => (
@@ -97,6 +76,34 @@ export default function TaughtList({ course }: { course: WholeCourse }) {
         Save the list
       </Button>
     </>
+  );
+}
+
+/** How a list is made, and its cards to print. */
+function ListHead({ listed, units }: { listed: readonly string[]; units: WholeCourse['units'] }) {
+  return (
+    <p className="quiet">
+      About five species a set, easy splits first. The order here is the teaching order.
+      {listed.length > 0 && (
+        <>
+          {' '}
+          Cards to learn with, the drawing in front and the name behind:{' '}
+          {(['letter', 'a4'] as const).map((paper, i) => (
+            <span key={paper}>
+              {i > 0 && ' · '}
+              <a
+                href={`/api/prints/cards.pdf?paper=${paper}&units=${units}&taxa=${listed.join(',')}`}
+                target="_blank"
+                rel="noreferrer"
+              >
+                {paper === 'a4' ? 'A4' : 'Letter'}
+              </a>
+            </span>
+          ))}
+          .
+        </>
+      )}
+    </p>
   );
 }
 

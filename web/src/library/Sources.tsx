@@ -11,6 +11,7 @@ import { commonName } from '@hurrow/core/taxon';
 import { MEDIUM_VIEWS } from '@hurrow/core/view';
 import { call } from '../app/api.ts';
 import { courseQuery, useLibrary } from '../app/data.ts';
+import { moved } from '../app/moved.ts';
 import { useFieldDate } from '../app/fieldDate.tsx';
 import { useDraft } from '../app/useDraft.ts';
 import { BroughtBack } from '../drafts/BroughtBack.tsx';
@@ -91,53 +92,20 @@ function SourceList({ library }: { library: LibraryAnswer }) {
   const setSources = (next: Settings['sources']) => setDraft({ ...draft, sources: next });
   const change = (i: number, part: Partial<WrittenSource>) =>
     setSources(sources.map((entry, k) => (k === i ? { ...entry, ...part } : entry)));
-  const move = (i: number, by: number) => {
-    const next = [...sources];
-    const [taken] = next.splice(i, 1);
-    next.splice(i + by, 0, taken!);
-    setSources(next);
-  };
   return (
     <>
       <h1>Sources</h1>
       <p className="quiet">Who says what is in the profiles, the most trusted first.</p>
       <BroughtBack at={broughtBack} onGiveUp={reset} />
       {sources.map((source, i) => (
-        <div className={styles['source-line']} key={source.id ?? `new-${i}`}>
-          <span className="quiet">{i + 1}</span>
-          <input
-            aria-label={`Name of source ${i + 1}`}
-            placeholder="its title, as your students know it"
-            value={source.label}
-            onChange={(event) => change(i, { label: event.target.value })}
-          />
-          {SOURCE_DETAILS.map((part) => (
-            <input
-              key={part}
-
-              aria-label={`${DETAIL_TITLES[part]} of source ${i + 1}`}
-              placeholder={DETAIL_TITLES[part]}
-              value={source[part] ?? ''}
-              onChange={(event) => change(i, { [part]: event.target.value })}
-            />
-          ))}
-          <Button
-            size="small"
-            disabled={i === 0}
-            aria-label={`Trust source ${i + 1} more`}
-            onClick={() => move(i, -1)}
-          >
-            ↑
-          </Button>
-          <Button
-            size="small"
-            disabled={sources.length === 1}
-            aria-label={`Remove source ${i + 1}`}
-            onClick={() => setSources(sources.filter((_, k) => k !== i))}
-          >
-            ×
-          </Button>
-        </div>
+        <SourceLine
+          key={source.id ?? `new-${i}`}
+          source={source}
+          place={{ i, of: sources.length }}
+          onChange={(part) => change(i, part)}
+          onTrust={() => setSources(moved(sources, i, -1))}
+          onRemove={() => setSources(sources.filter((_, k) => k !== i))}
+        />
       ))}
       <p>
         <Button size="small" onClick={() => setSources([...sources, { label: '' }])}>
@@ -167,6 +135,44 @@ function SourceList({ library }: { library: LibraryAnswer }) {
       )}
       <Exceptions library={library} onRemove={(picks) => void save({ picks })} />
     </>
+  );
+}
+
+interface SourceLineProps {
+  source: WrittenSource;
+  place: { i: number; of: number };
+  onChange(part: Partial<WrittenSource>): void;
+  /** Puts it before the one above it. */
+  onTrust(): void;
+  onRemove(): void;
+}
+
+function SourceLine({ source, place: { i, of }, onChange, onTrust, onRemove }: SourceLineProps) {
+  return (
+    <div className={styles['source-line']}>
+      <span className="quiet">{i + 1}</span>
+      <input
+        aria-label={`Name of source ${i + 1}`}
+        placeholder="its title, as your students know it"
+        value={source.label}
+        onChange={(event) => onChange({ label: event.target.value })}
+      />
+      {SOURCE_DETAILS.map((part) => (
+        <input
+          key={part}
+          aria-label={`${DETAIL_TITLES[part]} of source ${i + 1}`}
+          placeholder={DETAIL_TITLES[part]}
+          value={source[part] ?? ''}
+          onChange={(event) => onChange({ [part]: event.target.value })}
+        />
+      ))}
+      <Button size="small" disabled={i === 0} aria-label={`Trust source ${i + 1} more`} onClick={onTrust}>
+        ↑
+      </Button>
+      <Button size="small" disabled={of === 1} aria-label={`Remove source ${i + 1}`} onClick={onRemove}>
+        ×
+      </Button>
+    </div>
   );
 }
 

@@ -42,8 +42,7 @@ export function Profile({ courseId, taxonId }: { courseId: string; taxonId: stri
   const { library, vocabulary, profileOf } = useLibrary();
   const course = useQuery(courseQuery(courseId)).data;
   const profiled = profileOf(taxonId);
-  const { lookAt, toggle, taxa } = useVasculum();
-  const go = useNavigate();
+  const { lookAt } = useVasculum();
   const [seed, setSeed] = useState<number>();
   const [chosen, setAudience] = useState<Audience>();
   const audience = chosen ?? course?.audience ?? 'technical';
@@ -68,7 +67,6 @@ export function Profile({ courseId, taxonId }: { courseId: string; taxonId: stri
       </section>
     );
   const { taxon } = profiled;
-  const held = taxa.includes(taxon.id);
   return (
     <article className={styles['profile']}>
       <Plate
@@ -83,19 +81,13 @@ export function Profile({ courseId, taxonId }: { courseId: string; taxonId: stri
       <div className={styles['profile-text']}>
         <NamesOf taxon={taxon} />
         <ConfusedLine courseId={courseId} taxonId={taxon.id} />
-        <div className={ui['profile-tools']}>
-          <Button onClick={() => toggle(taxon.id)}>
-            {held ? 'Take out of vasculum (c)' : 'Into the vasculum (c)'}
-          </Button>
-          <Button onClick={() => void go(`/c/${courseId}/species/${taxon.id}/edit`)}>Edit (e)</Button>
-          <Button onClick={() => setAudience(audience === 'technical' ? 'plain' : 'technical')}>
-            {audience === 'technical' ? 'Plain words' : 'Technical terms'}
-          </Button>
-          <Link to={`/c/${courseId}/species/${taxon.id}/specimens`}>Specimens</Link>
-          <Link to={`/c/${courseId}/species/${taxon.id}/range`}>Range</Link>
-          <Link to={`/c/${courseId}/species/${taxon.id}/measuring`}>Photos and measurements</Link>
-          <PrintLinks taxonId={taxon.id} audience={audience} units={units} />
-        </div>
+        <Tools
+          at={`/c/${courseId}/species/${taxon.id}`}
+          taxonId={taxon.id}
+          audience={audience}
+          units={units}
+          onAudience={setAudience}
+        />
         {organsInOrder(course?.startsWith ?? 'leaf').map(({ organ, title }) => (
           <OrganRow
             key={organ}
@@ -179,6 +171,37 @@ function Plate({ profiled, calendar, audience, units, seed, onSeed, photos }: Pl
       <PhotoStrip taxonId={taxon.id} to={photos} />
       <SeasonList calendar={calendar} />
     </aside>
+  );
+}
+
+interface ToolsProps {
+  /** The address of the profile. */
+  at: string;
+  taxonId: string;
+  audience: Audience;
+  units: UnitSystem;
+  onAudience(audience: Audience): void;
+}
+
+/** What can be done with the tree from here. */
+function Tools({ at, taxonId, audience, units, onAudience }: ToolsProps) {
+  const { toggle, taxa } = useVasculum();
+  const go = useNavigate();
+  const held = taxa.includes(taxonId);
+  return (
+    <div className={ui['profile-tools']}>
+      <Button onClick={() => toggle(taxonId)}>
+        {held ? 'Take out of vasculum (c)' : 'Into the vasculum (c)'}
+      </Button>
+      <Button onClick={() => void go(`${at}/edit`)}>Edit (e)</Button>
+      <Button onClick={() => onAudience(audience === 'technical' ? 'plain' : 'technical')}>
+        {audience === 'technical' ? 'Plain words' : 'Technical terms'}
+      </Button>
+      <Link to={`${at}/specimens`}>Specimens</Link>
+      <Link to={`${at}/range`}>Range</Link>
+      <Link to={`${at}/measuring`}>Photos and measurements</Link>
+      <PrintLinks taxonId={taxonId} audience={audience} units={units} />
+    </div>
   );
 }
 
