@@ -4,7 +4,8 @@ import { Link, useNavigate } from 'react-router';
 import type { ConfusedPair, NamedAnswer } from '@hurrow/core/confusion';
 import { useKeys } from '../app/keys.ts';
 import { PairMatrix } from './PairMatrix.tsx';
-import { reteachingOf } from './reteaching.ts';
+import { rankedPairs, type RankedPair } from './rankedPairs.ts';
+import { reteachingOf, type Reteaching } from './reteaching.ts';
 import { Unnamed } from './Unnamed.tsx';
 import type { PairOfTaxa } from './counting.ts';
 import { percent, percentRange, type Names } from './useNames.ts';
@@ -59,25 +60,10 @@ export function Pairs(props: PairsProps) {
   );
 }
 
-/** How far beyond expectation both directions of a pair are together, in answers. */
-function excess(pair: PairOfTaxa, report: ClassReport | undefined) {
-  const found = (report?.pairs ?? []).filter(
-    ({ truth, answer }) => [pair.a, pair.b].includes(truth) && [pair.a, pair.b].includes(answer),
-  );
-  const expected = found.reduce((sum, each) => sum + each.expected, 0);
-  return {
-    expected: found.length ? expected : undefined,
-    beyond: pair.count - expected,
-    standsOut: found.some((each) => each.standsOut),
-  };
-}
-
 function List({ courseId, data, report, names, pairs }: Omit<PairsProps, 'answers' | 'directed'>) {
   const go = useNavigate();
   const [at, setAt] = useState(0);
-  const rows = pairs
-    .map((pair) => ({ pair, ...excess(pair, report) }))
-    .sort((x, y) => Number(y.standsOut) - Number(x.standsOut) || y.beyond - x.beyond);
+  const rows = rankedPairs(pairs, report);
   const base = `/c/${courseId}/confusions`;
   useKeys({
     j: () => setAt(Math.min(rows.length - 1, at + 1)),
@@ -106,67 +92,84 @@ function List({ courseId, data, report, names, pairs }: Omit<PairsProps, 'answer
           </tr>
         </thead>
         <tbody>
-          {rows.map(({ pair, expected, standsOut }, i) => {
-            const again = reteachingOf(data, report, pair.a, pair.b);
-            const ways = [pair.ab, pair.ba].filter((way) => way !== undefined);
-            const students = new Set(ways.flatMap((way) => way.answers.map(({ studentId }) => studentId)));
-            return (
-              <tr
-                key={`${pair.a} ${pair.b}`}
-                className={i === at ? styles['at'] : ''}
-                aria-selected={i === at}
-              >
-                <td>
-                  <Link to={`${base}/${pair.a}/${pair.b}`}>
-                    {names.taxon(pair.a)} and {names.taxon(pair.b)}
-                  </Link>{' '}
-                  {standsOut && (
-                    <span className="rust" title="beyond expectation">
-                      ●<span className="visually-hidden"> beyond expectation</span>
-                    </span>
-                  )}
-                  {ways.some((way) => way.repeated) && <small className="quiet"> repeated</small>}
-                  {again && (
-                    <small className={again.status === 'persisting' ? 'rust' : 'quiet'}>
-                      {' '}
-                      taught again {again.taughtOn}:{' '}
-                      {again.status === 'persisting' ? 'still mixed up as before' : again.status}
-                    </small>
-                  )}
-                </td>
-                <td>
-                  {ways.map((way) => (
-                    <div key={way.truth}>
-                      {names.taxon(way.truth)} called {names.taxon(way.answer)}: <strong>{way.count}</strong>{' '}
-                      of {way.asked}
-                    </div>
-                  ))}
-                </td>
-                <td className={styles['num']}>
-                  {ways.map((way) => (
-                    <div key={way.truth}>
-                      {percent(way.rate)} <span className="quiet">({percentRange(way.interval)})</span>
-                    </div>
-                  ))}
-                </td>
-                <td className={styles['num']}>{students.size}</td>
-                <td>
-                  <span className={styles['rust-bar']}>
-                    <i style={{ width: `${(pair.count / most) * 120}px` }} />
-                    {pair.count}
-                  </span>
-                  {expected !== undefined && (
-                    <small className={`quiet ${styles['expected']}`}>
-                      {' '}
-                      {expected < 0.95 ? 'under 1' : Math.round(expected)} expected
-                    </small>
-                  )}
-                </td>
-              </tr>
-            );
-          })}
+          {rows.map((ranked, i) => (
+            <PairRow
+              key={`${ranked.pair.a} ${ranked.pair.b}`}
+              ranked={ranked}
+              again={reteachingOf(data, report, ranked.pair.a, ranked.pair.b)}
+              at={i === at}
+              base={base}
+              names={names}
+              most={most}
+            />
+          ))}
         </tbody>
       </table>
     </>
+  );
+}
+
+interface PairRowProps {
+  ranked: RankedPair;
+  again: Reteaching | undefined;
+  at: boolean;
+  base: string;
+  names: Names;
+  /** The largest count of the list, for the bars. */
+  most: number;
+}
+
+function PairRow({ ranked: { pair, expected, standsOut }, again, at, base, names, most }: PairRowProps) {
+  const ways = [pair.ab, pair.ba].filter((way) => way !== undefined);
+  const students = new Set(ways.flatMap((way) => way.answers.map(({ studentId }) => studentId)));
+  return (
+    <tr className={at ? styles['at'] : ''} aria-selected={at}>
+      <td>
+        <Link to={`${base}/${pair.a}/${pair.b}`}>
+          {names.taxon(pair.a)} and {names.taxon(pair.b)}
+        </Link>{' '}
+        {standsOut && (
+          <span className="rust" title="beyond expectation">
+            ●<span className="visually-hidden"> beyond expectation</span>
+          </span>
+        )}
+        {ways.some((way) => way.repeated) && <small className="quiet"> repeated</small>}
+        {again && (
+          <small className={again.status === 'persisting' ? 'rust' : 'quiet'}>
+            {' '}
+            taught again {again.taughtOn}:{' '}
+            {again.status === 'persisting' ? 'still mixed up as before' : again.status}
+          </small>
+        )}
+      </td>
+      <td>
+        {ways.map((way) => (
+          <div key={way.truth}>
+            {names.taxon(way.truth)} called {names.taxon(way.answer)}: <strong>{way.count}</strong> of{' '}
+            {way.asked}
+          </div>
+        ))}
+      </td>
+      <td className={styles['num']}>
+        {ways.map((way) => (
+          <div key={way.truth}>
+            {percent(way.rate)} <span className="quiet">({percentRange(way.interval)})</span>
+          </div>
+        ))}
+      </td>
+      <td className={styles['num']}>{students.size}</td>
+      <td>
+        <span className={styles['rust-bar']}>
+          <i style={{ width: `${(pair.count / most) * 120}px` }} />
+          {pair.count}
+        </span>
+        {expected !== undefined && (
+          <small className={`quiet ${styles['expected']}`}>
+            {' '}
+            {expected < 0.95 ? 'under 1' : Math.round(expected)} expected
+          </small>
+        )}
+      </td>
+    </tr>
   );
 }

@@ -1,10 +1,9 @@
 import type { ClassReport, ConfusionData } from '@hurrow/contract/confusions';
-import { lazy, Suspense, useMemo } from 'react';
+import { lazy, Suspense, useMemo, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { quizStatistics, type Calibration } from '@hurrow/core/confusion';
 import { MEDIUM_TITLES } from '@hurrow/core/view';
 import { useLeaveOut } from './NotTheirFault.tsx';
-
 import { notEnough } from './TeachNext.tsx';
 import { percent, type Names } from './useNames.ts';
 import styles from './confusions.module.css';
@@ -161,47 +160,64 @@ function QuizTable({
           </tr>
         </thead>
         <tbody>
-          {stations.map((station) => {
-            const row = of.get(station.id);
-            const fair = fairness.get(station.id);
-            const expected = found.get(station.id)?.predicted;
-            return (
-              <tr key={station.id} className={station.leftOut ? styles['left-out'] : ''}>
-                <td className={styles['num']}>{station.position}</td>
-                <td>
-                  <Link to={`/c/${courseId}/species/${station.truth}`}>{names.taxon(station.truth)}</Link>{' '}
-                  <span className="quiet">{MEDIUM_TITLES[station.medium]}</span>
-                </td>
-                <td className={styles['num']}>{row ? percent(row.right) : '–'}</td>
-                <td className={styles['num']}>{expected === undefined ? '–' : percent(expected)}</td>
-                <td className={styles['num']}>
-                  {row?.discrimination === undefined ? '–' : twoPlaces(row.discrimination)}
-                </td>
-                <td className={styles['num']}>{fair ? percent(fair.right) : '–'}</td>
-                <td>
-                  {station.leftOut && <div>left out of the analyses</div>}
-                  {fair?.judgement === 'unfair' && <div className="rust">unfair: it could not be told</div>}
-                  {fair?.judgement === 'strained' && <div className="gold">strained</div>}
-                  {row?.upsideDown && <div className="rust">missed more by the stronger half</div>}
-                  {row?.drew.map(({ named, count }) => (
-                    <div key={named}>
-                      <Link to={`/c/${courseId}/confusions/${station.truth}/${named}`}>
-                        {names.taxon(named)}
-                      </Link>{' '}
-                      drew {count}
-                    </div>
-                  ))}
-                </td>
-                <td>
-                  <LinkButton disabled={saving} onClick={() => void leaveOut(station.id, !station.leftOut)}>
-                    {station.leftOut ? 'Take in again' : 'Leave out'}
-                  </LinkButton>
-                </td>
-              </tr>
-            );
-          })}
+          {stations.map((station) => (
+            <StationRow
+              key={station.id}
+              station={station}
+              base={`/c/${courseId}`}
+              names={names}
+              row={of.get(station.id)}
+              fair={fairness.get(station.id)}
+              expected={found.get(station.id)?.predicted}
+            >
+              <LinkButton disabled={saving} onClick={() => void leaveOut(station.id, !station.leftOut)}>
+                {station.leftOut ? 'Take in again' : 'Leave out'}
+              </LinkButton>
+            </StationRow>
+          ))}
         </tbody>
       </table>
     </section>
+  );
+}
+
+interface StationRowProps {
+  station: ConfusionData['stations'][number];
+  base: string;
+  names: StationsProps['names'];
+  row: ReturnType<typeof quizStatistics>['stations'][number] | undefined;
+  fair: ClassReport['fairness'][number] | undefined;
+  /** Share that is expected to be right. */
+  expected: number | undefined;
+  children: ReactNode;
+}
+
+function StationRow({ station, base, names, row, fair, expected, children }: StationRowProps) {
+  return (
+    <tr className={station.leftOut ? styles['left-out'] : ''}>
+      <td className={styles['num']}>{station.position}</td>
+      <td>
+        <Link to={`${base}/species/${station.truth}`}>{names.taxon(station.truth)}</Link>{' '}
+        <span className="quiet">{MEDIUM_TITLES[station.medium]}</span>
+      </td>
+      <td className={styles['num']}>{row ? percent(row.right) : '–'}</td>
+      <td className={styles['num']}>{expected === undefined ? '–' : percent(expected)}</td>
+      <td className={styles['num']}>
+        {row?.discrimination === undefined ? '–' : twoPlaces(row.discrimination)}
+      </td>
+      <td className={styles['num']}>{fair ? percent(fair.right) : '–'}</td>
+      <td>
+        {station.leftOut && <div>left out of the analyses</div>}
+        {fair?.judgement === 'unfair' && <div className="rust">unfair: it could not be told</div>}
+        {fair?.judgement === 'strained' && <div className="gold">strained</div>}
+        {row?.upsideDown && <div className="rust">missed more by the stronger half</div>}
+        {row?.drew.map(({ named, count }) => (
+          <div key={named}>
+            <Link to={`${base}/confusions/${station.truth}/${named}`}>{names.taxon(named)}</Link> drew {count}
+          </div>
+        ))}
+      </td>
+      <td>{children}</td>
+    </tr>
   );
 }

@@ -15,6 +15,32 @@ import { Problem } from '../app/parts.tsx';
 export function Students({ course }: { course: WholeCourse }) {
   const [importing, setImporting] = useState(course.students.length === 0);
   const mayChange = useMayChange();
+  return (
+    <>
+      <p>
+        Students open this page’s address on their phones and sign in with the course code{' '}
+        <strong className={ui['code']}>{course.code}</strong> and their own code. No e-mail and no password.
+      </p>
+      {mayChange && importing && (
+        <>
+          <ImportClass courseId={course.id} onDone={() => setImporting(false)} />
+          {course.students.length > 0 && (
+            <Button type="link" onClick={() => setImporting(false)}>
+              Close
+            </Button>
+          )}
+        </>
+      )}
+      {mayChange && !importing && <Button onClick={() => setImporting(true)}>Import a class list</Button>}
+      {course.students.length > 0 && <Slips course={course} />}
+      {course.students.length > 0 && <ClassTable course={course} />}
+    </>
+  );
+}
+
+/** The students with their codes; a new code, and taking one off the list. */
+function ClassTable({ course }: { course: WholeCourse }) {
+  const mayChange = useMayChange();
   const queries = useQueryClient();
   const { message } = App.useApp();
   /** The student whose answers are asked about before anything is removed. */
@@ -50,60 +76,42 @@ export function Students({ course }: { course: WholeCourse }) {
     );
   return (
     <>
-      <p>
-        Students open this page’s address on their phones and sign in with the course code{' '}
-        <strong className={ui['code']}>{course.code}</strong> and their own code. No e-mail and no password.
-      </p>
-      {mayChange && importing && (
-        <>
-          <ImportClass courseId={course.id} onDone={() => setImporting(false)} />
-          {course.students.length > 0 && (
-            <Button type="link" onClick={() => setImporting(false)}>
-              Close
-            </Button>
-          )}
-        </>
-      )}
-      {mayChange && !importing && <Button onClick={() => setImporting(true)}>Import a class list</Button>}
       {problem && <Problem>{problem}</Problem>}
-      {course.students.length > 0 && <Slips course={course} />}
-      {course.students.length > 0 && (
-        <table className={`${ui['plain-table']} ${styles['students']}`}>
-          <thead>
-            <tr>
-              <th>Name</th>
-              <th>Personal code</th>
-              <th />
-            </tr>
-          </thead>
-          <tbody>
-            {course.students.map((student) => (
-              <Fragment key={student.id}>
-                <StudentRow
-                  student={student}
-                  onRenew={() => void renew(student.id, student.name)}
-                  {...(mayChange ? { onTakeOff: () => void takeOff(student.id) } : {})}
-                />
-                {removing === student.id && (
-                  <tr>
-                    <td colSpan={3}>
-                      <RemoveStudent
-                        courseId={course.id}
-                        student={student}
-                        onLeave={() => setRemoving(undefined)}
-                        onDone={async () => {
-                          setRemoving(undefined);
-                          await queries.invalidateQueries();
-                        }}
-                      />
-                    </td>
-                  </tr>
-                )}
-              </Fragment>
-            ))}
-          </tbody>
-        </table>
-      )}
+      <table className={`${ui['plain-table']} ${styles['students']}`}>
+        <thead>
+          <tr>
+            <th>Name</th>
+            <th>Personal code</th>
+            <th />
+          </tr>
+        </thead>
+        <tbody>
+          {course.students.map((student) => (
+            <Fragment key={student.id}>
+              <StudentRow
+                student={student}
+                onRenew={() => void renew(student.id, student.name)}
+                {...(mayChange ? { onTakeOff: () => void takeOff(student.id) } : {})}
+              />
+              {removing === student.id && (
+                <tr>
+                  <td colSpan={3}>
+                    <RemoveStudent
+                      courseId={course.id}
+                      student={student}
+                      onLeave={() => setRemoving(undefined)}
+                      onDone={async () => {
+                        setRemoving(undefined);
+                        await queries.invalidateQueries();
+                      }}
+                    />
+                  </td>
+                </tr>
+              )}
+            </Fragment>
+          ))}
+        </tbody>
+      </table>
     </>
   );
 }

@@ -16,6 +16,7 @@ import { call } from '../app/api.ts';
 import { useSaved } from '../library/useSaved.tsx';
 import { useWork } from '../workers/useWork.ts';
 import { Working } from '../workers/Working.tsx';
+import { concluded } from './concluded.ts';
 import { ConditionPicker } from './ConditionPicker.tsx';
 import { lookalikesQuery } from './lookalikesQuery.ts';
 import type { Ground } from './setting.ts';
@@ -127,17 +128,7 @@ function RuleForm({
   const [conditions, setConditions] = useState<Condition[]>([]);
   const [then, setThen] = useState<Conclusion>();
   const [words, setWords] = useState('');
-  const unique = (values: string[]) => [...new Set(values)].sort();
-  const genera = unique(setting.list.map(({ taxon }) => taxon.genus));
-  const families = unique(setting.list.map(({ taxon }) => taxon.family));
   const rule = conditions.length > 0 && then ? { conditions, then } : undefined;
-  const choose = (value: string) => {
-    const [kind, name] = value.split('|') as ['genus' | 'family' | 'taxon', string];
-    if (kind === 'taxon') {
-      const before = then?.kind === 'taxa' ? then.taxa : [];
-      setThen({ kind: 'taxa', taxa: [...new Set([...before, name])] });
-    } else setThen({ kind, name });
-  };
   return (
     <form
       className={styles['rule-form']}
@@ -178,48 +169,7 @@ function RuleForm({
         )}
       </p>
       <p>
-        <strong>then</strong>{' '}
-        {then && (
-          <span className={styles['chosen']}>
-            {conclusionInWords(
-              then,
-              setting.list.map(({ taxon }) => taxon),
-            )}{' '}
-            <button type="button" aria-label="Take out what it concludes" onClick={() => setThen(undefined)}>
-              ×
-            </button>
-          </span>
-        )}
-        {(!then || then.kind === 'taxa') && (
-          <select aria-label="Then it is" value="" onChange={(event) => choose(event.target.value)}>
-            <option value="">{then ? 'or…' : 'choose what it is'}</option>
-            {!then && (
-              <>
-                <optgroup label="A genus">
-                  {genera.map((genus) => (
-                    <option key={genus} value={`genus|${genus}`}>
-                      {genus}
-                    </option>
-                  ))}
-                </optgroup>
-                <optgroup label="A family">
-                  {families.map((family) => (
-                    <option key={family} value={`family|${family}`}>
-                      {family}
-                    </option>
-                  ))}
-                </optgroup>
-              </>
-            )}
-            <optgroup label="Trees by name">
-              {setting.list.map(({ taxon }) => (
-                <option key={taxon.id} value={`taxon|${taxon.id}`}>
-                  {commonName(taxon)}
-                </option>
-              ))}
-            </optgroup>
-          </select>
-        )}
+        <strong>then</strong> <ThenChoice ground={ground} then={then} onChange={setThen} />
       </p>
       {rule && <RuleFinding rule={rule} ground={ground} />}
       <label>
@@ -230,6 +180,68 @@ function RuleForm({
         Keep the rule
       </Button>
     </form>
+  );
+}
+
+interface ThenChoiceProps {
+  ground: Ground;
+  then: Conclusion | undefined;
+  onChange(then: Conclusion | undefined): void;
+}
+
+/** What the rule concludes: a genus, a family, or trees by name, of which there may be several. */
+function ThenChoice({ ground: { setting }, then, onChange }: ThenChoiceProps) {
+  const unique = (values: string[]) => [...new Set(values)].sort();
+  const genera = unique(setting.list.map(({ taxon }) => taxon.genus));
+  const families = unique(setting.list.map(({ taxon }) => taxon.family));
+  return (
+    <>
+      {then && (
+        <span className={styles['chosen']}>
+          {conclusionInWords(
+            then,
+            setting.list.map(({ taxon }) => taxon),
+          )}{' '}
+          <button type="button" aria-label="Take out what it concludes" onClick={() => onChange(undefined)}>
+            ×
+          </button>
+        </span>
+      )}
+      {(!then || then.kind === 'taxa') && (
+        <select
+          aria-label="Then it is"
+          value=""
+          onChange={(event) => onChange(concluded(then, event.target.value))}
+        >
+          <option value="">{then ? 'or…' : 'choose what it is'}</option>
+          {!then && (
+            <>
+              <optgroup label="A genus">
+                {genera.map((genus) => (
+                  <option key={genus} value={`genus|${genus}`}>
+                    {genus}
+                  </option>
+                ))}
+              </optgroup>
+              <optgroup label="A family">
+                {families.map((family) => (
+                  <option key={family} value={`family|${family}`}>
+                    {family}
+                  </option>
+                ))}
+              </optgroup>
+            </>
+          )}
+          <optgroup label="Trees by name">
+            {setting.list.map(({ taxon }) => (
+              <option key={taxon.id} value={`taxon|${taxon.id}`}>
+                {commonName(taxon)}
+              </option>
+            ))}
+          </optgroup>
+        </select>
+      )}
+    </>
   );
 }
 

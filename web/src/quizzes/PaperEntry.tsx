@@ -1,14 +1,12 @@
 import type { WholeCourse } from '@hurrow/contract/courses';
 import type { Marks, Quiz } from '@hurrow/contract/quizzes';
-import { useState, type FormEvent, type KeyboardEvent } from 'react';
+import type { KeyboardEvent } from 'react';
 import type { Answer, AnswerPart } from '@hurrow/core/names';
 import { statesToSee } from '@hurrow/core/station';
 import { stateOf, type Character } from '@hurrow/core/vocabulary';
-import { call } from '../app/api.ts';
 import { useVocabulary } from '../app/data.ts';
-import { useSaving } from '../app/useSaving.ts';
-import { useKept } from '../drafts/useKept.ts';
-import { notStored, PARTS, readsAs, withAnswer, withoutStored, type Papers } from './paper.ts';
+import { notStored, PARTS, readsAs } from './paper.ts';
+import { usePapers } from './usePapers.ts';
 import styles from './quizzes.module.css';
 import { Problem } from '../app/parts.tsx';
 import ui from '../app/parts.module.css';
@@ -26,56 +24,17 @@ export function PaperEntry({
   /** Asks again for what is stored. */
   onStored(): Promise<unknown>;
 }) {
-  const [studentId, setStudentId] = useState('');
-  const papers = useKept<Papers>(`papers/${quiz.id}`, `Papers of ${quiz.title}`, {}, (held) =>
-    Object.values(held).some((paper) => Object.keys(paper).length > 0),
+  const { papers, studentId, choose, typed, type, submit, last, saving, problem } = usePapers(
+    course,
+    quiz,
+    onStored,
   );
-  const typed = papers.value[studentId] ?? {};
-  const type = (stationId: string, answer: Answer) =>
-    papers.set((before) => withAnswer(before, studentId, stationId, answer));
-  const { save, saving, problem } = useSaving();
-  /** Whose paper was stored last. */
-  const [last, setLast] = useState('');
   const parts = PARTS[marks?.policy ?? course.marking.policy];
   const asking = quiz.stations.some(({ asks }) => asks.length > 0);
   const held = (stationId: string): Answer =>
     marks?.answers.find((answer) => answer.studentId === studentId && answer.stationId === stationId)
       ?.written ?? {};
   const nameOf = (id: string) => course.students.find((student) => student.id === id)?.name;
-  const nextAfter = (id: string) =>
-    course.students[course.students.findIndex((student) => student.id === id) + 1]?.id ?? '';
-  const choose = (id: string) => {
-    setStudentId(id);
-    setLast('');
-  };
-  const storePaper = async () => {
-    const stored: [string, Answer][] = [];
-    try {
-      for (const [stationId, answer] of Object.entries(typed)) {
-        await call('POST /api/quizzes/{quizId}/paper', {
-          params: { quizId: quiz.id },
-          body: { studentId, stationId, answer },
-        });
-        stored.push([stationId, answer]);
-      }
-    } finally {
-      // A line leaves the paper only when what is stored stands behind it: the next word typed in it builds on that.
-      if (stored.length > 0) await onStored();
-      papers.set((before) =>
-        stored.reduce((left, [id, answer]) => withoutStored(left, studentId, id, answer), before),
-      );
-    }
-  };
-  const submit = (event: FormEvent) => {
-    event.preventDefault();
-    void save(storePaper, {
-      done: () => {
-        if (notStored(papers.latest()[studentId], quiz.stations)) return;
-        setLast(studentId);
-        setStudentId((now) => (now === studentId ? nextAfter(studentId) : now));
-      },
-    });
-  };
   const left = notStored(typed, quiz.stations);
   return (
     <form className={styles['paper']} onSubmit={submit}>
@@ -86,7 +45,7 @@ export function PaperEntry({
           {course.students.map((student) => (
             <option key={student.id} value={student.id}>
               {student.name}
-              {Object.keys(papers.value[student.id] ?? {}).length > 0 ? ', not stored yet' : ''}
+              {Object.keys(papers[student.id] ?? {}).length > 0 ? ', not stored yet' : ''}
             </option>
           ))}
         </select>

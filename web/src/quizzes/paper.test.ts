@@ -1,5 +1,5 @@
 import type { NamedTaxon } from '@hurrow/core/names';
-import { notStored, readsAs, withAnswer, withoutStored, type Papers } from './paper.ts';
+import { nextStudent, notStored, readsAs, withAnswer, withoutStored, type Papers } from './paper.ts';
 
 const papers: Papers = {
   ada: { s1: { genus: 'Picea' }, s2: { genus: 'Abies' } },
@@ -50,4 +50,9 @@ test('an answer is read as it is typed', () => {
   expect(readsAs({ name: 'something tall' }, list)).toBe('names no tree of the list');
   expect(readsAs({}, list)).toBe('');
   expect(readsAs({ genus: 'Acer' }, undefined)).toBe('');
+});
+
+test('papers are typed in the order of the list, and after the last there is none', () => {
+  const students = [{ id: 'a' }, { id: 'b' }];
+  expect([nextStudent(students, 'a'), nextStudent(students, 'b')]).toEqual(['b', '']);
 });

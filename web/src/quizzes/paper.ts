@@ -50,6 +50,10 @@ export function notStored(
     : `Stations ${listInWords(left)} are not stored yet.`;
 }
 
+/** Whose paper comes after one; nobody’s after the last. */
+export const nextStudent = (students: readonly { id: string }[], id: string): string =>
+  students[students.findIndex((student) => student.id === id) + 1]?.id ?? '';
+
 /** How an answer will be read, as it is typed. */
 export function readsAs(answer: Answer, list: Marks['list'] | undefined): string {
   const text = answerText(answer);

@@ -89,28 +89,13 @@ export function SpeciesList({ base, profiles, taught, revision, open }: SpeciesL
         />
         <FilterPicker filter={filter} onChange={setFilter} />
       </div>
-      <div className={styles['species-list-head']}>
-        <label>
-          <span className="visually-hidden">Order</span>
-          <select
-            value={order}
-            disabled={found !== undefined}
-            onChange={(event) => setOrder(event.target.value as Order)}
-          >
-            <option value="set">
-              {countOf(listed.length, profiles.length)}, {found ? 'best first' : 'set order'}
-            </option>
-            <option value="name">{countOf(listed.length, profiles.length)}, by common name</option>
-            <option value="latin">{countOf(listed.length, profiles.length)}, by scientific name</option>
-          </select>
-        </label>
-        <Button size="small" onClick={() => void go(`${base}/new`)}>
-          New
-        </Button>
-        <Button size="small" onClick={() => void go(`${base}/exchange`)}>
-          Import
-        </Button>
-      </div>
+      <ListHead
+        base={base}
+        order={order}
+        onOrder={setOrder}
+        count={countOf(listed.length, profiles.length)}
+        bestFirst={found !== undefined}
+      />
       {search.isError && <Problem>{messageOf(search.error)}</Problem>}
       {listed.length === 0 && profiles.length > 0 && (
         <p className={`quiet ${styles['none-found']}`}>
@@ -138,6 +123,40 @@ export function SpeciesList({ base, profiles, taught, revision, open }: SpeciesL
         </ol>
       </div>
     </nav>
+  );
+}
+
+interface ListHeadProps {
+  base: string;
+  order: Order;
+  onOrder(order: Order): void;
+  /** How many are listed, in words. */
+  count: string;
+  /** Found by a search, in the order of how well they answer. */
+  bestFirst: boolean;
+}
+
+function ListHead({ base, order, onOrder, count, bestFirst }: ListHeadProps) {
+  const go = useNavigate();
+  return (
+    <div className={styles['species-list-head']}>
+      <label>
+        <span className="visually-hidden">Order</span>
+        <select value={order} disabled={bestFirst} onChange={(event) => onOrder(event.target.value as Order)}>
+          <option value="set">
+            {count}, {bestFirst ? 'best first' : 'set order'}
+          </option>
+          <option value="name">{count}, by common name</option>
+          <option value="latin">{count}, by scientific name</option>
+        </select>
+      </label>
+      <Button size="small" onClick={() => void go(`${base}/new`)}>
+        New
+      </Button>
+      <Button size="small" onClick={() => void go(`${base}/exchange`)}>
+        Import
+      </Button>
+    </div>
   );
 }
 
