@@ -5,17 +5,18 @@ import {
   parseScore,
   qualifierKey,
   qualifiersInWords,
+  readQualifierKey,
   slipsOf,
   valueInWords,
   type AdoptedScore,
   type Frequency,
   type MeasureSettings,
-  type Qualifiers,
   type ScoreProblem,
   type ScoreValue,
 } from '@hurrow/core/score';
 import { stateOf, type Character } from '@hurrow/core/vocabulary';
 import type { Entry } from './entry.ts';
+import { besideOption, holdsFor } from './holdsFor.ts';
 import { StatePicture } from '../app/StatePicture.tsx';
 import { READING_LINE, useLook } from './ReadingLine.tsx';
 import styles from './editor.module.css';
@@ -25,21 +26,6 @@ import { LinkButton } from '../app/parts.tsx';
 import ui from '../app/parts.module.css';
 import { bareUnit, readAs, twoSizes } from './typed.ts';
 import { afterPress, PICKS, placeOfKey, rowBeside } from './picking.ts';
-
-const QUALIFIERS: [string, Qualifiers][] = [
-  ['in general', {}],
-  ['young', { plantAge: 'young' }],
-  ['mature', { plantAge: 'mature' }],
-  ['old', { plantAge: 'old' }],
-  ['sun leaves', { light: 'sun' }],
-  ['shade leaves', { light: 'shade' }],
-  ['male', { sex: 'male' }],
-  ['female', { sex: 'female' }],
-  ['sprouts', { shoot: 'sprout' }],
-  ['spur shoots', { shoot: 'spur' }],
-  ['open-grown', { setting: 'open' }],
-  ['forest-grown', { setting: 'forest' }],
-];
 
 interface ScoreRowProps {
   character: Character;
@@ -81,31 +67,15 @@ function Row({ character, entries, adopted, sourceLabel, problems, settings, onC
   const [chosen, setChosen] = useState<string>();
   const key = chosen ?? qualifierKey(entries[0]?.qualifiers ?? {});
   const held = entries.find((entry) => qualifierKey(entry.qualifiers) === key);
-  const qualifiers = held?.qualifiers ?? QUALIFIERS.find(([, q]) => qualifierKey(q) === key)?.[1] ?? {};
+  const qualifiers = held?.qualifiers ?? readQualifierKey(key);
   const entry: Entry = held ?? { characterId: character.id, qualifiers, value: null, text: '' };
   const others = entries.filter((other) => other.value && qualifierKey(other.qualifiers) !== key);
   const put = (value: ScoreValue | null, text = '') => onChange({ ...entry, value, text });
   const [noting, setNoting] = useState(false);
-  const options = [
-    ...QUALIFIERS.map(([label, q]) => [label, qualifierKey(q)] as const),
-    ...entries
-      .filter((other) => !QUALIFIERS.some(([, q]) => qualifierKey(q) === qualifierKey(other.qualifiers)))
-      .map((other) => [qualifiersInWords(other.qualifiers), qualifierKey(other.qualifiers)] as const),
-  ];
+  const options = holdsFor(entries);
   const number = character.kind === 'measure' || character.kind === 'count';
-  const keys = (event: React.KeyboardEvent<HTMLDivElement>) => {
-    const from = event.target as HTMLElement;
-    const inSelect = from.tagName === 'SELECT';
-    if (event.altKey && event.key === 'q') {
-      const at = options.findIndex(([, optionKey]) => optionKey === key);
-      setChosen(options[(at + (event.shiftKey ? options.length - 1 : 1)) % options.length]![1]);
-    } else if (from.tagName === 'BUTTON' && !from.hasAttribute('aria-pressed')) return;
-    else if (inSelect || event.ctrlKey || event.metaKey || event.altKey) return;
-    else if (event.key === 'ArrowDown' || event.key === 'Enter') toRow(from, 1);
-    else if (event.key === 'ArrowUp') toRow(from, -1);
-    else return;
-    event.preventDefault();
-  };
+  const keys = (event: React.KeyboardEvent<HTMLDivElement>) =>
+    rowKeys(event, (back) => setChosen(besideOption(options, key, back)));
   return (
     // Keys pressed in its fields bubble up here: the row itself is no control.
     <div className={speciesStyles['score-row']} data-row="" onKeyDown={keys} role="presentation">
@@ -140,43 +110,18 @@ function Row({ character, entries, adopted, sourceLabel, problems, settings, onC
         ) : (
           <Chips character={character} value={entry.value} put={put} />
         )}
-        {noting || entry.note ? (
-          <input
-            className={styles['note']}
-            aria-label={`Note on ${character.term}`}
-            placeholder="what the source adds: where, how often, a page"
-            maxLength={500}
-            value={entry.note ?? ''}
-            onChange={(event) => onChange({ ...entry, note: event.target.value })}
-          />
-        ) : null}
+        {(noting || entry.note) && (
+          <Note character={character} entry={entry} onType={(note) => onChange({ ...entry, note })} />
+        )}
         {others.length > 0 && (
           <p className="quiet">
             Also scored for {others.map((other) => qualifiersInWords(other.qualifiers) || 'all').join(', ')}.
           </p>
         )}
-        {problems.map((problem) => (
-          <p className={ui['row-problem']} role="alert" key={problem.message}>
-            {problem.message}
-            {[problem.repair, problem.orElse].map(
-              (repair) =>
-                repair && (
-                  <LinkButton
-                    key={repair.label}
-                    onClick={() =>
-                      put(
-                        repair.value,
-                        repair.value?.kind === 'range' ? asTyped(repair.value, character) : '',
-                      )
-                    }
-                  >
-                    {' '}
-                    {repair.label}
-                  </LinkButton>
-                ),
-            )}
-          </p>
-        ))}
+        <Problems
+          problems={problems}
+          onRepair={(value) => put(value, value?.kind === 'range' ? asTyped(value, character) : '')}
+        />
       </div>
       <div className={styles['adopted']}>
         {entry.value && !entry.note && !noting && (
@@ -188,15 +133,81 @@ function Row({ character, entries, adopted, sourceLabel, problems, settings, onC
             note
           </LinkButton>
         )}
-        {adopted.map((score) => (
-          <div key={qualifierKey(score.qualifiers)}>
-            {Object.keys(score.qualifiers).length > 0 && `${qualifiersInWords(score.qualifiers)}: `}
-            {valueInWords(score.value, character)} ({score.from.map(sourceLabel).join(', ')})
-          </div>
-        ))}
+        <Adopted adopted={adopted} character={character} sourceLabel={sourceLabel} />
       </div>
     </div>
   );
+}
+
+function Note({
+  character,
+  entry,
+  onType,
+}: {
+  character: Character;
+  entry: Entry;
+  onType(note: string): void;
+}) {
+  return (
+    <input
+      className={styles['note']}
+      aria-label={`Note on ${character.term}`}
+      placeholder="what the source adds: where, how often, a page"
+      maxLength={500}
+      value={entry.note ?? ''}
+      onChange={(event) => onType(event.target.value)}
+    />
+  );
+}
+
+/** What does not fit, each with what was probably meant. */
+function Problems({
+  problems,
+  onRepair,
+}: {
+  problems: readonly ScoreProblem[];
+  onRepair(value: ScoreValue | null): void;
+}) {
+  return problems.map((problem) => (
+    <p className={ui['row-problem']} role="alert" key={problem.message}>
+      {problem.message}
+      {[problem.repair, problem.orElse].map(
+        (repair) =>
+          repair && (
+            <LinkButton key={repair.label} onClick={() => onRepair(repair.value)}>
+              {' '}
+              {repair.label}
+            </LinkButton>
+          ),
+      )}
+    </p>
+  ));
+}
+
+/** What the library adopts from other sources. */
+function Adopted({
+  adopted,
+  character,
+  sourceLabel,
+}: Pick<ScoreRowProps, 'adopted' | 'character' | 'sourceLabel'>) {
+  return adopted.map((score) => (
+    <div key={qualifierKey(score.qualifiers)}>
+      {Object.keys(score.qualifiers).length > 0 && `${qualifiersInWords(score.qualifiers)}: `}
+      {valueInWords(score.value, character)} ({score.from.map(sourceLabel).join(', ')})
+    </div>
+  ));
+}
+
+/** Keys of a row: to the next one and the one before; Alt+Q changes what it holds for. */
+function rowKeys(event: React.KeyboardEvent<HTMLDivElement>, cycle: (back: boolean) => void): void {
+  const from = event.target as HTMLElement;
+  if (event.altKey && event.key === 'q') cycle(event.shiftKey);
+  else if (from.tagName === 'BUTTON' && !from.hasAttribute('aria-pressed')) return;
+  else if (from.tagName === 'SELECT' || event.ctrlKey || event.metaKey || event.altKey) return;
+  else if (event.key === 'ArrowDown' || event.key === 'Enter') toRow(from, 1);
+  else if (event.key === 'ArrowUp') toRow(from, -1);
+  else return;
+  event.preventDefault();
 }
 
 interface RangeProps {
