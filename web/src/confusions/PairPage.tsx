@@ -70,13 +70,7 @@ export function PairPage({ courseId }: { courseId: string }) {
         <div>
           {shown && view ? (
             <>
-              <div className={styles['view-tabs']} role="group" aria-label="Views of the stations">
-                {views.map((each, i) => (
-                  <button key={each.key} aria-pressed={each === shown} onClick={() => setChosen(i)}>
-                    {viewInWords(each.view)} <span className="quiet">· {each.mixed} mixed up</span>
-                  </button>
-                ))}
-              </div>
+              <ViewTabs views={views} shown={shown} onChoose={setChosen} />
               <ThatDay
                 list={list}
                 shown={shown}
@@ -98,19 +92,11 @@ export function PairPage({ courseId }: { courseId: string }) {
                 audience={audience}
                 units={course?.units ?? 'metric'}
               />
-              <p>
-                <label>
-                  <input
-                    type="checkbox"
-                    checked={asThen}
-                    onChange={(event) => setAsThen(event.target.checked)}
-                  />{' '}
-                  With the scores as they stood when the quiz was opened
-                  {library.revision !== now.library?.revision && asThen
-                    ? ' (the library has changed since)'
-                    : ''}
-                </label>
-              </p>
+              <AsThen
+                chosen={asThen}
+                changed={library.revision !== now.library?.revision}
+                onChange={setAsThen}
+              />
             </>
           ) : (
             <p>No station of an opened quiz showed either of the two.</p>
@@ -124,6 +110,44 @@ export function PairPage({ courseId }: { courseId: string }) {
     </section>
   );
 }
+
+/** The views that stations had, each with how often the two were mixed up in it. */
+function ViewTabs({
+  views,
+  shown,
+  onChoose,
+}: {
+  views: readonly StationView[];
+  shown: StationView;
+  onChoose(i: number): void;
+}) {
+  return (
+    <div className={styles['view-tabs']} role="group" aria-label="Views of the stations">
+      {views.map((each, i) => (
+        <button key={each.key} aria-pressed={each === shown} onClick={() => onChoose(i)}>
+          {viewInWords(each.view)} <span className="quiet">· {each.mixed} mixed up</span>
+        </button>
+      ))}
+    </div>
+  );
+}
+
+interface AsThenProps {
+  chosen: boolean;
+  /** The library has changed since the quiz was opened. */
+  changed: boolean;
+  onChange(chosen: boolean): void;
+}
+
+const AsThen = ({ chosen, changed, onChange }: AsThenProps) => (
+  <p>
+    <label>
+      <input type="checkbox" checked={chosen} onChange={(event) => onChange(event.target.checked)} /> With the
+      scores as they stood when the quiz was opened
+      {changed && chosen ? ' (the library has changed since)' : ''}
+    </label>
+  </p>
+);
 
 type ContrastInputs = Pick<
   React.ComponentProps<typeof ContrastView>,

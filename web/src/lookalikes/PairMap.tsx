@@ -21,12 +21,6 @@ export function PairMap({ ground, base }: { ground: Ground; base: string }) {
   const { setting, asked, inputs, vocabulary, course } = ground;
   const { day, setDay } = useFieldDate();
   const map = useWork(['pairMap', ...inputs], (work, progress) => work.pairMap(asked, progress));
-  const [yearWanted, setYearWanted] = useState(false);
-  const year = useWork(
-    ['overYear', ...inputs],
-    (work, progress) => work.overYear(asked, progress),
-    yearWanted,
-  );
   const audience = course?.audience ?? 'technical';
   const name = (i: number) => commonName(setting.list[i]!.taxon);
   const character = (id: string) => characterName(vocabulary.get(id)!, audience);
@@ -88,39 +82,59 @@ export function PairMap({ ground, base }: { ground: Ground; base: string }) {
                 </ul>
               </>
             )}
-            <h2>Over the year</h2>
-            {!yearWanted && (
-              <LinkButton onClick={() => setYearWanted(true)}>Compare the twelve months</LinkButton>
-            )}
-            {yearWanted && <Working work={year} what="Going through the year…" />}
-            {year.result && (
-              <table className={`${ui['plain-table']} ${styles['year-table']}`}>
-                <tbody>
-                  {year.result.map(({ doubtful, open }, month) => (
-                    <tr key={month}>
-                      <td>
-                        <LinkButton onClick={() => setDay(midMonth(month))}>{MONTHS[month]}</LinkButton>
-                      </td>
-                      <td>
-                        <i
-                          className={`${styles['bar']} ${styles['open-part']}`}
-                          style={{ width: (open / found.pairs.length) * 260 }}
-                        />
-                        <i
-                          className={`${styles['bar']} ${styles['doubtful-part']}`}
-                          style={{ width: (doubtful / found.pairs.length) * 260 }}
-                        />
-                      </td>
-                      <td>
-                        {open} not settled, {doubtful} doubtful
-                      </td>
-                    </tr>
-                  ))}
-                </tbody>
-              </table>
-            )}
+            <OverYear ground={ground} pairs={found.pairs.length} onMonth={setDay} />
           </div>
         </div>
+      )}
+    </>
+  );
+}
+
+interface OverYearProps {
+  ground: Ground;
+  /** How many pairs there are in all. */
+  pairs: number;
+  onMonth(day: number): void;
+}
+
+/** How many pairs are open in each month, once that is asked for. */
+function OverYear({ ground: { asked, inputs }, pairs, onMonth }: OverYearProps) {
+  const [yearWanted, setYearWanted] = useState(false);
+  const year = useWork(
+    ['overYear', ...inputs],
+    (work, progress) => work.overYear(asked, progress),
+    yearWanted,
+  );
+  return (
+    <>
+      <h2>Over the year</h2>
+      {!yearWanted && <LinkButton onClick={() => setYearWanted(true)}>Compare the twelve months</LinkButton>}
+      {yearWanted && <Working work={year} what="Going through the year…" />}
+      {year.result && (
+        <table className={`${ui['plain-table']} ${styles['year-table']}`}>
+          <tbody>
+            {year.result.map(({ doubtful, open }, month) => (
+              <tr key={month}>
+                <td>
+                  <LinkButton onClick={() => onMonth(midMonth(month))}>{MONTHS[month]}</LinkButton>
+                </td>
+                <td>
+                  <i
+                    className={`${styles['bar']} ${styles['open-part']}`}
+                    style={{ width: (open / pairs) * 260 }}
+                  />
+                  <i
+                    className={`${styles['bar']} ${styles['doubtful-part']}`}
+                    style={{ width: (doubtful / pairs) * 260 }}
+                  />
+                </td>
+                <td>
+                  {open} not settled, {doubtful} doubtful
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
       )}
     </>
   );
