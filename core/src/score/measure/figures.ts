@@ -31,131 +31,168 @@ export interface Figures {
 
 /** Puts tokens together: numbers with their units, spans of two numbers, and what stands in brackets. */
 export function figuresOf(tokens: readonly Token[]): Figures {
-  const figures: Figure[] = [];
-  let open: Figure | undefined;
-  let depth = 0;
-  let pending: Role[] = [];
-  let again = false;
-  let odd = false;
-  let times = false;
-  let joining: 'dash' | 'to' | 'or' | undefined;
-  let problem: Figures['problem'];
-  const begin = (): Figure => {
-    const figure: Figure = { roles: pending, bracketed: depth > 0, again, many: false };
-    figures.push(figure);
-    pending = [];
-    again = false;
-    return figure;
-  };
-  const endOfFigure = () => {
-    if (joining === 'dash' && open && depth === 0) problem ??= 'an end';
-    open = undefined;
-    joining = undefined;
-  };
-  for (let i = 0; i < tokens.length; i += 1) {
-    const token = tokens[i]!;
+  const assembly = new Assembly(tokens);
+  for (let i = 0; i < tokens.length;) i += assembly.take(i);
+  return assembly.finish();
+}
+
+/** The figures of a measure as its tokens come one by one. */
+class Assembly {
+  private readonly tokens: readonly Token[];
+  private readonly figures: Figure[] = [];
+  /** The figure that may still get its other end. */
+  private open: Figure | undefined;
+  private joining: 'dash' | 'to' | 'or' | undefined;
+  /** Words that wait for the figure they are said of. */
+  private pending: Role[] = [];
+  private depth = 0;
+  private again = false;
+  private odd = false;
+  private times = false;
+  private problem: Figures['problem'];
+
+  constructor(tokens: readonly Token[]) {
+    this.tokens = tokens;
+  }
+
+  /** Takes the token at a place in; how many were used. */
+  take(i: number): number {
+    const token = this.tokens[i]!;
     switch (token.is) {
-      case 'number': {
-        const { quantity, used } = quantityAt(tokens, i);
-        i += used - 1;
-        if (open && joining) {
-          open.to = quantity;
-          // “5, 7 or 9” and “2 to 3 or 5” end where the last number does.
-          joining = undefined;
-        } else if (open && !open.to && isSameUnitlessRun(tokens, i - used)) problem ??= 'several';
-        else {
-          open = begin();
-          open.from = quantity;
-        }
+      case 'number':
+        return this.number(i);
+      case 'plus or minus':
+        return this.plusOrMinus(i);
+      case 'unit':
+        this.unit(token.unit, i);
         break;
-      }
-      case 'unit': {
-        // Behind a bracket it belongs to what stands before; in front of all, as “pH 5–6”, it only says what is meant.
-        const before = figures.at(-1);
-        const last = before?.to ?? before?.from;
-        if (tokens[i - 1]?.is === 'close' && last && !last.unit) last.unit = token.unit;
-        else if (figures.length > 0 || depth > 0) problem ??= 'an end';
-        break;
-      }
       case 'dash':
       case 'to':
       case 'or':
-        if (open?.from && !(token.is === 'to' && pending.length > 0))
-          joining = token.is === 'dash' || !open.to ? token.is : token.is;
-        else if (token.is === 'to') pending.push('up to');
-        if (open?.to && token.is === 'dash') problem ??= 'several';
+        this.join(token.is);
         break;
       case 'many':
-        if (open && joining) open.many = true;
-        else {
-          open = begin();
-          open.many = true;
-        }
-        joining = undefined;
+        if (!this.open || !this.joining) this.begin();
+        this.open!.many = true;
+        this.joining = undefined;
         break;
       case 'role':
-        if (open && (token.role === 'or more' || token.role === 'or less' || token.role === 'or so')) {
-          open.roles.push(token.role);
-          endOfFigure();
-        } else if (open && isLast(tokens, i) && BEHIND[token.role]) {
-          // “5 mm max”, “3–5 cm approx.”: said behind.
-          open.roles.push(BEHIND[token.role]!);
-          endOfFigure();
-        } else {
-          if (open) endOfFigure();
-          pending.push(token.role);
-        }
+        this.role(token.role, i);
         break;
       case 'open':
-        endOfFigure();
-        depth += 1;
-        if (depth > 1) problem ??= 'a bracket';
+        this.close();
+        this.depth += 1;
+        if (this.depth > 1) this.problem ??= 'a bracket';
         break;
       case 'close':
-        open = undefined;
-        joining = undefined;
-        depth -= 1;
-        if (depth < 0) problem ??= 'a bracket';
+        this.open = undefined;
+        this.joining = undefined;
+        this.depth -= 1;
+        if (this.depth < 0) this.problem ??= 'a bracket';
         break;
-      case 'comma': {
-        // “5, 7 or 9”: a list goes on as a span; anything else behind a comma is said of the figure before.
-        const next = tokens[i + 1];
-        if (next?.is === 'or' || next?.is === 'to') break;
-        if (open?.roles.length === 0 && next?.is === 'number' && !hasUnit(tokens, i + 1)) joining = 'or';
-        else endOfFigure();
+      case 'comma':
+        this.comma(i);
         break;
-      }
       case 'equals':
-        endOfFigure();
-        again = true;
+        this.close();
+        this.again = true;
         break;
-      case 'plus or minus': {
-        const next = tokens[i + 1];
-        if (!open?.from || next?.is !== 'number') problem ??= 'an end';
-        else {
-          const { quantity, used } = quantityAt(tokens, i + 1);
-          i += used;
-          const { value } = open.from;
-          const unit = open.from.unit ?? quantity.unit;
-          const scale = open.from.unit && quantity.unit ? quantity.unit.factor / open.from.unit.factor : 1;
-          open.from = { value: value - quantity.value * scale, ...(unit ? { unit } : {}) };
-          open.to = { value: value + quantity.value * scale, ...(unit ? { unit } : {}) };
-        }
-        break;
-      }
       case 'times':
-        times = true;
-        endOfFigure();
+        this.times = true;
+        this.close();
         break;
       case 'odd':
-        odd = true;
+        this.odd = true;
         break;
     }
+    return 1;
   }
-  if (joining && joining !== 'or' && open && depth === 0) problem ??= 'an end';
-  if (depth !== 0) problem ??= 'a bracket';
-  if (pending.length > 0) problem ??= 'an end';
-  return { figures, odd, times, ...(problem ? { problem } : {}) };
+
+  finish(): Figures {
+    if (this.joining && this.joining !== 'or' && this.open && this.depth === 0) this.problem ??= 'an end';
+    if (this.depth !== 0) this.problem ??= 'a bracket';
+    if (this.pending.length > 0) this.problem ??= 'an end';
+    const { figures, odd, times, problem } = this;
+    return { figures, odd, times, ...(problem ? { problem } : {}) };
+  }
+
+  private begin(): void {
+    const { pending, depth, again } = this;
+    this.open = { roles: pending, bracketed: depth > 0, again, many: false };
+    this.figures.push(this.open);
+    this.pending = [];
+    this.again = false;
+  }
+
+  /** Nothing more belongs to the figure before. */
+  private close(): void {
+    if (this.joining === 'dash' && this.open && this.depth === 0) this.problem ??= 'an end';
+    this.open = undefined;
+    this.joining = undefined;
+  }
+
+  private number(i: number): number {
+    const { quantity, used } = quantityAt(this.tokens, i);
+    const before = this.tokens[i - 1]?.is;
+    if (this.open && this.joining) {
+      // “5, 7 or 9” ends where the last number does.
+      this.open.to = quantity;
+      this.joining = undefined;
+    } else if (this.open && !this.open.to && (before === 'number' || before === 'unit'))
+      this.problem ??= 'several';
+    else {
+      this.begin();
+      this.open!.from = quantity;
+    }
+    return used;
+  }
+
+  private plusOrMinus(i: number): number {
+    const from = this.open?.from;
+    if (!from || this.tokens[i + 1]?.is !== 'number') {
+      this.problem ??= 'an end';
+      return 1;
+    }
+    const { quantity, used } = quantityAt(this.tokens, i + 1);
+    const unit = from.unit ?? quantity.unit;
+    const scale = from.unit && quantity.unit ? quantity.unit.factor / from.unit.factor : 1;
+    const off = quantity.value * scale;
+    this.open!.from = { value: from.value - off, ...(unit ? { unit } : {}) };
+    this.open!.to = { value: from.value + off, ...(unit ? { unit } : {}) };
+    return used + 1;
+  }
+
+  /** A unit by itself: behind a bracket it belongs to what stands before; in front of all, as “pH 5–6”, it only says what is meant. */
+  private unit(unit: WrittenUnit, i: number): void {
+    const before = this.figures.at(-1);
+    const last = before?.to ?? before?.from;
+    if (this.tokens[i - 1]?.is === 'close' && last && !last.unit) last.unit = unit;
+    else if (this.figures.length > 0 || this.depth > 0) this.problem ??= 'an end';
+  }
+
+  private join(by: 'dash' | 'to' | 'or'): void {
+    if (this.open?.to && by === 'dash') this.problem ??= 'several';
+    if (this.open?.from && !(by === 'to' && this.pending.length > 0)) this.joining = by;
+    else if (by === 'to') this.pending.push('up to');
+  }
+
+  private role(role: Role, i: number): void {
+    const isBehind = role === 'or more' || role === 'or less' || role === 'or so';
+    // “5 mm max”, “3–5 cm approx.”: said behind.
+    const behind = isBehind ? role : isLast(this.tokens, i) ? BEHIND[role] : undefined;
+    if (this.open && behind) this.open.roles.push(behind);
+    else this.pending.push(role);
+    if (this.open) this.close();
+  }
+
+  /** A list goes on as a span; anything else behind a comma is said of the figure before. */
+  private comma(i: number): void {
+    const next = this.tokens[i + 1];
+    if (next?.is === 'or' || next?.is === 'to') return;
+    if (this.open?.roles.length === 0 && next?.is === 'number' && !hasUnit(this.tokens, i + 1))
+      this.joining = 'or';
+    else this.close();
+  }
 }
 
 /** What a word means that stands behind its figure and not before one. */
@@ -174,10 +211,6 @@ function isLast(tokens: readonly Token[], i: number): boolean {
 }
 
 const hasUnit = (tokens: readonly Token[], i: number): boolean => tokens[i + 1]?.is === 'unit';
-
-/** Two numbers side by side with nothing between them. */
-const isSameUnitlessRun = (tokens: readonly Token[], before: number): boolean =>
-  tokens[before]?.is === 'number' || tokens[before]?.is === 'unit';
 
 /** A number with its unit, and a smaller one behind it: “5 ft 6 in”, “5'6”, “1 m 20 cm”. */
 function quantityAt(tokens: readonly Token[], at: number): { quantity: Quantity; used: number } {

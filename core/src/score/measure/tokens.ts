@@ -165,7 +165,6 @@ function numberAtStart(
   const found = new RegExp(`^(?:${decimal === '.' ? `${POINTED}|` : ''}${grouped})`).exec(text);
   if (!found) return undefined;
   const plain = found[0].replace(decimal === '.' ? /[ ',]/g : /[ '.]/g, '');
-  // “1 200” is a thousand and more; “5 600” parts nothing else either.
   return { value: Number(plain), length: found[0].length, zero: false };
 }
 
