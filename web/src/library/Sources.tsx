@@ -10,6 +10,7 @@ import { dayLabel } from '@hurrow/core/season';
 import { commonName } from '@hurrow/core/taxon';
 import { MEDIUM_VIEWS } from '@hurrow/core/view';
 import { call } from '../app/api.ts';
+import type { Character } from '@hurrow/core/vocabulary';
 import { courseQuery, useLibrary } from '../app/data.ts';
 import { moved } from '../app/moved.ts';
 import { useFieldDate } from '../app/fieldDate.tsx';
@@ -208,9 +209,8 @@ function Disagreements({
   const course = useQuery(courseQuery(courseId)).data;
   const { save, problem } = useSettings(library);
   const [open, setOpen] = useState<string>();
-  const [reason, setReason] = useState('');
   const label = (id: string) => library.sources.find((entry) => entry.id === id)?.label ?? id;
-  const pick = (characterId: string, sourceId: string) =>
+  const pick = (characterId: string, sourceId: string, reason: string) =>
     void save({
       picks: { ...(library.reconciliation.picks ?? {}), [characterId]: { sourceId, reason } },
     }).then(() => setOpen(undefined));
@@ -250,35 +250,16 @@ function Disagreements({
                 </td>
                 <td>
                   {open === key ? (
-                    <div className={styles['reason']}>
-                      <input
-                        aria-label={`Why another source is right on ${character.term}`}
-                        placeholder="Because…"
-                        value={reason}
-                        onChange={(event) => setReason(event.target.value)}
-                      />
-                      {score.statements
-                        .filter((statement) => !score.from.includes(statement.sourceId))
-                        .map((statement) => (
-                          <Button
-                            key={statement.sourceId}
-                            size="small"
-                            disabled={reason.trim().length < 3}
-                            onClick={() => pick(score.characterId, statement.sourceId)}
-                          >
-                            Trust {label(statement.sourceId)} on {character.term}
-                          </Button>
-                        ))}
-                    </div>
+                    <Trust
+                      character={character}
+                      others={score.statements
+                        .map(({ sourceId }) => sourceId)
+                        .filter((id) => !score.from.includes(id))}
+                      label={label}
+                      onTrust={(sourceId, reason) => pick(score.characterId, sourceId, reason)}
+                    />
                   ) : (
-                    <LinkButton
-                      onClick={() => {
-                        setOpen(key);
-                        setReason('');
-                      }}
-                    >
-                      Trust the other one
-                    </LinkButton>
+                    <LinkButton onClick={() => setOpen(key)}>Trust the other one</LinkButton>
                   )}
                 </td>
               </tr>
@@ -287,6 +268,39 @@ function Disagreements({
         </tbody>
       </table>
     </>
+  );
+}
+
+interface TrustProps {
+  character: Character;
+  /** Sources that say something else than is adopted. */
+  others: readonly string[];
+  label(sourceId: string): string;
+  onTrust(sourceId: string, reason: string): void;
+}
+
+/** Another source is right on this one, and why. */
+function Trust({ character, others, label, onTrust }: TrustProps) {
+  const [reason, setReason] = useState('');
+  return (
+    <div className={styles['reason']}>
+      <input
+        aria-label={`Why another source is right on ${character.term}`}
+        placeholder="Because…"
+        value={reason}
+        onChange={(event) => setReason(event.target.value)}
+      />
+      {others.map((sourceId) => (
+        <Button
+          key={sourceId}
+          size="small"
+          disabled={reason.trim().length < 3}
+          onClick={() => onTrust(sourceId, reason)}
+        >
+          Trust {label(sourceId)} on {character.term}
+        </Button>
+      ))}
+    </div>
   );
 }
 

@@ -28,14 +28,13 @@ export function useRange(courseId: string, taxon: Taxon, held: { range: Range; r
   } = useDraft(`range/${taxon.id}`, `Range of ${commonName(taxon)}`, held.range, held.revision);
   const { cells } = range;
   const setCells = (next: RangeCells) => setRange({ ...range, cells: next });
-  const [past, setPast] = useState<RangeCells[]>([]);
+  const { remember, canUndo, undo } = useStrokes(cells, setCells);
   const [tool, setTool] = useState<Tool>('move');
   const [radius, setRadius] = useState(1);
   const [view, setView] = useState<MapView>(() => viewOf(held.range.cells, site));
   const [cursor, setCursor] = useState(() => cellAt(site?.latitude ?? 45, site?.longitude ?? -100));
   const [said, setSaid] = useState<string[]>([]);
   const { save: saving, saving: busy, problem, say } = useSaving();
-  const remember = () => setPast([...past, cells].slice(-STROKES));
   const save = () =>
     saving(
       () =>
@@ -80,11 +79,8 @@ export function useRange(courseId: string, taxon: Taxon, held: { range: Range; r
     cursor,
     setCursor,
     remember,
-    canUndo: past.length > 0,
-    undo: () => {
-      setCells(past.at(-1)!);
-      setPast(past.slice(0, -1));
-    },
+    canUndo,
+    undo,
     paint: (painted: string[]) =>
       setRange((before) => ({
         ...before,
@@ -95,5 +91,18 @@ export function useRange(courseId: string, taxon: Taxon, held: { range: Range; r
     said,
     busy,
     problem,
+  };
+}
+
+/** The cells before each of the last strokes. */
+function useStrokes(cells: RangeCells, setCells: (cells: RangeCells) => void) {
+  const [past, setPast] = useState<RangeCells[]>([]);
+  return {
+    remember: () => setPast([...past, cells].slice(-STROKES)),
+    canUndo: past.length > 0,
+    undo: () => {
+      setCells(past.at(-1)!);
+      setPast(past.slice(0, -1));
+    },
   };
 }
