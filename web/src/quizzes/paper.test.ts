@@ -47,6 +47,7 @@ test('an answer is read as it is typed', () => {
   expect(readsAs({ genus: 'Acer', epithet: 'rubrun' }, list)).toContain('Acer rubrum');
   expect(readsAs({ genus: 'Acer' }, list)).toBe('genus Acer only');
   expect(readsAs({ genus: 'Rosa', epithet: 'canina' }, list)).toBe('Rosa canina, not on the list');
+  expect(readsAs({ genus: 'Acer', epithet: 'campestre' }, list)).toBe('Acer campestre, not on the list');
   expect(readsAs({ name: 'something tall' }, list)).toBe('names no tree of the list');
   expect(readsAs({}, list)).toBe('');
   expect(readsAs({ genus: 'Acer' }, undefined)).toBe('');

@@ -61,11 +61,8 @@ export function readsAs(answer: Answer, list: Marks['list'] | undefined): string
   const found = resolveName(text, list);
   const taxon = list.find((entry) => entry.id === found.taxonId);
   if (taxon) return found.how === 'exact' ? '✓' : `${found.how}: ${scientificName(taxon)}`;
-  return found.how === 'genus'
-    ? `genus ${found.genus} only`
-    : found.how === 'ambiguous'
-      ? 'more than one taxon'
-      : found.other
-        ? `${found.other}, not on the list`
-        : 'names no tree of the list';
+  // “Thuja occidentalis” is more than the genus of a redcedar.
+  if (found.other) return `${found.other}, not on the list`;
+  if (found.how === 'genus') return `genus ${found.genus} only`;
+  return found.how === 'ambiguous' ? 'more than one taxon' : 'names no tree of the list';
 }
