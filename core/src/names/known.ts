@@ -118,7 +118,9 @@ function gather(list: readonly NamedTaxon[]): KnownNames {
         !isTailOfAnother({ joined, ...name }, common),
     );
   const allCommon = [
-    ...new Map([...common, ...short].map((name) => [`${name.taxonId} ${name.joined}`, name])).values(),
+    ...new Map(
+      [...common, ...short].map((name) => [`${name.taxonId} ${name.spelled} ${name.joined}`, name]),
+    ).values(),
   ];
   return {
     latin,

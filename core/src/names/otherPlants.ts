@@ -20,6 +20,8 @@ export interface OtherPlants {
   commonBank: WordBank;
   /** Is this whole common name, its words joined, that of one plant and not of a kind of which there are several? */
   isOneKind(joined: string): boolean;
+  /** A word that names of plants end in. */
+  isNoun(word: string): boolean;
   /** A word of common names. */
   isCommonWord(word: string): boolean;
 }
@@ -53,9 +55,11 @@ function gather(): OtherPlants {
   }
   const common = new Map<string, string>();
   const single = new Set<string>();
+  const nouns = new Set<string>();
   const words = new Set(MORE_WORDS.split(' ').flatMap(comparedWords));
   for (const line of WOODY_COMMON.trim().split('\n')) {
     const [noun = '', rest = ''] = line.split(':');
+    nouns.add(comparedWords(noun).at(-1)!);
     if (rest.trim() === '-') single.add(comparedWords(noun).join(''));
     for (const modifier of rest.split(',').map((each) => each.trim())) {
       const written = modifier.replace(/^-\s*/, '');
@@ -79,6 +83,7 @@ function gather(): OtherPlants {
     common,
     commonBank: new WordBank(common.keys(), 'english'),
     isOneKind: (joined) => single.has(joined),
+    isNoun: (word) => nouns.has(word),
     isCommonWord: (word) => words.has(word),
   };
 }

@@ -101,14 +101,19 @@ function shortens(word: string, full: string): boolean {
  * no alder; and what is as near to the name of another plant names that, or nothing.
  */
 function nearNames(written: readonly Word[], words: readonly string[], known: KnownNames): Reading {
-  const { isCommonWord, commonBank, common } = otherPlants();
+  const { isCommonWord, isNoun, commonBank, common } = otherPlants();
   const joined = words.join('');
-  if (joined.length < 3) return UNKNOWN;
+  if (joined.length < 2) return UNKNOWN;
   const plain = written.map(({ word }) => word);
   const spelled = plain.join('');
   const isCompared = spelled !== joined;
   const letters = lettersOf(joined);
-  const right = words.filter((word) => isCommonWord(word) || known.commonWords.has(word));
+  // What stands in front of nouns is no noun: “Scots pin”, though there is a pin oak.
+  const right = words.filter((word, i) =>
+    i < words.length - 1
+      ? isCommonWord(word) || known.commonWords.has(word)
+      : isNoun(word) || known.byNoun.has(word),
+  );
   const found: Reading['met'] = [];
   const within = (name: CommonName) =>
     right.every(
@@ -117,7 +122,8 @@ function nearNames(written: readonly Word[], words: readonly string[], known: Kn
     );
   for (const name of candidates(right, known)) {
     if (Math.abs(name.joined.length - joined.length) > 5 || !within(name)) continue;
-    const allowed = slipsAllowed(name.joined.length);
+    // “yw” can be little but yew.
+    const allowed = joined.length === 2 && name.joined.length === 3 ? 1 : slipsAllowed(name.joined.length);
     if (!mayBeNear(letters, name.letters, allowed + 0.6)) continue;
     let off = nearness(words, joined, name.words, name.joined);
     // As it is spelled, where that is another text than what is compared.
