@@ -44,8 +44,9 @@ button bush: -
 buttonbush: -
 camphor tree: -
 catalpa: - Chinese, northern, southern, western
+cedar of Lebanon: -
 ceanothus: - mountain balm, redstem, snowbrush, wedgeleaf
-cedar: - Alaska, Alaska yellow, Atlantic white, Atlas, blue Atlas, California incense, Cyprus, deodar, eastern red, eastern white, incense, Japanese, northern white, pencil, Port Orford, red, salt, Spanish, white, yellow, Lebanon, cedar of Lebanon, Himalayan
+cedar: - Alaska, Alaska yellow, Atlantic white, Atlas, blue Atlas, California incense, Cyprus, deodar, eastern red, eastern white, incense, Japanese, northern white, pencil, Port Orford, red, salt, Spanish, white, yellow, Lebanon, Himalayan
 cherry: - bird, bitter, black, Carolina, Catalina, cornelian, fire, flowering, ground, hill, hollyleaf, Japanese, Manchu, Nanking, Higan, oriental, pin, rum, sand, sour, St. Lucie, sweet, western sand, wild, wild black, wild red, Yoshino, Sargent's, Tibetan, Amur, dwarf
 chestnut: - American, Chinese, European, golden, horse, Japanese, Spanish, sweet
 chinaberry: -
