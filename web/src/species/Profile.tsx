@@ -24,6 +24,7 @@ import {
 } from '@hurrow/core/vocabulary';
 import { calendarAtSite, courseQuery, useLibrary } from '../app/data.ts';
 import { Specimen, twigView } from '../app/Drawings.tsx';
+import { Cautions } from '../app/Cautions.tsx';
 import { useFieldDate, useRibbonRows, type RibbonRow } from '../app/fieldDate.tsx';
 import { useKeys } from '../app/keys.ts';
 import { Latin } from '../app/Names.tsx';
@@ -160,14 +161,7 @@ function Plate({ profiled, calendar, audience, units, seed, onSeed, photos }: Pl
       )}
       {taxon.memoryAid && <p className={styles['aid']}>{taxon.memoryAid}</p>}
       {taxon.fact && <p className="quiet">{taxon.fact}</p>}
-      {taxon.cautions.map((caution) => (
-        <p className={ui['notice']} key={caution.kind + caution.part}>
-          <strong>
-            {caution.kind}: {caution.part}.
-          </strong>{' '}
-          {caution.effect} {caution.care}
-        </p>
-      ))}
+      <Cautions cautions={taxon.cautions} />
       <PhotoStrip taxonId={taxon.id} to={photos} />
       <SeasonList calendar={calendar} />
     </aside>

@@ -8,6 +8,7 @@ import { dayLabel } from '@hurrow/core/season';
 import { commonName } from '@hurrow/core/taxon';
 import { MEDIUM_VIEWS, type View } from '@hurrow/core/view';
 import { organsInOrder, SHOWN_BY } from '@hurrow/core/vocabulary';
+import { Cautions } from '../app/Cautions.tsx';
 import { messageOf } from '../app/api.ts';
 import { useLibrary } from '../app/data.ts';
 import { SiteSpecimen, Strip } from '../app/Drawings.tsx';
@@ -154,14 +155,7 @@ function Tree({ ground }: { ground: Ground }) {
       />
       <p className="quiet">The typical specimen as on {dayLabel(view.day)}, drawn from its scores.</p>
       {taxon.memoryAid && <p>{taxon.memoryAid}</p>}
-      {taxon.cautions.map((caution) => (
-        <p className={ui['notice']} key={caution.kind + caution.part}>
-          <strong>
-            {caution.kind}: {caution.part}.
-          </strong>{' '}
-          {caution.effect} {caution.care}
-        </p>
-      ))}
+      <Cautions cautions={taxon.cautions} />
       {organsInOrder(course.startsWith).map(({ organ, title }) => {
         const said = [...vocabulary.values()]
           .filter((character) => character.organ === organ)
