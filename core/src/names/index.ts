@@ -16,5 +16,4 @@ export {
 } from './policy.ts';
 export { otherPlants } from './otherPlants.ts';
 export * from './resolve.ts';
-export { latinSlip, slip, slipsAllowed } from './slip.ts';
-export { writtenNames, FAMILY_WORDS, familyNear } from './written.ts';
+export { slip } from './slip.ts';

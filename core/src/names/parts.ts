@@ -148,11 +148,11 @@ function markPart(
     return { ...right, remark: 'abbreviated' };
   // The first word of a trinomial is the species: what stands behind it is more than is asked for.
   if (isWhole) return { ...right, remark: part === 'epithet' ? 'right' : 'right, as others call the genus' };
-  const off = Math.min(
-    ...spelled.map((word) =>
-      latinSlip(typed, word) <= slipsAllowed(word.length) ? latinSlip(typed, word) : Infinity,
-    ),
-  );
+  const within = (word: string) => {
+    const off = latinSlip(typed, word);
+    return off <= slipsAllowed(word.length) ? off : Infinity;
+  };
+  const off = Math.min(...spelled.map(within));
   if (off < Infinity)
     return {
       ...right,

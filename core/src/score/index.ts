@@ -6,5 +6,4 @@ export * from './reconcile.ts';
 export * from './score.ts';
 export * from './words.ts';
 export * from './slips.ts';
-export { PLAUSIBLE, type Related } from './plausible.ts';
 export { relatives } from './relatives.ts';

@@ -1,6 +1,6 @@
 import type { RulingBody } from '@hurrow/contract/quizzes';
 import type { QuizHead } from '@hurrow/contract/quizzes';
-import { answerText, resolveName } from '@hurrow/core/names';
+import { answerText, partedAnswer, resolveName } from '@hurrow/core/names';
 import { commonName } from '@hurrow/core/taxon';
 import { badInput, conflict, notFound } from '../api/problem.ts';
 import { accountOf, type Who } from '../api/route.ts';
@@ -65,7 +65,7 @@ async function askIfShared(tx: Db, quiz: QuizHead, body: RulingBody & { countsAs
     ({ answerKey: key, countsAs, studentId }) =>
       studentId === null && key === answerKey(text) && countsAs !== null && countsAs !== body.countsAs,
   );
-  const bearer = ruled?.countsAs ?? resolveName(text, list).taxonId;
+  const bearer = ruled?.countsAs ?? resolveName(answerText(partedAnswer(body.answer)), list).taxonId;
   if (bearer === undefined || bearer === null || bearer === body.countsAs) return;
   const called = (id: string) => {
     const taxon = list.find((each) => each.id === id);
