@@ -5,6 +5,7 @@ import { scientificParts } from './parts.ts';
 import {
   lessened,
   type Answer,
+  type Judged,
   type Mark,
   type MarkingPolicy,
   type PartMark,
@@ -31,10 +32,9 @@ export function markAnswer(
     ruling !== undefined && (ruling.taxonId !== (read.taxonId ?? null) || read.how === 'ambiguous');
   const resolution = overrules ? ruled(ruling) : read;
   const named = list.find((taxon) => taxon.id === resolution.taxonId);
+  const judged: Judged = { answer, truth, named, resolution, marking, isRuled: overrules };
   const byRules =
-    marking.policy === 'common'
-      ? [markWhole(answer, truth, named, resolution, marking, overrules)]
-      : scientificParts(parted, truth, named, resolution, marking, overrules);
+    marking.policy === 'common' ? [markWhole(judged)] : scientificParts({ ...judged, answer: parted });
   const parts = byRules.map((part) => given(part, ruling?.points?.[part.part]));
   return {
     points: sum(parts.map((part) => part.points)),
@@ -60,14 +60,7 @@ const ruled = (ruling: Ruling): Resolution =>
     ? { how: 'none' }
     : { how: 'exact', taxonId: ruling.taxonId, distance: 0, matched: 'ruled by the instructor' };
 
-function markWhole(
-  answer: Answer,
-  truth: NamedTaxon,
-  named: NamedTaxon | undefined,
-  resolution: Resolution,
-  marking: MarkingPolicy,
-  isRuled: boolean,
-): PartMark {
+function markWhole({ answer, truth, named, resolution, marking, isRuled }: Judged): PartMark {
   const outOf = marking.points.name;
   const written = answerText(answer);
   const part = { part: 'name' as const, written, outOf };

@@ -1,21 +1,21 @@
 import { scientificName } from '../taxon/index.ts';
 import { answerText } from './answer.ts';
 import { normaliseName } from './fold.ts';
-import { lessened, type Answer, type AnswerPart, type MarkingPolicy, type PartMark } from './policy.ts';
+import {
+  lessened,
+  type Answer,
+  type AnswerPart,
+  type Judged,
+  type MarkingPolicy,
+  type PartMark,
+} from './policy.ts';
 import { isTail } from './readLatin.ts';
-import type { NamedTaxon, Resolution } from './resolve.ts';
+import type { NamedTaxon } from './resolve.ts';
 import { latinSlip, slipsAllowed } from './slip.ts';
 import { FAMILY_WORDS, familyNear, writtenNames } from './written.ts';
 
 /** The marks of genus, epithet and family, each by its own quality, as the policy asks for them. */
-export function scientificParts(
-  answer: Answer,
-  truth: NamedTaxon,
-  named: NamedTaxon | undefined,
-  resolution: Resolution,
-  marking: MarkingPolicy,
-  isRuled: boolean,
-): PartMark[] {
+export function scientificParts({ answer, truth, named, resolution, marking, isRuled }: Judged): PartMark[] {
   const { policy, points } = marking;
   const right = named?.id === truth.id;
   const byCommonName =

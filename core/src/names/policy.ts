@@ -1,4 +1,4 @@
-import type { Resolution } from './resolve.ts';
+import type { NamedTaxon, Resolution } from './resolve.ts';
 
 export const NAMING_POLICIES = ['common', 'genus', 'binomial', 'binomialFamily'] as const;
 export type NamingPolicy = (typeof NAMING_POLICIES)[number];
@@ -70,3 +70,15 @@ export interface Ruling {
 /** What a part is worth that is misspelled. */
 export const lessened = (outOf: number, { deduction }: MarkingPolicy): number =>
   Math.max(0, outOf - deduction);
+
+/** What a mark is made from. */
+export interface Judged {
+  answer: Answer;
+  truth: NamedTaxon;
+  /** The taxon of the list that was named. */
+  named: NamedTaxon | undefined;
+  resolution: Resolution;
+  marking: MarkingPolicy;
+  /** A ruling outweighs the reading. */
+  isRuled: boolean;
+}
