@@ -48,7 +48,7 @@ export function OpenedAnswer(props: OpenedProps) {
           ))}
         </tbody>
       </table>
-      <p className="quiet">{howItReads(answer.mark.resolution, marks.list)}</p>
+      {!answer.ruling && <p className="quiet">{howItReads(answer.mark.resolution, marks.list)}</p>}
       {answer.ruling && (
         <p className="quiet">
           By ruling of {answer.ruling.by},{' '}
