@@ -300,7 +300,7 @@ test('teaching aspen and cottonwood again resolves the pair, and leaves the firs
     const truth = find(id);
     const marks = Array.from({ length: 150 }, (_, s) => {
       const traits = sampleSpecimen(truth, BUILT_IN, twigOn(SEPTEMBER), s);
-      const answer = answerOf(s, 0, truth, traits, taught, twigOn(SEPTEMBER), {
+      const { answer } = answerOf(s, 0, truth, traits, taught, twigOn(SEPTEMBER), {
         seed: 7,
         retaught,
         policy: 'common',
@@ -340,8 +340,8 @@ test('the demo students answer alike for the same seed and know most trees', () 
   const list = profiles.map(({ taxon }) => taxon);
   const marks = Array.from({ length: 200 }, (_, s) => {
     const sitting = { seed: 99, retaught: [], policy: 'binomialFamily' as const };
-    const answer = answerOf(s, 0, truth, traits, profiles, twigOn(SEPTEMBER), sitting);
-    expect(answerOf(s, 0, truth, traits, profiles, twigOn(SEPTEMBER), sitting)).toEqual(answer);
+    const { answer, lookedAt } = answerOf(s, 0, truth, traits, profiles, twigOn(SEPTEMBER), sitting);
+    expect(answerOf(s, 0, truth, traits, profiles, twigOn(SEPTEMBER), sitting)).toEqual({ answer, lookedAt });
     return markAnswer(answer, truth.taxon, list, DEFAULT_MARKING).resolution.taxonId;
   });
   const right = marks.filter((id) => id === 'abies-grandis').length / marks.length;

@@ -1,4 +1,5 @@
 import { cpus, totalmem } from 'node:os';
+import { attention } from './attention.ts';
 import { confusion } from './confusion.ts';
 import { drawing } from './drawing.ts';
 import { evidence } from './evidence.ts';
@@ -20,6 +21,7 @@ for (const measure of [
   reading,
   pairs,
   confusion,
+  attention,
   drawing,
   largeLibrary,
   pages,

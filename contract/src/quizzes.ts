@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { MOST_QUESTIONS, type PlannedStation } from '@hurrow/core/station';
+import { MOST_QUESTIONS, MOST_TOLD, type PlannedStation } from '@hurrow/core/station';
 import type { Answer, AnswerPart, Mark, NamedTaxon, NamingPolicy } from '@hurrow/core/names';
 import { AIDS, LEAF_CONDITIONS, MEDIA, type Medium, type View } from '@hurrow/core/view';
 import { isoDate } from './day.ts';
@@ -35,6 +35,9 @@ export interface Quiz extends QuizHead {
     view: View;
     /** Characters that its students are asked to read. */
     asks: string[];
+    /** Whether its students are asked what they went by, and the characters that are offered to them once it is open. */
+    wentBy: boolean;
+    offered: string[];
     seed: number;
     voided: boolean;
     /** Of the library that it was fixed with; null until it is opened. */
@@ -122,6 +125,7 @@ export const planSchema = Joi.object<PlanBody>({
           .messages({
             'array.max': `A station asks for {#limit} characters at most besides the name. Take one away.`,
           }),
+        wentBy: Joi.boolean().default(false),
       }),
     )
     .required(),
@@ -135,6 +139,12 @@ export const answerSchema = Joi.object<Answer>({
   epithet: written,
   family: written,
   seen: Joi.object().pattern(Joi.string().max(80), Joi.string().allow('').max(80)),
+  wentBy: Joi.array()
+    .items(Joi.string().max(80))
+    .unique()
+    .max(MOST_TOLD)
+    .label('What it was named by')
+    .messages({ 'array.max': 'Up to {#limit} things can be told that a tree was named by. Take one away.' }),
 });
 
 export interface RulingBody {

@@ -10,6 +10,12 @@ export interface SeeingAsked {
   states: { id: string; word: string; definition: string }[];
 }
 
+/** Characters of one organ that may be told as gone by, in the words of the course. */
+export interface WentByOffered {
+  organ: string;
+  characters: { id: string; word: string }[];
+}
+
 export interface SatStation {
   id: string;
   position: number;
@@ -18,6 +24,8 @@ export interface SatStation {
   drawn: boolean;
   /** “What do you see” questions with the states to choose from. */
   asks: SeeingAsked[];
+  /** What can be ticked as gone by, organ by organ; empty where it is not asked. */
+  wentBy: WentByOffered[];
   answer: Answer | null;
 }
 

@@ -22,7 +22,7 @@ import type { Db } from '@hurrow/server/db';
 import * as quizzes from '@hurrow/server/quizzes/queries';
 import { wholeAnswerKey } from '@hurrow/server/quizzes/marking';
 import { receive } from '@hurrow/server/quizzes/receive';
-import { answerOf, retaughtBy, seenBy } from './students.ts';
+import { answerOf, retaughtBy, seenBy, toldBy } from './students.ts';
 
 const SEED = 20261015;
 
@@ -32,6 +32,8 @@ interface QuizFile {
   state: 'planned' | 'open' | 'closed';
   /** Taxon and medium of each station, and what it asks to be seen: "abies-grandis cutting asks needle.bands". */
   stations: string[];
+  /** Numbers of the stations that ask what students went by. */
+  wentByAt?: number[];
   /** Students who were not there. */
   absent?: string[];
   /** Answers whose points were changed by hand, and why. */
@@ -160,8 +162,10 @@ async function setQuiz(
   const quizId = randomUUID();
   await quizzes.addQuiz(db, quizId, courseId, quiz.title, quiz.heldOn);
   const set: SetStation[] = [];
+  const offered = new Map<string, number>();
   for (const [i, line] of quiz.stations.entries()) {
     const [taxonId, how, , ...asks] = line.split(' ') as [string, string, ...string[]];
+    const wentBy = (quiz.wentByAt ?? []).includes(i + 1);
     const medium: Medium = how === 'leaf' ? 'photo' : (how as Medium);
     const view: View = {
       ...MEDIUM_VIEWS[medium],
@@ -177,10 +181,12 @@ async function setQuiz(
       view,
       seed: seedOf(SEED, quiz.title, i) & 0x7fffffff,
       asks,
+      wentBy,
     };
     await quizzes.addStation(db, station);
     if (quiz.state === 'planned') continue;
-    const frozen = freezeStation({ taxonId, medium, view, asks }, station.seed, {
+    const frozen = freezeStation({ taxonId, medium, view, asks, wentBy }, station.seed, {
+      offered,
       revision: ground.revision,
       list: taughtBy(file, ground, Infinity),
       vocabulary: BUILT_IN,
@@ -189,6 +195,7 @@ async function setQuiz(
       reference: ground.reference,
       site: file,
     });
+    for (const id of frozen.wentBy ?? []) offered.set(id, (offered.get(id) ?? 0) + 1);
     await quizzes.freeze(db, station.id, frozen, 'demo');
     set.push({ id: station.id, frozen });
   }
@@ -218,12 +225,16 @@ async function answerQuiz(
       const truth = profileOf(ground, frozen.truth);
       const traits = frozen.traits ?? sampleSpecimen(truth, BUILT_IN, frozen.view, frozen.seed);
       const seed = seedOf(SEED, file.code, quiz.title);
-      const named = answerOf(s, i, truth, traits, known, frozen.view, {
+      const { answer: named, lookedAt } = answerOf(s, i, truth, traits, known, frozen.view, {
         seed,
         retaught: retaughtBy(quiz.heldOn),
         policy: file.policy,
       });
-      const answer = frozen.asks ? { ...named, seen: seenBy(s, i, frozen.asks, { seed }) } : named;
+      const answer: Answer = {
+        ...named,
+        ...(frozen.asks ? { seen: seenBy(s, i, frozen.asks, { seed }) } : {}),
+        ...(frozen.wentBy ? { wentBy: toldBy(s, i, frozen.wentBy, lookedAt, { seed }) } : {}),
+      };
       if (answerText(answer).split(' ')[0]?.[0] !== truth.taxon.genus[0]) wrong += 1;
       await receive(
         db,

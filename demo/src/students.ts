@@ -3,7 +3,7 @@ import { parse } from 'yaml';
 import { isDeciduous, readingsOf, type ProfiledTaxon } from '@hurrow/core/evidence';
 import { randomFrom, seedOf, type Random } from '@hurrow/core/random';
 import type { Answer, NamingPolicy } from '@hurrow/core/names';
-import { statesToSee, type SeeingQuestion } from '@hurrow/core/station';
+import { GUESS, MOST_TOLD, statesToSee, WHOLE_LOOK, type SeeingQuestion } from '@hurrow/core/station';
 import { admits, scoresOf } from './scores.ts';
 import type { Traits } from '@hurrow/core/specimen';
 import { BUILT_IN } from '@hurrow/core/vocabulary';
@@ -51,12 +51,15 @@ export function answerOf(
   list: readonly ProfiledTaxon[],
   view: View,
   { seed, retaught, policy }: Sitting,
-): Answer {
+): { answer: Answer; lookedAt: string[] } {
   const random = randomFrom(seedOf(seed, 'student', student, 'station', station));
   const ability = abilityOf(student, policy);
   const care = TRUTHS.careSpread[0]! + (TRUTHS.careSpread[1]! - TRUTHS.careSpread[0]!) * ability;
   if (random.uniform() < 0.04 * (1 - ability))
-    return policy === 'common' ? { name: '' } : { genus: '', epithet: '', family: '' };
+    return {
+      answer: policy === 'common' ? { name: '' } : { genus: '', epithet: '', family: '' },
+      lookedAt: [],
+    };
   const visible = [...readingsOf([truth], BUILT_IN, view).channels.keys()].filter(
     (id) => traits.values[id] !== undefined,
   );
@@ -85,7 +88,8 @@ export function answerOf(
     );
   });
   const chosen = list[agreement.indexOf(Math.max(...agreement))]!;
-  return policy === 'common' ? said(chosen, random) : inHand(student, written(chosen, random));
+  const answer = policy === 'common' ? said(chosen, random) : inHand(student, written(chosen, random));
+  return { answer, lookedAt: read.map(({ id }) => id) };
 }
 
 /** How well a student of a course does, 0 to 1: the same in every quiz, so that who knows more at one station knows more at the others. */
@@ -126,6 +130,27 @@ export function seenBy(
       return [characterId, random.pick(misread && others.length ? others : right)];
     }),
   );
+}
+
+/** Of what a student looked at and finds on the checklist so much is told, more of some characters and less of others. */
+const TOLD = { share: 0.6, uneven: 0.5 };
+
+/** What a student says to have gone by: up to three things, or the whole look of it, or a guess. A stream of random numbers of its own. */
+export function toldBy(
+  student: number,
+  station: number,
+  offered: readonly string[],
+  lookedAt: readonly string[],
+  { seed }: Pick<Sitting, 'seed'>,
+): string[] {
+  const random = randomFrom(seedOf(seed, 'tells', student, station));
+  const told = lookedAt.filter((id) => {
+    const readily = randomFrom(seedOf('told readily', id)).normal();
+    return offered.includes(id) && random.uniform() < TOLD.share * Math.exp(TOLD.uneven * readily);
+  });
+  if (told.length === 0) return [random.uniform() < 0.7 ? WHOLE_LOOK : GUESS];
+  while (told.length > MOST_TOLD) told.splice(Math.floor(random.uniform() * told.length), 1);
+  return told;
 }
 
 /** What one sees who does not look: the state of some other tree of the list. */

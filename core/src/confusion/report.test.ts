@@ -1,7 +1,15 @@
 import { profiled, viewOf } from '../testing/taxa.ts';
 import { randomFrom } from '../random/index.ts';
 import { BUILT_IN } from '../vocabulary/index.ts';
-import { prepareClass, reportOf, type AskedStation, type ReportedAnswer, type Setting } from './index.ts';
+import {
+  limitedEvidence,
+  prepareClass,
+  reportOf,
+  type AskedStation,
+  type ReportedAnswer,
+  type Setting,
+  type WentBy,
+} from './index.ts';
 
 /** Two genera of three; within each the species differ in the hairs and scales of the bud, in the twig or in both. */
 const TAXA = [
@@ -192,4 +200,56 @@ test('answers that name no tree of the list keep their kind; where one had to be
 test('an answer to a station that is left out is left out with it', () => {
   const { data } = prepareClass(stations.slice(1), answersOf(3), settingOf);
   expect(data.choices).toHaveLength(33);
+});
+
+/** What the class says it went by: all but the hairs of the bud are told, each a third of the time. */
+function reportsOf(students: number): WentBy[] {
+  const random = randomFrom(5);
+  const offered = ['bud.scales', 'bud.hair', 'twig.zigzag', 'leaf.length'];
+  return stations.flatMap(({ id }) =>
+    Array.from({ length: students }, (_, s): WentBy => {
+      const told = offered.filter((c) => random.uniform() < (c === 'bud.hair' ? 0.02 : 0.35));
+      return { studentId: `s${s}`, stationId: id, offered, told };
+    }),
+  );
+}
+
+test('by names alone nothing is sure of a character; what students say they went by makes it so', () => {
+  const input = { stations, answers: answersOf(20), settingOf, seed: 1 };
+  const hairOf = (wentBy?: WentBy[]) =>
+    reportOf({ ...input, ...(wentBy ? { wentBy } : {}) }).characters.find(
+      ({ characterId }) => characterId === 'bud.hair',
+    )!;
+  const [silent, told] = [hairOf(), hairOf(reportsOf(20))];
+  expect(silent.sure).toBe(false);
+  expect(silent.told).toBeUndefined();
+  expect(told.told!.told).toBeLessThan(told.told!.expected / 4);
+  expect(told.worth!.share).toBeLessThan(0.4);
+  expect(told.prevented!.prevented).toBeGreaterThan(0);
+  expect(told.overlooked).toBeGreaterThan(silent.overlooked);
+});
+
+test('told of a near-duplicate counts for the one that stands for both', () => {
+  const wentBy = reportsOf(20).map((one) => ({
+    ...one,
+    offered: one.offered.map((id) => (id === 'leaf.length' ? 'leaf.width' : id)),
+    told: one.told.map((id) => (id === 'leaf.length' ? 'leaf.width' : id)),
+  }));
+  const { characters, reports } = reportOf({ stations, answers: answersOf(20), settingOf, seed: 1, wentBy });
+  const size = characters.find(({ characterId }) => characterId.startsWith('leaf.'))!;
+  expect(size.told!.told).toBeGreaterThan(50);
+  expect(reports).toBe(240);
+});
+
+test('bounded evidence keeps its order, and no name tells more than six nats', () => {
+  const { data } = prepareClass(stations, answersOf(3), settingOf);
+  limitedEvidence(data).situations.forEach(({ evidence, characters, options }, s) => {
+    const raw = data.situations[s]!.evidence;
+    options.forEach((_, k) => {
+      const row = (of: Float64Array) => [...of.subarray(k * characters.length, (k + 1) * characters.length)];
+      expect(row(evidence).reduce((sum, e) => sum + e, 0)).toBeLessThan(6);
+      const order = (of: number[]) => [...of.keys()].sort((x, y) => of[x]! - of[y]! || x - y);
+      expect(order(row(evidence))).toEqual(order(row(raw)));
+    });
+  });
 });

@@ -1,9 +1,11 @@
-import { median } from 'simple-statistics';
+import { mean, median, sampleVariance } from 'simple-statistics';
+import { attendedOf, chancesApart, sureOf, type Estimate, type Telling } from '../attention/index.ts';
 import { UNNAMED, type ChoiceData } from './choice.ts';
 import { consequences, typicalUses, type Consequence } from './consequences.ts';
 import { excessOf, type Excess } from './excess.ts';
 import { fitClass, type ClassFit } from './fit.ts';
 import { Laplace } from './laplace.ts';
+import { limitedEvidence } from './limited.ts';
 import { confusedPairs } from './pairs.ts';
 import { SCALES } from './parameters.ts';
 import {
@@ -17,11 +19,11 @@ import {
 } from './prediction.ts';
 import { prepareClass, type AskedStation, type GivenAnswer, type Setting } from './situations.ts';
 import { readingFindings, type ReadingFinding, type Seen } from './seen.ts';
-import { fitStudent } from './student.ts';
 import { evidenceAgainst, tellingSituations, TELLS } from './telling.ts';
+import { toldFindings, type ToldFinding, type WentBy } from './wentBy.ts';
 
 /** Rises with every change of what a report says for the same answers, so that kept reports of an older model are not shown. */
-export const MODEL_VERSION = 5;
+export const MODEL_VERSION = 6;
 
 /** An answer with the id by which it is found again. */
 export interface ReportedAnswer extends GivenAnswer {
@@ -36,6 +38,8 @@ export interface ReportInput {
   seed: number;
   /** Answers to “what do you see” questions. */
   seen?: readonly Seen[];
+  /** What students said they went by. */
+  wentBy?: readonly WentBy[];
 }
 
 /** How the class uses one character. */
@@ -50,11 +54,15 @@ export interface CharacterFinding {
   telling: string[];
   /** Errors it would have prevented; undefined where too few stations could tell. */
   prevented?: Consequence;
+  /** How often it was told of on the checklists that offered it. */
+  told?: Telling;
+  /** Chance that the class passes it over, 0–1; by names alone it is never sure. */
+  overlooked: number;
+  /** Said as sure: of all that is, species and names with it, a tenth at most is expected to be false. */
+  sure: boolean;
   /** Wrong answers that it tells from their truth, and which pairs they make, the most frequent first. */
   behind: string[];
   pairs: { truth: string; answer: string; count: number }[];
-  /** Each student's own use over the typical one, least first. */
-  students: { studentId: string; share: number }[];
   /** Taxa whose evidence had to be assumed because the score is missing. */
   assumed: string[];
 }
@@ -68,6 +76,7 @@ export interface SpeciesFinding {
   /** The names given for it, the most frequent first. */
   called: { answer: string; count: number }[];
   prevented: Consequence;
+  sure: boolean;
   behind: string[];
 }
 
@@ -77,6 +86,7 @@ export interface NameFinding {
   given: number;
   truths: number;
   prevented: Consequence;
+  sure: boolean;
   behind: string[];
 }
 
@@ -105,6 +115,8 @@ export interface ConfusionReport {
   /** Whether the answers bear a model; otherwise there are no findings. */
   state: 'enough' | 'too few' | 'no errors';
   typicalUse: number;
+  /** Answers to “what did you go by”. */
+  reports: number;
   characters: CharacterFinding[];
   species: SpeciesFinding[];
   overGiven: NameFinding[];
@@ -142,6 +154,7 @@ export function reportOf(
     answers: answers.length,
     errors: wrong.length,
     typicalUse: 1,
+    reports: input.wentBy?.length ?? 0,
     characters: [],
     species: [],
     overGiven: [],
@@ -155,13 +168,14 @@ export function reportOf(
     return { ...base, state: few && base.answers < ENOUGH.answers ? 'too few' : 'no errors' };
   if (few) return { ...base, state: 'too few' };
 
-  const { data } = prepared;
+  const shown = prepared.data;
+  const data = limitedEvidence(shown);
   const fit = fitClass(data, {
     onStep: (step) => at(0.1 + 0.3 * (1 - 0.7 ** step), 'fitting the class'),
   });
   const laplace = new Laplace(fit);
   const uses = laplace.uses();
-  const telling = tellingSituations(data);
+  const telling = tellingSituations(shown);
   const answered = new Set(answers.map(({ stationId }) => stationId));
   const stationsAt = stationsBySituation(prepared.situationOf, answered);
   const tellingStations = telling.map((situations) => situations.flatMap((s) => stationsAt.get(s) ?? []));
@@ -172,35 +186,56 @@ export function reportOf(
   );
   const typical = [...typicalUses(fit.theta, identified).values()];
   const typicalUse = typical.length ? Math.max(0.05, median(typical)) : 1;
-  const own = prepared.students.map((_, student) => {
-    at(0.65 + (0.1 * student) / prepared.students.length, 'looking at each student');
-    return fitStudent(fit, student).use;
-  });
-  const characters = data.characters.map((characterId, c): CharacterFinding => {
-    const { behind, pairs } = errorsToldBy(c, data, wrong, prepared.situationOf, truthOf);
+  const byNames = uses.map(({ sd }, c) =>
+    identified[c] ? { use: fit.theta[c]! / typicalUse, sd: Math.max(0.1, sd / typicalUse) } : undefined,
+  );
+  at(0.65, 'reading what students say they went by');
+  const told = toldFindings(
+    prepared,
+    (input.wentBy ?? []).filter(({ stationId }) => answered.has(stationId)),
+    byNames,
+    telling.map(({ length }) => length),
+  );
+  const alone = attendedOf(
+    byNames.map((names) => (names ? { names } : {})),
+    0,
+  );
+  const drafts = data.characters.map((characterId, c): CharacterFinding => {
+    const { behind, pairs } = errorsToldBy(c, shown, wrong, prepared.situationOf, truthOf);
     const { interval } = uses[c]!;
+    const worth = worthOf(told[c], identified[c] ? { use: fit.theta[c]!, interval } : undefined, typicalUse);
+    const prevented = told[c]?.prevented ?? found.characters[c];
     return {
       characterId,
       use: fit.theta[c]!,
       interval,
-      ...(identified[c]
-        ? {
-            worth: {
-              share: fit.theta[c]! / typicalUse,
-              interval: [interval[0] / typicalUse, interval[1] / typicalUse],
-            },
-          }
-        : {}),
+      ...(worth ? { worth } : {}),
       telling: tellingStations[c]!,
-      ...(found.characters[c] ? { prevented: found.characters[c] } : {}),
+      ...(prevented ? { prevented } : {}),
+      ...(told[c] ? { told: told[c].telling } : {}),
+      overlooked: told[c]?.overlooked ?? alone[c]!.overlooked,
+      sure: false,
       behind,
       pairs,
-      students: prepared.students
-        .map((studentId, s) => ({ studentId, share: own[s]![c]! / typicalUse }))
-        .sort((x, y) => x.share - y.share),
       assumed: prepared.assumed.get(characterId) ?? [],
     };
   });
+  const apart = (offset: number, has: (taxon: number) => boolean) => chancesOf(draws, offset, data.taxa, has);
+  const asked = new Set(data.situations.map(({ truth }) => truth));
+  const named = new Set(wrong.map((answer) => answer.named));
+  const { characters, species, overGiven } = markSure(
+    {
+      characters: drafts,
+      species: speciesFindings(fit, draws, found.species, answers, truthOf),
+      overGiven: nameFindings(data, found.overGiven, wrong, truthOf),
+    },
+    {
+      // By names alone nothing is sure of a character.
+      character: (c) => (told[c] ? told[c].overlooked : 0),
+      species: apart(fit.layout.missed, (t) => asked.has(t)),
+      name: apart(fit.layout.overGiven, (t) => named.has(data.taxa[t]!)),
+    },
+  );
   const { stations, losses, leftOut } = predictions(fit, prepared.situationOf, input, answers, at);
   const inSample = calibration(stations);
   at(1, 'done');
@@ -209,12 +244,73 @@ export function reportOf(
     state: 'enough',
     typicalUse,
     characters,
-    species: speciesFindings(fit, draws, found.species, answers, truthOf),
-    overGiven: nameFindings(data, found.overGiven, wrong, truthOf),
+    species,
+    overGiven,
     stations,
     ...(inSample ? { inSample } : {}),
     ...(leftOut ? { leftOut } : {}),
     losses,
+  };
+}
+
+/** Share of a character's worth that is used: by what students say they went by, else by the names they give. */
+function worthOf(
+  told: ToldFinding | undefined,
+  names: { use: number; interval: [number, number] } | undefined,
+  typical: number,
+): CharacterFinding['worth'] {
+  if (told) return { share: told.use, interval: told.interval };
+  return (
+    names && {
+      share: names.use / typical,
+      interval: [names.interval[0] / typical, names.interval[1] / typical],
+    }
+  );
+}
+
+/** Chances that a species is missed, or a name given, far beyond the others: their estimates freed of the prior, by taxon. */
+function chancesOf(
+  draws: readonly Float64Array[],
+  offset: number,
+  taxa: readonly string[],
+  has: (taxon: number) => boolean,
+): Map<string, number> {
+  const those = taxa.flatMap((id, t) => (has(t) ? [{ id, t }] : []));
+  const estimates = those.map(({ t }): Estimate => {
+    const values = draws.map((theta) => theta[offset + t]!);
+    const [at, variance] = [mean(values), sampleVariance(values)];
+    const precision = Math.max(0.05, 1 / variance - 1 / SCALES.missed ** 2);
+    return { value: at / variance / precision, sd: Math.sqrt(1 / precision) };
+  });
+  const chances = chancesApart(estimates, SCALES.missed);
+  return new Map(those.map(({ id }, i) => [id, chances[i]!]));
+}
+
+/** Used by less than four fifths, surely less than in full, and to be seen at two stations at least. */
+const couldBeSure = ({ telling, worth }: CharacterFinding): boolean =>
+  telling.length >= 2 && worth !== undefined && worth.share < 0.8 && worth.interval[1] < 1;
+
+type Findings = Pick<ConfusionReport, 'characters' | 'species' | 'overGiven'>;
+
+/** Marks what is said as sure, over characters, species and names together. */
+function markSure(
+  { characters, species, overGiven }: Findings,
+  chance: {
+    character(place: number): number;
+    species: ReadonlyMap<string, number>;
+    name: ReadonlyMap<string, number>;
+  },
+): Findings {
+  const sure = sureOf([
+    ...characters.map((found, c) => (couldBeSure(found) ? chance.character(c) : 0)),
+    ...species.map(({ taxonId }) => chance.species.get(taxonId) ?? 0),
+    ...overGiven.map(({ taxonId }) => chance.name.get(taxonId) ?? 0),
+  ]);
+  const [first, second] = [characters.length, characters.length + species.length];
+  return {
+    characters: characters.map((found, i) => ({ ...found, sure: sure[i]! })),
+    species: species.map((found, i) => ({ ...found, sure: sure[first + i]! })),
+    overGiven: overGiven.map((found, i) => ({ ...found, sure: sure[second + i]! })),
   };
 }
 
@@ -294,6 +390,7 @@ function speciesFindings(
       scatters: above >= 0.95,
       called: countedNames(wrong),
       prevented,
+      sure: false,
       behind: wrong.map(({ answerId }) => answerId),
     };
   });
@@ -321,6 +418,7 @@ function nameFindings(
       given: given.length,
       truths: new Set(given.map(truthOf)).size,
       prevented,
+      sure: false,
       behind: given.map(({ answerId }) => answerId),
     };
   });

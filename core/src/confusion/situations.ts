@@ -2,10 +2,12 @@ import {
   characterEvidence,
   readingsOf,
   spokenFor,
+  type Channel,
   type ProfiledTaxon,
   type Readings,
   type ReadingOptions,
 } from '../evidence/index.ts';
+import { matchOf, type Look } from '../attention/index.ts';
 import { viewKey, type View } from '../view/index.ts';
 import type { Vocabulary } from '../vocabulary/index.ts';
 import { UNNAMED, type Choice, type ChoiceData, type Situation, type Unnamed } from './choice.ts';
@@ -43,6 +45,10 @@ export interface PreparedClass {
   students: string[];
   /** Place of each station's situation in `data.situations`. */
   situationOf: Map<string, number>;
+  /** What a beginner reads of each character of a situation, in the order of its `characters`. */
+  looks: Look[][];
+  /** The character that stands for each that can be seen: itself, or the one that speaks for its group. */
+  speakerOf: Map<string, string>;
   /** Where the evidence of a character had to be taken for its list's mean because a score is missing: taxa without it. */
   assumed: Map<string, string[]>;
 }
@@ -110,6 +116,17 @@ export function prepareClass(
     data: { taxa, characters, students: students.length, situations, choices },
     students,
     situationOf,
+    looks: held.map(({ groups, options }, s) =>
+      groups.map(({ look }, i) => ({ ...look(options), character: situations[s]!.characters[i]! })),
+    ),
+    speakerOf: new Map(
+      [...lists.values()].flatMap((list) =>
+        list.members().flatMap(([group, ids]) => {
+          const name = names.get(group);
+          return name ? ids.map((id): [string, string] => [id, name]) : [];
+        }),
+      ),
+    ),
     assumed: new Map([...assumed].map(([id, missing]) => [id, [...missing].sort()])),
   };
 }
@@ -120,6 +137,7 @@ interface GroupInView {
   speaker: string;
   /** Options that lack the score. */
   missing: string[];
+  look(options: readonly string[]): Omit<Look, 'character'>;
 }
 
 interface RawSituation {
@@ -175,7 +193,8 @@ class ListEvidence {
       const known = options.length - 1 - missing.length;
       const mean = evidence.reduce((sum, e) => sum + e, 0) / Math.max(1, known);
       for (const i of missing) evidence[i] = mean;
-      return [{ group, speaker, missing: missing.map((i) => options[i]!), evidence }];
+      const look = () => this.look(members, t, options);
+      return [{ group, speaker, missing: missing.map((i) => options[i]!), evidence, look }];
     });
     const evidence = new Float64Array(options.length * columns.length);
     columns.forEach((column, c) => column.evidence.forEach((e, k) => (evidence[k * columns.length + c] = e)));
@@ -183,9 +202,44 @@ class ListEvidence {
       truth,
       options,
       choice: choice ?? false,
-      groups: columns.map(({ group, speaker, missing }) => ({ group, speaker, missing })),
+      groups: columns.map(({ group, speaker, missing, look }) => ({ group, speaker, missing, look })),
       evidence,
     };
+  }
+
+  /** Groups with the characters that can be seen of each. */
+  members = (): [string, string[]][] => [...this.groups];
+
+  /** What is read of a group off the truth: of the first member that is known for it. */
+  private look(members: readonly string[], t: number, options: readonly string[]): Omit<Look, 'character'> {
+    const known = members.find((id) => this.readings.channels.get(id)!.some(({ rows }) => rows[t]));
+    if (known === undefined) return { carried: 0, channels: [] };
+    const channels = this.readings.channels.get(known)!.filter(({ rows }) => rows[t]);
+    return {
+      carried: channels[0]?.present?.[t] ?? 1,
+      channels: channels.map((channel) => ({
+        chances: channel.rows[t]!,
+        match: this.matchIn(channel, options),
+      })),
+    };
+  }
+
+  private readonly matches = new Map<Channel, Float64Array>();
+
+  /** Matches of a channel, the same for every truth of the list. */
+  private matchIn(channel: Channel, options: readonly string[]): Float64Array {
+    const held = this.matches.get(channel);
+    if (held) return held;
+    const rows = options.map((id) => {
+      const k = this.ids.indexOf(id);
+      return (
+        channel.rows[k] ??
+        (k < 0 || this.readings.gaps[k]!.includes(channel.character.id) ? 'gap' : undefined)
+      );
+    });
+    const made = matchOf(rows, channel.rows.find((row) => row)!.length);
+    this.matches.set(channel, made);
+    return made;
   }
 }
 

@@ -1,6 +1,6 @@
-import type { Consequence, ConfusionReport } from '../confusion/index.ts';
+import type { CharacterFinding, Consequence, ConfusionReport } from '../confusion/index.ts';
 import { BUILT_IN } from '../vocabulary/index.ts';
-import { rankedFindings, worthTeaching } from './index.ts';
+import { rankedFindings, stationsToAsk, worthTeaching } from './index.ts';
 
 const consequence = (prevented: number, chance: number): Consequence => ({
   prevented,
@@ -14,8 +14,9 @@ const character = (characterId: string, prevented?: Consequence) => ({
   telling: [],
   behind: [],
   pairs: [],
-  students: [],
   assumed: [],
+  overlooked: prevented?.chance ?? 0,
+  sure: (prevented?.chance ?? 0) >= 0.9,
   ...(prevented ? { prevented } : {}),
 });
 
@@ -26,6 +27,7 @@ test('findings of all kinds stand in one order; those not sure stand apart; thos
     errors: 30,
     state: 'enough',
     typicalUse: 1,
+    reports: 0,
     characters: [
       character('bud.hair', consequence(4, 0.95)),
       character('twig.zigzag', consequence(9, 0.7)),
@@ -41,9 +43,12 @@ test('findings of all kinds stand in one order; those not sure stand apart; thos
         called: [],
         behind: [],
         prevented: consequence(6, 0.99),
+        sure: true,
       },
     ],
-    overGiven: [{ taxonId: 'u', given: 2, truths: 2, behind: [], prevented: consequence(0.4, 0.99) }],
+    overGiven: [
+      { taxonId: 'u', given: 2, truths: 2, behind: [], prevented: consequence(0.4, 0.99), sure: true },
+    ],
     stations: [],
     losses: [],
     readings: [],
@@ -63,6 +68,7 @@ test('of two that prevent about as much, the one that manuals key by is taught f
     errors: 30,
     state: 'enough',
     typicalUse: 1,
+    reports: 0,
     characters: [
       character('twig.color', consequence(7, 0.95)),
       character('bud.scales', consequence(5, 0.95)),
@@ -78,4 +84,25 @@ test('of two that prevent about as much, the one that manuals key by is taught f
   const { firm } = rankedFindings(report, BUILT_IN);
   expect(firm.map(({ standing }) => standing)).toEqual(['mark', 'supporting', 'second']);
   expect(firm.map((found) => worthTeaching(found))).toEqual([5, 3.5, 3.2]);
+});
+
+test('a suspicion is asked about at the trees that it would have told apart; what is sure or was asked is not', () => {
+  const suspected = {
+    ...character('bud.hair', consequence(4, 0.7)),
+    pairs: [
+      { truth: 'a', answer: 'b', count: 9 },
+      { truth: 'b', answer: 'a', count: 4 },
+      { truth: 'c', answer: 'd', count: 2 },
+      { truth: 'e', answer: 'f', count: 1 },
+    ],
+  };
+  const found = (part: Partial<CharacterFinding>): string[] =>
+    stationsToAsk({
+      kind: 'character',
+      character: { ...suspected, ...part },
+      prevented: suspected.prevented!,
+    });
+  expect(found({})).toEqual(['a', 'b', 'c', 'd']);
+  expect(found({ sure: true })).toEqual([]);
+  expect(found({ told: { offered: 20, told: 2, expected: 4 } })).toEqual([]);
 });

@@ -10,16 +10,37 @@ export type Finding = { prevented: Consequence; standing?: Standing } & (
 );
 
 export interface RankedFindings {
-  /** Above 0 in nine of ten draws, and worth an error at least. */
+  /** Said as sure by the report, and worth an error at least. */
   firm: Finding[];
-  /** Above 0 on the whole, but not surely. */
+  /** Worth an error at least by the figures, but not sure. */
   unsure: Finding[];
 }
 
-const FIRM_CHANCE = 0.9;
+/** Whether a finding is said as sure. */
+export const isSure = (found: Finding): boolean =>
+  found.kind === 'character'
+    ? found.character.sure
+    : found.kind === 'species'
+      ? found.species.sure
+      : found.name.sure;
 
 /** How well a character of a standing is taught: what manuals key by first. Species and names are taught as they are. */
 const TEACHABLE: Record<Standing, number> = { mark: 1, second: 0.8, supporting: 0.5 };
+
+/** How many trees are proposed for the question. */
+const PROPOSED = 4;
+
+/**
+ * Trees at which to ask what students went by, where a character is suspected and has not been asked about: those that it would have told from
+ * the names given for them, the most mixed up first.
+ */
+export function stationsToAsk(found: Finding): string[] {
+  if (found.kind !== 'character' || found.character.sure || found.character.told) return [];
+  return [...new Set(found.character.pairs.flatMap(({ truth, answer }) => [truth, answer]))].slice(
+    0,
+    PROPOSED,
+  );
+}
 
 /** The errors that a finding would have prevented, times how well it can be taught. */
 export const worthTeaching = ({ prevented, standing }: Pick<Finding, 'prevented' | 'standing'>): number =>
@@ -49,8 +70,5 @@ export function rankedFindings(report: ConfusionReport, vocabulary: Vocabulary):
   const worth = all
     .filter(({ prevented }) => prevented.prevented >= 1)
     .sort((x, y) => worthTeaching(y) - worthTeaching(x));
-  return {
-    firm: worth.filter(({ prevented }) => prevented.chance >= FIRM_CHANCE),
-    unsure: worth.filter(({ prevented }) => prevented.chance < FIRM_CHANCE),
-  };
+  return { firm: worth.filter(isSure), unsure: worth.filter((found) => !isSure(found)) };
 }

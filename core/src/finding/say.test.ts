@@ -27,22 +27,21 @@ const bands = (part: Partial<CharacterFinding> = {}): Finding => ({
     telling: ['a', 'b'],
     behind: ['r1'],
     pairs: [{ truth: 'grand-fir', answer: 'white-fir', count: 7 }],
-    students: [
-      { studentId: 's1', share: 0.1 },
-      { studentId: 's2', share: 0.2 },
-      { studentId: 's3', share: 0.9 },
-    ],
     assumed: [],
+    overlooked: 0.97,
+    sure: true,
     ...part,
   },
 });
 const worth = (share: number, low: number, high: number) => ({
   worth: { share, interval: [low, high] as [number, number] },
+  sure: true,
 });
 const report = { readings: [] as ReadingFinding[], students: 20 };
 
 test('no word is graver than the interval bears', () => {
   expect(verdictOf(worth(0.04, 0, 1), undefined)).toBe('perhaps overlooked');
+  expect(verdictOf({ ...worth(0.1, 0, 0.4), sure: false }, undefined)).toBe('perhaps overlooked');
   expect(verdictOf(worth(0, 0, 0.77), undefined)).toBe('used too little');
   expect(verdictOf(worth(0.1, 0, 0.4), undefined)).toBe('hardly looked at');
   expect(verdictOf(worth(0.9, 0.6, 1.3), undefined)).toBe('used no better than the rest');
@@ -93,7 +92,7 @@ test('a character finding says what it rests on and which pair to show', () => {
   );
   expect(said.pair).toMatchObject({ truth: 'grand-fir', answer: 'white-fir' });
   expect(said.behind).toEqual(['r1']);
-  const small = say(bands({ students: [] }), { ...report, students: 4 });
+  const small = say(bands(), { ...report, students: 4 });
   expect(asText(small.sentences, names)).toContain(' A small class: take it as a hint.');
 });
 
@@ -101,7 +100,16 @@ test('a species is shown beside another only where most of its errors land on it
   const species = (called: SpeciesFinding['called'], scatters = false): Finding => ({
     kind: 'species',
     prevented,
-    species: { taxonId: 'silver-fir', asked: 20, wrong: 10, scatters, called, prevented, behind: [] },
+    species: {
+      taxonId: 'silver-fir',
+      asked: 20,
+      wrong: 10,
+      scatters,
+      called,
+      prevented,
+      behind: [],
+      sure: true,
+    },
   });
   const one = say(species([{ answer: 'grand-fir', count: 7 }]), report);
   expect(asText(one.headline, names)).toBe('Silver fir is missed more than its likeness explains');
@@ -118,10 +126,27 @@ test('a species is shown beside another only where most of its errors land on it
 });
 
 test('a name that is given too readily says how often, and for how many trees', () => {
-  const name = { taxonId: 'red-maple', given: 9, truths: 4, prevented, behind: ['r'] };
+  const name = { taxonId: 'red-maple', given: 9, truths: 4, prevented, behind: ['r'], sure: true };
   const said = say({ kind: 'name', name, prevented }, report);
   expect(asText(said.headline, names)).toBe('The name red maple is given too readily');
   expect(asText(said.sentences, names)).toContain(
     'Written 9 times where it was wrong, for 4 different trees',
   );
+});
+
+test('a suspicion by names alone says what to ask; one that was asked about says how often it was told, and what is missing', () => {
+  const said = (part: Partial<CharacterFinding>) =>
+    asText(say(bands({ sure: false, ...part }), report).sentences, names);
+  expect(said({})).toContain(
+    'By the names alone nobody can tell: ask what they went by at stations like these.',
+  );
+  const told = { offered: 30, told: 0, expected: 4 };
+  expect(said({ told })).toContain(
+    'Asked what they went by, they told of it never on 30 checklists; of most characters it would have been about 4.',
+  );
+  expect(said({ told })).toContain('Can’t tell yet: 3 more stations that ask what they went by would.');
+  expect(said({ told: { offered: 90, told: 9, expected: 14 } })).toContain('not so much less');
+  const sure = said({ told: { offered: 90, told: 1, expected: 14 }, sure: true });
+  expect(sure).toContain('they told of it 1 time on 90 checklists');
+  expect(sure).not.toContain('Can’t tell');
 });

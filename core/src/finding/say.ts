@@ -1,4 +1,10 @@
-import { misreadOrOverlooked, type ConfusionReport, type ReadingFinding } from '../confusion/index.ts';
+import type { Telling } from '../attention/index.ts';
+import {
+  misreadOrOverlooked,
+  type CharacterFinding,
+  type ConfusionReport,
+  type ReadingFinding,
+} from '../confusion/index.ts';
 import { counted } from '../words/index.ts';
 import type { Finding } from './ranked.ts';
 import { saidUse, verdictOf, type UseSaid, type Verdict } from './verdict.ts';
@@ -79,7 +85,7 @@ function ofCharacter(
   found: Extract<Finding, { kind: 'character' }>['character'],
   report: Pick<ConfusionReport, 'readings' | 'students'>,
 ): Said {
-  const { characterId, worth, pairs, telling, behind } = found;
+  const { characterId, worth, pairs, telling, behind, told, sure } = found;
   const reading = report.readings.find((entry) => entry.characterId === characterId);
   const verdict = verdictOf(found, reading);
   const mixedUp = pairs.map(({ truth, answer, count }) => ({ of: { pair: { truth, answer } }, count }));
@@ -87,9 +93,11 @@ function ofCharacter(
     verdict,
     headline: [{ character: characterId }, `: ${verdict}`],
     sentences: [
-      ...(worth ? ofUse(saidUse(worth), counted(telling.length, 'station')) : []),
+      ...(told ? ofTold(told) : []),
+      ...(worth && (!told || sure) ? ofUse(saidUse(worth), counted(telling.length, 'station')) : []),
       ...(pairs.length > 0 ? mostOf(mixedUp, 'pair') : []),
       ...(reading ? ofReading(reading) : []),
+      ...(sure ? [] : ofDoubt(found)),
       ...(report.students < SMALL ? [' A small class: take it as a hint.'] : []),
     ],
     ...(pairs[0] ? { pair: pairs[0] } : {}),
@@ -111,6 +119,35 @@ function ofUse({ text, range }: UseSaid, stations: string): Piece[] {
     ? ['Used at ', { strong: text }, ` of its worth (${range}), at ${stations} where it could tell. `]
     : ['Share of its worth used: ', { strong: text }, `, from ${stations} where it could tell. `];
 }
+
+/** How often it was told of, against what is usual. */
+const ofTold = ({ offered, told, expected }: Telling): Piece[] => [
+  'Asked what they went by, they told of it ',
+  { strong: told === 0 ? 'never' : counted(told, 'time') },
+  ` on ${counted(offered, 'checklist')}; of most characters it would have been about ${Math.max(1, Math.round(expected))}. `,
+];
+
+/** Ticks that a typical character should bring before a finding is judged. */
+const ENOUGH_TOLD = 10;
+
+/** What would make it sure, where it is not. */
+function ofDoubt({ told, telling }: Pick<CharacterFinding, 'told' | 'telling'>): Piece[] {
+  if (!told)
+    return [
+      ' By the names alone nobody can tell: ask what they went by at ',
+      telling.length > 1 ? 'stations like these.' : 'a station like this.',
+    ];
+  if (told.expected >= ENOUGH_TOLD)
+    return [
+      ' Can’t tell yet: it is told of less than others, but not so much less that it must be passed over.',
+    ];
+  // A list of a class brings about so many ticks of a typical character.
+  const each = Math.max(1, told.expected / Math.max(1, Math.round(told.offered / CLASS)));
+  const more = Math.ceil((ENOUGH_TOLD - told.expected) / each);
+  return [` Can’t tell yet: ${counted(more, 'more station')} that ask what they went by would.`];
+}
+/** Students of a class that answer a checklist, roughly. */
+const CLASS = 15;
 
 /** Of a character that is used too little: whether it is misread even when looked at, or read well and only overlooked. */
 export function ofReading(reading: ReadingFinding): Piece[] {

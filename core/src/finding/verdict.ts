@@ -51,20 +51,21 @@ export const shareSaid = (share: number): string => (share > FULL ? 'as well as 
 const percent = (share: number): string => `${Math.round(share * 100)} %`;
 
 /**
- * The gravest word that the answers bear: “hardly looked at” is said only where the whole 90 % interval of its use lies below a half, and
+ * The gravest word that the answers bear. What is not said as sure is “perhaps overlooked” at most; of what is, “hardly looked at” is said only where the whole 90 % interval of its use lies below a half, and
  * “used too little” only where it lies below the full worth.
  *
  * @param reading how it is read by those who are asked to look, if any were
  * @example
- * verdictOf({ worth: { share: 0, interval: [0, 1.38] } }, undefined); // 'perhaps overlooked'
+ * verdictOf({ worth: { share: 0, interval: [0, 1.38] }, sure: false }, undefined); // 'perhaps overlooked'
  */
 export function verdictOf(
-  { worth }: Pick<CharacterFinding, 'worth'>,
+  { worth, sure }: Pick<CharacterFinding, 'worth' | 'sure'>,
   reading: ReadingFinding | undefined,
 ): Verdict {
   if (!worth) return 'used no better than the rest';
   const { share, interval } = worth;
   if (share < TOO_LITTLE && reading && misreadOrOverlooked(reading) === 'misread') return 'misread';
+  if (!sure) return share < TOO_LITTLE ? 'perhaps overlooked' : 'used no better than the rest';
   if (interval[1] < HARDLY) return 'hardly looked at';
   if (interval[1] < 1) return 'used too little';
   return share < TOO_LITTLE ? 'perhaps overlooked' : 'used no better than the rest';

@@ -6,4 +6,5 @@ export * from './roster.ts';
 export * from './scoreTable.ts';
 export * from './sdd.ts';
 export * from './table.ts';
+export * from './wentBy.ts';
 export * from './taxonTable.ts';

@@ -3,6 +3,7 @@ import { done, type Outcome } from '../outcome/index.ts';
 import { commonName, scientificName } from '../taxon/index.ts';
 import type { Character } from '../vocabulary/index.ts';
 import { readSaw } from './saw.ts';
+import { readWentBy } from './wentBy.ts';
 import { cell, readTable, type RowProblem } from './table.ts';
 
 export interface ResponseRow {
@@ -22,14 +23,20 @@ export interface ResponseTable {
 
 export interface ResponseContext {
   students: readonly { id: string; name: string; code: string }[];
-  /** With the characters that each asks to be read. */
-  stations: readonly { id: string; position: number; asks?: readonly Character[] }[];
+  /** With the characters that each asks to be read, and those it offers as gone by. */
+  stations: readonly {
+    id: string;
+    position: number;
+    asks?: readonly Character[];
+    offered?: readonly Character[];
+  }[];
   list: readonly NamedTaxon[];
 }
 
 /**
  * Reads paper answers: columns `student` (name or personal code), `station` (number) and `answer`, or `genus`, `epithet`,
- * `family`; and `saw`, what was seen where the station asks (see `readSaw`). Every answer is kept as it is written; answers that name no taxon of the list are pointed out.
+ * `family`; and `saw`, what was seen where the station asks (see `readSaw`);
+ * `went_by`, what it was named by (see `readWentBy`). Every answer is kept as it is written; answers that name no taxon of the list are pointed out.
  */
 export function readResponses(csv: string, context: ResponseContext): Outcome<ResponseTable> {
   const table = readTable(csv, [['student', 'name', 'code'], ['station'], ['answer', 'genus']]);
@@ -74,10 +81,16 @@ export function readResponses(csv: string, context: ResponseContext): Outcome<Re
       result.problems.push({ line: row.line, message: saw.problem });
       continue;
     }
+    const wentBy = readWentBy(cell(row, 'went_by', 'went by'), station.offered ?? []);
+    if (!wentBy.ok) {
+      result.problems.push({ line: row.line, message: wentBy.problem });
+      continue;
+    }
     seen.add(key);
     const answer: Answer = {
       ...answerOf(cell(row, 'answer'), cell(row, 'genus'), cell(row, 'epithet'), cell(row, 'family')),
       ...(Object.keys(saw.value).length ? { seen: saw.value } : {}),
+      ...(wentBy.value.length ? { wentBy: wentBy.value } : {}),
     };
     const resolution = resolveName(answerText(answer), context.list);
     if (resolution.how === 'none' || resolution.how === 'ambiguous')

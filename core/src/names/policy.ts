@@ -32,6 +32,8 @@ export interface Answer {
   family?: string;
   /** The states that were seen, by character, where the station asks “what do you see”. They bear no points. */
   seen?: Record<string, string>;
+  /** What it was named by, where the station asks: ids of characters, or that it was the whole look, or a guess. It bears no points. */
+  wentBy?: string[];
 }
 
 /** What of an answer is a name. */

@@ -56,5 +56,8 @@ export function effectiveResponses<R extends StoredResponse>(
 export const sameAnswer = (a: Answer, b: Answer): boolean =>
   JSON.stringify(sorted(a)) === JSON.stringify(sorted(b));
 
-const sorted = ({ seen = {}, ...names }: Answer) =>
-  [...Object.entries(names), ...Object.entries(seen)].filter(([, text]) => text?.trim()).sort();
+const sorted = ({ seen = {}, wentBy = [], ...names }: Answer) =>
+  [
+    ...[...Object.entries(names), ...Object.entries(seen)].filter(([, text]) => text?.trim()),
+    ...wentBy.map((id) => ['wentBy', id]),
+  ].sort();

@@ -11,6 +11,7 @@ import {
 import type { UnitSystem } from '../score/index.ts';
 import type { Vocabulary } from '../vocabulary/index.ts';
 import { seeingQuestion, type SeeingQuestion } from './seeing.ts';
+import { checklistOf } from './wentBy.ts';
 import type { FrozenStation, PlannedStation } from './station.ts';
 
 export interface FreezeContext extends ReadingOptions {
@@ -19,6 +20,8 @@ export interface FreezeContext extends ReadingOptions {
   vocabulary: Vocabulary;
   marking: MarkingPolicy;
   units: UnitSystem;
+  /** How often each character is offered by the checklists of the stations before. */
+  offered?: ReadonlyMap<string, number>;
 }
 
 const FRAME = { width: 360, height: 300 };
@@ -27,6 +30,9 @@ const FRAME = { width: 360, height: 300 };
 export function freezeStation(station: PlannedStation, seed: number, context: FreezeContext): FrozenStation {
   const truth = context.list.find(({ taxon }) => taxon.id === station.taxonId);
   if (!truth) throw new Error('The taxon of a station must be on the taught list');
+  const wentBy = station.wentBy
+    ? checklistOf(station.taxonId, context.list, context.vocabulary, station.view, { ...context, seed })
+    : [];
   const drawn = station.medium === 'drawing' ? individualOf(truth, station, seed, context) : undefined;
   return {
     revision: context.revision,
@@ -39,6 +45,7 @@ export function freezeStation(station: PlannedStation, seed: number, context: Fr
     traits: drawn?.traits ?? null,
     drawing: drawn ? drawingToSvg(drawn.plate, partsInWords(drawn.traits, station.view.organs)) : null,
     ...(station.asks?.length ? { asks: questionsOf(station, truth, drawn?.traits ?? null, context) } : {}),
+    ...(wentBy.length ? { wentBy } : {}),
   };
 }
 

@@ -4,3 +4,4 @@ export * from './freeze.ts';
 export * from './reader.ts';
 export * from './seeing.ts';
 export * from './station.ts';
+export * from './wentBy.ts';

@@ -10,6 +10,8 @@ export interface PlannedStation {
   view: View;
   /** Characters that students read off the specimen besides naming the tree. */
   asks?: string[];
+  /** Are students asked what they went by? */
+  wentBy?: boolean;
   /** Which individual is drawn, 1 to 2³¹ − 1; one is chosen by lot where none is given. */
   seed?: number;
 }
@@ -31,4 +33,6 @@ export interface FrozenStation {
   drawing: string | null;
   /** The “what do you see” questions with their right answers. */
   asks?: SeeingQuestion[];
+  /** Characters offered to those who are asked what they went by. */
+  wentBy?: string[];
 }

@@ -4,6 +4,7 @@ import {
   type ReportedAnswer,
   type Seen,
   type Setting,
+  type WentBy,
 } from '@hurrow/core/confusion';
 import { readLibrary, type Library } from '@hurrow/core/library';
 import { stationFairness } from '@hurrow/core/station';
@@ -15,6 +16,7 @@ export interface ClassInput {
   stations: (AskedStation & { libraryKey: string })[];
   answers: ReportedAnswer[];
   seen: Seen[];
+  wentBy: WentBy[];
   libraries: { key: string; library: Library }[];
   site: Place;
 }
@@ -45,8 +47,8 @@ export function classReport(input: ClassInput, at: (share: number, doing: string
     });
     return [{ stationId: station.id, right, judgement }];
   });
-  const { stations, answers, seen } = input;
-  const report = reportOf({ stations, answers, seen, settingOf, seed: SEED }, (share, doing) =>
+  const { stations, answers, seen, wentBy } = input;
+  const report = reportOf({ stations, answers, seen, wentBy, settingOf, seed: SEED }, (share, doing) =>
     at(0.3 + 0.7 * share, doing),
   );
   return { ...report, fairness };

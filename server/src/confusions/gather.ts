@@ -19,7 +19,14 @@ export interface Gathered {
 export async function gather(db: Db, course: Course, scores: Scores): Promise<Gathered> {
   const quizzes = (await quizzesOfCourse(db, course.id)).filter((row) => row.state !== 'planned');
   const { library: now } = await committedLibrary(db);
-  const input: ClassInput = { stations: [], answers: [], seen: [], libraries: [], site: siteOf(course) };
+  const input: ClassInput = {
+    stations: [],
+    answers: [],
+    seen: [],
+    wentBy: [],
+    libraries: [],
+    site: siteOf(course),
+  };
   for (const quiz of quizzes) {
     const marks = await marksOf(db, quiz);
     const counted = new Map<string, StationRow>();
@@ -44,6 +51,15 @@ export async function gather(db: Db, course: Course, scores: Scores): Promise<Ga
         const said = answer.written.seen?.[characterId];
         if (said) input.seen.push({ characterId, stationId, studentId, right, said });
       }
+      const { wentBy } = answer.written;
+      const offered = station.frozen!.wentBy;
+      if (wentBy?.length && offered)
+        input.wentBy.push({
+          studentId,
+          stationId,
+          offered,
+          told: wentBy.filter((id) => offered.includes(id)),
+        });
       const named = namedBy(answer, station);
       if (!named) continue;
       input.answers.push({ answerId: answerId(answer), studentId, stationId, named });

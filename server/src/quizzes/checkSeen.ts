@@ -1,13 +1,15 @@
 import type { Answer } from '@hurrow/core/names';
-import { statesToSee } from '@hurrow/core/station';
+import { GUESS, statesToSee, WHOLE_LOOK } from '@hurrow/core/station';
 import { badInput } from '../api/problem.ts';
 import type { Db } from '../db/index.ts';
 import { committedLibrary } from '../library/committed.ts';
 import type { StationRow } from './queries.ts';
 
 /** Throws where an answer says of a character what its station did not ask for, or names no state of it. */
-export async function checkSeen(db: Db, { position, frozen }: StationRow, { seen }: Answer): Promise<void> {
-  const said = Object.entries(seen ?? {}).filter(([, state]) => state);
+export async function checkSeen(db: Db, station: StationRow, answer: Answer): Promise<void> {
+  checkWentBy(station, answer);
+  const { position, frozen } = station;
+  const said = Object.entries(answer.seen ?? {}).filter(([, state]) => state);
   if (said.length === 0) return;
   const { vocabulary } = await committedLibrary(db, frozen?.revision);
   for (const [characterId, state] of said) {
@@ -19,3 +21,21 @@ export async function checkSeen(db: Db, { position, frozen }: StationRow, { seen
       throw badInput(`“${state}” is no state of ${character.term}. Choose one of those offered.`);
   }
 }
+
+/** Throws where what was gone by is told though nobody asked, or is nothing that was offered. */
+function checkWentBy({ position, frozen }: StationRow, { wentBy = [] }: Answer): void {
+  const offered = frozen?.wentBy ?? [];
+  const stray = wentBy.find((id) => id !== WHOLE_LOOK && id !== GUESS && !offered.includes(id));
+  if (wentBy.length > 0 && offered.length === 0)
+    throw badInput(
+      `Station ${position} does not ask what the tree was named by. Leave it out of the answer.`,
+    );
+  if (stray !== undefined)
+    throw badInput(
+      `“${stray}” is not among what station ${position} offers to go by. Choose one of those offered.`,
+    );
+}
+
+/** Does an answer tell more than names, so that it has to be held against its station? */
+export const tellsMore = ({ seen, wentBy }: Answer): boolean =>
+  Object.values(seen ?? {}).some(Boolean) || (wentBy ?? []).length > 0;

@@ -96,6 +96,7 @@ export async function importAnswers(
         id,
         position,
         asks: (frozen?.asks ?? []).flatMap(({ characterId }) => vocabulary.get(characterId) ?? []),
+        offered: (frozen?.wentBy ?? []).flatMap((id) => vocabulary.get(id) ?? []),
       })),
       list,
     });

@@ -84,6 +84,7 @@ async function fixAll(db: Db, quiz: QuizHead): Promise<void> {
         'tooLittleToDraw',
       );
   }
+  const offered = new Map<string, number>();
   for (const station of stations) {
     await breathe();
     const { taxonId, medium, view } = station;
@@ -92,16 +93,19 @@ async function fixAll(db: Db, quiz: QuizHead): Promise<void> {
       revision: library.revision,
       marking: course.marking,
       units: course.units,
+      offered,
     });
+    for (const id of drawn.wentBy ?? []) offered.set(id, (offered.get(id) ?? 0) + 1);
     const picture = medium === 'photo' ? await photoFor(db, library, taxonId, view) : undefined;
     const frozen = picture ? { ...drawn, traits: null, drawing: picture } : drawn;
     await queries.freeze(db, station.id, frozen, hash);
   }
 }
 
-const plannedOf = ({ taxonId, medium, view, asks }: queries.StationRow) => ({
+const plannedOf = ({ taxonId, medium, view, asks, wentBy }: queries.StationRow) => ({
   taxonId,
   medium,
   view,
   asks,
+  wentBy,
 });

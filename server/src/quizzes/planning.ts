@@ -22,7 +22,7 @@ export async function writeStations(db: Db, quizId: string, courseId: string, bo
   await refuseUnseen(db, courseId, body);
   await queries.clearStations(db, quizId);
   const day = dayOfYear(body.heldOn);
-  for (const [i, { taxonId, medium, view, asks = [], seed }] of body.stations.entries())
+  for (const [i, { taxonId, medium, view, asks = [], wentBy = false, seed }] of body.stations.entries())
     await queries.addStation(db, {
       id: randomUUID(),
       quizId,
@@ -32,6 +32,7 @@ export async function writeStations(db: Db, quizId: string, courseId: string, bo
       view: { ...view, day },
       seed: seed ?? randomInt(1, 2 ** 31 - 1),
       asks,
+      wentBy,
     });
 }
 

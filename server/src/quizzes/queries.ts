@@ -71,11 +71,14 @@ export interface StationRow {
   frozen: FrozenStation | null;
   /** Characters that its students are asked to read. */
   asks: string[];
+  /** Are its students asked what they went by? */
+  wentBy: boolean;
 }
 
 // What a station is fixed to holds once its quiz has been opened.
 const STATION = `station.id, quiz_id as "quizId", position, taxon_id as "taxonId", medium, view, seed, voided, left_out as "leftOut",
-  case when quiz.state = 'planned' then null else frozen end as frozen, asks`;
+  case when quiz.state = 'planned' then null else frozen end as frozen, asks,
+  went_by as "wentBy"`;
 
 export const stations = (db: Db, quizId: string) =>
   db.query<StationRow>(
@@ -109,8 +112,8 @@ export const placesOf = (db: Db, stationIds: readonly string[]) =>
 
 export const addStation = (db: Db, row: Omit<StationRow, 'voided' | 'leftOut' | 'frozen'>) =>
   db.query(
-    `insert into station (id, quiz_id, position, taxon_id, medium, view, seed, asks)
-     values ($1, $2, $3, $4, $5, $6::jsonb, $7, $8::jsonb)`,
+    `insert into station (id, quiz_id, position, taxon_id, medium, view, seed, asks, went_by)
+     values ($1, $2, $3, $4, $5, $6::jsonb, $7, $8::jsonb, $9)`,
     [
       row.id,
       row.quizId,
@@ -120,6 +123,7 @@ export const addStation = (db: Db, row: Omit<StationRow, 'voided' | 'leftOut' | 
       JSON.stringify(row.view),
       row.seed,
       JSON.stringify(row.asks),
+      row.wentBy,
     ],
   );
 

@@ -40,6 +40,8 @@ export const quizRoutes = [
         medium: station.medium,
         view: station.view,
         asks: station.asks,
+        wentBy: station.wentBy,
+        offered: station.frozen?.wentBy ?? [],
         seed: station.seed,
         voided: station.voided,
         revision: station.frozen?.revision ?? null,

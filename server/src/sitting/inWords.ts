@@ -1,10 +1,11 @@
 import type { QuizHead } from '@hurrow/contract/quizzes';
+import type { WentByOffered } from '@hurrow/contract/sitting';
 import type { NamingPolicy } from '@hurrow/core/names';
 import { statesToSee } from '@hurrow/core/station';
 import { characterName, type Audience } from '@hurrow/core/score';
 import { commonName } from '@hurrow/core/taxon';
-import { MEDIUM_TITLES, viewInWords } from '@hurrow/core/view';
-import { stateOf } from '@hurrow/core/vocabulary';
+import { MEDIUM_TITLES, SHOWN_TITLES, viewInWords } from '@hurrow/core/view';
+import { SHOWN_BY, stateOf } from '@hurrow/core/vocabulary';
 import { type Db } from '../db/index.ts';
 import { frozenStations } from '../quizzes/fixed.ts';
 import type * as quizQueries from '../quizzes/queries.ts';
@@ -30,6 +31,23 @@ async function questionsInWords(db: Db, { frozen }: quizQueries.StationRow, audi
   });
 }
 
+/** What can be told as gone by at a station, organ by organ as a tree is looked at. */
+async function checklistInWords(db: Db, { frozen }: quizQueries.StationRow, audience: Audience) {
+  if (!frozen?.wentBy?.length) return [];
+  const { vocabulary } = await committedLibrary(db, frozen.revision);
+  const offered: WentByOffered[] = [];
+  for (const id of frozen.wentBy) {
+    const character = vocabulary.get(id);
+    if (!character) continue;
+    const organ = SHOWN_TITLES[SHOWN_BY[character.organ]];
+    const held = offered.find((entry) => entry.organ === organ);
+    const one = { id, word: characterName(character, audience) };
+    if (held) held.characters.push(one);
+    else offered.push({ organ, characters: [one] });
+  }
+  return offered;
+}
+
 /** Stations at which students look at the phone; at all others they look at what lies there. */
 export const isPicture = ({ medium }: Pick<quizQueries.StationRow, 'medium'>): boolean =>
   medium === 'drawing' || medium === 'photo';
@@ -51,6 +69,7 @@ async function quizInWords(db: Db, quiz: QuizHead, audience: Audience, policy: N
         shows: viewInWords(station.view),
         drawn: isPicture(station) && Boolean(station.frozen?.drawing),
         asks: await questionsInWords(db, station, audience),
+        wentBy: await checklistInWords(db, station, audience),
       })),
     ),
   };

@@ -1,7 +1,7 @@
 import { isPlainText } from '../api/plainText.ts';
 import { badInput, notFound, Problem } from '../api/problem.ts';
 import { remember, type Db } from '../db/index.ts';
-import { checkSeen } from '../quizzes/checkSeen.ts';
+import { checkSeen, tellsMore } from '../quizzes/checkSeen.ts';
 import { frozenStations } from '../quizzes/fixed.ts';
 import * as quizQueries from '../quizzes/queries.ts';
 import { responseSchema, type ResponseBody } from '@hurrow/contract/quizzes';
@@ -58,7 +58,7 @@ export async function judged(db: Db, sent: readonly unknown[], courseId: string)
                 undefined,
                 'late',
               );
-            if (Object.values(body.answer.seen ?? {}).some(Boolean)) {
+            if (tellsMore(body.answer)) {
               const stations = await frozenStations(db, place.quizId);
               await checkSeen(
                 db,

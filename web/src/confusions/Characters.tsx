@@ -48,13 +48,14 @@ export function Characters({ courseId, data, report, names }: CharactersProps) {
       <p className="quiet">
         The share of its worth that the class uses of each character: 100 % is the use of its typical one, the
         line in the middle. Bars are 90 % intervals; where one reaches from hardly any use to full use, the
-        answers can’t tell yet.
+        answers can’t tell yet. “Went by it” sets how often they said so beside how often it would be usual.
       </p>
       <table className={`${ui['plain-table']} ${styles['characters']}`}>
         <thead>
           <tr>
             <th>Character</th>
             <th colSpan={2}>Share of its worth used</th>
+            <th className={styles['num']}>Went by it</th>
             <th className={styles['num']}>Stations that could tell</th>
             <th className={styles['num']}>Wrong answers it tells</th>
           </tr>
@@ -62,7 +63,7 @@ export function Characters({ courseId, data, report, names }: CharactersProps) {
         {[...organs].map(([organ, characters]) => (
           <tbody key={organ}>
             <tr>
-              <th colSpan={5} scope="rowgroup" className={styles['organ']}>
+              <th colSpan={6} scope="rowgroup" className={styles['organ']}>
                 {capital(
                   organ === 'needle'
                     ? 'needles'
@@ -114,12 +115,13 @@ function CharacterRow({
           </LinkButton>
         </td>
         <UseOf found={found} report={report} />
+        <td className={styles['num']}>{toldSaid(found)}</td>
         <td className={styles['num']}>{found.telling.length}</td>
         <td className={styles['num']}>{found.behind.length}</td>
       </tr>
       {open && (
         <tr>
-          <td colSpan={5}>
+          <td colSpan={6}>
             <Opened found={found} courseId={courseId} data={data} names={names} />
           </td>
         </tr>
@@ -127,6 +129,10 @@ function CharacterRow({
     </>
   );
 }
+
+/** How often they said they went by it, of how often that would be usual. */
+const toldSaid = ({ told }: CharacterFinding): string =>
+  told ? `${told.told} for ${Math.max(1, Math.round(told.expected))}` : '–';
 
 /** How much of its worth is used, as a bar and in words, and why where it is little. */
 function UseOf({ found, report }: { found: CharacterFinding; report: ClassReport }) {
@@ -162,7 +168,7 @@ function UseOf({ found, report }: { found: CharacterFinding; report: ClassReport
 
 /** Why a character is used too little, where the answers bear that it is: misread or overlooked, if it was asked what they see. */
 function whyLittleUsed(found: CharacterFinding, { readings }: ClassReport): string | undefined {
-  if (found.worth!.interval[1] >= 1) return undefined;
+  if (!found.sure) return undefined;
   const reading = readings.find((entry) => entry.characterId === found.characterId);
   return (reading && misreadOrOverlooked(reading)) ?? verdictOf(found, reading);
 }

@@ -2,7 +2,7 @@ import type { ClassReport, ConfusionData } from '@hurrow/contract/confusions';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { asText, rankedFindings, say, type Finding } from '@hurrow/core/finding';
+import { asText, isSure, rankedFindings, say, stationsToAsk, type Finding } from '@hurrow/core/finding';
 import type { Standing } from '@hurrow/core/vocabulary';
 import { AnswersBehind } from './AnswersBehind.tsx';
 import { IntervalBar } from './IntervalBar.tsx';
@@ -52,7 +52,11 @@ export function TeachNext({ courseId, data, report, names }: TeachNextProps) {
       <p className="quiet">
         Ranked by the errors each would have prevented, had the class used it as well as it uses its typical
         character, and by how well it can be taught: what manuals key by before colors and sizes. Bars are 90
-        % intervals. One error may be prevented in two ways, so the figures do not add up.
+        % intervals. One error may be prevented in two ways, so the figures do not add up.{' '}
+        {report.reports > 0
+          ? `Beside the names they rest on ${counted(report.reports, 'answer')} to “What did you go by?”.`
+          : 'No quiz has asked “What did you go by?” yet: by the names alone no character is sure, and those below the line are suspicions.'}{' '}
+        Of what stands above the line a tenth at most is expected to be wrong.
       </p>
       {firm.length === 0 && (
         <p>
@@ -106,6 +110,7 @@ function FindingRow({
   const { headline, sentences, pair, behind } = say(found, report);
   const base = `/c/${courseId}/confusions`;
   const range = `${signed(interval[0])} to ${signed(interval[1])}`;
+  const suspects = stationsToAsk(found);
   return (
     <li>
       <div>
@@ -125,6 +130,14 @@ function FindingRow({
           {found.kind === 'species' && (
             <Link className={styles['door']} to={`/c/${courseId}/species/${found.species.taxonId}`}>
               Open its profile
+            </Link>
+          )}
+          {suspects.length > 0 && (
+            <Link
+              className={styles['door']}
+              to={`/c/${courseId}/quizzes/new?taxa=${suspects.join(',')}&ask=all`}
+            >
+              Plan {counted(suspects.length, 'station')} that ask what they went by
             </Link>
           )}
           {behind.length > 0 && (
@@ -147,7 +160,9 @@ function FindingRow({
           label={`${Math.round(prevented)} of ${report.errors} errors, 90 % interval ${range}`}
         />
         <strong>
-          {signed(prevented)} of {report.errors}
+          {isSure(found)
+            ? `${signed(prevented)} of ${report.errors}`
+            : `up to ${Math.max(0, Math.round(interval[1]))} of ${report.errors}`}
         </strong>{' '}
         <span className="quiet">({range})</span>
         {found.standing && <span className="quiet">{TAUGHT_AS[found.standing]}</span>}

@@ -1,6 +1,7 @@
 import type { WholeCourse } from '@hurrow/contract/courses';
 import type { Marks, Quiz } from '@hurrow/contract/quizzes';
-import type { KeyboardEvent } from 'react';
+import { useState, type KeyboardEvent } from 'react';
+import { inTerms, readWentBy } from '@hurrow/core/formats';
 import type { Answer, AnswerPart } from '@hurrow/core/names';
 import { statesToSee } from '@hurrow/core/station';
 import { stateOf, type Character } from '@hurrow/core/vocabulary';
@@ -31,6 +32,7 @@ export function PaperEntry({
   );
   const parts = PARTS[marks?.policy ?? course.marking.policy];
   const asking = quiz.stations.some(({ asks }) => asks.length > 0);
+  const telling = quiz.stations.some(({ offered }) => offered.length > 0);
   const held = (stationId: string): Answer =>
     marks?.answers.find((answer) => answer.studentId === studentId && answer.stationId === stationId)
       ?.written ?? {};
@@ -61,6 +63,7 @@ export function PaperEntry({
                   station={station}
                   parts={parts}
                   asking={asking}
+                  telling={telling}
                   answer={{ ...held(station.id), ...typed[station.id] }}
                   list={marks?.list}
                   onType={(answer) => type(station.id, answer)}
@@ -84,13 +87,15 @@ interface PaperLineProps {
   parts: readonly AnswerPart[];
   /** Does some station of the quiz ask what is seen? */
   asking: boolean;
+  /** Does some station ask what students went by? */
+  telling: boolean;
   answer: Answer;
   list: Marks['list'] | undefined;
   onType(answer: Answer): void;
 }
 
 /** One station of a paper; Enter goes to the next field. */
-function PaperLine({ station, parts, asking, answer, list, onType }: PaperLineProps) {
+function PaperLine({ station, parts, asking, telling, answer, list, onType }: PaperLineProps) {
   const vocabulary = useVocabulary();
   const goOn = (event: KeyboardEvent<HTMLInputElement>) => {
     if (event.key !== 'Enter') return;
@@ -128,8 +133,63 @@ function PaperLine({ station, parts, asking, answer, list, onType }: PaperLinePr
           ))}
         </td>
       )}
+      {telling && (
+        <td>
+          {station.offered.length > 0 && (
+            <ToldOnPaper
+              position={station.position}
+              offered={station.offered.flatMap((id) => vocabulary.get(id) ?? [])}
+              told={answer.wentBy ?? []}
+              onTell={(wentBy) => onType({ ...answer, wentBy })}
+              onKeyDown={goOn}
+            />
+          )}
+        </td>
+      )}
       <td className={`quiet ${styles['reads']}`}>{readsAs(answer, list)}</td>
     </tr>
+  );
+}
+
+/** The line of a paper that says what the tree was named by, read as it is typed. */
+function ToldOnPaper({
+  position,
+  offered,
+  told,
+  onTell,
+  onKeyDown,
+}: {
+  position: number;
+  offered: Character[];
+  told: string[];
+  onTell(wentBy: string[]): void;
+  onKeyDown(event: KeyboardEvent<HTMLInputElement>): void;
+}) {
+  const [text, setText] = useState(() => told.map((id) => inTerms(id, offered)).join('; '));
+  const read = readWentBy(text, offered);
+  return (
+    <>
+      <input
+        className={ui['typed']}
+        aria-label={`Station ${position}, went by`}
+        aria-invalid={!read.ok}
+        placeholder="went by"
+        list={`offered-${position}`}
+        value={text}
+        onChange={(event) => {
+          setText(event.target.value);
+          const now = readWentBy(event.target.value, offered);
+          if (now.ok) onTell(now.value);
+        }}
+        onKeyDown={onKeyDown}
+      />
+      <datalist id={`offered-${position}`}>
+        {offered.map((character) => (
+          <option key={character.id} value={inTerms(character.id, offered)} />
+        ))}
+      </datalist>
+      {!read.ok && <small className="gold">{read.problem}</small>}
+    </>
   );
 }
 

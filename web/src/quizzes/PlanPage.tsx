@@ -183,6 +183,22 @@ function Shown({
         fixed={fixed}
         onChange={(asks) => plan.change(at, { asks })}
       />
+      <label className={styles['went-by']}>
+        <input
+          type="checkbox"
+          checked={planned.wentBy ?? false}
+          disabled={fixed}
+          onChange={(event) => plan.change(at, { wentBy: event.target.checked })}
+        />
+        <span>
+          After the name, ask “What did you go by?” (not marked)
+          <span className="quiet">
+            {' '}
+            — a checklist of what can be seen here; every third station is enough to find what the class
+            overlooks
+          </span>
+        </span>
+      </label>
       {planned.medium === 'drawing' ? (
         <StationSpecimen
           library={library}

@@ -76,6 +76,12 @@ export function StationLine({
             <strong>asks for {listInWords(station.asks.map((id) => vocabulary.get(id)?.term ?? id))}</strong>
           </>
         ) : null}
+        {station.wentBy ? (
+          <>
+            {'; '}
+            <strong>asks what they went by</strong>
+          </>
+        ) : null}
       </span>
       {!fixed && (
         <span className={styles['station-tools']}>

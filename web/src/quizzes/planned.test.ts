@@ -1,4 +1,4 @@
-import { freeTitle, planToBegin, stationOf, viewFor } from './planned.ts';
+import { askingWentBy, freeTitle, planToBegin, stationOf, viewFor } from './planned.ts';
 
 test('a new station looks like the one before it, and shows an individual of its own', () => {
   const first = stationOf('abies-grandis', 288);
@@ -41,5 +41,26 @@ test('a saved plan begins as it is saved, and carries nothing else of its statio
     'acer-glabrum',
   );
   expect(plan).toMatchObject({ title: 'Twigs', heldOn: '2026-10-20' });
-  expect(Object.keys(plan.stations[0]!).sort()).toEqual(['asks', 'medium', 'seed', 'taxonId', 'view']);
+  expect(Object.keys(plan.stations[0]!).sort()).toEqual([
+    'asks',
+    'medium',
+    'seed',
+    'taxonId',
+    'view',
+    'wentBy',
+  ]);
+});
+
+test('every third station asks what students went by, unless all are to or none', () => {
+  const asked = (stations: readonly { wentBy?: boolean }[]) => stations.map(({ wentBy }) => wentBy);
+  const four = ['a', 'b', 'c', 'd'].join();
+  const { stations } = planToBegin(undefined, [], '2026-10-15', four);
+  expect(asked(stations)).toEqual([false, true, false, false]);
+  expect(asked(askingWentBy(stations, false))).toEqual([false, false, false, false]);
+  expect(asked(planToBegin(undefined, [], '2026-10-15', four, true).stations)).toEqual([
+    true,
+    true,
+    true,
+    true,
+  ]);
 });

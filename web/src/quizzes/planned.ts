@@ -9,6 +9,8 @@ export interface Planned {
   view: View;
   /** Characters that students read besides naming the tree. */
   asks?: string[];
+  /** Are students asked what they went by? */
+  wentBy?: boolean;
   /** Which individual is drawn: the one that students will see. */
   seed: number;
 }
@@ -30,11 +32,21 @@ export const viewFor = (medium: Medium, day: number): View => ({
   qualifiers: { plantAge: 'mature' },
 });
 
+/** At every so many stations students are asked what they went by: that many reports tell nearly as much as all would. */
+const ASKED_EVERY = 3;
+/** Is it asked at a station by its place, 0 and on, unless the instructor says otherwise? */
+const isAsked = (place: number): boolean => place % ASKED_EVERY === 1;
+
+/** Asks at every third station what students went by, or at none. */
+export const askingWentBy = (stations: readonly Planned[], asked: boolean): Planned[] =>
+  stations.map((station, place) => ({ ...station, wentBy: asked && isAsked(place) }));
+
 /** A station of a species, shown as the one before it, or as a cutting. */
-export const stationOf = (taxonId: string, day: number, before?: Planned): Planned => ({
+export const stationOf = (taxonId: string, day: number, before?: Planned, place = 0): Planned => ({
   taxonId,
   medium: before?.medium ?? 'cutting',
   view: before?.view ?? viewFor('cutting', day),
+  wentBy: isAsked(place),
   seed: anotherSeed(),
 });
 
@@ -45,22 +57,24 @@ export function freeTitle(quizzes: readonly { title: string }[]): string {
   return `Quiz ${n}`;
 }
 
-/** What a plan begins with: the quiz as it is saved, or a new one today with a station for each tree that was gathered (ids with commas). */
+/** What a plan begins with: the quiz as it is saved, or a new one today with a station for each tree that was gathered (ids with commas); all of them ask what students went by where that is wanted. */
 export const planToBegin = (
   quiz: Pick<Quiz, 'title' | 'heldOn' | 'stations'> | undefined,
   others: readonly { title: string }[],
   today: string,
   gathered: string,
+  askAll = false,
 ): Plan =>
   quiz
     ? {
         title: quiz.title,
         heldOn: quiz.heldOn,
-        stations: quiz.stations.map(({ taxonId, medium, view, asks, seed }) => ({
+        stations: quiz.stations.map(({ taxonId, medium, view, asks, wentBy, seed }) => ({
           taxonId,
           medium,
           view,
           asks,
+          wentBy,
           seed,
         })),
       }
@@ -70,5 +84,6 @@ export const planToBegin = (
         stations: gathered
           .split(',')
           .filter(Boolean)
-          .map((taxonId) => stationOf(taxonId, dayOfYear(today))),
+          .map((taxonId, i) => stationOf(taxonId, dayOfYear(today), undefined, i))
+          .map((station) => (askAll ? { ...station, wentBy: true } : station)),
       };

@@ -20,7 +20,7 @@ export function usePlan(course: WholeCourse, quiz: Quiz | undefined) {
   const kept = useKept<Plan>(
     `plan/${quiz?.id ?? `new-${course.id}${gathered && `-${gathered}`}`}`,
     `Plan of ${quiz?.title ?? 'a new quiz'}, ${course.name}`,
-    planToBegin(quiz, course.quizzes, today, gathered),
+    planToBegin(quiz, course.quizzes, today, gathered, search.get('ask') === 'all'),
   );
   const { stations, heldOn } = kept.value;
   const day = dayOfYear(heldOn);
@@ -40,7 +40,7 @@ export function usePlan(course: WholeCourse, quiz: Quiz | undefined) {
     change: (i: number, part: Partial<Planned>) =>
       setStations(stations.map((station, k) => (k === i ? { ...station, ...part } : station))),
     add: (taxonId: string) => {
-      setStations([...stations, stationOf(taxonId, day, stations.at(-1))]);
+      setStations([...stations, stationOf(taxonId, day, stations.at(-1), stations.length)]);
       setOpen(stations.length);
     },
     move: (i: number, by: number) => {

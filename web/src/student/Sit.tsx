@@ -1,10 +1,11 @@
-import type { OpenQuiz, SeeingAsked, Sitting } from '@hurrow/contract/sitting';
+import type { OpenQuiz, SeeingAsked, Sitting, WentByOffered } from '@hurrow/contract/sitting';
 import { useState, type FormEvent } from 'react';
 import { Link, Navigate, useNavigate, useParams } from 'react-router';
 import type { Answer } from '@hurrow/core/names';
 import { LONGEST } from './cleaned.ts';
 import type { Outbox } from './outbox.ts';
 import { FIELDS } from './sitting.ts';
+import { GUESS, isFull, ticked, WHOLE_LOOK } from './wentBy.ts';
 import styles from './student.module.css';
 import ui from '../app/parts.module.css';
 
@@ -29,8 +30,8 @@ export function Sit({ sitting, outbox }: { sitting: Sitting; outbox: Outbox }) {
   return <Station key={station.id} quiz={quiz} at={at} outbox={outbox} />;
 }
 
-const isEmpty = ({ seen = {}, ...names }: Answer) =>
-  [...Object.values(names), ...Object.values(seen)].every((text) => !text?.trim());
+const isEmpty = ({ seen = {}, wentBy = [], ...names }: Answer) =>
+  wentBy.length === 0 && [...Object.values(names), ...Object.values(seen)].every((text) => !text?.trim());
 
 function Station({ quiz, at, outbox }: { quiz: OpenQuiz; at: number; outbox: Outbox }) {
   const station = quiz.stations[at - 1]!;
@@ -113,6 +114,13 @@ function Station({ quiz, at, outbox }: { quiz: OpenQuiz; at: number; outbox: Out
               ))}
             </datalist>
           )}
+          {station.wentBy.length > 0 && (
+            <WentBy
+              offered={station.wentBy}
+              told={answer.wentBy ?? []}
+              onTell={(wentBy) => setAnswer({ ...answer, wentBy })}
+            />
+          )}
           <div className={styles['phone-go']}>
             <button
               type="button"
@@ -188,9 +196,48 @@ function Seeing({
   );
 }
 
+/** “What did you go by”, after the name: up to three things of what could be seen, ticked by a tap and taken back by another. */
+function WentBy({
+  offered,
+  told,
+  onTell,
+}: {
+  offered: WentByOffered[];
+  told: string[];
+  onTell(told: string[]): void;
+}) {
+  const chip = (id: string, word: string) => (
+    <button
+      type="button"
+      key={id}
+      aria-pressed={told.includes(id)}
+      disabled={isFull(told, id)}
+      onClick={() => onTell(ticked(told, id))}
+    >
+      {word}
+    </button>
+  );
+  return (
+    <>
+      <h2>What did you go by?</h2>
+      <p className="quiet">Not marked. Up to three: what led you to the name, right or wrong.</p>
+      {offered.map(({ organ, characters }) => (
+        <fieldset className={styles['went-by']} key={organ}>
+          <legend>{capital(organ)}</legend>
+          {characters.map(({ id, word }) => chip(id, word))}
+        </fieldset>
+      ))}
+      <div className={styles['went-by']}>
+        {chip(WHOLE_LOOK, capital(WHOLE_LOOK))}
+        {chip(GUESS, capital(GUESS))}
+      </div>
+    </>
+  );
+}
+
 function Done({ quiz, outbox }: { quiz: OpenQuiz; outbox: Outbox }) {
   const blank = quiz.stations.filter((station) => {
-    const { seen: _seen, ...names } = outbox.written(station.id) ?? station.answer ?? {};
+    const { seen: _seen, wentBy: _wentBy, ...names } = outbox.written(station.id) ?? station.answer ?? {};
     return isEmpty(names);
   });
   return (

@@ -1,0 +1,151 @@
+import { reportOf, type CharacterFinding, type ConfusionReport } from '@hurrow/core/confusion';
+import {
+  attentiveClass,
+  standsFor,
+  type AttentiveClass,
+  type AttentiveOptions,
+  type ListName,
+} from './attentive.ts';
+import type { Row } from './row.ts';
+
+const LISTS: readonly ListName[] = ['42 trees', 'conifers', 'second flora', 'synthetic'];
+const WANTED: Record<ListName, { auc: string; first: string; names: string }> = {
+  '42 trees': { auc: '≥ .93', first: '≥ 60 %', names: '' },
+  conifers: { auc: '≥ .95', first: '≥ 60 %', names: '≥ .90' },
+  'second flora': { auc: '≥ .93', first: '≥ 60 %', names: '' },
+  synthetic: { auc: '≥ .97', first: '≥ 85 %', names: '≥ .90' },
+};
+
+/** What came out of one class of G3. */
+interface Outcome {
+  auc: number;
+  firstThree: number;
+  said: { true: number; false: number };
+  /** Errors that what is said as sure of characters would have saved: as stated, and as it comes true. */
+  saved: { stated: number; came: number }[];
+  covered: { inside: number; all: number };
+}
+
+/** What a class overlooks, found in classes of G3 (`bench/generator.md`), with reports and without. */
+export function attention(seeds = 20, lists = LISTS): Row[] {
+  return lists.flatMap((list) => {
+    const over = (options: AttentiveOptions) =>
+      Array.from({ length: seeds }, (_, i) => outcomeOf(list, 3001 + i, options));
+    const [told, silent, nothing, uneven] = [
+      over({ uneven: 0.5 }),
+      over({}),
+      over({ uneven: 0.5, nothing: true }),
+      over({ uneven: 1 }),
+    ];
+    return [
+      ...tableOf(list, told),
+      {
+        what: `${list}, without reports: AUC; classes with a false sure sentence`,
+        value: `${mean(silent.map(({ auc }) => auc)).toFixed(3)}; ${percent(anyFalse(silent))}`,
+        wanted: `${WANTED[list].names || '-'}; ≤ 5 %`,
+      },
+      {
+        what: `${list}, nothing overlooked: classes with a sure sentence`,
+        value: percent(mean(nothing.map(({ said }) => (said.true + said.false > 0 ? 1 : 0)))),
+        wanted: '≤ 10 %',
+      },
+      {
+        what: `${list}, told twice as unevenly: AUC; false of all sure`,
+        value: `${mean(uneven.map(({ auc }) => auc)).toFixed(3)}; ${falseOf(uneven)}`,
+        wanted: '-; ≤ 20 %',
+      },
+    ];
+  });
+}
+
+function tableOf(list: ListName, told: readonly Outcome[]): Row[] {
+  const saved = told.flatMap((outcome) => outcome.saved);
+  const slope =
+    saved.reduce((sum, { stated, came }) => sum + stated * came, 0) /
+    saved.reduce((sum, { stated }) => sum + stated ** 2, 0);
+  const inside = told.reduce((sum, { covered }) => sum + covered.inside, 0);
+  const all = told.reduce((sum, { covered }) => sum + covered.all, 0);
+  return [
+    {
+      what: `${list}, reports at every third station: AUC; first three true`,
+      value: `${mean(told.map(({ auc }) => auc)).toFixed(3)}; ${percent(mean(told.map(({ firstThree }) => firstThree)))}`,
+      wanted: `${WANTED[list].auc}; ${WANTED[list].first}`,
+    },
+    {
+      what: `${list}: sure and true a class; false of all sure`,
+      value: `${mean(told.map(({ said }) => said.true)).toFixed(2)}; ${falseOf(told)}`,
+      wanted: '-; ≤ 10 %',
+    },
+    {
+      what: `${list}: saved on stated; 90 % intervals of use that hold the truth`,
+      value: `${saved.length ? slope.toFixed(2) : '-'}; ${percent(inside / all)}`,
+      wanted: '0.8–1.2; 85–95 %',
+    },
+  ];
+}
+
+function outcomeOf(list: ListName, seed: number, options: AttentiveOptions): Outcome {
+  const held = attentiveClass(list, seed, options);
+  const report = reportOf({ ...held, seed: 1 });
+  const able = report.characters.filter(
+    ({ characterId, telling }) => telling.length >= 2 && held.shown.includes(characterId),
+  );
+  const isTrue = ({ characterId }: CharacterFinding) => standsFor(characterId, held.neglected);
+  const byUse = [...able].sort((x, y) => (x.worth?.share ?? 1) - (y.worth?.share ?? 1));
+  const sure = able.filter((found) => found.sure);
+  return {
+    auc: aucOf(byUse.map(isTrue)),
+    firstThree: byUse.slice(0, 3).filter(isTrue).length / 3,
+    said: saidOf(report, held, sure),
+    saved: sure.map(({ characterId, prevented }) => ({
+      stated: prevented!.prevented,
+      came: attentiveClass(list, seed, { ...options, mended: [characterId] }).right - held.right,
+    })),
+    covered: coverage(able, held),
+  };
+}
+
+/** Chance that a neglected one stands before another, from which are neglected in the order of the list. */
+function aucOf(neglected: readonly boolean[]): number {
+  let [before, pairs, seen] = [0, 0, 0];
+  for (const is of neglected) {
+    if (is) seen += 1;
+    else before += seen;
+  }
+  pairs = seen * (neglected.length - seen);
+  return pairs ? before / pairs : NaN;
+}
+
+function saidOf(report: ConfusionReport, held: AttentiveClass, sure: readonly CharacterFinding[]) {
+  const verdicts = [
+    ...sure.map(({ characterId }) => standsFor(characterId, held.neglected)),
+    ...report.species.filter((found) => found.sure).map(({ taxonId }) => held.forgotten.includes(taxonId)),
+    ...report.overGiven.filter((found) => found.sure).map(({ taxonId }) => held.favourites.includes(taxonId)),
+  ];
+  return { true: verdicts.filter(Boolean).length, false: verdicts.filter((is) => !is).length };
+}
+
+/** How many intervals of use hold what is true: π over that of the median character. */
+function coverage(able: readonly CharacterFinding[], held: AttentiveClass) {
+  const told = able.filter((found) => found.told && found.worth);
+  const share = (id: string) => 1 / (1 + Math.exp(-held.psi.get(id)!));
+  const sorted = told.map(({ characterId }) => share(characterId)).sort((x, y) => x - y);
+  const typical = sorted[Math.floor(sorted.length / 2)]!;
+  const inside = told.filter(({ characterId, worth }) => {
+    const use = share(characterId) / typical;
+    return use >= worth!.interval[0] && use <= worth!.interval[1];
+  }).length;
+  return { inside, all: told.length };
+}
+
+const mean = (values: readonly number[]): number => {
+  const known = values.filter((x) => !Number.isNaN(x));
+  return known.reduce((sum, x) => sum + x, 0) / known.length;
+};
+const anyFalse = (outcomes: readonly Outcome[]) => mean(outcomes.map(({ said }) => (said.false > 0 ? 1 : 0)));
+const percent = (share: number): string => `${Math.round(100 * share)} %`;
+function falseOf(outcomes: readonly Outcome[]): string {
+  const wrong = outcomes.reduce((sum, { said }) => sum + said.false, 0);
+  const all = outcomes.reduce((sum, { said }) => sum + said.false + said.true, 0);
+  return all ? percent(wrong / all) : 'none said';
+}

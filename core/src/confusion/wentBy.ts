@@ -1,0 +1,99 @@
+import {
+  attendedOf,
+  ordinaryAttention,
+  tellingsOf,
+  worthOfLooking,
+  type Attended,
+  type Known,
+  type Scene,
+  type Telling,
+} from '../attention/index.ts';
+import type { Consequence } from './consequences.ts';
+import type { PreparedClass } from './situations.ts';
+
+/** What one student said to have gone by at one station, of what a checklist offered. */
+export interface WentBy {
+  studentId: string;
+  stationId: string;
+  /** Ids of characters. */
+  offered: readonly string[];
+  told: readonly string[];
+}
+
+/** What reports say of one character. */
+export interface ToldFinding extends Attended {
+  telling: Telling;
+  /** Errors that would not have been made, had it been looked at as an ordinary one. */
+  prevented: Consequence;
+}
+
+/** Names count beside reports where there are at least so many trees in views for each character that could tell. */
+const SITUATIONS_FOR_EACH = 1.5;
+/** What the model would save comes true in about so large a part (\`npm run bench\`, saved on stated). */
+const COMES_TRUE = 1;
+
+/**
+ * What a class looks at, by what its students say they went by and, where there is enough of them, by the names they give (docs/method.md,
+ * What they went by). Of near-duplicates a tick counts for the one that stands for them.
+ *
+ * @param names use of each character by the names alone over that of the typical one, with its deviation; undefined where not identified
+ * @param telling how many situations each character could tell the truth in
+ * @returns one entry a character of `prepared.data`; undefined where nobody was asked about it
+ */
+export function toldFindings(
+  prepared: PreparedClass,
+  wentBy: readonly WentBy[],
+  names: readonly ({ use: number; sd: number } | undefined)[],
+  telling: readonly number[],
+): (ToldFinding | undefined)[] {
+  const { data, speakerOf } = prepared;
+  const place = new Map(data.characters.map((id, c) => [id, c]));
+  const placesOf = (ids: readonly string[]) => [
+    ...new Set(ids.flatMap((id) => place.get(speakerOf.get(id) ?? id) ?? [])),
+  ];
+  const tellings = tellingsOf(
+    data.characters.length,
+    wentBy.map(({ offered, told }) => ({ offered: placesOf(offered), told: placesOf(told) })),
+  );
+  if (tellings.every(({ offered }) => offered === 0)) return data.characters.map(() => undefined);
+  const scenes = scenesOf(prepared);
+  const able = telling.filter((situations) => situations >= 2).length;
+  const namesCount = scenes.length >= SITUATIONS_FOR_EACH * able;
+  const attended = attendedOf(
+    tellings.map((told, c): Known => ({ told, ...(namesCount && names[c] ? { names: names[c] } : {}) })),
+    ordinaryAttention(scenes),
+  );
+  const worth = worthOfLooking(
+    scenes,
+    attended.map(({ use }) => use),
+  );
+  const typical = 1 / (1 + Math.exp(-ordinaryAttention(scenes)));
+  return attended.map((found, c): ToldFinding | undefined => {
+    if (tellings[c]!.offered === 0) return undefined;
+    const saved = (use: number) => COMES_TRUE * worth[c]! * typical * (1 - use);
+    const [low, high] = found.interval;
+    const bounds = [saved(high), saved(low)].sort((x, y) => x - y) as [number, number];
+    return {
+      ...found,
+      telling: tellings[c]!,
+      prevented: { prevented: saved(found.use), interval: bounds, chance: found.below },
+    };
+  });
+}
+
+/** The situations of a class as the reader's model sees them. */
+function scenesOf({ data, looks }: PreparedClass): Scene[] {
+  const answered = data.situations.map(() => ({ answers: 0, right: 0 }));
+  for (const { situation, answer } of data.choices) {
+    const { options, truth } = data.situations[situation]!;
+    if (answer >= options.length) continue;
+    answered[situation]!.answers += 1;
+    if (options[answer] === truth) answered[situation]!.right += 1;
+  }
+  return data.situations.map(({ options, truth }, s) => ({
+    options: options.length,
+    truth: options.indexOf(truth),
+    looks: looks[s]!,
+    ...answered[s]!,
+  }));
+}

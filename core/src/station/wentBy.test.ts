@@ -1,0 +1,43 @@
+import { profiled, viewOf } from '../testing/taxa.ts';
+import type { View } from '../view/index.ts';
+import { BUILT_IN } from '../vocabulary/index.ts';
+import { checklistOf } from './index.ts';
+
+const LIST = [
+  profiled('Aa', 'una', {
+    'bud.scales': 'naked',
+    'bud.hair': 'none',
+    'twig.zigzag': 'always',
+    'leaf.length': '4–8 cm',
+    'leaf.width': '2–4 cm',
+  }),
+  profiled('Aa', 'bina', {
+    'bud.scales': 'naked',
+    'bud.hair': 'woolly',
+    'twig.zigzag': 'always',
+    'leaf.length': '4–8 cm',
+    'leaf.width': '2–4 cm',
+  }),
+  profiled('Bb', 'una', {
+    'bud.scales': 'two valvate',
+    'bud.hair': 'none',
+    'twig.zigzag': 'always',
+    'leaf.length': '9–20 cm',
+    'leaf.width': '5–11 cm',
+  }),
+];
+const view: View = { ...viewOf(['bud', 'twig', 'leaf']), aids: ['eye', 'lens'] };
+const listOf = (seed: number, offered?: ReadonlyMap<string, number>, shown = view) =>
+  checklistOf('aa-una', LIST, BUILT_IN, shown, { seed, ...(offered ? { offered } : {}) });
+
+test('a checklist offers what can be seen of the tree, one of near-duplicates, whether it tells or not', () => {
+  const list = listOf(1);
+  expect(list).toEqual(expect.arrayContaining(['bud.scales', 'bud.hair', 'twig.zigzag']));
+  expect(list.filter((id) => id === 'leaf.length' || id === 'leaf.width')).toHaveLength(1);
+  expect(listOf(1)).toEqual(list);
+});
+
+test('where too little can be seen, and of a tree that is not on the list, nothing is asked', () => {
+  expect(listOf(1, undefined, viewOf(['bark']))).toEqual([]);
+  expect(checklistOf('cc-una', LIST, BUILT_IN, view, { seed: 1 })).toEqual([]);
+});

@@ -1,0 +1,81 @@
+import {
+  characterEvidence,
+  readingsOf,
+  spokenFor,
+  type ProfiledTaxon,
+  type ReadingOptions,
+} from '../evidence/index.ts';
+import { randomFrom } from '../random/index.ts';
+import type { View } from '../view/index.ts';
+import type { Vocabulary } from '../vocabulary/index.ts';
+
+/** What can be ticked besides characters. */
+export const WHOLE_LOOK = 'the whole look of it';
+export const GUESS = 'a guess';
+
+/** At most so many characters are told of one answer. */
+export const MOST_TOLD = 3;
+/** How many characters a checklist offers, and how many of them could tell the tree from its rivals, where there are so many. */
+const OFFERED = 18;
+const TELLING = 14;
+/** From this evidence on a character could tell, nats: its distributions overlap by three quarters at most. */
+const TELLS = 0.3;
+const RIVALS = 5;
+/** At least so many can be told apart, or there is nothing to ask. */
+const FEWEST = 3;
+
+export interface ChecklistOptions extends ReadingOptions {
+  /** The same seed gives the same list. */
+  seed: number;
+  /** How often each character has been on the checklists of this quiz already: the others go before. */
+  offered?: ReadonlyMap<string, number>;
+}
+
+/**
+ * What a station's students can say they went by: characters that can be seen of its tree, three quarters of them such as could tell it from the names
+ * likest to it, the others such as could not, so that the list does not give away what matters. Of near-duplicates one is offered.
+ *
+ * @param list the names that can be given, the truth among them
+ * @returns ids of characters organ by organ, at most 16; empty where fewer than three can be seen
+ * @example
+ * checklistOf('abies-grandis', list, BUILT_IN, view, { seed: 1 }); // ['needle.lie', 'needle.bands', 'bud.resin', …]
+ */
+export function checklistOf(
+  truth: string,
+  list: readonly ProfiledTaxon[],
+  vocabulary: Vocabulary,
+  view: View,
+  { seed, offered = new Map(), ...options }: ChecklistOptions,
+): string[] {
+  const t = list.findIndex(({ taxon }) => taxon.id === truth);
+  if (t < 0) return [];
+  const readings = readingsOf(list, vocabulary, view, { ...options, reader: 'novice' });
+  const left = spokenFor(readings);
+  const seen = [...readings.channels].filter(
+    ([id, channels]) =>
+      !left.has(id) && !channels[0]!.character.derived && channels.some(({ rows }) => rows[t] !== undefined),
+  );
+  if (seen.length < FEWEST) return [];
+  const against = list.map((_, k) =>
+    k === t ? [] : seen.map(([, channels]) => characterEvidence(channels, t, k)?.evidence ?? 0),
+  );
+  const rivals = [...list.keys()]
+    .filter((k) => k !== t)
+    .sort((x, y) => sum(against[x]!) - sum(against[y]!))
+    .slice(0, RIVALS);
+  const random = randomFrom(seed);
+  // Drawn without replacement (Efraimidis & Spirakis 2006), what has been offered often drawn seldom.
+  const drawn = seen
+    .map(([id], i) => ({
+      id,
+      tells: rivals.some((k) => against[k]![i]! >= TELLS),
+      key: -Math.log(1 - random.uniform()) * (1 + (offered.get(id) ?? 0)) ** 2,
+    }))
+    .sort((x, y) => x.key - y.key);
+  const [telling, silent] = [true, false].map((is) => drawn.filter(({ tells }) => tells === is));
+  const others = silent!.slice(0, Math.max(OFFERED - TELLING, OFFERED - telling!.length));
+  const taken = new Set([...telling!.slice(0, OFFERED - others.length), ...others].map(({ id }) => id));
+  return seen.map(([id]) => id).filter((id) => taken.has(id));
+}
+
+const sum = (values: readonly number[]): number => values.reduce((all, x) => all + x, 0);

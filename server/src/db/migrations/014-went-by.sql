@@ -1,0 +1,2 @@
+-- Whether a station's students are asked what they went by; which characters are offered is fixed as the quiz opens.
+alter table station add column went_by boolean not null default false;
