@@ -43,7 +43,7 @@ const FILE = [
 ].join('\n');
 
 /** A course of one's own with a class and an opened quiz: what other journeys do by hand. */
-async function ownCourse(page: Page) {
+async function ownCourse(page: Page, wentBy = false) {
   const call = async (method: 'post' | 'put', path: string, data: object = {}) => {
     const answer = await page.request[method](hurrow.url + path, { data, headers: { 'x-hurrow': '1' } });
     expect(answer.ok()).toBe(true);
@@ -73,7 +73,7 @@ async function ownCourse(page: Page) {
   const quiz = await call('post', `/api/courses/${id}/quizzes`, {
     title: 'First look',
     heldOn: '2026-09-10',
-    stations: STATIONS.map((taxonId) => ({ taxonId, medium: 'cutting', view })),
+    stations: STATIONS.map((taxonId) => ({ taxonId, medium: 'cutting', view, wentBy })),
   });
   await call('post', `/api/quizzes/${quiz.id}/open`);
   return { courseId: id, quizId: quiz.id };
@@ -124,15 +124,12 @@ test('the demo’s planted characters and pairs come out first; the resolved pai
   await place(page, 'Confusions');
   const titles = page.locator('[class*="findings_"] h2');
   await expect(titles.first()).toBeVisible({ timeout: 60_000 });
-  // Of the first three characters all were planted: demo/truths.yaml.
-  const first = (await titles.allInnerTexts()).filter((title) => title.includes(':')).slice(0, 3);
-  expect(first.map((title) => title.split(':')[0]).sort()).toEqual([
-    'Bud length',
-    'Twig thickness',
-    'White bands',
-  ]);
-  // Nothing graver than the interval bears: nobody knows yet that the buds are hardly looked at.
-  expect(first).toContain('Bud length: used too little');
+  // What is sure of characters was planted (demo/truths.yaml), and no word is graver than its interval bears.
+  const first = (await titles.allInnerTexts()).filter((title) => title.includes(':'));
+  expect(first[0]).toBe('White bands: used too little');
+  await expect(page.locator('[class*="findings_"] li', { hasText: 'White bands' })).toContainText(
+    /they told of it \d+ times? on \d+ checklists/,
+  );
   // Asked to look, they read the bands well and the shape of a leaf badly: truths.yaml.
   await expect(page.locator('[class*="findings_"] li', { hasText: 'White bands' })).toContainText(
     'it is overlooked, not misread',
@@ -190,4 +187,100 @@ test('a pair is noted as taught again, and the note is taken back', async ({ pag
   await expect(note).toContainText('since 2026-09-20: mixed up in', { timeout: 60_000 });
   await note.getByRole('button', { name: 'Take back' }).click();
   await expect(note).not.toContainText('since 2026-09-20');
+});
+
+/** What each student ticks at each station: one of three of all that is offered, but never the white bands. */
+const toldOf = (offered: readonly string[], student: number, station: number): string[] =>
+  offered
+    .filter((id, i) => id !== 'needle.bands' && (i * 7 + student * 5 + station * 3) % 6 === 0)
+    .slice(0, 3);
+
+test('a class that never goes by the white bands: told on the phone, on paper and in a file it is sure, by names alone a suspicion', async ({
+  page,
+  browser,
+}) => {
+  await hurrow.enter(page, 'instructor');
+  await expect(page.getByText('Week 7.')).toBeVisible();
+  const { courseId, quizId } = await ownCourse(page, true);
+  const course = (await (await page.request.get(`${hurrow.url}/api/courses/${courseId}`)).json()) as {
+    code: string;
+    students: { name: string; code: string }[];
+  };
+  const quiz = (await (await page.request.get(`${hurrow.url}/api/quizzes/${quizId}`)).json()) as {
+    stations: { offered: string[] }[];
+  };
+
+  // On the phone: three can be ticked, a fourth not.
+  const phone = await (await browser.newContext({ viewport: { width: 390, height: 844 } })).newPage();
+  const ada = course.students.find(({ name }) => name === 'Ada Tarn')!;
+  await phone.request.post(`${hurrow.url}/api/session/student`, {
+    data: { courseCode: course.code, personalCode: ada.code },
+    headers: { 'x-hurrow': '1' },
+  });
+  await phone.goto(hurrow.url);
+  await phone.getByRole('link', { name: /First look/ }).click();
+  await expect(phone.getByRole('heading', { name: 'What did you go by?' })).toBeVisible();
+  await phone.getByLabel('Genus').fill('Abies');
+  await phone.getByLabel('Epithet').fill('lasiocarpa');
+  const chips = phone.locator('[class*="went-by_"] button');
+  for (const place of [0, 1, 2]) await chips.nth(place).click();
+  await expect(chips.nth(3)).toBeDisabled();
+  await expect(phone.getByRole('button', { name: 'The whole look of it' })).toBeDisabled();
+  await phone.getByRole('button', { name: /Next station/ }).click();
+  await phone.getByRole('button', { name: 'Back to station 1' }).click();
+  await expect(phone.locator('[class*="went-by_"] button[aria-pressed="true"]')).toHaveCount(3);
+
+  // On paper: a line in words, read as it is typed.
+  await page.goto(`${hurrow.url}/c/${courseId}/quizzes/${quizId}/run`);
+  await page.getByRole('button', { name: 'Enter papers' }).click();
+  await page.getByLabel('Paper of').selectOption('Bo Tarn');
+  await page.getByLabel('Station 1, genus').fill('Abies');
+  await page.getByLabel('Station 1, epithet').fill('lasiocarpa');
+  const line = page.getByLabel('Station 1, went by');
+  await line.fill('the wind');
+  await expect(page.getByText(/nothing that this station offers to go by/)).toBeVisible();
+  await line.fill('a guess');
+  await expect(page.getByText(/nothing that this station offers/)).toHaveCount(0);
+  await page.getByRole('button', { name: 'Store this paper' }).click();
+  await expect(page.getByText('The paper of Bo Tarn is stored.')).toBeVisible();
+
+  // The others in a file, with a column of what they went by.
+  const rows = FILE.split('\n').slice(1);
+  const told = rows.flatMap((row, n) => {
+    const [s, i] = [Math.floor(n / STATIONS.length), n % STATIONS.length];
+    return s < 2 && i === 0
+      ? []
+      : [`${row},${toldOf(quiz.stations[i]!.offered, s, i).join('; ') || 'a guess'}`];
+  });
+  await page.getByRole('button', { name: 'Import a response file' }).click();
+  await page.getByLabel('Table').fill(['student,station,genus,epithet,family,went_by', ...told].join('\n'));
+  await page.getByRole('button', { name: 'See what it would do' }).click();
+  await expect(page.getByRole('status')).toContainText('94 answers');
+  await page.getByRole('button', { name: 'Import', exact: true }).click();
+  await expect(page.getByText('The answers are imported.')).toBeVisible();
+  await place(page, 'Confusions');
+  const bands = page.locator('[class*="findings_"] > li').filter({ hasText: 'White bands' });
+  await expect(bands).toContainText(/they told of it never on \d+ checklists/, { timeout: 60_000 });
+  await expect(bands).not.toContainText('Can’t tell yet');
+  await bands.getByRole('button', { name: /^See the \d+ answers$/ }).click();
+  await expect(bands.locator('[class*="answers-behind_"] a').first()).toBeVisible();
+
+  // The same class without reports: a suspicion, and stations that would tell.
+  const silent = await ownCourse(page);
+  await page.goto(`${hurrow.url}/c/${silent.courseId}/quizzes/${silent.quizId}/run`);
+  await page.getByRole('button', { name: 'Import a response file' }).click();
+  await page.getByLabel('Table').fill(FILE);
+  await page.getByRole('button', { name: 'See what it would do' }).click();
+  await page.getByRole('button', { name: 'Import', exact: true }).click();
+  await expect(page.getByText('The answers are imported.').last()).toBeVisible();
+  await place(page, 'Confusions');
+  await page.getByText(/smaller or less sure/).click({ timeout: 60_000 });
+  const suspected = page
+    .locator('[class*="findings_"] > li')
+    .filter({ hasText: 'Subalpine fir is missed more' });
+  await suspected
+    .first()
+    .getByRole('link', { name: /that ask what they went by/ })
+    .click();
+  await expect(page.getByText('asks what they went by').first()).toBeVisible();
 });

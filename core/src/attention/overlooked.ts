@@ -20,13 +20,13 @@ export interface Attended {
 /** The two kinds of characters, on the scale of ψ from that of the ordinary one (docs/method.md, Overlooked or ordinary). */
 export const KINDS = {
   /** Share that is passed over, and how much lower it lies, with its deviation. */
-  share: 0.08,
+  share: 0.1,
   lower: 2.2,
-  lowerBy: 0.7,
-  /** Deviation of the ordinary ones: the data choose among these. */
-  ordinary: [0.4, 0.6, 0.8, 1, 1.3],
+  lowerBy: 0.6,
+  /** Deviation of the ordinary ones: the data weigh these. */
+  ordinary: [0.3, 0.45, 0.6, 0.8, 1.1],
   /** Deviation of ln rate from what is attended to: how unevenly things are told; never less than the first. */
-  uneven: [0.5, 0.7, 0.9],
+  uneven: [0.5, 0.7, 1],
   /** Factors on the variance that names leave, for students are not the model's: the first where there is nothing to hold names against. */
   loose: [2, 6, 20, 100],
 };
@@ -47,7 +47,7 @@ const NODES: readonly (readonly [number, number])[] = [
 
 /**
  * Which characters a class passes over: each is an ordinary one or one of those that lie far lower, and what names and reports say of it is weighed on a
- * grid of ψ. How much ordinary ones differ, and how unevenly they are told, is chosen by what the class shows of all of them.
+ * grid of ψ. How much ordinary ones differ, and how unevenly they are told, is averaged over by what the class shows of all of them.
  *
  * @param mu log odds with which an ordinary character is looked at
  * @returns one entry a character; of one about which nothing is known the priors
@@ -57,64 +57,97 @@ const NODES: readonly (readonly [number, number])[] = [
 export function attendedOf(known: readonly Known[], mu: number): Attended[] {
   const reports = known.some(({ told }) => told && told.offered > 0);
   const both = reports && known.some(({ names }) => names);
-  let best: { evidence: number; attended: Attended[] } | undefined;
-  for (const ordinary of KINDS.ordinary)
-    for (const uneven of reports ? KINDS.uneven : KINDS.uneven.slice(0, 1))
-      for (const loose of both ? KINDS.loose : KINDS.loose.slice(0, 1)) {
-        const found = weighed(known, mu, { ordinary, uneven, loose });
-        if (!best || found.evidence > best.evidence) best = found;
-      }
-  return best!.attended;
+  const found = KINDS.ordinary.flatMap((ordinary) =>
+    (reports ? KINDS.uneven : KINDS.uneven.slice(0, 1)).flatMap((uneven) =>
+      (both ? KINDS.loose : KINDS.loose.slice(0, 1)).map((loose) =>
+        weighed(known, mu, { ordinary, uneven, loose }),
+      ),
+    ),
+  );
+  const most = Math.max(...found.map(({ evidence }) => evidence));
+  const weights = found.map(({ evidence }) => Math.exp(evidence - most));
+  const all = sumOf(weights);
+  const share = GRID.map((d) => logistic(mu + d) / logistic(mu));
+  return known.map((_, c) => {
+    const posterior = new Float64Array(GRID.length);
+    let overlooked = 0;
+    found.forEach(({ posteriors, chances }, m) => {
+      const weight = weights[m]! / all;
+      overlooked += weight * chances[c]!;
+      posteriors[c]!.forEach((x, i) => (posterior[i]! += weight * x));
+    });
+    return { overlooked, ...usesOf(posterior, share) };
+  });
 }
 
 const logistic = (x: number): number => 1 / (1 + Math.exp(-x));
 const normal = (x: number, sd: number): number => Math.exp(-0.5 * (x / sd) ** 2) / (sd * 2.5066282746);
+const sumOf = (values: Float64Array | readonly number[]): number => {
+  let sum = 0;
+  for (const x of values) sum += x;
+  return sum;
+};
 
-function weighed(
-  known: readonly Known[],
-  mu: number,
-  { ordinary, uneven, loose }: { ordinary: number; uneven: number; loose: number },
-) {
+/** How much ordinary characters differ, how unevenly things are told, and how far names are trusted. */
+interface Spreads {
+  ordinary: number;
+  uneven: number;
+  loose: number;
+}
+
+interface Weighed {
+  /** ln P(all that is known | spreads), with what is thought of the spreads beforehand. */
+  evidence: number;
+  /** Of each character, over the grid. */
+  posteriors: Float64Array[];
+  /** That it is one of those passed over. */
+  chances: number[];
+}
+
+const ROUNDS = 4;
+
+function weighed(known: readonly Known[], mu: number, { ordinary, uneven, loose }: Spreads): Weighed {
   const prior = (at: (d: number) => number) => {
     const values = GRID.map(at);
-    const all = values.reduce((sum, x) => sum + x, 0);
+    const all = sumOf(values);
     return values.map((x) => x / all);
   };
   const plain = prior((d) => normal(d, ordinary));
   const low = prior((d) => normal(d + KINDS.lower, Math.hypot(KINDS.lowerBy, 0.5 * ordinary)));
   const share = GRID.map((d) => logistic(mu + d) / logistic(mu));
+  const logShare = share.map(Math.log);
+  const byNames = known.map(
+    ({ names }) => names && share.map((s) => normal(names.use - s, Math.sqrt(loose) * names.sd)),
+  );
   // Log of the rate at which an ordinary one is told.
   let rate = 0;
-  let result: { evidence: number; attended: Attended[] } = { evidence: -Infinity, attended: [] };
-  for (let round = 0; round < 6; round += 1) {
-    let evidence = 0;
-    let [off, weight] = [0, 0];
-    const attended = known.map(({ names, told }): Attended => {
-      const likelihood = GRID.map((_, i) => {
-        let value = 1;
-        if (names) value *= normal(names.use - share[i]!, Math.sqrt(loose) * names.sd);
-        if (told && told.offered > 0) value *= ofTold(told, rate + Math.log(share[i]!), uneven);
-        return value + 1e-30;
-      });
-      const [byPlain, byLow] = [plain, low].map((row) => row.map((x, i) => x * likelihood[i]!));
-      const [sumPlain, sumLow] = [byPlain!, byLow!].map((row) => row.reduce((sum, x) => sum + x, 0));
-      const all = (1 - KINDS.share) * sumPlain! + KINDS.share * sumLow!;
-      evidence += Math.log(all);
-      const posterior = GRID.map(
-        (_, i) => ((1 - KINDS.share) * byPlain![i]! + KINDS.share * byLow![i]!) / all,
+  let result: Weighed = { evidence: -Infinity, posteriors: [], chances: [] };
+  for (let round = 0; round < ROUNDS; round += 1) {
+    let [evidence, off, weight] = [0, 0, 0];
+    const posteriors: Float64Array[] = [];
+    const chances = known.map(({ told }, c) => {
+      const asked = told && told.offered > 0;
+      const likelihood = logShare.map(
+        (s, i) => (byNames[c]?.[i] ?? 1) * (asked ? ofTold(told, rate + s, uneven) : 1) + 1e-30,
       );
-      const overlooked = (KINDS.share * sumLow!) / all;
-      if (told && told.offered > 0) {
-        const expected = posterior.reduce((sum, x, i) => sum + x * Math.log(share[i]!), 0);
+      const lower = KINDS.share * sumOf(low.map((x, i) => x * likelihood[i]!));
+      const all = (1 - KINDS.share) * sumOf(plain.map((x, i) => x * likelihood[i]!)) + lower;
+      evidence += Math.log(all);
+      const posterior = likelihood.map(
+        (x, i) => (x * ((1 - KINDS.share) * plain[i]! + KINDS.share * low[i]!)) / all,
+      );
+      posteriors.push(posterior);
+      if (asked) {
+        const expected = sumOf(posterior.map((x, i) => x * logShare[i]!));
         const w = 1 / (uneven ** 2 + 1 / (told.expected + 0.5));
         off += w * (Math.log((told.told + 0.5) / (told.expected + 0.5)) - expected - rate);
         weight += w;
       }
-      return { overlooked, ...usesOf(posterior, share) };
+      return lower / all;
     });
-    // Scales are penalised as likely as not to be near the middle ones.
-    const held = evidence - 0.5 * ((ordinary - 0.7) / 0.4) ** 2 - 0.5 * ((uneven - 0.5) / 0.3) ** 2;
-    result = { evidence: held, attended };
+    // Spreads near the middle ones are likelier beforehand.
+    evidence -= 0.5 * ((ordinary - 0.5) / 0.3) ** 2 + 0.5 * ((uneven - 0.5) / 0.3) ** 2;
+    result = { evidence, posteriors, chances };
     if (weight) rate += off / weight;
   }
   return result;
@@ -135,7 +168,7 @@ function lnFactorial(n: number): number {
   return n * Math.log(n) - n + 0.5 * Math.log(2 * Math.PI * n) + 1 / (12 * n);
 }
 
-/** Mean, 90 % interval and chance of less than 1 of π over that of an ordinary character. */
+/** Mean, 90 % interval (a little wider than of the posterior, since what is ordinary is not known for sure either) and chance of less than 1 of π over that of an ordinary character. */
 function usesOf(posterior: Float64Array, share: Float64Array): Pick<Attended, 'use' | 'interval' | 'below'> {
   let [use, below] = [0, 0];
   posterior.forEach((x, i) => {
@@ -147,5 +180,5 @@ function usesOf(posterior: Float64Array, share: Float64Array): Pick<Attended, 'u
     for (let i = 0; i < posterior.length; i += 1) if ((sum += posterior[i]!) >= q) return share[i]!;
     return share[share.length - 1]!;
   };
-  return { use, interval: [quantile(0.05), quantile(0.95)], below };
+  return { use, interval: [quantile(0.04), quantile(0.96)], below };
 }

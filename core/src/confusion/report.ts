@@ -132,8 +132,8 @@ export interface ConfusionReport {
 /** Below these the model is not fitted: nothing it said would be more than its priors. */
 const ENOUGH = { students: 3, answers: 40, errors: 6 };
 const DRAWS = 400;
-/** The data have to halve the variance that the prior allows before a character counts as identified. */
-const IDENTIFIED_SD = SCALES.use * Math.SQRT1_2;
+/** The data have to take a fifth of the variance that the prior allows before names say anything of a character: what they say is a suspicion at most. */
+const IDENTIFIED_SD = SCALES.use * Math.sqrt(0.8);
 
 /**
  * Everything that is said of a class's confusions, from its stations and answers.

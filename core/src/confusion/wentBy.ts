@@ -30,7 +30,7 @@ export interface ToldFinding extends Attended {
 /** Names count beside reports where there are at least so many trees in views for each character that could tell. */
 const SITUATIONS_FOR_EACH = 1.5;
 /** What the model would save comes true in about so large a part (\`npm run bench\`, saved on stated). */
-const COMES_TRUE = 1;
+const COMES_TRUE = 0.65;
 
 /**
  * What a class looks at, by what its students say they went by and, where there is enough of them, by the names they give (docs/method.md,

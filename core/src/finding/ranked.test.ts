@@ -97,12 +97,31 @@ test('a suspicion is asked about at the trees that it would have told apart; wha
     ],
   };
   const found = (part: Partial<CharacterFinding>): string[] =>
-    stationsToAsk({
-      kind: 'character',
-      character: { ...suspected, ...part },
-      prevented: suspected.prevented!,
-    });
+    stationsToAsk(
+      { kind: 'character', character: { ...suspected, ...part }, prevented: suspected.prevented! },
+      0,
+    );
   expect(found({})).toEqual(['a', 'b', 'c', 'd']);
   expect(found({ sure: true })).toEqual([]);
   expect(found({ told: { offered: 20, told: 2, expected: 4 } })).toEqual([]);
+  const missed = (reports: number) =>
+    stationsToAsk(
+      {
+        kind: 'species',
+        prevented: consequence(4, 0.7),
+        species: {
+          taxonId: 't',
+          asked: 9,
+          wrong: 7,
+          scatters: true,
+          called: [{ answer: 'u', count: 3 }],
+          behind: [],
+          prevented: consequence(4, 0.7),
+          sure: false,
+        },
+      },
+      reports,
+    );
+  expect(missed(0)).toEqual(['t', 'u']);
+  expect(missed(30)).toEqual([]);
 });

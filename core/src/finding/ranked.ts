@@ -31,16 +31,22 @@ const TEACHABLE: Record<Standing, number> = { mark: 1, second: 0.8, supporting: 
 const PROPOSED = 4;
 
 /**
- * Trees at which to ask what students went by, where a character is suspected and has not been asked about: those that it would have told from
- * the names given for them, the most mixed up first.
+ * Trees at which to ask what students went by: where a character is suspected and has not been asked about, those that it would have told from
+ * the names given for them, the most mixed up first; of a tree that is missed, where nothing has been asked yet, itself and what it is called.
+ *
+ * @param reports how many answers to the question there are
  */
-export function stationsToAsk(found: Finding): string[] {
-  if (found.kind !== 'character' || found.character.sure || found.character.told) return [];
-  return [...new Set(found.character.pairs.flatMap(({ truth, answer }) => [truth, answer]))].slice(
-    0,
-    PROPOSED,
-  );
+export function stationsToAsk(found: Finding, reports: number): string[] {
+  if (found.kind === 'character') {
+    const { sure, told, pairs } = found.character;
+    return sure || told ? [] : several(pairs.flatMap(({ truth, answer }) => [truth, answer]));
+  }
+  if (found.kind === 'name' || reports > 0) return [];
+  const { taxonId, called } = found.species;
+  return several([taxonId, ...called.map(({ answer }) => answer)]);
 }
+
+const several = (ids: readonly string[]): string[] => [...new Set(ids)].slice(0, PROPOSED);
 
 /** The errors that a finding would have prevented, times how well it can be taught. */
 export const worthTeaching = ({ prevented, standing }: Pick<Finding, 'prevented' | 'standing'>): number =>

@@ -110,7 +110,7 @@ function FindingRow({
   const { headline, sentences, pair, behind } = say(found, report);
   const base = `/c/${courseId}/confusions`;
   const range = `${signed(interval[0])} to ${signed(interval[1])}`;
-  const suspects = stationsToAsk(found);
+  const suspects = stationsToAsk(found, report.reports);
   return (
     <li>
       <div>

@@ -7,10 +7,11 @@ import type { ProfiledTaxon } from '@hurrow/core/evidence';
 import { readLibrary } from '@hurrow/core/library';
 import { commonName, scientificName } from '@hurrow/core/taxon';
 import { MEDIUM_TITLES } from '@hurrow/core/view';
+import { counted } from '@hurrow/core/words';
 import { useLibrary } from '../app/data.ts';
-import { Notice, Problem } from '../app/parts.tsx';
+import { LinkButton, Notice, Problem } from '../app/parts.tsx';
 import { BroughtBack } from '../drafts/BroughtBack.tsx';
-import { anotherSeed, stationOf, viewFor } from './planned.ts';
+import { anotherSeed, askingWentBy, stationOf, viewFor, type Planned } from './planned.ts';
 import styles from './quizzes.module.css';
 import { SeeingPicker } from './SeeingPicker.tsx';
 import { StationLine } from './StationLine.tsx';
@@ -60,6 +61,9 @@ export function PlanPage({ course, quiz }: { course: WholeCourse; quiz: Quiz | u
           ))}
         </ol>
         {plan.stations.length === 0 && <p className="quiet">No stations yet. Add the first species below.</p>}
+        {!fixed && plan.stations.length > 0 && (
+          <AskingWentBy stations={plan.stations} onChange={plan.setStations} />
+        )}
         {!fixed && <Adding plan={plan} list={list} removable={quiz !== undefined} />}
       </div>
       <aside className={styles['plan-view']}>
@@ -68,6 +72,25 @@ export function PlanPage({ course, quiz }: { course: WholeCourse; quiz: Quiz | u
         )}
       </aside>
     </div>
+  );
+}
+
+/** For the whole quiz: whether students are asked what they went by. */
+function AskingWentBy({ stations, onChange }: { stations: Planned[]; onChange(stations: Planned[]): void }) {
+  const asking = stations.filter(({ wentBy }) => wentBy).length;
+  return (
+    <p className="quiet">
+      {asking > 0
+        ? `“What did you go by?” is asked at ${counted(asking, 'station')}. `
+        : 'No station asks “What did you go by?”: names alone do not show which character is overlooked. '}
+      <LinkButton onClick={() => onChange(askingWentBy(stations, true))}>Ask at every third</LinkButton>
+      {asking > 0 && (
+        <>
+          {' · '}
+          <LinkButton onClick={() => onChange(askingWentBy(stations, false))}>Ask at none</LinkButton>
+        </>
+      )}
+    </p>
   );
 }
 
