@@ -1,0 +1,108 @@
+import { randomUUID } from 'node:crypto';
+import type { Quiz } from '@hurrow/contract/quizzes';
+import type { Received, Sitting } from '@hurrow/contract/sitting';
+import { plantCourse, startHurrow, type Caller, type TestHurrow } from '../testing/testHurrow.ts';
+import { gather } from '../confusions/gather.ts';
+import { courseOf } from '../courses/course.ts';
+
+let hurrow: TestHurrow;
+let planted: Awaited<ReturnType<typeof plantCourse>>;
+let rowan: Caller;
+beforeEach(async () => {
+  hurrow = await startHurrow();
+  planted = await plantCourse(hurrow.owner);
+  rowan = hurrow.caller();
+});
+afterEach(() => hurrow.close());
+
+/** Opens a quiz of which the first station asks what students went by, the second does not. */
+async function asking() {
+  const view = { organs: ['leaf', 'twig'], nearness: 'hand', aids: ['eye', 'lens'], qualifiers: {} };
+  const stations = [planted.red.id, planted.sugar.id].map((taxonId, i) => ({
+    taxonId,
+    medium: 'drawing',
+    view,
+    ...(i === 0 ? { wentBy: true } : {}),
+  }));
+  const { owner } = hurrow;
+  await owner.put(`/api/quizzes/${planted.quizId}`, { title: 'Quiz 1', heldOn: '2026-09-10', stations });
+  await owner.post(`/api/quizzes/${planted.quizId}/open`);
+  await rowan.post('/api/session/student', { courseCode: planted.code, personalCode: 'ROWAN1' });
+  const { open } = (await rowan.get<Sitting>('/api/sit')).body;
+  return open[0]!.stations;
+}
+
+const tell = (stationId: string, wentBy: string[], sequence = 1) =>
+  rowan.post<Received>('/api/sit/responses', {
+    responses: [
+      {
+        id: randomUUID(),
+        stationId,
+        answer: { genus: 'Acer', epithet: 'rubrum', wentBy },
+        device: 'phone-1',
+        sequence,
+        writtenAt: '2026-09-10T17:00:00Z',
+      },
+    ],
+  });
+
+test('a checklist comes in words, organ by organ; what is ticked is kept, bears no points and reaches the report', async () => {
+  const [first, second] = await asking();
+  expect(second!.wentBy).toEqual([]);
+  const offered = first!.wentBy.flatMap(({ characters }) => characters);
+  expect(first!.wentBy.map(({ organ }) => organ)).toContain('leaves');
+  expect(offered.find(({ id }) => id === 'leaf.shape')).toEqual({ id: 'leaf.shape', word: 'leaf shape' });
+  await tell(first!.id, ['leaf.shape', 'leaf.base']);
+  const { body } = await hurrow.owner.get<{ answers: { written: object; mark: { points: number } }[] }>(
+    `/api/quizzes/${planted.quizId}/marks`,
+  );
+  expect(body.answers).toMatchObject([
+    { written: { wentBy: ['leaf.shape', 'leaf.base'] }, mark: { points: 2 } },
+  ]);
+  const { input } = await gather(hurrow.db, await courseOf(hurrow.db, planted.courseId), 'now');
+  expect(input.wentBy).toMatchObject([{ stationId: first!.id, told: ['leaf.shape', 'leaf.base'] }]);
+  expect(input.wentBy[0]!.offered).toEqual(offered.map(({ id }) => id));
+});
+
+test('a guess is an answer of its own; no tick is none', async () => {
+  const [first] = await asking();
+  const reports = async () =>
+    (await gather(hurrow.db, await courseOf(hurrow.db, planted.courseId), 'now')).input.wentBy;
+  await tell(first!.id, []);
+  expect(await reports()).toEqual([]);
+  await tell(first!.id, ['a guess'], 2);
+  expect(await reports()).toMatchObject([{ told: [] }]);
+});
+
+test.each([
+  [0, ['bark.surface'], 'is not among what station 1 offers'],
+  [1, ['leaf.shape'], 'Station 2 does not ask what the tree was named by'],
+  [0, ['leaf.shape', 'leaf.base', 'leaf.apex', 'leaf.teeth'], 'Up to 3 things'],
+])('at station %i, %j is refused and nothing of it stored', async (place, wentBy, message) => {
+  const stations = await asking();
+  const answer = await tell(stations[place]!.id, wentBy);
+  expect(JSON.stringify(answer.body)).toContain(message);
+  const { body } = await hurrow.owner.get<{ answers: object[] }>(`/api/quizzes/${planted.quizId}/marks`);
+  expect(body.answers).toEqual([]);
+});
+
+test('answers from a file tell it in words; the plan says what is offered once it is fixed', async () => {
+  await asking();
+  const { owner } = hurrow;
+  const quiz = (await owner.get<Quiz>(`/api/quizzes/${planted.quizId}`)).body;
+  expect(quiz.stations.map(({ wentBy }) => wentBy)).toEqual([true, false]);
+  expect(quiz.stations[0]!.offered).toContain('leaf.shape');
+  const csv =
+    'student,station,genus,epithet,went_by\nSelma Idowu,1,Acer,rubrum,leaf shape and base\nRowan Achterberg,1,Acer,rubrum,the wind\n';
+  const report = await owner.post<{ refused: { message: string }[] }>(
+    `/api/quizzes/${planted.quizId}/responses/import`,
+    { csv, dryRun: false },
+  );
+  expect(report.body.refused).toMatchObject([
+    { message: expect.stringContaining('nothing that this station offers') as string },
+  ]);
+  const { body } = await owner.get<{ answers: { written: object }[] }>(
+    `/api/quizzes/${planted.quizId}/marks`,
+  );
+  expect(body.answers).toMatchObject([{ written: { wentBy: ['leaf.shape', 'leaf.base'] } }]);
+});
