@@ -24,6 +24,9 @@ interface Outcome {
   /** Errors that what is said as sure of characters would have saved: as stated, and as it comes true. */
   saved: { stated: number; came: number }[];
   covered: { inside: number; all: number };
+  /** Slope of what came on what was expected of quizzes left out, and whether its interval holds 1. */
+  slope?: number;
+  holdsOne?: boolean;
 }
 
 /** What a class overlooks, found in classes of G3 (`bench/generator.md`), with reports and without. */
@@ -81,6 +84,11 @@ function tableOf(list: ListName, told: readonly Outcome[]): Row[] {
       value: `${saved.length ? slope.toFixed(2) : '-'}; ${percent(inside / all)}`,
       wanted: '0.8–1.2; 85–95 %',
     },
+    {
+      what: `${list}: slope of right shares on those expected of a quiz left out; classes whose interval holds 1`,
+      value: `${mean(told.flatMap(({ slope: found }) => found ?? [])).toFixed(2)}; ${percent(mean(told.flatMap(({ holdsOne }) => (holdsOne === undefined ? [] : holdsOne ? 1 : 0))))}`,
+      wanted: '1; 90 %',
+    },
   ];
 }
 
@@ -102,6 +110,12 @@ function outcomeOf(list: ListName, seed: number, options: AttentiveOptions): Out
       came: attentiveClass(list, seed, { ...options, mended: [characterId] }).right - held.right,
     })),
     covered: coverage(able, held),
+    ...(report.leftOut
+      ? {
+          slope: report.leftOut.slope,
+          holdsOne: report.leftOut.interval[0] <= 1 && report.leftOut.interval[1] >= 1,
+        }
+      : {}),
   };
 }
 

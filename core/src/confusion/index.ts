@@ -8,6 +8,7 @@ export * from './limited.ts';
 export * from './newton.ts';
 export * from './pairs.ts';
 export * from './parameters.ts';
+export * from './predicted.ts';
 export * from './prediction.ts';
 export * from './report.ts';
 export * from './retaught.ts';

@@ -1,3 +1,4 @@
+import { randomFrom } from '../random/index.ts';
 import { classWithUses } from '../testing/classes.ts';
 import {
   baseRateLoss,
@@ -7,6 +8,7 @@ import {
   leavingOut,
   logLoss,
   quizStatistics,
+  shrunkShares,
   withoutEvidence,
   type ChoiceData,
   type ScoredAnswer,
@@ -112,4 +114,23 @@ test('where nobody differs nothing is said of reliability', () => {
   );
   expect(reliability).toBeUndefined();
   expect(stations[0]!.discrimination).toBeUndefined();
+});
+
+test('expectations that proved too bold in the other quizzes are drawn in, so that what comes lies on them', () => {
+  const random = randomFrom(8);
+  const quiz = (quizId: string, stations: number) =>
+    Array.from({ length: stations }, () => {
+      const leftOut = 0.2 + 0.7 * random.uniform();
+      return { quizId, leftOut, observed: 0.55 + 0.4 * (leftOut - 0.55) + 0.05 * random.normal() };
+    });
+  const slopeOf = (points: { leftOut?: number; observed: number }[]) =>
+    calibration(points.map(({ leftOut, observed }) => ({ predicted: leftOut!, observed })))!.slope;
+  const points = [...quiz('a', 20), ...quiz('b', 20), ...quiz('c', 20)];
+  expect(slopeOf(points)).toBeLessThan(0.5);
+  expect(slopeOf(shrunkShares(points))).toBeGreaterThan(0.85);
+  expect(slopeOf(shrunkShares(points))).toBeLessThan(1.15);
+  // One quiz has no others to learn from: half a slope is taken.
+  expect(slopeOf(shrunkShares(quiz('a', 20)))).toBeGreaterThan(0.7);
+  const without = [{ quizId: 'a', observed: 0.5 }];
+  expect(shrunkShares(without)).toEqual(without);
 });

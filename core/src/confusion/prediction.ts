@@ -132,3 +132,42 @@ export function calibration(
   const half = upperT(n - 2) * Math.sqrt(rest / (n - 2) / spread);
   return { slope, intercept, interval: [slope - half, slope + half] };
 }
+
+/** How bold expectations are taken to be before any quiz has shown it: slope of what comes on what is expected, and its deviation. */
+const BOLD = { slope: 0.5, sd: 0.2 };
+/** Fewer stations than this are no measure of boldness. */
+const FEWEST = 6;
+
+/**
+ * Expectations drawn towards their mean. A station has a difficulty of its own that no evidence tells, so that expectations from the other quizzes are
+ * too bold; by how much, the quizzes other than the station's own say, with half a slope of what is expected as the prior.
+ *
+ * @param points with what was expected from the other quizzes, where there are some
+ * @returns the same with `leftOut` drawn towards the mean of its quiz's expectations
+ * @example
+ * shrunkShares([{ quizId: 'a', leftOut: 0.9, observed: 0.7 }, { quizId: 'a', leftOut: 0.3, observed: 0.6 }])[0]!.leftOut; // 0.75
+ */
+export function shrunkShares<P extends { quizId: string; leftOut?: number; observed: number }>(
+  points: readonly P[],
+): P[] {
+  const expected = (of: readonly P[]) =>
+    of.flatMap(({ leftOut: predicted, observed }) =>
+      predicted === undefined ? [] : [{ predicted, observed }],
+    );
+  return points.map((point) => {
+    if (point.leftOut === undefined) return point;
+    const own = expected(points.filter(({ quizId }) => quizId === point.quizId));
+    const factor = slopeFrom(expected(points.filter(({ quizId }) => quizId !== point.quizId)));
+    const middle = own.reduce((sum, { predicted }) => sum + predicted, 0) / own.length;
+    return { ...point, leftOut: middle + factor * (point.leftOut - middle) };
+  });
+}
+
+/** The slope by which expectations are multiplied, 0–1: that of some stations and the prior, each by its precision. */
+function slopeFrom(points: readonly { predicted: number; observed: number }[]): number {
+  const line = points.length >= FEWEST ? calibration(points) : undefined;
+  if (!line) return BOLD.slope;
+  const sd = (line.interval[1] - line.interval[0]) / (2 * upperT(points.length - 2));
+  const [own, prior] = [1 / Math.max(1e-6, sd ** 2), 1 / BOLD.sd ** 2];
+  return Math.min(1, Math.max(0, (own * line.slope + prior * BOLD.slope) / (own + prior)));
+}

@@ -1,5 +1,5 @@
-import { mean, median, sampleVariance } from 'simple-statistics';
-import { attendedOf, chancesApart, sureOf, type Estimate, type Telling } from '../attention/index.ts';
+import { median } from 'simple-statistics';
+import { attendedOf, type Telling } from '../attention/index.ts';
 import { UNNAMED, type ChoiceData } from './choice.ts';
 import { consequences, typicalUses, type Consequence } from './consequences.ts';
 import { excessOf, type Excess } from './excess.ts';
@@ -8,22 +8,16 @@ import { Laplace } from './laplace.ts';
 import { limitedEvidence } from './limited.ts';
 import { confusedPairs } from './pairs.ts';
 import { SCALES } from './parameters.ts';
-import {
-  baseRateLoss,
-  calibration,
-  expectedShares,
-  leavingOut,
-  logLoss,
-  withoutEvidence,
-  type Calibration,
-} from './prediction.ts';
+import { predictions, type LeftOutLoss, type StationFinding } from './predicted.ts';
+import { calibration, type Calibration } from './prediction.ts';
+import { chancesOf, markSure } from './sureFindings.ts';
 import { prepareClass, type AskedStation, type GivenAnswer, type Setting } from './situations.ts';
 import { readingFindings, type ReadingFinding, type Seen } from './seen.ts';
 import { evidenceAgainst, tellingSituations, TELLS } from './telling.ts';
 import { toldFindings, type ToldFinding, type WentBy } from './wentBy.ts';
 
 /** Rises with every change of what a report says for the same answers, so that kept reports of an older model are not shown. */
-export const MODEL_VERSION = 6;
+export const MODEL_VERSION = 7;
 
 /** An answer with the id by which it is found again. */
 export interface ReportedAnswer extends GivenAnswer {
@@ -88,24 +82,6 @@ export interface NameFinding {
   prevented: Consequence;
   sure: boolean;
   behind: string[];
-}
-
-export interface StationFinding {
-  stationId: string;
-  quizId: string;
-  answers: number;
-  observed: number;
-  predicted: number;
-  /** Predicted by the other quizzes alone; undefined where there is no other. */
-  leftOut?: number;
-}
-
-/** Mean of −ln P(answer) on a quiz that was left out of the fit, nats. */
-export interface LeftOutLoss {
-  quizId: string;
-  model: number;
-  withoutUse: number;
-  baseRate: number;
 }
 
 export interface ConfusionReport {
@@ -236,7 +212,7 @@ export function reportOf(
       name: apart(fit.layout.overGiven, (t) => named.has(data.taxa[t]!)),
     },
   );
-  const { stations, losses, leftOut } = predictions(fit, prepared.situationOf, input, answers, at);
+  const { stations, losses, leftOut } = predictions(fit, prepared.situationOf, input.stations, answers, at);
   const inSample = calibration(stations);
   at(1, 'done');
   return {
@@ -266,52 +242,6 @@ function worthOf(
       interval: [names.interval[0] / typical, names.interval[1] / typical],
     }
   );
-}
-
-/** Chances that a species is missed, or a name given, far beyond the others: their estimates freed of the prior, by taxon. */
-function chancesOf(
-  draws: readonly Float64Array[],
-  offset: number,
-  taxa: readonly string[],
-  has: (taxon: number) => boolean,
-): Map<string, number> {
-  const those = taxa.flatMap((id, t) => (has(t) ? [{ id, t }] : []));
-  const estimates = those.map(({ t }): Estimate => {
-    const values = draws.map((theta) => theta[offset + t]!);
-    const [at, variance] = [mean(values), sampleVariance(values)];
-    const precision = Math.max(0.05, 1 / variance - 1 / SCALES.missed ** 2);
-    return { value: at / variance / precision, sd: Math.sqrt(1 / precision) };
-  });
-  const chances = chancesApart(estimates, SCALES.missed);
-  return new Map(those.map(({ id }, i) => [id, chances[i]!]));
-}
-
-/** Used by less than four fifths, surely less than in full, and to be seen at two stations at least. */
-const couldBeSure = ({ telling, worth }: CharacterFinding): boolean =>
-  telling.length >= 2 && worth !== undefined && worth.share < 0.8 && worth.interval[1] < 1;
-
-type Findings = Pick<ConfusionReport, 'characters' | 'species' | 'overGiven'>;
-
-/** Marks what is said as sure, over characters, species and names together. */
-function markSure(
-  { characters, species, overGiven }: Findings,
-  chance: {
-    character(place: number): number;
-    species: ReadonlyMap<string, number>;
-    name: ReadonlyMap<string, number>;
-  },
-): Findings {
-  const sure = sureOf([
-    ...characters.map((found, c) => (couldBeSure(found) ? chance.character(c) : 0)),
-    ...species.map(({ taxonId }) => chance.species.get(taxonId) ?? 0),
-    ...overGiven.map(({ taxonId }) => chance.name.get(taxonId) ?? 0),
-  ]);
-  const [first, second] = [characters.length, characters.length + species.length];
-  return {
-    characters: characters.map((found, i) => ({ ...found, sure: sure[i]! })),
-    species: species.map((found, i) => ({ ...found, sure: sure[first + i]! })),
-    overGiven: overGiven.map((found, i) => ({ ...found, sure: sure[second + i]! })),
-  };
 }
 
 /** A beginner's misread rate of a character, by the first vocabulary that knows it. */
@@ -422,64 +352,4 @@ function nameFindings(
       behind: given.map(({ answerId }) => answerId),
     };
   });
-}
-
-/** Predicted against observed by station: in sample, and by a fit that has not seen the station's quiz. */
-function predictions(
-  fit: ClassFit,
-  situationOf: ReadonlyMap<string, number>,
-  { stations }: ReportInput,
-  answers: readonly ReportedAnswer[],
-  at: (share: number, doing: string) => void,
-) {
-  const { data } = fit;
-  const quizOfStation = new Map(stations.map(({ id, quizId }) => [id, quizId]));
-  const quizOf = (choice: number) => quizOfStation.get(answers[choice]!.stationId)!;
-  const quizzes = [...new Set(answers.map((_, i) => quizOf(i)))];
-  const inSample = expectedShares(fit, data);
-  const byQuiz = new Map<string, number[]>();
-  const losses =
-    quizzes.length < 2
-      ? []
-      : quizzes.map((quizId, i): LeftOutLoss => {
-          at(0.75 + (0.25 * i) / quizzes.length, 'predicting each quiz from the others');
-          const { fit: other, learned, held } = leavingOut(data, quizOf, quizId, { start: fit.theta });
-          byQuiz.set(quizId, expectedShares(other, held));
-          const plain = fitClass(withoutEvidence(learned), { start: fit.theta });
-          return {
-            quizId,
-            model: logLoss(other, held),
-            withoutUse: logLoss(plain, withoutEvidence(held)),
-            baseRate: baseRateLoss(learned, held),
-          };
-        });
-  const counted = new Map<string, { answers: number; right: number }>();
-  answers.forEach(({ stationId, named }) => {
-    const held = counted.get(stationId) ?? { answers: 0, right: 0 };
-    held.answers += 1;
-    if (named === data.taxa[data.situations[situationOf.get(stationId)!]!.truth]) held.right += 1;
-    counted.set(stationId, held);
-  });
-  const found = stations.flatMap(({ id, quizId }): StationFinding[] => {
-    const held = counted.get(id);
-    if (!held) return [];
-    const situation = situationOf.get(id)!;
-    const leftOut = byQuiz.get(quizId)?.[situation];
-    return [
-      {
-        stationId: id,
-        quizId,
-        answers: held.answers,
-        observed: held.right / held.answers,
-        predicted: inSample[situation]!,
-        ...(leftOut === undefined ? {} : { leftOut }),
-      },
-    ];
-  });
-  const leftOut = calibration(
-    found.flatMap(({ leftOut: predicted, observed }) =>
-      predicted === undefined ? [] : [{ predicted, observed }],
-    ),
-  );
-  return { stations: found, losses, leftOut };
 }
