@@ -1,6 +1,7 @@
 import Joi from 'joi';
 import { MOST_QUESTIONS, MOST_TOLD, type PlannedStation } from '@hurrow/core/station';
 import type { Answer, AnswerPart, Mark, NamedTaxon, NamingPolicy } from '@hurrow/core/names';
+import type { Speaker } from '@hurrow/core/quiz';
 import { AIDS, LEAF_CONDITIONS, MEDIA, type Medium, type View } from '@hurrow/core/view';
 import { isoDate } from './day.ts';
 import { endpoint, INSTRUCTORS, STAFF, type Done, type Sent } from './endpoint.ts';
@@ -37,6 +38,8 @@ export interface Quiz extends QuizHead {
     asks: string[];
     /** Whether its students are asked what they went by, and the characters that are offered to them once it is open. */
     wentBy: boolean;
+    /** The character that half of its students, by lot, are told to look at first. */
+    prompt: string | null;
     offered: string[];
     seed: number;
     voided: boolean;
@@ -50,6 +53,8 @@ export interface MarkedAnswer {
   responseId: string;
   studentId: string;
   stationId: string;
+  /** Who gave it: the student's phone, or staff from paper or by decision. */
+  by: Speaker;
   written: Answer;
   /** What is resolved and ruled on. */
   text: string;
@@ -126,6 +131,7 @@ export const planSchema = Joi.object<PlanBody>({
             'array.max': `A station asks for {#limit} characters at most besides the name. Take one away.`,
           }),
         wentBy: Joi.boolean().default(false),
+        prompt: Joi.string().max(80).allow(null).default(null).label('Hint by lot'),
       }),
     )
     .required(),

@@ -26,6 +26,8 @@ export interface SatStation {
   asks: SeeingAsked[];
   /** What can be ticked as gone by, organ by organ; empty where it is not asked. */
   wentBy: WentByOffered[];
+  /** What this student, by lot, is told to look at first; null for the others. */
+  prompt: string | null;
   answer: Answer | null;
 }
 

@@ -182,6 +182,7 @@ async function setQuiz(
       seed: seedOf(SEED, quiz.title, i) & 0x7fffffff,
       asks,
       wentBy,
+      prompt: null,
     };
     await quizzes.addStation(db, station);
     if (quiz.state === 'planned') continue;

@@ -99,8 +99,8 @@ test('a response file of one’s own class leads to a finding, and down to a sin
   await place(page, 'Confusions');
   await expect(page.getByText('The answers are imported.')).toBeVisible();
   expect(page.url()).toContain('/confusions');
-  // Eight stations suggest, and do not say for sure: what they suggest is folded away.
-  await page.getByText(/smaller or less sure/).click({ timeout: 60_000 });
+  // Eight stations suggest, and do not say for sure: where nothing is sure, what they suggest lies open.
+  await expect(page.getByText(/smaller or less sure/)).toBeVisible({ timeout: 60_000 });
   const finding = page
     .locator('[class*="findings_"] > li')
     .filter({ hasText: 'Subalpine fir is missed more than its likeness explains' });
@@ -274,7 +274,7 @@ test('a class that never goes by the white bands: told on the phone, on paper an
   await page.getByRole('button', { name: 'Import', exact: true }).click();
   await expect(page.getByText('The answers are imported.').last()).toBeVisible();
   await place(page, 'Confusions');
-  await page.getByText(/smaller or less sure/).click({ timeout: 60_000 });
+  await expect(page.getByText(/smaller or less sure/)).toBeVisible({ timeout: 60_000 });
   const suspected = page
     .locator('[class*="findings_"] > li')
     .filter({ hasText: 'Subalpine fir is missed more' });

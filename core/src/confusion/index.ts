@@ -10,6 +10,7 @@ export * from './pairs.ts';
 export * from './parameters.ts';
 export * from './predicted.ts';
 export * from './prediction.ts';
+export * from './prompted.ts';
 export * from './report.ts';
 export * from './retaught.ts';
 export * from './situations.ts';

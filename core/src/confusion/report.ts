@@ -12,6 +12,7 @@ import { predictions, type LeftOutLoss, type StationFinding } from './predicted.
 import { calibration, type Calibration } from './prediction.ts';
 import { chancesOf, markSure } from './sureFindings.ts';
 import { prepareClass, type AskedStation, type GivenAnswer, type Setting } from './situations.ts';
+import { promptFindings, type PromptedAnswer, type PromptFinding } from './prompted.ts';
 import { readingFindings, type ReadingFinding, type Seen } from './seen.ts';
 import { evidenceAgainst, tellingSituations, TELLS } from './telling.ts';
 import { toldFindings, type ToldFinding, type WentBy } from './wentBy.ts';
@@ -34,6 +35,8 @@ export interface ReportInput {
   seen?: readonly Seen[];
   /** What students said they went by. */
   wentBy?: readonly WentBy[];
+  /** Answers at stations where half were told what to look at. */
+  prompted?: readonly PromptedAnswer[];
 }
 
 /** How the class uses one character. */
@@ -102,6 +105,8 @@ export interface ConfusionReport {
   losses: LeftOutLoss[];
   /** How the class reads the characters that it was asked to look at. */
   readings: ReadingFinding[];
+  /** What being told to look at a character did. */
+  prompts: PromptFinding[];
   pairs: (Excess & { truth: string; answer: string })[];
 }
 
@@ -136,6 +141,7 @@ export function reportOf(
     overGiven: [],
     stations: [],
     losses: [],
+    prompts: promptFindings(input.prompted ?? []),
     readings: readingFindings(input.seen ?? [], misreadBy(input)),
     pairs: pairsOf(answers, stationOf),
   };

@@ -52,6 +52,7 @@ test('findings of all kinds stand in one order; those not sure stand apart; thos
     stations: [],
     losses: [],
     readings: [],
+    prompts: [],
     pairs: [],
   };
   const { firm, unsure } = rankedFindings(report, BUILT_IN);
@@ -79,6 +80,7 @@ test('of two that prevent about as much, the one that manuals key by is taught f
     stations: [],
     losses: [],
     readings: [],
+    prompts: [],
     pairs: [],
   };
   const { firm } = rankedFindings(report, BUILT_IN);

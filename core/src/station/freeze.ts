@@ -46,6 +46,7 @@ export function freezeStation(station: PlannedStation, seed: number, context: Fr
     drawing: drawn ? drawingToSvg(drawn.plate, partsInWords(drawn.traits, station.view.organs)) : null,
     ...(station.asks?.length ? { asks: questionsOf(station, truth, drawn?.traits ?? null, context) } : {}),
     ...(wentBy.length ? { wentBy } : {}),
+    ...(station.prompt ? { prompt: station.prompt } : {}),
   };
 }
 

@@ -12,6 +12,8 @@ export interface PlannedStation {
   asks?: string[];
   /** Are students asked what they went by? */
   wentBy?: boolean;
+  /** The character that half of the students, by lot, are told to look at first. */
+  prompt?: string | null;
   /** Which individual is drawn, 1 to 2³¹ − 1; one is chosen by lot where none is given. */
   seed?: number;
 }
@@ -35,4 +37,6 @@ export interface FrozenStation {
   asks?: SeeingQuestion[];
   /** Characters offered to those who are asked what they went by. */
   wentBy?: string[];
+  /** The character that half of the students are told to look at first. */
+  prompt?: string;
 }

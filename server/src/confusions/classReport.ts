@@ -1,6 +1,7 @@
 import {
   reportOf,
   type AskedStation,
+  type PromptedAnswer,
   type ReportedAnswer,
   type Seen,
   type Setting,
@@ -17,6 +18,7 @@ export interface ClassInput {
   answers: ReportedAnswer[];
   seen: Seen[];
   wentBy: WentBy[];
+  prompted: PromptedAnswer[];
   libraries: { key: string; library: Library }[];
   site: Place;
 }
@@ -47,9 +49,10 @@ export function classReport(input: ClassInput, at: (share: number, doing: string
     });
     return [{ stationId: station.id, right, judgement }];
   });
-  const { stations, answers, seen, wentBy } = input;
-  const report = reportOf({ stations, answers, seen, wentBy, settingOf, seed: SEED }, (share, doing) =>
-    at(0.3 + 0.7 * share, doing),
+  const { stations, answers, seen, wentBy, prompted } = input;
+  const report = reportOf(
+    { stations, answers, seen, wentBy, prompted, settingOf, seed: SEED },
+    (share, doing) => at(0.3 + 0.7 * share, doing),
   );
   return { ...report, fairness };
 }

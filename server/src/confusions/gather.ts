@@ -1,5 +1,6 @@
 import { createHash } from 'node:crypto';
 import { answerId, MODEL_VERSION, type GivenAnswer, type Unnamed } from '@hurrow/core/confusion';
+import { isPrompted } from '@hurrow/core/station';
 import type { Course } from '@hurrow/contract/courses';
 import type { Db } from '../db/index.ts';
 import type { MarkedAnswer } from '@hurrow/contract/quizzes';
@@ -24,6 +25,7 @@ export async function gather(db: Db, course: Course, scores: Scores): Promise<Ga
     answers: [],
     seen: [],
     wentBy: [],
+    prompted: [],
     libraries: [],
     site: siteOf(course),
   };
@@ -62,6 +64,15 @@ export async function gather(db: Db, course: Course, scores: Scores): Promise<Ga
         });
       const named = namedBy(answer, station);
       if (!named) continue;
+      const { prompt: characterId, truth } = station.frozen!;
+      // Whoever wrote on paper was told nothing.
+      if (characterId && answer.by === 'student')
+        input.prompted.push({
+          characterId,
+          stationId,
+          prompted: isPrompted(stationId, studentId),
+          right: named === truth,
+        });
       input.answers.push({ answerId: answerId(answer), studentId, stationId, named });
     }
   }

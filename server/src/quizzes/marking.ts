@@ -127,6 +127,7 @@ export async function marksOf(
         responseId: response.id,
         studentId: response.studentId,
         stationId: response.stationId,
+        by: response.by,
         written: response.answer,
         text,
         mark: markOnce(marks, response.id, ruling?.id, () =>

@@ -102,10 +102,11 @@ async function fixAll(db: Db, quiz: QuizHead): Promise<void> {
   }
 }
 
-const plannedOf = ({ taxonId, medium, view, asks, wentBy }: queries.StationRow) => ({
+const plannedOf = ({ taxonId, medium, view, asks, wentBy, prompt }: queries.StationRow) => ({
   taxonId,
   medium,
   view,
   asks,
   wentBy,
+  prompt,
 });

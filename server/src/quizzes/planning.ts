@@ -22,7 +22,10 @@ export async function writeStations(db: Db, quizId: string, courseId: string, bo
   await refuseUnseen(db, courseId, body);
   await queries.clearStations(db, quizId);
   const day = dayOfYear(body.heldOn);
-  for (const [i, { taxonId, medium, view, asks = [], wentBy = false, seed }] of body.stations.entries())
+  for (const [
+    i,
+    { taxonId, medium, view, asks = [], wentBy = false, prompt = null, seed },
+  ] of body.stations.entries())
     await queries.addStation(db, {
       id: randomUUID(),
       quizId,
@@ -33,21 +36,26 @@ export async function writeStations(db: Db, quizId: string, courseId: string, bo
       seed: seed ?? randomInt(1, 2 ** 31 - 1),
       asks,
       wentBy,
+      prompt,
     });
 }
 
 /** Throws where a station asks for a character that cannot be read off what it shows. */
 async function refuseUnseen(db: Db, courseId: string, { stations, heldOn }: PlanBody): Promise<void> {
-  if (stations.every(({ asks }) => !asks?.length)) return;
+  if (stations.every(({ asks, prompt }) => !asks?.length && !prompt)) return;
   const read = await committedLibrary(db);
   const { library, vocabulary } = read;
   const [day, options] = [
     dayOfYear(heldOn),
     { reference: library.reference, site: await courseOf(db, courseId) },
   ];
-  for (const [i, { taxonId, view, asks = [] }] of stations.entries()) {
+  for (const [i, { taxonId, view, asks = [], prompt }] of stations.entries()) {
     const profiled = read.profileOf(taxonId);
     const can = profiled ? askable(profiled, vocabulary, { ...view, day }, options) : [];
+    if (prompt && !can.includes(prompt))
+      throw badInput(
+        `Station ${i + 1} tells half of its students to look at “${vocabulary.get(prompt)?.term ?? prompt}”, which is not to be seen in what it shows. Take the hint away, or show the part.`,
+      );
     const stray = asks.find((id) => !can.includes(id));
     if (stray)
       throw badInput(

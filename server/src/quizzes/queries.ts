@@ -73,12 +73,14 @@ export interface StationRow {
   asks: string[];
   /** Are its students asked what they went by? */
   wentBy: boolean;
+  /** The character that half of its students are told to look at first. */
+  prompt: string | null;
 }
 
 // What a station is fixed to holds once its quiz has been opened.
 const STATION = `station.id, quiz_id as "quizId", position, taxon_id as "taxonId", medium, view, seed, voided, left_out as "leftOut",
   case when quiz.state = 'planned' then null else frozen end as frozen, asks,
-  went_by as "wentBy"`;
+  went_by as "wentBy", prompt`;
 
 export const stations = (db: Db, quizId: string) =>
   db.query<StationRow>(
@@ -112,8 +114,8 @@ export const placesOf = (db: Db, stationIds: readonly string[]) =>
 
 export const addStation = (db: Db, row: Omit<StationRow, 'voided' | 'leftOut' | 'frozen'>) =>
   db.query(
-    `insert into station (id, quiz_id, position, taxon_id, medium, view, seed, asks, went_by)
-     values ($1, $2, $3, $4, $5, $6::jsonb, $7, $8::jsonb, $9)`,
+    `insert into station (id, quiz_id, position, taxon_id, medium, view, seed, asks, went_by, prompt)
+     values ($1, $2, $3, $4, $5, $6::jsonb, $7, $8::jsonb, $9, $10)`,
     [
       row.id,
       row.quizId,
@@ -124,6 +126,7 @@ export const addStation = (db: Db, row: Omit<StationRow, 'voided' | 'leftOut' | 
       row.seed,
       JSON.stringify(row.asks),
       row.wentBy,
+      row.prompt,
     ],
   );
 

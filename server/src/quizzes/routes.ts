@@ -41,6 +41,7 @@ export const quizRoutes = [
         view: station.view,
         asks: station.asks,
         wentBy: station.wentBy,
+        prompt: station.prompt,
         offered: station.frozen?.wentBy ?? [],
         seed: station.seed,
         voided: station.voided,

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import type { Quiz } from '@hurrow/contract/quizzes';
 import type { Received, Sitting } from '@hurrow/contract/sitting';
 import { plantCourse, startHurrow, type Caller, type TestHurrow } from '../testing/testHurrow.ts';
+import { isPrompted } from '@hurrow/core/station';
 import { gather } from '../confusions/gather.ts';
 import { courseOf } from '../courses/course.ts';
 
@@ -15,14 +16,14 @@ beforeEach(async () => {
 });
 afterEach(() => hurrow.close());
 
-/** Opens a quiz of which the first station asks what students went by, the second does not. */
+/** Opens a quiz of which the first station asks what students went by and tells half of them where to look; the second does neither. */
 async function asking() {
   const view = { organs: ['leaf', 'twig'], nearness: 'hand', aids: ['eye', 'lens'], qualifiers: {} };
   const stations = [planted.red.id, planted.sugar.id].map((taxonId, i) => ({
     taxonId,
     medium: 'drawing',
     view,
-    ...(i === 0 ? { wentBy: true } : {}),
+    ...(i === 0 ? { wentBy: true, prompt: 'leaf.shape' } : {}),
   }));
   const { owner } = hurrow;
   await owner.put(`/api/quizzes/${planted.quizId}`, { title: 'Quiz 1', heldOn: '2026-09-10', stations });
@@ -105,4 +106,39 @@ test('answers from a file tell it in words; the plan says what is offered once i
     `/api/quizzes/${planted.quizId}/marks`,
   );
   expect(body.answers).toMatchObject([{ written: { wentBy: ['leaf.shape', 'leaf.base'] } }]);
+});
+
+test('a hint reaches half of the students by lot; what they answered on their phones is counted, what is on paper is not', async () => {
+  const [first, second] = await asking();
+  const { owner } = hurrow;
+  const { students } = (
+    await owner.get<{ students: { id: string; name: string }[] }>(`/api/courses/${planted.courseId}`)
+  ).body;
+  const own = students.find(({ name }) => name === 'Rowan Achterberg')!;
+  const prompted = isPrompted(first!.id, own.id);
+  expect(first!.prompt).toBe(prompted ? 'leaf shape' : null);
+  expect(second!.prompt).toBeNull();
+  await tell(first!.id, []);
+  const selma = students.find(({ name }) => name === 'Selma Idowu')!;
+  await owner.post(`/api/quizzes/${planted.quizId}/paper`, {
+    studentId: selma.id,
+    stationId: first!.id,
+    answer: { genus: 'Acer', epithet: 'rubrum' },
+  });
+  const { input } = await gather(hurrow.db, await courseOf(hurrow.db, planted.courseId), 'now');
+  expect(input.answers).toHaveLength(2);
+  expect(input.prompted).toEqual([
+    { characterId: 'leaf.shape', stationId: first!.id, prompted, right: true },
+  ]);
+});
+
+test('a hint to look at what is not shown is refused with the station', async () => {
+  const view = { organs: ['leaf'], nearness: 'hand', aids: ['eye'], qualifiers: {} };
+  const refused = await hurrow.owner.put<{ message: string }>(`/api/quizzes/${planted.quizId}`, {
+    title: 'Quiz 1',
+    heldOn: '2026-09-10',
+    stations: [{ taxonId: planted.red.id, medium: 'photo', view, prompt: 'bark.surface' }],
+  });
+  expect(refused.status).toBe(422);
+  expect(refused.body.message).toContain('Station 1 tells half of its students to look at “bark surface”');
 });

@@ -48,6 +48,14 @@ async function checklistInWords(db: Db, { frozen }: quizQueries.StationRow, audi
   return offered;
 }
 
+/** What half of a station's students are told to look at first, in words; null where nobody is. */
+async function promptInWords(db: Db, { frozen }: quizQueries.StationRow, audience: Audience) {
+  if (!frozen?.prompt) return null;
+  const { vocabulary } = await committedLibrary(db, frozen.revision);
+  const character = vocabulary.get(frozen.prompt);
+  return character ? characterName(character, audience) : null;
+}
+
 /** Stations at which students look at the phone; at all others they look at what lies there. */
 export const isPicture = ({ medium }: Pick<quizQueries.StationRow, 'medium'>): boolean =>
   medium === 'drawing' || medium === 'photo';
@@ -70,6 +78,7 @@ async function quizInWords(db: Db, quiz: QuizHead, audience: Audience, policy: N
         drawn: isPicture(station) && Boolean(station.frozen?.drawing),
         asks: await questionsInWords(db, station, audience),
         wentBy: await checklistInWords(db, station, audience),
+        prompt: await promptInWords(db, station, audience),
       })),
     ),
   };

@@ -13,6 +13,7 @@ import * as quizQueries from '../quizzes/queries.ts';
 import { receive } from '../quizzes/receive.ts';
 import { keepPace } from './pace.ts';
 
+import { isPrompted } from '@hurrow/core/station';
 import { isPicture, sameForAll } from './inWords.ts';
 import { judged, placeOf } from './judging.ts';
 import { resultOf } from './result.ts';
@@ -31,7 +32,11 @@ export const sittingRoutes = [
     const open = [];
     for (const quiz of quizzes.filter(({ state }) => state === 'open')) {
       const shown = await sameForAll(db, quiz, course.audience, course.marking.policy);
-      const stations = shown.stations.map((row) => ({ ...row, answer: answers.get(row.id) ?? null }));
+      const stations = shown.stations.map((row) => ({
+        ...row,
+        prompt: isPrompted(row.id, who!.studentId!) ? row.prompt : null,
+        answer: answers.get(row.id) ?? null,
+      }));
       open.push({ ...shown, stations });
     }
     return {

@@ -6,6 +6,7 @@ import { SHOWN_TITLES } from '@hurrow/core/view';
 import { useVocabulary } from '../app/data.ts';
 import { AnswersBehind } from './AnswersBehind.tsx';
 import { IntervalBar } from './IntervalBar.tsx';
+import { Prompts } from './Prompts.tsx';
 import { Readings } from './Readings.tsx';
 import { notEnough } from './TeachNext.tsx';
 import { capital, counted, type Names } from './useNames.ts';
@@ -32,6 +33,7 @@ export function Characters({ courseId, data, report, names }: CharactersProps) {
       <>
         <h1>Characters</h1>
         <p>{notEnough(report)}</p>
+        <Prompts prompts={report.prompts} names={names} />
         <Readings readings={report.readings} data={data} names={names} courseId={courseId} />
       </>
     );
@@ -91,6 +93,7 @@ export function Characters({ courseId, data, report, names }: CharactersProps) {
           {idle.map(({ characterId }) => names.character(characterId)).join(', ')}.
         </p>
       )}
+      <Prompts prompts={report.prompts} names={names} />
       <Readings readings={report.readings} data={data} names={names} courseId={courseId} />
     </>
   );

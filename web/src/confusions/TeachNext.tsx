@@ -68,7 +68,7 @@ export function TeachNext({ courseId, data, report, names }: TeachNextProps) {
       <ol className={styles['findings']}>{firm.slice(0, SHOWN).map(row)}</ol>
       <NotTheirFault courseId={courseId} data={data} report={report} names={names} />
       {later.length > 0 && (
-        <details className={styles['less-sure']}>
+        <details className={styles['less-sure']} open={firm.length === 0}>
           <summary>{capital(counted(later.length, 'more finding'))}, smaller or less sure</summary>
           <ol className={styles['findings']}>{later.map(row)}</ol>
         </details>

@@ -13,6 +13,7 @@ import { LinkButton, Notice, Problem } from '../app/parts.tsx';
 import { BroughtBack } from '../drafts/BroughtBack.tsx';
 import { anotherSeed, askingWentBy, stationOf, viewFor, type Planned } from './planned.ts';
 import styles from './quizzes.module.css';
+import { PromptPicker } from './PromptPicker.tsx';
 import { SeeingPicker } from './SeeingPicker.tsx';
 import { StationLine } from './StationLine.tsx';
 import { StationSpecimen } from './StationSpecimen.tsx';
@@ -54,7 +55,9 @@ export function PlanPage({ course, quiz }: { course: WholeCourse; quiz: Quiz | u
               course={course}
               day={plan.day}
               onOpen={() => plan.setOpen(i)}
-              onMedium={(medium) => plan.change(i, { medium, view: viewFor(medium, plan.day), asks: [] })}
+              onMedium={(medium) =>
+                plan.change(i, { medium, view: viewFor(medium, plan.day), asks: [], prompt: null })
+              }
               onMove={(by) => plan.move(i, by)}
               onRemove={() => plan.setStations(plan.stations.filter((_, k) => k !== i))}
             />
@@ -222,6 +225,13 @@ function Shown({
           </span>
         </span>
       </label>
+      <PromptPicker
+        station={station}
+        profiled={profiled}
+        options={{ reference: library.reference, site: course }}
+        fixed={fixed}
+        onChange={(prompt) => plan.change(at, { prompt })}
+      />
       {planned.medium === 'drawing' ? (
         <StationSpecimen
           library={library}

@@ -82,6 +82,12 @@ export function StationLine({
             <strong>asks what they went by</strong>
           </>
         ) : null}
+        {station.prompt ? (
+          <>
+            {'; '}
+            <strong>half are told to look at {vocabulary.get(station.prompt)?.term ?? station.prompt}</strong>
+          </>
+        ) : null}
       </span>
       {!fixed && (
         <span className={styles['station-tools']}>

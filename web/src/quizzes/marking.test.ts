@@ -27,6 +27,7 @@ const answer = (
   responseId: `${studentId}${stationId}`,
   studentId,
   stationId,
+  by: 'student',
   written,
   text: [written.genus, written.epithet].filter(Boolean).join(' '),
   mark: markAnswer(written, list[stationId === 's1' ? 0 : 1]!, list, marking),

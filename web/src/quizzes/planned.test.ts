@@ -44,6 +44,7 @@ test('a saved plan begins as it is saved, and carries nothing else of its statio
   expect(Object.keys(plan.stations[0]!).sort()).toEqual([
     'asks',
     'medium',
+    'prompt',
     'seed',
     'taxonId',
     'view',

@@ -11,6 +11,8 @@ export interface Planned {
   asks?: string[];
   /** Are students asked what they went by? */
   wentBy?: boolean;
+  /** The character that half of the students, by lot, are told to look at first. */
+  prompt?: string | null;
   /** Which individual is drawn: the one that students will see. */
   seed: number;
 }
@@ -69,12 +71,13 @@ export const planToBegin = (
     ? {
         title: quiz.title,
         heldOn: quiz.heldOn,
-        stations: quiz.stations.map(({ taxonId, medium, view, asks, wentBy, seed }) => ({
+        stations: quiz.stations.map(({ taxonId, medium, view, asks, wentBy, prompt, seed }) => ({
           taxonId,
           medium,
           view,
           asks,
           wentBy,
+          prompt: prompt ?? null,
           seed,
         })),
       }

@@ -82,6 +82,11 @@ function Station({ quiz, at, outbox }: { quiz: OpenQuiz; at: number; outbox: Out
         <p className="quiet">
           {capital(station.medium)}: {station.shows}.
         </p>
+        {station.prompt && (
+          <p className={styles['prompt']}>
+            Look first: <strong>{station.prompt}</strong>
+          </p>
+        )}
         <form onSubmit={submit}>
           {station.asks.length > 0 && (
             <Seeing

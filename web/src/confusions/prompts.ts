@@ -1,0 +1,19 @@
+import type { PromptFinding } from '@hurrow/core/confusion';
+
+/**
+ * What being told to look did, in hundredths of the answers; only where the interval leaves out nothing is it said to help or to harm.
+ *
+ * @example
+ * effectSaid({ effect: 0.2, interval: [0.08, 0.32] }); // '20 in 100 more (8 to 32): looking helps'
+ */
+export function effectSaid({
+  effect,
+  interval: [low, high],
+}: Pick<PromptFinding, 'effect' | 'interval'>): string {
+  const said = `${inHundred(effect)} in 100 ${effect < 0 ? 'fewer' : 'more'} (${signed(low)} to ${signed(high)})`;
+  if (low > 0) return `${said}: looking helps`;
+  return high < 0 ? `${said}: looking misleads` : `${said}: can’t tell yet`;
+}
+
+const inHundred = (share: number): number => Math.abs(Math.round(100 * share));
+const signed = (share: number): string => `${share < -0.005 ? '−' : ''}${inHundred(share)}`;

@@ -1,0 +1,50 @@
+import type { ProfiledTaxon, ReadingOptions } from '@hurrow/core/evidence';
+import { askable } from '@hurrow/core/station';
+import { SHOWN_TITLES } from '@hurrow/core/view';
+import { SHOWN_BY } from '@hurrow/core/vocabulary';
+import { useVocabulary } from '../app/data.ts';
+import type { Planned } from './planned.ts';
+import styles from './quizzes.module.css';
+
+/** A hint as an experiment: half of the students, drawn by lot, are told what to look at first. */
+export function PromptPicker({
+  station,
+  profiled,
+  options,
+  fixed,
+  onChange,
+}: {
+  station: Planned;
+  profiled: ProfiledTaxon;
+  /** Where the calendars were recorded and where the course is. */
+  options: ReadingOptions;
+  fixed: boolean;
+  onChange(prompt: string | null): void;
+}) {
+  const vocabulary = useVocabulary();
+  const can = askable(profiled, vocabulary, station.view, options);
+  const held = station.prompt ?? '';
+  const term = (id: string) => {
+    const character = vocabulary.get(id);
+    return character ? `${SHOWN_TITLES[SHOWN_BY[character.organ]]}: ${character.term}` : id;
+  };
+  return (
+    <label className={styles['prompt']}>
+      <span className="quiet">Tell half of them, drawn by lot, to look first at</span>
+      <select value={held} disabled={fixed} onChange={(event) => onChange(event.target.value || null)}>
+        <option value="">nothing</option>
+        {[...new Set([...(held ? [held] : []), ...can])].map((id) => (
+          <option key={id} value={id}>
+            {term(id)}
+          </option>
+        ))}
+      </select>
+      {held && (
+        <small className="quiet">
+          On phones only. The difference between the two halves is what looking is worth; where marks count,
+          tell the class that hints go by lot.
+        </small>
+      )}
+    </label>
+  );
+}
