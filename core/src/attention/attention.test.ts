@@ -107,7 +107,9 @@ function sceneOf(): Scene {
 }
 
 test('looking is worth what the character tells: much where it is read well, and it harms where it is read by chance', () => {
-  const worth = worthOfLooking([sceneOf()], [1, 1, 1]);
+  const { worth, ordinary } = worthOfLooking([sceneOf()], [1, 1, 1]);
+  expect(ordinary).toBeGreaterThan(0.02);
+  expect(ordinary).toBeLessThan(0.95);
   expect(worth[0]).toBeGreaterThan(15);
   expect(worth[1]).toBeLessThan(2);
   expect(worth[2]).toBe(0);

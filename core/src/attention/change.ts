@@ -7,8 +7,10 @@ const LOOKS_AT = 8;
 const ASTRAY = 0.03;
 /** Deviation of what a student has for or against each name at one station. */
 const WHIM = 0.7;
-/** How decidedly the best match is named: between these, as makes the class as often right as it was. */
-const SHARPNESS = [0.5, 20] as const;
+/** How decidedly the best match is named. */
+const SHARPNESS = 5;
+/** How much an ordinary character is looked at: between these, as makes the class as often right as it was. */
+const ATTENTION = [0.02, 0.95] as const;
 /** Readers of a scene that are simulated: for finding the sharpness, and for counting. */
 const [FEW, MANY] = [60, 300];
 
@@ -26,28 +28,30 @@ export function ordinaryAttention(scenes: readonly Scene[]): number {
  * @param use how much each character is attended to, over an ordinary one
  * @returns answers, one entry a character; 0 for those that no scene shows
  */
-export function worthOfLooking(scenes: readonly Scene[], use: readonly number[], seed = 1): Float64Array {
-  const typical = 1 / (1 + Math.exp(-ordinaryAttention(scenes)));
-  const attends = Float64Array.from(use, (share) => Math.min(0.95, typical * share));
+export function worthOfLooking(
+  scenes: readonly Scene[],
+  use: readonly number[],
+  seed = 1,
+): { worth: Float64Array; ordinary: number } {
   const wanted = scenes.reduce((sum, { right }) => sum + right, 0);
-  let [low, high] = SHARPNESS.map(Math.log) as [number, number];
+  const attending = (ordinary: number) => Float64Array.from(use, (share) => Math.min(0.95, ordinary * share));
+  let [low, high]: [number, number] = [...ATTENTION];
   const trial = scenes.map((scene, s) => new Readers(scene, FEW, seed * 7919 + s));
   for (let step = 0; step < 7; step += 1) {
     const middle = (low + high) / 2;
-    const right = scenes.reduce(
-      (sum, { answers }, s) => sum + answers * trial[s]!.under(attends, Math.exp(middle)).right,
-      0,
-    );
+    const attends = attending(middle);
+    const right = scenes.reduce((sum, { answers }, s) => sum + answers * trial[s]!.under(attends).right, 0);
     if (right < wanted) low = middle;
     else high = middle;
   }
+  const ordinary = (low + high) / 2;
   const worth = new Float64Array(use.length);
   scenes.forEach((scene, s) => {
     if (scene.answers === 0) return;
-    const { change } = new Readers(scene, MANY, seed * 104729 + s).under(attends, Math.exp((low + high) / 2));
+    const { change } = new Readers(scene, MANY, seed * 104729 + s).under(attending(ordinary));
     scene.looks.forEach(({ character }, v) => (worth[character]! += scene.answers * change[v]!));
   });
-  return worth;
+  return { worth, ordinary };
 }
 
 /**
@@ -84,12 +88,12 @@ class Readers {
   }
 
   /** Share of right names, and what it changes by with each look. */
-  under(attends: Float64Array, sharpness: number): { right: number; change: Float64Array } {
+  under(attends: Float64Array): { right: number; change: Float64Array } {
     const { options: K, truth, looks } = this.scene;
     const [V, M] = [looks.length, this.count];
     const pulls = looks.map(({ channels }) =>
       channels.map(({ match }) =>
-        pullOf(match, (sharpness * Math.min(2, channels.length)) / channels.length),
+        pullOf(match, (SHARPNESS * Math.min(2, channels.length)) / channels.length),
       ),
     );
     const change = new Float64Array(V);

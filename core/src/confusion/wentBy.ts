@@ -29,8 +29,8 @@ export interface ToldFinding extends Attended {
 
 /** Names count beside reports where there are at least so many trees in views for each character that could tell. */
 const SITUATIONS_FOR_EACH = 1.5;
-/** What the model would save comes true in about so large a part (\`npm run bench\`, saved on stated). */
-const COMES_TRUE = 0.65;
+/** Of what the model would save comes true: about so much, and, from the worst list to the best, between so little and so much (`npm run bench`). */
+const COMES_TRUE = { about: 0.55, from: 0.2, to: 0.9 };
 
 /**
  * What a class looks at, by what its students say they went by and, where there is enough of them, by the names they give (docs/method.md,
@@ -63,20 +63,22 @@ export function toldFindings(
     tellings.map((told, c): Known => ({ told, ...(namesCount && names[c] ? { names: names[c] } : {}) })),
     ordinaryAttention(scenes),
   );
-  const worth = worthOfLooking(
+  const { worth, ordinary } = worthOfLooking(
     scenes,
     attended.map(({ use }) => use),
   );
-  const typical = 1 / (1 + Math.exp(-ordinaryAttention(scenes)));
   return attended.map((found, c): ToldFinding | undefined => {
     if (tellings[c]!.offered === 0) return undefined;
-    const saved = (use: number) => COMES_TRUE * worth[c]! * typical * (1 - use);
-    const [low, high] = found.interval;
-    const bounds = [saved(high), saved(low)].sort((x, y) => x - y) as [number, number];
+    const saved = (use: number) => worth[c]! * ordinary * (1 - use);
+    const [low, high] = found.interval.map(saved).sort((x, y) => x - y) as [number, number];
     return {
       ...found,
       telling: tellings[c]!,
-      prevented: { prevented: saved(found.use), interval: bounds, chance: found.below },
+      prevented: {
+        prevented: COMES_TRUE.about * saved(found.use),
+        interval: [(low < 0 ? COMES_TRUE.to : COMES_TRUE.from) * low, COMES_TRUE.to * high],
+        chance: found.below,
+      },
     };
   });
 }
