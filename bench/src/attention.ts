@@ -1,4 +1,9 @@
-import { reportOf, type CharacterFinding, type ConfusionReport } from '@hurrow/core/confusion';
+import {
+  reportOf,
+  type CharacterFinding,
+  type ConfusionReport,
+  type EarlierClasses,
+} from '@hurrow/core/confusion';
 import {
   attentiveClass,
   standsFor,
@@ -57,8 +62,34 @@ export function attention(seeds = 20, lists = LISTS): Row[] {
         value: `${mean(uneven.map(({ auc }) => auc)).toFixed(3)}; ${falseOf(uneven)}`,
         wanted: '-; ≤ 20 %',
       },
+      secondYear(list, seeds),
     ];
   });
+}
+
+/** A second class that neglects what the first did, with students and stations of its own: found with what was found in the first, and without. */
+function secondYear(list: ListName, seeds: number): Row {
+  const gains = Array.from({ length: seeds }, (_, i) => {
+    const first = attentiveClass(list, 3001 + i, { uneven: 0.5 });
+    const { characters } = reportOf({ ...first, seed: 1 });
+    const chances = characters.flatMap(({ characterId, told, overlooked }) =>
+      told ? [[characterId, overlooked] as const] : [],
+    );
+    const second = attentiveClass(list, 4001 + i, { uneven: 0.5, neglected: first.neglected });
+    const aucWith = (earlier?: EarlierClasses) => {
+      const report = reportOf({ ...second, ...(earlier ? { earlier } : {}), seed: 1 });
+      const able = report.characters
+        .filter(({ characterId, telling }) => telling.length >= 2 && second.shown.includes(characterId))
+        .sort((x, y) => (x.worth?.share ?? 1) - (y.worth?.share ?? 1));
+      return aucOf(able.map(({ characterId }) => standsFor(characterId, second.neglected)));
+    };
+    return [aucWith(), aucWith({ names: ['first'], overlooked: Object.fromEntries(chances) })];
+  });
+  const at = (place: number) => mean(gains.map((pair) => pair[place]!)).toFixed(3);
+  return {
+    what: `${list}, a second year: AUC without and with what the first overlooked`,
+    value: `${at(0)}; ${at(1)}`,
+  };
 }
 
 function tableOf(list: ListName, told: readonly Outcome[]): Row[] {

@@ -28,6 +28,8 @@ export interface AttentiveOptions {
   nothing?: boolean;
   /** Characters that are attended to as ordinary ones after all, in the same class draw by draw. */
   mended?: readonly string[];
+  /** What is neglected, where it is not drawn: as an earlier class did. */
+  neglected?: readonly string[];
 }
 
 /** A class whose truth is known, as the report takes it. */
@@ -210,7 +212,7 @@ function truthsOf(
   seed: number,
   shown: readonly Shown[],
   settingOf: (station: AskedStation) => Setting,
-  { nothing, mended = [] }: AttentiveOptions,
+  { nothing, mended = [], neglected: given }: AttentiveOptions,
 ): Truths {
   const stream = (what: string) => randomFrom(seedOf('G3', name, seed, what));
   const { data } = prepareClass(
@@ -221,7 +223,7 @@ function truthsOf(
   const telling = tellingSituations(data);
   const able = data.characters.filter((_, c) => telling[c]!.length >= 6);
   const few = name === 'conifers' || name === 'synthetic';
-  const neglected = nothing ? [] : drawn(able, few ? 4 : 6, stream('neglected'));
+  const neglected = given ? [...given] : nothing ? [] : drawn(able, few ? 4 : 6, stream('neglected'));
   const visible = shown.reduce((sum, { values }) => sum + Object.keys(values).length, 0) / shown.length;
   const ordinary = logit(Math.min(0.8, LOOKS_AT / visible));
   const [attention, factors, telling2] = [stream('attention'), stream('factors'), stream('telling')];

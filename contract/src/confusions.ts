@@ -47,9 +47,16 @@ export interface Progress {
   doing: string;
 }
 
-/** Whose scores the evidence is taken from. */
-export const scoresQuery = Joi.object<{ scores: Scores }>({
+/** Whose scores the evidence is taken from, and what is taken in from elsewhere. */
+export interface ReportQuery {
+  scores: Scores;
+  /** Whether what earlier classes with the like list passed over is taken in. */
+  earlier?: 'with' | 'without';
+}
+
+export const reportQuery = Joi.object<ReportQuery>({
   scores: Joi.string().valid('then', 'now').default('now'),
+  earlier: Joi.string().valid('with', 'without').default('with'),
 });
 
 export interface ReteachingBody {
@@ -75,7 +82,7 @@ export const ofCourse = endpoint<{ answer: ConfusionData }>()({
 });
 
 export const report = endpoint<{
-  query: { scores: Scores };
+  query: ReportQuery;
   answer: { key: string; report?: ClassReport };
 }>()({
   method: 'get',
@@ -83,7 +90,7 @@ export const report = endpoint<{
   summary:
     'What the confusion model finds in a course. If that has still to be computed, computing begins, and the key is told by which to ask how far it is.',
   allow: STAFF,
-  query: scoresQuery,
+  query: reportQuery,
 });
 
 export const progress = endpoint<{ answer: { computing: Progress | null } }>()({

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { randomFrom } from '../random/index.ts';
 import {
   attendedOf,
+  beforehand,
   chancesApart,
   matchOf,
   sureOf,
@@ -113,4 +114,18 @@ test('looking is worth what the character tells: much where it is read well, and
   expect(worth[0]).toBeGreaterThan(15);
   expect(worth[1]).toBeLessThan(2);
   expect(worth[2]).toBe(0);
+});
+
+test('what earlier classes passed over is likelier passed over again, and what they did not is less likely', () => {
+  const told = { offered: 40, told: 1, expected: 6 };
+  const chance = (before?: number) =>
+    attendedOf(
+      [
+        ...Array.from({ length: 20 }, () => ({ told: { offered: 40, told: 6, expected: 6 } })),
+        { told, ...(before === undefined ? {} : { before }) },
+      ],
+      -1.2,
+    )[20]!.overlooked;
+  expect(chance(beforehand(0.95))).toBeGreaterThan(chance());
+  expect(chance(beforehand(0.01))).toBeLessThan(chance());
 });

@@ -4,6 +4,8 @@ import type { Telling } from './told.ts';
 export interface Known {
   names?: { use: number; sd: number };
   told?: Telling;
+  /** Chance, before this class is looked at, that it is passed over; of one in ten where nothing is known. */
+  before?: number;
 }
 
 /** How a class attends to one character. */
@@ -44,6 +46,18 @@ const NODES: readonly (readonly [number, number])[] = [
   [2.36676, 0.030757],
   [3.75044, 0.000548],
 ];
+
+/** What one class passes over the next does in so many cases, beyond what any does. */
+const CARRIES = 0.6;
+
+/**
+ * How likely a class passes a character over, where earlier classes with the like list did with some chance.
+ *
+ * @param earlier mean chance over the earlier classes, 0–1
+ * @example
+ * beforehand(0.95); // 0.61
+ */
+export const beforehand = (earlier: number): number => KINDS.share + CARRIES * (earlier - KINDS.share);
 
 /**
  * Which characters a class passes over: each is an ordinary one or one of those that lie far lower, and what names and reports say of it is weighed on a
@@ -125,17 +139,15 @@ function weighed(known: readonly Known[], mu: number, { ordinary, uneven, loose 
   for (let round = 0; round < ROUNDS; round += 1) {
     let [evidence, off, weight] = [0, 0, 0];
     const posteriors: Float64Array[] = [];
-    const chances = known.map(({ told }, c) => {
+    const chances = known.map(({ told, before = KINDS.share }, c) => {
       const asked = told && told.offered > 0;
       const likelihood = logShare.map(
         (s, i) => (byNames[c]?.[i] ?? 1) * (asked ? ofTold(told, rate + s, uneven) : 1) + 1e-30,
       );
-      const lower = KINDS.share * sumOf(low.map((x, i) => x * likelihood[i]!));
-      const all = (1 - KINDS.share) * sumOf(plain.map((x, i) => x * likelihood[i]!)) + lower;
+      const lower = before * sumOf(low.map((x, i) => x * likelihood[i]!));
+      const all = (1 - before) * sumOf(plain.map((x, i) => x * likelihood[i]!)) + lower;
       evidence += Math.log(all);
-      const posterior = likelihood.map(
-        (x, i) => (x * ((1 - KINDS.share) * plain[i]! + KINDS.share * low[i]!)) / all,
-      );
+      const posterior = likelihood.map((x, i) => (x * ((1 - before) * plain[i]! + before * low[i]!)) / all);
       posteriors.push(posterior);
       if (asked) {
         const expected = sumOf(posterior.map((x, i) => x * logShare[i]!));

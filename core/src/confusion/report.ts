@@ -37,6 +37,14 @@ export interface ReportInput {
   wentBy?: readonly WentBy[];
   /** Answers at stations where half were told what to look at. */
   prompted?: readonly PromptedAnswer[];
+  /** What earlier classes with the like list passed over. */
+  earlier?: EarlierClasses;
+}
+
+/** Earlier classes, and the mean chance with which they passed a character over, by its id. */
+export interface EarlierClasses {
+  names: string[];
+  overlooked: Record<string, number>;
 }
 
 /** How the class uses one character. */
@@ -96,6 +104,8 @@ export interface ConfusionReport {
   typicalUse: number;
   /** Answers to “what did you go by”. */
   reports: number;
+  /** Names of the earlier classes whose findings were taken in. */
+  earlier: string[];
   characters: CharacterFinding[];
   species: SpeciesFinding[];
   overGiven: NameFinding[];
@@ -136,6 +146,7 @@ export function reportOf(
     errors: wrong.length,
     typicalUse: 1,
     reports: input.wentBy?.length ?? 0,
+    earlier: input.earlier?.names ?? [],
     characters: [],
     species: [],
     overGiven: [],
@@ -177,6 +188,7 @@ export function reportOf(
     (input.wentBy ?? []).filter(({ stationId }) => answered.has(stationId)),
     byNames,
     telling.map(({ length }) => length),
+    new Map(Object.entries(input.earlier?.overlooked ?? {})),
   );
   const alone = attendedOf(
     byNames.map((names) => (names ? { names } : {})),

@@ -1,5 +1,6 @@
 import {
   attendedOf,
+  beforehand,
   ordinaryAttention,
   tellingsOf,
   worthOfLooking,
@@ -38,6 +39,7 @@ const COMES_TRUE = { about: 0.55, from: 0.2, to: 0.9 };
  *
  * @param names use of each character by the names alone over that of the typical one, with its deviation; undefined where not identified
  * @param telling how many situations each character could tell the truth in
+ * @param earlier chance that earlier classes passed a character over, by id
  * @returns one entry a character of `prepared.data`; undefined where nobody was asked about it
  */
 export function toldFindings(
@@ -45,6 +47,7 @@ export function toldFindings(
   wentBy: readonly WentBy[],
   names: readonly ({ use: number; sd: number } | undefined)[],
   telling: readonly number[],
+  earlier: ReadonlyMap<string, number> = new Map(),
 ): (ToldFinding | undefined)[] {
   const { data, speakerOf } = prepared;
   const place = new Map(data.characters.map((id, c) => [id, c]));
@@ -60,7 +63,14 @@ export function toldFindings(
   const able = telling.filter((situations) => situations >= 2).length;
   const namesCount = scenes.length >= SITUATIONS_FOR_EACH * able;
   const attended = attendedOf(
-    tellings.map((told, c): Known => ({ told, ...(namesCount && names[c] ? { names: names[c] } : {}) })),
+    tellings.map((told, c): Known => {
+      const before = earlier.get(data.characters[c]!);
+      return {
+        told,
+        ...(namesCount && names[c] ? { names: names[c] } : {}),
+        ...(before === undefined ? {} : { before: beforehand(before) }),
+      };
+    }),
     ordinaryAttention(scenes),
   );
   const { worth, ordinary } = worthOfLooking(

@@ -28,6 +28,7 @@ test('findings of all kinds stand in one order; those not sure stand apart; thos
     state: 'enough',
     typicalUse: 1,
     reports: 0,
+    earlier: [],
     characters: [
       character('bud.hair', consequence(4, 0.95)),
       character('twig.zigzag', consequence(9, 0.7)),
@@ -70,6 +71,7 @@ test('of two that prevent about as much, the one that manuals key by is taught f
     state: 'enough',
     typicalUse: 1,
     reports: 0,
+    earlier: [],
     characters: [
       character('twig.color', consequence(7, 0.95)),
       character('bud.scales', consequence(5, 0.95)),

@@ -1,6 +1,7 @@
 import {
   reportOf,
   type AskedStation,
+  type EarlierClasses,
   type PromptedAnswer,
   type ReportedAnswer,
   type Seen,
@@ -19,6 +20,7 @@ export interface ClassInput {
   seen: Seen[];
   wentBy: WentBy[];
   prompted: PromptedAnswer[];
+  earlier?: EarlierClasses;
   libraries: { key: string; library: Library }[];
   site: Place;
 }
@@ -49,9 +51,9 @@ export function classReport(input: ClassInput, at: (share: number, doing: string
     });
     return [{ stationId: station.id, right, judgement }];
   });
-  const { stations, answers, seen, wentBy, prompted } = input;
+  const { stations, answers, seen, wentBy, prompted, earlier } = input;
   const report = reportOf(
-    { stations, answers, seen, wentBy, prompted, settingOf, seed: SEED },
+    { stations, answers, seen, wentBy, prompted, ...(earlier ? { earlier } : {}), settingOf, seed: SEED },
     (share, doing) => at(0.3 + 0.7 * share, doing),
   );
   return { ...report, fairness };

@@ -1,4 +1,5 @@
 import { createHash } from 'node:crypto';
+import { earlierClasses } from './earlier.ts';
 import { answerId, MODEL_VERSION, type GivenAnswer, type Unnamed } from '@hurrow/core/confusion';
 import { isPrompted } from '@hurrow/core/station';
 import type { Course } from '@hurrow/contract/courses';
@@ -17,7 +18,7 @@ export interface Gathered {
 }
 
 /** All that the report on a course is computed from: counted stations as frozen, their marked answers, and the library. */
-export async function gather(db: Db, course: Course, scores: Scores): Promise<Gathered> {
+export async function gather(db: Db, course: Course, scores: Scores, withEarlier = true): Promise<Gathered> {
   const quizzes = (await quizzesOfCourse(db, course.id)).filter((row) => row.state !== 'planned');
   const { library: now } = await committedLibrary(db);
   const input: ClassInput = {
@@ -78,6 +79,8 @@ export async function gather(db: Db, course: Course, scores: Scores): Promise<Ga
   }
   for (const key of new Set(input.stations.map(({ libraryKey }) => libraryKey)))
     input.libraries.push({ key, library: (await committedLibrary(db, Number(key))).library });
+  const earlier = withEarlier ? await earlierClasses(db, course) : undefined;
+  if (earlier) input.earlier = earlier;
   const { libraries, ...rest } = input;
   const source = JSON.stringify([MODEL_VERSION, now.id, libraries.map(({ key }) => key), rest]);
   return { input, key: createHash('sha256').update(source).digest('hex') };

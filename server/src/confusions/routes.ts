@@ -62,7 +62,7 @@ export const confusionRoutes = [
   }),
   serve(confusions.report, async ({ db, params, query, now, request }) => {
     const course = await courseOf(db, params.courseId);
-    const { key, input } = await gather(db, course, query.scores);
+    const { key, input } = await gather(db, course, query.scores, query.earlier === 'with');
     const kept = await queries.report(db, course.id, key);
     if (kept) return { key, report: kept.report };
     if (progressOf(key)) return { key };

@@ -10,6 +10,7 @@ import { Stations } from './Stations.tsx';
 import { TeachNext } from './TeachNext.tsx';
 import { useConfusions } from './useConfusions.ts';
 import { counted, useNames } from './useNames.ts';
+import { listInWords } from '@hurrow/core/view';
 import { useReport } from './useReport.ts';
 import { Opening, Problem } from '../app/parts.tsx';
 import ui from '../app/parts.module.css';
@@ -28,7 +29,8 @@ export default function ConfusionsPlace({ courseId }: { courseId: string }) {
 function Parts({ courseId }: { courseId: string }) {
   const { query, data, answers, directed, pairs } = useConfusions(courseId);
   const [scores, setScores] = useState<Scores>('now');
-  const work = useReport(courseId, scores);
+  const [earlier, setEarlier] = useState<'with' | 'without'>('with');
+  const work = useReport(courseId, scores, earlier);
   const names = useNames(courseId);
   if (courseId === '-')
     return <Nothing text="Make a course and hold a quiz; the confusions of its students then stand here." />;
@@ -60,6 +62,19 @@ function Parts({ courseId }: { courseId: string }) {
             <option value="then">as they were then</option>
           </select>
         </label>
+        {(earlier === 'without' || work.report?.earlier.length) && (
+          <label className={styles['scores-choice']}>
+            What earlier classes overlooked{' '}
+            <select
+              value={earlier}
+              title={listInWords(work.report?.earlier ?? [])}
+              onChange={(event) => setEarlier(event.target.value as 'with' | 'without')}
+            >
+              <option value="with">taken in</option>
+              <option value="without">left out</option>
+            </select>
+          </label>
+        )}
       </aside>
       <section className={ui['page']}>
         <Routes>

@@ -24,7 +24,7 @@ import { viewsOf, type StationView } from './pairViews.ts';
 export function PairPage({ courseId }: { courseId: string }) {
   const { aId = '', bId = '' } = useParams();
   const { data, answers } = useConfusions(courseId);
-  const { report } = useReport(courseId, 'now');
+  const { report } = useReport(courseId, 'now', 'with');
   const course = useQuery(courseQuery(courseId)).data;
   const { day, setDay } = useFieldDate();
   const { lookAt } = useVasculum();

@@ -3,6 +3,7 @@ import { Button } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { asText, isSure, rankedFindings, say, stationsToAsk, type Finding } from '@hurrow/core/finding';
+import { listInWords } from '@hurrow/core/view';
 import type { Standing } from '@hurrow/core/vocabulary';
 import { AnswersBehind } from './AnswersBehind.tsx';
 import { IntervalBar } from './IntervalBar.tsx';
@@ -56,6 +57,8 @@ export function TeachNext({ courseId, data, report, names }: TeachNextProps) {
         {report.reports > 0
           ? `Beside the names they rest on ${counted(report.reports, 'answer')} to “What did you go by?”.`
           : 'No quiz has asked “What did you go by?” yet: by the names alone no character is sure, and those below the line are suspicions.'}{' '}
+        {report.earlier.length > 0 &&
+          `What ${listInWords(report.earlier)} overlooked is taken to be likelier here (switched beside). `}
         Of what stands above the line a tenth at most is expected to be wrong.
       </p>
       {firm.length === 0 && (

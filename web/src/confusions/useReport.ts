@@ -9,11 +9,11 @@ const pause = (milliseconds: number) => new Promise((resolve) => setTimeout(reso
 const TRIES = 2;
 
 /** The report on a course: asked for, waited for with progress, and asked for again when answers or the library change. */
-export function useReport(courseId: string, scores: Scores) {
+export function useReport(courseId: string, scores: Scores, earlier: 'with' | 'without') {
   const revision = useLibrary().library?.revision;
   const queries = useQueryClient();
   const [progress, setProgress] = useState<Progress & { key: string }>();
-  const queryKey = ['confusions', courseId, 'report', scores, revision];
+  const queryKey = ['confusions', courseId, 'report', scores, earlier, revision];
   const query = useQuery({
     queryKey,
     enabled: courseId !== '-' && revision !== undefined,
@@ -23,7 +23,7 @@ export function useReport(courseId: string, scores: Scores) {
       for (let tries = 0; ; tries += 1) {
         const { key, report } = await call('GET /api/courses/{courseId}/confusions/report', {
           params: { courseId },
-          query: { scores },
+          query: { scores, earlier },
         });
         if (report) return report;
         if (tries >= TRIES)

@@ -1,0 +1,36 @@
+import type { EarlierClasses } from '@hurrow/core/confusion';
+import type { Course } from '@hurrow/contract/courses';
+import { sets } from '../courses/queries.ts';
+import type { Db } from '../db/index.ts';
+import { reportsBefore } from './queries.ts';
+
+/** Lists of which so much is shared are alike. */
+const ALIKE = 0.7;
+
+/**
+ * What earlier classes of the library passed over, by the newest report of each: only of classes with the like list that said what they went by.
+ * Undefined where there are none.
+ */
+export async function earlierClasses(db: Db, course: Course): Promise<EarlierClasses | undefined> {
+  const taught = await taughtIn(db, course.id);
+  const names: string[] = [];
+  const chances = new Map<string, number[]>();
+  for (const { courseId, name, report } of await reportsBefore(db, course.id)) {
+    const told = report.characters.filter((found) => found.told);
+    if (told.length === 0 || !alike(taught, await taughtIn(db, courseId))) continue;
+    names.push(name);
+    for (const { characterId, overlooked } of told)
+      chances.set(characterId, [...(chances.get(characterId) ?? []), overlooked]);
+  }
+  if (names.length === 0) return undefined;
+  const mean = (values: number[]) => values.reduce((sum, x) => sum + x, 0) / values.length;
+  return { names, overlooked: Object.fromEntries([...chances].map(([id, all]) => [id, mean(all)])) };
+}
+
+const taughtIn = async (db: Db, courseId: string) =>
+  new Set((await sets(db, courseId)).flatMap((set) => set.taxa));
+
+function alike(a: ReadonlySet<string>, b: ReadonlySet<string>): boolean {
+  const shared = [...a].filter((id) => b.has(id)).length;
+  return shared > 0 && shared >= ALIKE * Math.min(a.size, b.size);
+}
