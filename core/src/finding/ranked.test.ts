@@ -90,6 +90,32 @@ test('of two that prevent about as much, the one that manuals key by is taught f
   expect(firm.map((found) => worthTeaching(found))).toEqual([5, 3.5, 3.2]);
 });
 
+test('characters of one organ that tell the same errors are one finding, spoken for by the mark', () => {
+  const telling = (id: string, prevented: number, behind: string[]) => ({
+    ...character(id, consequence(prevented, 0.95)),
+    behind,
+  });
+  const report = {
+    characters: [
+      telling('bud.color', 9, ['a', 'b', 'c', 'd']),
+      telling('bud.scales', 6, ['a', 'b', 'c', 'd', 'e']),
+      telling('bud.hair', 5, ['x', 'y']),
+      telling('twig.zigzag', 4, ['a', 'b', 'c', 'd']),
+    ],
+    species: [],
+    overGiven: [],
+  } as unknown as ConfusionReport;
+  const { firm } = rankedFindings(report, BUILT_IN);
+  const said = firm.map((found) => [
+    found.kind === 'character' && found.character.characterId,
+    found.together ?? [],
+  ]);
+  expect(said).toContainEqual(['bud.scales', ['bud.color']]);
+  expect(said).toContainEqual(['bud.hair', []]);
+  expect(said).toContainEqual(['twig.zigzag', []]);
+  expect(said).toHaveLength(3);
+});
+
 test('a suspicion is asked about at the trees that it would have told apart; what is sure or was asked is not', () => {
   const suspected = {
     ...character('bud.hair', consequence(4, 0.7)),

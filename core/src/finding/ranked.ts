@@ -3,7 +3,12 @@ import { standingOf, type Standing, type Vocabulary } from '../vocabulary/index.
 import type { CharacterFinding, ConfusionReport, NameFinding, SpeciesFinding } from '../confusion/index.ts';
 
 /** One thing to teach, of whichever kind, with the errors it would have prevented. */
-export type Finding = { prevented: Consequence; standing?: Standing } & (
+export type Finding = {
+  prevented: Consequence;
+  standing?: Standing;
+  /** Characters that go with it: of the same organ, and telling nearly the same errors. */
+  together?: string[];
+} & (
   | { kind: 'character'; character: CharacterFinding }
   | { kind: 'species'; species: SpeciesFinding }
   | { kind: 'name'; name: NameFinding }
@@ -14,6 +19,42 @@ export interface RankedFindings {
   firm: Finding[];
   /** Worth an error at least by the figures, but not sure. */
   unsure: Finding[];
+}
+
+/** Characters go together that share so much of the errors that either tells. */
+const SHARED = 0.7;
+
+const ORDER: Record<Standing, number> = { mark: 0, second: 1, supporting: 2 };
+
+/**
+ * Findings of characters of one organ that tell nearly the same errors are one: the one of the highest standing speaks for all, at the place of the
+ * first. Others stay as they are.
+ */
+function asOne(findings: readonly Finding[], vocabulary: Vocabulary): Finding[] {
+  const groups: Finding[][] = [];
+  for (const found of findings) {
+    const group = groups.find(([first]) => goTogether(first!, found, vocabulary));
+    if (group) group.push(found);
+    else groups.push([found]);
+  }
+  return groups.map((group) => {
+    const [speaker, ...others] = [...group].sort(
+      (x, y) => ORDER[x.standing ?? 'second'] - ORDER[y.standing ?? 'second'],
+    );
+    const together = others.flatMap((other) =>
+      other.kind === 'character' ? other.character.characterId : [],
+    );
+    return together.length > 0 ? { ...speaker!, together } : speaker!;
+  });
+}
+
+function goTogether(a: Finding, b: Finding, vocabulary: Vocabulary): boolean {
+  if (a.kind !== 'character' || b.kind !== 'character') return false;
+  const [organ, other] = [a, b].map((found) => vocabulary.get(found.character.characterId)?.organ);
+  if (organ === undefined || organ !== other) return false;
+  const [mine, theirs] = [new Set(a.character.behind), new Set(b.character.behind)];
+  const shared = [...mine].filter((id) => theirs.has(id)).length;
+  return shared > 0 && shared >= SHARED * new Set([...mine, ...theirs]).size;
 }
 
 /** Whether a finding is said as sure. */
@@ -76,5 +117,11 @@ export function rankedFindings(report: ConfusionReport, vocabulary: Vocabulary):
   const worth = all
     .filter(({ prevented }) => prevented.prevented >= 1)
     .sort((x, y) => worthTeaching(y) - worthTeaching(x));
-  return { firm: worth.filter(isSure), unsure: worth.filter((found) => !isSure(found)) };
+  return {
+    firm: asOne(worth.filter(isSure), vocabulary),
+    unsure: asOne(
+      worth.filter((found) => !isSure(found)),
+      vocabulary,
+    ),
+  };
 }

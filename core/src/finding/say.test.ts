@@ -150,3 +150,10 @@ test('a suspicion by names alone says what to ask; one that was asked about says
   expect(sure).toContain('they told of it 1 time on 90 checklists');
   expect(sure).not.toContain('Can’t tell');
 });
+
+test('characters that go together are said to, in one finding', () => {
+  const said = say({ ...bands(), together: ['needle.lie', 'needle.tip'] }, report);
+  expect(asText(said.sentences, names)).toContain(
+    ' With it go lie, tip: they tell the same errors; teach them as one.',
+  );
+});

@@ -43,7 +43,7 @@ export function say(found: Finding, report: Pick<ConfusionReport, 'readings' | '
     case 'species':
       return ofSpecies(found.species);
     case 'character':
-      return ofCharacter(found.character, report);
+      return ofCharacter(found.character, report, found.together ?? []);
   }
 }
 
@@ -84,6 +84,7 @@ function ofSpecies(species: Extract<Finding, { kind: 'species' }>['species']): S
 function ofCharacter(
   found: Extract<Finding, { kind: 'character' }>['character'],
   report: Pick<ConfusionReport, 'readings' | 'students'>,
+  together: readonly string[],
 ): Said {
   const { characterId, worth, pairs, telling, behind, told, sure } = found;
   const reading = report.readings.find((entry) => entry.characterId === characterId);
@@ -96,6 +97,13 @@ function ofCharacter(
       ...(told ? ofTold(told) : []),
       ...(worth && (!told || sure) ? ofUse(saidUse(worth), counted(telling.length, 'station')) : []),
       ...(pairs.length > 0 ? mostOf(mixedUp, 'pair') : []),
+      ...(together.length > 0
+        ? [
+            ' With it go ',
+            ...together.flatMap((character, i): Piece[] => [...(i > 0 ? [', '] : []), { character }]),
+            ': they tell the same errors; teach them as one.',
+          ]
+        : []),
       ...(reading ? ofReading(reading) : []),
       ...(sure ? [] : ofDoubt(found)),
       ...(report.students < SMALL ? [' A small class: take it as a hint.'] : []),
