@@ -62,7 +62,7 @@ function Parts({ courseId }: { courseId: string }) {
             <option value="then">as they were then</option>
           </select>
         </label>
-        {(earlier === 'without' || work.report?.earlier.length) && (
+        {(earlier === 'without' || (work.report?.earlier ?? []).length > 0) && (
           <label className={styles['scores-choice']}>
             What earlier classes overlooked{' '}
             <select

@@ -31,7 +31,12 @@ export function PromptPicker({
   return (
     <label className={styles['prompt']}>
       <span className="quiet">Tell half of them, drawn by lot, to look first at</span>
-      <select value={held} disabled={fixed} onChange={(event) => onChange(event.target.value || null)}>
+      <select
+        className={styles['seeing-picker']}
+        value={held}
+        disabled={fixed}
+        onChange={(event) => onChange(event.target.value || null)}
+      >
         <option value="">nothing</option>
         {[...new Set([...(held ? [held] : []), ...can])].map((id) => (
           <option key={id} value={id}>
