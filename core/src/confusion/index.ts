@@ -1,6 +1,7 @@
 export * from './choice.ts';
 export * from './consequences.ts';
 export * from './excess.ts';
+export * from './findings.ts';
 export * from './fit.ts';
 export * from './interval.ts';
 export * from './laplace.ts';

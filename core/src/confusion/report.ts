@@ -1,19 +1,20 @@
 import { median } from 'simple-statistics';
-import { attendedOf, type Telling } from '../attention/index.ts';
+import { attendedOf } from '../attention/index.ts';
 import { UNNAMED, type ChoiceData } from './choice.ts';
 import { consequences, typicalUses, type Consequence } from './consequences.ts';
-import { excessOf, type Excess } from './excess.ts';
+import { excessOf } from './excess.ts';
+import type { CharacterFinding, ConfusionReport, NameFinding, SpeciesFinding } from './findings.ts';
 import { fitClass, type ClassFit } from './fit.ts';
 import { Laplace } from './laplace.ts';
 import { limitedEvidence } from './limited.ts';
 import { confusedPairs } from './pairs.ts';
 import { SCALES } from './parameters.ts';
-import { predictions, type LeftOutLoss, type StationFinding } from './predicted.ts';
-import { calibration, type Calibration } from './prediction.ts';
+import { predictions } from './predicted.ts';
+import { calibration } from './prediction.ts';
 import { chancesOf, markSure } from './sureFindings.ts';
 import { prepareClass, type AskedStation, type GivenAnswer, type Setting } from './situations.ts';
-import { promptFindings, type PromptedAnswer, type PromptFinding } from './prompted.ts';
-import { readingFindings, type ReadingFinding, type Seen } from './seen.ts';
+import { promptFindings, type PromptedAnswer } from './prompted.ts';
+import { readingFindings, type Seen } from './seen.ts';
 import { evidenceAgainst, tellingSituations, TELLS } from './telling.ts';
 import { toldFindings, type ToldFinding, type WentBy } from './wentBy.ts';
 
@@ -45,79 +46,6 @@ export interface ReportInput {
 export interface EarlierClasses {
   names: string[];
   overlooked: Record<string, number>;
-}
-
-/** How the class uses one character. */
-export interface CharacterFinding {
-  characterId: string;
-  /** ŵ with its 90 % interval; 1 uses the evidence as it stands. */
-  use: number;
-  interval: [number, number];
-  /** Use over that of the typical character, with its interval: the share of its worth that is used. Undefined where it is not identified. */
-  worth?: { share: number; interval: [number, number] };
-  /** Stations at which it could tell the truth from a rival. */
-  telling: string[];
-  /** Errors it would have prevented; undefined where too few stations could tell. */
-  prevented?: Consequence;
-  /** How often it was told of on the checklists that offered it. */
-  told?: Telling;
-  /** Chance that the class passes it over, 0–1; by names alone it is never sure. */
-  overlooked: number;
-  /** Said as sure: of all that is, species and names with it, a tenth at most is expected to be false. */
-  sure: boolean;
-  /** Wrong answers that it tells from their truth, and which pairs they make, the most frequent first. */
-  behind: string[];
-  pairs: { truth: string; answer: string; count: number }[];
-  /** Taxa whose evidence had to be assumed because the score is missing. */
-  assumed: string[];
-}
-
-export interface SpeciesFinding {
-  taxonId: string;
-  asked: number;
-  wrong: number;
-  /** Its errors land on more names than likeness accounts for. */
-  scatters: boolean;
-  /** The names given for it, the most frequent first. */
-  called: { answer: string; count: number }[];
-  prevented: Consequence;
-  sure: boolean;
-  behind: string[];
-}
-
-export interface NameFinding {
-  taxonId: string;
-  /** How often the name was given where it was wrong, and for how many trees. */
-  given: number;
-  truths: number;
-  prevented: Consequence;
-  sure: boolean;
-  behind: string[];
-}
-
-export interface ConfusionReport {
-  students: number;
-  answers: number;
-  errors: number;
-  /** Whether the answers bear a model; otherwise there are no findings. */
-  state: 'enough' | 'too few' | 'no errors';
-  typicalUse: number;
-  /** Answers to “what did you go by”. */
-  reports: number;
-  /** Names of the earlier classes whose findings were taken in. */
-  earlier: string[];
-  characters: CharacterFinding[];
-  species: SpeciesFinding[];
-  overGiven: NameFinding[];
-  stations: StationFinding[];
-  inSample?: Calibration;
-  leftOut?: Calibration;
-  losses: LeftOutLoss[];
-  /** How the class reads the characters that it was asked to look at. */
-  readings: ReadingFinding[];
-  /** What being told to look at a character did. */
-  prompts: PromptFinding[];
-  pairs: (Excess & { truth: string; answer: string })[];
 }
 
 /** Below these the model is not fitted: nothing it said would be more than its priors. */

@@ -1,7 +1,7 @@
 import { mean, sampleVariance } from 'simple-statistics';
 import { chancesApart, sureOf, type Estimate } from '../attention/index.ts';
 import { SCALES } from './parameters.ts';
-import type { CharacterFinding, ConfusionReport } from './report.ts';
+import type { CharacterFinding, ConfusionReport } from './findings.ts';
 
 /** Chances that a species is missed, or a name given, far beyond the others: their estimates freed of the prior, by taxon. */
 export function chancesOf(

@@ -55,26 +55,13 @@ function Parts({ courseId }: { courseId: string }) {
           <NavLink to={`${base}/stations`}>Stations</NavLink>
         </nav>
         <Facts data={data!} answers={answers} />
-        <label className={styles['scores-choice']}>
-          Scores{' '}
-          <select value={scores} onChange={(event) => setScores(event.target.value as Scores)}>
-            <option value="now">as they are now</option>
-            <option value="then">as they were then</option>
-          </select>
-        </label>
-        {(earlier === 'without' || (work.report?.earlier ?? []).length > 0) && (
-          <label className={styles['scores-choice']}>
-            What earlier classes overlooked{' '}
-            <select
-              value={earlier}
-              title={listInWords(work.report?.earlier ?? [])}
-              onChange={(event) => setEarlier(event.target.value as 'with' | 'without')}
-            >
-              <option value="with">taken in</option>
-              <option value="without">left out</option>
-            </select>
-          </label>
-        )}
+        <Choices
+          scores={scores}
+          onScores={setScores}
+          earlier={earlier}
+          onEarlier={setEarlier}
+          classes={work.report?.earlier ?? []}
+        />
       </aside>
       <section className={ui['page']}>
         <Routes>
@@ -113,6 +100,47 @@ function Parts({ courseId }: { courseId: string }) {
         </Routes>
       </section>
     </div>
+  );
+}
+
+/** What the figures rest on, as far as it can be chosen. */
+function Choices({
+  scores,
+  onScores,
+  earlier,
+  onEarlier,
+  classes,
+}: {
+  scores: Scores;
+  onScores(scores: Scores): void;
+  earlier: 'with' | 'without';
+  onEarlier(earlier: 'with' | 'without'): void;
+  /** Names of the earlier classes that are taken in. */
+  classes: readonly string[];
+}) {
+  return (
+    <>
+      <label className={styles['scores-choice']}>
+        Scores{' '}
+        <select value={scores} onChange={(event) => onScores(event.target.value as Scores)}>
+          <option value="now">as they are now</option>
+          <option value="then">as they were then</option>
+        </select>
+      </label>
+      {(earlier === 'without' || classes.length > 0) && (
+        <label className={styles['scores-choice']}>
+          What earlier classes overlooked{' '}
+          <select
+            value={earlier}
+            title={listInWords(classes)}
+            onChange={(event) => onEarlier(event.target.value as 'with' | 'without')}
+          >
+            <option value="with">taken in</option>
+            <option value="without">left out</option>
+          </select>
+        </label>
+      )}
+    </>
   );
 }
 

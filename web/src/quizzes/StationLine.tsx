@@ -70,24 +70,7 @@ export function StationLine({
       </select>
       <span className={`quiet ${styles['station-view']}`}>
         {viewInWords(station.view)}
-        {station.asks?.length ? (
-          <>
-            {'; '}
-            <strong>asks for {listInWords(station.asks.map((id) => vocabulary.get(id)?.term ?? id))}</strong>
-          </>
-        ) : null}
-        {station.wentBy ? (
-          <>
-            {'; '}
-            <strong>asks what they went by</strong>
-          </>
-        ) : null}
-        {station.prompt ? (
-          <>
-            {'; '}
-            <strong>half are told to look at {vocabulary.get(station.prompt)?.term ?? station.prompt}</strong>
-          </>
-        ) : null}
+        <Asked station={station} />
       </span>
       {!fixed && (
         <span className={styles['station-tools']}>
@@ -113,4 +96,20 @@ export function StationLine({
       ))}
     </li>
   );
+}
+
+/** What a station asks or tells besides the name. */
+function Asked({ station }: { station: Planned }) {
+  const vocabulary = useVocabulary();
+  const term = (id: string) => vocabulary.get(id)?.term ?? id;
+  const all = [
+    ...(station.asks?.length ? [`asks for ${listInWords(station.asks.map(term))}`] : []),
+    ...(station.wentBy ? ['asks what they went by'] : []),
+    ...(station.prompt ? [`half are told to look at ${term(station.prompt)}`] : []),
+  ];
+  return all.map((one) => (
+    <span key={one}>
+      ; <strong>{one}</strong>
+    </span>
+  ));
 }

@@ -1,4 +1,4 @@
-import type { OpenQuiz, SeeingAsked, Sitting, WentByOffered } from '@hurrow/contract/sitting';
+import type { OpenQuiz, SatStation, SeeingAsked, Sitting, WentByOffered } from '@hurrow/contract/sitting';
 import { useState, type FormEvent } from 'react';
 import { Link, Navigate, useNavigate, useParams } from 'react-router';
 import type { Answer } from '@hurrow/core/names';
@@ -68,20 +68,7 @@ function Station({ quiz, at, outbox }: { quiz: OpenQuiz; at: number; outbox: Out
         <i style={{ width: `${(at / quiz.stations.length) * 100}%` }} />
       </div>
       <main className={styles['pad']}>
-        {station.drawn ? (
-          <img
-            className={styles['specimen']}
-            src={`/api/sit/stations/${station.id}/drawing.svg`}
-            alt={`The ${station.medium} at station ${station.position}`}
-          />
-        ) : (
-          <p className={styles['look-there']}>
-            Look at the {station.medium} at station {station.position}.
-          </p>
-        )}
-        <p className="quiet">
-          {capital(station.medium)}: {station.shows}.
-        </p>
+        <Shown station={station} />
         {station.prompt && (
           <p className={styles['prompt']}>
             Look first: <strong>{station.prompt}</strong>
@@ -95,30 +82,7 @@ function Station({ quiz, at, outbox }: { quiz: OpenQuiz; at: number; outbox: Out
               onSee={(seen) => setAnswer({ ...answer, seen })}
             />
           )}
-          <h2>Name this tree</h2>
-          {FIELDS[quiz.policy].map(([part, label], i) => (
-            <label className={styles['field']} key={part}>
-              <span>{label}</span>
-              <input
-                value={answer[part] ?? ''}
-                onChange={(event) => setAnswer({ ...answer, [part]: event.target.value })}
-                maxLength={LONGEST}
-                autoComplete="off"
-                autoCorrect="off"
-                spellCheck={false}
-                autoCapitalize={part === 'epithet' ? 'none' : 'words'}
-                enterKeyHint={i === FIELDS[quiz.policy].length - 1 ? 'done' : 'next'}
-                list={quiz.names.length ? 'names' : undefined}
-              />
-            </label>
-          ))}
-          {quiz.names.length > 0 && (
-            <datalist id="names">
-              {quiz.names.map((name) => (
-                <option key={name} value={name} />
-              ))}
-            </datalist>
-          )}
+          <NameFields quiz={quiz} answer={answer} onAnswer={setAnswer} />
           {station.wentBy.length > 0 && (
             <WentBy
               offered={station.wentBy}
@@ -141,6 +105,68 @@ function Station({ quiz, at, outbox }: { quiz: OpenQuiz; at: number; outbox: Out
           </div>
         </form>
       </main>
+    </>
+  );
+}
+
+/** What is looked at: the drawing, or where to look. */
+function Shown({ station }: { station: SatStation }) {
+  return (
+    <>
+      {station.drawn ? (
+        <img
+          className={styles['specimen']}
+          src={`/api/sit/stations/${station.id}/drawing.svg`}
+          alt={`The ${station.medium} at station ${station.position}`}
+        />
+      ) : (
+        <p className={styles['look-there']}>
+          Look at the {station.medium} at station {station.position}.
+        </p>
+      )}
+      <p className="quiet">
+        {capital(station.medium)}: {station.shows}.
+      </p>
+    </>
+  );
+}
+
+/** The parts of the name that the course asks for. */
+function NameFields({
+  quiz,
+  answer,
+  onAnswer,
+}: {
+  quiz: OpenQuiz;
+  answer: Answer;
+  onAnswer(answer: Answer): void;
+}) {
+  return (
+    <>
+      <h2>Name this tree</h2>
+      {FIELDS[quiz.policy].map(([part, label], i) => (
+        <label className={styles['field']} key={part}>
+          <span>{label}</span>
+          <input
+            value={answer[part] ?? ''}
+            onChange={(event) => onAnswer({ ...answer, [part]: event.target.value })}
+            maxLength={LONGEST}
+            autoComplete="off"
+            autoCorrect="off"
+            spellCheck={false}
+            autoCapitalize={part === 'epithet' ? 'none' : 'words'}
+            enterKeyHint={i === FIELDS[quiz.policy].length - 1 ? 'done' : 'next'}
+            list={quiz.names.length ? 'names' : undefined}
+          />
+        </label>
+      ))}
+      {quiz.names.length > 0 && (
+        <datalist id="names">
+          {quiz.names.map((name) => (
+            <option key={name} value={name} />
+          ))}
+        </datalist>
+      )}
     </>
   );
 }
