@@ -204,7 +204,7 @@ test('a class that never goes by the white bands: told on the phone, on paper an
   const { courseId, quizId } = await ownCourse(page, true);
   const course = (await (await page.request.get(`${hurrow.url}/api/courses/${courseId}`)).json()) as {
     code: string;
-    students: { name: string; code: string }[];
+    students: { id: string; name: string; code: string }[];
   };
   const quiz = (await (await page.request.get(`${hurrow.url}/api/quizzes/${quizId}`)).json()) as {
     stations: { offered: string[] }[];
@@ -239,10 +239,21 @@ test('a class that never goes by the white bands: told on the phone, on paper an
   const line = page.getByLabel('Station 1, went by');
   await line.fill('the wind');
   await expect(page.getByText(/nothing that this station offers to go by/)).toBeVisible();
+  // What can't be read is not stored as if nothing had been written.
+  await page.getByRole('button', { name: 'Store this paper' }).click();
+  await expect(line).toBeFocused();
+  await expect(page.getByText('The paper of Bo Tarn is stored.')).toHaveCount(0);
   await line.fill('a guess');
   await expect(page.getByText(/nothing that this station offers/)).toHaveCount(0);
   await page.getByRole('button', { name: 'Store this paper' }).click();
   await expect(page.getByText('The paper of Bo Tarn is stored.')).toBeVisible();
+  // The next paper begins empty, and Bo's line is there again.
+  await expect(page.getByLabel('Paper of')).toHaveValue(
+    course.students.find(({ name }) => name === 'Cleo Tarn')!.id,
+  );
+  await expect(line).toHaveValue('');
+  await page.getByLabel('Paper of').selectOption('Bo Tarn');
+  await expect(line).toHaveValue('a guess');
 
   // The others in a file, with a column of what they went by.
   const rows = FILE.split('\n').slice(1);

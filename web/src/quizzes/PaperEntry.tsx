@@ -59,7 +59,7 @@ export function PaperEntry({
             <tbody>
               {quiz.stations.map((station) => (
                 <PaperLine
-                  key={station.id}
+                  key={`${studentId} ${station.id}`}
                   station={station}
                   parts={parts}
                   asking={asking}
@@ -179,6 +179,8 @@ function ToldOnPaper({
         onChange={(event) => {
           setText(event.target.value);
           const now = readWentBy(event.target.value, offered);
+          // The paper is not stored while a line of it can't be read.
+          event.target.setCustomValidity(now.ok ? '' : now.problem);
           if (now.ok) onTell(now.value);
         }}
         onKeyDown={onKeyDown}
