@@ -78,6 +78,10 @@ test('a character that is misread by those who look is said to be misread, not o
   );
   const well = say(bands(), { ...report, readings: [reading(40, 1, [0.01, 0.09])] });
   expect(asText(well.sentences, names)).toContain('39 of 40 read it right: it is overlooked, not misread.');
+  // A suspicion is not said to be overlooked in one breath and doubtful in the next.
+  const unsure = say(bands({ sure: false }), { ...report, readings: [reading(40, 1, [0.01, 0.09])] });
+  expect(asText(unsure.sentences, names)).toContain('39 of 40 read it right: whoever looks reads it well.');
+  expect(asText(unsure.sentences, names)).not.toContain('it is overlooked');
   const few = say(bands(), { ...report, readings: [reading(3, 1, [0.1, 0.7])] });
   expect(asText(few.sentences, names)).toContain(
     'too few to say whether it is misread or overlooked (10–70 % wrong)',

@@ -104,8 +104,8 @@ function ofCharacter(
             ': they tell the same errors; teach them as one.',
           ]
         : []),
-      ...(reading ? ofReading(reading) : []),
-      ...(sure ? [] : ofDoubt(found)),
+      ...(reading ? ofReading(reading, sure) : []),
+      ...(sure ? [] : ofDoubt(found, report.students)),
       ...(report.students < SMALL ? [' A small class: take it as a hint.'] : []),
     ],
     ...(pairs[0] ? { pair: pairs[0] } : {}),
@@ -139,7 +139,7 @@ const ofTold = ({ offered, told, expected }: Telling): Piece[] => [
 const ENOUGH_TOLD = 10;
 
 /** What would make it sure, where it is not. */
-function ofDoubt({ told, telling }: Pick<CharacterFinding, 'told' | 'telling'>): Piece[] {
+function ofDoubt({ told, telling }: Pick<CharacterFinding, 'told' | 'telling'>, students: number): Piece[] {
   if (!told)
     return [
       ' By the names alone nobody can tell: ask what they went by at ',
@@ -149,22 +149,22 @@ function ofDoubt({ told, telling }: Pick<CharacterFinding, 'told' | 'telling'>):
     return [
       ' Can’t tell yet: it is told of less than others, but not so much less that it must be passed over.',
     ];
-  // A list of a class brings about so many ticks of a typical character.
-  const each = Math.max(1, told.expected / Math.max(1, Math.round(told.offered / CLASS)));
+  // A checklist of the whole class brings about so many ticks of a typical character.
+  const each = Math.max(1, (told.expected * students) / Math.max(1, told.offered));
   const more = Math.ceil((ENOUGH_TOLD - told.expected) / each);
   return [` Can’t tell yet: ${counted(more, 'more station')} that ask what they went by would.`];
 }
-/** Students of a class that answer a checklist, roughly. */
-const CLASS = 15;
 
 /** Of a character that is used too little: whether it is misread even when looked at, or read well and only overlooked. */
-export function ofReading(reading: ReadingFinding): Piece[] {
+export function ofReading(reading: ReadingFinding, sure = true): Piece[] {
   const { characterId, readings, wrong, interval, mistaken } = reading;
   const asked = ` Asked what they see, ${readings - wrong} of ${readings} read it right`;
   const [first] = mistaken;
   switch (misreadOrOverlooked(reading)) {
     case 'overlooked':
-      return [`${asked}: it is `, { strong: 'overlooked' }, ', not misread. Put the two side by side.'];
+      return sure
+        ? [`${asked}: it is `, { strong: 'overlooked' }, ', not misread. Put the two side by side.']
+        : [`${asked}: whoever looks reads it well.`];
     case 'misread':
       return [
         ` Asked what they see, ${wrong} of ${readings} `,
