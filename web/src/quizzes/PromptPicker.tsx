@@ -1,9 +1,8 @@
 import type { ProfiledTaxon, ReadingOptions } from '@hurrow/core/evidence';
 import { askable } from '@hurrow/core/station';
-import { SHOWN_TITLES } from '@hurrow/core/view';
-import { SHOWN_BY } from '@hurrow/core/vocabulary';
 import { useVocabulary } from '../app/data.ts';
 import type { Planned } from './planned.ts';
+import { termOf } from './termOf.ts';
 import styles from './quizzes.module.css';
 
 /** A hint as an experiment: half of the students, drawn by lot, are told what to look at first. */
@@ -24,10 +23,7 @@ export function PromptPicker({
   const vocabulary = useVocabulary();
   const can = askable(profiled, vocabulary, station.view, options);
   const held = station.prompt ?? '';
-  const term = (id: string) => {
-    const character = vocabulary.get(id);
-    return character ? `${SHOWN_TITLES[SHOWN_BY[character.organ]]}: ${character.term}` : id;
-  };
+  const term = (id: string) => termOf(id, vocabulary);
   return (
     <label className={styles['prompt']}>
       <span className="quiet">Tell half of them, drawn by lot, to look first at</span>

@@ -1,9 +1,8 @@
 import type { ProfiledTaxon, ReadingOptions } from '@hurrow/core/evidence';
 import { askable, MOST_QUESTIONS } from '@hurrow/core/station';
-import { SHOWN_BY } from '@hurrow/core/vocabulary';
-import { SHOWN_TITLES } from '@hurrow/core/view';
 import { useVocabulary } from '../app/data.ts';
 import type { Planned } from './planned.ts';
+import { termOf } from './termOf.ts';
 import ui from '../app/parts.module.css';
 import styles from './quizzes.module.css';
 
@@ -25,10 +24,7 @@ export function SeeingPicker({
   const vocabulary = useVocabulary();
   const { view, asks = [] } = station;
   const can = askable(profiled, vocabulary, view, options);
-  const term = (id: string) => {
-    const character = vocabulary.get(id);
-    return character ? `${SHOWN_TITLES[SHOWN_BY[character.organ]]}: ${character.term}` : id;
-  };
+  const term = (id: string) => termOf(id, vocabulary);
   const gone = asks.filter((id) => !can.includes(id));
   return (
     <>
