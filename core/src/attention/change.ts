@@ -11,7 +11,7 @@ const WHIM = 0.7;
 const SHARPNESS = 5;
 /** How much an ordinary character is looked at: between these, as makes the class as often right as it was. */
 const ATTENTION = [0.02, 0.95] as const;
-/** Readers of a scene that are simulated: for finding the sharpness, and for counting. */
+/** Readers of a scene that are simulated: for finding how much is looked at, and for counting. */
 const [FEW, MANY] = [60, 300];
 
 /** Log odds with which an ordinary character is looked at, where a student looks at eight of those that can be seen. */
