@@ -1,0 +1,2 @@
+export * from './program.ts';
+export * from './highs.ts';

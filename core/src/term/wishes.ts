@@ -1,0 +1,56 @@
+/** What a course wants of its sets. Weeks are those of the course, from 1. */
+export interface TermWishes {
+  /** First and last week that may have a set. */
+  from: number;
+  to: number;
+  /** Weeks without a lesson: holidays, excursions, examinations. */
+  closed: readonly number[];
+  /** Species in a set, at least and at most. */
+  least: number;
+  most: number;
+  /** One set a week from the first on, or the sets spread evenly over all weeks. */
+  pace: 'weekly' | 'spread';
+  /** Whether lookalikes are taught in one set, or in sets of different weeks. */
+  lookalikes: 'together' | 'apart';
+  /** Species whose week is settled. */
+  pins: readonly Pin[];
+}
+
+export interface Pin {
+  taxonId: string;
+  week: number;
+}
+
+/** Sets as practitioners make them. */
+export const USUAL_WISHES: Omit<TermWishes, 'to'> = {
+  from: 1,
+  closed: [],
+  least: 4,
+  most: 5,
+  pace: 'weekly',
+  lookalikes: 'together',
+  pins: [],
+};
+
+/** Weeks that may have a set, in order: `openWeeks({ from: 1, to: 4, closed: [2] })` is `[1, 3, 4]`. */
+export const openWeeks = ({ from, to, closed }: Pick<TermWishes, 'from' | 'to' | 'closed'>): number[] =>
+  Array.from({ length: Math.max(0, to - from + 1) }, (_, i) => from + i).filter(
+    (week) => !closed.includes(week),
+  );
+
+/**
+ * Weeks that get a set when so many species are taught: as many as make sets of the middle size, from the first open week on or
+ * spread evenly over them; weeks of pins beside them. `usedWeeks(9, { ...USUAL_WISHES, to: 14 })` is `[1, 2]`.
+ */
+export function usedWeeks(species: number, wishes: TermWishes): number[] {
+  const open = openWeeks(wishes);
+  const middle = (wishes.least + wishes.most) / 2;
+  const fewest = Math.ceil(species / wishes.most);
+  const most = Math.floor(species / wishes.least);
+  const sets = Math.min(open.length, Math.max(fewest, Math.min(most, Math.round(species / middle)), 1));
+  const chosen =
+    wishes.pace === 'weekly'
+      ? open.slice(0, sets)
+      : Array.from({ length: sets }, (_, i) => open[Math.floor((i * open.length) / sets)]!);
+  return [...new Set([...chosen, ...wishes.pins.map(({ week }) => week)])].sort((a, b) => a - b);
+}
