@@ -14,6 +14,8 @@ const options = {
     main: here('src/main.ts'),
     care: here('src/backups/care.ts'),
     printWorker: here('src/prints/worker.ts'),
+    teachingWorker: here('src/lessons/worker.ts'),
+    slidesWorker: here('src/lessons/slidesWorker.ts'),
     libraryWorker: here('src/exchange/worker.ts'),
     confusionWorker: here('src/confusions/worker.ts'),
     backupWorker: here('src/backups/worker.ts'),

@@ -6,6 +6,7 @@ import type * as courses from './courses.ts';
 import type { AnswerOf, BodyOf, Endpoint, Method, ParametersOf, Parts, QueryOf } from './endpoint.ts';
 import type * as exchange from './exchange.ts';
 import type * as keeping from './keeping.ts';
+import type * as lessons from './lessons.ts';
 import type * as library from './library.ts';
 import type * as lookalikes from './lookalikes.ts';
 import type * as measurements from './measurements.ts';
@@ -16,6 +17,7 @@ import type * as ranges from './ranges.ts';
 import type * as session from './session.ts';
 import type * as sitting from './sitting.ts';
 import type * as sources from './sources.ts';
+import type * as terms from './terms.ts';
 
 type EndpointsOf<Module> = Extract<Module[keyof Module], Endpoint<Parts, Method, string>>;
 type AnyEndpoint =
@@ -26,6 +28,7 @@ type AnyEndpoint =
   | EndpointsOf<typeof courses>
   | EndpointsOf<typeof exchange>
   | EndpointsOf<typeof keeping>
+  | EndpointsOf<typeof lessons>
   | EndpointsOf<typeof library>
   | EndpointsOf<typeof lookalikes>
   | EndpointsOf<typeof measurements>
@@ -35,7 +38,8 @@ type AnyEndpoint =
   | EndpointsOf<typeof ranges>
   | EndpointsOf<typeof session>
   | EndpointsOf<typeof sitting>
-  | EndpointsOf<typeof sources>;
+  | EndpointsOf<typeof sources>
+  | EndpointsOf<typeof terms>;
 
 type KeyOf<E extends Endpoint> = `${Uppercase<E['method']>} ${E['path']}`;
 

@@ -8,7 +8,7 @@ import type { ImportReport } from './reports.ts';
 import type { QuizSummary } from './quizzes.ts';
 
 /** What students of a course may open beside their quizzes. */
-export const OPEN_TO_STUDENTS = ['profiles', 'contrasts', 'keys', 'recap'] as const;
+export const OPEN_TO_STUDENTS = ['profiles', 'contrasts', 'keys', 'recap', 'lessons'] as const;
 export type OpenToStudents = (typeof OPEN_TO_STUDENTS)[number];
 
 export interface CourseBody {
@@ -24,6 +24,8 @@ export interface CourseBody {
   /** The organ that profiles begin with. */
   startsWith?: TeachingStart;
   opens?: OpenToStudents[];
+  /** Weeks without a lesson. */
+  closedWeeks?: number[];
 }
 
 /** A course as it stands. */
@@ -33,6 +35,7 @@ export interface Course extends CourseBody {
   code: string;
   startsWith: TeachingStart;
   opens: OpenToStudents[];
+  closedWeeks: number[];
 }
 
 /** A part of the taught list. */
@@ -86,9 +89,12 @@ export const courseSchema = Joi.object<CourseBody>({
     .items(Joi.string().valid(...OPEN_TO_STUDENTS))
     .unique()
     .default([]),
+  closedWeeks: Joi.array().items(Joi.number().integer().min(1).max(60)).unique().default([]),
 });
 
 export interface SetBody {
+  /** Of a set that is there already: its lesson stays with it. */
+  id?: string;
   title: string;
   week?: number | null;
   taxa: string[];
@@ -98,13 +104,21 @@ export const listSchema = Joi.object<{ sets: SetBody[] }>({
   sets: Joi.array()
     .items(
       Joi.object({
+        id: Joi.string().uuid(),
         title: Joi.string().trim().max(120).required().label('Title of the set'),
         week: Joi.number().integer().min(1).max(60).allow(null),
         taxa: Joi.array().items(Joi.string()).required(),
       }),
     )
+    .unique((a: SetBody, b: SetBody) => a.id !== undefined && a.id === b.id)
     .required(),
 });
+
+/** What is new in a copy of a course. */
+export interface CopyBody {
+  name: string;
+  startsOn: string;
+}
 export const all = endpoint<{ answer: Course[] }>()({
   method: 'get',
   path: '/api/courses',
@@ -142,6 +156,18 @@ export const changeList = endpoint<{ body: { sets: SetBody[] }; answer: Done }>(
   summary: 'Replaces the taught list: sets in order, taxa in order within them.',
   allow: INSTRUCTORS,
   body: listSchema,
+});
+
+export const copy = endpoint<{ body: CopyBody; answer: { id: string } }>()({
+  method: 'post',
+  path: '/api/courses/{courseId}/copy',
+  summary:
+    'Makes a course for the next class: settings, list and lessons of this one from another first day, without its students and quizzes.',
+  allow: INSTRUCTORS,
+  body: Joi.object<CopyBody>({
+    name: Joi.string().trim().max(120).required().label('Name of the course'),
+    startsOn: isoDate().required().label('First day'),
+  }),
 });
 
 export const importStudents = endpoint<{ body: { csv: string; dryRun: boolean }; answer: ImportReport }>()({

@@ -22,6 +22,7 @@ import { exchangeRoutes } from './exchange/routes.ts';
 import { Health } from './health/health.ts';
 import { SLOW, watched } from './health/slowQueries.ts';
 import { keepingRoutes } from './keeping/routes.ts';
+import { lessonRoutes } from './lessons/routes.ts';
 import { lookalikeRoutes } from './lookalikes/routes.ts';
 import { measurementRoutes } from './measurements/routes.ts';
 import { photoRoutes } from './photos/routes.ts';
@@ -33,6 +34,7 @@ import { quizRoutes } from './quizzes/routes.ts';
 import { rangeRoutes } from './range/routes.ts';
 import { sittingRoutes } from './sitting/routes.ts';
 import { sourceRoutes } from './sources/routes.ts';
+import { termRoutes } from './terms/routes.ts';
 import { libraryRoutes } from './library/routes.ts';
 
 const described: Route[] = [
@@ -53,6 +55,8 @@ const described: Route[] = [
   ...lookalikePrintRoutes,
   ...specimenPictureRoutes,
   ...courseRoutes,
+  ...termRoutes,
+  ...lessonRoutes,
   ...keepingRoutes,
   ...quizRoutes,
   ...sittingRoutes,

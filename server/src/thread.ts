@@ -12,6 +12,8 @@ const THREADS = {
   backupWorker: './backups/worker.ts',
   confusionWorker: './confusions/worker.ts',
   printWorker: './prints/worker.ts',
+  teachingWorker: './lessons/worker.ts',
+  slidesWorker: './lessons/slidesWorker.ts',
   libraryWorker: './exchange/worker.ts',
 };
 

@@ -11,4 +11,5 @@ export { ratioOfReadings } from './organs.ts';
 export * from './readings.ts';
 export * from './saying.ts';
 export * from './singlesOut.ts';
+export * from './telling.ts';
 export { BY_EYE } from './numbers.ts';

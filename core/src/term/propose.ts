@@ -31,6 +31,8 @@ export interface TermProposal {
 const BROKEN_RULE = 5;
 /** Share of the time that is left for finding what to break, where no plan keeps all rules. */
 const FOR_BREAKING = 0.5;
+/** Shares of the time for the weeks without bundles, for packing bundles, and for laying each of two packings on the weeks. */
+const SHARES = { weeks: 0.4, bundles: 0.25, laying: 0.2 };
 /** Rounds through all species in which single ones are moved. */
 const ROUNDS = 6;
 
@@ -108,14 +110,21 @@ function bundled(
   solve: Solve,
   seconds: number,
 ): Found {
-  const free = solved(prospects, { ...wishes, lookalikes: 'apart' }, weeks, solve, seconds / 4, []);
-  const { bundles, left } = bundlesOf(prospects, wishes.most, solve, seconds / 4);
+  const free = solved(
+    prospects,
+    { ...wishes, lookalikes: 'apart' },
+    weeks,
+    solve,
+    seconds * SHARES.weeks,
+    [],
+  );
+  const { bundles, left } = bundlesOf(prospects, wishes.most, solve, seconds * SHARES.bundles);
   const pinned = new Set(wishes.pins.map(({ taxonId }) => prospects.taxa.indexOf(taxonId)));
   const loose = bundles.flatMap((bundle) =>
     bundle.some((t) => pinned.has(t)) ? bundle.map((t) => [t]) : [bundle],
   );
   const tried = [loose, loose.flatMap((bundle) => halved(bundle))].map((each) =>
-    solved(prospects, wishes, weeks, solve, seconds / 4, each),
+    solved(prospects, wishes, weeks, solve, seconds * SHARES.laying, each),
   );
   const measure = measurer(prospects, wishes);
   const breaks = breaksOf(prospects, wishes);

@@ -1,18 +1,15 @@
 import {
-  characterEvidence,
   couldShow,
   genusOf,
   isDeciduous,
-  LEAVES_PRESENT,
   pairErrors,
-  readingsOf,
+  tellingCharacters,
   type ProfiledTaxon,
-  type Readings,
   type ReadingOptions,
 } from '../evidence/index.ts';
 import { hopkinsDelay, leafShare, partPresent, shiftCalendar } from '../season/index.ts';
 import { MEDIUM_VIEWS, type View } from '../view/index.ts';
-import { standingOf, type Part, type Standing, type Vocabulary } from '../vocabulary/index.ts';
+import type { Part, Vocabulary } from '../vocabulary/index.ts';
 
 /** What the sets of a list are planned by. Species and weeks are given by their places in `taxa` and `weeks`. */
 export interface Prospects {
@@ -58,24 +55,12 @@ const LOOKALIKE = { others: 0.1, ofOneGenus: 0.05 };
 const MIXED_UP = 0.2;
 /** Of two species, one is the commoner if it is so many times as common. */
 const COMMONER = 1.25;
-/** So many of the species most like it decide what is worth seeing of a tree. */
-const RIVALS = 5;
 /** In full leaf. */
 const MIDSUMMER = 196;
-/** Days that together show every part of a tree: in full leaf; in flower; in ripe fruit; bare. */
-const SEASONS = [MIDSUMMER, 125, 275, 20];
-const WORTH: Record<Standing, number> = { mark: 1, second: 0.4, supporting: 0.1 };
 /** A mark that adds less than this share is not missed. */
 const MISSED = 0.06;
 /** So many marks are named that are not seen. */
 const NAMED = 3;
-
-const onDay = (day: number): View => ({
-  ...MEDIUM_VIEWS.livingTree,
-  organs: ['bark', 'twig', 'bud', 'leaf', 'flower', 'fruit'],
-  day,
-  qualifiers: { plantAge: 'mature' },
-});
 
 /**
  * What a list offers a term week by week: what of each tree can be seen, what kinds there are, and which species look alike. The site of
@@ -90,13 +75,8 @@ export function prospectsOf(
   vocabulary: Vocabulary,
   options: ProspectOptions,
 ): Prospects {
-  const { days, weeks, commonness, mixedUp = [], ...reading } = options;
-  const marks = new Map(
-    [...vocabulary].filter(
-      ([id, character]) => id !== LEAVES_PRESENT && standingOf(character) !== 'supporting',
-    ),
-  );
-  const worth = worthOfCharacters(list, marks, reading);
+  const { days, weeks, ...reading } = options;
+  const worth = tellingCharacters(list, vocabulary, reading);
   const delay = reading.reference && reading.site ? hopkinsDelay(reading.reference, reading.site) : 0;
   const weekly = list.map((profiled, t) => {
     const calendar = shiftCalendar(profiled.taxon.calendar, delay);
@@ -107,7 +87,7 @@ export function prospectsOf(
       const present = (part: Part) =>
         part === 'leaves' ? leafy : partPresent(part, calendar, deciduous, day) ? 1 : 0;
       const lost = [...worth[t]!]
-        .map(([id, each]) => ({ id, share: (each / all) * (1 - present(marks.get(id)!.part)) }))
+        .map(([id, each]) => ({ id, share: (each / all) * (1 - present(vocabulary.get(id)!.part)) }))
         .sort((x, y) => y.share - x.share);
       return {
         seen: Math.max(0, 1 - lost.reduce((sum, { share }) => sum + share, 0)),
@@ -123,54 +103,8 @@ export function prospectsOf(
     unseen: weekly.map((each) => each.map(({ unseen }) => unseen.slice(0, NAMED))),
     bare: weekly.map((each) => each.map(({ bare }) => bare)),
     kind: list.map(kindOf),
-    lookalikes: lookalikesOf(list, vocabulary, reading, commonness, mixedUp),
+    lookalikes: lookalikesAmong(list, vocabulary, options),
   };
-}
-
-/** What each character does to tell each species from those most like it, in the season that shows it: by id, in order of the vocabulary. */
-function worthOfCharacters(
-  list: readonly ProfiledTaxon[],
-  marks: Vocabulary,
-  options: ReadingOptions,
-): ReadonlyMap<string, number>[] {
-  const seasons = SEASONS.map((day) => readingsOf(list, marks, onDay(day), options));
-  return list.map((_, t) => {
-    const rivals = nearestTo(seasons[0]!, t);
-    const held = new Map<string, number>();
-    for (const readings of seasons)
-      for (const [id, each] of tellingOf(readings, t, rivals))
-        held.set(id, Math.max(each, held.get(id) ?? 0));
-    return held;
-  });
-}
-
-/** The species most like one, by the evidence between them, nearest first. */
-function nearestTo(readings: Readings, t: number): number[] {
-  const evidence = readings.taxa.map((_, r) => {
-    let all = 0;
-    for (const channels of readings.channels.values())
-      all += Math.min(3, characterEvidence(channels, t, r)?.evidence ?? 0);
-    return all;
-  });
-  return [...evidence.keys()]
-    .filter((r) => r !== t)
-    .sort((x, y) => evidence[x]! - evidence[y]!)
-    .slice(0, RIVALS);
-}
-
-/** What each character that can be seen does to tell a species from its rivals: the mean of `1 − e^(−evidence)`, by its standing. */
-function tellingOf(readings: Readings, t: number, rivals: readonly number[]): Map<string, number> {
-  const found = new Map<string, number>();
-  const { genus } = readings.taxa[t]!.taxon;
-  for (const [id, channels] of readings.channels) {
-    const told = rivals.reduce((all, r) => {
-      const evidence = characterEvidence(channels, t, r)?.evidence ?? 0;
-      return all + 1 - Math.exp(-evidence);
-    }, 0);
-    if (told > 0)
-      found.set(id, (WORTH[standingOf(channels[0]!.character, genus)] * told) / Math.max(1, rivals.length));
-  }
-  return found;
 }
 
 /** Foliage, arrangement and composition as they usually are: `broad|opposite|simple`; what does not apply or is unknown is left out. */
@@ -184,13 +118,23 @@ function kindOf({ scores }: ProfiledTaxon): string {
     .join('|');
 }
 
-function lookalikesOf(
+/**
+ * Pairs of a list that a beginner takes for one another, and those that the class has mixed up; by their places in the list.
+ *
+ * @example
+ * lookalikesAmong(list, BUILT_IN)[0]; // { a: 8, b: 9, error: 0.21 }
+ */
+export function lookalikesAmong(
   list: readonly ProfiledTaxon[],
   vocabulary: Vocabulary,
-  options: ReadingOptions,
-  commonness: ReadonlyMap<string, number> | undefined,
-  mixedUp: readonly { a: string; b: string }[],
+  {
+    reference,
+    site,
+    commonness,
+    mixedUp = [],
+  }: Pick<ProspectOptions, 'reference' | 'site' | 'commonness' | 'mixedUp'> = {},
 ): Lookalikes[] {
+  const reading = { ...(reference ? { reference } : {}), ...(site ? { site } : {}) };
   const plain = new Map(
     [...vocabulary].filter(
       ([, character]) => character.level === 'beginner' && list.some((each) => couldShow(character, each)),
@@ -203,7 +147,7 @@ function lookalikesOf(
     qualifiers: { plantAge: 'mature' },
   };
   const confused = new Set(mixedUp.flatMap(({ a, b }) => [`${a} ${b}`, `${b} ${a}`]));
-  return pairErrors(list, plain, twig, { ...options, reader: 'novice' })
+  return pairErrors(list, plain, twig, { ...reading, reader: 'novice' })
     .map(({ a, b, error }) => {
       const mixed = confused.has(`${list[a]!.taxon.id} ${list[b]!.taxon.id}`);
       return { a, b, mixed, error: mixed ? Math.max(error, MIXED_UP) : error };

@@ -9,6 +9,7 @@ import { note } from '../keeping/queries.ts';
 import { committedLibrary } from '../library/committed.ts';
 import { readableCode } from './codes.ts';
 import { openNow } from './openNow.ts';
+import { copyLessons, followSets } from '../lessons/following.ts';
 import { courseOf } from './course.ts';
 import * as queries from './queries.ts';
 import { importStudents } from './roster.ts';
@@ -65,13 +66,39 @@ export const courseRoutes = [
         if (seen.has(taxonId)) throw badInput('A species stands in two sets. Keep it in one of them.');
         seen.add(taxonId);
       }
+      const before = await queries.sets(tx, row.id);
+      const strange = body.sets.find(({ id }) => id && !before.some((set) => set.id === id));
+      if (strange)
+        throw badInput(
+          `The set “${strange.title}” was taken off the list meanwhile. Reload the page: what you changed is kept as a draft.`,
+        );
       await queries.clearSets(tx, row.id);
       for (const [position, set] of body.sets.entries()) {
-        const setId = randomUUID();
+        const setId = set.id ?? randomUUID();
         await queries.addSet(tx, setId, row.id, position, set.title, set.week ?? null);
         for (const [place, taxonId] of set.taxa.entries())
           await queries.addCourseTaxon(tx, row.id, taxonId, setId, place);
       }
+      await followSets(tx, row.id, before, await queries.sets(tx, row.id));
+    }),
+  ),
+  serve(courses.copy, ({ db, params, body, who, now }) =>
+    db.transaction(async (tx) => {
+      const { id: from, code: _code, ...row } = await courseOf(tx, params.courseId);
+      const library = await theLibrary(tx);
+      const id = randomUUID();
+      await queries.addCourse(tx, id, library!.id, await freeCode(tx), { ...row, ...body });
+      const copied = new Map<string, string>();
+      for (const [position, set] of (await queries.sets(tx, from)).entries()) {
+        const setId = randomUUID();
+        copied.set(set.id, setId);
+        await queries.addSet(tx, setId, id, position, set.title, set.week);
+        for (const [place, taxonId] of set.taxa.entries())
+          await queries.addCourseTaxon(tx, id, taxonId, setId, place);
+      }
+      await copyLessons(tx, from, id, copied);
+      await note(tx, { who, now }, id, `copied the course from “${row.name}”`);
+      return { id };
     }),
   ),
   serve(courses.importStudents, ({ db, params, body, who, now }) =>

@@ -127,6 +127,7 @@ export async function deleteCourse(db: Db, courseId: string): Promise<string[]> 
     'delete from station where quiz_id in (select id from quiz where course_id = $1)',
     'delete from quiz where course_id = $1',
     'delete from course_taxon where course_id = $1',
+    'delete from lesson where course_id = $1',
     'delete from course_set where course_id = $1',
     'delete from course where id = $1',
   ])

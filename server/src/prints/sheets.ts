@@ -1,3 +1,4 @@
+import { handout } from './handout.ts';
 import { contrastSheet, keySheet, marksSheet } from './lookalikeSheets.ts';
 import { nameCards } from './nameCards.ts';
 import { profileSheet } from './profileSheet.ts';
@@ -7,6 +8,7 @@ import { slipSheet } from './slipSheet.ts';
 export const SHEETS = {
   cards: nameCards,
   contrast: contrastSheet,
+  handout,
   key: keySheet,
   marks: marksSheet,
   profile: profileSheet,

@@ -25,6 +25,7 @@ const CoursePlace = lazy(() => import('../course/CoursePlace.tsx'));
 const QuizzesPlace = lazy(() => import('../quizzes/QuizzesPlace.tsx'));
 const PeoplePage = lazy(() => import('../people/PeoplePage.tsx'));
 const ConfusionsPlace = lazy(() => import('../confusions/ConfusionsPlace.tsx'));
+const Showing = lazy(() => import('../lessons/Showing.tsx'));
 
 const nonce = document.querySelector<HTMLMetaElement>('meta[name="csp-nonce"]')?.content ?? '';
 
@@ -38,6 +39,9 @@ export default function Workbench({ session }: { session: Session }) {
             <VasculumProvider>
               <Routes>
                 <Route path="/c/:courseId/*" element={<Bench session={session} />} />
+                {/* Before a class nothing else stands on the screen. */}
+                <Route path="/show/:courseId/:setId" element={<Alone />} />
+                <Route path="/show/:courseId/:setId/presenter" element={<Alone presenter />} />
                 <Route path="*" element={<FirstCourse />} />
               </Routes>
             </VasculumProvider>
@@ -47,6 +51,15 @@ export default function Workbench({ session }: { session: Session }) {
     </ConfigProvider>
   );
 }
+
+/** A lesson as it is shown. */
+const Alone = ({ presenter = false }: { presenter?: boolean }) => (
+  <Fenced where={window.location.pathname}>
+    <Suspense fallback={<Opening />}>
+      <Showing presenter={presenter} />
+    </Suspense>
+  </Fenced>
+);
 
 function FirstCourse() {
   const courses = useQuery(coursesQuery);

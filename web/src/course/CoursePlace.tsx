@@ -14,6 +14,8 @@ import ui from '../app/parts.module.css';
 // What needs doing is looked at each day; forms and lists, with what they bring along, come to who opens them.
 const Settings = lazy(() => import('./Settings.tsx'));
 const TaughtList = lazy(() => import('./TaughtList.tsx'));
+const TermBoard = lazy(() => import('./TermBoard.tsx'));
+const LessonPage = lazy(() => import('../lessons/LessonPage.tsx'));
 
 /** A course: what needs doing, its list in sets, its students, its settings. Without one, the form that makes it. */
 export default function CoursePlace({ courseId }: { courseId: string }) {
@@ -47,7 +49,8 @@ export default function CoursePlace({ courseId }: { courseId: string }) {
         label="Parts of the course"
         tabs={[
           { to: base, title: 'Now', end: true },
-          { to: `${base}/list`, title: 'List in sets' },
+          { to: `${base}/term`, title: 'Sets on the weeks' },
+          { to: `${base}/list`, title: 'Sets as a list' },
           { to: `${base}/students`, title: 'Students' },
           { to: `${base}/settings`, title: 'Settings' },
           ...(mayChange ? [{ to: `${base}/history`, title: 'History' }] : []),
@@ -56,6 +59,8 @@ export default function CoursePlace({ courseId }: { courseId: string }) {
       <Suspense fallback={<Opening />}>
         <Routes>
           <Route path="" element={<CourseNow course={course} />} />
+          <Route path="term" element={<TermBoard course={course} />} />
+          <Route path="lesson/:setId" element={<LessonPage course={course} />} />
           <Route path="list" element={<TaughtList course={course} />} />
           <Route path="students" element={<Students course={course} />} />
           <Route path="settings" element={<Settings key={course.id} course={course} />} />

@@ -39,6 +39,7 @@ export default function Settings({ course }: { course: WholeCourse | undefined }
         marking: course.marking,
         startsWith: course.startsWith,
         opens: course.opens,
+        closedWeeks: course.closedWeeks,
         place: writtenPlace(course),
       }
     : {
@@ -50,6 +51,7 @@ export default function Settings({ course }: { course: WholeCourse | undefined }
         marking: DEFAULT_MARKING,
         startsWith: 'leaf',
         opens: [],
+        closedWeeks: [],
         place: writtenPlace(library!.reference),
       };
   return (
@@ -65,6 +67,7 @@ const OPENS: [OpenToStudents, string][] = [
   ['contrasts', 'contrasts of two or more'],
   ['keys', 'keys to walk through'],
   ['recap', 'the recap of each set'],
+  ['lessons', 'the lesson of each set, from its week on'],
 ];
 
 function Form({ course, start }: { course: WholeCourse | undefined; start: Draft }) {

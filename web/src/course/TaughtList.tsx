@@ -18,7 +18,7 @@ export default function TaughtList({ course }: { course: WholeCourse }) {
   const { profiles, profileOf } = useLibrary();
   const { message } = App.useApp();
   const [search, setSearch] = useSearchParams();
-  const stored: Draft[] = course.sets.map(({ title, week, taxa }) => ({ title, week, taxa }));
+  const stored: Draft[] = course.sets.map(({ id, title, week, taxa }) => ({ id, title, week, taxa }));
   const kept = useKept(`list/${course.id}`, `List of ${course.name}`, stored);
   const { set: setSets } = kept;
   const gathered = (search.get('add') ?? '').split(',').filter(Boolean);

@@ -1,5 +1,7 @@
 /** A set of the taught list as it is edited. */
 export interface Draft {
+  /** Of a set that is stored: its lesson stays with it. */
+  id?: string;
   title: string;
   week: number | null;
   taxa: string[];

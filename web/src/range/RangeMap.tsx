@@ -1,10 +1,9 @@
 import { useQuery } from '@tanstack/react-query';
 import { geoPath } from 'd3-geo';
-import { cellToBoundary } from 'h3-js';
 import { useMemo, useRef, useState } from 'react';
 import { brush, middleOf, RANGE_STATUSES, type RangeCells, type RangeStatus } from '@hurrow/core/range';
 import { atlasQuery } from './atlasQuery.ts';
-import { baseMap, projectionOf, type MapView } from './baseMap.ts';
+import { baseMap, outline, projectionOf, type MapView } from './baseMap.ts';
 import styles from './range.module.css';
 import { color } from '../app/tokens.ts';
 import { cellUnder, keptInSight, pointAt, pushed, zoomed } from './mapView.ts';
@@ -36,12 +35,6 @@ interface RangeMapProps {
   onPaint(cells: string[]): void;
   onStroke(): void;
 }
-
-const outline = (cells: readonly string[]) => ({
-  type: 'MultiPolygon' as const,
-  // d3 takes rings clockwise, the other way round from RFC 7946.
-  coordinates: cells.map((cell) => [[...cellToBoundary(cell, true)].reverse()]),
-});
 
 /** The map of cells. It is painted with a pointer or with keys; what it shows stands beside it in words. */
 export function RangeMap(props: RangeMapProps) {

@@ -1,4 +1,5 @@
 import { geoAzimuthalEqualArea, geoContains, geoGraticule10, geoPath, type GeoProjection } from 'd3-geo';
+import { cellToBoundary } from 'h3-js';
 import type { Geometry } from 'geojson';
 import type { Atlas } from './atlas.ts';
 
@@ -38,6 +39,13 @@ export function baseMap(view: MapView, atlas: Atlas | undefined) {
     counties: (atlas && view.scale >= COUNTIES_FROM && path(atlas.countyLines)) || '',
   };
 }
+
+/** The cells of a range as one shape. */
+export const outline = (cells: readonly string[]) => ({
+  type: 'MultiPolygon' as const,
+  // d3 takes rings clockwise, the other way round from RFC 7946.
+  coordinates: cells.map((cell) => [[...cellToBoundary(cell, true)].reverse()]),
+});
 
 /** State or country that a place lies in; undefined at sea. */
 export function placeName(atlas: Atlas, longitude: number, latitude: number): string | undefined {

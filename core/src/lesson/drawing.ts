@@ -1,0 +1,142 @@
+import { isDeciduous, type ProfiledTaxon } from '../evidence/index.ts';
+import {
+  arcLength,
+  hopkinsDelay,
+  inArc,
+  leafShare,
+  shiftCalendar,
+  wrapDay,
+  type Arc,
+  type Calendar,
+  type CalendarPart,
+  type Place,
+} from '../season/index.ts';
+import { contrastPlate, drawPlate, sampleSpecimen, type Drawing } from '../specimen/index.ts';
+import { MEDIUM_VIEWS, type View } from '../view/index.ts';
+import type { ShownOrgan, Vocabulary } from '../vocabulary/index.ts';
+import type { LessonPoint } from './points.ts';
+
+export interface DrawingSetting {
+  vocabulary: Vocabulary;
+  units: 'metric' | 'imperial';
+  reference: Place;
+  site: Place;
+  /** Day of the year of the lesson. */
+  day: number;
+  width: number;
+  height: number;
+  /** Line drawings without color. */
+  plain?: boolean;
+  /** Whether small parts are shown enlarged; they are, unless told otherwise. */
+  insets?: boolean;
+}
+
+/** In full leaf, and bare. */
+const [SUMMER, WINTER] = [196, 20];
+/** Individuals are typical ones; the seed is that of profiles. */
+const SEED = 11;
+/** From the label to the edge, in pixels. */
+const [LABEL_LEFT, LABEL_TOP] = [14, 22];
+const HEADROOM = 34;
+
+const NEEDS: Partial<Record<ShownOrgan, CalendarPart>> = {
+  leaf: 'leaves',
+  flower: 'flowers',
+  fruit: 'fruitRipe',
+};
+
+/**
+ * A day on which these organs are on the tree: the lesson's own where they are, else the middle of the time when the first of them is.
+ *
+ * @example
+ * dayToDraw(['flower'], { flowers: [{ from: 120, to: 140 }] }, true, 250); // 130
+ */
+export function dayToDraw(
+  organs: readonly ShownOrgan[],
+  calendar: Calendar,
+  deciduous: boolean,
+  day: number,
+): number {
+  // A twig is looked at bare: in leaf the buds are hidden.
+  if (organs[0] === 'twig' && !organs.includes('leaf')) return deciduous ? WINTER : day;
+  if (organs[0] === 'leaf') return leafShare(calendar, deciduous, day) > 0.5 ? day : SUMMER;
+  const part = organs[0] && NEEDS[organs[0]];
+  const arcs = part && calendar[part];
+  if (!arcs?.[0] || arcs.some((arc) => inArc(arc, day))) return day;
+  return middleOf(arcs[0]);
+}
+
+const middleOf = (arc: Arc): number => wrapDay(arc.from + Math.round(arcLength(arc) / 2));
+
+const viewOn = (organs: readonly ShownOrgan[], day: number): View => ({
+  ...MEDIUM_VIEWS.livingTree,
+  organs: [...organs],
+  day,
+  qualifiers: { plantAge: 'mature' },
+});
+
+const atSite = (profiled: ProfiledTaxon, { reference, site }: DrawingSetting): ProfiledTaxon => ({
+  ...profiled,
+  taxon: {
+    ...profiled.taxon,
+    calendar: shiftCalendar(profiled.taxon.calendar, hopkinsDelay(reference, site)),
+  },
+});
+
+/**
+ * One tree drawn for a point of a lesson; the character named first is pointed at where the drawing shows it.
+ * @param label what the pointer says; without it nothing is pointed at
+ * @returns undefined where nothing of it can be drawn
+ */
+export function drawingOfTree(
+  profiled: ProfiledTaxon,
+  organs: readonly ShownOrgan[],
+  setting: DrawingSetting,
+  label?: { characterId: string; text: string },
+): Drawing | undefined {
+  const here = atSite(profiled, setting);
+  const day = dayToDraw(organs, here.taxon.calendar, isDeciduous(here), setting.day);
+  const view = viewOn(organs, day);
+  const { vocabulary, width, height, units, plain, insets = true } = setting;
+  const traits = sampleSpecimen(here, vocabulary, view, SEED, { typical: true });
+  const drawing = drawPlate(traits, view.organs, {
+    width,
+    height,
+    units,
+    insets,
+    ...(plain ? { plain } : {}),
+    ...(label ? { headroom: HEADROOM } : {}),
+  });
+  const to = label && drawing?.anchors[label.characterId];
+  if (!drawing || !to) return drawing;
+  return {
+    ...drawing,
+    labels: [...drawing.labels, { x: LABEL_LEFT, y: LABEL_TOP, text: label.text, to, bold: true }],
+  };
+}
+
+/**
+ * Two trees side by side, drawn alike but for the characters that decide.
+ * @returns undefined where neither can be drawn
+ */
+export function drawingOfContrast(
+  point: Pick<LessonPoint, 'characters' | 'shows'>,
+  pair: readonly ProfiledTaxon[],
+  setting: DrawingSetting,
+  label?: (index: number, characterId: string) => string | undefined,
+): Drawing | undefined {
+  const here = pair.map((profiled) => atSite(profiled, setting));
+  const days = here.map((each) =>
+    dayToDraw(point.shows, each.taxon.calendar, isDeciduous(each), setting.day),
+  );
+  const { vocabulary, width, height, units, plain } = setting;
+  const plate = contrastPlate(here, vocabulary, viewOn(point.shows, days[0] ?? setting.day), {
+    width,
+    height,
+    units,
+    ...(plain ? { plain } : {}),
+    deciding: point.characters,
+    ...(label ? { label } : {}),
+  });
+  return plate.drawn.includes(true) ? plate.drawing : undefined;
+}

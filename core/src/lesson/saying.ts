@@ -1,0 +1,186 @@
+import { scoresInView, type ProfiledTaxon } from '../evidence/index.ts';
+import {
+  valueInWords,
+  type Audience,
+  type Frequency,
+  type RangeValue,
+  type ScoreValue,
+  type UnitSystem,
+} from '../score/index.ts';
+import type { Qualifiers } from '../score/index.ts';
+import { stateOf, type Character } from '../vocabulary/index.ts';
+import { phraseOf } from './phrases.ts';
+
+export interface Voice {
+  audience: Audience;
+  units: UnitSystem;
+  /** Beside a tree that it is told from, also what would be no news of it alone is said. */
+  beside?: boolean;
+}
+
+const USUAL: readonly Frequency[] = ['always', 'usually'];
+
+/**
+ * What is scored of one character of a tree, as it is said to a class: in terms a piece of a line, in plain words a sentence without its
+ * full stop. Undefined where nothing is scored or it is no news. What is rare is left out.
+ *
+ * @example
+ * saidOfCharacter(larch, BUILT_IN.get('needle.perSpur')!, { audience: 'plain', units: 'metric' }); // 'Each brush has 15–40 needles'
+ */
+export function saidOfCharacter(
+  { scores }: ProfiledTaxon,
+  character: Character,
+  voice: Voice,
+  qualifiers: Qualifiers = { plantAge: 'mature' },
+): string | undefined {
+  const held = scoresInView(
+    scores.filter(({ characterId }) => characterId === character.id),
+    { qualifiers },
+  )[0];
+  return held && saidOfValue(held.value, character, voice);
+}
+
+function saidOfValue(value: ScoreValue, character: Character, voice: Voice): string | undefined {
+  switch (value.kind) {
+    case 'months':
+      return undefined;
+    case 'flag': {
+      const state = USUAL.includes(value.frequency) ? 'yes' : value.frequency === 'never' ? 'no' : undefined;
+      return state && filled(character, state, undefined, voice);
+    }
+    case 'range': {
+      const shown = voice.audience === 'plain' ? roundly(value, character, voice.units) : value;
+      const words = valueInWords(shown, character, voice.audience, voice.units);
+      return filled(character, undefined, words.replace(/, odd$/, ODD[voice.audience]), voice);
+    }
+    case 'states':
+      return saidOfStates(value.states, character, voice);
+  }
+}
+
+const ODD: Record<Audience, string> = { technical: ', odd', plain: ', always an odd number' };
+
+/** In plain words the extremes are left out, and feet are whole: two figures are enough. */
+function roundly(
+  { min: _min, max: _max, ...range }: RangeValue,
+  { unit }: Character,
+  units: UnitSystem,
+): RangeValue {
+  if (range.low === undefined) return { ...range, ...(_max === undefined ? {} : { max: _max }) };
+  if (unit !== 'm' || units === 'metric') return range;
+  const whole = (metres: number) => {
+    const feet = metres / FOOT;
+    return (feet < 10 ? Math.round(feet) : Number(feet.toPrecision(2))) * FOOT;
+  };
+  return {
+    ...range,
+    low: whole(range.low),
+    ...(range.high === undefined ? {} : { high: whole(range.high) }),
+  };
+}
+
+const FOOT = 0.3048;
+
+function saidOfStates(
+  states: readonly { state: string; frequency: Frequency }[],
+  character: Character,
+  voice: Voice,
+): string | undefined {
+  const leading = leadingStates(states, character);
+  const others = states
+    .filter(({ state, frequency }) => frequency === 'sometimes' && !leading.includes(state))
+    .map(({ state }) => state);
+  const joined = leading.length > 0 ? joinedStates(leading, character, voice) : undefined;
+  if (joined === undefined || others.length === 0) return joined;
+  if (voice.audience === 'plain') return usually(joined);
+  const sometimes = others.map(
+    (state) => ownPhrase(character, state, voice) ?? wordOf(state, character, voice),
+  );
+  return `${joined} (sometimes ${orList(sometimes)})`;
+}
+
+/** “Usually the needles are sharp”, “Crush a leaf: usually it smells spicy”. */
+function usually(sentence: string): string {
+  const [told, found] = sentence.split(': ');
+  return found === undefined ? `Usually ${lowerFirst(sentence)}` : `${told}: usually ${found}`;
+}
+
+/** The states that a tree usually shows, or where it has no usual one those that it shows sometimes; what may occur together in a book's order. */
+export function leadingStates(
+  states: readonly { state: string; frequency: Frequency }[],
+  character: Character,
+): string[] {
+  const of = (wanted: readonly Frequency[]) =>
+    states.filter(({ frequency }) => wanted.includes(frequency)).map(({ state }) => state);
+  const usual = of(USUAL);
+  const leading = usual.length > 0 ? usual : of(['sometimes']);
+  if (!character.anyOf) return leading;
+  return character.states.flatMap(({ id }) => (leading.includes(id) ? [id] : []));
+}
+
+/** What is said of a state alone, where it has a phrase of its own. */
+function ownPhrase(character: Character, state: string, voice: Voice): string | undefined {
+  if (phraseOf(character.id, state) === phraseOf(character.id)) return undefined;
+  return filled(character, state, wordOf(state, character, voice), voice);
+}
+
+function joinedStates(states: readonly string[], character: Character, voice: Voice): string | undefined {
+  const own = states.map((state) => phraseOf(character.id, state));
+  const general = phraseOf(character.id);
+  const list = character.anyOf ? andList : orList;
+  // Several values of one phrase are listed in it: “twigs red or red-brown”.
+  if (general && own.every((phrase) => phrase === general)) {
+    const words = states.map((state) => wordOf(state, character, voice));
+    return filled(character, undefined, list(words), voice);
+  }
+  const each = states.flatMap(
+    (state) => filled(character, state, wordOf(state, character, voice), voice) ?? [],
+  );
+  if (each.length < states.length) return undefined;
+  if (voice.audience === 'technical') return list(each);
+  const [first, ...others] = each;
+  if (character.anyOf) return others.reduce(andSentence, first!);
+  return [first!, ...others.map((sentence) => `Or ${lowerFirst(sentence)}`)].join('. ');
+}
+
+/** Two sentences about the same thing in one: “The bark is smooth and has blisters of pitch”; else one after the other. */
+function andSentence(first: string, second: string): string {
+  const [of, next] = [first.split(' '), second.split(' ')];
+  const same = of.findIndex((word, i) => word !== next[i]);
+  return same >= 2 ? `${first} and ${next.slice(same).join(' ')}` : `${first}. ${second}`;
+}
+
+const wordOf = (state: string, character: Character, { audience }: Voice): string => {
+  const found = stateOf(character, state);
+  return found ? (audience === 'plain' ? found.plain : found.term) : state;
+};
+
+/** The phrase of a character or state with its value put in; undefined where it is not said. */
+function filled(
+  character: Character,
+  state: string | undefined,
+  value: string | undefined,
+  { audience, beside = false }: Voice,
+): string | undefined {
+  const phrase = phraseOf(character.id, state);
+  const text = audience === 'plain' ? phrase?.plain : phrase?.technical;
+  if (!text || text === '-' || (text.startsWith('~') && !beside)) return undefined;
+  const said = text.replace(/^~/, '');
+  if (!said.includes('{}')) return said;
+  return value === undefined ? undefined : said.replace('{}', value);
+}
+
+/** Whether a piece of a line names its own part: “needles 2 to a bundle”, “twigs glabrous”. */
+export const namesItsPart = (words: string): boolean =>
+  /^(needles|leaves|leaf|bark|buds?|end buds?|twigs?|thorns?|prickles|stipul|spur|no |flowers|pith|scar|pollen|side|base|apex|veins?|margin|petiole|underside|upper|teeth|lob|sinus|scales|bracts|seeds|ridges|furrows|crown|trunk|leader|sap|glands|both|the |lenticels|one )/i.test(
+    words,
+  );
+
+export const lowerFirst = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);
+export const upperFirst = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
+/** “a, b or c”. */
+export const orList = (words: readonly string[]): string => listed(words, 'or');
+const andList = (words: readonly string[]): string => listed(words, 'and');
+const listed = (words: readonly string[], by: string): string =>
+  words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} ${by} ${words.at(-1)!}`;

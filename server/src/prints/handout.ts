@@ -1,0 +1,132 @@
+import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces.js';
+import { upperFirst, type LessonStop } from '@hurrow/core/lesson';
+import { commonName, scientificName } from '@hurrow/core/taxon';
+import { drawnOne, drawnStop } from '../lessons/drawn.ts';
+import type { LessonToDraw } from '../lessons/toDraw.ts';
+
+const A_PAGE = 3;
+const DRAWN = { width: 250, height: 168 };
+/** Lines to write on, in points from one another. */
+const LINES = 5;
+const LINE_GAP = 20;
+const GREY = '#4c5d60';
+
+/** A lesson on paper: three points a page, the drawing to the left, the line and lines to write on to the right, black on white. */
+export function handout(lesson: LessonToDraw): Omit<TDocumentDefinitions, 'pageSize'> {
+  const points = lesson.stops.filter(({ kind }) => kind !== 'recap');
+  const recaps = lesson.stops.filter(({ kind }) => kind === 'recap');
+  return {
+    info: { title: lesson.title },
+    pageMargins: [44, 58, 44, 44],
+    header: {
+      margin: [44, 26, 44, 0],
+      columns: [
+        { text: lesson.title, font: 'Serif', bold: true, fontSize: 13 },
+        {
+          text: `${lesson.course}${lesson.week === null ? '' : `, week ${lesson.week}`}`,
+          alignment: 'right',
+          color: GREY,
+        },
+      ],
+    },
+    footer: (page, pages) => ({ text: `${page} of ${pages}`, alignment: 'center', fontSize: 8, color: GREY }),
+    content: [
+      ...points.map((stop, i) => onPaper(lesson, stop, i > 0 && i % A_PAGE === 0)),
+      ...recaps.map((stop) => recapOnPaper(lesson, stop)),
+    ],
+  };
+}
+
+function onPaper(lesson: LessonToDraw, stop: LessonStop, newPage: boolean): Content {
+  const of = lesson.profiles.filter(({ taxon }) => stop.taxa.includes(taxon.id));
+  const heading =
+    stop.kind === 'tree'
+      ? `${upperFirst(commonName(of[0]!.taxon))}: ${stop.title.toLowerCase()}`
+      : stop.title;
+  const svg = drawnStop(lesson, stop, DRAWN, true);
+  return {
+    ...(newPage ? { pageBreak: 'before' as const } : {}),
+    margin: [0, 0, 0, 14],
+    unbreakable: true,
+    columns: [
+      svg
+        ? { width: DRAWN.width + 8, svg: inSans(svg), fit: [DRAWN.width, DRAWN.height] }
+        : { width: DRAWN.width + 8, stack: [emptyFrame()] },
+      {
+        width: '*',
+        stack: [
+          { text: heading, bold: true, fontSize: 11 },
+          {
+            text: of.map(({ taxon }) => scientificName(taxon)).join(', '),
+            font: 'Serif',
+            italics: true,
+            color: GREY,
+          },
+          { text: stop.words, font: 'Serif', fontSize: 10.5, margin: [0, 4, 0, 2] },
+          ...(stop.look ? [{ text: stop.look, margin: [0, 0, 0, 2] } as Content] : []),
+          linesToWriteOn(),
+        ],
+      },
+    ],
+  };
+}
+
+function recapOnPaper(lesson: LessonToDraw, stop: LessonStop): Content {
+  return {
+    pageBreak: 'before',
+    stack: [
+      { text: stop.title, font: 'Serif', bold: true, fontSize: 15, margin: [0, 0, 0, 8] },
+      ...(stop.each ?? []).map(({ taxonId, words, shows }): Content => {
+        const svg = drawnOne(lesson, taxonId, shows, { width: 130, height: 96 }, true);
+        const found = lesson.profiles.find(({ taxon }) => taxon.id === taxonId);
+        return {
+          unbreakable: true,
+          margin: [0, 0, 0, 8],
+          columns: [
+            svg ? { width: 140, svg: inSans(svg), fit: [130, 96] } : { width: 140, text: '' },
+            {
+              width: '*',
+              stack: [
+                { text: found ? upperFirst(commonName(found.taxon)) : taxonId, bold: true, fontSize: 11 },
+                { text: found ? scientificName(found.taxon) : '', font: 'Serif', italics: true, color: GREY },
+                { text: words, font: 'Serif', fontSize: 11, margin: [0, 4, 0, 0] },
+              ],
+            },
+          ],
+        };
+      }),
+    ],
+  };
+}
+
+// The fonts of the PDF are named; the drawing must not ask for another.
+const inSans = (svg: string): string => svg.replace('font-family="sans-serif"', 'font-family="Sans"');
+
+/** Room for a drawing of one's own. */
+const emptyFrame = (): Content => ({
+  canvas: [
+    {
+      type: 'rect',
+      x: 0,
+      y: 0,
+      w: DRAWN.width,
+      h: DRAWN.height,
+      lineWidth: 0.4,
+      lineColor: '#8aa0a0',
+      dash: { length: 3 },
+    },
+  ],
+});
+
+const linesToWriteOn = (): Content => ({
+  margin: [0, 10, 0, 0],
+  canvas: Array.from({ length: LINES }, (_, i) => ({
+    type: 'line' as const,
+    x1: 0,
+    y1: i * LINE_GAP,
+    x2: 240,
+    y2: i * LINE_GAP,
+    lineWidth: 0.4,
+    lineColor: '#8aa0a0',
+  })),
+});

@@ -1,0 +1,41 @@
+import type { Course } from '@hurrow/contract/courses';
+import type { TermBody } from '@hurrow/contract/terms';
+import type { Range } from '@hurrow/core/range';
+import { dayOfYear, wrapDay } from '@hurrow/core/season';
+import { commonnessAt } from '@hurrow/core/term';
+import { badInput } from '../api/problem.ts';
+import type { Db } from '../db/index.ts';
+import { committedLibrary } from '../library/committed.ts';
+import { recordsAt } from '../library/records.ts';
+import type { TermGround } from '../lessons/worker.ts';
+
+/** Lessons are looked at in the middle of their week. */
+const MIDWEEK = 3;
+
+/** The day of the year in the middle of a week of a course. */
+export const dayOfWeek = ({ startsOn }: Pick<Course, 'startsOn'>, week: number): number =>
+  wrapDay(dayOfYear(startsOn) + 7 * (week - 1) + MIDWEEK);
+
+/** All that the sets of a course are planned from. Throws (400) where a species is not in the library. */
+export async function termGround(db: Db, course: Course, { taxa, mixedUp }: TermBody): Promise<TermGround> {
+  const read = await committedLibrary(db);
+  const missing = taxa.find((id) => !read.profileOf(id));
+  if (missing) throw badInput(`There is no species “${missing}” in the library. Take it off the list.`);
+  const { library, vocabulary } = read;
+  const list = read.profilesOf(taxa);
+  const ranges = await recordsAt<Range>(db, library.id, 'range', library.revision);
+  const ofTaxon = new Map(ranges.map(({ key, record }) => [key, record]));
+  const weeks = Array.from({ length: course.weeks }, (_, i) => i + 1);
+  return {
+    list,
+    vocabulary,
+    options: {
+      weeks,
+      days: weeks.map((week) => dayOfWeek(course, week)),
+      reference: library.reference,
+      site: course,
+      mixedUp,
+      commonness: commonnessAt(list, course, (id) => ofTaxon.get(id)),
+    },
+  };
+}

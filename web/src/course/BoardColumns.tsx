@@ -1,0 +1,179 @@
+import type { WholeCourse } from '@hurrow/contract/courses';
+import { useDraggable, useDroppable } from '@dnd-kit/core';
+import { CSS } from '@dnd-kit/utilities';
+import { useMemo, type CSSProperties } from 'react';
+import { Link } from 'react-router';
+import type { ProfiledTaxon } from '@hurrow/core/evidence';
+import type { DrawingSetting } from '@hurrow/core/lesson';
+import { dayLabel, dayOfYear, wrapDay } from '@hurrow/core/season';
+import type { Prospects, TermWishes } from '@hurrow/core/term';
+import { commonName } from '@hurrow/core/taxon';
+import { useLibrary } from '../app/data.ts';
+import { arcsOf, BOARD, heightOf, placesOf, setsIn } from './board.ts';
+import type { Draft } from './gathered.ts';
+import { useSmallPlate } from './smallPlate.ts';
+import styles from './board.module.css';
+
+interface Props {
+  course: WholeCourse;
+  sets: Draft[];
+  prospects: Prospects | undefined;
+  pins: TermWishes['pins'];
+  lookedAt: string | undefined;
+  onLookAt(taxonId: string | undefined): void;
+  onKey(taxonId: string, key: string): void;
+}
+
+/** The weeks as columns, each tree a plate drawn as it stands in its week, bows between lookalikes. */
+export function BoardColumns(props: Props) {
+  const { course, sets, prospects, lookedAt } = props;
+  const weeks = Array.from({ length: course.weeks }, (_, i) => i + 1);
+  const unplaced = setsIn(sets, null);
+  const arcs = useMemo(
+    () => (prospects ? arcsOf(placesOf(sets, course.weeks), prospects, lookedAt) : []),
+    [sets, course.weeks, prospects, lookedAt],
+  );
+  const size = { width: course.weeks * BOARD.column, height: heightOf(sets, course.weeks) };
+  return (
+    <>
+      {unplaced.some(({ set }) => set.taxa.length > 0) && (
+        <div className={styles['unplaced']}>
+          <strong>In no week yet</strong>
+          {unplaced
+            .flatMap(({ set }) => set.taxa)
+            .map((id) => (
+              <Plate key={id} {...props} taxonId={id} day={dayOfYear(course.startsOn)} small />
+            ))}
+        </div>
+      )}
+      <div className={styles['scroll']} tabIndex={-1}>
+        <div className={styles['board']} style={size}>
+          {weeks.map((week) => (
+            <Column key={week} {...props} week={week} />
+          ))}
+          <svg className={styles['arcs']} width={size.width} height={size.height} aria-hidden="true">
+            {arcs.map(({ a, b, d, across }) => (
+              <path key={`${a} ${b}`} d={d} className={across ? styles['across'] : styles['within']} />
+            ))}
+          </svg>
+        </div>
+      </div>
+    </>
+  );
+}
+
+function Column(props: Props & { week: number }) {
+  const { course, sets, week } = props;
+  const { setNodeRef, isOver } = useDroppable({ id: week });
+  const first = wrapDay(dayOfYear(course.startsOn) + 7 * (week - 1));
+  const closed = course.closedWeeks.includes(week);
+  return (
+    <section
+      ref={setNodeRef}
+      className={styles['column']}
+      data-over={isOver}
+      data-closed={closed}
+      aria-label={`Week ${week}`}
+      style={{ left: (week - 1) * BOARD.column, width: BOARD.column }}
+    >
+      <header style={{ height: BOARD.head }}>
+        <strong>{week}</strong>
+        <span>{dayLabel(first)}</span>
+        {closed && <span className="gold">no lesson</span>}
+      </header>
+      {setsIn(sets, week).map(({ set, at }) => (
+        <div key={set.id ?? `new ${at}`}>
+          <h3 style={{ height: BOARD.title }}>
+            {set.id ? (
+              <Link to={`/c/${course.id}/course/lesson/${set.id}`} title="Its lesson">
+                {set.title || 'Untitled'}
+              </Link>
+            ) : (
+              set.title
+            )}
+          </h3>
+          {set.taxa.map((id) => (
+            <Plate key={id} {...props} taxonId={id} day={wrapDay(first + 3)} />
+          ))}
+        </div>
+      ))}
+    </section>
+  );
+}
+
+function Plate(props: Props & { taxonId: string; day: number; small?: boolean }) {
+  const { profileOf } = useLibrary();
+  const profiled = profileOf(props.taxonId);
+  return profiled ? <DrawnPlate {...props} profiled={profiled} /> : null;
+}
+
+function DrawnPlate({
+  course,
+  pins,
+  lookedAt,
+  onLookAt,
+  onKey,
+  taxonId,
+  day,
+  profiled,
+  prospects,
+}: Props & { taxonId: string; day: number; profiled: ProfiledTaxon }) {
+  const { library, vocabulary } = useLibrary();
+  const { attributes, listeners, setNodeRef, transform, isDragging } = useDraggable({ id: taxonId });
+  const setting = useMemo<DrawingSetting>(
+    () => ({
+      vocabulary,
+      units: course.units,
+      reference: library!.reference,
+      site: course,
+      day,
+      // Drawn large and shown small: the margins of a drawing do not shrink with it.
+      width: 3 * (BOARD.column - 18),
+      height: 3 * (BOARD.plate - 30),
+    }),
+    [vocabulary, course, library, day],
+  );
+  const picture = useSmallPlate(profiled, setting);
+  const place: CSSProperties = {
+    height: BOARD.plate,
+    marginBottom: BOARD.gap,
+    ...(transform ? { transform: CSS.Translate.toString(transform), zIndex: 5 } : {}),
+  };
+  const name = commonName(profiled.taxon);
+  const isPinned = pins.some((pin) => pin.taxonId === taxonId);
+  const alike = prospects?.lookalikes.some(
+    ({ a, b }) =>
+      (prospects.taxa[a] === taxonId && prospects.taxa[b] === lookedAt) ||
+      (prospects.taxa[b] === taxonId && prospects.taxa[a] === lookedAt),
+  );
+  return (
+    <button
+      ref={setNodeRef}
+      {...attributes}
+      {...listeners}
+      type="button"
+      className={styles['plate']}
+      style={place}
+      data-looked={lookedAt === taxonId}
+      data-alike={alike}
+      data-dragging={isDragging}
+      aria-roledescription="tree on the board"
+      aria-label={`${name}${isPinned ? ', pinned' : ''}`}
+      onFocus={() => onLookAt(taxonId)}
+      onClick={() => onLookAt(taxonId)}
+      onKeyDown={(event) => {
+        if ([',', '.', '<', '>', 'p', 'Delete'].includes(event.key)) {
+          event.preventDefault();
+          event.stopPropagation();
+          onKey(taxonId, event.key);
+        }
+      }}
+    >
+      <span className={styles['drawn']}>{picture && <img src={picture} alt="" draggable={false} />}</span>
+      <span className={styles['name']}>
+        {isPinned && <span title="pinned">● </span>}
+        {name}
+      </span>
+    </button>
+  );
+}

@@ -1,0 +1,139 @@
+import type { ReactNode } from 'react';
+import { openWeeks, usedWeeks, type TermWishes } from '@hurrow/core/term';
+import { counted } from '@hurrow/core/words';
+import styles from './board.module.css';
+
+type Wishes = Omit<TermWishes, 'closed'>;
+
+interface Props {
+  weeks: number;
+  wishes: Wishes;
+  closed: readonly number[];
+  species: number;
+  onChange(wishes: Wishes): void;
+  /** A week gets a lesson, or none. */
+  onClose(week: number): void;
+  children: ReactNode;
+}
+
+/** What is wanted of the sets, as a sentence whose parts can be changed in place. */
+export function TermSentence({ weeks, wishes, closed, species, onChange, onClose, children }: Props) {
+  const set = (part: Partial<Wishes>) => onChange({ ...wishes, ...part });
+  const used = usedWeeks(species, { ...wishes, closed });
+  const most = used.length * wishes.most;
+  return (
+    <div className={styles['sentence']}>
+      <p>
+        Sets of{' '}
+        <Choice
+          label="Least in a set"
+          value={wishes.least}
+          from={1}
+          to={wishes.most}
+          onChange={(least) => set({ least })}
+        />{' '}
+        to{' '}
+        <Choice
+          label="Most in a set"
+          value={wishes.most}
+          from={wishes.least}
+          to={12}
+          onChange={(most) => set({ most })}
+        />
+        , in weeks{' '}
+        <Choice
+          label="First week"
+          value={wishes.from}
+          from={1}
+          to={wishes.to}
+          onChange={(from) => set({ from })}
+        />{' '}
+        to{' '}
+        <Choice
+          label="Last week"
+          value={wishes.to}
+          from={wishes.from}
+          to={weeks}
+          onChange={(to) => set({ to })}
+        />
+        ,{' '}
+        <select
+          aria-label="Pace"
+          value={wishes.pace}
+          onChange={(event) => set({ pace: event.target.value as Wishes['pace'] })}
+        >
+          <option value="weekly">one a week from the first</option>
+          <option value="spread">spread over all of them</option>
+        </select>
+        , none in{' '}
+        {[...closed]
+          .sort((x, y) => x - y)
+          .map((week) => (
+            <button
+              key={week}
+              type="button"
+              className={styles['closed']}
+              aria-label={`Lessons in week ${week} again`}
+              onClick={() => onClose(week)}
+            >
+              week {week} ×,{' '}
+            </button>
+          ))}
+        <select
+          aria-label="No lesson in a week"
+          value=""
+          onChange={(event) => onClose(Number(event.target.value))}
+        >
+          <option value="" disabled>
+            {closed.length > 0 ? 'another' : 'holidays'}
+          </option>
+          {Array.from({ length: weeks }, (_, i) => i + 1)
+            .filter((week) => !closed.includes(week))
+            .map((week) => (
+              <option key={week} value={week}>
+                week {week}
+              </option>
+            ))}
+        </select>
+        ; lookalikes{' '}
+        <select
+          aria-label="Lookalikes"
+          value={wishes.lookalikes}
+          onChange={(event) => set({ lookalikes: event.target.value as Wishes['lookalikes'] })}
+        >
+          <option value="together">in one set</option>
+          <option value="apart">in different weeks</option>
+        </select>
+        ; easy splits first, each tree while its marks can be seen, the commoner twin first.
+      </p>
+      {children}
+      {most < species && (
+        <p className="rust">
+          {species} species do not fit {counted(openWeeks({ ...wishes, closed }).length, 'week')} of at most{' '}
+          {wishes.most}: let the sets be of {Math.ceil(species / Math.max(1, used.length))}, or the term
+          longer.
+        </p>
+      )}
+    </div>
+  );
+}
+
+interface ChoiceProps {
+  label: string;
+  value: number;
+  from: number;
+  to: number;
+  onChange(value: number): void;
+}
+
+function Choice({ label, value, from, to, onChange }: ChoiceProps) {
+  return (
+    <select aria-label={label} value={value} onChange={(event) => onChange(Number(event.target.value))}>
+      {Array.from({ length: to - from + 1 }, (_, i) => from + i).map((each) => (
+        <option key={each} value={each}>
+          {each}
+        </option>
+      ))}
+    </select>
+  );
+}

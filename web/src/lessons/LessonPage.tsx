@@ -1,0 +1,272 @@
+import type { WholeCourse } from '@hurrow/contract/courses';
+import type { LessonAnswer } from '@hurrow/contract/lessons';
+import { App, Button } from 'antd';
+import { useQuery } from '@tanstack/react-query';
+import { useMemo, useState } from 'react';
+import { Link, useParams } from 'react-router';
+import { dayOfYear, wrapDay } from '@hurrow/core/season';
+import { minutesOf, NO_EDITS, upperFirst, type LessonEdits, type LessonStop } from '@hurrow/core/lesson';
+import { commonName } from '@hurrow/core/taxon';
+import { call, messageOf } from '../app/api.ts';
+import { useLibrary } from '../app/data.ts';
+import { LinkButton, Notice, Opening, PageHead, Problem } from '../app/parts.tsx';
+import { useMayChange } from '../app/session.ts';
+import { useSaving } from '../app/useSaving.ts';
+import { BroughtBack } from '../drafts/BroughtBack.tsx';
+import { useKept } from '../drafts/useKept.ts';
+import {
+  acknowledged,
+  hid,
+  inOtherOrder,
+  noted,
+  reworded,
+  underEdits,
+  withoutSlide,
+  withSlide,
+} from './editing.ts';
+import { lessonQuery } from './lessonQuery.ts';
+import { Sheet } from './Sheet.tsx';
+import { shownOf } from './showing.ts';
+import styles from './lessons.module.css';
+
+/** Of a set without a week, trees are drawn in full leaf. */
+const MIDSUMMER = 196;
+export const dayOfLesson = (course: { startsOn: string }, week: number | null): number =>
+  week === null ? MIDSUMMER : wrapDay(dayOfYear(course.startsOn) + 7 * (week - 1) + 3);
+
+/** The lesson of a set: its points in order with what each shows, to be changed, printed and shown. */
+export default function LessonPage({ course }: { course: WholeCourse }) {
+  const { setId = '' } = useParams();
+  const query = useQuery(lessonQuery(course.id, setId));
+  if (query.isPending) return <Opening>Making the lesson…</Opening>;
+  if (!query.data) return <Problem>{messageOf(query.error)}</Problem>;
+  return <Lesson key={setId} course={course} lesson={query.data} />;
+}
+
+function Lesson({ course, lesson }: { course: WholeCourse; lesson: LessonAnswer }) {
+  const mayChange = useMayChange();
+  const { message } = App.useApp();
+  const kept = useKept<LessonEdits>(`lesson/${lesson.setId}`, `Lesson “${lesson.title}”`, {
+    ...NO_EDITS,
+    ...lesson.edits,
+  });
+  const stops = useMemo(() => underEdits(lesson.stops, kept.value), [lesson.stops, kept.value]);
+  const [chosen, choose] = useState(stops[0]?.key);
+  const stop = stops.find(({ key }) => key === chosen) ?? stops[0];
+  const { save, saving, problem } = useSaving();
+  const change = (next: (edits: LessonEdits) => LessonEdits) => kept.set(next);
+  const saveAll = () =>
+    save(
+      () =>
+        call('PUT /api/courses/{courseId}/lessons/{setId}', {
+          params: { courseId: course.id, setId: lesson.setId },
+          body: kept.value,
+        }),
+      {
+        done: () => {
+          kept.settle(kept.value);
+          void message.success('The lesson is saved.');
+        },
+        stale: [['lesson', course.id, lesson.setId]],
+      },
+    );
+  const addSlide = () => {
+    const key = `own/${crypto.randomUUID()}`;
+    change((edits) =>
+      withSlide(edits, stops, stop?.key ?? '', { key, title: 'A slide of my own', words: '' }),
+    );
+    choose(key);
+  };
+  return (
+    <>
+      <PageHead title={lesson.title}>
+        <span className="quiet">
+          {lesson.week === null ? 'in no week yet' : `week ${lesson.week}`} · {shownOf(stops).length} points,
+          about {minutesOf(stops)} minutes
+        </span>
+        <Out course={course} lesson={lesson} />
+        <Link className={styles['show']} to={`/show/${course.id}/${lesson.setId}`}>
+          Show it
+        </Link>
+      </PageHead>
+      <BroughtBack at={kept.broughtBack} onGiveUp={kept.forget} />
+      {kept.changed && mayChange && (
+        <Notice>
+          What you changed is shown and printed once it is saved.{' '}
+          <Button size="small" type="primary" loading={saving} onClick={() => void saveAll()}>
+            Save the lesson
+          </Button>
+        </Notice>
+      )}
+      {problem && <Problem>{problem}</Problem>}
+      <div className={styles['lesson']}>
+        <Points stops={stops} chosen={stop?.key} onChoose={choose} />
+        {stop && (
+          <div className={styles['beside']}>
+            <div className={styles['preview']}>
+              <Sheet course={course} stop={stop} day={dayOfLesson(course, lesson.week)} shape="wide" />
+            </div>
+            {mayChange && (
+              <PointForm
+                key={stop.key}
+                stop={stop}
+                note={kept.value.notes[stop.key] ?? ''}
+                title={kept.value.own.find(({ key }) => key === stop.key)?.title}
+                change={change}
+                onMove={(by) => change((edits) => inOtherOrder(edits, stops, stop.key, by))}
+                onAdd={addSlide}
+              />
+            )}
+          </div>
+        )}
+      </div>
+    </>
+  );
+}
+
+/** The lesson on slides and on paper. */
+function Out({ course, lesson }: { course: WholeCourse; lesson: LessonAnswer }) {
+  const at = `/api/courses/${course.id}/lessons/${lesson.setId}`;
+  return (
+    <span className={styles['out']}>
+      Slides <a href={`${at}/slides.pptx?shape=wide`}>16:9</a> ·{' '}
+      <a href={`${at}/slides.pptx?shape=classic`}>4:3</a>
+      {' — '}Handout{' '}
+      <a href={`${at}/handout.pdf?paper=letter`} target="_blank" rel="noreferrer">
+        Letter
+      </a>{' '}
+      ·{' '}
+      <a href={`${at}/handout.pdf?paper=a4`} target="_blank" rel="noreferrer">
+        A4
+      </a>{' '}
+      ·{' '}
+      <a
+        href={`${at}/handout.pdf?paper=letter&audience=${course.audience === 'plain' ? 'technical' : 'plain'}`}
+        target="_blank"
+        rel="noreferrer"
+      >
+        in {course.audience === 'plain' ? 'terms' : 'plain words'}
+      </a>
+    </span>
+  );
+}
+
+interface PointsProps {
+  stops: LessonStop[];
+  chosen: string | undefined;
+  onChoose(key: string): void;
+}
+
+/** All points in their order, each by what it is about and how its line begins. */
+function Points({ stops, chosen, onChoose }: PointsProps) {
+  const { profileOf } = useLibrary();
+  const treeOf = (stop: LessonStop) => (stop.kind === 'tree' ? stop.taxa[0] : undefined);
+  return (
+    <ol className={styles['points']} aria-label="Points of the lesson">
+      {stops.map((stop, i) => {
+        const tree = treeOf(stop);
+        const begins = tree !== undefined && (i === 0 || treeOf(stops[i - 1]!) !== tree);
+        const profiled = tree === undefined ? undefined : profileOf(tree);
+        return (
+          <li key={stop.key}>
+            {begins && profiled && <h3>{upperFirst(commonName(profiled.taxon))}</h3>}
+            <button
+              type="button"
+              aria-current={stop.key === chosen}
+              data-hidden={stop.hidden}
+              onClick={() => onChoose(stop.key)}
+            >
+              <span>{stop.title}</span>
+              <small>
+                {stop.outdated ? '! ' : ''}
+                {stop.hidden ? 'hidden' : stop.words}
+              </small>
+            </button>
+          </li>
+        );
+      })}
+    </ol>
+  );
+}
+
+interface PointFormProps {
+  stop: LessonStop;
+  note: string;
+  /** Of a slide of one's own. */
+  title: string | undefined;
+  change(next: (edits: LessonEdits) => LessonEdits): void;
+  onMove(by: 1 | -1): void;
+  onAdd(): void;
+}
+
+/** What can be changed in a point: its words, its place, whether it is shown, a note for who speaks. */
+function PointForm({ stop, note, title, change, onMove, onAdd }: PointFormProps) {
+  return (
+    <div className={styles['form']}>
+      {title !== undefined && (
+        <label>
+          Title
+          <input
+            value={title}
+            onChange={(event) =>
+              change((edits) => ({
+                ...edits,
+                own: edits.own.map((slide) =>
+                  slide.key === stop.key ? { ...slide, title: event.target.value } : slide,
+                ),
+              }))
+            }
+          />
+        </label>
+      )}
+      {stop.kind !== 'recap' && (
+        <label>
+          In your words
+          <textarea
+            rows={3}
+            value={stop.words}
+            onChange={(event) => change((edits) => reworded(edits, stop, event.target.value))}
+          />
+        </label>
+      )}
+      {stop.generated !== undefined && (
+        <p className={stop.outdated ? 'rust' : 'quiet'}>
+          {stop.outdated ? 'The scores have changed since; they say now: ' : 'From the scores: '}“
+          {stop.generated}”{' '}
+          <LinkButton onClick={() => change((edits) => reworded(edits, stop, ''))}>Take that</LinkButton>
+          {stop.outdated && (
+            <>
+              {' · '}
+              <LinkButton onClick={() => change((edits) => acknowledged(edits, stop))}>Keep mine</LinkButton>
+            </>
+          )}
+        </p>
+      )}
+      <label>
+        Note for who speaks
+        <textarea
+          rows={2}
+          value={note}
+          onChange={(event) => change((edits) => noted(edits, stop.key, event.target.value))}
+        />
+      </label>
+      <p>
+        <LinkButton onClick={() => change((edits) => hid(edits, stop.key))}>
+          {stop.hidden ? 'Show this point' : 'Hide this point'}
+        </LinkButton>{' '}
+        · <LinkButton onClick={() => onMove(-1)}>earlier</LinkButton> ·{' '}
+        <LinkButton onClick={() => onMove(1)}>later</LinkButton> ·{' '}
+        <LinkButton onClick={onAdd}>add a slide of my own after it</LinkButton>
+        {stop.kind === 'own' && (
+          <>
+            {' '}
+            ·{' '}
+            <LinkButton onClick={() => change((edits) => withoutSlide(edits, stop.key))}>
+              take it out
+            </LinkButton>
+          </>
+        )}
+      </p>
+    </div>
+  );
+}

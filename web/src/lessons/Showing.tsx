@@ -1,0 +1,174 @@
+import { useQuery } from '@tanstack/react-query';
+import { useEffect, useRef, useState } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
+import { upperFirst, type LessonStop } from '@hurrow/core/lesson';
+import { commonName } from '@hurrow/core/taxon';
+import { messageOf } from '../app/api.ts';
+import { courseQuery, useLibrary } from '../app/data.ts';
+import { Opening, Problem } from '../app/parts.tsx';
+import { useConfusions } from '../confusions/useConfusions.ts';
+import { dayOfLesson } from './LessonPage.tsx';
+import { lessonQuery, rangesQuery } from './lessonQuery.ts';
+import { Sheet } from './Sheet.tsx';
+import { clock, shownOf } from './showing.ts';
+import { useShowing } from './useShowing.ts';
+import styles from './lessons.module.css';
+
+/** A lesson before a class: the sheet alone, or with `presenter` what the one who speaks sees in a second window. */
+export default function Showing({ presenter = false }: { presenter?: boolean }) {
+  const { courseId = '', setId = '' } = useParams();
+  const course = useQuery(courseQuery(courseId));
+  const lesson = useQuery(lessonQuery(courseId, setId));
+  const { library } = useLibrary();
+  // What the sheets draw from is there before the first is shown: from then on nothing is asked for.
+  useQuery(rangesQuery);
+  if (!course.data || !lesson.data || !library) {
+    const error = course.error ?? lesson.error;
+    return error ? <Problem>{messageOf(error)}</Problem> : <Opening>Opening the lesson…</Opening>;
+  }
+  const stops = shownOf(lesson.data.stops);
+  if (stops.length === 0)
+    return (
+      <Problem>
+        Every point of this lesson is hidden.{' '}
+        <Link to={`/c/${courseId}/course/lesson/${setId}`}>Show some of them.</Link>
+      </Problem>
+    );
+  const props = { course: course.data, setId, stops, day: dayOfLesson(course.data, lesson.data.week) };
+  return presenter ? <Presenter {...props} /> : <Screen {...props} />;
+}
+
+interface Props {
+  course: Parameters<typeof Sheet>[0]['course'];
+  setId: string;
+  stops: LessonStop[];
+  day: number;
+}
+
+/** What the class sees. Pressed on the right half it goes on, on the left half back. */
+function Screen({ course, setId, stops, day }: Props) {
+  const { shown, go } = useShowing(setId, stops.length, true);
+  const frame = useRef<HTMLDivElement>(null);
+  const [shape, setShape] = useState<'wide' | 'classic'>('wide');
+  const navigate = useNavigate();
+  const leave = () => void navigate(`/c/${course.id}/course/lesson/${setId}`);
+  useEffect(() => frame.current?.focus(), []);
+  const stop = stops[shown.at] ?? stops[0]!;
+  return (
+    <div className={styles['screen']} data-shape={shape} data-blank={shown.blank} ref={frame} tabIndex={-1}>
+      <div
+        className={styles['stage']}
+        role="presentation"
+        onClick={({ clientX }) => go(clientX < window.innerWidth / 3 ? 'back' : 'on')}
+      >
+        {!shown.blank && <Sheet course={course} stop={stop} day={day} shape={shape} asked={!shown.told} />}
+      </div>
+      <Strip stops={stops} at={shown.at} onJump={(to) => go({ to })} />
+      <nav className={styles['controls']} aria-label="Showing">
+        <button onClick={() => go('back')}>Back</button>
+        <button onClick={() => go('on')}>{shown.told ? 'On' : 'Tell'}</button>
+        <button onClick={() => go('blank')} aria-pressed={shown.blank}>
+          Blank (b)
+        </button>
+        <button onClick={() => go('ask')} aria-pressed={shown.asking}>
+          Ask first (a)
+        </button>
+        <button onClick={() => setShape(shape === 'wide' ? 'classic' : 'wide')}>
+          {shape === 'wide' ? '4:3' : '16:9'}
+        </button>
+        <button onClick={() => void frame.current?.requestFullscreen?.()}>Full screen</button>
+        <a href={`/show/${course.id}/${setId}/presenter`} target="_blank" rel="noreferrer">
+          Presenter’s window
+        </a>
+        <button onClick={leave}>Leave</button>
+      </nav>
+      <p className="visually-hidden" aria-live="polite">
+        Point {shown.at + 1} of {stops.length}: {stop.title}. {shown.told ? stop.words : stop.ask}
+      </p>
+    </div>
+  );
+}
+
+/** The points as a thin line of marks: those behind, this one, those to come; a longer mark where another tree begins. */
+function Strip({ stops, at, onJump }: { stops: LessonStop[]; at: number; onJump(to: number): void }) {
+  return (
+    <div className={styles['strip']} role="group" aria-label="Jump to a point">
+      {stops.map((stop, i) => (
+        <button
+          key={stop.key}
+          aria-label={`${i + 1}: ${stop.title}`}
+          aria-current={i === at}
+          data-behind={i < at}
+          data-begins={i > 0 && stops[i - 1]!.taxa[0] !== stop.taxa[0]}
+          onClick={() => onJump(i)}
+        />
+      ))}
+    </div>
+  );
+}
+
+/** What the one who speaks sees: the line, the note, the next, the clock, and what the class takes these trees for. */
+function Presenter({ course, setId, stops, day }: Props) {
+  const { shown, go } = useShowing(setId, stops.length, false);
+  const { pairs } = useConfusions(course.id);
+  const { profileOf } = useLibrary();
+  const [seconds, setSeconds] = useState(0);
+  useEffect(() => {
+    const began = Date.now();
+    const timer = window.setInterval(() => setSeconds((Date.now() - began) / 1000), 1000);
+    return () => window.clearInterval(timer);
+  }, []);
+  const stop = stops[shown.at] ?? stops[0]!;
+  const next = stops[shown.at + 1];
+  const name = (id: string) => {
+    const found = profileOf(id);
+    return found ? commonName(found.taxon) : id;
+  };
+  const mixed = pairs.filter(({ a, b }) => stop.taxa.includes(a) || stop.taxa.includes(b)).slice(0, 3);
+  return (
+    <main className={styles['presenter']}>
+      <header>
+        <strong>{clock(seconds)}</strong>
+        <span>
+          point {shown.at + 1} of {stops.length}
+        </span>
+        {shown.blank && <span className="gold">the sheet is blank</span>}
+        {!shown.told && <span className="gold">asked, not told yet</span>}
+      </header>
+      <section>
+        <h1>
+          {stop.kind === 'tree'
+            ? `${upperFirst(name(stop.taxa[0]!))}: ${stop.title.toLowerCase()}`
+            : stop.title}
+        </h1>
+        <p className={styles['words']}>{stop.words}</p>
+        {stop.ask && <p className="quiet">Ask: {stop.ask}</p>}
+        {stop.look && <p className={styles['look']}>{stop.look}</p>}
+        {stop.note && <p className={styles['note']}>{stop.note}</p>}
+        {mixed.map(({ a, b, count }) => (
+          <p key={`${a} ${b}`} className="rust">
+            They mix up {name(a)} and {name(b)}: {count} answers.
+          </p>
+        ))}
+      </section>
+      <aside aria-label="Next">
+        <h2>Next</h2>
+        {next ? (
+          <div className={styles['preview']}>
+            <Sheet course={course} stop={next} day={day} shape="wide" />
+          </div>
+        ) : (
+          <p>That was the last point.</p>
+        )}
+      </aside>
+      <nav className={styles['controls']} aria-label="Showing">
+        <button onClick={() => go('back')}>Back</button>
+        <button onClick={() => go('on')}>{shown.told ? 'On' : 'Tell'}</button>
+        <button onClick={() => go('blank')}>Blank (b)</button>
+        <button onClick={() => go('ask')} aria-pressed={shown.asking}>
+          Ask first (a)
+        </button>
+      </nav>
+    </main>
+  );
+}

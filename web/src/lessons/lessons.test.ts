@@ -1,0 +1,88 @@
+import { NO_EDITS, type LessonStop } from '@hurrow/core/lesson';
+import {
+  acknowledged,
+  hid,
+  inOtherOrder,
+  noted,
+  reworded,
+  underEdits,
+  withoutSlide,
+  withSlide,
+} from './editing.ts';
+import { BEGIN, clock, shownOf, stepOfKey, stepped } from './showing.ts';
+
+const stop = (key: string, more: Partial<LessonStop> = {}): LessonStop => ({
+  key,
+  kind: 'tree',
+  title: key,
+  words: `said of ${key}`,
+  taxa: [],
+  characters: [],
+  shows: [],
+  hidden: false,
+  ...more,
+});
+const stops = [stop('a'), stop('b'), stop('c')];
+
+describe('editing', () => {
+  test('a reworded point keeps what it was made from, and follows the scores again when its words go', () => {
+    const edits = reworded(NO_EDITS, stops[0]!, 'my words');
+    expect(edits.reworded).toEqual({ a: { words: 'my words', from: 'said of a' } });
+    expect(underEdits(stops, edits)[0]).toMatchObject({ words: 'my words', generated: 'said of a' });
+    expect(reworded(edits, stops[0]!, ' ').reworded).toEqual({});
+    expect(
+      reworded(edits, { ...stops[0]!, words: 'my words', generated: 'said of a' }, 'said of a').reworded,
+    ).toEqual({});
+  });
+  test('when the scores say something else, that is remarked until it is acknowledged', () => {
+    const edits = reworded(NO_EDITS, stops[0]!, 'my words');
+    const later = underEdits([stop('a', { words: 'new scores' })], edits)[0]!;
+    expect(later.outdated).toBe(true);
+    expect(
+      underEdits([stop('a', { words: 'new scores' })], acknowledged(edits, later))[0]!.outdated,
+    ).toBeUndefined();
+  });
+  test('points are hidden, moved and noted', () => {
+    const edits = noted(inOtherOrder(hid(NO_EDITS, 'b'), stops, 'c', -1), 'a', 'bring cones');
+    const made = underEdits(stops, edits);
+    expect(made.map(({ key }) => key)).toEqual(['a', 'c', 'b']);
+    expect(made[0]!.note).toBe('bring cones');
+    expect(shownOf(made).map(({ key }) => key)).toEqual(['a', 'c']);
+    expect(hid(edits, 'b').hidden).toEqual([]);
+    expect(noted(edits, 'a', '').notes).toEqual({});
+  });
+  test('a slide of one’s own stands after its point, is reworded in place and taken out', () => {
+    const slide = { key: 'own/1', title: 'Mine', words: '' };
+    const edits = reworded(withSlide(NO_EDITS, stops, 'a', slide), stop('own/1', { kind: 'own' }), 'hello');
+    expect(underEdits(stops, edits).map(({ key }) => key)).toEqual(['a', 'own/1', 'b', 'c']);
+    expect(edits.own[0]!.words).toBe('hello');
+    expect(underEdits(stops, withoutSlide(edits, 'own/1'))).toHaveLength(3);
+  });
+});
+
+describe('showing', () => {
+  test('one goes on and back, and not beyond the ends', () => {
+    const second = stepped(BEGIN, 'on', 2);
+    expect(second.at).toBe(1);
+    expect(stepped(second, 'on', 2)).toEqual(second);
+    expect(stepped(second, 'back', 2).at).toBe(0);
+    expect(stepped(BEGIN, { to: 9 }, 4).at).toBe(3);
+  });
+  test('asking first, a point is shown without its line, which comes with the next press', () => {
+    const asking = stepped(BEGIN, 'ask', 3);
+    expect(asking.told).toBe(false);
+    const told = stepped(asking, 'on', 3);
+    expect(told).toMatchObject({ at: 0, told: true });
+    expect(stepped(told, 'on', 3)).toMatchObject({ at: 1, told: false });
+    expect(stepped(stepped(told, 'on', 3), 'back', 3)).toMatchObject({ at: 0, told: true });
+  });
+  test('a press in the blank brings the sheet back and nothing else', () => {
+    const blank = stepped(BEGIN, 'blank', 3);
+    expect(blank.blank).toBe(true);
+    expect(stepped(blank, 'on', 3)).toEqual(BEGIN);
+  });
+  test('keys and clickers', () => {
+    expect(['PageDown', 'PageUp', '.', 'x'].map(stepOfKey)).toEqual(['on', 'back', 'blank', undefined]);
+    expect(clock(247)).toBe('4:07');
+  });
+});
