@@ -35,9 +35,9 @@ export interface DrawingSetting {
 const [SUMMER, WINTER] = [196, 20];
 /** Individuals are typical ones; the seed is that of profiles. */
 const SEED = 11;
-/** From the label to the edge, in pixels. */
-const [LABEL_LEFT, LABEL_TOP] = [14, 22];
+/** Pixels: above a drawing that has a label, from the label to the edges, above the scale bar, and of a letter. */
 const HEADROOM = 34;
+const [LABEL_LEFT, LABEL_TOP, OVER_BAR, LETTER] = [14, 22, 44, 7.4];
 
 const NEEDS: Partial<Record<ShownOrgan, CalendarPart>> = {
   leaf: 'leaves',
@@ -66,7 +66,7 @@ export function dayToDraw(
   return middleOf(arcs[0]);
 }
 
-const middleOf = (arc: Arc): number => wrapDay(arc.from + Math.round(arcLength(arc) / 2));
+const middleOf = (arc: Arc): number => wrapDay(arc.from + Math.floor(arcLength(arc) / 2));
 
 const viewOn = (organs: readonly ShownOrgan[], day: number): View => ({
   ...MEDIUM_VIEWS.livingTree,
@@ -111,7 +111,16 @@ export function drawingOfTree(
   if (!drawing || !to) return drawing;
   return {
     ...drawing,
-    labels: [...drawing.labels, { x: LABEL_LEFT, y: LABEL_TOP, text: label.text, to, bold: true }],
+    labels: [...drawing.labels, { ...besides(to, label.text, setting), text: label.text, to, bold: true }],
+  };
+}
+
+/** Where a label stands: over what it points at, or under it where that is in the lower half. */
+function besides([x, y]: readonly [number, number], text: string, { width, height }: DrawingSetting) {
+  const wide = text.length * LETTER;
+  return {
+    x: Math.max(LABEL_LEFT, Math.min(width - wide - LABEL_LEFT, x - wide / 2)),
+    y: y < height / 2 ? LABEL_TOP : height - OVER_BAR,
   };
 }
 

@@ -38,6 +38,7 @@ leaf.lobeTips=bristle | lobes bristle-tipped | Each lobe ends in a tiny hair
 leaf.teeth=none | margin entire | The edge is smooth
 leaf.teeth=single | singly toothed | The edge has one size of teeth
 leaf.teeth=double | doubly toothed | The edge has big teeth with small teeth on them
+leaf.teethPerCm | teeth {} | Count the teeth: {}
 leaf.toothTip | teeth {} | The teeth {}
 leaf.toothTip=rounded | teeth rounded | The teeth are round like scallops
 leaf.toothTip=gland | teeth gland-tipped | Each tooth ends in a tiny bead

@@ -5,7 +5,7 @@ import {
   type ReadingOptions,
 } from '../evidence/index.ts';
 import { cellAt, type Range, type RangeStatus } from '../range/index.ts';
-import { commonName, scientificName, sizePoints, type LargestTree, type Taxon } from '../taxon/index.ts';
+import { scientificName, sizePoints, type LargestTree, type Taxon } from '../taxon/index.ts';
 import {
   conventionOf,
   standingOf,
@@ -271,12 +271,13 @@ function withYoung(line: string, setting: LessonSetting, profiled: ProfiledTaxon
 function ofTold({ audience, units }: Voice, taxon: Taxon, topic: Topic): Found | undefined {
   switch (topic) {
     case 'name': {
-      const latin = scientificName(taxon);
-      const names = `${upperFirst(commonName(taxon))}, ${latin}, in the ${taxon.familyCommon ?? taxon.family}${audience === 'technical' && taxon.familyCommon ? ` (${taxon.family})` : ''}.`;
+      const others = taxon.commonNames.slice(1);
+      const also = others.length > 0 ? `Also ${others.join(', ')}.` : '';
+      const family = `${upperFirst(taxon.familyCommon ?? taxon.family)}${taxon.familyCommon ? ` (${taxon.family})` : ''}.`;
       const words =
-        audience === 'plain' ? `${upperFirst(commonName(taxon))}. Scientists call it ${latin}.` : names;
+        audience === 'plain' ? [`Scientists call it ${scientificName(taxon)}.`, also] : [family, also];
       return {
-        words: [words, taxon.meaning].filter(Boolean).join(' '),
+        words: [...words, taxon.meaning].filter(Boolean).join(' '),
         ask: 'Which tree is this?',
         characters: [],
         shows: ['leaf', 'twig', 'fruit'],

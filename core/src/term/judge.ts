@@ -6,7 +6,7 @@ export type TermPlan = Readonly<Record<string, number>>;
 
 /** How well a plan does what sets are made for: each part 0–1, the less the better. */
 export interface PlanMeasure {
-  /** What of the trees' marks is not seen in their weeks, as against the best week open to each: the mean over the species. */
+  /** What of the trees' marks is not seen in their weeks: from none, each in its best open week, to 1, each in its worst. */
   season: number;
   /** How early species come together that no easy split parts. */
   easy: number;
@@ -143,14 +143,17 @@ export function measurer(prospects: Prospects, wishes: TermWishes): (plan: TermP
     return new Map(prospects.weeks.map((week) => [week, Math.max(0, best - bestSeen(prospects, t, [week]))]));
   });
   const unseen = taxa.map((_, t) => bestSeen(prospects, t, open));
+  const most = mostLost(prospects, open);
   const shares = sharesOf(lookalikes);
   const wantedTogether = wishes.lookalikes === 'together';
   const early = earliness(prospects);
   return (plan) => {
     const weeks = taxa.map((id) => plan[id]);
-    const season =
-      weeks.reduce<number>((sum, week, t) => sum + ((week && losses[t]!.get(week)) ?? unseen[t]!), 0) /
-      Math.max(1, taxa.length);
+    const lost = weeks.reduce<number>(
+      (sum, week, t) => sum + ((week && losses[t]!.get(week)) ?? unseen[t]!),
+      0,
+    );
+    const season = most > 0 ? lost / most : 0;
     const misplaced = lookalikes.reduce((sum, { a, b }, i) => {
       const together = weeks[a] !== undefined && weeks[a] === weeks[b];
       return sum + (together === wantedTogether ? 0 : shares[i]!);
@@ -162,6 +165,13 @@ export function measurer(prospects: Prospects, wishes: TermWishes): (plan: TermP
     };
   };
 }
+
+/** What is lost when each species is taught in the worst of the open weeks, the sum over the species; 0 where the weeks show the same. */
+export const mostLost = (prospects: Prospects, open: readonly number[]): number =>
+  prospects.taxa.reduce(
+    (sum, _, t) => sum + Math.max(0, ...open.map((week) => lossOf(prospects, open, t, week))),
+    0,
+  );
 
 /** What a week does not show of a species, as against the best of the open ones, 0–1. */
 export function lossOf(

@@ -159,6 +159,16 @@ it.each([
   expect(usedWeeks(species, { ...USUAL_WISHES, to: 14, ...more })).toEqual(weeks),
 );
 
+it('has a plan also where the solver has no time at all, and claims nothing for it', () => {
+  for (const found of fc.sample(prospects(12, 4), { numRuns: 6, seed: 11 })) {
+    const wanted = { ...USUAL_WISHES, to: 4, least: 3, most: 4, pins: [{ taxonId: 't3', week: 2 }] };
+    const { plan, bound } = proposeTerm(found, wanted, () => undefined);
+    expect(Object.keys(plan)).toHaveLength(12);
+    expect(plan['t3']).toBe(2);
+    expect(bound).toBeLessThanOrEqual(measurer(found, wanted)(plan).total);
+  }
+});
+
 it('says what to do where nothing can be planned', () => {
   const [found] = fc.sample(prospects(4, 2), 1);
   expect(() => proposeTerm(found!, { ...USUAL_WISHES, to: 2, closed: [1, 2] }, solve)).toThrow('Open a week');

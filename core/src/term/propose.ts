@@ -8,6 +8,7 @@ import {
   judgeTerm,
   lossOf,
   measurer,
+  mostLost,
   sharesOf,
   WEIGHTS,
   type PlanMeasure,
@@ -96,7 +97,22 @@ function solved(
     const solution = solve(program.program, elastic ? seconds * FOR_BREAKING : seconds);
     if (solution) return { plan: program.planOf(solution), bound: solution.bound, strict: !elastic };
   }
-  throw new Error('No plan was found in the time given. Let the sets be larger, or unpin a species.');
+  // A slow machine, and not a moment's time: dealt out and moved about, without a bound.
+  const breaks = breaksOf(prospects, wishes);
+  const measure = measurer(prospects, wishes);
+  const costOf = (plan: TermPlan) => measure(plan).total + BROKEN_RULE * breaks(plan);
+  const pinned = new Set(wishes.pins.map(({ taxonId }) => taxonId));
+  const plan = improved(dealt(prospects, wishes, weeks), costOf, weeks, pinned, ROUNDS);
+  return { plan, bound: 0, strict: breaks(plan) === 0 };
+}
+
+/** Every species in the week that has the fewest so far, pins where they belong. */
+function dealt({ taxa }: Prospects, { pins }: TermWishes, weeks: readonly number[]): TermPlan {
+  const plan: Record<string, number> = Object.fromEntries(pins.map(({ taxonId, week }) => [taxonId, week]));
+  const held = (week: number) => Object.values(plan).filter((each) => each === week).length;
+  for (const id of taxa)
+    plan[id] ??= weeks.reduce((least, week) => (held(week) < held(least) ? week : least), weeks[0]!);
+  return plan;
 }
 
 /**
@@ -148,6 +164,8 @@ class TermProgram {
   private readonly bundles: readonly (readonly number[])[];
   /** The bundle of each species. */
   private readonly bundleOf: number[];
+  /** What is lost at worst by the season. */
+  private readonly most: number;
 
   constructor(
     private readonly prospects: Prospects,
@@ -161,6 +179,7 @@ class TermProgram {
     const single = prospects.taxa.map((_, t) => [t]);
     this.bundles = bundles && bundles.length > 0 ? bundles : single;
     this.bundleOf = prospects.taxa.map((_, t) => this.bundles.findIndex((bundle) => bundle.includes(t)));
+    this.most = mostLost(prospects, openWeeks(wishes));
     this.at = this.bundles.map((bundle) => weeks.map((week) => this.taughtIn(bundle, week)));
     for (const row of this.at)
       this.draft.row(
@@ -197,7 +216,8 @@ class TermProgram {
   private taughtIn(bundle: readonly number[], week: number): number {
     const open = openWeeks(this.wishes);
     const { taxa } = this.prospects;
-    const cost = bundle.reduce((sum, t) => sum + lossOf(this.prospects, open, t, week), 0) / taxa.length;
+    const lost = bundle.reduce((sum, t) => sum + lossOf(this.prospects, open, t, week), 0);
+    const cost = this.most > 0 ? lost / this.most : 0;
     const poor = bundle.filter(
       (t) =>
         !isGoodWeek(this.prospects, open, t, week) &&

@@ -6,6 +6,7 @@ import { serve } from '../api/route.ts';
 import { courseOf } from '../courses/course.ts';
 import { openNow } from '../courses/openNow.ts';
 import { sets } from '../courses/queries.ts';
+import type { Db } from '../db/index.ts';
 import { printed } from '../prints/printed.ts';
 import { inThread } from '../thread.ts';
 import { lessonOfSet } from './lesson.ts';
@@ -15,16 +16,9 @@ import { toDraw } from './toDraw.ts';
 
 export const lessonRoutes = [
   serve(lessons.lesson, async ({ db, params, who, now }) => {
-    const { course, day: _day, ...lesson } = await lessonOfSet(db, params.courseId, params.setId);
-    if (who!.role !== 'student') return lesson;
-    const began = Date.parse(course.startsOn) + ((lesson.week ?? 1) - 1) * 7 * 24 * 60 * 60 * 1000;
-    if (
-      who!.courseId !== course.id ||
-      !(await openNow(db, course)).includes('lessons') ||
-      now.getTime() < began
-    )
-      throw notFound('lesson');
-    return forStudents(lesson);
+    if (who!.role === 'student') await refuseStudent(db, params, who!.courseId, now);
+    const { course: _course, day: _day, ...lesson } = await lessonOfSet(db, params.courseId, params.setId);
+    return who!.role === 'student' ? forStudents(lesson) : lesson;
   }),
   serve(lessons.change, async ({ db, params, body }) => {
     const course = await courseOf(db, params.courseId);
@@ -43,6 +37,22 @@ export const lessonRoutes = [
     return printed(query.paper, 'handout', await toDraw(db, lesson));
   }),
 ];
+
+/** A student sees lessons of the own course, where it opens them, from the first day of their week on. Throws (404) otherwise. */
+async function refuseStudent(
+  db: Db,
+  { courseId, setId }: { courseId: string; setId: string },
+  own: string | undefined,
+  now: Date,
+): Promise<void> {
+  const course = courseId === own ? await courseOf(db, courseId) : undefined;
+  const set = course && (await sets(db, course.id)).find(({ id }) => id === setId);
+  if (!course || !set || !(await openNow(db, course)).includes('lessons')) throw notFound('lesson');
+  const begins = Date.parse(course.startsOn) + ((set.week ?? 1) - 1) * WEEK;
+  if (now.getTime() < begins) throw notFound('lesson');
+}
+
+const WEEK = 7 * 24 * 60 * 60 * 1000;
 
 /** What students see of a lesson: nothing hidden, no notes, nothing of what was changed. */
 const forStudents = (lesson: LessonAnswer): LessonAnswer => ({

@@ -5,7 +5,9 @@ import { drawnOne, drawnStop } from '../lessons/drawn.ts';
 import type { LessonToDraw } from '../lessons/toDraw.ts';
 
 const A_PAGE = 3;
+/** In points, and the larger frame it is laid out in: margins and letters of a drawing do not shrink with it. */
 const DRAWN = { width: 250, height: 168 };
+const LAID_OUT = { width: 400, height: 269 };
 /** Lines to write on, in points from one another. */
 const LINES = 5;
 const LINE_GAP = 20;
@@ -43,7 +45,7 @@ function onPaper(lesson: LessonToDraw, stop: LessonStop, newPage: boolean): Cont
     stop.kind === 'tree'
       ? `${upperFirst(commonName(of[0]!.taxon))}: ${stop.title.toLowerCase()}`
       : stop.title;
-  const svg = drawnStop(lesson, stop, DRAWN, true);
+  const svg = drawnStop(lesson, stop, LAID_OUT, true);
   return {
     ...(newPage ? { pageBreak: 'before' as const } : {}),
     margin: [0, 0, 0, 14],
@@ -77,7 +79,7 @@ function recapOnPaper(lesson: LessonToDraw, stop: LessonStop): Content {
     stack: [
       { text: stop.title, font: 'Serif', bold: true, fontSize: 15, margin: [0, 0, 0, 8] },
       ...(stop.each ?? []).map(({ taxonId, words, shows }): Content => {
-        const svg = drawnOne(lesson, taxonId, shows, { width: 130, height: 96 }, true);
+        const svg = drawnOne(lesson, taxonId, shows, { width: 260, height: 192 }, true);
         const found = lesson.profiles.find(({ taxon }) => taxon.id === taxonId);
         return {
           unbreakable: true,

@@ -36,9 +36,10 @@ export function CourseNow({ course }: { course: WholeCourse }) {
           <ul>
             {taught.length === 0 && (
               <Todo>
-                The list is empty. <Link to={`${base}/course/list`}>Put species into sets.</Link>
+                The list is empty. <Link to={`${base}/course/term`}>Put species into sets.</Link>
               </Todo>
             )}
+            <LessonTodo course={course} week={week} />
             {course.students.length === 0 && (
               <Todo>
                 No students yet. <Link to={`${base}/course/students`}>Import the class list.</Link>
@@ -73,7 +74,8 @@ export function CourseNow({ course }: { course: WholeCourse }) {
         {course.sets.map((set) => (
           <section key={set.id}>
             <h3>
-              {set.title} {set.week && <span className="quiet">week {set.week}</span>}
+              <Link to={`${base}/course/lesson/${set.id}`}>{set.title}</Link>{' '}
+              {set.week && <span className="quiet">week {set.week}</span>}
             </h3>
             <ul>
               {set.taxa.map((id) => {
@@ -134,6 +136,25 @@ function WorstPair({
       })}
     </div>
   );
+}
+
+/** The sets of this week, or the next that has one, with their lessons. */
+function LessonTodo({ course, week }: { course: WholeCourse; week: number | undefined }) {
+  const from = week ?? 1;
+  const due = course.sets.filter((set) => set.week !== null && set.week >= from && set.taxa.length > 0);
+  const [first] = due;
+  if (!first) return null;
+  return due
+    .filter((set) => set.week === first.week)
+    .map((set) => (
+      <Todo key={set.id}>
+        <Link to={`/c/${course.id}/course/lesson/${set.id}`}>{set.title}</Link>
+        {set.week === week
+          ? ` is this week’s set: ${counted(set.taxa.length, 'species', 'species')}.`
+          : ` is the next set, in week ${set.week}.`}{' '}
+        <Link to={`/show/${course.id}/${set.id}`}>Show its lesson.</Link>
+      </Todo>
+    ));
 }
 
 const Todo = ({ children }: { children: ReactNode }) => <li>{children}</li>;

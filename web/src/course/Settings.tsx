@@ -13,6 +13,8 @@ import { readPlace, writtenPlace, type WrittenPlace } from '../app/writtenPlace.
 import { BroughtBack } from '../drafts/BroughtBack.tsx';
 import { useKept } from '../drafts/useKept.ts';
 import { DeleteCourse } from '../keeping/DeleteCourse.tsx';
+import { CopyCourse } from './CopyCourse.tsx';
+import { PRESETS } from './presets.ts';
 import styles from './settings.module.css';
 import { Opening, Problem } from '../app/parts.tsx';
 import ui from '../app/parts.module.css';
@@ -57,6 +59,7 @@ export default function Settings({ course }: { course: WholeCourse | undefined }
   return (
     <>
       <Form course={course} start={start} />
+      {course && mayChange && <CopyCourse course={course} />}
       {course && mayChange && <DeleteCourse course={course} />}
     </>
   );
@@ -101,7 +104,7 @@ function Form({ course, start }: { course: WholeCourse | undefined; start: Draft
         done: ({ id }) => {
           const settings = `/c/${id}/course/settings`;
           const all = kept.settle(draft, { as: { key: `settings/${id}`, where: settings } });
-          void go(all ? `/c/${id}/course/list` : settings);
+          void go(all ? `/c/${id}/course/term` : settings);
         },
         stale: [STALE.courses],
       });
@@ -109,6 +112,7 @@ function Form({ course, start }: { course: WholeCourse | undefined; start: Draft
   return (
     <div className={course ? '' : ui['page']}>
       {!course && <h1>A new course</h1>}
+      {!course && <ForWhom onChoose={(settings) => kept.set((before) => ({ ...before, ...settings }))} />}
       <BroughtBack at={kept.broughtBack} onGiveUp={kept.forget} />
       <div className={styles['settings']}>
         <Term draft={draft} set={set} />
@@ -132,6 +136,30 @@ function Form({ course, start }: { course: WholeCourse | undefined; start: Draft
       <Button type="primary" loading={saving} onClick={saveAll}>
         {course ? 'Save settings' : 'Make the course'}
       </Button>
+    </div>
+  );
+}
+
+/** Whom a new course is for: what it begins with, in one press. */
+function ForWhom({ onChoose }: { onChoose(settings: (typeof PRESETS)[number]['settings']): void }) {
+  const [chosen, choose] = useState<string>();
+  return (
+    <div className={styles['for-whom']} role="group" aria-label="Whom it is for">
+      It is for{' '}
+      {PRESETS.map(({ title, said, settings }) => (
+        <button
+          key={title}
+          type="button"
+          aria-pressed={chosen === title}
+          onClick={() => {
+            choose(title);
+            onChoose(settings);
+          }}
+        >
+          <strong>{title}</strong>
+          <span>{said}</span>
+        </button>
+      ))}
     </div>
   );
 }

@@ -124,7 +124,9 @@ function Presenter({ course, setId, stops, day }: Props) {
     const found = profileOf(id);
     return found ? commonName(found.taxon) : id;
   };
-  const mixed = pairs.filter(({ a, b }) => stop.taxa.includes(a) || stop.taxa.includes(b)).slice(0, 3);
+  const mixed = pairs
+    .filter(({ a, b, count }) => count > 1 && (stop.taxa.includes(a) || stop.taxa.includes(b)))
+    .slice(0, 3);
   return (
     <main className={styles['presenter']}>
       <header>

@@ -1,0 +1,194 @@
+import { BUILT_IN } from '../vocabulary/index.ts';
+import { profiled } from '../testing/taxa.ts';
+import {
+  dayToDraw,
+  drawingOfTree,
+  edited,
+  howToLook,
+  lessonOf,
+  LOOKED_AT,
+  minutesOf,
+  movedEdits,
+  NO_EDITS,
+  PHRASE_KEYS,
+  pointsOf,
+  saidOfCharacter,
+  topicsInOrder,
+  type LessonSetting,
+} from './index.ts';
+
+const larch = profiled('Larix', 'occidentalis', {
+  'foliage.kind': 'tufts',
+  'needle.perSpur': '(12) 15–30',
+  'needle.tip': 'soft; sometimes blunt',
+  'cone.attitude': 'erect',
+  'fruit.type': 'seedCone',
+  'bark.surface': 'only jigsaw; deepFurrows',
+  'twig.armature': 'none',
+  'habit.height': '30–55 m',
+  'site.elevation': '600–1700 m',
+});
+const maple = profiled('Acer', 'glabrum', {
+  'foliage.kind': 'broad',
+  'twig.arrangement': 'opposite',
+  'leaf.composition': 'simple; sometimes trifoliate',
+  'leaf.leaflets': '3',
+  'leaf.lobing': 'palmate',
+  'bud.scales': 'two',
+  'bud.stalked': 'no',
+  'fruit.type': 'pairedSamara',
+  'fruit.samaraAngle': '30–80',
+});
+const alder = profiled('Alnus', 'incana', {
+  'foliage.kind': 'broad',
+  'twig.arrangement': 'alternate',
+  'leaf.composition': 'simple',
+  'leaf.lobing': 'none',
+  'bud.scales': 'two',
+  'bud.stalked': 'yes',
+});
+const list = [larch, maple, alder];
+const setting = (more: Partial<LessonSetting> = {}): LessonSetting => ({
+  list,
+  vocabulary: BUILT_IN,
+  audience: 'technical',
+  units: 'metric',
+  startsWith: 'leaf',
+  reading: {},
+  ...more,
+});
+const said = (tree: (typeof list)[number], id: string, more: Partial<LessonSetting> = {}) =>
+  saidOfCharacter(tree, BUILT_IN.get(id)!, { ...setting(), ...more });
+
+describe('phrases', () => {
+  test('each stands for a built-in character or one of its states', () => {
+    for (const key of PHRASE_KEYS) {
+      const [id, state] = key.split('=');
+      const character = BUILT_IN.get(id!);
+      expect({ key, known: character !== undefined }).toEqual({ key, known: true });
+      if (state && character!.kind !== 'flag')
+        expect(character!.states.map((each) => each.id)).toContain(state);
+    }
+    for (const id of LOOKED_AT) expect(BUILT_IN.has(id)).toBe(true);
+    expect(howToLook('needle.scar')).toContain('flush, or on a peg?');
+  });
+  test('every character of a tree that a lesson may say has one', () => {
+    const covered = new Set(PHRASE_KEYS.map((key) => key.split('=')[0]));
+    const missing = [...BUILT_IN.values()].filter(
+      ({ id, organ, derived, kind }) => organ !== 'site' && !derived && kind !== 'months' && !covered.has(id),
+    );
+    expect(missing.map(({ id }) => id)).toEqual([]);
+  });
+});
+
+describe('what is said of a character', () => {
+  test('in terms a piece of a line, with what it shows sometimes', () => {
+    expect(said(larch, 'needle.perSpur')).toBe('(12) 15–30 to a spur');
+    expect(said(larch, 'needle.tip')).toBe('pointed but soft (sometimes blunt)');
+    expect(said(larch, 'bark.surface')).toBe('in plates like jigsaw pieces and deeply furrowed');
+    expect(said(maple, 'fruit.samaraAngle')).toBe('wings at 30–80 ° to each other');
+  });
+  test('in plain words a sentence, without extremes, feet in two figures', () => {
+    expect(said(larch, 'needle.perSpur', { audience: 'plain' })).toBe('Each brush has 15–30 needles');
+    expect(said(larch, 'needle.tip', { audience: 'plain' })).toBe('Usually the needles are pointed but soft');
+    expect(said(larch, 'bark.surface', { audience: 'plain' })).toBe(
+      'The bark flakes off in puzzle pieces and has deep grooves',
+    );
+    expect(said(larch, 'site.elevation', { audience: 'plain', units: 'imperial' })).toBe(
+      'You find it at 2000–5600 ft',
+    );
+  });
+  test('what is no news of a tree alone is said only beside another', () => {
+    expect(said(larch, 'twig.armature')).toBeUndefined();
+    expect(saidOfCharacter(maple, BUILT_IN.get('bud.stalked')!, { ...setting(), beside: true })).toBe(
+      'buds not stalked',
+    );
+  });
+});
+
+describe('points', () => {
+  test('stand in the course’s order, and only where something is known', () => {
+    expect(topicsInOrder('twig')[1]).toBe('twig');
+    expect(topicsInOrder('site').slice(0, 3)).toEqual(['name', 'place', 'form']);
+    const topics = pointsOf(setting(), 'larix-occidentalis').map(({ topic }) => topic);
+    expect(topics).toEqual(['name', 'form', 'place', 'leaf', 'fruit', 'bark']);
+  });
+  test('a leaflet count is said of compound leaves alone, arrangement of no needles', () => {
+    const leafOf = (id: string) => pointsOf(setting(), id).find(({ topic }) => topic === 'leaf')!.words;
+    expect(leafOf('acer-glabrum')).toBe(
+      'Leaves opposite, simple (sometimes with three leaflets), palmately lobed.',
+    );
+    expect(leafOf('larix-occidentalis')).toMatch(/^Needles in tufts on spurs/);
+  });
+});
+
+describe('a lesson', () => {
+  const asked = { set: ['alnus-incana', 'acer-glabrum'], before: [], mixedUp: [], day: 245, edits: NO_EDITS };
+  test('puts a pair that the class mixes up side by side as soon as both are known, and ends with the recap', () => {
+    const stops = lessonOf(setting(), { ...asked, mixedUp: [{ a: 'alnus-incana', b: 'acer-glabrum' }] });
+    expect(stops.at(-1)).toMatchObject({ kind: 'recap', taxa: asked.set });
+    const contrast = stops.findIndex(({ kind }) => kind === 'contrast');
+    expect(stops[contrast - 1]!.taxa).toEqual(['acer-glabrum']);
+    expect(stops[contrast]!.words).toMatch(/alternate.*opposite|opposite.*alternate/);
+    expect(lessonOf(setting(), asked).every(({ kind }) => kind !== 'contrast')).toBe(true);
+  });
+  test('takes time by what is shown', () => {
+    const stops = lessonOf(setting(), asked);
+    expect(minutesOf(stops)).toBeGreaterThan(2);
+    expect(minutesOf(stops.map((stop) => ({ ...stop, hidden: true })))).toBe(0);
+  });
+  test('what was changed of a tree goes with it into another set', () => {
+    const edits = {
+      ...NO_EDITS,
+      hidden: ['acer-glabrum/leaf', 'recap'],
+      notes: { 'acer-glabrum/bark': 'hold it up' },
+    };
+    const { left, moved } = movedEdits(edits, NO_EDITS, 'acer-glabrum');
+    expect(left.hidden).toEqual(['recap']);
+    expect(moved).toMatchObject({
+      hidden: ['acer-glabrum/leaf'],
+      notes: { 'acer-glabrum/bark': 'hold it up' },
+    });
+  });
+  test('a new point comes in its place under an order that does not know it', () => {
+    const points = pointsOf(setting(), 'larix-occidentalis');
+    const order = points
+      .map(({ key }) => key)
+      .filter((key) => !key.endsWith('/leaf'))
+      .reverse();
+    const keys = edited(points, { ...NO_EDITS, order }).map(({ topic }) => topic);
+    expect(keys).toEqual(['bark', 'fruit', 'place', 'leaf', 'form', 'name']);
+  });
+});
+
+describe('drawings', () => {
+  const calendar = { flowers: [{ from: 120, to: 140 }], leaves: [{ from: 120, to: 290 }] };
+  test.each([
+    ['flower', 245, 130],
+    ['leaf', 245, 245],
+    ['leaf', 340, 196],
+    ['twig', 245, 20],
+    ['bark', 245, 245],
+  ] as const)('%s, in a lesson of day %i, is drawn as on day %i', (organ, day, drawn) =>
+    expect(dayToDraw([organ], calendar, true, day)).toBe(drawn),
+  );
+  test('what is named is pointed at', () => {
+    const place = { latitude: 47, longitude: -116, elevation: 700 };
+    const drawing = drawingOfTree(
+      larch,
+      ['leaf'],
+      {
+        vocabulary: BUILT_IN,
+        units: 'metric',
+        reference: place,
+        site: place,
+        day: 200,
+        width: 600,
+        height: 400,
+      },
+      { characterId: 'foliage.kind', text: 'needles in tufts' },
+    );
+    expect(drawing!.labels.at(-1)).toMatchObject({ text: 'needles in tufts' });
+    expect(drawing!.labels.at(-1)!.to).toBeDefined();
+  });
+});

@@ -1,0 +1,114 @@
+import type { LessonAnswer } from '@hurrow/contract/lessons';
+import { NO_EDITS } from '@hurrow/core/lesson';
+import { plantCourse, startHurrow, type Caller, type TestHurrow } from '../testing/testHurrow.ts';
+
+let hurrow: TestHurrow;
+let owner: Caller;
+let planted: Awaited<ReturnType<typeof plantCourse>>;
+let setId: string;
+
+interface CourseAnswer {
+  sets: { id: string; title: string; week: number | null; taxa: string[] }[];
+  [setting: string]: unknown;
+}
+const course = async (id = planted.courseId) => (await owner.get<CourseAnswer>(`/api/courses/${id}`)).body;
+const at = (id = setId) => `/api/courses/${planted.courseId}/lessons/${id}`;
+const lesson = async (caller = owner, id = setId) => caller.get<LessonAnswer>(at(id));
+const putList = (sets: object[]) => owner.put(`/api/courses/${planted.courseId}/list`, { sets });
+
+beforeAll(async () => {
+  hurrow = await startHurrow();
+  owner = hurrow.owner;
+  planted = await plantCourse(owner);
+  setId = (await course()).sets[0]!.id;
+});
+afterAll(() => hurrow.close());
+
+test('the lesson of a set has the points of its trees and closes with the recap', async () => {
+  const { body } = await lesson();
+  expect(body).toMatchObject({ title: 'Maples', week: 1, taxa: [planted.red.id, planted.sugar.id] });
+  expect(body.stops.map(({ key }) => key)).toContain(`${planted.red.id}/leaf`);
+  expect(body.stops.at(-1)!.kind).toBe('recap');
+  expect(body.minutes).toBeGreaterThan(0);
+  expect((await owner.get(at('00000000-0000-4000-8000-000000000000'))).status).toBe(404);
+});
+
+test('what is changed in it is kept with the set through changes of the list, and goes with a tree into another', async () => {
+  const key = `${planted.red.id}/leaf`;
+  const edits = {
+    ...NO_EDITS,
+    reworded: { [key]: { words: 'Three lobes, and red stalks.', from: 'as it was' } },
+    notes: { [key]: 'Hold one up.' },
+  };
+  expect((await owner.put(at(), edits)).status).toBe(200);
+  const [kept] = (await course()).sets;
+  await putList([{ id: kept!.id, title: 'Maples of the yard', week: 2, taxa: kept!.taxa }]);
+  const stop = (await lesson()).body.stops.find((each) => each.key === key)!;
+  expect(stop).toMatchObject({ words: 'Three lobes, and red stalks.', outdated: true, note: 'Hold one up.' });
+
+  await putList([
+    { id: kept!.id, title: 'Sugar', week: 2, taxa: [planted.sugar.id] },
+    { title: 'Red', week: 3, taxa: [planted.red.id] },
+  ]);
+  const red = (await course()).sets[1]!;
+  expect((await lesson(owner, red.id)).body.stops.find((each) => each.key === key)!.note).toBe(
+    'Hold one up.',
+  );
+  await putList([{ id: kept!.id, title: 'Maples', week: 1, taxa: [planted.red.id, planted.sugar.id] }]);
+  expect((await lesson()).body.edits.notes[key]).toBe('Hold one up.');
+});
+
+test('a set that is not on the list cannot be saved under its id', async () => {
+  const answer = await putList([
+    { id: '00000000-0000-4000-8000-000000000000', title: 'Gone', week: 1, taxa: [] },
+  ]);
+  expect(answer).toMatchObject({
+    status: 422,
+    body: { message: expect.stringContaining('taken off the list') as string },
+  });
+  expect((await course()).sets[0]!.title).toBe('Maples');
+});
+
+test('students see the lesson of a week that has begun, where the course opens lessons, without notes', async () => {
+  const student = hurrow.caller();
+  await student.post('/api/session/student', { courseCode: planted.code, personalCode: 'rowan1' });
+  expect((await lesson(student)).status).toBe(404);
+  const {
+    sets: _sets,
+    students: _students,
+    quizzes: _quizzes,
+    id: _id,
+    code: _code,
+    ...settings
+  } = await course();
+  await owner.put(`/api/courses/${planted.courseId}`, { ...settings, opens: ['lessons'] });
+  const { body, status } = await lesson(student);
+  expect(status).toBe(200);
+  expect(JSON.stringify(body)).not.toContain('Hold one up.');
+  expect(JSON.stringify(body)).not.toContain('as it was');
+  await putList([{ id: setId, title: 'Maples', week: 12, taxa: [planted.red.id, planted.sugar.id] }]);
+  expect((await lesson(student)).status).toBe(404);
+  await putList([{ id: setId, title: 'Maples', week: 1, taxa: [planted.red.id, planted.sugar.id] }]);
+});
+
+test('slides and handout are made of it', async () => {
+  const slides = await owner.get<{ text: string }>(`${at()}/slides.pptx?shape=classic`);
+  expect(slides.headers.get('content-type')).toContain('presentationml');
+  expect(slides.headers.get('content-disposition')).toContain('maples.pptx');
+  expect(slides.body.text.startsWith('PK')).toBe(true);
+  const handout = await owner.get<{ text: string }>(`${at()}/handout.pdf?paper=a4&audience=plain`);
+  expect(handout.body.text.startsWith('%PDF')).toBe(true);
+});
+
+test('a copy of a course has its list and lessons, and none of its students or quizzes', async () => {
+  const { body } = await owner.post<{ id: string }>(`/api/courses/${planted.courseId}/copy`, {
+    name: 'Maples next year',
+    startsOn: '2027-08-30',
+  });
+  const copy = await course(body.id);
+  expect(copy).toMatchObject({ name: 'Maples next year', startsOn: '2027-08-30', students: [], quizzes: [] });
+  expect(copy['code']).not.toBe(planted.code);
+  const [set] = copy.sets;
+  const copied = await owner.get<LessonAnswer>(`/api/courses/${body.id}/lessons/${set!.id}`);
+  expect(copied.body.edits.notes[`${planted.red.id}/leaf`]).toBe('Hold one up.');
+});
