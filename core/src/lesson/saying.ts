@@ -172,7 +172,7 @@ function filled(
 
 /** Whether a piece of a line names its own part: “needles 2 to a bundle”, “twigs glabrous”. */
 export const namesItsPart = (words: string): boolean =>
-  /^(needles|leaves|leaf|bark|buds?|end buds?|twigs?|thorns?|prickles|stipul|spur|no |flowers|pith|scar|pollen|side|base|apex|veins?|margin|petiole|underside|upper|teeth|lob|sinus|scales|bracts|seeds|ridges|furrows|crown|trunk|leader|sap|glands|both|the |lenticels|one )/i.test(
+  /^(needles|leaves|leaf|bark|buds?|end buds?|twigs?|thorns?|prickles|stipul|spur|no |flowers|pith|scar|pollen|side|base|apex|veins?|margin|petiole|underside|upper|teeth|lob|sinus|scales|bracts|seeds|ridges|furrows|crown|trunk|leader|sap|glands|both|the |lenticels|one |cones? |woody cones?)/i.test(
     words,
   );
 

@@ -140,8 +140,8 @@ fruit.seed=cottony | seeds in cotton | The seeds fly with cotton
 fruit.huskSplit=none | husk not splitting | The husk does not split
 fruit.huskSplit=half | husk splitting half-way | The husk splits half-way
 fruit.huskSplit=base | husk splitting to the base | The husk splits all the way
-fruit.strobile=persists | staying whole | It stays whole
-fruit.strobile=shatters | falling apart when ripe | It falls apart when ripe
+fruit.strobile=persists | cones staying whole | The little cones stay whole
+fruit.strobile=shatters | cones falling apart when ripe | The cones fall apart when ripe
 fruit.keptWinter=yes | kept into winter | It stays on into winter
 fruit.keptWinter=no | ~gone by winter | ~It is gone by winter
 fruit.dispersal | spread by {} | Its seeds are spread by {}

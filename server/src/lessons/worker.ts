@@ -24,6 +24,8 @@ export interface SentSetting extends Omit<LessonSetting, 'rangeOf'> {
 }
 
 export interface TermGround {
+  /** The same for the same list at the same revision, site and weeks. */
+  key: string;
   list: readonly ProfiledTaxon[];
   vocabulary: Vocabulary;
   options: ProspectOptions;
@@ -32,6 +34,14 @@ export interface TermGround {
 /** Seconds. */
 const WARMING_UP = 0.3;
 
+/** What a term offers is asked for first, and planned from next. */
+let held: { key: string; prospects: Prospects } | undefined;
+
+function remembered(key: string, work: () => Prospects): Prospects {
+  if (held?.key !== key) held = { key, prospects: work() };
+  return held.prospects;
+}
+
 /** Runs in a thread of its own, which never opens the store. */
 export default async function work(task: TeachingTask): Promise<LessonStop[] | Prospects | TermProposal> {
   if (task.kind === 'lesson') {
@@ -39,7 +49,7 @@ export default async function work(task: TeachingTask): Promise<LessonStop[] | P
     return lessonOf({ ...setting, rangeOf: (id) => ranges[id] }, task.asked);
   }
   const { list, vocabulary, options } = task.ground;
-  const prospects = prospectsOf(list, vocabulary, options);
+  const prospects = remembered(task.ground.key, () => prospectsOf(list, vocabulary, options));
   const solve = await highs();
   if (task.kind === 'proposal') return proposeTerm(prospects, task.wishes, solve);
   // Whoever looks at what a term offers asks for a proposal next: the solver is fastest the second time.

@@ -26,7 +26,18 @@ export async function termGround(db: Db, course: Course, { taxa, mixedUp }: Term
   const ranges = await recordsAt<Range>(db, library.id, 'range', library.revision);
   const ofTaxon = new Map(ranges.map(({ key, record }) => [key, record]));
   const weeks = Array.from({ length: course.weeks }, (_, i) => i + 1);
+  const { startsOn, latitude, longitude, elevation } = course;
   return {
+    key: JSON.stringify([
+      library.revision,
+      startsOn,
+      course.weeks,
+      latitude,
+      longitude,
+      elevation,
+      taxa,
+      mixedUp,
+    ]),
     list,
     vocabulary,
     options: {

@@ -145,7 +145,7 @@ function ForWhom({ onChoose }: { onChoose(settings: (typeof PRESETS)[number]['se
   const [chosen, choose] = useState<string>();
   return (
     <div className={styles['for-whom']} role="group" aria-label="Whom it is for">
-      It is for{' '}
+      <span>It is for</span>
       {PRESETS.map(({ title, said, settings }) => (
         <button
           key={title}

@@ -18,7 +18,7 @@ import { BoardColumns } from './BoardColumns.tsx';
 import { movedTo, planOf, reordered, setsOfPlan, shifted, titleFrom } from './board.ts';
 import { FirstSpecies } from './FirstSpecies.tsx';
 import { withGathered, type Draft } from './gathered.ts';
-import { boundInWords, measureInWords, remarkInWords } from './remarks.ts';
+import { boundInWords, measureInWords, remarkInWords, type RemarkSaid } from './remarks.ts';
 import { TermSentence } from './TermSentence.tsx';
 import { useTerm } from './useTerm.ts';
 import styles from './board.module.css';
@@ -195,16 +195,37 @@ function Board({ course }: { course: WholeCourse }) {
       )}
       <section className={styles['remarks']} aria-label="Looked over" aria-busy={working}>
         <h2>{judged && known ? measureInWords(known, wishes, judged.remarks) : 'Looking over the list…'}</h2>
-        <ul>
-          {remarks
-            .sort((x, y) => Number(y.broken) - Number(x.broken))
-            .map(({ text, broken, taxa: of }) => (
-              <li key={text} className={broken ? 'rust' : ''} onMouseEnter={() => lookAt(of[0])}>
-                {text}
-              </li>
-            ))}
-        </ul>
+        <Remarks remarks={remarks} onLookAt={lookAt} />
       </section>
+    </>
+  );
+}
+
+/** So many remarks stand there before the others are asked for. */
+const SHOWN = 8;
+
+/** What there is to say against a plan, broken rules first. */
+function Remarks({
+  remarks,
+  onLookAt,
+}: {
+  remarks: readonly RemarkSaid[];
+  onLookAt(taxonId: string | undefined): void;
+}) {
+  const [all, setAll] = useState(false);
+  const sorted = [...remarks].sort((x, y) => Number(y.broken) - Number(x.broken));
+  return (
+    <>
+      <ul>
+        {(all ? sorted : sorted.slice(0, SHOWN)).map(({ text, broken, taxa }) => (
+          <li key={text} className={broken ? 'rust' : ''} onMouseEnter={() => onLookAt(taxa[0])}>
+            {text}
+          </li>
+        ))}
+      </ul>
+      {sorted.length > SHOWN && (
+        <LinkButton onClick={() => setAll(!all)}>{all ? 'Fewer' : `All ${sorted.length} remarks`}</LinkButton>
+      )}
     </>
   );
 }

@@ -7,7 +7,7 @@ import { useLibrary } from '../app/data.ts';
 import { useConfusions } from '../confusions/useConfusions.ts';
 
 /** A pair that was mixed up so often is a lookalike of this class. */
-const MIXED_UP = 3;
+const MIXED_UP = 8;
 
 const prospectsQuery = (
   course: WholeCourse,

@@ -19,28 +19,31 @@ export function StillMap({ range, site }: { range: Range; site: { latitude: numb
   const here = projection([site.longitude, site.latitude]);
   return (
     <svg viewBox={`0 0 ${view.width} ${view.height}`} role="img" aria-label={rangeInWords(range)}>
-      <rect width={view.width} height={view.height} fill={color('sea')} />
-      <path d={base.land} fill={color('land')} />
-      {RANGE_STATUSES.map((status) => {
-        const held = Object.keys(cells).filter((cell) => cells[cell] === status);
-        return held.length > 0 ? (
+      {/* Within its own frame nothing runs over the edge. */}
+      <svg width={view.width} height={view.height}>
+        <rect width={view.width} height={view.height} fill={color('sea')} />
+        <path d={base.land} fill={color('land')} />
+        {RANGE_STATUSES.map((status) => {
+          const held = Object.keys(cells).filter((cell) => cells[cell] === status);
+          return held.length > 0 ? (
+            <path
+              key={status}
+              d={path(outline(held)) ?? ''}
+              fill={STATUS_LOOK[status].fill}
+              fillOpacity={0.75}
+            />
+          ) : null;
+        })}
+        {[base.graticule, base.borders, base.states, base.counties].map((d, i) => (
           <path
-            key={status}
-            d={path(outline(held)) ?? ''}
-            fill={STATUS_LOOK[status].fill}
-            fillOpacity={0.75}
+            key={i}
+            d={d}
+            fill="none"
+            stroke={color(i === 0 ? 'graticule' : 'line2')}
+            strokeWidth={i === 0 ? 0.5 : 0.9}
           />
-        ) : null;
-      })}
-      {[base.graticule, base.borders, base.states, base.counties].map((d, i) => (
-        <path
-          key={i}
-          d={d}
-          fill="none"
-          stroke={color(i === 0 ? 'graticule' : 'line2')}
-          strokeWidth={i === 0 ? 0.5 : 0.9}
-        />
-      ))}
+        ))}
+      </svg>
       {here && (
         <g>
           <circle
