@@ -27,6 +27,7 @@ export const OF_LOOKALIKES = [
 /** Pages of a course. */
 export const OF_A_COURSE = [
   ['course', 'Week 7.'],
+  ['course/term', 'Propose sets'],
   ['course/list', 'Save the list'],
   ['course/students', 'Personal code'],
   ['people', 'Add someone who teaches'],

@@ -11,6 +11,7 @@ import { pages } from './pages.ts';
 import { pairs } from './pairs.ts';
 import { reading } from './reading.ts';
 import { server } from './server.ts';
+import { teaching } from './teaching.ts';
 import type { Row } from './row.ts';
 
 const rows: Row[] = [];
@@ -22,6 +23,7 @@ for (const measure of [
   pairs,
   confusion,
   attention,
+  teaching,
   drawing,
   largeLibrary,
   pages,

@@ -83,6 +83,7 @@ test('from an empty library to the pair that is mixed up and what settles it', a
     await place(page, 'Course');
     await page.getByLabel('Name of the course').fill('County trees');
     await page.getByRole('button', { name: 'Make the course' }).click();
+    await page.getByRole('link', { name: 'Sets as a list' }).click();
     await page.getByRole('button', { name: 'Add a set' }).click();
     await page.getByLabel('Title of set 1').fill('Poplars and a maple');
     for (const name of ['bigtooth aspen', 'eastern cottonwood', 'red maple']) {

@@ -157,6 +157,7 @@ test('from an empty library to marks that were overruled, and every score is as 
     await place(page, 'Course');
     await page.getByLabel('Name of the course').fill('County trees');
     await page.getByRole('button', { name: 'Make the course' }).click();
+    await page.getByRole('link', { name: 'Sets as a list' }).click();
     await page.getByRole('button', { name: 'Add a set' }).click();
     for (const name of ['northern red oak', 'white ash', 'American basswood']) {
       await page.getByLabel(/^Add a species to/).click();

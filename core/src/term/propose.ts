@@ -52,7 +52,7 @@ export function proposeTerm(
   prospects: Prospects,
   wishes: TermWishes,
   solve: Solve,
-  seconds = 1.5,
+  seconds = 1,
 ): TermProposal {
   const open = openWeeks(wishes);
   if (open.length === 0)

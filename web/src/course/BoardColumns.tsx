@@ -1,7 +1,7 @@
 import type { WholeCourse } from '@hurrow/contract/courses';
 import { useDraggable, useDroppable } from '@dnd-kit/core';
 import { CSS } from '@dnd-kit/utilities';
-import { useMemo, type CSSProperties } from 'react';
+import { useEffect, useMemo, useRef, type CSSProperties, type RefObject } from 'react';
 import { Link } from 'react-router';
 import type { ProfiledTaxon } from '@hurrow/core/evidence';
 import type { DrawingSetting } from '@hurrow/core/lesson';
@@ -24,8 +24,15 @@ interface Props {
   onKey(taxonId: string, key: string): void;
 }
 
+interface InColumns extends Props {
+  /** The tree that was moved by a key: in another column it is another button, which takes the focus. */
+  keyed: RefObject<string | undefined>;
+}
+
 /** The weeks as columns, each tree a plate drawn as it stands in its week, bows between lookalikes. */
-export function BoardColumns(props: Props) {
+export function BoardColumns(given: Props) {
+  const keyed = useRef<string>(undefined);
+  const props: InColumns = { ...given, keyed };
   const { course, sets, prospects, lookedAt } = props;
   const weeks = Array.from({ length: course.weeks }, (_, i) => i + 1);
   const unplaced = setsIn(sets, null);
@@ -62,7 +69,7 @@ export function BoardColumns(props: Props) {
   );
 }
 
-function Column(props: Props & { week: number }) {
+function Column(props: InColumns & { week: number }) {
   const { course, sets, week } = props;
   const { setNodeRef, isOver } = useDroppable({ id: week });
   const first = wrapDay(dayOfYear(course.startsOn) + 7 * (week - 1));
@@ -101,7 +108,7 @@ function Column(props: Props & { week: number }) {
   );
 }
 
-function Plate(props: Props & { taxonId: string; day: number; small?: boolean }) {
+function Plate(props: InColumns & { taxonId: string; day: number; small?: boolean }) {
   const { profileOf } = useLibrary();
   const profiled = profileOf(props.taxonId);
   return profiled ? <DrawnPlate {...props} profiled={profiled} /> : null;
@@ -117,7 +124,12 @@ function DrawnPlate({
   day,
   profiled,
   prospects,
-}: Props & { taxonId: string; day: number; profiled: ProfiledTaxon }) {
+  keyed,
+}: InColumns & { taxonId: string; day: number; profiled: ProfiledTaxon }) {
+  const button = useRef<HTMLButtonElement>(null);
+  useEffect(() => {
+    if (keyed.current === taxonId) button.current?.focus();
+  }, [keyed, taxonId]);
   const { library, vocabulary } = useLibrary();
   const { attributes, listeners, setNodeRef, transform, isDragging } = useDraggable({ id: taxonId });
   const setting = useMemo<DrawingSetting>(
@@ -148,7 +160,10 @@ function DrawnPlate({
   );
   return (
     <button
-      ref={setNodeRef}
+      ref={(node) => {
+        setNodeRef(node);
+        button.current = node;
+      }}
       {...attributes}
       {...listeners}
       type="button"
@@ -165,6 +180,7 @@ function DrawnPlate({
         if ([',', '.', '<', '>', 'p', 'Delete'].includes(event.key)) {
           event.preventDefault();
           event.stopPropagation();
+          keyed.current = taxonId;
           onKey(taxonId, event.key);
         }
       }}

@@ -1,28 +1,23 @@
 import type { WholeCourse } from '@hurrow/contract/courses';
 import { App, Button, Input, InputNumber, Select } from 'antd';
-import { useSearchParams } from 'react-router';
 import { commonName, scientificName } from '@hurrow/core/taxon';
 import { call } from '../app/api.ts';
 import { useLibrary } from '../app/data.ts';
 import { BroughtBack } from '../drafts/BroughtBack.tsx';
-import { useKept } from '../drafts/useKept.ts';
 import styles from './taughtList.module.css';
 import { LinkButton, Problem } from '../app/parts.tsx';
 import courseStyles from './course.module.css';
 import { STALE, useSaving } from '../app/useSaving.ts';
 import { moved } from '../app/moved.ts';
-import { withGathered, type Draft } from './gathered.ts';
+import type { Draft } from './gathered.ts';
+import { useListDraft } from './useListDraft.ts';
 
 /** The taught list in sets, edited as a whole and saved at once. */
 export default function TaughtList({ course }: { course: WholeCourse }) {
   const { profiles, profileOf } = useLibrary();
   const { message } = App.useApp();
-  const [search, setSearch] = useSearchParams();
-  const stored: Draft[] = course.sets.map(({ id, title, week, taxa }) => ({ id, title, week, taxa }));
-  const kept = useKept(`list/${course.id}`, `List of ${course.name}`, stored);
-  const { set: setSets } = kept;
-  const gathered = (search.get('add') ?? '').split(',').filter(Boolean);
-  const sets = withGathered(kept.value, gathered);
+  const draft = useListDraft(course);
+  const { sets, set: setSets } = draft;
   const { save, saving, problem } = useSaving();
   const listed = new Set(sets.flatMap((set) => set.taxa));
   const change = (i: number, part: Partial<Draft>) =>
@@ -35,8 +30,7 @@ export default function TaughtList({ course }: { course: WholeCourse }) {
       () => call('PUT /api/courses/{courseId}/list', { params: { courseId: course.id }, body: { sets } }),
       {
         done: () => {
-          kept.settle(kept.value, { next: (now) => withGathered(now, gathered) });
-          setSearch({}, { replace: true });
+          draft.saved();
           void message.success('The list is saved.');
         },
         stale: [STALE.course(course.id)],
@@ -52,7 +46,7 @@ export default function TaughtList({ course }: { course: WholeCourse }) {
   return (
     <>
       <ListHead listed={[...listed]} units={course.units} />
-      <BroughtBack at={kept.broughtBack} onGiveUp={kept.forget} />
+      <BroughtBack at={draft.broughtBack} onGiveUp={draft.giveUp} />
       <div className={styles['board']}>
         {sets.map((set, i) => (
           <OneSet

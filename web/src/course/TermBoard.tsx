@@ -2,7 +2,6 @@ import type { WholeCourse } from '@hurrow/contract/courses';
 import { App, Button } from 'antd';
 import { DndContext, PointerSensor, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core';
 import { useMemo, useState } from 'react';
-import { useSearchParams } from 'react-router';
 import { judgeTerm, USUAL_WISHES, type TermProposal, type TermWishes } from '@hurrow/core/term';
 import { characterName } from '@hurrow/core/score';
 import { commonName } from '@hurrow/core/taxon';
@@ -13,11 +12,11 @@ import { LinkButton, Notice, Opening, Problem } from '../app/parts.tsx';
 import { STALE, useSaving } from '../app/useSaving.ts';
 import { useMayChange } from '../app/session.ts';
 import { BroughtBack } from '../drafts/BroughtBack.tsx';
-import { useKept } from '../drafts/useKept.ts';
 import { BoardColumns } from './BoardColumns.tsx';
 import { movedTo, planOf, reordered, setsOfPlan, shifted, titleFrom } from './board.ts';
 import { FirstSpecies } from './FirstSpecies.tsx';
-import { withGathered, type Draft } from './gathered.ts';
+import type { Draft } from './gathered.ts';
+import { useListDraft } from './useListDraft.ts';
 import { boundInWords, measureInWords, remarkInWords, type RemarkSaid } from './remarks.ts';
 import { TermSentence } from './TermSentence.tsx';
 import { useTerm } from './useTerm.ts';
@@ -36,11 +35,8 @@ function Board({ course }: { course: WholeCourse }) {
   const { profileOf, vocabulary } = useLibrary();
   const { message } = App.useApp();
   const mayChange = useMayChange();
-  const [search, setSearch] = useSearchParams();
-  const stored: Draft[] = course.sets.map(({ id, title, week, taxa }) => ({ id, title, week, taxa }));
-  const kept = useKept(`list/${course.id}`, `List of ${course.name}`, stored);
-  const gathered = (search.get('add') ?? '').split(',').filter(Boolean);
-  const sets = withGathered(kept.value, gathered);
+  const draft = useListDraft(course);
+  const { sets, change } = draft;
   const taxa = useMemo(() => sets.flatMap((set) => set.taxa), [sets]);
   const { prospects, problem: unread, working, mixedUp } = useTerm(course, taxa);
   const [chosen, setWishes] = useState<Wishes>({ ...USUAL_WISHES, to: course.weeks });
@@ -53,7 +49,6 @@ function Board({ course }: { course: WholeCourse }) {
     return found ? commonName(found.taxon) : id;
   };
   const titleOf = (ids: readonly string[]) => titleFrom(ids.map(name));
-  const change = (next: (sets: Draft[]) => Draft[]) => kept.set((held) => next(withGathered(held, gathered)));
   const known = prospects && prospects.taxa.length === taxa.length ? prospects : undefined;
   const judged = useMemo(() => known && judgeTerm(known, wishes, planOf(sets)), [known, wishes, sets]);
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 5 } }));
@@ -71,7 +66,7 @@ function Board({ course }: { course: WholeCourse }) {
       {
         done: (found) => {
           setProposed({ found, before: sets });
-          kept.set(setsOfPlan(found.plan, sets, taxa, titleOf));
+          draft.set(setsOfPlan(found.plan, sets, taxa, titleOf));
         },
         stale: [],
       },
@@ -90,8 +85,7 @@ function Board({ course }: { course: WholeCourse }) {
       () => call('PUT /api/courses/{courseId}/list', { params: { courseId: course.id }, body: { sets } }),
       {
         done: () => {
-          kept.settle(kept.value, { next: (now) => withGathered(now, gathered) });
-          setSearch({}, { replace: true });
+          draft.saved();
           setProposed(undefined);
           void message.success('The list is saved. Each set has its lesson now.');
         },
@@ -133,7 +127,7 @@ function Board({ course }: { course: WholeCourse }) {
             `${counted(proposed.found.broken.length, 'wish', 'wishes')} could not be had: see below. Larger sets, more weeks or fewer pins would do. `}
           <LinkButton
             onClick={() => {
-              kept.set(proposed.before);
+              draft.set(proposed.before);
               setProposed(undefined);
             }}
           >
@@ -141,7 +135,7 @@ function Board({ course }: { course: WholeCourse }) {
           </LinkButton>
         </Notice>
       )}
-      <BroughtBack at={kept.broughtBack} onGiveUp={kept.forget} />
+      <BroughtBack at={draft.broughtBack} onGiveUp={draft.giveUp} />
       {unread && <Problem>{messageOf(unread)}</Problem>}
       <DndContext sensors={sensors} onDragEnd={drop} onDragStart={({ active }) => lookAt(String(active.id))}>
         <BoardColumns
@@ -175,18 +169,13 @@ function Board({ course }: { course: WholeCourse }) {
       {problem && <Problem>{problem}</Problem>}
       {mayChange && (
         <div className={styles['saving']}>
-          <Button
-            type="primary"
-            loading={saving}
-            disabled={!kept.changed && gathered.length === 0}
-            onClick={() => void saveList()}
-          >
+          <Button type="primary" loading={saving} disabled={!draft.changed} onClick={() => void saveList()}>
             Save the list
           </Button>
           <a
             href={`/api/courses/${course.id}/term.ics`}
             onClick={() =>
-              kept.changed && say('The calendar holds what is saved; what you changed since is not in it.')
+              draft.changed && say('The calendar holds what is saved; what you changed since is not in it.')
             }
           >
             Sets and quizzes as a calendar file

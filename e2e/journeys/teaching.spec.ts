@@ -1,0 +1,122 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test, type Page } from '@playwright/test';
+import { Hurrow } from '../hurrow.ts';
+
+const step = test.step;
+let hurrow: Hurrow;
+test.beforeAll(async () => {
+  hurrow = await Hurrow.start('demo');
+});
+test.afterAll(() => hurrow.stop());
+
+const weekOf = (page: Page, tree: string) =>
+  page
+    .locator('section[aria-label^="Week"]', { has: page.getByRole('button', { name: tree, exact: true }) })
+    .getAttribute('aria-label');
+const sheetSays = (page: Page, text: string | RegExp) =>
+  expect(page.locator('[aria-live="polite"]')).toHaveText(text);
+
+test('from an empty course to the lesson of week 1, shown: nothing to write but a name', async ({ page }) => {
+  await hurrow.enter(page, 'instructor');
+  await page.waitForURL(/course/);
+  await step('a course for whom it is', async () => {
+    await page.goto(`${hurrow.url}/c/-/course`);
+    await page.getByRole('button', { name: /a third-year course/ }).click();
+    await page.getByLabel('Name of the course').fill('Trees, again');
+    await page.getByRole('button', { name: 'Make the course' }).click();
+  });
+  await step('its trees, proposed in sets', async () => {
+    await page.getByRole('button', { name: 'All 42 species of the library' }).click();
+    await page.getByRole('button', { name: 'Propose sets' }).click();
+    await expect(page.getByRole('button', { name: 'Undo the proposal' })).toBeVisible({ timeout: 60_000 });
+    await page.getByRole('button', { name: 'Save the list' }).click();
+    await expect(page.getByText('The list is saved.')).toBeVisible();
+  });
+  await step('the lesson of the first week, point by point', async () => {
+    await page.locator('section[aria-label="Week 1"] h3 a').click();
+    await page.getByRole('link', { name: 'Show it' }).click();
+    await sheetSays(page, /^Point 1 of \d+: Name\./);
+    await page.keyboard.press('PageDown');
+    await sheetSays(page, /^Point 2 of \d+: Size and form\./);
+    await page.keyboard.press('End');
+    await sheetSays(page, /The one thing to remember/);
+  });
+});
+
+test('sets are changed by drag and by keys, a lesson is reworded and shown in two windows', async ({
+  page,
+  context,
+}) => {
+  await hurrow.enter(page, 'instructor');
+  await page.waitForURL(/course/);
+  await page.getByRole('link', { name: 'Sets on the weeks' }).click();
+  const tree = page.getByRole('button', { name: 'redosier dogwood', exact: true });
+  await expect(tree.locator('img')).toBeVisible({ timeout: 30_000 });
+  const before = await weekOf(page, 'redosier dogwood');
+
+  await step('by keys a week on and back, and what that means is said at once', async () => {
+    await tree.focus();
+    await page.keyboard.press('.');
+    expect(await weekOf(page, 'redosier dogwood')).not.toBe(before);
+    await tree.focus();
+    await page.keyboard.press(',');
+    expect(await weekOf(page, 'redosier dogwood')).toBe(before);
+    await tree.focus();
+    for (let i = 0; i < 14; i += 1) await page.keyboard.press('.');
+    expect(await weekOf(page, 'redosier dogwood')).toBe('Week 14');
+    await expect(page.getByText(/Redosier dogwood is taught when bare, in week 14/)).toBeVisible();
+  });
+  await step('by drag', async () => {
+    const target = page.locator('section[aria-label="Week 7"]');
+    await tree.scrollIntoViewIfNeeded();
+    const from = (await tree.boundingBox())!;
+    await page.mouse.move(from.x + 20, from.y + 20);
+    await page.mouse.down();
+    const to = (await target.boundingBox())!;
+    await page.mouse.move(to.x + 50, from.y, { steps: 12 });
+    await page.mouse.up();
+    expect(await weekOf(page, 'redosier dogwood')).toBe('Week 7');
+    await page.getByRole('button', { name: 'Save the list' }).click();
+    await expect(page.getByText('The list is saved.')).toBeVisible();
+  });
+  await step('a point in one’s own words, kept', async () => {
+    await page.locator('section[aria-label="Week 7"] h3 a').click();
+    await page.getByRole('button', { name: /^Leaf/ }).first().click();
+    await page.getByLabel('In your words').fill('Pull a leaf apart: white threads hold it.');
+    await page.getByLabel('Note for who speaks').fill('Have ten leaves ready.');
+    await page.getByRole('button', { name: 'Save the lesson' }).click();
+    await expect(page.getByText('The lesson is saved.')).toBeVisible();
+    await expect(page.getByText(/^From the scores:/)).toBeVisible();
+    const found = await new AxeBuilder({ page }).analyze();
+    expect(found.violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')).toEqual(
+      [],
+    );
+  });
+  await step('asked first, told, blank; the presenter’s window goes along', async () => {
+    await page.getByRole('link', { name: 'Show it' }).click();
+    const opened = context.waitForEvent('page');
+    await page.getByRole('link', { name: 'Presenter’s window' }).click();
+    const presenter = await opened;
+    await expect(presenter.getByText('point 1 of')).toBeVisible();
+    await page.keyboard.press('a');
+    await expect(presenter.getByText('asked, not told yet')).toBeVisible();
+    await page.keyboard.press('ArrowRight');
+    await presenter.keyboard.press('PageDown');
+    await sheetSays(page, /^Point 2 of/);
+    await page.keyboard.press('b');
+    await expect(presenter.getByText('the sheet is blank')).toBeVisible();
+    await page.keyboard.press('b');
+    while (!/Pull a leaf apart/.test((await page.locator('[aria-live="polite"]').textContent()) ?? ''))
+      await page.keyboard.press('ArrowRight');
+    await expect(presenter.getByText('Have ten leaves ready.')).toBeVisible();
+  });
+  await step('without the server it goes on', async () => {
+    await context.setOffline(true);
+    await page.keyboard.press('a');
+    await page.keyboard.press('Home');
+    await page.keyboard.press('PageDown');
+    await sheetSays(page, /^Point 2 of/);
+    await expect(page.locator('[class*="stage_"] svg').first()).toBeVisible();
+    await context.setOffline(false);
+  });
+});
