@@ -11,6 +11,7 @@ import { pages } from './pages.ts';
 import { pairs } from './pairs.ts';
 import { reading } from './reading.ts';
 import { server } from './server.ts';
+import { sorting } from './sorting.ts';
 import { teaching } from './teaching.ts';
 import type { Row } from './row.ts';
 
@@ -24,6 +25,7 @@ for (const measure of [
   confusion,
   attention,
   teaching,
+  sorting,
   drawing,
   largeLibrary,
   pages,

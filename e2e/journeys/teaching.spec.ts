@@ -33,7 +33,7 @@ test('from an empty course to the lesson of week 1, shown: nothing to write but 
     await expect(page.getByText('The list is saved.')).toBeVisible();
   });
   await step('the lesson of the first week, point by point', async () => {
-    await page.locator('section[aria-label="Week 1"] h3 a').click();
+    await page.locator('section[aria-label="Week 1"] h2 a').click();
     await page.getByRole('link', { name: 'Show it' }).click();
     await sheetSays(page, /^Point 1 of \d+: Name\./);
     await page.keyboard.press('PageDown');
@@ -80,7 +80,7 @@ test('sets are changed by drag and by keys, a lesson is reworded and shown in tw
     await expect(page.getByText('The list is saved.')).toBeVisible();
   });
   await step('a point in one’s own words, kept', async () => {
-    await page.locator('section[aria-label="Week 7"] h3 a').click();
+    await page.locator('section[aria-label="Week 7"] h2 a').click();
     await page.getByRole('button', { name: /^Leaf/ }).first().click();
     await page.getByLabel('In your words').fill('Pull a leaf apart: white threads hold it.');
     await page.getByLabel('Note for who speaks').fill('Have ten leaves ready.');

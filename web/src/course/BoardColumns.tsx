@@ -90,7 +90,7 @@ function Column(props: InColumns & { week: number }) {
       </header>
       {setsIn(sets, week).map(({ set, at }) => (
         <div key={set.id ?? `new ${at}`}>
-          <h3 style={{ height: BOARD.title }}>
+          <h2 style={{ height: BOARD.title }}>
             {set.id ? (
               <Link to={`/c/${course.id}/course/lesson/${set.id}`} title="Its lesson">
                 {set.title || 'Untitled'}
@@ -98,7 +98,7 @@ function Column(props: InColumns & { week: number }) {
             ) : (
               set.title
             )}
-          </h3>
+          </h2>
           {set.taxa.map((id) => (
             <Plate key={id} {...props} taxonId={id} day={wrapDay(first + 3)} />
           ))}

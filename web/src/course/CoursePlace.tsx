@@ -15,6 +15,7 @@ import ui from '../app/parts.module.css';
 const Settings = lazy(() => import('./Settings.tsx'));
 const TaughtList = lazy(() => import('./TaughtList.tsx'));
 const TermBoard = lazy(() => import('./TermBoard.tsx'));
+const SortPage = lazy(() => import('../sorting/SortPage.tsx'));
 const LessonPage = lazy(() => import('../lessons/LessonPage.tsx'));
 
 /** A course: what needs doing, its list in sets, its students, its settings. Without one, the form that makes it. */
@@ -51,6 +52,7 @@ export default function CoursePlace({ courseId }: { courseId: string }) {
           { to: base, title: 'Now', end: true },
           { to: `${base}/term`, title: 'Sets on the weeks' },
           { to: `${base}/list`, title: 'Sets as a list' },
+          { to: `${base}/sort`, title: 'Sorting' },
           { to: `${base}/students`, title: 'Students' },
           { to: `${base}/settings`, title: 'Settings' },
           ...(mayChange ? [{ to: `${base}/history`, title: 'History' }] : []),
@@ -60,6 +62,7 @@ export default function CoursePlace({ courseId }: { courseId: string }) {
         <Routes>
           <Route path="" element={<CourseNow course={course} />} />
           <Route path="term" element={<TermBoard course={course} />} />
+          <Route path="sort" element={<SortPage course={course} />} />
           <Route path="lesson/:setId" element={<LessonPage course={course} />} />
           <Route path="list" element={<TaughtList course={course} />} />
           <Route path="students" element={<Students course={course} />} />

@@ -4,12 +4,11 @@ import { App, Button } from 'antd';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { dayOfYear, wrapDay } from '@hurrow/core/season';
 import { minutesOf, NO_EDITS, upperFirst, type LessonEdits, type LessonStop } from '@hurrow/core/lesson';
 import { commonName } from '@hurrow/core/taxon';
 import { call, messageOf } from '../app/api.ts';
 import { useLibrary } from '../app/data.ts';
-import { LinkButton, Notice, Opening, PageHead, Problem } from '../app/parts.tsx';
+import { LinkButton, Notice, Opening, Problem } from '../app/parts.tsx';
 import { useMayChange } from '../app/session.ts';
 import { useSaving } from '../app/useSaving.ts';
 import { BroughtBack } from '../drafts/BroughtBack.tsx';
@@ -24,15 +23,10 @@ import {
   withoutSlide,
   withSlide,
 } from './editing.ts';
-import { lessonQuery } from './lessonQuery.ts';
+import { dayOfLesson, lessonQuery } from './lessonQuery.ts';
 import { Sheet } from './Sheet.tsx';
 import { shownOf } from './showing.ts';
 import styles from './lessons.module.css';
-
-/** Of a set without a week, trees are drawn in full leaf. */
-const MIDSUMMER = 196;
-export const dayOfLesson = (course: { startsOn: string }, week: number | null): number =>
-  week === null ? MIDSUMMER : wrapDay(dayOfYear(course.startsOn) + 7 * (week - 1) + 3);
 
 /** The lesson of a set: its points in order with what each shows, to be changed, printed and shown. */
 export default function LessonPage({ course }: { course: WholeCourse }) {
@@ -79,7 +73,8 @@ function Lesson({ course, lesson }: { course: WholeCourse; lesson: LessonAnswer 
   };
   return (
     <>
-      <PageHead title={lesson.title}>
+      <div className={styles['lesson-head']}>
+        <h2>{lesson.title}</h2>
         <span className="quiet">
           {lesson.week === null ? 'in no week yet' : `week ${lesson.week}`} · {shownOf(stops).length} points,
           about {minutesOf(stops)} minutes
@@ -88,7 +83,7 @@ function Lesson({ course, lesson }: { course: WholeCourse; lesson: LessonAnswer 
         <Link className={styles['show']} to={`/show/${course.id}/${lesson.setId}`}>
           Show it
         </Link>
-      </PageHead>
+      </div>
       <BroughtBack at={kept.broughtBack} onGiveUp={kept.forget} />
       {kept.changed && mayChange && (
         <Notice>

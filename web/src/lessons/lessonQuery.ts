@@ -1,4 +1,5 @@
 import { queryOptions } from '@tanstack/react-query';
+import { dayOfYear, wrapDay } from '@hurrow/core/season';
 import { call } from '../app/api.ts';
 
 /** The lesson of a set. Read once, it is shown without the server. */
@@ -15,3 +16,10 @@ export const rangesQuery = queryOptions({
   queryKey: ['range', 'all'],
   queryFn: () => call('GET /api/library/ranges'),
 });
+
+/** Of a set without a week, trees are drawn in full leaf. */
+const MIDSUMMER = 196;
+
+/** The day of the year on which a lesson is given, in the middle of its week. */
+export const dayOfLesson = (course: { startsOn: string }, week: number | null): number =>
+  week === null ? MIDSUMMER : wrapDay(dayOfYear(course.startsOn) + 7 * (week - 1) + 3);

@@ -20,6 +20,9 @@ import { ContrastView } from '../lookalikes/ContrastView.tsx';
 import { KeyWalk } from '../lookalikes/KeyWalk.tsx';
 import { againstSet } from '../lookalikes/recalled.ts';
 import { useGround, type Ground } from '../lookalikes/setting.ts';
+import { dayOfLesson, lessonQuery } from '../lessons/lessonQuery.ts';
+import { Sheet } from '../lessons/Sheet.tsx';
+import { SortTable } from '../sorting/SortTable.tsx';
 import { useWork } from '../workers/useWork.ts';
 import { Working } from '../workers/Working.tsx';
 import styles from './trees.module.css';
@@ -52,6 +55,8 @@ function Open({ sitting }: { sitting: Sitting }) {
       <Route path="" element={<List ground={ground} opens={opens} />} />
       {opens('contrasts') && <Route path="contrast" element={<Contrast ground={ground} />} />}
       {opens('keys') && <Route path="key" element={<Key ground={ground} />} />}
+      {opens('lessons') && <Route path="sort" element={<Sort ground={ground} />} />}
+      {opens('lessons') && <Route path="lesson/:setId" element={<Lesson ground={ground} />} />}
       {opens('recap') && <Route path="recap/:setId" element={<Recap ground={ground} />} />}
       {opens('profiles') && <Route path=":taxonId" element={<Tree ground={ground} />} />}
       <Route path="*" element={<Page title="Trees">This is not open to you now.</Page>} />
@@ -95,6 +100,11 @@ function List({ ground, opens }: { ground: Ground; opens(part: Sitting['opens'][
           Walk through a key
         </Link>
       )}
+      {opens('lessons') && (
+        <Link className={`${ui['press']} ${studentStyles['wide-press']}`} to="/trees/sort">
+          Sort twelve twigs
+        </Link>
+      )}
       {course!.sets.map((set) => (
         <section key={set.id}>
           <h2>{set.title}</h2>
@@ -114,7 +124,8 @@ function List({ ground, opens }: { ground: Ground; opens(part: Sitting['opens'][
                 </li>
               ))}
           </ul>
-          {opens('recap') && <Link to={`/trees/recap/${set.id}`}>Recap of {set.title}</Link>}
+          {opens('recap') && <Link to={`/trees/recap/${set.id}`}>Recap of {set.title}</Link>}{' '}
+          {opens('lessons') && <Link to={`/trees/lesson/${set.id}`}>Lesson of {set.title}</Link>}
         </section>
       ))}
     </Page>
@@ -128,6 +139,40 @@ const Names = ({ profiled: { taxon } }: { profiled: ProfiledTaxon }) => (
     <Latin names={taxon} />
   </span>
 );
+
+/** Twigs to sort into two piles, and each pile again. */
+function Sort({ ground }: { ground: Ground }) {
+  const { course, vocabulary, profiles, setting } = ground;
+  const taught = useMemo(() => {
+    const ids = new Set(course!.sets.flatMap(({ taxa }) => taxa));
+    return profiles.filter(({ taxon }) => ids.has(taxon.id));
+  }, [course, profiles]);
+  return (
+    <Page title="Sort">
+      <SortTable course={course!} list={taught} vocabulary={vocabulary} day={setting.view.day} />
+    </Page>
+  );
+}
+
+/** The lesson of a set after class: its points one under another. */
+function Lesson({ ground }: { ground: Ground }) {
+  const { setId = '' } = useParams();
+  const course = ground.course!;
+  const query = useQuery(lessonQuery(course.id, setId));
+  if (query.isPending) return <Page title="Lesson">Opening the lesson…</Page>;
+  if (!query.data)
+    return <Page title="Lesson">This lesson opens with its week. {messageOf(query.error)}</Page>;
+  const { title, week, stops } = query.data;
+  return (
+    <Page title={title}>
+      {stops.map((stop) => (
+        <section key={stop.key} className={styles['point']}>
+          <Sheet course={course} stop={stop} day={dayOfLesson(course, week)} shape="classic" />
+        </section>
+      ))}
+    </Page>
+  );
+}
 
 /** A tree organ by organ, drawn as it stands on the day. */
 function Tree({ ground }: { ground: Ground }) {

@@ -1,0 +1,2 @@
+export * from './parting.ts';
+export * from './piles.ts';

@@ -1,0 +1,96 @@
+import fc from 'fast-check';
+import { BUILT_IN } from '../vocabulary/index.ts';
+import { viewOf } from '../testing/taxa.ts';
+import { keyOfSorts, partingOf, partingsOf, readSorts, sortPile, splitsBy, type Known } from './index.ts';
+
+const twig = (arrangement: string, more: Record<string, string | number | string[]> = {}) => ({
+  'twig.arrangement': arrangement,
+  ...more,
+});
+
+test('a slip of the hand is allowed for: the one on the wrong pile is named', () => {
+  const known = [...Array<string>(5).fill('opposite'), ...Array<string>(5).fill('alternate')].map((each) =>
+    twig(each),
+  );
+  const first = known.map((_, i) => i < 5 || i === 9);
+  expect(partingOf(known, first, BUILT_IN)).toMatchObject({
+    first: { characterId: 'twig.arrangement', states: ['opposite'] },
+    second: { characterId: 'twig.arrangement', states: ['alternate'] },
+    slips: [9],
+  });
+});
+test('of two that part them alike, what a class sees first is said first, the other with it', () => {
+  const known = ['opposite', 'opposite', 'alternate', 'alternate'].map((each, i) =>
+    twig(each, { 'twig.thickness': i < 2 ? 0.004 : 0.001 }),
+  );
+  const parting = partingOf(known, [true, true, false, false], BUILT_IN)!;
+  expect(parting.characterId).toBe('twig.arrangement');
+  expect(parting.alike).toEqual(['twig.thickness']);
+});
+test('what shows none of it lies with the others, of which nothing is said', () => {
+  const known: Known[] = [
+    { 'leaf.teeth': 'single' },
+    { 'leaf.teeth': 'single' },
+    { 'needle.tip': 'soft' },
+    {},
+  ];
+  const parting = partingOf(known, [true, true, false, false], BUILT_IN)!;
+  expect(parting).toMatchObject({ characterId: 'leaf.teeth', first: { states: ['single'] } });
+  expect(parting.second).toBeUndefined();
+});
+test('a sort that nothing explains is said to have no character; one pile alone is no sort', () => {
+  const known = Array.from({ length: 10 }, () => twig('alternate'));
+  expect(
+    partingOf(
+      known,
+      known.map((_, i) => i % 2 === 0),
+      BUILT_IN,
+    ),
+  ).toBeUndefined();
+  expect(() =>
+    partingsOf(
+      known,
+      known.map(() => true),
+      BUILT_IN,
+    ),
+  ).toThrow('Two piles');
+});
+test('every way of parting has its other side, and between them they hold every specimen', () => {
+  const states = fc.constantFrom('none', 'single', 'double', undefined);
+  fc.assert(
+    fc.property(fc.array(states, { minLength: 3, maxLength: 10 }), (teeth) => {
+      const known = teeth.map((each): Known => (each === undefined ? {} : { 'leaf.teeth': each }));
+      for (const split of splitsBy(BUILT_IN.get('leaf.teeth')!, known)) {
+        expect(split.meets).toContain(true);
+        expect(split.meets).toContain(false);
+        known.forEach((each, i) => {
+          const shown = each['leaf.teeth'] as string | undefined;
+          if (shown !== undefined && split.first?.states?.includes(shown)) expect(split.meets[i]).toBe(true);
+          if (shown !== undefined && split.second?.states?.includes(shown))
+            expect(split.meets[i]).toBe(false);
+          // A side that holds one of which nothing is known says nothing of it.
+          if (shown === undefined) expect(split.meets[i] ? split.first : split.second).toBeUndefined();
+        });
+      }
+    }),
+  );
+});
+test('the piles of a class make its key', () => {
+  const known = [
+    twig('opposite', { 'leaf.lobing': 'palmate' }),
+    twig('opposite', { 'leaf.lobing': 'none' }),
+    twig('alternate', { 'leaf.lobing': 'none' }),
+  ];
+  const sorted = sortPile({ specimens: [0, 1, 2] }, [0, 1]);
+  const again = { ...sorted, into: [sortPile(sorted.into![0], [0]), sorted.into![1]] as const };
+  const read = readSorts(again, known, BUILT_IN);
+  const key = keyOfSorts(read, viewOf(['leaf', 'twig']), (i) => `tree ${i}`)!;
+  expect(key.taxa).toEqual(['tree 0', 'tree 1', 'tree 2']);
+  expect(key.root).toMatchObject({
+    kind: 'couplet',
+    leads: [
+      { condition: { characterId: 'twig.arrangement', states: ['opposite'] }, to: { kind: 'couplet' } },
+      { condition: { states: ['alternate'] }, to: { kind: 'end', taxa: ['tree 2'] } },
+    ],
+  });
+});

@@ -1,0 +1,369 @@
+import type { Course } from '@hurrow/contract/courses';
+import { useCallback, useMemo, useState } from 'react';
+import type { ProfiledTaxon } from '@hurrow/core/evidence';
+import { keyLines } from '@hurrow/core/key';
+import { keyOfSorts, sortPile, type Parting, type Pile, type SortedPile } from '@hurrow/core/sorting';
+import { drawingToSvg, drawPlate, traitsInWords } from '@hurrow/core/specimen';
+import { commonName, scientificName } from '@hurrow/core/taxon';
+import { MEDIUM_VIEWS, type View } from '@hurrow/core/view';
+import type { Vocabulary } from '@hurrow/core/vocabulary';
+import { useDrawnLater } from '../app/drawnLater.ts';
+import {
+  laidOut,
+  openPiles,
+  partingInWords,
+  pileAt,
+  pileInWords,
+  replaced,
+  together,
+  waysOf,
+  wayInWords,
+  type OnTable,
+  type PilePath,
+} from './table.ts';
+import styles from './sorting.module.css';
+
+export interface SortTableProps {
+  course: Course;
+  list: readonly ProfiledTaxon[];
+  vocabulary: Vocabulary;
+  day: number;
+}
+
+/** Specimens on a table, sorted into two piles, and each pile again: what parts them is said after each sort. */
+export function SortTable({ course, list, vocabulary, day }: SortTableProps) {
+  const [seed, setSeed] = useState(1);
+  const view = useMemo<View>(
+    () => ({ ...MEDIUM_VIEWS.cutting, day, leaves: 'on', qualifiers: { plantAge: 'mature' } }),
+    [day],
+  );
+  const table = useMemo(() => laidOut(list, vocabulary, view, seed), [list, vocabulary, view, seed]);
+  return (
+    <Table
+      key={seed}
+      course={course}
+      list={list}
+      vocabulary={vocabulary}
+      view={view}
+      table={table}
+      onAnother={() => setSeed((held) => held + 1)}
+    />
+  );
+}
+
+interface TableProps extends Omit<SortTableProps, 'day'> {
+  view: View;
+  table: OnTable[];
+  onAnother(): void;
+}
+
+function Table({ course, list, vocabulary, view, table, onAnother }: TableProps) {
+  const [root, setRoot] = useState<Pile>({ specimens: table.map((_, i) => i) });
+  const [ringed, ring] = useState<readonly number[]>([]);
+  const [said, say] = useState<Record<string, number>>({});
+  const [named, setNamed] = useState(false);
+  const words = { vocabulary, audience: course.audience, units: course.units };
+  const open = openPiles(root);
+  // The pile on the table: the first that is not looked at yet with two or more, or the one that was chosen.
+  const [path, setPath] = useState<PilePath>([]);
+  const pile = pileAt(root, path);
+  const lastSort = path.length === 0 ? root : undefined;
+  const nameOf = (place: number) => {
+    const { taxon } = list.find((each) => each.taxon.id === table[place]!.taxonId)!;
+    return `${commonName(taxon)}, ${scientificName(taxon)}`;
+  };
+  const make = () => {
+    setRoot(replaced(root, path, sortPile(pile, ringed)));
+    ring([]);
+  };
+  return (
+    <div className={styles['sorting']}>
+      <div>
+        <p className={styles['task']} aria-live="polite">
+          {pile.into
+            ? partingInWords(waysOf(pile, table, vocabulary)[said[path.join('')] ?? 0], pile, words)
+            : ringed.length === 0
+              ? 'Make two piles, by whatever you see: touch those of the first.'
+              : `${ringed.length} ringed, ${pile.specimens.length - ringed.length} left.`}
+        </p>
+        {pile.into ? (
+          <Sorted
+            {...{ pile, table, named, nameOf, course, vocabulary, view }}
+            ways={waysOf(pile, table, vocabulary)}
+            chosen={said[path.join('')] ?? 0}
+            words={words}
+            onChoose={(way) => say({ ...said, [path.join('')]: way })}
+            onAgain={(step) => setPath([...path, step])}
+          />
+        ) : (
+          <div className={styles['table']}>
+            {pile.specimens.map((place) => (
+              <Specimen
+                key={place}
+                {...{ place, course, vocabulary, view }}
+                on={table[place]!}
+                name={named ? nameOf(place) : undefined}
+                ringed={ringed.includes(place)}
+                onPress={() =>
+                  ring(ringed.includes(place) ? ringed.filter((held) => held !== place) : [...ringed, place])
+                }
+              />
+            ))}
+          </div>
+        )}
+        <p className={styles['does']}>
+          {!pile.into && (
+            <button
+              type="button"
+              className={styles['main']}
+              disabled={ringed.length === 0 || ringed.length === pile.specimens.length}
+              onClick={make}
+            >
+              Two piles
+            </button>
+          )}
+          {pile.into && (
+            <button type="button" onClick={() => setRoot(together(root, path))}>
+              Put them together again
+            </button>
+          )}
+          {path.length > 0 && (
+            <button type="button" onClick={() => setPath(path.slice(0, -1))}>
+              Back to the larger pile
+            </button>
+          )}
+          <button type="button" aria-pressed={named} onClick={() => setNamed(!named)}>
+            Names
+          </button>
+          <button type="button" onClick={onAnother}>
+            Other specimens
+          </button>
+        </p>
+      </div>
+      <aside aria-label="The piles so far">
+        <h2>{lastSort?.into ? 'Your piles' : 'Nothing sorted yet'}</h2>
+        {root.into && <Tree {...{ root, path: [], said, table, words, at: path, onOpen: setPath }} />}
+        {root.into && (
+          <OwnKey
+            sorted={readWith(root, [], said, table, vocabulary)}
+            {...{ view, table, words, list }}
+            open={open.length}
+          />
+        )}
+      </aside>
+    </div>
+  );
+}
+
+/** What was said to part each sort, the class's own choice among what may. */
+function readWith(
+  pile: Pile,
+  path: PilePath,
+  said: Record<string, number>,
+  table: readonly OnTable[],
+  vocabulary: Vocabulary,
+): SortedPile {
+  if (!pile.into) return { specimens: pile.specimens };
+  const parting = waysOf(pile, table, vocabulary)[said[path.join('')] ?? 0];
+  return {
+    specimens: pile.specimens,
+    ...(parting ? { parting } : {}),
+    into: [
+      readWith(pile.into[0], [...path, 0], said, table, vocabulary),
+      readWith(pile.into[1], [...path, 1], said, table, vocabulary),
+    ],
+  };
+}
+
+interface Drawn {
+  course: Course;
+  vocabulary: Vocabulary;
+  view: View;
+}
+
+interface SortedProps extends Drawn {
+  pile: Pile;
+  table: readonly OnTable[];
+  ways: Parting[];
+  chosen: number;
+  named: boolean;
+  words: Parameters<typeof wayInWords>[1];
+  nameOf(place: number): string;
+  onChoose(way: number): void;
+  onAgain(step: number): void;
+}
+
+/** Two piles, each a circle drawn around what lies in it, with what it shows. */
+function Sorted(props: SortedProps) {
+  const { pile, table, ways, chosen, named, words, nameOf, onChoose, onAgain, ...drawn } = props;
+  const parting = ways[chosen];
+  return (
+    <>
+      {ways.length > 1 && (
+        <p className={styles['ways']}>
+          Or was it{' '}
+          {ways.map((way, i) =>
+            i === chosen ? null : (
+              <button key={way.characterId + String(i)} type="button" onClick={() => onChoose(i)}>
+                {wayInWords(way, words)}
+              </button>
+            ),
+          )}
+          ?
+        </p>
+      )}
+      <div className={styles['piles']}>
+        {pile.into!.map((half, step) => (
+          <section
+            key={step}
+            className={styles['pile']}
+            aria-label={step === 0 ? 'First pile' : 'Second pile'}
+          >
+            <h3>
+              {parting
+                ? pileInWords(parting, step, words)
+                : step === 0
+                  ? 'The first pile'
+                  : 'The second pile'}
+            </h3>
+            <div className={styles['table']}>
+              {half.specimens.map((place) => (
+                <Specimen
+                  key={place}
+                  {...drawn}
+                  place={place}
+                  on={table[place]!}
+                  small
+                  odd={parting?.slips.some((at) => pile.specimens[at] === place) ?? false}
+                  name={named ? nameOf(place) : undefined}
+                />
+              ))}
+            </div>
+            {half.specimens.length > 1 && (
+              <button type="button" onClick={() => onAgain(step)}>
+                {half.into ? 'Look at its piles' : 'Sort this pile'}
+              </button>
+            )}
+          </section>
+        ))}
+      </div>
+    </>
+  );
+}
+
+interface SpecimenProps extends Drawn {
+  place: number;
+  on: OnTable;
+  name: string | undefined;
+  ringed?: boolean;
+  odd?: boolean;
+  small?: boolean;
+  onPress?(): void;
+}
+
+const FRAME = { width: 300, height: 200 };
+
+function Specimen({
+  place,
+  on,
+  name,
+  ringed = false,
+  odd = false,
+  small = false,
+  onPress,
+  ...drawn
+}: SpecimenProps) {
+  const { course, vocabulary, view } = drawn;
+  const svg = useCallback(() => {
+    const drawing = drawPlate(on.traits, view.organs, { ...FRAME, units: course.units, insets: false });
+    return drawing && drawingToSvg(drawing, `Specimen ${place + 1}`);
+  }, [on, view, course.units, place]);
+  const picture = useDrawnLater(on, `sort ${view.day}`, svg);
+  const text = traitsInWords(on.traits, view.organs, vocabulary, course.audience, course.units);
+  const inside = (
+    <>
+      <strong>{place + 1}</strong>
+      {picture && <img src={picture} alt="" draggable={false} />}
+      {name && <small>{name}</small>}
+    </>
+  );
+  return onPress ? (
+    <button
+      type="button"
+      className={styles['specimen']}
+      aria-pressed={ringed}
+      aria-label={`Specimen ${place + 1}. ${text}`}
+      onClick={onPress}
+    >
+      {inside}
+    </button>
+  ) : (
+    <div className={styles['specimen']} data-small={small} data-odd={odd}>
+      {inside}
+    </div>
+  );
+}
+
+interface TreeProps {
+  root: Pile;
+  path: PilePath;
+  at: PilePath;
+  said: Record<string, number>;
+  table: readonly OnTable[];
+  words: SortedProps['words'];
+  onOpen(path: PilePath): void;
+}
+
+/** The growing tree of piles. */
+function Tree({ root, path, at, said, table, words, onOpen }: TreeProps) {
+  const parting = waysOf(root, table, words.vocabulary)[said[path.join('')] ?? 0];
+  return (
+    <ul className={styles['tree']}>
+      {root.into!.map((pile, step) => {
+        const here = [...path, step];
+        return (
+          <li key={step}>
+            <button type="button" aria-current={here.join() === at.join()} onClick={() => onOpen(here)}>
+              {parting ? pileInWords(parting, step, words) : `pile ${step + 1}`}
+            </button>{' '}
+            <span className="quiet">{pile.specimens.map((place) => place + 1).join(', ')}</span>
+            {pile.into && <Tree root={pile} {...{ path: here, at, said, table, words, onOpen }} />}
+          </li>
+        );
+      })}
+    </ul>
+  );
+}
+
+interface OwnKeyProps {
+  sorted: SortedPile;
+  view: View;
+  table: readonly OnTable[];
+  words: SortedProps['words'];
+  list: readonly ProfiledTaxon[];
+  open: number;
+}
+
+/** The sorts read as a key: what the class has made, and how far it takes one. */
+function OwnKey({ sorted, view, table, words, list, open }: OwnKeyProps) {
+  const key = keyOfSorts(sorted, view, (place) => table[place]!.taxonId);
+  if (!key) return null;
+  const nameOf = (id: string) => commonName(list.find(({ taxon }) => taxon.id === id)!.taxon);
+  const lines = keyLines(key, 'indented', words.vocabulary, words.audience, words.units);
+  const alone = lines.filter(({ to }) => 'taxa' in to && to.taxa.length === 1).length;
+  return (
+    <>
+      <h2>Your own key</h2>
+      <p className="quiet">
+        {alone} of {open} piles hold one kind of tree.
+      </p>
+      <ol className={styles['key']}>
+        {lines.map(({ label, depth, words: text, to }) => (
+          <li key={label} style={{ marginLeft: depth * 14 }}>
+            {label} {text} {'taxa' in to ? <strong>{to.taxa.map(nameOf).join(', ')}</strong> : null}
+          </li>
+        ))}
+      </ol>
+    </>
+  );
+}
