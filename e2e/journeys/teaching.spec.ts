@@ -68,7 +68,10 @@ test('sets are changed by drag and by keys, a lesson is reworded and shown in tw
   });
   await step('by drag', async () => {
     const target = page.locator('section[aria-label="Week 7"]');
-    await tree.scrollIntoViewIfNeeded();
+    await tree.focus();
+    for (let i = 0; i < 6; i += 1) await page.keyboard.press(',');
+    expect(await weekOf(page, 'redosier dogwood')).toBe('Week 8');
+    await target.scrollIntoViewIfNeeded();
     const from = (await tree.boundingBox())!;
     await page.mouse.move(from.x + 20, from.y + 20);
     await page.mouse.down();
@@ -119,4 +122,33 @@ test('sets are changed by drag and by keys, a lesson is reworded and shown in tw
     await expect(page.locator('[class*="stage_"] svg').first()).toBeVisible();
     await context.setOffline(false);
   });
+});
+
+test('a sort on a phone: two piles, what parts them, each pile again, the piles as a key', async ({
+  browser,
+}) => {
+  const page = await (
+    await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true })
+  ).newPage();
+  await hurrow.enter(page, 'student');
+  await page.getByRole('link', { name: /trees/i }).first().click();
+  await page.getByRole('link', { name: 'Sort twelve twigs' }).click();
+  const specimens = page.getByRole('button', { name: /^Specimen \d+/ });
+  await expect(specimens).toHaveCount(12);
+  const labels = await specimens.evaluateAll((all) =>
+    all.map((each) => each.getAttribute('aria-label') ?? ''),
+  );
+  const isBroad = labels.map((label) => /foliage: broad blade/.test(label));
+  expect(new Set(isBroad).size).toBe(2);
+  for (const [i, is] of isBroad.entries()) if (is) await specimens.nth(i).tap();
+  await page.getByRole('button', { name: 'Two piles' }).tap();
+  await expect(page.getByText('What parts them: foliage.')).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'foliage: broad blade' })).toBeVisible();
+  await page.getByRole('button', { name: 'Sort this pile' }).first().tap();
+  await expect(specimens).toHaveCount(isBroad.filter(Boolean).length);
+  await page.getByRole('button', { name: 'Back to the larger pile' }).tap();
+  await expect(page.getByRole('heading', { name: 'Your own key' })).toBeVisible();
+  await page.getByRole('button', { name: 'Put them together again' }).tap();
+  await expect(specimens).toHaveCount(12);
+  await page.context().close();
 });

@@ -1,6 +1,7 @@
 import type { Condition } from '../condition/index.ts';
 import type { Trait } from '../specimen/index.ts';
 import {
+  saidBehind,
   standingOf,
   type Character,
   type Level,
@@ -32,8 +33,10 @@ const MOST_SLIPS = 0.21;
 const STANDING: Record<Standing, number> = { mark: 0, second: 1.2, supporting: 2.3 };
 const LEVEL: Record<Level, number> = { beginner: 0, intermediate: 1.2, advanced: 3 };
 const TWO_STATES = 2;
+/** For a character with which books do not begin. */
+const IN_ORDER = 0.5;
 /** For a side on which it is not known of any, or of only some. */
-const NOT_KNOWN = 0.7;
+const NOT_KNOWN = 0.3;
 /** No more slips than this share of the smaller pile: three of four on the wrong side explain nothing. */
 const OF_SMALLER = 0.67;
 
@@ -76,7 +79,11 @@ export function partingsOf(
     const way = split.meets.join();
     ways.set(way, [...(ways.get(way) ?? []), split]);
   }
-  return [...ways.values()].slice(0, OFFERED).map(([best, ...others]) => {
+  return [...ways.values()].slice(0, OFFERED).map((way) => {
+    // Of characters that part them alike, one that says something of both piles is said first.
+    const [best, ...others] = [...way].sort(
+      (x, y) => Number(!x.first || !x.second) - Number(!y.first || !y.second),
+    );
     const { characterId, slips } = best!;
     const alike = new Set(others.map((other) => other.characterId).filter((id) => id !== characterId));
     return {
@@ -112,7 +119,7 @@ export function splitsBy(character: Character, specimens: readonly Known[]): Spl
   if (character.derived) return [];
   const values = specimens.map((known) => known[character.id]);
   if (values.every((value) => value === undefined)) return [];
-  const cost = STANDING[standingOf(character)] + LEVEL[character.level];
+  const cost = STANDING[standingOf(character)] + LEVEL[character.level] + IN_ORDER * saidBehind(character.id);
   const made: Made = (condition, more, meets) => ({
     condition: { characterId: character.id, ...condition },
     meets: values.map((value) => value !== undefined && meets(value)),
@@ -122,6 +129,7 @@ export function splitsBy(character: Character, specimens: readonly Known[]): Spl
   const ways = waysOf(character, values, made).filter(
     ({ meets }) => meets.includes(true) && meets.includes(false),
   );
+  const plain = ways.filter((way) => way.cost === cost).length || 1;
   return ways.flatMap(({ condition, meets, cost: dear }): Split[] => {
     // The side on which something is shown says what; the other can say so only where it is known of all.
     const second = isKnown ? { second: oppositeOf(condition, character, values) } : {};
@@ -130,8 +138,8 @@ export function splitsBy(character: Character, specimens: readonly Known[]): Spl
       first: condition,
       ...second,
       meets,
-      // Each of many ways is less likely to be the one that was meant.
-      cost: dear + Math.log(ways.length) + (isKnown ? 0 : NOT_KNOWN),
+      // Each of many ways is less likely to be the one that was meant; two states together are dearer as it is.
+      cost: dear + Math.log(plain) + (isKnown ? 0 : NOT_KNOWN),
     };
     return [split, turned(split)];
   });

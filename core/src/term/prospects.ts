@@ -53,6 +53,8 @@ export const EASY_SPLITS = ['foliage.kind', 'twig.arrangement', 'leaf.compositio
 /** A beginner errs so often between lookalikes, and between those of one genus, which look alike to everyone at first. */
 const LOOKALIKE = { others: 0.1, ofOneGenus: 0.05 };
 const MIXED_UP = 0.2;
+/** So many answers of a class that take one tree for another make the two lookalikes of that class: fewer are slips. */
+export const OFTEN_MIXED_UP = 8;
 /** Of two species, one is the commoner if it is so many times as common. */
 const COMMONER = 1.25;
 /** In full leaf. */

@@ -3,6 +3,7 @@ import type { LessonAnswer } from '@hurrow/contract/lessons';
 import { minutesOf, NO_EDITS, type LessonStop } from '@hurrow/core/lesson';
 import type { Range } from '@hurrow/core/range';
 import type { Audience } from '@hurrow/core/score';
+import { OFTEN_MIXED_UP } from '@hurrow/core/term';
 import { notFound } from '../api/problem.ts';
 import { courseOf } from '../courses/course.ts';
 import { sets as setsOf } from '../courses/queries.ts';
@@ -16,8 +17,6 @@ import { inThread } from '../thread.ts';
 import * as queries from './queries.ts';
 import type { TeachingTask } from './worker.ts';
 
-/** A pair that was mixed up so often is put side by side in a lesson. */
-const MIXED_UP = 3;
 /** A set without a week is looked at in full leaf. */
 const MIDSUMMER = 196;
 
@@ -107,7 +106,7 @@ async function mixedUpPairs(db: Db, course: Course): Promise<{ a: string; b: str
     }
   }
   return [...counts.values()]
-    .filter(({ count }) => count >= MIXED_UP)
+    .filter(({ count }) => count >= OFTEN_MIXED_UP)
     .sort((x, y) => y.count - x.count)
     .map(({ a, b }) => ({ a, b }));
 }

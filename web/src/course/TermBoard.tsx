@@ -1,28 +1,20 @@
 import type { WholeCourse } from '@hurrow/contract/courses';
-import { App, Button } from 'antd';
-import { DndContext, PointerSensor, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core';
-import { useMemo, useState } from 'react';
-import { judgeTerm, USUAL_WISHES, type TermProposal, type TermWishes } from '@hurrow/core/term';
-import { characterName } from '@hurrow/core/score';
-import { commonName } from '@hurrow/core/taxon';
+import { Button } from 'antd';
+import { DndContext, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
+import { useState } from 'react';
+import type { TermProposal } from '@hurrow/core/term';
 import { counted } from '@hurrow/core/words';
-import { call, messageOf } from '../app/api.ts';
+import { messageOf } from '../app/api.ts';
 import { useLibrary } from '../app/data.ts';
 import { LinkButton, Notice, Opening, Problem } from '../app/parts.tsx';
-import { STALE, useSaving } from '../app/useSaving.ts';
 import { useMayChange } from '../app/session.ts';
 import { BroughtBack } from '../drafts/BroughtBack.tsx';
 import { BoardColumns } from './BoardColumns.tsx';
-import { movedTo, planOf, reordered, setsOfPlan, shifted, titleFrom } from './board.ts';
 import { FirstSpecies } from './FirstSpecies.tsx';
-import type { Draft } from './gathered.ts';
-import { useListDraft } from './useListDraft.ts';
-import { boundInWords, measureInWords, remarkInWords, type RemarkSaid } from './remarks.ts';
+import { boundInWords, measureInWords, type RemarkSaid } from './remarks.ts';
 import { TermSentence } from './TermSentence.tsx';
-import { useTerm } from './useTerm.ts';
+import { useBoard } from './useBoard.ts';
 import styles from './board.module.css';
-
-type Wishes = Omit<TermWishes, 'closed'>;
 
 /** The list laid on the weeks of the term: proposed, moved by drag or by keys, looked over at once. */
 export default function TermBoard({ course }: { course: WholeCourse }) {
@@ -32,133 +24,46 @@ export default function TermBoard({ course }: { course: WholeCourse }) {
 }
 
 function Board({ course }: { course: WholeCourse }) {
-  const { profileOf, vocabulary } = useLibrary();
-  const { message } = App.useApp();
   const mayChange = useMayChange();
-  const draft = useListDraft(course);
-  const { sets, change } = draft;
-  const taxa = useMemo(() => sets.flatMap((set) => set.taxa), [sets]);
-  const { prospects, problem: unread, working, mixedUp } = useTerm(course, taxa);
-  const [chosen, setWishes] = useState<Wishes>({ ...USUAL_WISHES, to: course.weeks });
-  const wishes = useMemo(() => ({ ...chosen, closed: course.closedWeeks }), [chosen, course.closedWeeks]);
-  const [proposed, setProposed] = useState<{ found: TermProposal; before: Draft[] }>();
+  const board = useBoard(course);
+  const { draft, wishes, known, judged } = board;
   const [lookedAt, lookAt] = useState<string>();
-  const { save, saving, problem, say } = useSaving();
-  const name = (id: string) => {
-    const found = profileOf(id);
-    return found ? commonName(found.taxon) : id;
-  };
-  const titleOf = (ids: readonly string[]) => titleFrom(ids.map(name));
-  const known = prospects && prospects.taxa.length === taxa.length ? prospects : undefined;
-  const judged = useMemo(() => known && judgeTerm(known, wishes, planOf(sets)), [known, wishes, sets]);
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 5 } }));
-  const drop = ({ active, over }: DragEndEvent) => {
-    const taxonId = String(active.id);
-    if (over && mayChange) change((held) => movedTo(held, taxonId, Number(over.id), titleOf([taxonId])));
-  };
-  const propose = () =>
-    save(
-      () =>
-        call('POST /api/courses/{courseId}/term/proposal', {
-          params: { courseId: course.id },
-          body: { taxa: [...taxa].sort(), mixedUp, wishes },
-        }),
-      {
-        done: (found) => {
-          setProposed({ found, before: sets });
-          draft.set(setsOfPlan(found.plan, sets, taxa, titleOf));
-        },
-        stale: [],
-      },
-    );
-  const close = (week: number) => {
-    const { id, code: _code, sets: _sets, students: _students, quizzes: _quizzes, ...body } = course;
-    const closed = course.closedWeeks;
-    const closedWeeks = closed.includes(week) ? closed.filter((held) => held !== week) : [...closed, week];
-    void save(
-      () => call('PUT /api/courses/{courseId}', { params: { courseId: id }, body: { ...body, closedWeeks } }),
-      { done: () => undefined, stale: [STALE.course(id)] },
-    );
-  };
-  const saveList = () =>
-    save(
-      () => call('PUT /api/courses/{courseId}/list', { params: { courseId: course.id }, body: { sets } }),
-      {
-        done: () => {
-          draft.saved();
-          setProposed(undefined);
-          void message.success('The list is saved. Each set has its lesson now.');
-        },
-        stale: [STALE.course(course.id)],
-      },
-    );
-  const names = {
-    taxon: name,
-    character: (id: string) => characterName(vocabulary.get(id)!, course.audience),
-  };
-  const remarks = (judged?.remarks ?? []).map((remark) => remarkInWords(remark, names));
-  if (taxa.length === 0)
-    return (
-      <FirstSpecies
-        course={course}
-        onTake={(ids) => change(() => [{ title: 'The list', week: null, taxa: ids }])}
-      />
-    );
+  if (board.taxa.length === 0) return <FirstSpecies course={course} onTake={board.take} />;
   return (
     <>
       <TermSentence
         weeks={course.weeks}
-        wishes={chosen}
+        wishes={wishes}
         closed={course.closedWeeks}
-        species={taxa.length}
-        onChange={setWishes}
-        onClose={close}
+        species={board.taxa.length}
+        onChange={board.setWishes}
+        onClose={board.close}
       >
         {mayChange && (
-          <Button onClick={() => void propose()} loading={saving}>
+          <Button onClick={() => void board.propose()} loading={board.saving}>
             Propose sets
           </Button>
         )}
       </TermSentence>
-      {proposed && (
-        <Notice>
-          {boundInWords(proposed.found.measure.total, proposed.found.bound)}{' '}
-          {proposed.found.broken.length > 0 &&
-            `${counted(proposed.found.broken.length, 'wish', 'wishes')} could not be had: see below. Larger sets, more weeks or fewer pins would do. `}
-          <LinkButton
-            onClick={() => {
-              draft.set(proposed.before);
-              setProposed(undefined);
-            }}
-          >
-            Undo the proposal
-          </LinkButton>
-        </Notice>
-      )}
+      {board.proposed && <Proposed found={board.proposed.found} onUndo={board.undo} />}
       <BroughtBack at={draft.broughtBack} onGiveUp={draft.giveUp} />
-      {unread && <Problem>{messageOf(unread)}</Problem>}
-      <DndContext sensors={sensors} onDragEnd={drop} onDragStart={({ active }) => lookAt(String(active.id))}>
+      {board.unread && <Problem>{messageOf(board.unread)}</Problem>}
+      <DndContext
+        sensors={sensors}
+        onDragEnd={({ active, over }) => {
+          if (over && mayChange) board.moveTo(String(active.id), Number(over.id));
+        }}
+        onDragStart={({ active }) => lookAt(String(active.id))}
+      >
         <BoardColumns
           course={course}
-          sets={sets}
+          sets={board.sets}
           prospects={known}
-          pins={chosen.pins}
+          pins={wishes.pins}
           lookedAt={lookedAt}
           onLookAt={lookAt}
-          onKey={(taxonId, key) => {
-            if (!mayChange) return;
-            if (key === '.' || key === ',')
-              change((held) =>
-                shifted(held, taxonId, key === '.' ? 1 : -1, course.weeks, titleOf([taxonId])),
-              );
-            if (key === '<' || key === '>') change((held) => reordered(held, taxonId, key === '>' ? 1 : -1));
-            if (key === 'Delete')
-              change((held) =>
-                held.map((set) => ({ ...set, taxa: set.taxa.filter((id) => id !== taxonId) })),
-              );
-            if (key === 'p')
-              setWishes((held) => ({ ...held, pins: flipped(held.pins, taxonId, planOf(sets)[taxonId]) }));
-          }}
+          onKey={(taxonId, key) => mayChange && board.press(taxonId, key)}
         />
       </DndContext>
       <p className={styles['keys']}>
@@ -166,27 +71,44 @@ function Board({ course }: { course: WholeCourse }) {
         <kbd>p</kbd> to pin it there, <kbd>Delete</kbd> to take it off the list. Rust bows join trees that
         beginners take for one another.
       </p>
-      {problem && <Problem>{problem}</Problem>}
-      {mayChange && (
-        <div className={styles['saving']}>
-          <Button type="primary" loading={saving} disabled={!draft.changed} onClick={() => void saveList()}>
-            Save the list
-          </Button>
-          <a
-            href={`/api/courses/${course.id}/term.ics`}
-            onClick={() =>
-              draft.changed && say('The calendar holds what is saved; what you changed since is not in it.')
-            }
-          >
-            Sets and quizzes as a calendar file
-          </a>
-        </div>
-      )}
-      <section className={styles['remarks']} aria-label="Looked over" aria-busy={working}>
+      {board.problem && <Problem>{board.problem}</Problem>}
+      {mayChange && <Saving course={course} board={board} />}
+      <section className={styles['remarks']} aria-label="Looked over" aria-busy={board.working}>
         <h2>{judged && known ? measureInWords(known, wishes, judged.remarks) : 'Looking over the list…'}</h2>
-        <Remarks remarks={remarks} onLookAt={lookAt} />
+        <Remarks remarks={board.remarks} onLookAt={lookAt} />
       </section>
     </>
+  );
+}
+
+/** What a proposal is worth, and the way back. */
+function Proposed({ found, onUndo }: { found: TermProposal; onUndo(): void }) {
+  return (
+    <Notice>
+      {boundInWords(found.measure.total, found.bound)}{' '}
+      {found.broken.length > 0 &&
+        `${counted(found.broken.length, 'wish', 'wishes')} could not be had: see below. Larger sets, more weeks or fewer pins would do. `}
+      <LinkButton onClick={onUndo}>Undo the proposal</LinkButton>
+    </Notice>
+  );
+}
+
+function Saving({ course, board }: { course: WholeCourse; board: ReturnType<typeof useBoard> }) {
+  const { draft, saving, say, saveList } = board;
+  return (
+    <div className={styles['saving']}>
+      <Button type="primary" loading={saving} disabled={!draft.changed} onClick={() => void saveList()}>
+        Save the list
+      </Button>
+      <a
+        href={`/api/courses/${course.id}/term.ics`}
+        onClick={() =>
+          draft.changed && say('The calendar holds what is saved; what you changed since is not in it.')
+        }
+      >
+        Sets and quizzes as a calendar file
+      </a>
+    </div>
   );
 }
 
@@ -217,10 +139,4 @@ function Remarks({
       )}
     </>
   );
-}
-
-/** A species is pinned to the week it stands in, or no longer. */
-function flipped(pins: TermWishes['pins'], taxonId: string, week: number | undefined): TermWishes['pins'] {
-  const others = pins.filter((pin) => pin.taxonId !== taxonId);
-  return others.length < pins.length || week === undefined ? others : [...others, { taxonId, week }];
 }

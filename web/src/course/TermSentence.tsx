@@ -1,9 +1,8 @@
 import type { ReactNode } from 'react';
-import { openWeeks, usedWeeks, type TermWishes } from '@hurrow/core/term';
+import { openWeeks, usedWeeks } from '@hurrow/core/term';
 import { counted } from '@hurrow/core/words';
+import type { Wishes } from './useWishes.ts';
 import styles from './board.module.css';
-
-type Wishes = Omit<TermWishes, 'closed'>;
 
 interface Props {
   weeks: number;
@@ -65,37 +64,7 @@ export function TermSentence({ weeks, wishes, closed, species, onChange, onClose
           <option value="weekly">one a week from the first</option>
           <option value="spread">spread over all of them</option>
         </select>
-        , none in{' '}
-        {[...closed]
-          .sort((x, y) => x - y)
-          .map((week) => (
-            <button
-              key={week}
-              type="button"
-              className={styles['closed']}
-              aria-label={`Lessons in week ${week} again`}
-              onClick={() => onClose(week)}
-            >
-              week {week} ×,{' '}
-            </button>
-          ))}
-        <select
-          aria-label="No lesson in a week"
-          value=""
-          onChange={(event) => onClose(Number(event.target.value))}
-        >
-          <option value="" disabled>
-            {closed.length > 0 ? 'another' : 'holidays'}
-          </option>
-          {Array.from({ length: weeks }, (_, i) => i + 1)
-            .filter((week) => !closed.includes(week))
-            .map((week) => (
-              <option key={week} value={week}>
-                week {week}
-              </option>
-            ))}
-        </select>
-        ; lookalikes{' '}
+        , none in <Holidays weeks={weeks} closed={closed} onClose={onClose} />; lookalikes{' '}
         <select
           aria-label="Lookalikes"
           value={wishes.lookalikes}
@@ -115,6 +84,43 @@ export function TermSentence({ weeks, wishes, closed, species, onChange, onClose
         </p>
       )}
     </div>
+  );
+}
+
+/** Weeks without a lesson, each taken back by a press. */
+function Holidays({ weeks, closed, onClose }: Pick<Props, 'weeks' | 'closed' | 'onClose'>) {
+  return (
+    <>
+      {[...closed]
+        .sort((x, y) => x - y)
+        .map((week) => (
+          <button
+            key={week}
+            type="button"
+            className={styles['closed']}
+            aria-label={`Lessons in week ${week} again`}
+            onClick={() => onClose(week)}
+          >
+            week {week} ×,{' '}
+          </button>
+        ))}
+      <select
+        aria-label="No lesson in a week"
+        value=""
+        onChange={(event) => onClose(Number(event.target.value))}
+      >
+        <option value="" disabled>
+          {closed.length > 0 ? 'another' : 'holidays'}
+        </option>
+        {Array.from({ length: weeks }, (_, i) => i + 1)
+          .filter((week) => !closed.includes(week))
+          .map((week) => (
+            <option key={week} value={week}>
+              week {week}
+            </option>
+          ))}
+      </select>
+    </>
   );
 }
 

@@ -1,13 +1,10 @@
 import type { WholeCourse } from '@hurrow/contract/courses';
 import { queryOptions, useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
-import type { Prospects } from '@hurrow/core/term';
+import { OFTEN_MIXED_UP, type Prospects } from '@hurrow/core/term';
 import { call } from '../app/api.ts';
 import { useLibrary } from '../app/data.ts';
 import { useConfusions } from '../confusions/useConfusions.ts';
-
-/** A pair that was mixed up so often is a lookalike of this class. */
-const MIXED_UP = 8;
 
 const prospectsQuery = (
   course: WholeCourse,
@@ -41,7 +38,7 @@ export function useTerm(course: WholeCourse, taxa: readonly string[]) {
   const { library } = useLibrary();
   const { pairs } = useConfusions(course.id);
   const mixedUp = useMemo(
-    () => pairs.filter(({ count }) => count >= MIXED_UP).map(({ a, b }) => ({ a, b })),
+    () => pairs.filter(({ count }) => count >= OFTEN_MIXED_UP).map(({ a, b }) => ({ a, b })),
     [pairs],
   );
   const sorted = useMemo(() => [...taxa].sort(), [taxa]);

@@ -73,17 +73,7 @@ function Lesson({ course, lesson }: { course: WholeCourse; lesson: LessonAnswer 
   };
   return (
     <>
-      <div className={styles['lesson-head']}>
-        <h2>{lesson.title}</h2>
-        <span className="quiet">
-          {lesson.week === null ? 'in no week yet' : `week ${lesson.week}`} · {shownOf(stops).length} points,
-          about {minutesOf(stops)} minutes
-        </span>
-        <Out course={course} lesson={lesson} />
-        <Link className={styles['show']} to={`/show/${course.id}/${lesson.setId}`}>
-          Show it
-        </Link>
-      </div>
+      <Head course={course} lesson={lesson} stops={stops} />
       <BroughtBack at={kept.broughtBack} onGiveUp={kept.forget} />
       {kept.changed && mayChange && (
         <Notice>
@@ -97,7 +87,7 @@ function Lesson({ course, lesson }: { course: WholeCourse; lesson: LessonAnswer 
       <div className={styles['lesson']}>
         <Points stops={stops} chosen={stop?.key} onChoose={choose} />
         {stop && (
-          <div className={styles['beside']}>
+          <div>
             <div className={styles['preview']}>
               <Sheet course={course} stop={stop} day={dayOfLesson(course, lesson.week)} shape="wide" />
             </div>
@@ -116,6 +106,23 @@ function Lesson({ course, lesson }: { course: WholeCourse; lesson: LessonAnswer 
         )}
       </div>
     </>
+  );
+}
+
+/** The set, what its lesson takes, and what can be done with it. */
+function Head({ course, lesson, stops }: { course: WholeCourse; lesson: LessonAnswer; stops: LessonStop[] }) {
+  return (
+    <div className={styles['lesson-head']}>
+      <h2>{lesson.title}</h2>
+      <span className="quiet">
+        {lesson.week === null ? 'in no week yet' : `week ${lesson.week}`} · {shownOf(stops).length} points,
+        about {minutesOf(stops)} minutes
+      </span>
+      <Out course={course} lesson={lesson} />
+      <Link className={styles['show']} to={`/show/${course.id}/${lesson.setId}`}>
+        Show it
+      </Link>
+    </div>
   );
 }
 

@@ -64,10 +64,9 @@ function Table({ course, list, vocabulary, view, table, onAnother }: TableProps)
   const [named, setNamed] = useState(false);
   const words = { vocabulary, audience: course.audience, units: course.units };
   const open = openPiles(root);
-  // The pile on the table: the first that is not looked at yet with two or more, or the one that was chosen.
+  // The way to the pile on the table.
   const [path, setPath] = useState<PilePath>([]);
   const pile = pileAt(root, path);
-  const lastSort = path.length === 0 ? root : undefined;
   const nameOf = (place: number) => {
     const { taxon } = list.find((each) => each.taxon.id === table[place]!.taxonId)!;
     return `${commonName(taxon)}, ${scientificName(taxon)}`;
@@ -111,37 +110,20 @@ function Table({ course, list, vocabulary, view, table, onAnother }: TableProps)
             ))}
           </div>
         )}
-        <p className={styles['does']}>
-          {!pile.into && (
-            <button
-              type="button"
-              className={styles['main']}
-              disabled={ringed.length === 0 || ringed.length === pile.specimens.length}
-              onClick={make}
-            >
-              Two piles
-            </button>
-          )}
-          {pile.into && (
-            <button type="button" onClick={() => setRoot(together(root, path))}>
-              Put them together again
-            </button>
-          )}
-          {path.length > 0 && (
-            <button type="button" onClick={() => setPath(path.slice(0, -1))}>
-              Back to the larger pile
-            </button>
-          )}
-          <button type="button" aria-pressed={named} onClick={() => setNamed(!named)}>
-            Names
-          </button>
-          <button type="button" onClick={onAnother}>
-            Other specimens
-          </button>
-        </p>
+        <Doing
+          pile={pile}
+          ringed={ringed.length}
+          deep={path.length > 0}
+          named={named}
+          onMake={make}
+          onTogether={() => setRoot(together(root, path))}
+          onBack={() => setPath(path.slice(0, -1))}
+          onNames={() => setNamed(!named)}
+          onAnother={onAnother}
+        />
       </div>
       <aside aria-label="The piles so far">
-        <h2>{lastSort?.into ? 'Your piles' : 'Nothing sorted yet'}</h2>
+        <h2>{root.into ? 'Your piles' : 'Nothing sorted yet'}</h2>
         {root.into && <Tree {...{ root, path: [], said, table, words, at: path, onOpen: setPath }} />}
         {root.into && (
           <OwnKey
@@ -152,6 +134,53 @@ function Table({ course, list, vocabulary, view, table, onAnother }: TableProps)
         )}
       </aside>
     </div>
+  );
+}
+
+interface DoingProps {
+  pile: Pile;
+  ringed: number;
+  /** The pile is a part of a larger one. */
+  deep: boolean;
+  named: boolean;
+  onMake(): void;
+  onTogether(): void;
+  onBack(): void;
+  onNames(): void;
+  onAnother(): void;
+}
+
+/** What can be done with the pile on the table. */
+function Doing({ pile, ringed, deep, named, onMake, onTogether, onBack, onNames, onAnother }: DoingProps) {
+  return (
+    <p className={styles['does']}>
+      {!pile.into && (
+        <button
+          type="button"
+          className={styles['main']}
+          disabled={ringed === 0 || ringed === pile.specimens.length}
+          onClick={onMake}
+        >
+          Two piles
+        </button>
+      )}
+      {pile.into && (
+        <button type="button" onClick={onTogether}>
+          Put them together again
+        </button>
+      )}
+      {deep && (
+        <button type="button" onClick={onBack}>
+          Back to the larger pile
+        </button>
+      )}
+      <button type="button" aria-pressed={named} onClick={onNames}>
+        Names
+      </button>
+      <button type="button" onClick={onAnother}>
+        Other specimens
+      </button>
+    </p>
   );
 }
 

@@ -1,0 +1,118 @@
+import type { WholeCourse } from '@hurrow/contract/courses';
+import { App } from 'antd';
+import { useMemo, useState } from 'react';
+import { characterName } from '@hurrow/core/score';
+import { judgeTerm, type TermProposal, type TermWishes } from '@hurrow/core/term';
+import { commonName } from '@hurrow/core/taxon';
+import { call } from '../app/api.ts';
+import { useLibrary } from '../app/data.ts';
+import { STALE, useSaving } from '../app/useSaving.ts';
+import { movedTo, planOf, reordered, setsOfPlan, shifted, titleFrom } from './board.ts';
+import type { Draft } from './gathered.ts';
+import { remarkInWords } from './remarks.ts';
+import { useListDraft } from './useListDraft.ts';
+import { useTerm } from './useTerm.ts';
+import { useWishes } from './useWishes.ts';
+
+/** The board of a term: its sets as they are changed, what is said of them, and all that can be done. */
+export function useBoard(course: WholeCourse) {
+  const { profileOf, vocabulary } = useLibrary();
+  const { message } = App.useApp();
+  const draft = useListDraft(course);
+  const { sets, change } = draft;
+  const taxa = useMemo(() => sets.flatMap((set) => set.taxa), [sets]);
+  const { prospects, problem: unread, working, mixedUp } = useTerm(course, taxa);
+  const [chosen, setWishes] = useWishes(course);
+  const wishes = useMemo(() => ({ ...chosen, closed: course.closedWeeks }), [chosen, course.closedWeeks]);
+  const [proposed, setProposed] = useState<{ found: TermProposal; before: Draft[] }>();
+  const { save, saving, problem, say } = useSaving();
+  const name = (id: string) => {
+    const found = profileOf(id);
+    return found ? commonName(found.taxon) : id;
+  };
+  const titleOf = (ids: readonly string[]) => titleFrom(ids.map(name));
+  const known = prospects && prospects.taxa.length === taxa.length ? prospects : undefined;
+  const judged = useMemo(() => known && judgeTerm(known, wishes, planOf(sets)), [known, wishes, sets]);
+  const names = {
+    taxon: name,
+    character: (id: string) => characterName(vocabulary.get(id)!, course.audience),
+  };
+  return {
+    draft,
+    sets,
+    taxa,
+    known,
+    judged,
+    wishes,
+    proposed,
+    unread,
+    working,
+    saving,
+    problem,
+    say,
+    remarks: (judged?.remarks ?? []).map((remark) => remarkInWords(remark, names)),
+    setWishes,
+    take: (ids: string[]) => change(() => [{ title: 'The list', week: null, taxa: ids }]),
+    moveTo: (taxonId: string, week: number) =>
+      change((held) => movedTo(held, taxonId, week, titleOf([taxonId]))),
+    press: (taxonId: string, key: string) => {
+      const shift = SHIFTS[key];
+      const reorder = REORDERS[key];
+      if (shift) change((held) => shifted(held, taxonId, shift, course.weeks, titleOf([taxonId])));
+      if (reorder) change((held) => reordered(held, taxonId, reorder));
+      if (key === 'Delete')
+        change((held) => held.map((set) => ({ ...set, taxa: set.taxa.filter((id) => id !== taxonId) })));
+      if (key === 'p') setWishes({ ...chosen, pins: flipped(chosen.pins, taxonId, planOf(sets)[taxonId]) });
+    },
+    propose: () =>
+      save(
+        () =>
+          call('POST /api/courses/{courseId}/term/proposal', {
+            params: { courseId: course.id },
+            body: { taxa: [...taxa].sort(), mixedUp, wishes },
+          }),
+        {
+          done: (found) => {
+            setProposed({ found, before: sets });
+            draft.set(setsOfPlan(found.plan, sets, taxa, titleOf));
+          },
+          stale: [],
+        },
+      ),
+    undo: () => {
+      if (proposed) draft.set(proposed.before);
+      setProposed(undefined);
+    },
+    close: (week: number) => {
+      const { id, code: _code, sets: _sets, students: _students, quizzes: _quizzes, ...body } = course;
+      const closed = course.closedWeeks;
+      const closedWeeks = closed.includes(week) ? closed.filter((held) => held !== week) : [...closed, week];
+      void save(
+        () =>
+          call('PUT /api/courses/{courseId}', { params: { courseId: id }, body: { ...body, closedWeeks } }),
+        { done: () => undefined, stale: [STALE.course(id)] },
+      );
+    },
+    saveList: () =>
+      save(
+        () => call('PUT /api/courses/{courseId}/list', { params: { courseId: course.id }, body: { sets } }),
+        {
+          done: () => {
+            draft.saved();
+            setProposed(undefined);
+            void message.success('The list is saved. Each set has its lesson now.');
+          },
+          stale: [STALE.course(course.id)],
+        },
+      ),
+  };
+}
+
+const SHIFTS: Record<string, number> = { '.': 1, ',': -1 };
+const REORDERS: Record<string, 1 | -1> = { '>': 1, '<': -1 };
+
+/** A species is pinned to the week it stands in, or no longer. */
+function flipped(pins: TermWishes['pins'], taxonId: string, week: number | undefined): TermWishes['pins'] {
+  const others = pins.filter((pin) => pin.taxonId !== taxonId);
+  return others.length < pins.length || week === undefined ? others : [...others, { taxonId, week }];
+}
