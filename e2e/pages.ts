@@ -28,6 +28,7 @@ export const OF_LOOKALIKES = [
 export const OF_A_COURSE = [
   ['course', 'Week 7.'],
   ['course/term', 'Propose sets'],
+  ['course/characters/leaf.teeth', 'Call it: 1 of 10'],
   ['course/sort', 'Make two piles'],
   ['course/list', 'Save the list'],
   ['course/students', 'Personal code'],

@@ -7,16 +7,16 @@ const fetched = new Promise((resolve) => chromium.on('close', resolve));
 
 installPackages();
 const script = (name) => ['npm', ['run', '--silent', name]];
-const step = (title, name) => {
-  console.log(`\n— ${title}`);
-  run(...script(name));
-};
-console.log('\n— types, lint and build');
-await runTogether([script('types'), script('lint'), script('answers'), script('build')]);
-step('core', 'unit');
-step('server', 'serverTests');
-console.log('\n— endure, in short');
-run(process.execPath, ['--import', 'tsx', 'bench/src/endure/main.ts', 'short']);
+// Lint keeps one processor for minutes: the tests of the heart have the other.
+console.log('\n— types, lint, build and core');
+await runTogether([script('types'), script('lint'), script('answers'), script('build'), script('unit')]);
+// Whoever is killed and started again waits more than it works.
+console.log('\n— server, and what it endures in short');
+await runTogether([
+  script('serverTests'),
+  [process.execPath, ['--import', 'tsx', 'bench/src/endure/main.ts', 'short']],
+]);
 if ((await fetched) !== 0) process.exit(1);
 process.env.CHROMIUM_PATH = findChromium();
-step('journeys', 'journeys');
+console.log('\n— journeys');
+run(...script('journeys'));

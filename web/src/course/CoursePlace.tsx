@@ -15,6 +15,7 @@ import ui from '../app/parts.module.css';
 const Settings = lazy(() => import('./Settings.tsx'));
 const TaughtList = lazy(() => import('./TaughtList.tsx'));
 const TermBoard = lazy(() => import('./TermBoard.tsx'));
+const CharacterPage = lazy(() => import('../lessons/CharacterPage.tsx'));
 const SortPage = lazy(() => import('../sorting/SortPage.tsx'));
 const LessonPage = lazy(() => import('../lessons/LessonPage.tsx'));
 
@@ -52,6 +53,7 @@ export default function CoursePlace({ courseId }: { courseId: string }) {
           { to: base, title: 'Now', end: true },
           { to: `${base}/term`, title: 'Sets on the weeks' },
           { to: `${base}/list`, title: 'Sets as a list' },
+          { to: `${base}/characters`, title: 'Characters' },
           { to: `${base}/sort`, title: 'Sorting' },
           { to: `${base}/students`, title: 'Students' },
           { to: `${base}/settings`, title: 'Settings' },
@@ -62,6 +64,8 @@ export default function CoursePlace({ courseId }: { courseId: string }) {
         <Routes>
           <Route path="" element={<CourseNow course={course} />} />
           <Route path="term" element={<TermBoard course={course} />} />
+          <Route path="characters" element={<CharacterPage course={course} />} />
+          <Route path="characters/:characterId" element={<CharacterPage course={course} />} />
           <Route path="sort" element={<SortPage course={course} />} />
           <Route path="lesson/:setId" element={<LessonPage course={course} />} />
           <Route path="list" element={<TaughtList course={course} />} />
