@@ -98,6 +98,22 @@ describe('what is said of a character', () => {
       'You find it at 2000–5600 ft',
     );
   });
+  test('what is sometimes missing is said in full, two usual states in one sentence, and of a twig the buds', () => {
+    const cherry = profiled('Prunus', 'emarginata', {
+      'foliage.kind': 'broad',
+      'twig.odor': 'almond; sometimes none',
+      'twig.arrangement': 'alternate; sometimes subopposite',
+      'habit.stature': 'small; shrub',
+      'leaf.glands': 'bladeBase; sometimes petiole',
+    });
+    expect(said(cherry, 'twig.odor')).toContain('(sometimes no odor when scratched)');
+    expect(said(cherry, 'habit.stature', { audience: 'plain' })).toBe('It is a small tree or bush');
+    expect(said(cherry, 'leaf.glands', { audience: 'plain' })).toBe(
+      'Look for small bumps at the base of the leaf',
+    );
+    const twig = pointsOf(setting({ list: [cherry, maple], audience: 'plain' }), 'prunus-emarginata');
+    expect(twig.find(({ topic }) => topic === 'twig')!.words).toMatch(/^Usually the buds sit one at a time/);
+  });
   test('what is no news of a tree alone is said only beside another', () => {
     expect(said(larch, 'twig.armature')).toBeUndefined();
     expect(saidOfCharacter(maple, BUILT_IN.get('bud.stalked')!, { ...setting(), beside: true })).toBe(

@@ -101,6 +101,8 @@ function saidOfStates(
 
 /** “Usually the needles are sharp”, “Crush a leaf: usually it smells spicy”. */
 function usually(sentence: string): string {
+  // “Look for small bumps” is true as it stands: they may not be there.
+  if (sentence.startsWith('Look for')) return sentence;
   const [told, found] = sentence.split(': ');
   return found === undefined ? `Usually ${lowerFirst(sentence)}` : `${told}: usually ${found}`;
 }
@@ -121,7 +123,8 @@ export function leadingStates(
 /** What is said of a state alone, where it has a phrase of its own. */
 function ownPhrase(character: Character, state: string, voice: Voice): string | undefined {
   if (phraseOf(character.id, state) === phraseOf(character.id)) return undefined;
-  return filled(character, state, wordOf(state, character, voice), voice);
+  // Also what would be no news of a tree alone: “(sometimes no odor when scratched)”.
+  return filled(character, state, wordOf(state, character, voice), { ...voice, beside: true });
 }
 
 function joinedStates(states: readonly string[], character: Character, voice: Voice): string | undefined {
@@ -139,15 +142,16 @@ function joinedStates(states: readonly string[], character: Character, voice: Vo
   if (each.length < states.length) return undefined;
   if (voice.audience === 'technical') return list(each);
   const [first, ...others] = each;
-  if (character.anyOf) return others.reduce(andSentence, first!);
-  return [first!, ...others.map((sentence) => `Or ${lowerFirst(sentence)}`)].join('. ');
+  const by = character.anyOf ? 'and' : 'or';
+  return others.reduce((held, sentence) => withSentence(held, sentence, by), first!);
 }
 
 /** Two sentences about the same thing in one: “The bark is smooth and has blisters of pitch”; else one after the other. */
-function andSentence(first: string, second: string): string {
+function withSentence(first: string, second: string, by: 'and' | 'or'): string {
   const [of, next] = [first.split(' '), second.split(' ')];
   const same = of.findIndex((word, i) => word !== next[i]);
-  return same >= 2 ? `${first} and ${next.slice(same).join(' ')}` : `${first}. ${second}`;
+  if (same >= 2) return `${first} ${by} ${next.slice(same).join(' ')}`;
+  return by === 'and' ? `${first}. ${second}` : `${first}. Or ${lowerFirst(second)}`;
 }
 
 const wordOf = (state: string, character: Character, { audience }: Voice): string => {
@@ -172,7 +176,7 @@ function filled(
 
 /** Whether a piece of a line names its own part: “needles 2 to a bundle”, “twigs glabrous”. */
 export const namesItsPart = (words: string): boolean =>
-  /^(needles|leaves|leaf|bark|buds?|end buds?|twigs?|thorns?|prickles|stipul|spur|no |flowers|pith|scar|pollen|side|base|apex|veins?|margin|petiole|underside|upper|teeth|lob|sinus|scales|bracts|seeds|ridges|furrows|crown|trunk|leader|sap|glands|both|the |lenticels|one |cones? |woody cones?)/i.test(
+  /^(needles|leaves|leaf|bark|buds?|end buds?|twigs?|thorns?|prickles|stipul|spur|no |flowers|pith|scar|pollen|side|base|apex|veins?|margin|petiole|underside|upper|teeth|lob|sinus|scales|bracts|seeds|ridges|furrows|crown|trunk|leader|sap|glands|both|the |lenticels|one |cones? |woody cones?|white )/i.test(
     words,
   );
 

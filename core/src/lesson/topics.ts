@@ -38,7 +38,9 @@ export interface TopicOfOrgans {
 
 /** Of a twig it is the buds that stand in pairs or by turns: what is left in winter. */
 const budsOf = (words: string): string =>
-  words.startsWith('The leaves stand') ? words.replace('The leaves stand', 'The buds sit') : `buds ${words}`;
+  /the leaves stand/i.test(words)
+    ? words.replace('The leaves stand', 'The buds sit').replace('the leaves stand', 'the buds sit')
+    : `buds ${words}`;
 
 /** Topics that are made of scores. */
 export const OF_ORGANS: Partial<Record<Topic, TopicOfOrgans>> = {
