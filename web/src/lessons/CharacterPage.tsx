@@ -46,7 +46,7 @@ export default function CharacterPage({ course }: { course: WholeCourse }) {
           const of = characters.map((id) => vocabulary.get(id)!).filter((each) => each.organ === organ);
           return of.length === 0 ? null : (
             <div key={organ}>
-              <h3>{title}</h3>
+              <strong>{title}</strong>
               {of.map((each) => (
                 <Link
                   key={each.id}
