@@ -12,7 +12,11 @@ export function useWishes(course: Pick<Course, 'id' | 'weeks'>): [Wishes, (wishe
     wishes,
     (next) => {
       set(next);
-      localStorage.setItem(key, JSON.stringify(next));
+      try {
+        localStorage.setItem(key, JSON.stringify(next));
+      } catch {
+        // A browser without room keeps them until the page is left.
+      }
     },
   ];
 }
