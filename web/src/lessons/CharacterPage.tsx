@@ -9,6 +9,7 @@ import {
   rootsOf,
   type CharacterLesson,
 } from '@hurrow/core/lesson';
+import { readLibrary } from '@hurrow/core/library';
 import { characterName } from '@hurrow/core/score';
 import { contrastPlate } from '@hurrow/core/specimen';
 import { commonName } from '@hurrow/core/taxon';
@@ -25,11 +26,9 @@ import styles from './character.module.css';
 /** A lesson about a character: its states along a ruler, each on a tree of the list, how to look, and ten specimens to call. */
 export default function CharacterPage({ course }: { course: WholeCourse }) {
   const { characterId } = useParams();
-  const { library, vocabulary, profileOf } = useLibrary();
+  const { library, vocabulary } = useLibrary();
   const list = useMemo(
-    () => course.sets.flatMap(({ taxa }) => taxa).flatMap((id) => profileOf(id) ?? []),
-    // The profiles change with the library alone.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    () => (library ? readLibrary(library).profilesOf(course.sets.flatMap(({ taxa }) => taxa)) : []),
     [course.sets, library],
   );
   const characters = useMemo(() => lessonCharacters(list, vocabulary), [list, vocabulary]);

@@ -1,6 +1,7 @@
 import type { WholeCourse } from '@hurrow/contract/courses';
 import { useMemo } from 'react';
 import { useSearchParams } from 'react-router';
+import { readLibrary } from '@hurrow/core/library';
 import { useLibrary } from '../app/data.ts';
 import { useFieldDate } from '../app/fieldDate.tsx';
 import { Opening } from '../app/parts.tsx';
@@ -9,20 +10,14 @@ import { SortTable } from './SortTable.tsx';
 
 /** A table to sort on, of the whole list or of one set; before a class, or to try what a bag of twigs will give. */
 export default function SortPage({ course }: { course: WholeCourse }) {
-  const { library, vocabulary, profileOf } = useLibrary();
+  const { library, vocabulary } = useLibrary();
   const { day } = useFieldDate();
   const [search, setSearch] = useSearchParams();
   const chosen = search.get('set') ?? '';
-  const list = useMemo(
-    () =>
-      course.sets
-        .filter(({ id }) => chosen === '' || id === chosen)
-        .flatMap(({ taxa }) => taxa)
-        .flatMap((id) => profileOf(id) ?? []),
-    // The profiles change with the library alone.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-    [course.sets, chosen, library],
-  );
+  const list = useMemo(() => {
+    const taxa = course.sets.filter(({ id }) => chosen === '' || id === chosen).flatMap((set) => set.taxa);
+    return library ? readLibrary(library).profilesOf(taxa) : [];
+  }, [course.sets, chosen, library]);
   if (!library) return <Opening />;
   return (
     <>
