@@ -10,6 +10,7 @@ import {
   type LessonStop,
   type Recalled,
 } from '@hurrow/core/lesson';
+import { readLibrary } from '@hurrow/core/library';
 import { characterName } from '@hurrow/core/score';
 import { commonName, scientificName } from '@hurrow/core/taxon';
 import { useLibrary } from '../app/data.ts';
@@ -93,13 +94,13 @@ function useSetting(
 }
 
 function Picture({ course, stop, day, shape, asked = false }: SheetProps) {
-  const { profileOf, vocabulary } = useLibrary();
+  const { library, vocabulary } = useLibrary();
   const setting = useSetting(course, day, FRAME[shape]);
   const range = useQuery({ ...rangesQuery, enabled: stop.topic === 'place' }).data?.ranges[
     stop.taxa[0] ?? ''
   ];
   const drawing = useMemo(() => {
-    const of = stop.taxa.flatMap((id) => profileOf(id) ?? []);
+    const of = library ? readLibrary(library).profilesOf(stop.taxa) : [];
     const [first] = of;
     if (!setting || !first || stop.shows.length === 0) return undefined;
     const nameOf = (id: string) => characterName(vocabulary.get(id)!, course.audience);
@@ -108,9 +109,7 @@ function Picture({ course, stop, day, shape, asked = false }: SheetProps) {
     const [characterId] = stop.characters;
     const label = characterId && !asked ? { characterId, text: lowerFirst(nameOf(characterId)) } : undefined;
     return drawingOfTree(first, stop.shows, setting, label);
-    // The profiles change with the library alone, which the setting holds.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [stop, setting, vocabulary, course.audience, asked]);
+  }, [stop, setting, library, vocabulary, course.audience, asked]);
   if (stop.topic === 'place' && range && Object.keys(range.cells).length > 0)
     return (
       <Suspense>
