@@ -1,16 +1,5 @@
 import { useEffect, useState } from 'react';
-
-/** Milliseconds of drawing before the page gets its turn again. */
-const SLICE = 8;
-const waiting: (() => void)[] = [];
-let running = false;
-
-function work(): void {
-  const start = performance.now();
-  while (waiting.length > 0 && performance.now() - start < SLICE) waiting.shift()!();
-  running = waiting.length > 0;
-  if (running) setTimeout(work);
-}
+import { inTurn } from './inTurn.ts';
 
 /** Pictures that were drawn, by what they are of, as long as that lives. */
 const drawn = new WeakMap<object, Map<string, string>>();
@@ -35,15 +24,7 @@ export function useDrawnLater(of: object, key: string, svg: () => string | undef
       drawn.set(of, pictures);
       redraw((n) => n + 1);
     };
-    waiting.push(job);
-    if (!running) {
-      running = true;
-      setTimeout(work);
-    }
-    return () => {
-      const at = waiting.indexOf(job);
-      if (at >= 0) waiting.splice(at, 1);
-    };
+    return inTurn(job);
   }, [of, key, svg]);
   return held;
 }
