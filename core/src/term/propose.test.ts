@@ -5,6 +5,7 @@ import {
   isBroken,
   judgeTerm,
   measurer,
+  middleOfWeek,
   openWeeks,
   proposeTerm,
   usedWeeks,
@@ -175,4 +176,9 @@ it('says what to do where nothing can be planned', () => {
   expect(() =>
     proposeTerm(found!, { ...USUAL_WISHES, to: 2, pins: [{ taxonId: 'none', week: 1 }] }, solve),
   ).toThrow('not planned');
+});
+
+it('looks at a week in its middle, over New Year too', () => {
+  expect(middleOfWeek('2026-08-31', 1)).toBe(246);
+  expect(middleOfWeek('2026-12-28', 2)).toBe(7);
 });

@@ -1,3 +1,5 @@
+import { dayOfYear, wrapDay } from '../season/index.ts';
+
 /** What a course wants of its sets. Weeks are those of the course, from 1. */
 export interface TermWishes {
   /** First and last week that may have a set. */
@@ -54,3 +56,10 @@ export function usedWeeks(species: number, wishes: TermWishes): number[] {
       : Array.from({ length: sets }, (_, i) => open[Math.floor((i * open.length) / sets)]!);
   return [...new Set([...chosen, ...wishes.pins.map(({ week }) => week)])].sort((a, b) => a - b);
 }
+
+/** Lessons are looked at in the middle of their week. */
+const MIDWEEK = 3;
+
+/** The day of the year in the middle of a week of a course, from 1: `middleOfWeek('2026-08-31', 1)` is 246, 3 September. */
+export const middleOfWeek = (startsOn: string, week: number): number =>
+  wrapDay(dayOfYear(startsOn) + 7 * (week - 1) + MIDWEEK);

@@ -3,7 +3,7 @@ import type { LessonAnswer } from '@hurrow/contract/lessons';
 import { minutesOf, NO_EDITS, type LessonStop } from '@hurrow/core/lesson';
 import type { Range } from '@hurrow/core/range';
 import type { Audience } from '@hurrow/core/score';
-import { OFTEN_MIXED_UP } from '@hurrow/core/term';
+import { middleOfWeek, OFTEN_MIXED_UP } from '@hurrow/core/term';
 import { notFound } from '../api/problem.ts';
 import { courseOf } from '../courses/course.ts';
 import { sets as setsOf } from '../courses/queries.ts';
@@ -12,7 +12,6 @@ import { committedLibrary } from '../library/committed.ts';
 import { recordsAt } from '../library/records.ts';
 import { marksOf } from '../quizzes/marking.ts';
 import { quizzesOfCourse } from '../quizzes/queries.ts';
-import { dayOfWeek } from '../terms/ground.ts';
 import { inThread } from '../thread.ts';
 import * as queries from './queries.ts';
 import type { TeachingTask } from './worker.ts';
@@ -45,7 +44,7 @@ export async function lessonOfSet(
   const taught = sets.flatMap(({ taxa }) => taxa);
   const ranges = await recordsAt<Range>(db, library.id, 'range', library.revision);
   const edits = { ...NO_EDITS, ...(await queries.editsOf(db, set.id)) };
-  const day = set.week === null ? MIDSUMMER : dayOfWeek(course, set.week);
+  const day = set.week === null ? MIDSUMMER : middleOfWeek(course.startsOn, set.week);
   const task: TeachingTask = {
     kind: 'lesson',
     setting: {

@@ -1,20 +1,12 @@
 import type { Course } from '@hurrow/contract/courses';
 import type { TermBody } from '@hurrow/contract/terms';
 import type { Range } from '@hurrow/core/range';
-import { dayOfYear, wrapDay } from '@hurrow/core/season';
-import { commonnessAt } from '@hurrow/core/term';
+import { commonnessAt, middleOfWeek } from '@hurrow/core/term';
 import { badInput } from '../api/problem.ts';
 import type { Db } from '../db/index.ts';
 import { committedLibrary } from '../library/committed.ts';
 import { recordsAt } from '../library/records.ts';
 import type { TermGround } from '../lessons/worker.ts';
-
-/** Lessons are looked at in the middle of their week. */
-const MIDWEEK = 3;
-
-/** The day of the year in the middle of a week of a course. */
-export const dayOfWeek = ({ startsOn }: Pick<Course, 'startsOn'>, week: number): number =>
-  wrapDay(dayOfYear(startsOn) + 7 * (week - 1) + MIDWEEK);
 
 /** All that the sets of a course are planned from. Throws (400) where a species is not in the library. */
 export async function termGround(db: Db, course: Course, { taxa, mixedUp }: TermBody): Promise<TermGround> {
@@ -42,7 +34,7 @@ export async function termGround(db: Db, course: Course, { taxa, mixedUp }: Term
     vocabulary,
     options: {
       weeks,
-      days: weeks.map((week) => dayOfWeek(course, week)),
+      days: weeks.map((week) => middleOfWeek(course.startsOn, week)),
       reference: library.reference,
       site: course,
       mixedUp,

@@ -1,5 +1,5 @@
 import { queryOptions } from '@tanstack/react-query';
-import { dayOfYear, wrapDay } from '@hurrow/core/season';
+import { middleOfWeek } from '@hurrow/core/term';
 import { call } from '../app/api.ts';
 
 /** The lesson of a set. Read once, it is shown without the server. */
@@ -22,4 +22,4 @@ const MIDSUMMER = 196;
 
 /** The day of the year on which a lesson is given, in the middle of its week. */
 export const dayOfLesson = (course: { startsOn: string }, week: number | null): number =>
-  week === null ? MIDSUMMER : wrapDay(dayOfYear(course.startsOn) + 7 * (week - 1) + 3);
+  week === null ? MIDSUMMER : middleOfWeek(course.startsOn, week);
