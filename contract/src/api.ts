@@ -10,12 +10,14 @@ import type * as lessons from './lessons.ts';
 import type * as library from './library.ts';
 import type * as lookalikes from './lookalikes.ts';
 import type * as measurements from './measurements.ts';
+import type * as notebook from './notebook.ts';
 import type * as photos from './photos.ts';
 import type * as prints from './prints.ts';
 import type * as quizzes from './quizzes.ts';
 import type * as ranges from './ranges.ts';
 import type * as session from './session.ts';
 import type * as sitting from './sitting.ts';
+import type * as sorts from './sorts.ts';
 import type * as sources from './sources.ts';
 import type * as terms from './terms.ts';
 
@@ -32,12 +34,14 @@ type AnyEndpoint =
   | EndpointsOf<typeof library>
   | EndpointsOf<typeof lookalikes>
   | EndpointsOf<typeof measurements>
+  | EndpointsOf<typeof notebook>
   | EndpointsOf<typeof photos>
   | EndpointsOf<typeof prints>
   | EndpointsOf<typeof quizzes>
   | EndpointsOf<typeof ranges>
   | EndpointsOf<typeof session>
   | EndpointsOf<typeof sitting>
+  | EndpointsOf<typeof sorts>
   | EndpointsOf<typeof sources>
   | EndpointsOf<typeof terms>;
 

@@ -8,7 +8,7 @@ import type { ImportReport } from './reports.ts';
 import type { QuizSummary } from './quizzes.ts';
 
 /** What students of a course may open beside their quizzes. */
-export const OPEN_TO_STUDENTS = ['profiles', 'contrasts', 'keys', 'recap', 'lessons'] as const;
+export const OPEN_TO_STUDENTS = ['profiles', 'contrasts', 'keys', 'recap', 'lessons', 'notebook'] as const;
 export type OpenToStudents = (typeof OPEN_TO_STUDENTS)[number];
 
 export interface CourseBody {

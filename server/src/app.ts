@@ -23,6 +23,7 @@ import { Health } from './health/health.ts';
 import { SLOW, watched } from './health/slowQueries.ts';
 import { keepingRoutes } from './keeping/routes.ts';
 import { lessonRoutes } from './lessons/routes.ts';
+import { notebookRoutes } from './notebook/routes.ts';
 import { lookalikeRoutes } from './lookalikes/routes.ts';
 import { measurementRoutes } from './measurements/routes.ts';
 import { photoRoutes } from './photos/routes.ts';
@@ -33,6 +34,7 @@ import { specimenPictureRoutes } from './prints/specimenPicture.ts';
 import { quizRoutes } from './quizzes/routes.ts';
 import { rangeRoutes } from './range/routes.ts';
 import { sittingRoutes } from './sitting/routes.ts';
+import { sortRoutes } from './sorts/routes.ts';
 import { sourceRoutes } from './sources/routes.ts';
 import { termRoutes } from './terms/routes.ts';
 import { libraryRoutes } from './library/routes.ts';
@@ -57,6 +59,8 @@ const described: Route[] = [
   ...courseRoutes,
   ...termRoutes,
   ...lessonRoutes,
+  ...notebookRoutes,
+  ...sortRoutes,
   ...keepingRoutes,
   ...quizRoutes,
   ...sittingRoutes,

@@ -1,2 +1,3 @@
 export * from './parting.ts';
 export * from './piles.ts';
+export * from './table.ts';

@@ -1,7 +1,6 @@
 import type { Key, KeyNode } from '../key/index.ts';
 import type { View } from '../view/index.ts';
-import type { Vocabulary } from '../vocabulary/index.ts';
-import { partingOf, type Known, type Parting } from './parting.ts';
+import type { Parting } from './parting.ts';
 
 /** Piles as they were made: of specimens by their places; each may have been sorted again. */
 export interface Pile {
@@ -25,27 +24,6 @@ export function sortPile(pile: Pile, chosen: readonly number[]): Pile {
   return first!.length === 0 || second!.length === 0
     ? pile
     : { ...pile, into: [{ specimens: first! }, { specimens: second! }] };
-}
-
-/**
- * What parts each sort, the first and all below it.
- *
- * @example
- * readSorts({ specimens: [0, 1], into: [{ specimens: [0] }, { specimens: [1] }] }, known, BUILT_IN).parting?.first;
- */
-export function readSorts(pile: Pile, known: readonly Known[], vocabulary: Vocabulary): SortedPile {
-  if (!pile.into) return pile as SortedPile;
-  const [first] = pile.into;
-  const parting = partingOf(
-    pile.specimens.map((place) => known[place]!),
-    pile.specimens.map((place) => first.specimens.includes(place)),
-    vocabulary,
-  );
-  return {
-    specimens: pile.specimens,
-    ...(parting ? { parting } : {}),
-    into: [readSorts(pile.into[0], known, vocabulary), readSorts(pile.into[1], known, vocabulary)],
-  };
 }
 
 /**

@@ -1,12 +1,27 @@
 import fc from 'fast-check';
 import { BUILT_IN } from '../vocabulary/index.ts';
-import { viewOf } from '../testing/taxa.ts';
-import { keyOfSorts, partingOf, partingsOf, readSorts, sortPile, splitsBy, type Known } from './index.ts';
+import { profiled, viewOf } from '../testing/taxa.ts';
+import {
+  keyOfSorts,
+  partingOf,
+  partingsOf,
+  laidOut,
+  readAsSaid,
+  readingsOfSort,
+  sortPile,
+  splitsBy,
+  tableView,
+  type Known,
+  type OnTable,
+} from './index.ts';
 
 const twig = (arrangement: string, more: Record<string, string | number | string[]> = {}) => ({
   'twig.arrangement': arrangement,
   ...more,
 });
+
+const onTable = (known: readonly Known[]): OnTable[] =>
+  known.map((each) => ({ taxonId: 'x', traits: {} as OnTable['traits'], known: each }));
 
 test('a slip of the hand is allowed for: the one on the wrong pile is named', () => {
   const known = [...Array<string>(5).fill('opposite'), ...Array<string>(5).fill('alternate')].map((each) =>
@@ -83,7 +98,7 @@ test('the piles of a class make its key', () => {
   ];
   const sorted = sortPile({ specimens: [0, 1, 2] }, [0, 1]);
   const again = { ...sorted, into: [sortPile(sorted.into![0], [0]), sorted.into![1]] as const };
-  const read = readSorts(again, known, BUILT_IN);
+  const read = readAsSaid(again, {}, onTable(known), BUILT_IN);
   const key = keyOfSorts(read, viewOf(['leaf', 'twig']), (i) => `tree ${i}`)!;
   expect(key.taxa).toEqual(['tree 0', 'tree 1', 'tree 2']);
   expect(key.root).toMatchObject({
@@ -93,4 +108,40 @@ test('the piles of a class make its key', () => {
       { condition: { states: ['alternate'] }, to: { kind: 'end', taxa: ['tree 2'] } },
     ],
   });
+});
+
+test('a sort is read as observations: a slip has read the state of its pile, a size says nothing of a slip', () => {
+  const known = [
+    'opposite',
+    'opposite',
+    'opposite',
+    'opposite',
+    'opposite',
+    ...Array<string>(5).fill('alternate'),
+  ].map((each) => twig(each));
+  const table = onTable(known);
+  const sorted = readAsSaid(
+    sortPile({ specimens: known.map((_, i) => i) }, [0, 1, 2, 3, 4, 9]),
+    {},
+    table,
+    BUILT_IN,
+  );
+  const readings = readingsOfSort(sorted, table);
+  expect(readings).toHaveLength(10);
+  expect(readings.filter(({ right, said }) => !right.includes(said))).toEqual([
+    { characterId: 'twig.arrangement', specimen: 9, right: ['alternate'], said: 'opposite' },
+  ]);
+  const sized = [0.001, 0.001, 0.004, 0.004].map((thickness) => ({ 'twig.thickness': thickness }));
+  const bySize = readAsSaid(sortPile({ specimens: [0, 1, 2, 3] }, [0, 1]), {}, onTable(sized), BUILT_IN);
+  expect(bySize.parting?.characterId).toBe('twig.thickness');
+  expect(readingsOfSort(bySize, onTable(sized))).toEqual([]);
+});
+
+test('the same list, day and seed lay out the same twigs, no tree twice before each was there', () => {
+  const list = ['una', 'bina', 'trina'].map((name) => profiled('Aa', name, { 'twig.zigzag': 'yes' }));
+  const table = laidOut(list, BUILT_IN, tableView(190), 4);
+  expect(table).toHaveLength(12);
+  expect(new Set(table.slice(0, 3).map(({ taxonId }) => taxonId)).size).toBe(3);
+  expect(laidOut(list, BUILT_IN, tableView(190), 4)).toEqual(table);
+  expect(table[0]!.known).toEqual({ 'twig.zigzag': true });
 });

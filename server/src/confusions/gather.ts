@@ -6,6 +6,7 @@ import type { Course } from '@hurrow/contract/courses';
 import type { Db } from '../db/index.ts';
 import type { MarkedAnswer } from '@hurrow/contract/quizzes';
 import { marksOf } from '../quizzes/marking.ts';
+import { readInNotebooks, readInSorts } from './noted.ts';
 import { quizzesOfCourse, type StationRow } from '../quizzes/queries.ts';
 import { committedLibrary } from '../library/committed.ts';
 import type { Scores } from '@hurrow/contract/confusions';
@@ -17,7 +18,7 @@ export interface Gathered {
   key: string;
 }
 
-/** All that the report on a course is computed from: counted stations as frozen, their marked answers, and the library. */
+/** All that the report on a course is computed from: counted stations as frozen, their marked answers, what was noted and sorted, and the library. */
 export async function gather(db: Db, course: Course, scores: Scores, withEarlier = true): Promise<Gathered> {
   const quizzes = (await quizzesOfCourse(db, course.id)).filter((row) => row.state !== 'planned');
   const { library: now } = await committedLibrary(db);
@@ -77,6 +78,7 @@ export async function gather(db: Db, course: Course, scores: Scores, withEarlier
       input.answers.push({ answerId: answerId(answer), studentId, stationId, named });
     }
   }
+  input.seen.push(...(await readInNotebooks(db, course)), ...(await readInSorts(db, course.id)));
   for (const key of new Set(input.stations.map(({ libraryKey }) => libraryKey)))
     input.libraries.push({ key, library: (await committedLibrary(db, Number(key))).library });
   const earlier = withEarlier ? await earlierClasses(db, course) : undefined;

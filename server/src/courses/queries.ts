@@ -102,9 +102,15 @@ export const setCode = async (db: Db, studentId: string, code: string) => {
   await db.query('update student set code = $2 where id = $1', [studentId, code]);
 };
 
-export const studentHasResponses = async (db: Db, studentId: string) =>
-  (await db.query('select 1 from response where student_id = $1::uuid limit 1', [uuidOf(studentId)])).length >
-  0;
+/** Has a student answered, noted or sorted anything? */
+export const studentHasWork = async (db: Db, studentId: string) =>
+  (
+    await db.query(
+      `select 1 from response where student_id = $1::uuid union all select 1 from note_entry where student_id = $1::uuid
+       union all select 1 from sort where student_id = $1::uuid limit 1`,
+      [uuidOf(studentId)],
+    )
+  ).length > 0;
 
 export const removeStudent = async (db: Db, courseId: string, studentId: string) => {
   await db.query('delete from session where student_id = $1::uuid', [uuidOf(studentId)]);

@@ -10,6 +10,7 @@ import { committedLibrary } from '../library/committed.ts';
 import { readableCode } from './codes.ts';
 import { openNow } from './openNow.ts';
 import { copyLessons, followSets } from '../lessons/following.ts';
+import { copyNotebookWords } from '../notebook/queries.ts';
 import { courseOf } from './course.ts';
 import * as queries from './queries.ts';
 import { importStudents } from './roster.ts';
@@ -97,6 +98,7 @@ export const courseRoutes = [
           await queries.addCourseTaxon(tx, id, taxonId, setId, place);
       }
       await copyLessons(tx, from, id, copied);
+      await copyNotebookWords(tx, from, id);
       await note(tx, { who, now }, id, `copied the course from “${row.name}”`);
       return { id };
     }),
@@ -124,9 +126,9 @@ export const courseRoutes = [
   ),
   serve(courses.takeOff, async ({ db, params, who, now }) => {
     const row = await courseOf(db, params.courseId);
-    if (await queries.studentHasResponses(db, params.studentId))
+    if (await queries.studentHasWork(db, params.studentId))
       throw conflict(
-        'This student has answered a quiz and stays on the list, so that no answer is lost.',
+        'This student has answered a quiz, noted or sorted something and stays on the list, so that nothing of it is lost.',
         undefined,
         'hasAnswers',
       );

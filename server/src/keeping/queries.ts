@@ -106,6 +106,8 @@ export async function deleteStudent(db: Db, courseId: string, studentId: string)
   ]);
   await db.query('delete from ruling where student_id = $1', [studentId]);
   await db.query('delete from confusion_report where course_id = $1', [courseId]);
+  await db.query('delete from note_entry where student_id = $1', [studentId]);
+  await db.query('delete from sort where student_id = $1', [studentId]);
   await db.query('delete from session where student_id = $1', [studentId]);
   await db.query('delete from student where id = $1', [studentId]);
   return answers.map(({ id }) => id);
@@ -122,6 +124,9 @@ export async function deleteCourse(db: Db, courseId: string): Promise<string[]> 
     'delete from ruling where course_id = $1',
     'delete from confusion_report where course_id = $1',
     'delete from reteaching where course_id = $1',
+    'delete from note_entry where course_id = $1',
+    'delete from course_tag where course_id = $1',
+    'delete from sort where course_id = $1',
     'delete from session where student_id in (select id from student where course_id = $1)',
     'delete from student where course_id = $1',
     'delete from station where quiz_id in (select id from quiz where course_id = $1)',

@@ -1,23 +1,28 @@
 import type { WholeCourse } from '@hurrow/contract/courses';
-import { useMemo } from 'react';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { Button, Input } from 'antd';
+import { useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
-import { readLibrary } from '@hurrow/core/library';
+import { readLibrary, type Library } from '@hurrow/core/library';
+import { call } from '../app/api.ts';
 import { useLibrary } from '../app/data.ts';
 import { useFieldDate } from '../app/fieldDate.tsx';
 import { Opening } from '../app/parts.tsx';
+import { useSaving } from '../app/useSaving.ts';
+import { sortDepth, sortSaid } from './kept.ts';
 import styles from './sorting.module.css';
 import { SortTable } from './SortTable.tsx';
+import { useTable, type TableInUse } from './useTable.ts';
 
 /** A table to sort on, of the whole list or of one set; before a class, or to try what a bag of twigs will give. */
 export default function SortPage({ course }: { course: WholeCourse }) {
-  const { library, vocabulary } = useLibrary();
-  const { day } = useFieldDate();
+  const { library } = useLibrary();
   const [search, setSearch] = useSearchParams();
   const chosen = search.get('set') ?? '';
-  const list = useMemo(() => {
-    const taxa = course.sets.filter(({ id }) => chosen === '' || id === chosen).flatMap((set) => set.taxa);
-    return library ? readLibrary(library).profilesOf(taxa) : [];
-  }, [course.sets, chosen, library]);
+  const taxa = useMemo(
+    () => course.sets.filter(({ id }) => chosen === '' || id === chosen).flatMap((set) => set.taxa),
+    [course.sets, chosen],
+  );
   if (!library) return <Opening />;
   return (
     <>
@@ -37,13 +42,87 @@ export default function SortPage({ course }: { course: WholeCourse }) {
             </option>
           ))}
         </select>
-        , each drawn anew. Students find the same table on their phones where the course opens lessons.
+        , each drawn anew. Students find such a table on their phones where the course opens lessons.
       </p>
-      {list.length > 1 ? (
-        <SortTable key={chosen} course={course} list={list} vocabulary={vocabulary} day={day} />
+      {taxa.length > 1 ? (
+        <Sorting key={chosen} {...{ course, library, taxa }} where={`${course.id}.${chosen}`} />
       ) : (
         <p>Put two species or more on the list first.</p>
       )}
     </>
+  );
+}
+
+interface SortingProps {
+  course: WholeCourse;
+  library: Library;
+  taxa: readonly string[];
+  where: string;
+}
+
+function Sorting({ course, library, taxa, where }: SortingProps) {
+  const { vocabulary } = useLibrary();
+  const { day } = useFieldDate();
+  const inUse = useTable(where, taxa, day);
+  const { state } = inUse;
+  const list = useMemo(() => readLibrary(library).profilesOf(state.taxa), [library, state.taxa]);
+  return (
+    <>
+      <SortTable course={course} list={list} vocabulary={vocabulary} inUse={inUse} />
+      {state.piles.into && <Keep course={course} inUse={inUse} />}
+      <KeptSorts course={course} inUse={inUse} />
+    </>
+  );
+}
+
+/** Keeps a sort that the class or a group has called out, or made with real twigs of the same numbers. */
+function Keep({ course, inUse }: { course: WholeCourse; inUse: TableInUse }) {
+  const [who, setWho] = useState('The class');
+  const { save, saving, problem } = useSaving();
+  const queries = useQueryClient();
+  const keep = () =>
+    save(async () => {
+      const { id: sortId, ...body } = inUse.state;
+      await call('PUT /api/courses/{courseId}/sorts/{sortId}', {
+        params: { courseId: course.id, sortId },
+        body: { ...body, who },
+      });
+      await queries.invalidateQueries({ queryKey: ['sorts', course.id] });
+    });
+  return (
+    <p className={styles['keep']}>
+      <label>
+        Sorted by <Input value={who} maxLength={60} onChange={(event) => setWho(event.target.value)} />
+      </label>
+      <Button loading={saving} disabled={who.trim() === ''} onClick={() => void keep()}>
+        Keep this sort
+      </Button>
+      {problem && <span role="alert">{problem}</span>}
+    </p>
+  );
+}
+
+/** The tables that students, groups and the class have sorted. */
+function KeptSorts({ course, inUse }: { course: WholeCourse; inUse: TableInUse }) {
+  const query = useQuery({
+    queryKey: ['sorts', course.id],
+    queryFn: () => call('GET /api/courses/{courseId}/sorts', { params: { courseId: course.id } }),
+  });
+  const sorts = query.data?.sorts ?? [];
+  if (sorts.length === 0) return null;
+  return (
+    <section className={styles['kept']} aria-label="Kept sorts">
+      <h2>How they have sorted</h2>
+      <ul>
+        {sorts.map(({ who, at, revision: _revision, ...sort }) => (
+          <li key={sort.id} aria-current={sort.id === inUse.state.id}>
+            <button type="button" onClick={() => inUse.open(sort)}>
+              {who}, {at.slice(0, 10)}
+            </button>{' '}
+            <span className="quiet">{sortSaid(sortDepth(sort.piles))}</span>
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }

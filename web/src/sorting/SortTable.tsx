@@ -2,65 +2,55 @@ import type { Course } from '@hurrow/contract/courses';
 import { useCallback, useMemo, useState } from 'react';
 import type { ProfiledTaxon } from '@hurrow/core/evidence';
 import { keyLines } from '@hurrow/core/key';
-import { keyOfSorts, sortPile, type Parting, type Pile, type SortedPile } from '@hurrow/core/sorting';
+import {
+  keyOfSorts,
+  laidOut,
+  readAsSaid,
+  sortPile,
+  tableView,
+  waysOf,
+  type OnTable,
+  type Parting,
+  type Pile,
+  type SaidWays,
+  type SortedPile,
+} from '@hurrow/core/sorting';
 import { drawingToSvg, drawPlate, traitsInWords } from '@hurrow/core/specimen';
 import { commonName, scientificName } from '@hurrow/core/taxon';
-import { MEDIUM_VIEWS, type View } from '@hurrow/core/view';
+import type { View } from '@hurrow/core/view';
 import type { Vocabulary } from '@hurrow/core/vocabulary';
 import { useDrawnLater } from '../app/drawnLater.ts';
 import {
-  laidOut,
   openPiles,
   partingInWords,
   pileAt,
   pileInWords,
   replaced,
   together,
-  waysOf,
   wayInWords,
-  type OnTable,
   type PilePath,
 } from './table.ts';
+import type { TableInUse } from './useTable.ts';
 import styles from './sorting.module.css';
 
 export interface SortTableProps {
   course: Course;
   list: readonly ProfiledTaxon[];
   vocabulary: Vocabulary;
-  day: number;
+  inUse: TableInUse;
 }
 
 /** Specimens on a table, sorted into two piles, and each pile again: what parts them is said after each sort. */
-export function SortTable({ course, list, vocabulary, day }: SortTableProps) {
-  const [seed, setSeed] = useState(1);
-  const view = useMemo<View>(
-    () => ({ ...MEDIUM_VIEWS.cutting, day, leaves: 'on', qualifiers: { plantAge: 'mature' } }),
-    [day],
-  );
+export function SortTable(props: SortTableProps) {
+  return <Table key={props.inUse.state.id} {...props} />;
+}
+
+function Table({ course, list, vocabulary, inUse }: SortTableProps) {
+  const { state, sort, say, another } = inUse;
+  const { piles: root, said, day, seed } = state;
+  const view = useMemo(() => tableView(day), [day]);
   const table = useMemo(() => laidOut(list, vocabulary, view, seed), [list, vocabulary, view, seed]);
-  return (
-    <Table
-      key={seed}
-      course={course}
-      list={list}
-      vocabulary={vocabulary}
-      view={view}
-      table={table}
-      onAnother={() => setSeed((held) => held + 1)}
-    />
-  );
-}
-
-interface TableProps extends Omit<SortTableProps, 'day'> {
-  view: View;
-  table: OnTable[];
-  onAnother(): void;
-}
-
-function Table({ course, list, vocabulary, view, table, onAnother }: TableProps) {
-  const [root, setRoot] = useState<Pile>({ specimens: table.map((_, i) => i) });
   const [ringed, ring] = useState<readonly number[]>([]);
-  const [said, say] = useState<Record<string, number>>({});
   const [named, setNamed] = useState(false);
   const words = { vocabulary, audience: course.audience, units: course.units };
   const open = openPiles(root);
@@ -72,7 +62,7 @@ function Table({ course, list, vocabulary, view, table, onAnother }: TableProps)
     return `${commonName(taxon)}, ${scientificName(taxon)}`;
   };
   const make = () => {
-    setRoot(replaced(root, path, sortPile(pile, ringed)));
+    sort(replaced(root, path, sortPile(pile, ringed)));
     ring([]);
   };
   return (
@@ -91,7 +81,7 @@ function Table({ course, list, vocabulary, view, table, onAnother }: TableProps)
             ways={waysOf(pile, table, vocabulary)}
             chosen={said[path.join('')] ?? 0}
             words={words}
-            onChoose={(way) => say({ ...said, [path.join('')]: way })}
+            onChoose={(way) => say({ [path.join('')]: way })}
             onAgain={(step) => setPath([...path, step])}
           />
         ) : (
@@ -116,10 +106,10 @@ function Table({ course, list, vocabulary, view, table, onAnother }: TableProps)
           deep={path.length > 0}
           named={named}
           onMake={make}
-          onTogether={() => setRoot(together(root, path))}
+          onTogether={() => sort(together(root, path))}
           onBack={() => setPath(path.slice(0, -1))}
           onNames={() => setNamed(!named)}
-          onAnother={onAnother}
+          onAnother={another}
         />
       </div>
       <aside aria-label="The piles so far">
@@ -127,7 +117,7 @@ function Table({ course, list, vocabulary, view, table, onAnother }: TableProps)
         {root.into && <Tree {...{ root, path: [], said, table, words, at: path, onOpen: setPath }} />}
         {root.into && (
           <OwnKey
-            sorted={readWith(root, [], said, table, vocabulary)}
+            sorted={readAsSaid(root, said, table, vocabulary)}
             {...{ view, table, words, list }}
             open={open.length}
           />
@@ -182,26 +172,6 @@ function Doing({ pile, ringed, deep, named, onMake, onTogether, onBack, onNames,
       </button>
     </p>
   );
-}
-
-/** What was said to part each sort, the class's own choice among what may. */
-function readWith(
-  pile: Pile,
-  path: PilePath,
-  said: Record<string, number>,
-  table: readonly OnTable[],
-  vocabulary: Vocabulary,
-): SortedPile {
-  if (!pile.into) return { specimens: pile.specimens };
-  const parting = waysOf(pile, table, vocabulary)[said[path.join('')] ?? 0];
-  return {
-    specimens: pile.specimens,
-    ...(parting ? { parting } : {}),
-    into: [
-      readWith(pile.into[0], [...path, 0], said, table, vocabulary),
-      readWith(pile.into[1], [...path, 1], said, table, vocabulary),
-    ],
-  };
 }
 
 interface Drawn {
@@ -337,7 +307,7 @@ interface TreeProps {
   root: Pile;
   path: PilePath;
   at: PilePath;
-  said: Record<string, number>;
+  said: SaidWays;
   table: readonly OnTable[];
   words: SortedProps['words'];
   onOpen(path: PilePath): void;

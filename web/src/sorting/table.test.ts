@@ -1,6 +1,6 @@
 import { BUILT_IN } from '@hurrow/core/vocabulary';
-import { sortPile } from '@hurrow/core/sorting';
-import { openPiles, partingInWords, pileAt, pileInWords, together, waysOf, type OnTable } from './table.ts';
+import { sortPile, waysOf, type OnTable } from '@hurrow/core/sorting';
+import { openPiles, partingInWords, pileAt, pileInWords, together } from './table.ts';
 
 const onTable = (known: OnTable['known']): OnTable => ({
   taxonId: 'x',

@@ -1,55 +1,7 @@
-import type { ProfiledTaxon } from '@hurrow/core/evidence';
 import { conditionInWords } from '@hurrow/core/condition';
-import { randomFrom } from '@hurrow/core/random';
-import type { Audience, UnitSystem } from '@hurrow/core/score';
-import { partingsOf, type Known, type Parting, type Pile } from '@hurrow/core/sorting';
-import { DRAWN, sampleSpecimen, type Traits } from '@hurrow/core/specimen';
-import type { View } from '@hurrow/core/view';
-import { characterName } from '@hurrow/core/score';
-import { SHOWN_BY, type Vocabulary } from '@hurrow/core/vocabulary';
-
-/** A specimen on the table: one individual of a tree. */
-export interface OnTable {
-  taxonId: string;
-  traits: Traits;
-  known: Known;
-}
-
-export const ON_TABLE = 12;
-
-/** Specimens laid on the table: of a list no tree twice before each was there once, every one an individual of its own. */
-export function laidOut(
-  list: readonly ProfiledTaxon[],
-  vocabulary: Vocabulary,
-  view: View,
-  seed: number,
-  count = ON_TABLE,
-): OnTable[] {
-  const random = randomFrom(seed);
-  const shuffled = () =>
-    list
-      .map((each) => ({ each, at: random.uniform() }))
-      .sort((x, y) => x.at - y.at)
-      .map(({ each }) => each);
-  const chosen: ProfiledTaxon[] = [];
-  while (chosen.length < count && list.length > 0) chosen.push(...shuffled());
-  return chosen.slice(0, count).map((profiled, i) => {
-    const traits = sampleSpecimen(profiled, vocabulary, view, seed + i + 1);
-    return { taxonId: profiled.taxon.id, traits, known: knownOf(traits, vocabulary, view) };
-  });
-}
-
-/** What a drawing of these organs shows of an individual. */
-export const knownOf = ({ values }: Traits, vocabulary: Vocabulary, view: View): Known =>
-  Object.fromEntries(
-    DRAWN.flatMap((id) => {
-      const character = vocabulary.get(id);
-      const value = values[id];
-      return character && value !== undefined && view.organs.includes(SHOWN_BY[character.organ])
-        ? [[id, value] as const]
-        : [];
-    }),
-  );
+import { characterName, type Audience, type UnitSystem } from '@hurrow/core/score';
+import type { Parting, Pile } from '@hurrow/core/sorting';
+import type { Vocabulary } from '@hurrow/core/vocabulary';
 
 /** The way to a pile from the first: 0 is the first of the two, 1 the second. */
 export type PilePath = readonly number[];
@@ -76,17 +28,6 @@ export const together = (root: Pile, path: PilePath): Pile =>
 /** Piles that are sorted no further, with the way to each. */
 export function openPiles(root: Pile, path: PilePath = []): { pile: Pile; path: PilePath }[] {
   return root.into ? root.into.flatMap((pile, i) => openPiles(pile, [...path, i])) : [{ pile: root, path }];
-}
-
-/** What may part the two piles of a sort, the likeliest first; empty where nothing that the drawings show does. */
-export function waysOf(pile: Pile, table: readonly OnTable[], vocabulary: Vocabulary): Parting[] {
-  if (!pile.into) return [];
-  const [first] = pile.into;
-  return partingsOf(
-    pile.specimens.map((place) => table[place]!.known),
-    pile.specimens.map((place) => first.specimens.includes(place)),
-    vocabulary,
-  );
 }
 
 interface Words {

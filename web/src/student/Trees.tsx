@@ -9,7 +9,7 @@ import { commonName } from '@hurrow/core/taxon';
 import { MEDIUM_VIEWS, type View } from '@hurrow/core/view';
 import { organsInOrder, SHOWN_BY } from '@hurrow/core/vocabulary';
 import { Cautions } from '../app/Cautions.tsx';
-import { messageOf } from '../app/api.ts';
+import { call, messageOf } from '../app/api.ts';
 import { useLibrary } from '../app/data.ts';
 import { SiteSpecimen, Strip } from '../app/Drawings.tsx';
 import { FieldDateProvider, useFieldDate } from '../app/fieldDate.tsx';
@@ -23,6 +23,7 @@ import { useGround, type Ground } from '../lookalikes/setting.ts';
 import { dayOfLesson, lessonQuery } from '../lessons/lessonQuery.ts';
 import { Sheet } from '../lessons/Sheet.tsx';
 import { SortTable } from '../sorting/SortTable.tsx';
+import { useTable } from '../sorting/useTable.ts';
 import { useWork } from '../workers/useWork.ts';
 import { Working } from '../workers/Working.tsx';
 import styles from './trees.module.css';
@@ -140,16 +141,25 @@ const Names = ({ profiled: { taxon } }: { profiled: ProfiledTaxon }) => (
   </span>
 );
 
-/** Twigs to sort into two piles, and each pile again. */
+/** Twigs to sort into two piles, and each pile again; kept as they lie, and the instructor reads how they were sorted. */
 function Sort({ ground }: { ground: Ground }) {
   const { course, vocabulary, profiles, setting } = ground;
   const taught = useMemo(() => {
     const ids = new Set(course!.sets.flatMap(({ taxa }) => taxa));
     return profiles.filter(({ taxon }) => ids.has(taxon.id));
   }, [course, profiles]);
+  const taxa = useMemo(() => taught.map(({ taxon }) => taxon.id), [taught]);
+  const inUse = useTable(`own.${course!.id}`, taxa, setting.view.day, ({ id: sortId, ...body }) =>
+    call('PUT /api/sit/sorts/{sortId}', { params: { sortId }, body }),
+  );
   return (
     <Page title="Sort">
-      <SortTable course={course!} list={taught} vocabulary={vocabulary} day={setting.view.day} />
+      {taught.length > 1 ? (
+        <SortTable course={course!} list={taught} vocabulary={vocabulary} inUse={inUse} />
+      ) : (
+        <p>There are no two trees on your list yet.</p>
+      )}
+      {inUse.problem && <p role="status">{inUse.problem} The table stays on this phone.</p>}
     </Page>
   );
 }

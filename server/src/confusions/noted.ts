@@ -1,0 +1,51 @@
+import type { Seen } from '@hurrow/core/confusion';
+import { atTheTree, readAgainst } from '@hurrow/core/notebook';
+import { dayOfYear } from '@hurrow/core/season';
+import { laidOut, readAsSaid, readingsOfSort, tableView } from '@hurrow/core/sorting';
+import type { Course } from '@hurrow/contract/courses';
+import type { Db } from '../db/index.ts';
+import { committedLibrary } from '../library/committed.ts';
+import { entriesOfCourse, tagsOf } from '../notebook/queries.ts';
+import { sortsOfCourse } from '../sorts/queries.ts';
+
+/** What students chose from pictures at trees of which it is known what they are, with what was right there. */
+export async function readInNotebooks(db: Db, course: Course): Promise<Seen[]> {
+  const entries = await entriesOfCourse(db, course.id);
+  if (entries.length === 0) return [];
+  const tags = await tagsOf(db, course.id);
+  const { library, profiles, vocabulary } = await committedLibrary(db);
+  const { latitude, longitude, elevation } = course;
+  const options = { reference: library.reference, site: { latitude, longitude, elevation } };
+  return entries.flatMap(({ id, studentId, day, tag, chosen }) => {
+    const profiled = profiles.find(({ taxon }) => taxon.id === tags[tag]);
+    if (!profiled) return [];
+    return readAgainst(chosen, profiled, vocabulary, atTheTree(dayOfYear(day)), options).flatMap(
+      ({ characterId, state, verdict, right }) =>
+        verdict === 'not said' || verdict === 'not to be seen'
+          ? []
+          : [{ characterId, stationId: `notebook ${id}`, studentId, right, said: state }],
+    );
+  });
+}
+
+/** What students read off drawn twigs by the piles that they put them on. Of a group or the class nobody in particular is named. */
+export async function readInSorts(db: Db, courseId: string): Promise<Seen[]> {
+  const seen: Seen[] = [];
+  for (const { id, studentId, body, revision } of await sortsOfCourse(db, courseId)) {
+    const { profilesOf, vocabulary } = await committedLibrary(db, revision);
+    const table = laidOut(profilesOf(body.taxa), vocabulary, tableView(body.day), body.seed);
+    const all = table.map((_, place) => place);
+    // What was laid from another table than was sorted says nothing.
+    if (body.piles.specimens.some((place) => !all.includes(place))) continue;
+    const sorted = readAsSaid(body.piles, body.said, table, vocabulary);
+    for (const { characterId, specimen, right, said } of readingsOfSort(sorted, table))
+      seen.push({
+        characterId,
+        stationId: `sort ${id} ${specimen}`,
+        studentId: studentId ?? id,
+        right,
+        said,
+      });
+  }
+  return seen;
+}

@@ -1,0 +1,42 @@
+import type { SortBody } from '@hurrow/contract/sorts';
+import type { Db } from '../db/index.ts';
+import { uuidOf } from '../db/uuid.ts';
+
+export interface SortRow {
+  id: string;
+  studentId: string | null;
+  who: string;
+  body: SortBody;
+  revision: number;
+  at: Date;
+}
+
+const SORTS = `select sort.id, student_id as "studentId", coalesce(sort.who, student.name) as who, body, revision, at
+  from sort left join student on student.id = student_id`;
+
+export const sortsOfCourse = (db: Db, courseId: string) =>
+  db.query<SortRow>(`${SORTS} where sort.course_id = $1 order by at desc, sort.id`, [courseId]);
+
+export const sortsOfStudent = (db: Db, studentId: string) =>
+  db.query<SortRow>(`${SORTS} where student_id = $1 order by at desc, sort.id`, [studentId]);
+
+export const sortOf = async (db: Db, id: string) =>
+  (
+    await db.query<{ studentId: string | null; courseId: string; revision: number }>(
+      'select student_id as "studentId", course_id as "courseId", revision from sort where id = $1::uuid',
+      [uuidOf(id)],
+    )
+  )[0];
+
+export const keepSort = (
+  db: Db,
+  { id, courseId, studentId, who }: { id: string; courseId: string; studentId?: string; who?: string },
+  body: SortBody,
+  revision: number,
+  at: Date,
+) =>
+  db.query(
+    `insert into sort (id, course_id, student_id, who, body, revision, at) values ($1, $2, $3, $4, $5::jsonb, $6, $7)
+     on conflict (id) do update set body = excluded.body, who = excluded.who, at = excluded.at`,
+    [id, courseId, studentId ?? null, who ?? null, JSON.stringify(body), revision, at],
+  );

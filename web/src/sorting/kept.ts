@@ -1,0 +1,53 @@
+import type { SortBody } from '@hurrow/contract/sorts';
+import type { Pile } from '@hurrow/core/sorting';
+
+/** A table as it stands in this browser. */
+export interface TableState extends SortBody {
+  id: string;
+}
+
+const ON_TABLE = 12;
+const SEEDS = 2 ** 31 - 1;
+
+/** A table of its own with nothing sorted yet. */
+export const freshTable = (taxa: readonly string[], day: number, lot = Math.random()): TableState => ({
+  id: crypto.randomUUID(),
+  day,
+  seed: 1 + Math.floor(lot * (SEEDS - ON_TABLE - 1)),
+  taxa: [...taxa],
+  piles: { specimens: Array.from({ length: ON_TABLE }, (_, i) => i) },
+  said: {},
+});
+
+/** The table that was kept as text; undefined where none was, or where its trees are not those that are sorted now. */
+export function keptTable(text: string | null, taxa: readonly string[]): TableState | undefined {
+  try {
+    const held = JSON.parse(text ?? 'null') as TableState | null;
+    return held && held.taxa.join() === taxa.join() ? held : undefined;
+  } catch {
+    return undefined;
+  }
+}
+
+/** The table with other piles; what was said of a pile that is gone is forgotten. */
+export function withPiles(state: TableState, piles: Pile): TableState {
+  const sorted = new Set(sortedPaths(piles));
+  const said = Object.fromEntries(Object.entries(state.said).filter(([path]) => sorted.has(path)));
+  return { ...state, piles, said };
+}
+
+const sortedPaths = (pile: Pile, path = ''): string[] =>
+  pile.into ? [path, ...pile.into.flatMap((each, i) => sortedPaths(each, `${path}${i}`))] : [];
+
+/** How many sorts a table has, and into how many piles. */
+export function sortDepth(pile: Pile): { sorts: number; piles: number } {
+  if (!pile.into) return { sorts: 0, piles: 1 };
+  const [a, b] = pile.into.map(sortDepth);
+  return { sorts: 1 + a!.sorts + b!.sorts, piles: a!.piles + b!.piles };
+}
+
+/** `sortSaid({ sorts: 2, piles: 3 })` is “sorted twice, into 3 piles”. */
+export function sortSaid({ sorts, piles }: { sorts: number; piles: number }): string {
+  const times = ['not sorted', 'sorted once', 'sorted twice'][sorts] ?? `sorted ${sorts} times`;
+  return sorts === 0 ? times : `${times}, into ${piles} piles`;
+}
