@@ -1,5 +1,7 @@
 import Joi from 'joi';
 import type { Answer } from '@hurrow/core/names';
+import type { Entry } from './notebook.ts';
+import type { KeptSort } from './sorts.ts';
 import { endpoint, INSTRUCTORS, type Done } from './endpoint.ts';
 
 export interface HistoryLine {
@@ -32,6 +34,8 @@ export interface EverythingOfOne {
     points: number;
     ruling: { by: string; at: string; reason: string | null } | null;
   }[];
+  notebook: Entry[];
+  sorts: KeptSort[];
 }
 
 export const history = endpoint<{ query: { courseId?: string }; answer: HistoryLine[] }>()({

@@ -1,5 +1,6 @@
 import Joi from 'joi';
 import type { Answer, NamingPolicy } from '@hurrow/core/names';
+import type { Audience } from '@hurrow/core/score';
 import type { OpenToStudents } from './courses.ts';
 import { endpoint, type Sent } from './endpoint.ts';
 
@@ -44,6 +45,8 @@ export interface OpenQuiz {
 export interface Sitting {
   course: string;
   courseId: string;
+  /** In whose words characters are named. */
+  audience: Audience;
   /** What the instructor has opened beside the quizzes, as of now. */
   opens: OpenToStudents[];
   name: string;

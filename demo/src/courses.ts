@@ -1,6 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { parse } from 'yaml';
+import type { EntryBody, Strokes } from '@hurrow/contract/notebook';
+import type { OwnPhrase } from '@hurrow/core/notebook';
 import type { ProfiledTaxon } from '@hurrow/core/evidence';
 import type { Library } from '@hurrow/core/library';
 import {
@@ -19,6 +21,7 @@ import { BUILT_IN } from '@hurrow/core/vocabulary';
 import * as courses from '@hurrow/server/courses/queries';
 import { addReteaching } from '@hurrow/server/confusions/queries';
 import type { Db } from '@hurrow/server/db';
+import * as notebook from '@hurrow/server/notebook/queries';
 import * as quizzes from '@hurrow/server/quizzes/queries';
 import { wholeAnswerKey } from '@hurrow/server/quizzes/marking';
 import { receive } from '@hurrow/server/quizzes/receive';
@@ -51,6 +54,16 @@ export interface CourseFile extends Omit<Parameters<typeof courses.addCourse>[4]
   sets: { title: string; week: number; taxa: string[] }[];
   students: string[];
   quizzes: QuizFile[];
+  /** What students noted at trees; what they chose as "bark.surface papery". */
+  notebook?: {
+    tags: Record<string, string>;
+    phrases: OwnPhrase[];
+    entries: (Omit<EntryBody, 'chosen' | 'drawing'> & {
+      student: string;
+      chosen: string[];
+      drawing?: Strokes;
+    })[];
+  };
   /** Pairs that were taught again on a day. */
   retaught?: { pair: [string, string]; on: string }[];
 }
@@ -92,6 +105,7 @@ export async function fillCourse(db: Db, file: CourseFile, ground: Ground): Prom
   const students = file.students.map((name) => ({ id: randomUUID(), name }));
   for (const student of students)
     await courses.addStudent(db, student.id, courseId, student.name, codeOf(student.name));
+  await fillNotebook(db, courseId, file, students);
   for (const { pair, on } of file.retaught ?? []) {
     const [a, b] = [...pair].sort() as [string, string];
     await addReteaching(db, courseId, { a, b, taughtOn: on }, ground.accountId);
@@ -99,6 +113,27 @@ export async function fillCourse(db: Db, file: CourseFile, ground: Ground): Prom
   for (const quiz of file.quizzes) {
     const stations = await setQuiz(db, courseId, file, quiz, ground);
     if (quiz.state === 'closed') await answerQuiz(db, file, quiz, students, stations, ground);
+  }
+}
+
+async function fillNotebook(
+  db: Db,
+  courseId: string,
+  { notebook: held }: CourseFile,
+  students: readonly { id: string; name: string }[],
+): Promise<void> {
+  if (!held) return;
+  for (const [tag, taxonId] of Object.entries(held.tags)) await notebook.setTag(db, courseId, tag, taxonId);
+  await notebook.setPhrases(db, courseId, held.phrases);
+  for (const [i, { student, chosen, drawing = [], ...entry }] of held.entries.entries()) {
+    const studentId = students.find(({ name }) => name === student)!.id;
+    const meanings = chosen.map((text) => {
+      const [characterId, state] = text.split(' ');
+      return { characterId: characterId!, state: state! };
+    });
+    const at = new Date(Date.parse(`${entry.day}T15:00:00Z`) + i * 60_000);
+    const whose = { id: randomUUID(), courseId, studentId };
+    await notebook.writeEntry(db, whose, { ...entry, chosen: meanings, drawing }, false, at);
   }
 }
 

@@ -18,6 +18,8 @@ export type Verdict =
   | 'agrees'
   /** It shows it, but seldom. */
   | 'seldom'
+  /** It shows what is next to it: a step beside, or a neighboring color. */
+  | 'nearly'
   | 'misread'
   /** The library does not say. */
   | 'not said'
@@ -30,14 +32,16 @@ export interface JudgedSaying extends Said {
   right: string[];
   /** What the library says, as it is scored: for what has no states. */
   scored: ScoreValue[];
+  /** It holds of a young tree: nobody noted how old this one was. */
+  young?: boolean;
 }
 
 /** What can be seen by who stands at a tree on a day of the year, with the rule of the notebook. */
-export const atTheTree = (day: number): View => ({
+const atTheTree = (day: number, plantAge: 'young' | 'mature'): View => ({
   ...MEDIUM_VIEWS.livingTree,
   aids: [...MEDIUM_VIEWS.livingTree.aids, 'rule'],
   day,
-  qualifiers: { plantAge: 'mature' },
+  qualifiers: { plantAge },
 });
 
 /** Rarer than this, a state is shown seldom: what is “sometimes” beside what is “always” has 27 %, what is “rarely” some 5 %. */
@@ -76,6 +80,29 @@ export function readAgainst(
   });
 }
 
+/**
+ * The same for what was noted at a tree on a day of the year. How old the tree was nobody wrote down: what a mature one does not show, and a young
+ * one does, agrees.
+ */
+export function readAtTree(
+  sayings: readonly Said[],
+  profiled: ProfiledTaxon,
+  vocabulary: Vocabulary,
+  day: number,
+  options: ReadingOptions = {},
+): JudgedSaying[] {
+  const [mature, young] = (['mature', 'young'] as const).map((age) =>
+    readAgainst(sayings, profiled, vocabulary, atTheTree(day, age), options),
+  );
+  return mature!.map((judged, i) =>
+    !SHOWS.includes(judged.verdict) && SHOWS.includes(young![i]!.verdict)
+      ? { ...young![i]!, young: true }
+      : judged,
+  );
+}
+
+const SHOWS: readonly Verdict[] = ['agrees', 'seldom'];
+
 function rightOf(character: Character, scored: readonly ScoreValue[]): string[] {
   const states = character.kind === 'flag' ? ['yes', 'no'] : character.states.map(({ id }) => id);
   return states
@@ -106,9 +133,23 @@ function verdictOn(saying: Said, character: Character, scored: readonly ScoreVal
   }
   if (share >= SELDOM) return 'agrees';
   if (share > 0) return 'seldom';
+  if (states(character, scored).some((shown) => isNext(character, shown, saying.state))) return 'nearly';
   const open = character.anyOf && !scored.every((value) => value.kind === 'states' && value.exhaustive);
   return open ? 'not said' : 'misread';
 }
+
+const states = (character: Character, scored: readonly ScoreValue[]): string[] =>
+  character.states.map(({ id }) => id).filter((id) => shareOf(character, scored, id) > 0);
+
+/** One step beside in an order, or a color with a share in the other, as gray-brown has in gray. */
+function isNext({ kind, states: all }: Character, a: string, b: string): boolean {
+  const [x, y] = [a, b].map((state) => all.findIndex(({ id }) => id === state));
+  if (kind === 'ordinal') return Math.abs(x! - y!) === 1;
+  const [one, other] = [a.toLowerCase(), b.toLowerCase()];
+  return COLORS.test(a) && COLORS.test(b) && (one.includes(other) || other.includes(one));
+}
+
+const COLORS = /grey|brown|red|yellow|green|black|white/i;
 
 function verdictOnNumber(value: number, scored: readonly ScoreValue[]): Verdict {
   const ranges = scored.filter((each): each is RangeValue => each.kind === 'range');
@@ -120,5 +161,5 @@ function verdictOnNumber(value: number, scored: readonly ScoreValue[]): Verdict 
       return value >= least * (1 - slack) && value <= most * (1 + slack);
     });
   if (within(0)) return 'agrees';
-  return within(OFF) ? 'seldom' : 'misread';
+  return within(OFF) ? 'nearly' : 'misread';
 }

@@ -1,7 +1,7 @@
 import { profiled, viewOf } from '../testing/taxa.ts';
 import { BUILT_IN, type ShownOrgan } from '../vocabulary/index.ts';
 import { EVERYDAY_LINES, EVERYDAY_WRITTEN } from './everyday.ts';
-import { besideEachOther, learnable, readAgainst, readOwnWords, type Said } from './index.ts';
+import { besideEachOther, learnable, readAgainst, readAtTree, readOwnWords, type Said } from './index.ts';
 
 const SUMMER = 190;
 
@@ -133,11 +133,45 @@ test('a denial agrees where the tree never shows it, and is misread where it alw
 
 test('a length is read with the slack of a reading by eye', () => {
   const long = (value: number) => of('leaf.length', '', { value });
-  expect(judge(long(0.05), long(0.087), long(0.2))).toEqual(['agrees', 'seldom', 'misread']);
+  expect(judge(long(0.05), long(0.087), long(0.2))).toEqual(['agrees', 'nearly', 'misread']);
 });
 
 test('what cannot be seen on the day is not held against a student', () => {
   expect(judge(of('leaf.autumnColor', 'red'))).toEqual(['not to be seen']);
+});
+
+test('the next color and the next step are nearly right', () => {
+  const grey = profiled('Ficta', 'cana', { 'bark.color': 'only gray-brown', 'bark.furrowDepth': 'under1' });
+  const said = (id: string, state: string) =>
+    readAgainst([of(id, state)], grey, BUILT_IN, viewOf(['bark'], SUMMER))[0]!.verdict;
+  expect([said('bark.color', 'grey'), said('bark.color', 'white')]).toEqual(['nearly', 'misread']);
+  expect([said('bark.furrowDepth', 'to3'), said('bark.furrowDepth', 'over3')]).toEqual(['nearly', 'misread']);
+});
+
+test('what a young tree shows is no misreading, since nobody noted how old it was', () => {
+  const [smooth] = tree.scores.filter(({ characterId }) => characterId === 'bark.surface');
+  const old = {
+    kind: 'states' as const,
+    exhaustive: true,
+    states: [{ state: 'deepFurrows', frequency: 'always' as const }],
+  };
+  const aging = {
+    ...tree,
+    scores: [
+      { ...smooth!, qualifiers: { plantAge: 'young' } },
+      { ...smooth!, qualifiers: { plantAge: 'mature' }, value: old },
+    ],
+  };
+  const [young, mature, neither] = readAtTree(
+    ['smooth', 'deepFurrows', 'papery'].map((state) => of('bark.surface', state)),
+    aging,
+    BUILT_IN,
+    SUMMER,
+  );
+  expect(young).toMatchObject({ verdict: 'agrees', young: true });
+  expect(mature).toMatchObject({ verdict: 'agrees' });
+  expect(mature!.young).toBeUndefined();
+  expect(neither).toMatchObject({ verdict: 'misread', right: ['deepFurrows'] });
 });
 
 test('two entries side by side: differences first', () => {

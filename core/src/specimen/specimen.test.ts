@@ -462,8 +462,10 @@ describe('habits that a dendrologist looks for', () => {
 });
 
 test('a picture of a state stays in its frame, and no two states of one character look alike', () => {
-  for (const id of ['leaf.shape', 'leaf.lobing', 'leaf.teeth', 'leaf.apex', 'leaf.base', 'needle.lie']) {
-    const pictures = BUILT_IN.get(id)!.states.map((state) => statePicture(id, state.id)!);
+  const ids =
+    'leaf.shape leaf.lobing leaf.teeth leaf.apex leaf.base needle.lie foliage.kind twig.arrangement twig.armature bud.terminal bud.shape bud.scales bud.lie bark.surface bark.ridges habit.crownForm';
+  for (const id of ids.split(' ')) {
+    const pictures = BUILT_IN.get(id)!.states.map((state) => statePicture(id, state.id)!.paths);
     const [x, y, width, height] = STATE_FRAME;
     for (const point of pictures.flat().flatMap(({ d }) => [...d.matchAll(/(-?[\d.]+) (-?[\d.]+)/g)])) {
       expect(Number(point[1])).toBeGreaterThanOrEqual(x);
@@ -476,5 +478,9 @@ test('a picture of a state stays in its frame, and no two states of one characte
       pictures.length,
     ]);
   }
+  const colors = BUILT_IN.get('bark.color')!.states.map(
+    ({ id }) => statePicture('bark.color', id)!.paths[0]!.fill,
+  );
+  expect(new Set(colors).size).toBe(colors.length);
   expect(statePicture('bark.odor', 'vanilla')).toBeUndefined();
 });

@@ -1,5 +1,5 @@
 import type { Seen } from '@hurrow/core/confusion';
-import { atTheTree, readAgainst } from '@hurrow/core/notebook';
+import { readAtTree, type Verdict } from '@hurrow/core/notebook';
 import { dayOfYear } from '@hurrow/core/season';
 import { laidOut, readAsSaid, readingsOfSort, tableView } from '@hurrow/core/sorting';
 import type { Course } from '@hurrow/contract/courses';
@@ -19,21 +19,25 @@ export async function readInNotebooks(db: Db, course: Course): Promise<Seen[]> {
   return entries.flatMap(({ id, studentId, day, tag, chosen }) => {
     const profiled = profiles.find(({ taxon }) => taxon.id === tags[tag]);
     if (!profiled) return [];
-    return readAgainst(chosen, profiled, vocabulary, atTheTree(dayOfYear(day)), options).flatMap(
+    return readAtTree(chosen, profiled, vocabulary, dayOfYear(day), options).flatMap(
       ({ characterId, state, verdict, right }) =>
-        verdict === 'not said' || verdict === 'not to be seen'
+        !COUNTED.includes(verdict)
           ? []
           : [{ characterId, stationId: `notebook ${id}`, studentId, right, said: state }],
     );
   });
 }
 
+/** What the scores do not say counts neither way, and a neighboring color is no misreading to be taught. */
+const COUNTED: readonly Verdict[] = ['agrees', 'seldom', 'misread'];
+
 /** What students read off drawn twigs by the piles that they put them on. Of a group or the class nobody in particular is named. */
 export async function readInSorts(db: Db, courseId: string): Promise<Seen[]> {
   const seen: Seen[] = [];
   for (const { id, studentId, body, revision } of await sortsOfCourse(db, courseId)) {
-    const { profilesOf, vocabulary } = await committedLibrary(db, revision);
-    const table = laidOut(profilesOf(body.taxa), vocabulary, tableView(body.day), body.seed);
+    const library = await committedLibrary(db, revision);
+    const { vocabulary } = library;
+    const table = laidOut(library.profilesOf(body.taxa), vocabulary, tableView(body.day), body.seed);
     const all = table.map((_, place) => place);
     // What was laid from another table than was sorted says nothing.
     if (body.piles.specimens.some((place) => !all.includes(place))) continue;

@@ -6,6 +6,8 @@ import { accountOf, serve } from '../api/route.ts';
 import { courseOf } from '../courses/course.ts';
 import type { Db } from '../db/index.ts';
 import { forgetMarks, marksOf } from '../quizzes/marking.ts';
+import { entriesOfStudent } from '../notebook/queries.ts';
+import { keptSort, sortsOfStudent } from '../sorts/queries.ts';
 import { quizStates } from '../quizzes/queries.ts';
 import { forgetNames, takeName } from './names.ts';
 import * as queries from './queries.ts';
@@ -51,6 +53,8 @@ async function everythingOf(db: Db, courseId: string, studentId: string): Promis
       text: answerText(row.answer),
     })),
     marks,
+    notebook: await entriesOfStudent(db, student.id),
+    sorts: (await sortsOfStudent(db, student.id)).map(keptSort),
   };
 }
 

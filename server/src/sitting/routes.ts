@@ -42,6 +42,7 @@ export const sittingRoutes = [
     return {
       course: course.name,
       courseId: course.id,
+      audience: course.audience,
       opens: await openNow(db, course),
       name: who!.name,
       open,

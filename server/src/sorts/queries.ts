@@ -1,4 +1,4 @@
-import type { SortBody } from '@hurrow/contract/sorts';
+import type { KeptSort, SortBody } from '@hurrow/contract/sorts';
 import type { Db } from '../db/index.ts';
 import { uuidOf } from '../db/uuid.ts';
 
@@ -10,6 +10,14 @@ export interface SortRow {
   revision: number;
   at: Date;
 }
+
+/** A table as it is handed out. */
+export const keptSort = ({ id, body, revision, at }: SortRow): KeptSort => ({
+  ...body,
+  id,
+  revision,
+  at: at.toISOString(),
+});
 
 const SORTS = `select sort.id, student_id as "studentId", coalesce(sort.who, student.name) as who, body, revision, at
   from sort left join student on student.id = student_id`;

@@ -16,7 +16,7 @@ const MOST_OF_CLASS = 1000;
 
 export const sortRoutes = [
   serve(sorts.own, async ({ db, who }) => ({
-    sorts: (await queries.sortsOfStudent(db, who!.studentId!)).map(keptSort),
+    sorts: (await queries.sortsOfStudent(db, who!.studentId!)).map(queries.keptSort),
   })),
   serve(sorts.keep, async ({ db, params, body, who, now }) => {
     const course = await courseOf(db, who!.courseId!);
@@ -27,7 +27,7 @@ export const sortRoutes = [
   serve(sorts.ofCourse, async ({ db, params }) => {
     const { id } = await courseOf(db, params.courseId);
     return {
-      sorts: (await queries.sortsOfCourse(db, id)).map((row) => ({ ...keptSort(row), who: row.who })),
+      sorts: (await queries.sortsOfCourse(db, id)).map((row) => ({ ...queries.keptSort(row), who: row.who })),
     };
   }),
   serve(sorts.keepForClass, async ({ db, params, body: { who, ...body }, now }) => {
@@ -35,13 +35,6 @@ export const sortRoutes = [
     await keep(db, { id: params.sortId, courseId, who }, body, now);
   }),
 ];
-
-const keptSort = ({ id, body, revision, at }: queries.SortRow) => ({
-  ...body,
-  id,
-  revision,
-  at: at.toISOString(),
-});
 
 async function keep(
   db: Db,

@@ -1,7 +1,9 @@
 import type { ConfusionData } from '@hurrow/contract/confusions';
+import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { misreadOrOverlooked, type ReadingFinding } from '@hurrow/core/confusion';
 import { listInWords } from '@hurrow/core/view';
+import { courseQuery } from '../app/data.ts';
 import { IntervalBar } from './IntervalBar.tsx';
 import { capital, counted, percent, percentRange, type Names } from './useNames.ts';
 import ui from '../app/parts.module.css';
@@ -21,7 +23,7 @@ function Verdict({ reading }: { reading: ReadingFinding }) {
   }
 }
 
-/** Every character that a station asked to be seen: how often it was read wrongly, and as what. */
+/** Every character that was asked for at a station, chosen in a notebook or sorted by: how often it was read wrongly, and as what. */
 export function Readings({
   readings,
   data,
@@ -33,15 +35,20 @@ export function Readings({
   names: Names;
   courseId: string;
 }) {
-  const student = new Map(data.answers.map((answer) => [answer.studentId, answer.student]));
+  const course = useQuery(courseQuery(courseId)).data;
+  const student = new Map([
+    ...(course?.students ?? []).map(({ id, name }) => [id, name] as const),
+    ...data.answers.map((answer) => [answer.studentId, answer.student] as const),
+  ]);
   return (
     <section aria-label="When asked what they see">
       <h2>When asked what they see</h2>
       {readings.length === 0 ? (
         <p className="quiet">
-          No station has asked yet. <Link to={`/c/${courseId}/quizzes/new`}>Plan a quiz</Link> whose stations
-          ask for a character besides the name: the answers tell a character that is misread from one that is
-          read well and overlooked.
+          No station has asked yet, and nothing was noted or sorted.{' '}
+          <Link to={`/c/${courseId}/quizzes/new`}>Plan a quiz</Link> whose stations ask for a character
+          besides the name: the answers tell a character that is misread from one that is read well and
+          overlooked.
         </p>
       ) : (
         <table className={`${ui['plain-table']} ${styles['characters']}`}>
@@ -95,7 +102,7 @@ export function Readings({
 function readers({ mistaken }: ReadingFinding, student: ReadonlyMap<string, string>): string {
   const counts = new Map<string, number>();
   for (const { students } of mistaken) for (const id of students) counts.set(id, (counts.get(id) ?? 0) + 1);
-  const most = [...counts].sort((x, y) => y[1] - x[1]).map(([id]) => student.get(id) ?? 'a former student');
+  const most = [...counts].sort((x, y) => y[1] - x[1]).map(([id]) => student.get(id) ?? 'a group');
   if (most.length === 0) return 'nobody';
   return most.length > 3
     ? `${most.slice(0, 3).join(', ')} and ${counted(most.length - 3, 'other')}`

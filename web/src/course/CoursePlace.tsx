@@ -16,6 +16,7 @@ const Settings = lazy(() => import('./Settings.tsx'));
 const TaughtList = lazy(() => import('./TaughtList.tsx'));
 const TermBoard = lazy(() => import('./TermBoard.tsx'));
 const CharacterPage = lazy(() => import('../lessons/CharacterPage.tsx'));
+const NotebookPage = lazy(() => import('../notebook/NotebookPage.tsx'));
 const SortPage = lazy(() => import('../sorting/SortPage.tsx'));
 const LessonPage = lazy(() => import('../lessons/LessonPage.tsx'));
 
@@ -55,6 +56,7 @@ export default function CoursePlace({ courseId }: { courseId: string }) {
           { to: `${base}/list`, title: 'Sets as a list' },
           { to: `${base}/characters`, title: 'Characters' },
           { to: `${base}/sort`, title: 'Sorting' },
+          { to: `${base}/notebooks`, title: 'Notebooks' },
           { to: `${base}/students`, title: 'Students' },
           { to: `${base}/settings`, title: 'Settings' },
           ...(mayChange ? [{ to: `${base}/history`, title: 'History' }] : []),
@@ -68,6 +70,7 @@ export default function CoursePlace({ courseId }: { courseId: string }) {
           <Route path="characters/:characterId" element={<CharacterPage course={course} />} />
           <Route path="sort" element={<SortPage course={course} />} />
           <Route path="lesson/:setId" element={<LessonPage course={course} />} />
+          <Route path="notebooks" element={<NotebookPage course={course} />} />
           <Route path="list" element={<TaughtList course={course} />} />
           <Route path="students" element={<Students course={course} />} />
           <Route path="settings" element={<Settings key={course.id} course={course} />} />

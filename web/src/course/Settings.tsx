@@ -71,6 +71,7 @@ const OPENS: [OpenToStudents, string][] = [
   ['keys', 'keys to walk through'],
   ['recap', 'the recap of each set'],
   ['lessons', 'the lesson of each set, from its week on'],
+  ['notebook', 'a notebook of what they see at trees'],
 ];
 
 function Form({ course, start }: { course: WholeCourse | undefined; start: Draft }) {

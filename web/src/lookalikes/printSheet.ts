@@ -1,3 +1,4 @@
+import { download } from '../app/download.ts';
 /**
  * Asks the server for a sheet as PDF and hands it to the browser to be kept or printed.
  * @returns what went wrong, in words for the user; undefined where nothing did.
@@ -18,10 +19,6 @@ export async function printSheet(
       ((await answer.json().catch(() => ({}))) as { message?: string }).message ??
       'The sheet could not be made.'
     );
-  const link = document.createElement('a');
-  link.href = URL.createObjectURL(await answer.blob());
-  link.download = `${kind}.pdf`;
-  link.click();
-  URL.revokeObjectURL(link.href);
+  download(`${kind}.pdf`, await answer.blob());
   return undefined;
 }

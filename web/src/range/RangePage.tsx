@@ -11,6 +11,7 @@ import {
   type Range,
 } from '@hurrow/core/range';
 import { commonName, scientificName, type Taxon } from '@hurrow/core/taxon';
+import { download } from '../app/download.ts';
 import { call, messageOf } from '../app/api.ts';
 import { useLibrary } from '../app/data.ts';
 import { Latin } from '../app/Names.tsx';
@@ -213,17 +214,17 @@ function Files({ edit, taxon }: { edit: Edit; taxon: Taxon }) {
         </label>
       </p>
       <p>
-        <LinkButton onClick={() => download(edit.range, taxon)}>Write out as GeoJSON</LinkButton>
+        <LinkButton
+          onClick={() =>
+            download(`${taxon.id}.geojson`, geoJsonOf(edit.range, taxon), 'application/geo+json')
+          }
+        >
+          Write out as GeoJSON
+        </LinkButton>
       </p>
     </>
   );
 }
 
-function download(range: Range, taxon: Taxon): void {
-  const text = JSON.stringify(rangeAsGeoJson(range, scientificName(taxon)), null, 1);
-  const link = document.createElement('a');
-  link.href = URL.createObjectURL(new Blob([text], { type: 'application/geo+json' }));
-  link.download = `${taxon.id}.geojson`;
-  link.click();
-  URL.revokeObjectURL(link.href);
-}
+const geoJsonOf = (range: Range, taxon: Taxon): string =>
+  JSON.stringify(rangeAsGeoJson(range, scientificName(taxon)), null, 1);

@@ -9,6 +9,7 @@ import { drawPlate, drawingToSvg, notShown, traitsInWords, type Traits } from '@
 import { commonName, scientificName } from '@hurrow/core/taxon';
 import { listInWords, SHOWN_TITLES, type View } from '@hurrow/core/view';
 import { QUALIFIER_NAMES, type QualifierName, type ShownOrgan } from '@hurrow/core/vocabulary';
+import { download } from '../app/download.ts';
 import { calendarAtSite, courseQuery, useLibrary } from '../app/data.ts';
 import { DrawingSvg, specimenTraits } from '../app/Drawings.tsx';
 import { useFieldDate } from '../app/fieldDate.tsx';
@@ -269,14 +270,6 @@ function One({
       </figcaption>
     </figure>
   );
-}
-
-function download(name: string, blob: Blob): void {
-  const link = document.createElement('a');
-  link.href = URL.createObjectURL(blob);
-  link.download = name;
-  link.click();
-  URL.revokeObjectURL(link.href);
 }
 
 /** Twelve individuals at once; one of them can be taken up. */

@@ -3,6 +3,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { lazy, Suspense, useEffect, useState, useSyncExternalStore } from 'react';
 import { Link, Route, Routes } from 'react-router';
 import { call, messageOf, onSessionLost } from '../app/api.ts';
+import { NoteBox } from '../notebook/noteBox.ts';
 import { Outbox } from './outbox.ts';
 import { Result } from './Result.tsx';
 import { Sit } from './Sit.tsx';
@@ -11,6 +12,7 @@ import ui from '../app/parts.module.css';
 
 // Drawings and evidence come only to those who look at trees: a quiz loads little.
 const Trees = lazy(() => import('./Trees.tsx'));
+const OwnNotebook = lazy(() => import('../notebook/OwnNotebook.tsx'));
 
 /** A student's pages, made for a phone. */
 export default function StudentPages() {
@@ -48,19 +50,46 @@ function useOutbox(student: string): Outbox | undefined {
   return outbox;
 }
 
-function Signed({ sitting }: { sitting: Sitting }) {
-  const outbox = useOutbox(`${sitting.course}/${sitting.name}`);
-  if (!outbox) return <p className={styles['pad']}>Opening…</p>;
-  return <Open sitting={sitting} outbox={outbox} />;
+/** Opens the notebook that this student has on this phone. */
+function useNoteBox(student: string): NoteBox | undefined {
+  const [box, setBox] = useState<NoteBox>();
+  useEffect(() => {
+    let opened: NoteBox | undefined;
+    let left = false;
+    void NoteBox.open(student).then((made) => {
+      if (left) return made.close();
+      opened = made;
+      setBox(made);
+    });
+    return () => {
+      left = true;
+      opened?.close();
+    };
+  }, [student]);
+  return box;
 }
 
-function Open({ sitting, outbox }: { sitting: Sitting; outbox: Outbox }) {
+function Signed({ sitting }: { sitting: Sitting }) {
+  const student = `${sitting.course}/${sitting.name}`;
+  const outbox = useOutbox(student);
+  const box = useNoteBox(student);
+  if (!outbox || !box) return <p className={styles['pad']}>Opening…</p>;
+  return <Open sitting={sitting} outbox={outbox} box={box} />;
+}
+
+function Open({ sitting, outbox, box }: { sitting: Sitting; outbox: Outbox; box: NoteBox }) {
   const [lost, setLost] = useState(false);
   const queries = useQueryClient();
   useEffect(() => onSessionLost(() => setLost(true)), []);
   useEffect(() => {
-    const again = () => void outbox.send();
-    const atOnce = () => void outbox.send(true);
+    const again = () => {
+      void outbox.send();
+      void box.send();
+    };
+    const atOnce = () => {
+      void outbox.send(true);
+      void box.send();
+    };
     again();
     const timer = window.setInterval(again, 4000);
     window.addEventListener('online', atOnce);
@@ -68,7 +97,7 @@ function Open({ sitting, outbox }: { sitting: Sitting; outbox: Outbox }) {
       window.clearInterval(timer);
       window.removeEventListener('online', atOnce);
     };
-  }, [outbox]);
+  }, [outbox, box]);
   return (
     <div className={styles['phone']}>
       {lost && (
@@ -90,6 +119,14 @@ function Open({ sitting, outbox }: { sitting: Sitting; outbox: Outbox }) {
           element={
             <Suspense fallback={<p className={styles['pad']}>Opening…</p>}>
               <Trees sitting={sitting} />
+            </Suspense>
+          }
+        />
+        <Route
+          path="notebook/*"
+          element={
+            <Suspense fallback={<p className={styles['pad']}>Opening…</p>}>
+              <OwnNotebook sitting={sitting} box={box} />
             </Suspense>
           }
         />
@@ -146,9 +183,16 @@ function Today({ sitting }: { sitting: Sitting }) {
         {sitting.opens.length > 0 && (
           <>
             <h2>To learn with</h2>
-            <Link className={`${ui['press']} ${styles['wide-press']}`} to="/trees">
-              Trees of the course
-            </Link>
+            {sitting.opens.some((part) => part !== 'notebook') && (
+              <Link className={`${ui['press']} ${styles['wide-press']}`} to="/trees">
+                Trees of the course
+              </Link>
+            )}
+            {sitting.opens.includes('notebook') && (
+              <Link className={`${ui['press']} ${styles['wide-press']}`} to="/notebook">
+                Notebook
+              </Link>
+            )}
           </>
         )}
         <button className={`${ui['press']} ${styles['quiet-press']}`} onClick={() => void leave()}>

@@ -1,0 +1,82 @@
+import type { WholeCourse } from '@hurrow/contract/courses';
+import { useQuery } from '@tanstack/react-query';
+import { Button, Select } from 'antd';
+import { useState } from 'react';
+import { call } from '../app/api.ts';
+import { useLibrary } from '../app/data.ts';
+import { sessionQuery } from '../app/session.ts';
+import { useSaving } from '../app/useSaving.ts';
+import { BroughtBack } from '../drafts/BroughtBack.tsx';
+import { useKept } from '../drafts/useKept.ts';
+import { EntryForm } from './EntryForm.tsx';
+import { blankEntry, isBlank } from './noted.ts';
+import { notebookKey } from './notebookKey.ts';
+import styles from './reading.module.css';
+
+/** Types in what a student wrote on paper; the next one begins at the same tree. */
+export function OnPaper({ course, onDone }: { course: WholeCourse; onDone(): void }) {
+  const { vocabulary } = useLibrary();
+  const today = useQuery(sessionQuery).data?.today ?? '';
+  const kept = useKept(`notebook/${course.id}`, 'An entry from paper', {
+    studentId: '',
+    ...blankEntry(today),
+  });
+  const [id, setId] = useState(() => crypto.randomUUID());
+  const { save, saving, problem } = useSaving();
+  const { studentId, ...body } = kept.value;
+  const keep = () =>
+    save(
+      () =>
+        call('PUT /api/courses/{courseId}/notebook/{entryId}', {
+          params: { courseId: course.id, entryId: id },
+          body: { ...body, tag: body.tag.trim(), studentId },
+        }),
+      { stale: [notebookKey(course.id)] },
+    );
+  const next = async () => {
+    if (!(await keep())) return;
+    kept.replace({ ...blankEntry(body.day), studentId: '', tag: body.tag, organ: body.organ });
+    setId(crypto.randomUUID());
+  };
+  const last = async () => {
+    if (!(await keep())) return;
+    kept.forget();
+    onDone();
+  };
+  const ready = studentId !== '' && !isBlank(body);
+  return (
+    <section aria-label="An entry from paper">
+      <BroughtBack at={kept.broughtBack} onGiveUp={kept.forget} />
+      <p className={styles['teach']}>
+        Written by{' '}
+        <Select
+          showSearch
+          aria-label="Student"
+          placeholder="a student"
+          optionFilterProp="label"
+          value={studentId || undefined}
+          onChange={(chosen: string) => kept.set({ ...kept.value, studentId: chosen })}
+          options={course.students
+            .filter(({ nameless }) => !nameless)
+            .map((student) => ({ value: student.id, label: student.name }))}
+        />
+      </p>
+      <EntryForm
+        body={body}
+        audience={course.audience}
+        vocabulary={vocabulary}
+        onBody={(changed) => kept.set({ ...changed, studentId })}
+      />
+      {problem && <p role="alert">{problem}</p>}
+      <p className={styles['does']}>
+        <Button type="primary" loading={saving} disabled={!ready} onClick={() => void last()}>
+          Keep it
+        </Button>
+        <Button loading={saving} disabled={!ready} onClick={() => void next()}>
+          Keep it, and the next of this tree
+        </Button>
+        <Button onClick={onDone}>Back to the notebooks</Button>
+      </p>
+    </section>
+  );
+}

@@ -1,0 +1,269 @@
+import { MOST_PICTURES, type Entry } from '@hurrow/contract/notebook';
+import type { Sitting } from '@hurrow/contract/sitting';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useEffect, useMemo, useState, useSyncExternalStore, type ReactNode } from 'react';
+import { Link, Navigate, Route, Routes, useNavigate, useParams } from 'react-router';
+import { SHOWN_TITLES } from '@hurrow/core/view';
+import { call, isProblem, messageOf } from '../app/api.ts';
+import { sessionQuery } from '../app/session.ts';
+import { Drawn } from './Drawn.tsx';
+import { EntryForm } from './EntryForm.tsx';
+import { blankEntry, isBlank } from './noted.ts';
+import type { NoteBox } from './noteBox.ts';
+import type { HeldEntry } from './noteStore.ts';
+import styles from './notebook.module.css';
+import student from '../student/student.module.css';
+import ui from '../app/parts.module.css';
+
+const OWN = ['notebook', 'own'];
+
+/** A student's own notebook on the phone: works without a signal. */
+export default function OwnNotebook({ sitting, box }: { sitting: Sitting; box: NoteBox }) {
+  return (
+    <Routes>
+      <Route path="" element={<Entries box={box} />} />
+      <Route path=":entryId" element={<Writing sitting={sitting} box={box} />} />
+    </Routes>
+  );
+}
+
+function Page({ title, back, children }: { title: string; back: string; children: ReactNode }) {
+  return (
+    <>
+      <header className={student['phone-bar']}>
+        <h1>{title}</h1>
+        <Link className={ui['press']} to={back}>
+          Back
+        </Link>
+      </header>
+      <main className={student['pad']}>{children}</main>
+    </>
+  );
+}
+
+const useOwn = () => useQuery({ queryKey: OWN, queryFn: () => call('GET /api/sit/notebook'), retry: false });
+
+/** What is written of an entry's state under it. */
+const STATES: Record<HeldEntry['state'], string> = {
+  draft: 'not finished',
+  waiting: 'waits on this phone for a signal',
+  kept: '',
+  refused: 'was not taken',
+};
+
+function Entries({ box }: { box: NoteBox }) {
+  const { entries: held, unkept } = useSyncExternalStore(box.subscribe, box.snapshot);
+  const own = useOwn();
+  const all = useMemo(() => {
+    const here = new Set(held.map(({ id }) => id));
+    const others = (own.data?.entries ?? []).filter(({ id }) => !here.has(id));
+    return [
+      ...held.map(({ id, body, state, message, pictures }) => ({
+        id,
+        body,
+        said: message ?? STATES[state],
+        pictures: pictures.length,
+      })),
+      ...others.map((entry) => ({ id: entry.id, body: entry, said: '', pictures: entry.pictures.length })),
+    ].sort((x, y) => y.body.day.localeCompare(x.body.day));
+  }, [held, own.data]);
+  return (
+    <Page title="Notebook" back="/">
+      <Link
+        className={`${ui['press']} ${ui['chief']} ${student['wide-press']}`}
+        to={`/notebook/${crypto.randomUUID()}`}
+      >
+        Note something at a tree
+      </Link>
+      {unkept && (
+        <p className={student['prompt']}>
+          This phone keeps nothing: leave this page open until what you wrote is sent.
+        </p>
+      )}
+      {own.error && !isProblem(own.error, 'offline') && <p role="alert">{messageOf(own.error)}</p>}
+      {all.length === 0 && (
+        <p>Go to a tree, look, and write down what you see before you look for its name.</p>
+      )}
+      <ul className={styles['entries']}>
+        {all.map(({ id, body, said, pictures }) => (
+          <li key={id}>
+            <Link to={`/notebook/${id}`}>
+              <strong>
+                {body.tag || 'No tag'} · {SHOWN_TITLES[body.organ]}
+              </strong>
+              <span>{body.words || `${body.chosen.length} chosen`}</span>
+              <small>
+                {body.day}
+                {pictures > 0 && ` · ${pictures === 1 ? 'one photo' : `${pictures} photos`}`}
+                {said && ` · ${said}`}
+              </small>
+              {body.drawing.length > 0 && <Drawn drawing={body.drawing} label="Its drawing" />}
+            </Link>
+          </li>
+        ))}
+      </ul>
+    </Page>
+  );
+}
+
+function Writing({ sitting, box }: { sitting: Sitting; box: NoteBox }) {
+  const { entryId = '' } = useParams();
+  const own = useOwn();
+  const today = useQuery(sessionQuery).data?.today;
+  const held = box.find(entryId);
+  const sent = own.data?.entries.find(({ id }) => id === entryId);
+  // Offline nothing more is known than this phone holds.
+  if (!held && own.isPending)
+    return (
+      <Page title="Notebook" back="/notebook">
+        Opening…
+      </Page>
+    );
+  return (
+    <Form
+      key={entryId}
+      sitting={sitting}
+      box={box}
+      entryId={entryId}
+      sent={sent}
+      today={today ?? new Date().toISOString().slice(0, 10)}
+    />
+  );
+}
+
+interface FormProps {
+  sitting: Sitting;
+  box: NoteBox;
+  entryId: string;
+  sent: Entry | undefined;
+  today: string;
+}
+
+function Form({ sitting, box, entryId, sent, today }: FormProps) {
+  useSyncExternalStore(box.subscribe, box.snapshot);
+  const held = box.find(entryId);
+  const [body, setBody] = useState(() => held?.body ?? bodyOf(sent) ?? blankEntry(today));
+  const [left, setLeft] = useState(false);
+  const queries = useQueryClient();
+  const go = useNavigate();
+  const photos =
+    (held?.pictures.length ?? 0) +
+    (sent?.pictures.filter((id) => !held?.pictures.some((one) => one.id === id)).length ?? 0);
+  const write = (next: typeof body) => {
+    setBody(next);
+    if (!isBlank(next, photos)) void box.keep(entryId, next);
+  };
+  const finish = async () => {
+    await box.keep(entryId, body);
+    await box.finish(entryId);
+    await queries.invalidateQueries({ queryKey: OWN });
+    void go('/notebook');
+  };
+  const erase = async () => {
+    if (sent || held?.state === 'kept')
+      await call('DELETE /api/sit/notebook/{entryId}', { params: { entryId } }).catch((error: unknown) => {
+        if (!isProblem(error, 'missing')) throw error;
+      });
+    await box.drop(entryId);
+    await queries.invalidateQueries({ queryKey: OWN });
+    setLeft(true);
+  };
+  if (left) return <Navigate to="/notebook" replace />;
+  const blank = isBlank(body, photos);
+  return (
+    <Page title="At a tree" back="/notebook">
+      {held?.message && <p role="alert">{held.message}</p>}
+      <EntryForm body={body} audience={sitting.audience} onBody={write}>
+        <label className={styles['photo']} aria-disabled={photos >= MOST_PICTURES}>
+          Photograph it
+          <input
+            type="file"
+            accept="image/*"
+            disabled={photos >= MOST_PICTURES}
+            onChange={(event) => {
+              const files = [...(event.target.files ?? [])].slice(0, MOST_PICTURES - photos);
+              event.target.value = '';
+              if (files.length > 0) void box.keep(entryId, body, files);
+            }}
+          />
+        </label>
+      </EntryForm>
+      <Photos held={held} sent={sent} onDrop={(id) => void box.dropPicture(entryId, id)} />
+      <div className={styles['ends']}>
+        <button
+          type="button"
+          className={`${ui['press']} ${ui['chief']}`}
+          disabled={blank}
+          onClick={() => void finish()}
+        >
+          Into the notebook
+        </button>
+        {(held ?? sent) && <Erase onErase={erase} />}
+      </div>
+    </Page>
+  );
+}
+
+const bodyOf = (entry: Entry | undefined) => {
+  if (!entry) return undefined;
+  const { id: _id, pictures: _pictures, ...body } = entry;
+  return body;
+};
+
+/** Taken out only when it is pressed twice. */
+function Erase({ onErase }: { onErase(): Promise<void> }) {
+  const [sure, setSure] = useState(false);
+  const [problem, setProblem] = useState<string>();
+  return (
+    <>
+      <button
+        type="button"
+        className={ui['press']}
+        onClick={() =>
+          sure ? void onErase().catch((error: unknown) => setProblem(messageOf(error))) : setSure(true)
+        }
+      >
+        {sure ? 'Yes, tear it out' : 'Tear this entry out'}
+      </button>
+      {problem && <p role="alert">{problem}</p>}
+    </>
+  );
+}
+
+interface PhotosProps {
+  held: HeldEntry | undefined;
+  sent: Entry | undefined;
+  onDrop(id: string): void;
+}
+
+/** The photographs of an entry: those on this phone, and those the server has. */
+function Photos({ held, sent, onDrop }: PhotosProps) {
+  const here = held?.pictures ?? [];
+  const there = (sent?.pictures ?? []).filter((id) => !here.some((one) => one.id === id));
+  if (here.length + there.length === 0) return null;
+  return (
+    <ul className={styles['photos']} aria-label="Photographs">
+      {here.map(({ id, blob, sent: isSent }) => (
+        <li key={id}>
+          <HeldPhoto blob={blob} />
+          {!isSent && (
+            <button type="button" onClick={() => onDrop(id)}>
+              Take it out
+            </button>
+          )}
+        </li>
+      ))}
+      {there.map((id) => (
+        <li key={id}>
+          <img src={`/api/notebook/pictures/${id}`} alt="A photograph of this entry" />
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+function HeldPhoto({ blob }: { blob: Blob }) {
+  const url = useMemo(() => URL.createObjectURL(blob), [blob]);
+  useEffect(() => () => URL.revokeObjectURL(url), [url]);
+  return <img src={url} alt="A photograph of this entry" />;
+}

@@ -1,0 +1,52 @@
+import type { Strokes } from '@hurrow/contract/notebook';
+import { useRef, useState, type PointerEvent } from 'react';
+import { pathOf } from './noted.ts';
+import { drawnOn, MOST_STROKES, pointAt } from './sketching.ts';
+import styles from './notebook.module.css';
+
+/** A sheet to draw on with a finger, a pen or the mouse. */
+export function Sketch({ drawing, onDraw }: { drawing: Strokes; onDraw(drawing: Strokes): void }) {
+  const sheet = useRef<SVGSVGElement>(null);
+  const [line, setLine] = useState<Strokes[number]>([]);
+  const at = (event: PointerEvent) =>
+    pointAt(event.clientX, event.clientY, sheet.current!.getBoundingClientRect());
+  const begin = (event: PointerEvent) => {
+    if (drawing.length >= MOST_STROKES) return;
+    event.currentTarget.setPointerCapture(event.pointerId);
+    setLine([at(event)]);
+  };
+  const go = (event: PointerEvent) => {
+    if (line.length > 0) setLine(drawnOn(line, at(event)));
+  };
+  const end = () => {
+    if (line.length > 0) onDraw([...drawing, line]);
+    setLine([]);
+  };
+  return (
+    <div className={styles['sketch']}>
+      <svg
+        ref={sheet}
+        className={styles['drawn']}
+        viewBox="0 0 1000 750"
+        role="img"
+        aria-label={drawing.length === 0 ? 'A sheet to draw on' : `A drawing of ${drawing.length} lines`}
+        onPointerDown={begin}
+        onPointerMove={go}
+        onPointerUp={end}
+        onPointerCancel={end}
+      >
+        {[...drawing, ...(line.length > 0 ? [line] : [])].map((stroke, i) => (
+          <path key={i} d={pathOf(stroke)} />
+        ))}
+      </svg>
+      <p>
+        <button type="button" disabled={drawing.length === 0} onClick={() => onDraw(drawing.slice(0, -1))}>
+          Take the last line back
+        </button>
+        <button type="button" disabled={drawing.length === 0} onClick={() => onDraw([])}>
+          Clear
+        </button>
+      </p>
+    </div>
+  );
+}
