@@ -79,3 +79,16 @@ export const handout = endpoint<{
     audience: Joi.string().valid('technical', 'plain', 'course').default('course'),
   }),
 });
+
+export const glossary = endpoint<{ query: { paper: Paper }; answer: Sent }>()({
+  method: 'get',
+  path: '/api/courses/{courseId}/words.pdf',
+  summary: 'The words that the trees of a course are described with, drawn, on paper.',
+  allow: STAFF,
+  answers: 'application/pdf',
+  query: Joi.object({
+    paper: Joi.string()
+      .valid(...PAPERS)
+      .default('letter'),
+  }),
+});

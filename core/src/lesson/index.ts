@@ -1,5 +1,6 @@
 export * from './character.ts';
 export * from './drawing.ts';
+export * from './glossary.ts';
 export * from './lesson.ts';
 export * from './looking.ts';
 export * from './phrases.ts';

@@ -3,7 +3,9 @@ import { profiled } from '../testing/taxa.ts';
 import {
   dayToDraw,
   drawingOfTree,
+  bothWords,
   edited,
+  glossaryOf,
   howToLook,
   lessonOf,
   LOOKED_AT,
@@ -139,7 +141,14 @@ describe('points', () => {
 });
 
 describe('a lesson', () => {
-  const asked = { set: ['alnus-incana', 'acer-glabrum'], before: [], mixedUp: [], day: 245, edits: NO_EDITS };
+  const asked = {
+    set: ['alnus-incana', 'acer-glabrum'],
+    before: [],
+    mixedUp: [],
+    rules: [],
+    day: 245,
+    edits: NO_EDITS,
+  };
   test('puts a pair that the class mixes up side by side as soon as both are known, and ends with the recap', () => {
     const stops = lessonOf(setting(), { ...asked, mixedUp: [{ a: 'alnus-incana', b: 'acer-glabrum' }] });
     expect(stops.at(-1)).toMatchObject({ kind: 'recap', taxa: asked.set });
@@ -207,4 +216,42 @@ describe('drawings', () => {
     expect(drawing!.labels.at(-1)).toMatchObject({ text: 'needles in tufts' });
     expect(drawing!.labels.at(-1)!.to).toBeDefined();
   });
+});
+
+test('a rule of thumb is a point where it speaks of a tree of the set, with those it misleads among the trees so far', () => {
+  const rule = {
+    id: 'r1',
+    conditions: [{ characterId: 'twig.arrangement', states: ['opposite'] }],
+    then: { kind: 'genus' as const, name: 'Acer' },
+  };
+  const dogwood = profiled('Cornus', 'sericea', { 'twig.arrangement': 'opposite' });
+  const asked = { before: [], mixedUp: [], rules: [rule], day: 196, edits: NO_EDITS };
+  const pointOf = (set: string[], before: string[] = []) =>
+    lessonOf(setting({ list: [...list, dogwood] }), { ...asked, set, before }).find(
+      ({ kind }) => kind === 'rule',
+    );
+  expect(pointOf(['acer-glabrum'])).toMatchObject({
+    key: 'rule/r1',
+    taxa: ['acer-glabrum'],
+    shows: ['twig'],
+  });
+  expect(pointOf(['acer-glabrum'])!.words).toContain('No exception among the trees so far.');
+  expect(pointOf(['acer-glabrum'], ['cornus-sericea'])!.words).toMatch(/Not so: .*sericea shows it too\.$/);
+  expect(pointOf(['alnus-incana'])).toBeUndefined();
+});
+
+test('the words of a course are those in which its trees differ, each with trees that show it', () => {
+  const { list, vocabulary } = setting();
+  const parts = glossaryOf(list, vocabulary, 'plain', 'twig');
+  expect(parts[0]!.title).toBe('Twigs');
+  const all = parts.flatMap(({ entries }) => entries);
+  expect(all.every(({ character }) => character.level !== 'advanced')).toBe(true);
+  expect(all.every(({ states }) => states.length > 1 && states.every(({ trees }) => trees.length > 0))).toBe(
+    true,
+  );
+  expect(bothWords({ term: 'entire', plain: 'smooth edge' }, 'plain')).toEqual({
+    word: 'smooth edge',
+    other: 'entire',
+  });
+  expect(bothWords({ term: 'flat', plain: 'flat' }, 'technical').other).toBeUndefined();
 });

@@ -3,7 +3,8 @@ import { recapOf } from '../recap/index.ts';
 import { characterName, valueInWords } from '../score/index.ts';
 import { lookalikesAmong } from '../term/index.ts';
 import { commonName } from '../taxon/index.ts';
-import { MEDIUM_VIEWS, type View } from '../view/index.ts';
+import { checkRule, ruleInWords, type KeptRule } from '../rule/index.ts';
+import { listInWords, MEDIUM_VIEWS, type View } from '../view/index.ts';
 import { SHOWN_BY, type Organ } from '../vocabulary/index.ts';
 import { howToLook } from './looking.ts';
 import { pointsOf, tellingOfList, type LessonPoint, type LessonSetting, type Recalled } from './points.ts';
@@ -55,6 +56,8 @@ export interface LessonAsked {
   before: readonly string[];
   /** Pairs that the class has mixed up, most often first. */
   mixedUp: readonly { a: string; b: string }[];
+  /** Rules of thumb that the course keeps. */
+  rules: readonly KeptRule[];
   /** Day of the year of the lesson. */
   day: number;
   edits: LessonEdits;
@@ -70,7 +73,7 @@ const SAID_OF_PAIR = 2;
  * instructor's changes put in.
  *
  * @example
- * lessonOf(setting, { set: ['larix-occidentalis'], before: [], mixedUp: [], day: 245, edits: NO_EDITS })[0].title; // 'Name'
+ * lessonOf(setting, { set: ['larix-occidentalis'], before: [], mixedUp: [], rules: [], day: 245, edits: NO_EDITS })[0].title; // 'Name'
  */
 export function lessonOf(setting: LessonSetting, asked: LessonAsked): LessonStop[] {
   const telling = tellingOfList(setting);
@@ -86,8 +89,9 @@ export function lessonOf(setting: LessonSetting, asked: LessonAsked): LessonStop
       ...due.flatMap(({ a, b }) => contrastPoint(setting, a, b, asked.day) ?? []),
     ];
   });
+  const rules = asked.rules.flatMap((rule) => rulePoint(setting, asked, rule) ?? []);
   const recap = recapPoint(setting, asked);
-  return edited([...points, ...(recap ? [recap] : [])], asked.edits);
+  return edited([...points, ...rules, ...(recap ? [recap] : [])], asked.edits);
 }
 
 /** Pairs to put side by side: those of the set that a beginner takes for one another, and those that the class mixed up. */
@@ -146,6 +150,41 @@ function contrastPoint(setting: LessonSetting, a: string, b: string, day: number
     shows,
   };
 }
+
+/**
+ * A rule of thumb with the trees known so far that it misleads; undefined where it says nothing of a tree of the set, or nothing that can be
+ * seen on the day.
+ */
+function rulePoint(
+  { list, vocabulary, reading, audience, units }: LessonSetting,
+  { set, before, day }: LessonAsked,
+  rule: KeptRule,
+): LessonPoint | undefined {
+  const known = list.filter(({ taxon }) => set.includes(taxon.id) || before.includes(taxon.id));
+  const { covered, exceptions } = checkRule(rule, known, vocabulary, inLesson(day), reading);
+  const example = set.find((id) => covered.includes(id));
+  if (!example) return undefined;
+  const taxa = list.map(({ taxon }) => taxon);
+  const nameOf = (id: string) => commonName(taxa.find((taxon) => taxon.id === id)!);
+  const misled = exceptions.map(({ taxonId, share }) =>
+    share < WHOLLY ? `${nameOf(taxonId)} at times` : nameOf(taxonId),
+  );
+  const words = ruleInWords(rule, taxa, vocabulary, audience, units).replace(/\.$/, '');
+  const characters = rule.conditions.map(({ characterId }) => characterId);
+  return {
+    key: `rule/${rule.id}`,
+    kind: 'rule',
+    title: 'Rule of thumb',
+    words: `${words}. ${misled.length > 0 ? `Not so: ${listInWords(misled)} ${misled.length > 1 ? 'show' : 'shows'} it too.` : 'No exception among the trees so far.'}`,
+    ask: 'What does this rule get wrong?',
+    taxa: [example],
+    characters,
+    shows: [...new Set(characters.map((id) => SHOWN_BY[vocabulary.get(id)!.organ]))],
+  };
+}
+
+/** Of an exception that shows it less often than this, “at times” is said. */
+const WHOLLY = 0.97;
 
 /** The recap of a set: each tree with the one thing to remember. */
 function recapPoint(setting: LessonSetting, { set, day }: LessonAsked): LessonPoint | undefined {
@@ -269,7 +308,7 @@ function inOrder(points: readonly LessonPoint[], order: readonly string[]): Less
   return result;
 }
 
-const SECONDS = { tree: 25, contrast: 75, recap: 30, own: 45 } as const;
+const SECONDS = { tree: 25, contrast: 75, rule: 50, recap: 30, own: 45 } as const;
 /** Spoken slowly, and written along. */
 const SECONDS_A_WORD = 0.5;
 /** Each tree of a recap is called by the class. */

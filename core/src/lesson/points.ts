@@ -29,7 +29,7 @@ import { OF_ORGANS, topicsInOrder, topicTitle, type Topic, type TopicOfOrgans } 
 export interface LessonPoint {
   /** The same as long as it is about the same thing: `larix-occidentalis/leaf`, `contrast/a/b`, `recap`. */
   key: string;
-  kind: 'tree' | 'contrast' | 'recap' | 'own';
+  kind: 'tree' | 'contrast' | 'rule' | 'recap' | 'own';
   title: string;
   /** One line in the words of the course. */
   words: string;

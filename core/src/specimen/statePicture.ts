@@ -2,6 +2,7 @@ import { BUILT_IN, type CharacterId, type ShownOrgan } from '../vocabulary/index
 import { drawSpecimen } from './draw.ts';
 import { upperFace } from './leaf/leaf.ts';
 import { layOut, type DrawnPath } from './layout.ts';
+import { pathsToSvg } from './svg.ts';
 import type { Traits } from './traits.ts';
 
 /** A plain leaf and a plain shoot on which one state is shown at a time. */
@@ -148,3 +149,10 @@ export function statePicture(characterId: string, state: string): StatePicture |
   const { paths } = layOut(scene, { width: 124, height: 116, insets: false });
   return { paths, frame: model.frame ?? STATE_FRAME };
 }
+
+/** The same as SVG markup, its strokes as fine as those of the others. */
+export const statePictureSvg = ({ paths, frame }: StatePicture): string =>
+  pathsToSvg(
+    paths.map((path) => ({ ...path, strokeWidth: (path.strokeWidth * frame[2]) / STATE_FRAME[2] })),
+    frame,
+  );

@@ -1,8 +1,41 @@
+import { rangeSvg, type MapLook } from '@hurrow/core/map';
+import { characterName } from '@hurrow/core/score';
+import { atlas } from './atlas.ts';
 import { drawingOfContrast, drawingOfTree, lowerFirst, type LessonStop } from '@hurrow/core/lesson';
 import { drawingToSvg } from '@hurrow/core/specimen';
 import { commonName } from '@hurrow/core/taxon';
 import type { ShownOrgan } from '@hurrow/core/vocabulary';
 import type { LessonToDraw } from './toDraw.ts';
+
+/** A map thrown on a wall, and one that is printed in black. */
+const ON_SLIDE: MapLook = {
+  sea: '#ffffff',
+  land: '#eef1ea',
+  line: '#a9b8b5',
+  ink: '#17262b',
+  here: '#a3361f',
+  status: {
+    native: '#4f8a5b',
+    introduced: '#c79a2e',
+    planted: '#8fb3c9',
+    rare: '#9bbf8d',
+    extirpated: '#b9b0a4',
+  },
+};
+const ON_PAPER: MapLook = {
+  sea: '#ffffff',
+  land: '#f2f2f2',
+  line: '#9a9a9a',
+  ink: '#000000',
+  here: '#000000',
+  status: {
+    native: '#555555',
+    introduced: '#999999',
+    planted: '#bbbbbb',
+    rare: '#888888',
+    extirpated: '#dddddd',
+  },
+};
 
 /** Pixels of a frame. */
 export interface Frame {
@@ -21,12 +54,18 @@ export function drawnStop(
   frame: Frame,
   plain = false,
 ): string | undefined {
+  const range = stop.topic === 'place' ? lesson.ranges[stop.taxa[0] ?? ''] : undefined;
+  if (range && Object.keys(range.cells).length > 0)
+    return rangeSvg(range, lesson.setting.site, atlas(), plain ? ON_PAPER : ON_SLIDE, stop.title);
   if (stop.shows.length === 0 || stop.kind === 'recap') return undefined;
   const setting = { ...lesson.setting, ...frame, plain };
   const of = stop.taxa.flatMap((id) => lesson.profiles.find(({ taxon }) => taxon.id === id) ?? []);
   const [first] = of;
   if (!first) return undefined;
-  const nameOf = (id: string) => lesson.setting.vocabulary.get(id)?.term ?? id;
+  const nameOf = (id: string) => {
+    const character = lesson.setting.vocabulary.get(id);
+    return character ? characterName(character, lesson.audience) : id;
+  };
   const [characterId] = stop.characters;
   const drawing =
     stop.kind === 'contrast'

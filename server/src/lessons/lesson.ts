@@ -1,7 +1,7 @@
 import type { Course, CourseSet } from '@hurrow/contract/courses';
 import type { LessonAnswer } from '@hurrow/contract/lessons';
 import { minutesOf, NO_EDITS, type LessonStop } from '@hurrow/core/lesson';
-import type { Range } from '@hurrow/core/range';
+import type { KeptRule } from '@hurrow/core/rule';
 import type { Audience } from '@hurrow/core/score';
 import { middleOfWeek, OFTEN_MIXED_UP } from '@hurrow/core/term';
 import { notFound } from '../api/problem.ts';
@@ -9,6 +9,7 @@ import { courseOf } from '../courses/course.ts';
 import { sets as setsOf } from '../courses/queries.ts';
 import type { Db } from '../db/index.ts';
 import { committedLibrary } from '../library/committed.ts';
+import { rangesOf } from '../range/ranges.ts';
 import { recordsAt } from '../library/records.ts';
 import { marksOf } from '../quizzes/marking.ts';
 import { quizzesOfCourse } from '../quizzes/queries.ts';
@@ -42,7 +43,7 @@ export async function lessonOfSet(
   const read = await committedLibrary(db);
   const { library, vocabulary } = read;
   const taught = sets.flatMap(({ taxa }) => taxa);
-  const ranges = await recordsAt<Range>(db, library.id, 'range', library.revision);
+  const rules = await recordsAt<Omit<KeptRule, 'id'>>(db, library.id, 'rule', library.revision);
   const edits = { ...NO_EDITS, ...(await queries.editsOf(db, set.id)) };
   const day = set.week === null ? MIDSUMMER : middleOfWeek(course.startsOn, set.week);
   const task: TeachingTask = {
@@ -54,14 +55,13 @@ export async function lessonOfSet(
       units: course.units,
       startsWith: course.startsWith,
       reading: { reference: library.reference, site: course },
-      ranges: Object.fromEntries(
-        ranges.flatMap(({ key, record }) => (record && set.taxa.includes(key) ? [[key, record]] : [])),
-      ),
+      ranges: await rangesOf(db, library, new Set(set.taxa)),
     },
     asked: {
       set: set.taxa,
       before: taughtBefore(sets, set),
       mixedUp: await mixedUpPairs(db, course),
+      rules: rules.flatMap(({ key, record }) => (record ? { ...record, id: key } : [])),
       day,
       edits,
     },

@@ -7,6 +7,7 @@ import { courseOf } from '../courses/course.ts';
 import { openNow } from '../courses/openNow.ts';
 import { sets } from '../courses/queries.ts';
 import type { Db } from '../db/index.ts';
+import { committedLibrary } from '../library/committed.ts';
 import { printed } from '../prints/printed.ts';
 import { inThread } from '../thread.ts';
 import { lessonOfSet } from './lesson.ts';
@@ -34,7 +35,18 @@ export const lessonRoutes = [
   serve(lessons.handout, async ({ db, params, query }) => {
     const audience = query.audience === 'course' ? undefined : query.audience;
     const lesson = await lessonOfSet(db, params.courseId, params.setId, audience);
-    return printed(query.paper, 'handout', await toDraw(db, lesson));
+    return printed(query.paper, 'handout', await toDraw(db, lesson, audience));
+  }),
+  serve(lessons.glossary, async ({ db, params, query }) => {
+    const course = await courseOf(db, params.courseId);
+    const read = await committedLibrary(db);
+    const taught = (await sets(db, course.id)).flatMap(({ taxa }) => taxa);
+    const { name, audience, startsWith } = course;
+    return printed(query.paper, 'glossary', read.profilesOf(taught), read.vocabulary, {
+      name,
+      audience,
+      startsWith,
+    });
   }),
 ];
 

@@ -2,6 +2,9 @@ import type { LessonStop } from '@hurrow/core/lesson';
 import type { DrawingSetting } from '@hurrow/core/lesson';
 import type { ProfiledTaxon } from '@hurrow/core/evidence';
 import type { Db } from '../db/index.ts';
+import type { Range } from '@hurrow/core/range';
+import type { Audience } from '@hurrow/core/score';
+import { rangesOf } from '../range/ranges.ts';
 import { committedLibrary } from '../library/committed.ts';
 import type { WholeLesson } from './lesson.ts';
 
@@ -10,13 +13,21 @@ export interface LessonToDraw {
   title: string;
   course: string;
   week: number | null;
+  /** In whose words parts are labelled. */
+  audience: Audience;
+  /** Of trees whose place is a point of the lesson. */
+  ranges: Record<string, Range>;
   stops: LessonStop[];
   profiles: ProfiledTaxon[];
   setting: Omit<DrawingSetting, 'width' | 'height'>;
 }
 
 /** The points that are shown, with the trees that they draw. */
-export async function toDraw(db: Db, lesson: WholeLesson): Promise<LessonToDraw> {
+export async function toDraw(
+  db: Db,
+  lesson: WholeLesson,
+  audience: Audience = lesson.course.audience,
+): Promise<LessonToDraw> {
   const read = await committedLibrary(db);
   const stops = lesson.stops.filter(({ hidden }) => !hidden);
   const { name, units, latitude, longitude, elevation } = lesson.course;
@@ -24,6 +35,8 @@ export async function toDraw(db: Db, lesson: WholeLesson): Promise<LessonToDraw>
     title: lesson.title,
     course: name,
     week: lesson.week,
+    audience,
+    ranges: await rangesOf(db, read.library, new Set(lesson.taxa)),
     stops,
     profiles: read.profilesOf([...new Set(stops.flatMap(({ taxa }) => taxa))]),
     setting: {

@@ -10,7 +10,7 @@ import {
 import { keyLines, type Key } from '@hurrow/core/key';
 import { characterName } from '@hurrow/core/score';
 import { dayLabel, type Place } from '@hurrow/core/season';
-import { contrastPlate, drawingToSvg, pathsToSvg, statePicture } from '@hurrow/core/specimen';
+import { contrastPlate, drawingToSvg, statePicture, statePictureSvg } from '@hurrow/core/specimen';
 import { commonName, scientificName } from '@hurrow/core/taxon';
 import { listInWords, viewInWords, type View } from '@hurrow/core/view';
 import type { PrintOptions } from './profileSheet.ts';
@@ -178,7 +178,7 @@ export function keySheet(
             const picture = character && state ? statePicture(character.id, state) : undefined;
             return [
               { text: line.label, margin: [line.depth * 7, 0, 0, 0], noWrap: true },
-              picture ? { svg: pathsToSvg(picture.paths, picture.frame), width: 22 } : '',
+              picture ? { svg: statePictureSvg(picture), width: 22 } : '',
               line.words,
               'couplet' in line.to
                 ? { text: layout === 'bracketed' ? `${line.to.couplet}` : '', alignment: 'right' }

@@ -1,3 +1,4 @@
+import { glossary } from './glossary.ts';
 import { handout } from './handout.ts';
 import { contrastSheet, keySheet, marksSheet } from './lookalikeSheets.ts';
 import { nameCards } from './nameCards.ts';
@@ -8,6 +9,7 @@ import { slipSheet } from './slipSheet.ts';
 export const SHEETS = {
   cards: nameCards,
   contrast: contrastSheet,
+  glossary,
   handout,
   key: keySheet,
   marks: marksSheet,

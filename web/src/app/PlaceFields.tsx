@@ -33,7 +33,7 @@ export function PlaceFields({
     if (latitude === undefined || longitude === undefined) return;
     let current = true;
     // The map of the world comes only when there is a place to look up; without it the place is not doubted.
-    void Promise.all([import('../range/baseMap.ts'), import('../range/atlasQuery.ts')])
+    void Promise.all([import('@hurrow/core/map'), import('../range/atlasQuery.ts')])
       .then(async ([{ placeName }, { atlasQuery }]) => {
         const atlas = await queries.fetchQuery(atlasQuery);
         const name = (long: number, lat: number) => placeName(atlas, long, lat);

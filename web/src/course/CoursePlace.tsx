@@ -17,6 +17,7 @@ const TaughtList = lazy(() => import('./TaughtList.tsx'));
 const TermBoard = lazy(() => import('./TermBoard.tsx'));
 const CharacterPage = lazy(() => import('../lessons/CharacterPage.tsx'));
 const NotebookPage = lazy(() => import('../notebook/NotebookPage.tsx'));
+const WordsPage = lazy(() => import('../lessons/WordsPage.tsx'));
 const SortPage = lazy(() => import('../sorting/SortPage.tsx'));
 const LessonPage = lazy(() => import('../lessons/LessonPage.tsx'));
 
@@ -68,6 +69,7 @@ export default function CoursePlace({ courseId }: { courseId: string }) {
           <Route path="term" element={<TermBoard course={course} />} />
           <Route path="characters" element={<CharacterPage course={course} />} />
           <Route path="characters/:characterId" element={<CharacterPage course={course} />} />
+          <Route path="words" element={<WordsPage course={course} />} />
           <Route path="sort" element={<SortPage course={course} />} />
           <Route path="lesson/:setId" element={<LessonPage course={course} />} />
           <Route path="notebooks" element={<NotebookPage course={course} />} />

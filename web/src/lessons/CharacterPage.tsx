@@ -41,6 +41,9 @@ export default function CharacterPage({ course }: { course: WholeCourse }) {
   return (
     <div className={styles['characters']}>
       <nav aria-label="Characters of the list">
+        <Link className={styles['all']} to={`/c/${course.id}/course/words`}>
+          All words of the course
+        </Link>
         {ORGANS.map(({ organ, title }) => {
           const of = characters.map((id) => vocabulary.get(id)!).filter((each) => each.organ === organ);
           return of.length === 0 ? null : (

@@ -3,7 +3,7 @@ import { geoPath } from 'd3-geo';
 import { useMemo, useRef, useState } from 'react';
 import { brush, middleOf, RANGE_STATUSES, type RangeCells, type RangeStatus } from '@hurrow/core/range';
 import { atlasQuery } from './atlasQuery.ts';
-import { baseMap, outline, projectionOf, type MapView } from './baseMap.ts';
+import { baseMap, outline, projectionOf, type MapView } from '@hurrow/core/map';
 import styles from './range.module.css';
 import { color } from '../app/tokens.ts';
 import { cellUnder, keptInSight, pointAt, pushed, zoomed } from './mapView.ts';

@@ -19,7 +19,7 @@ import { LinkButton, Notice, Problem } from '../app/parts.tsx';
 import ui from '../app/parts.module.css';
 import { BroughtBack } from '../drafts/BroughtBack.tsx';
 import { atlasQuery } from './atlasQuery.ts';
-import { placeName } from './baseMap.ts';
+import { placeName } from '@hurrow/core/map';
 import { GrowsHere, type Elevations } from './GrowsHere.tsx';
 import { degreesInWords } from './placeAsked.ts';
 import styles from './range.module.css';

@@ -1,48 +1,38 @@
 import { useQuery } from '@tanstack/react-query';
-import { geoPath } from 'd3-geo';
 import { useMemo } from 'react';
-import { RANGE_STATUSES, rangeInWords, type Range } from '@hurrow/core/range';
+import { rangeLayers } from '@hurrow/core/map';
+import { rangeInWords, type Range } from '@hurrow/core/range';
 import { color } from '../app/tokens.ts';
 import { atlasQuery } from './atlasQuery.ts';
-import { baseMap, outline, projectionOf } from './baseMap.ts';
-import { viewOf } from './mapView.ts';
 import { STATUS_LOOK } from './RangeMap.tsx';
 
 /** A range to look at: where it grows, and where the course is. */
 export function StillMap({ range, site }: { range: Range; site: { latitude: number; longitude: number } }) {
   const atlas = useQuery(atlasQuery).data;
-  const { cells } = range;
-  const view = useMemo(() => viewOf(cells, site), [cells, site]);
-  const base = useMemo(() => baseMap(view, atlas), [view, atlas]);
-  const projection = useMemo(() => projectionOf(view), [view]);
-  const path = useMemo(() => geoPath(projection).digits(1), [projection]);
-  const here = projection([site.longitude, site.latitude]);
+  const { view, layers, here } = useMemo(() => rangeLayers(range, site, atlas), [range, site, atlas]);
   return (
     <svg viewBox={`0 0 ${view.width} ${view.height}`} role="img" aria-label={rangeInWords(range)}>
       {/* Within its own frame nothing runs over the edge. */}
       <svg width={view.width} height={view.height}>
         <rect width={view.width} height={view.height} fill={color('sea')} />
-        <path d={base.land} fill={color('land')} />
-        {RANGE_STATUSES.map((status) => {
-          const held = Object.keys(cells).filter((cell) => cells[cell] === status);
-          return held.length > 0 ? (
+        {layers.map(({ kind, d, status }, i) =>
+          kind === 'land' || kind === 'range' ? (
             <path
-              key={status}
-              d={path(outline(held)) ?? ''}
-              fill={STATUS_LOOK[status].fill}
-              fillOpacity={0.75}
+              key={i}
+              d={d}
+              fill={status ? STATUS_LOOK[status].fill : color('land')}
+              fillOpacity={status ? 0.75 : 1}
             />
-          ) : null;
-        })}
-        {[base.graticule, base.borders, base.states, base.counties].map((d, i) => (
-          <path
-            key={i}
-            d={d}
-            fill="none"
-            stroke={color(i === 0 ? 'graticule' : 'line2')}
-            strokeWidth={i === 0 ? 0.5 : 0.9}
-          />
-        ))}
+          ) : (
+            <path
+              key={i}
+              d={d}
+              fill="none"
+              stroke={color(kind === 'graticule' ? 'graticule' : 'line2')}
+              strokeWidth={kind === 'graticule' ? 0.5 : 0.9}
+            />
+          ),
+        )}
       </svg>
       {here && (
         <g>

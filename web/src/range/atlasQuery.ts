@@ -1,7 +1,7 @@
 import { queryOptions } from '@tanstack/react-query';
 import countiesUrl from 'us-atlas/counties-10m.json?url';
 import worldUrl from 'world-atlas/countries-50m.json?url';
-import { atlasOf } from './atlas.ts';
+import { atlasOf } from '@hurrow/core/map';
 
 async function file<T>(url: string): Promise<T> {
   const response = await fetch(url);

@@ -1,6 +1,6 @@
 import { cellAt, middleOf } from '@hurrow/core/range';
-import { projectionOf } from './baseMap.ts';
-import { cellUnder, keptInSight, pointAt, pushed, viewOf, zoomed } from './mapView.ts';
+import { projectionOf, viewOf } from '@hurrow/core/map';
+import { cellUnder, keptInSight, pointAt, pushed, zoomed } from './mapView.ts';
 
 const view = { latitude: 47, longitude: -116, scale: 3000, width: 720, height: 500 };
 const onScreen = (place: { latitude: number; longitude: number }, at = view) =>

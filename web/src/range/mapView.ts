@@ -1,24 +1,5 @@
-import { cellAt, middleOf, type RangeCells } from '@hurrow/core/range';
-import { projectionOf, type MapView } from './baseMap.ts';
-
-/** The middle and scale at which a range fills the map; the course's site where there is none. */
-export function viewOf(
-  cells: RangeCells,
-  site: { latitude: number; longitude: number } | undefined,
-): MapView {
-  const frame = { width: 720, height: 500 };
-  const middles = Object.keys(cells).map(middleOf);
-  if (middles.length === 0)
-    return { ...frame, latitude: site?.latitude ?? 45, longitude: site?.longitude ?? -100, scale: 1600 };
-  const ends = (values: number[]) => [Math.min(...values), Math.max(...values)] as const;
-  const [south, north] = ends(middles.map((middle) => middle.latitude));
-  const [west, east] = ends(middles.map((middle) => middle.longitude));
-  const tall = ((north - south + 2) * Math.PI) / 180;
-  const latitude = (south + north) / 2;
-  const wide = (((east - west + 3) * Math.PI) / 180) * Math.cos((latitude * Math.PI) / 180);
-  const scale = Math.min(5000, (frame.height * 0.9) / tall, (frame.width * 0.9) / wide);
-  return { ...frame, latitude, longitude: (west + east) / 2, scale: Math.max(400, scale) };
-}
+import { projectionOf, type MapView } from '@hurrow/core/map';
+import { cellAt } from '@hurrow/core/range';
 
 /** Pixels per radian between which a map is looked at, and the step of a key. */
 const [FURTHEST, NEAREST, STEP] = [350, 20_000, 1.4];

@@ -7,8 +7,8 @@ import { useQuery } from '@tanstack/react-query';
 import { useDraft } from '../app/useDraft.ts';
 import { useSaving } from '../app/useSaving.ts';
 import { useSaved } from '../library/useSaved.tsx';
-import type { MapView } from './baseMap.ts';
-import { viewOf } from './mapView.ts';
+import { viewOf, type MapView } from '@hurrow/core/map';
+
 import { readFile } from './rangeFile.ts';
 import type { Tool } from './RangeMap.tsx';
 

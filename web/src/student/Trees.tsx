@@ -21,6 +21,7 @@ import { KeyWalk } from '../lookalikes/KeyWalk.tsx';
 import { againstSet } from '../lookalikes/recalled.ts';
 import { useGround, type Ground } from '../lookalikes/setting.ts';
 import { dayOfLesson, lessonQuery } from '../lessons/lessonQuery.ts';
+import { Glossary } from '../lessons/Glossary.tsx';
 import { Sheet } from '../lessons/Sheet.tsx';
 import { SortTable } from '../sorting/SortTable.tsx';
 import { useTable } from '../sorting/useTable.ts';
@@ -56,6 +57,7 @@ function Open({ sitting }: { sitting: Sitting }) {
       <Route path="" element={<List ground={ground} opens={opens} />} />
       {opens('contrasts') && <Route path="contrast" element={<Contrast ground={ground} />} />}
       {opens('keys') && <Route path="key" element={<Key ground={ground} />} />}
+      {opens('lessons') && <Route path="words" element={<Words ground={ground} />} />}
       {opens('lessons') && <Route path="sort" element={<Sort ground={ground} />} />}
       {opens('lessons') && <Route path="lesson/:setId" element={<Lesson ground={ground} />} />}
       {opens('recap') && <Route path="recap/:setId" element={<Recap ground={ground} />} />}
@@ -104,6 +106,11 @@ function List({ ground, opens }: { ground: Ground; opens(part: Sitting['opens'][
       {opens('lessons') && (
         <Link className={`${ui['press']} ${studentStyles['wide-press']}`} to="/trees/sort">
           Sort twelve twigs
+        </Link>
+      )}
+      {opens('lessons') && (
+        <Link className={`${ui['press']} ${studentStyles['wide-press']}`} to="/trees/words">
+          The words we use
         </Link>
       )}
       {course!.sets.map((set) => (
@@ -160,6 +167,16 @@ function Sort({ ground }: { ground: Ground }) {
         <p>There are no two trees on your list yet.</p>
       )}
       {inUse.problem && <p role="status">{inUse.problem} The table stays on this phone.</p>}
+    </Page>
+  );
+}
+
+/** What the words of the course mean. */
+function Words({ ground }: { ground: Ground }) {
+  const { course, vocabulary, setting } = ground;
+  return (
+    <Page title="The words we use">
+      <Glossary course={course!} list={setting.list} vocabulary={vocabulary} />
     </Page>
   );
 }

@@ -1,0 +1,3 @@
+export * from './atlas.ts';
+export * from './baseMap.ts';
+export * from './rangeMap.ts';
