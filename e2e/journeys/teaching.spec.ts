@@ -148,7 +148,62 @@ test('a sort on a phone: two piles, what parts them, each pile again, the piles 
   await expect(specimens).toHaveCount(isBroad.filter(Boolean).length);
   await page.getByRole('button', { name: 'Back to the larger pile' }).tap();
   await expect(page.getByRole('heading', { name: 'Your own key' })).toBeVisible();
+  await step('it lies as it was after a reload, and the instructor can read it', async () => {
+    await page.waitForResponse((answer) => answer.url().includes('/api/sit/sorts/') && answer.ok());
+    await page.reload();
+    await expect(page.getByText('What parts them: foliage.')).toBeVisible();
+    const staff = await browser.newPage();
+    await hurrow.enter(staff, 'instructor');
+    await staff.getByRole('link', { name: 'Sorting' }).click();
+    await expect(staff.getByText('sorted once, into 2 piles')).toBeVisible();
+    await staff.context().close();
+  });
   await page.getByRole('button', { name: 'Put them together again' }).tap();
   await expect(specimens).toHaveCount(12);
   await page.context().close();
+});
+
+test('a notebook entry: written at a tree without a signal, read by the instructor, who teaches a word of it', async ({
+  browser,
+}) => {
+  const context = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true });
+  const page = await context.newPage();
+  await hurrow.enter(page, 'student');
+  await page.getByRole('link', { name: 'Notebook' }).tap();
+  await page.getByRole('link', { name: 'Note something at a tree' }).tap();
+  await step('own words come before states, and nothing is lost without a signal', async () => {
+    await expect(page.getByRole('button', { name: 'papery, peeling' })).toBeVisible();
+    await context.setOffline(true);
+    await page.getByLabel('Tag on the tree').fill('Q-14');
+    await page
+      .getByLabel(/In your own words/)
+      .fill('White like paint, a wallpaper that comes off. No grooves');
+    await page.getByRole('button', { name: 'papery, peeling' }).tap();
+    await page.getByRole('button', { name: 'Into the notebook' }).tap();
+    await expect(page.getByText('waits on this phone for a signal')).toBeVisible();
+    await context.setOffline(false);
+    await expect(page.getByText('waits on this phone for a signal')).toBeHidden();
+  });
+  const staff = await browser.newPage();
+  await hurrow.enter(staff, 'instructor');
+  await staff.getByRole('link', { name: 'Notebooks' }).click();
+  await step('it is read in terms against the tree of its tag', async () => {
+    await staff.getByRole('button', { name: 'Aarav Dell, bark' }).click();
+    await expect(staff.getByRole('heading', { name: 'Aarav Dell: the bark of paper birch' })).toBeVisible();
+    await expect(staff.getByRole('row', { name: /papery, peeling chosen .* agrees/ })).toBeVisible();
+  });
+  await step('a word of the class is taught, and read from then on', async () => {
+    await staff.getByRole('button', { name: 'wallpaper', exact: true }).click();
+    await staff.getByLabel('What it means').fill('papery');
+    await staff.keyboard.press('Enter');
+    await staff.getByRole('button', { name: 'Teach it', exact: true }).first().click();
+    await expect(staff.getByText('“wallpaper” means bark surface: papery, peeling.')).toBeVisible();
+    await expect(staff.locator('mark', { hasText: 'wallpaper' })).toBeVisible();
+  });
+  await step('two entries lie side by side', async () => {
+    await staff.getByRole('button', { name: 'lay beside' }).first().click();
+    await expect(staff.getByRole('columnheader', { name: 'paper birch shows' })).toBeVisible();
+  });
+  await staff.context().close();
+  await context.close();
 });
