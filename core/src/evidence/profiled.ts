@@ -17,6 +17,8 @@ export interface ReadingOptions {
   /** Where the calendars were recorded and where the view is; without both, calendars are used as they stand. */
   reference?: Place;
   site?: Place;
+  /** Flowers and fruit are compared by what their scores say, also of trees that carry none on the day. */
+  lying?: boolean;
 }
 
 export const isDeciduous = (profiled: ProfiledTaxon): boolean =>

@@ -8,7 +8,7 @@ import {
   type ScoreValue,
 } from '../score/index.ts';
 import { perceivable, type View } from '../view/index.ts';
-import { applies, type Character, type Vocabulary } from '../vocabulary/index.ts';
+import { applies, type Character, type Part, type Vocabulary } from '../vocabulary/index.ts';
 import { leafyShare, LEAVES_PRESENT, NEEDLE_SCARS } from './leaves.ts';
 import { countPmf, rangeModel, gridFor, measurePmf, type Grid } from './numbers.ts';
 import {
@@ -93,6 +93,7 @@ export function readingsOf(
       if (onLeaves && leafy[i] === 0) return undefined;
       if (
         character.part !== 'leaves' &&
+        !(options.lying && COMES_AND_GOES.has(character.part)) &&
         !partPresent(character.part, season.calendar, season.deciduous, view.day)
       )
         return undefined;
@@ -124,6 +125,23 @@ export function lacking(
   if (readings.gaps[a]!.includes(characterId) && scored(b)) return 'a';
   if (readings.gaps[b]!.includes(characterId) && scored(a)) return 'b';
   return undefined;
+}
+
+/** What lies on the table is compared with trees that carry none of it that day. */
+const COMES_AND_GOES = new Set<Part>(['flowers', 'winterCatkins', 'fruit', 'ripeFruit']);
+
+/**
+ * The readings by which a specimen of one taxon is told from the others: what it carries on the day, against what the scores of all say of that part,
+ * also of those that carry none of it now: a cone in the hand is a cone in October as in May.
+ *
+ * @param dated as the day has it
+ * @param lying the same list and view with `lying` set
+ */
+export function readingsOfSpecimen(dated: Readings, lying: Readings, t: number): Readings {
+  const channels = new Map(
+    [...lying.channels].filter(([id]) => dated.channels.get(id)?.some(({ rows }) => rows[t] !== undefined)),
+  );
+  return { ...lying, channels };
 }
 
 const NO_SCORES: AdoptedScore[] = [];

@@ -3,6 +3,7 @@ import {
   pairError,
   pairEvidence,
   readingsOf,
+  readingsOfSpecimen,
   type ProfiledTaxon,
   type ReadingOptions,
 } from '../evidence/index.ts';
@@ -88,7 +89,11 @@ function rivalsOf(
   at: number,
   { list, vocabulary, ...options }: DoubtContext,
 ): string[] {
-  const readings = readingsOf(list, vocabulary, view, options);
+  const readings = readingsOfSpecimen(
+    readingsOf(list, vocabulary, view, options),
+    readingsOf(list, vocabulary, view, { ...options, lying: true }),
+    at,
+  );
   const rivals = list
     .map((other, i) => ({ other, error: i === at ? 0 : pairError(pairEvidence(readings, at, i), at, i) }))
     .filter(({ error }) => error > NOT_SETTLED)

@@ -42,3 +42,21 @@ test('an individual is read state by state', () => {
   expect(right / 500).toBeGreaterThan(0.98);
   expect(reader.judge(1, reader.readIndividual(traits, random)).right).toBe(0);
 });
+
+test('a cone on the table is told from trees that bear none that day by what is scored of theirs', () => {
+  const fruiting = (id: string, type: string, from: string) => {
+    const made = profiled('Ficta', id, { 'fruit.type': type });
+    const fruit = from === 'autumn' ? [{ from: 260, to: 320 }] : [{ from: 160, to: 200 }];
+    return { ...made, taxon: { ...made.taxon, id, calendar: { fruitRipe: fruit } } };
+  };
+  const orchard = [
+    fruiting('a', 'seedCone', 'autumn'),
+    fruiting('b', 'drupe', 'summer'),
+    fruiting('c', 'seedCone', 'summer'),
+  ];
+  const inOctober = { ...viewOf(['fruit'], 288), aids: ['eye' as const] };
+  const { right, rivals } = stationFairness(orchard, 'a', BUILT_IN, inOctober);
+  // Two bear cones: which of them it is, nothing tells.
+  expect(right).toBeCloseTo(0.5, 1);
+  expect(rivals.filter(({ share }) => share > 0.5).map(({ taxonId }) => taxonId)).toEqual(['c']);
+});

@@ -3,6 +3,7 @@ import {
   LEAVES_PRESENT,
   misreadRate,
   readingsOf,
+  readingsOfSpecimen,
   spokenFor,
   type Channel,
   type ProfiledTaxon,
@@ -22,11 +23,16 @@ export type Reading = (number | undefined)[];
  * better. Two taxa are compared on the characters known for both, near-duplicates thinned as in a contrast.
  */
 export class Reader {
+  /** What the scores say of all parts, whatever the day. */
   readonly readings: Readings;
+  private readonly dated: Readings;
   readonly channels: Channel[];
   private readonly left: Map<string, string>;
   private readonly place: Map<Channel, number>;
   private readonly compared = new Map<number, { k: number; terms: { at: number; llr: Float64Array }[] }[]>();
+
+  private readonly specimens = new Map<number, Readings>();
+  private readonly pairs = new Map<string, ReturnType<typeof evidenceTaken>['taking']>();
 
   constructor(
     list: readonly ProfiledTaxon[],
@@ -34,7 +40,8 @@ export class Reader {
     view: View,
     options: ReadingOptions = {},
   ) {
-    this.readings = readingsOf(list, vocabulary, view, options);
+    this.dated = readingsOf(list, vocabulary, view, options);
+    this.readings = readingsOf(list, vocabulary, view, { ...options, lying: true });
     this.channels = [...this.readings.channels.values()].flat();
     this.left = spokenFor(this.readings);
     this.place = new Map(this.channels.map((channel, i) => [channel, i]));
@@ -42,8 +49,9 @@ export class Reader {
 
   /** A reading drawn from what the scores of taxon t say, seen through the noisy reader. */
   readScores(t: number, random: Random): Reading {
-    return this.channels.map(({ rows }) => {
-      const row = rows[t];
+    const { channels } = this.ofSpecimen(t);
+    return this.channels.map(({ character, rows }) => {
+      const row = channels.has(character.id) ? rows[t] : undefined;
       return row && drawFrom(row, random);
     });
   }
@@ -79,8 +87,7 @@ export class Reader {
     if (held) return held;
     const made = this.readings.taxa.flatMap((_, k) => {
       if (k === t) return [];
-      const { taking } = evidenceTaken(this.readings, this.left, t, k);
-      const terms = taking.flatMap(({ channels }) =>
+      const terms = this.taken(t, k).flatMap(({ channels }) =>
         channels.map((channel) => {
           const [p, q] = [channel.rows[t]!, channel.rows[k]!];
           return { at: this.place.get(channel)!, llr: p.map((x, s) => Math.log(x / q[s]!)) };
@@ -90,6 +97,22 @@ export class Reader {
     });
     this.compared.set(t, made);
     return made;
+  }
+
+  /** What a specimen of t shows, against all others. */
+  private ofSpecimen(t: number): Readings {
+    const held = this.specimens.get(t) ?? readingsOfSpecimen(this.dated, this.readings, t);
+    this.specimens.set(t, held);
+    return held;
+  }
+
+  /** On what a specimen of a is told from b: the same from either side where both show the same. */
+  private taken(a: number, b: number) {
+    const seen = this.ofSpecimen(a);
+    const key = `${[...seen.channels.keys()].join()} ${Math.min(a, b)} ${Math.max(a, b)}`;
+    const held = this.pairs.get(key) ?? evidenceTaken(seen, this.left, a, b).taking;
+    this.pairs.set(key, held);
+    return held;
   }
 }
 
