@@ -99,6 +99,11 @@ export class Reader {
     return made;
   }
 
+  /** On what a specimen of t is told from each taxon of the list, the strongest first; nothing where it is compared with itself. */
+  evidenceOf(t: number): { characterId: string; evidence: number }[][] {
+    return this.readings.taxa.map((_, k) => (k === t ? [] : this.taken(t, k)));
+  }
+
   /** What a specimen of t shows, against all others. */
   private ofSpecimen(t: number): Readings {
     const held = this.specimens.get(t) ?? readingsOfSpecimen(this.dated, this.readings, t);

@@ -1,0 +1,54 @@
+import { counted } from '../words/index.ts';
+import { kindOf } from './kinds.ts';
+import type { Relaxation } from './propose.ts';
+import type { ClassSoFar, QuizWishes } from './wishes.ts';
+
+/**
+ * What could not be had, and the least that would have to give, as a sentence for the instructor.
+ *
+ * @example
+ * relaxedInWords({ wish: 'kind', of: 'fruit', side: 'least', by: 2 }, wishes, so);
+ * // 'Fruit or cone: 2 stations fewer than the 5 you want. Fewer trees bear any on that day, or they cannot be told by it.'
+ */
+export function relaxedInWords(
+  { wish, of = '', side, by }: Relaxation,
+  wishes: QuizWishes,
+  { sets }: Pick<ClassSoFar, 'sets'>,
+): string {
+  const few = side === 'least';
+  const off = `${counted(by, 'station')} ${few ? 'fewer' : 'more'}`;
+  switch (wish) {
+    case 'stations':
+      return few
+        ? `Only ${wishes.stations - by} of ${wishes.stations} stations can be set: allow more kinds of station, less fair ones, or a tree twice.`
+        : `${off} than you want.`;
+    case 'kind': {
+      const title = kindOf(of)?.title ?? of;
+      const { least, most } = wishes.kinds[of]!;
+      return few
+        ? `${capital(title)}: ${off} than the ${least} you want. No more trees can be shown so that day and be told by it.`
+        : `${capital(title)}: ${off} than the ${most} you allow, or there are too few stations. Allow more, or other kinds.`;
+    }
+    case 'set': {
+      const title = sets.find(({ id }) => id === of)?.title ?? of;
+      const { least, most } = wishes.sets[of]!;
+      return few
+        ? `${title}: ${off} than the ${least} you want. The others of it cannot be shown fairly that day.`
+        : `${title}: ${off} than the ${most} you allow. Examine other sets as well, or allow more of this one.`;
+    }
+    case 'again':
+      return few
+        ? `Trees examined before: ${off} than you want.`
+        : `Trees examined before: ${off} than the ${wishes.again.most} you allow. There are not enough new ones that can be shown fairly.`;
+    case 'mixedUp':
+      return `Pairs that they mix up: ${off} than the ${wishes.mixedUp} you want. Their trees cannot be told apart by what can be shown that day.`;
+    case 'expected':
+      return of === 'low'
+        ? `The quiz will be harder than you want: about ${Math.round(100 * by)} in 100 fewer right answers. Ask for more that is easy to see, or allow it.`
+        : `The quiz will be easier than you want: about ${Math.round(100 * by)} in 100 more right answers. Less fair stations would make it harder, which is no help.`;
+    default:
+      return `${off} than you want.`;
+  }
+}
+
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
