@@ -43,6 +43,8 @@ export function relaxedInWords(
     case 'mixedUp':
       return `Pairs that they mix up: ${off} than the ${wishes.mixedUp} you want. Their trees cannot be told apart by what can be shown that day.`;
     case 'expected':
+      if (of === 'forms')
+        return 'The forms cannot be made equally hard: there are too few stations to choose from.';
       return of === 'low'
         ? `The quiz will be harder than you want: about ${Math.round(100 * by)} in 100 fewer right answers. Ask for more that is easy to see, or allow it.`
         : `The quiz will be easier than you want: about ${Math.round(100 * by)} in 100 more right answers. Less fair stations would make it harder, which is no help.`;

@@ -1,7 +1,7 @@
 import { randomFrom } from '../random/index.ts';
 import { profiled, viewOf } from '../testing/taxa.ts';
 import { BUILT_IN } from '../vocabulary/index.ts';
-import { Reader, stationFairness } from './index.ts';
+import { Reader, repaired, repairOf, stationFairness } from './index.ts';
 
 const view = { ...viewOf(['twig', 'bud'], 20), aids: ['eye' as const] };
 const taxon = (id: string, arrangement: string) => {
@@ -59,4 +59,38 @@ test('a cone on the table is told from trees that bear none that day by what is 
   // Two bear cones: which of them it is, nothing tells.
   expect(right).toBeCloseTo(0.5, 1);
   expect(rivals.filter(({ share }) => share > 0.5).map(({ taxonId }) => taxonId)).toEqual(['c']);
+});
+
+test('the cheapest thing that makes a station fair is found, of what is there on the day', () => {
+  const both = (id: string, shape: string, scales: string) => {
+    const made = profiled('Ficta', id, {
+      'foliage.kind': 'broad',
+      'habit.persistence': 'deciduous',
+      'leaf.shape': shape,
+      'bud.scales': scales,
+      'fruit.type': id === 'a' ? 'drupe' : 'capsule',
+    });
+    return {
+      ...made,
+      taxon: {
+        ...made.taxon,
+        id,
+        calendar: { leaves: [{ from: 130, to: 290 }], fruitRipe: [{ from: 250, to: 260 }] },
+      },
+    };
+  };
+  const willows = [both('a', 'ovate', 'one'), both('b', 'ovate', 'two')];
+  const leafAlone = { ...viewOf(['leaf'], 200), aids: ['eye' as const] };
+  expect(stationFairness(willows, 'a', BUILT_IN, leafAlone).judgement).toBe('unfair');
+  const repair = repairOf(willows, 'a', BUILT_IN, leafAlone)!;
+  expect(repair).toMatchObject({ adds: 'organ', organ: 'bud' });
+  expect(stationFairness(willows, 'a', BUILT_IN, repaired(leafAlone, repair)).judgement).toBe('fair');
+  expect(repairOf(willows, 'a', BUILT_IN, repaired(leafAlone, repair))).toBeUndefined();
+  // Fruit would tell them, and buds: neither can be had.
+  const alike = willows.map(({ taxon, scores }) => ({
+    taxon,
+    scores: scores.filter(({ characterId }) => characterId !== 'bud.scales'),
+  }));
+  expect(repairOf(alike, 'a', BUILT_IN, leafAlone)).toBeUndefined();
+  expect(repairOf(alike, 'a', BUILT_IN, { ...leafAlone, day: 255 })).toMatchObject({ organ: 'fruit' });
 });

@@ -6,3 +6,4 @@ export * from './reader.ts';
 export * from './seeing.ts';
 export * from './station.ts';
 export * from './wentBy.ts';
+export * from './repair.ts';
