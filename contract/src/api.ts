@@ -1,4 +1,5 @@
 import type * as accounts from './accounts.ts';
+import type * as assembly from './assembly.ts';
 import type * as backups from './backups.ts';
 import type * as characters from './characters.ts';
 import type * as confusions from './confusions.ts';
@@ -24,6 +25,7 @@ import type * as terms from './terms.ts';
 type EndpointsOf<Module> = Extract<Module[keyof Module], Endpoint<Parts, Method, string>>;
 type AnyEndpoint =
   | EndpointsOf<typeof accounts>
+  | EndpointsOf<typeof assembly>
   | EndpointsOf<typeof backups>
   | EndpointsOf<typeof characters>
   | EndpointsOf<typeof confusions>

@@ -35,7 +35,8 @@ export function inThread<Result>(
       filename: fileURLToPath(new URL(BUILT ? `./${name}.js` : THREADS[name], import.meta.url)),
       maxThreads: 1,
       minThreads: 0,
-      idleTimeout: 10_000,
+      // What a thread has worked out is asked of again while a plan is made.
+      idleTimeout: 60_000,
       ...(BUILT ? {} : { execArgv: ['--import', 'tsx'] }),
     });
     pools.set(name, pool);

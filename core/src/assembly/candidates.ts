@@ -3,7 +3,7 @@ import { hopkinsDelay, partPresent, shiftCalendar, type Calendar } from '../seas
 import { enoughToDraw } from '../specimen/index.ts';
 import { fairnessOf, Reader } from '../station/index.ts';
 import type { View } from '../view/index.ts';
-import type { Vocabulary } from '../vocabulary/index.ts';
+import type { Part, ShownOrgan, Vocabulary } from '../vocabulary/index.ts';
 import { STATION_KINDS, viewOfKind, type StationKind } from './kinds.ts';
 
 /** A station that could be set. */
@@ -73,6 +73,7 @@ export function candidatesOf(
     const reader = new Reader(list, vocabulary, view, options);
     const beginner = new Reader(list, vocabulary, view, { ...options, reader: 'novice' });
     list.forEach((profiled, t) => {
+      const bears = carriedBy(profiled, calendars[t]!, day);
       const id = `${profiled.taxon.id} ${kind.id}`;
       const against = obstacle(profiled, kind, view, calendars[t]!, vocabulary);
       if (against) {
@@ -84,7 +85,8 @@ export function candidatesOf(
         id,
         taxonId: profiled.taxon.id,
         kind: kind.id,
-        view,
+        // Of a living tree is shown what it carries that day.
+        view: kind.medium === 'livingTree' ? { ...view, organs: view.organs.filter(bears) } : view,
         right,
         beginner: fairnessOf(beginner, t, BEGINNER_DRAWS, SEED).right,
         rivals: rivals.slice(0, RIVALS),
@@ -95,6 +97,14 @@ export function candidatesOf(
   progress?.(1);
   return table;
 }
+
+/** Which organs a tree carries on a day. */
+const carriedBy =
+  (profiled: ProfiledTaxon, calendar: Calendar, day: number) =>
+  (organ: ShownOrgan): boolean =>
+    !SEASONAL[organ] || partPresent(SEASONAL[organ], calendar, isDeciduous(profiled), day);
+
+const SEASONAL: Partial<Record<ShownOrgan, Part>> = { leaf: 'leaves', flower: 'flowers', fruit: 'fruit' };
 
 function obstacle(
   profiled: ProfiledTaxon,

@@ -41,11 +41,6 @@ test('leaves of a bare tree are doubted, alone and on a twig', () => {
   expect(doubts('alnus-ficta', 'cutting', ['twig', 'bud', 'leaf'])).toBe('');
 });
 
-test('a leaf alone does not tell two trees that differ in arrangement; the twig does', () => {
-  expect(doubts('alnus-ficta', 'pressed', ['leaf'])).toBe('Not to be told from ficta by what is shown.');
-  expect(doubts('alnus-ficta', 'cutting', ['leaf', 'twig'])).toBe('');
-});
-
 test('a drawing that would be a guess is doubted; the same leaf on the table is not', () => {
   expect(doubts('carya-ficta', 'drawing', ['leaf'])).toMatch(
     /^Too little is scored to draw its leaves \(leaflets, leaf shape, blade length, .*\)\. Score them/,

@@ -1,21 +1,9 @@
-import {
-  isDeciduous,
-  pairError,
-  pairEvidence,
-  readingsOf,
-  readingsOfSpecimen,
-  type ProfiledTaxon,
-  type ReadingOptions,
-} from '../evidence/index.ts';
+import { isDeciduous, type ProfiledTaxon, type ReadingOptions } from '../evidence/index.ts';
 import { hopkinsDelay, partPresent, shiftCalendar } from '../season/index.ts';
 import { enoughToDraw, type EnoughToDraw } from '../specimen/index.ts';
-import { commonName } from '../taxon/index.ts';
 import { listInWords, SHOWN_TITLES } from '../view/index.ts';
 import type { Vocabulary } from '../vocabulary/index.ts';
 import type { PlannedStation } from './station.ts';
-
-/** The error of an ideal reader above which a rival counts as not to be told. */
-const NOT_SETTLED = 0.1;
 
 export interface DoubtContext extends ReadingOptions {
   list: readonly ProfiledTaxon[];
@@ -43,21 +31,19 @@ export function tooLittleInWords(found: readonly EnoughToDraw[], vocabulary: Voc
 }
 
 /**
- * What stands against a station: parts that are not there on the day, rivals that even a careful reader cannot exclude, a drawing that
- * would be a guess, and what hurts. Sentences for the instructor, the gravest first.
+ * What stands against a station besides its rivals (`stationFairness`): parts that are not there on the day, a drawing that would be a guess, and
+ * what hurts. Sentences for the instructor, the gravest first.
  *
  * @param station its view with the day of the quiz
  */
 export function doubtsOf(station: PlannedStation, context: DoubtContext): string[] {
   const { list, vocabulary, ...options } = context;
-  const at = list.findIndex(({ taxon }) => taxon.id === station.taxonId);
-  const profiled = list[at];
+  const profiled = list.find(({ taxon }) => taxon.id === station.taxonId);
   if (!profiled) return ['This species is not on the course’s list.'];
   const tooLittle = tooLittleInWords(tooLittleToDraw(station, context), vocabulary);
   return [
     ...absentParts(station, profiled, options),
     ...(tooLittle ? [`${capital(tooLittle)}. Score them, or choose another medium.`] : []),
-    ...rivalsOf(station, at, context),
     ...handled(station, profiled),
   ];
 }
@@ -82,26 +68,6 @@ function absentParts(
   if (organs.includes('fruit') && absent('fruit')) doubts.push('It bears no fruit on that date.');
   if (organs.includes('flower') && absent('flowers')) doubts.push('It is not in flower on that date.');
   return doubts;
-}
-
-function rivalsOf(
-  { view }: PlannedStation,
-  at: number,
-  { list, vocabulary, ...options }: DoubtContext,
-): string[] {
-  const readings = readingsOfSpecimen(
-    readingsOf(list, vocabulary, view, options),
-    readingsOf(list, vocabulary, view, { ...options, lying: true }),
-    at,
-  );
-  const rivals = list
-    .map((other, i) => ({ other, error: i === at ? 0 : pairError(pairEvidence(readings, at, i), at, i) }))
-    .filter(({ error }) => error > NOT_SETTLED)
-    .sort((x, y) => y.error - x.error);
-  if (rivals.length === 0) return [];
-  const named = rivals.slice(0, 3).map(({ other }) => commonName(other.taxon));
-  const more = rivals.length > 3 ? ` and ${rivals.length - 3} more` : '';
-  return [`Not to be told from ${named.join(', ')}${more} by what is shown.`];
 }
 
 function handled({ view }: PlannedStation, { taxon }: ProfiledTaxon): string[] {

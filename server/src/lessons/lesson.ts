@@ -3,7 +3,7 @@ import type { LessonAnswer } from '@hurrow/contract/lessons';
 import { minutesOf, NO_EDITS, type LessonStop } from '@hurrow/core/lesson';
 import type { KeptRule } from '@hurrow/core/rule';
 import type { Audience } from '@hurrow/core/score';
-import { middleOfWeek, OFTEN_MIXED_UP } from '@hurrow/core/term';
+import { middleOfWeek } from '@hurrow/core/term';
 import { notFound } from '../api/problem.ts';
 import { courseOf } from '../courses/course.ts';
 import { sets as setsOf } from '../courses/queries.ts';
@@ -11,8 +11,7 @@ import type { Db } from '../db/index.ts';
 import { committedLibrary } from '../library/committed.ts';
 import { rangesOf } from '../range/ranges.ts';
 import { recordsAt } from '../library/records.ts';
-import { marksOf } from '../quizzes/marking.ts';
-import { quizzesOfCourse } from '../quizzes/queries.ts';
+import { classSoFar } from '../quizzes/classSoFar.ts';
 import { inThread } from '../thread.ts';
 import * as queries from './queries.ts';
 import type { TeachingTask } from './worker.ts';
@@ -60,7 +59,7 @@ export async function lessonOfSet(
     asked: {
       set: set.taxa,
       before: taughtBefore(sets, set),
-      mixedUp: await mixedUpPairs(db, course),
+      mixedUp: (await classSoFar(db, course)).mixedUp,
       rules: rules.flatMap(({ key, record }) => (record ? { ...record, id: key } : [])),
       day,
       edits,
@@ -83,29 +82,3 @@ export async function lessonOfSet(
 /** Species of the sets before this one, in the order of the list. */
 const taughtBefore = (sets: readonly CourseSet[], set: CourseSet): string[] =>
   sets.slice(0, sets.indexOf(set)).flatMap(({ taxa }) => taxa);
-
-/** Pairs that the class has mixed up in answers that count, most often first. */
-async function mixedUpPairs(db: Db, course: Course): Promise<{ a: string; b: string }[]> {
-  const counts = new Map<string, { a: string; b: string; count: number }>();
-  for (const quiz of await quizzesOfCourse(db, course.id)) {
-    if (quiz.state === 'planned') continue;
-    const marks = await marksOf(db, quiz);
-    const counted = new Map(
-      marks.stations.flatMap((station) =>
-        station.frozen && !station.voided ? [[station.id, station.frozen.truth] as const] : [],
-      ),
-    );
-    for (const { stationId, mark } of marks.answers) {
-      const [truth, named] = [counted.get(stationId), mark.resolution.taxonId];
-      if (!truth || !named || truth === named) continue;
-      const [a, b] = [truth, named].sort() as [string, string];
-      const held = counts.get(`${a} ${b}`) ?? { a, b, count: 0 };
-      held.count += 1;
-      counts.set(`${a} ${b}`, held);
-    }
-  }
-  return [...counts.values()]
-    .filter(({ count }) => count >= OFTEN_MIXED_UP)
-    .sort((x, y) => y.count - x.count)
-    .map(({ a, b }) => ({ a, b }));
-}

@@ -1,3 +1,14 @@
+import {
+  assembleQuiz,
+  candidatesOf,
+  STATION_KINDS,
+  type Assembly,
+  type AssemblyGround,
+  type Candidate,
+  type CandidateTable,
+  type ClassSoFar,
+  type QuizWishes,
+} from '@hurrow/core/assembly';
 import { lessonOf, type LessonAsked, type LessonSetting, type LessonStop } from '@hurrow/core/lesson';
 import { highs } from '@hurrow/core/program';
 import {
@@ -17,7 +28,8 @@ import type { Vocabulary } from '@hurrow/core/vocabulary';
 export type TeachingTask =
   | { kind: 'lesson'; setting: SentSetting; asked: LessonAsked }
   | { kind: 'prospects'; ground: TermGround }
-  | { kind: 'proposal'; ground: TermGround; wishes: TermWishes };
+  | { kind: 'proposal'; ground: TermGround; wishes: TermWishes }
+  | QuizTask;
 
 export interface SentSetting extends Omit<LessonSetting, 'rangeOf'> {
   ranges: Record<string, Range>;
@@ -31,6 +43,25 @@ export interface TermGround {
   options: ProspectOptions;
 }
 
+/** A quiz to be put together. */
+export interface QuizTask {
+  kind: 'quiz';
+  /** The same for the same list at the same revision, site and day. */
+  key: string;
+  ground: AssemblyGround;
+  wishes: QuizWishes;
+  so: ClassSoFar;
+  forms: number;
+}
+
+/** What a quiz was put together from. */
+export interface QuizMade {
+  /** Undefined where there was nothing to choose from. */
+  assembly: Assembly | undefined;
+  candidates: Candidate[];
+  notPossible: CandidateTable['notPossible'];
+}
+
 /** Seconds. */
 const WARMING_UP = 0.3;
 
@@ -42,8 +73,30 @@ function remembered(key: string, work: () => Prospects): Prospects {
   return held.prospects;
 }
 
+/** Candidates of the list that was asked for last, by kind of station: more kinds are added as they are wished for. */
+let tables: { key: string; byKind: Map<string, CandidateTable> } | undefined;
+
+async function makeQuiz({ key, ground, wishes, so, forms }: QuizTask): Promise<QuizMade> {
+  if (tables?.key !== key) tables = { key, byKind: new Map() };
+  const { byKind } = tables;
+  const { list, vocabulary, ...options } = ground;
+  for (const kind of STATION_KINDS)
+    if (wishes.kinds[kind.id] && !byKind.has(kind.id))
+      byKind.set(kind.id, candidatesOf(list, vocabulary, { ...options, kinds: [kind] }));
+  const used = Object.keys(wishes.kinds).flatMap((id) => byKind.get(id) ?? []);
+  const candidates = used.flatMap((table) => table.candidates);
+  return {
+    assembly: assembleQuiz(candidates, wishes, so, ground, await highs(), forms),
+    candidates,
+    notPossible: Object.assign({}, ...used.map((table) => table.notPossible)) as QuizMade['notPossible'],
+  };
+}
+
 /** Runs in a thread of its own, which never opens the store. */
-export default async function work(task: TeachingTask): Promise<LessonStop[] | Prospects | TermProposal> {
+export default async function work(
+  task: TeachingTask,
+): Promise<LessonStop[] | Prospects | TermProposal | QuizMade> {
+  if (task.kind === 'quiz') return makeQuiz(task);
   if (task.kind === 'lesson') {
     const { ranges, ...setting } = task.setting;
     return lessonOf({ ...setting, rangeOf: (id) => ranges[id] }, task.asked);

@@ -15,10 +15,12 @@ import { openQuiz } from './opening.ts';
 import { writeStations } from './planning.ts';
 import { plannedQuizOf, quizOf } from './quiz.ts';
 import { rule, takeRulingBack } from './ruling.ts';
+import { proposalRoute } from './proposing.ts';
 import * as queries from './queries.ts';
 import { tellLive } from './live.ts';
 
 export const quizRoutes = [
+  proposalRoute,
   serve(quizzes.plan, ({ db, params, body }) =>
     db.transaction(async (tx) => {
       const course = await courseOf(tx, params.courseId);

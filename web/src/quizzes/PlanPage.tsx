@@ -4,6 +4,7 @@ import type { Quiz } from '@hurrow/contract/quizzes';
 import { Button, Input, Select } from 'antd';
 import { useMemo } from 'react';
 import type { ProfiledTaxon } from '@hurrow/core/evidence';
+import { kindOf } from '@hurrow/core/assembly';
 import { readLibrary } from '@hurrow/core/library';
 import { commonName, scientificName } from '@hurrow/core/taxon';
 import { MEDIUM_TITLES } from '@hurrow/core/view';
@@ -13,7 +14,14 @@ import { LinkButton, Notice, Problem } from '../app/parts.tsx';
 import { BroughtBack } from '../drafts/BroughtBack.tsx';
 import { anotherSeed, askingWentBy, stationOf, viewFor, type Planned } from './planned.ts';
 import styles from './quizzes.module.css';
+import { Covers } from './Covers.tsx';
+import { putInOrder } from './covering.ts';
 import { PromptPicker } from './PromptPicker.tsx';
+import { alternativesFor, candidateOf, nearPlaces, plannedOf } from './proposed.ts';
+import { ProposeQuiz } from './ProposeQuiz.tsx';
+import { useJudged } from './useJudged.ts';
+import { useProposal } from './useProposal.ts';
+import propose from './propose.module.css';
 import { SeeingPicker } from './SeeingPicker.tsx';
 import { StationLine } from './StationLine.tsx';
 import { StationSpecimen } from './StationSpecimen.tsx';
@@ -24,6 +32,7 @@ import { ViewEditor } from './ViewEditor.tsx';
 export function PlanPage({ course, quiz }: { course: WholeCourse; quiz: Quiz | undefined }) {
   const { library, profileOf } = useLibrary();
   const plan = usePlan(course, quiz);
+  const proposal = useProposal(course, plan);
   const fixed = quiz !== undefined && quiz.state !== 'planned';
   const list = useMemo(
     () =>
@@ -34,13 +43,20 @@ export function PlanPage({ course, quiz }: { course: WholeCourse; quiz: Quiz | u
         : [],
     [library, course],
   );
+  const taxa = useMemo(() => list.map(({ taxon }) => taxon.id), [list]);
+  const judged = useJudged(plan.stations, taxa, { course, library, day: plan.day });
   if (!library) return <p>Opening…</p>;
+  const { so } = proposal.proposed ?? {};
+  const near = nearPlaces(plan.stations, judged, so?.mixedUp);
   const shown = plan.stations[plan.shown];
   const profiled = shown && profileOf(shown.taxonId);
   return (
     <div className={styles['plan']}>
       <div>
         <Head plan={plan} fixed={fixed} />
+        {!fixed && list.length > 1 && (
+          <ProposeQuiz course={course} proposal={proposal} again={plan.stations.length > 0} />
+        )}
         <ol className={styles['stations']}>
           {plan.stations.map((station, i) => (
             <StationLine
@@ -59,7 +75,16 @@ export function PlanPage({ course, quiz }: { course: WholeCourse; quiz: Quiz | u
                 plan.change(i, { medium, view: viewFor(medium, plan.day), asks: [], prompt: null })
               }
               onMove={(by) => plan.move(i, by)}
-              onRemove={() => plan.setStations(plan.stations.filter((_, k) => k !== i))}
+              onRemove={() => {
+                const id = candidateOf(station);
+                if (id && proposal.proposed) proposal.ban(id);
+                plan.setStations(plan.stations.filter((_, k) => k !== i));
+              }}
+              judged={judged[i]}
+              near={near.flatMap(([a, b]) => (a === i ? b : b === i ? a : []))}
+              pinned={proposal.proposed && pinOf(station, proposal.pins)}
+              onPin={() => proposal.pin(candidateOf(station)!)}
+              onRepair={(view) => plan.change(i, { view })}
             />
           ))}
         </ol>
@@ -70,8 +95,22 @@ export function PlanPage({ course, quiz }: { course: WholeCourse; quiz: Quiz | u
         {!fixed && <Adding plan={plan} list={list} removable={quiz !== undefined} />}
       </div>
       <aside className={styles['plan-view']}>
-        {profiled && (
-          <Shown plan={plan} profiled={profiled} library={library} course={course} fixed={fixed} />
+        {plan.stations.length > 0 && (
+          <Covers
+            {...{ course, judged, so, near }}
+            stations={plan.stations}
+            onOrder={
+              fixed ? undefined : () => plan.setStations(putInOrder(plan.stations, judged, so?.mixedUp))
+            }
+          />
+        )}
+        {shown && profiled && (
+          <>
+            <Shown plan={plan} profiled={profiled} library={library} course={course} fixed={fixed} />
+            {!fixed && proposal.proposed && (
+              <Swap plan={plan} station={shown} proposal={proposal} list={list} />
+            )}
+          </>
         )}
       </aside>
     </div>
@@ -98,6 +137,44 @@ function AskingWentBy({ stations, onChange }: { stations: Planned[]; onChange(st
 }
 
 type Planning = ReturnType<typeof usePlan>;
+
+/** Whether a station stays when a quiz is proposed again; undefined where it is none that could be proposed. */
+const pinOf = (station: Planned, pins: readonly string[]): boolean | undefined => {
+  const id = candidateOf(station);
+  return id === undefined ? undefined : pins.includes(id);
+};
+
+interface SwapProps {
+  plan: Planning;
+  station: Planned;
+  proposal: ReturnType<typeof useProposal>;
+  list: readonly ProfiledTaxon[];
+}
+
+/** What could stand in its place, the best first. */
+function Swap({ plan, station, proposal, list }: SwapProps) {
+  const { proposed, wanted } = proposal;
+  const found = alternativesFor(station, plan.stations, { ...proposed!, wanted });
+  const nameOf = (id: string) => commonName(list.find(({ taxon }) => taxon.id === id)!.taxon);
+  if (found.length === 0) return null;
+  return (
+    <>
+      <h3>In its place</h3>
+      <ul className={propose['swap']}>
+        {found.map((each) => (
+          <li key={each.id}>
+            <LinkButton
+              onClick={() => plan.change(plan.shown, { asks: [], prompt: null, ...plannedOf(each) })}
+            >
+              {nameOf(each.taxonId)}
+            </LinkButton>
+            , {kindOf(each.kind)!.title} <span className="quiet">{Math.round(100 * each.right)} of 100</span>
+          </li>
+        ))}
+      </ul>
+    </>
+  );
+}
 
 function Head({ plan, fixed }: { plan: Planning; fixed: boolean }) {
   const { title, heldOn } = plan;

@@ -2,14 +2,26 @@ import type { WholeCourse } from '@hurrow/contract/courses';
 import type { LibraryAnswer } from '@hurrow/contract/library';
 import { useMemo } from 'react';
 import type { ProfiledTaxon } from '@hurrow/core/evidence';
-import { doubtsOf } from '@hurrow/core/station';
+import { doubtsOf, repaired } from '@hurrow/core/station';
 import { commonName } from '@hurrow/core/taxon';
-import { listInWords, MEDIA, MEDIUM_TITLES, viewInWords, type Medium } from '@hurrow/core/view';
+import { listInWords, MEDIA, MEDIUM_TITLES, viewInWords, type Medium, type View } from '@hurrow/core/view';
 import { useVocabulary } from '../app/data.ts';
+import { LinkButton } from '../app/parts.tsx';
 import type { Planned } from './planned.ts';
+import { fairInWords, repairInWords } from './proposed.ts';
+import type { JudgedStation } from './useJudged.ts';
+import propose from './propose.module.css';
 import styles from './quizzes.module.css';
 
 interface StationLineProps {
+  /** How fair it is; undefined while it is being worked out. */
+  judged: JudgedStation | undefined;
+  /** Places, from 0, of stations that stand too near it. */
+  near: readonly number[];
+  /** It stays when a quiz is proposed again; undefined where its view was changed by hand. */
+  pinned: boolean | undefined;
+  onPin(): void;
+  onRepair(view: View): void;
   station: Planned;
   position: number;
   open: boolean;
@@ -40,6 +52,11 @@ export function StationLine({
   onMedium,
   onMove,
   onRemove,
+  judged,
+  near,
+  pinned,
+  onPin,
+  onRepair,
 }: StationLineProps) {
   const profiled = list.find(({ taxon }) => taxon.id === station.taxonId);
   const vocabulary = useVocabulary();
@@ -74,6 +91,16 @@ export function StationLine({
       </span>
       {!fixed && (
         <span className={styles['station-tools']}>
+          {pinned !== undefined && (
+            <button
+              aria-label={`Keep station ${position}`}
+              aria-pressed={pinned}
+              title={pinned ? 'It stays when you propose again' : 'Keep it when you propose again'}
+              onClick={onPin}
+            >
+              {pinned ? '●' : '○'}
+            </button>
+          )}
           <button
             aria-label={`Station ${position} earlier`}
             disabled={position === 1}
@@ -89,12 +116,43 @@ export function StationLine({
           </button>
         </span>
       )}
+      <Fair {...{ station, judged, list, fixed, onRepair }} />
+      {near.length > 0 && (
+        <span className={`${propose['near']} gold`}>
+          Too near station {listInWords(near.map((at) => String(at + 1)))}: who looks at one gets the other.
+        </span>
+      )}
       {doubts.map((doubt) => (
         <span className={`${styles['doubt']} gold`} key={doubt}>
           {doubt}
         </span>
       ))}
     </li>
+  );
+}
+
+/** One sentence of fairness, and what would repair it. */
+function Fair({
+  station,
+  judged,
+  list,
+  fixed,
+  onRepair,
+}: Pick<StationLineProps, 'station' | 'judged' | 'list' | 'fixed' | 'onRepair'>) {
+  if (!judged) return null;
+  const nameOf = (id: string) => commonName(list.find(({ taxon }) => taxon.id === id)!.taxon);
+  const { judgement, repair } = judged;
+  return (
+    <span
+      className={`${propose['fair']} ${judgement === 'fair' ? 'quiet' : judgement === 'strained' ? 'gold' : 'rust'}`}
+    >
+      {fairInWords(judged, nameOf)}
+      {repair && !fixed && (
+        <LinkButton onClick={() => onRepair(repaired(station.view, repair))}>
+          {repairInWords(repair)} ({Math.round(100 * repair.right)} of 100)
+        </LinkButton>
+      )}
+    </span>
   );
 }
 

@@ -12,6 +12,7 @@ import {
 } from '@hurrow/core/evidence';
 import { appraise, buildKey, questionsAt, replaceCouplet, type Key, type KeyOptions } from '@hurrow/core/key';
 import type { Condition } from '@hurrow/core/condition';
+import { repairOf, stationFairness } from '@hurrow/core/station';
 import { recapOf } from '@hurrow/core/recap';
 import { mineRules } from '@hurrow/core/rule';
 import { midMonth } from '@hurrow/core/season';
@@ -146,6 +147,19 @@ const computations = {
     return replaced.ok
       ? { ...replaced, appraisal: appraise(replaced.value, list, vocabulary, options) }
       : replaced;
+  },
+
+  /** How fair a station is in its view, and what would repair it. */
+  station({ list, vocabulary, view, options }: Setting, taxonId: string) {
+    const fairness = stationFairness(list, taxonId, vocabulary, view, options);
+    const beginner = stationFairness(list, taxonId, vocabulary, view, {
+      ...options,
+      reader: 'novice',
+      draws: 600,
+    }).right;
+    const repair =
+      fairness.judgement === 'fair' ? undefined : repairOf(list, taxonId, vocabulary, view, options);
+    return { ...fairness, beginner, repair };
   },
 
   rules({ list, vocabulary, view, options }: Setting, progress: Progress) {

@@ -1,0 +1,49 @@
+import * as assembly from '@hurrow/contract/assembly';
+import { kindOf, relaxedInWords } from '@hurrow/core/assembly';
+import { dayOfYear } from '@hurrow/core/season';
+import { badInput } from '../api/problem.ts';
+import { serve } from '../api/route.ts';
+import { courseOf } from '../courses/course.ts';
+import { committedLibrary } from '../library/committed.ts';
+import type { QuizMade, QuizTask } from '../lessons/worker.ts';
+import { inThread } from '../thread.ts';
+import { classSoFar } from './classSoFar.ts';
+
+export const proposalRoute = serve(assembly.propose, async ({ db, params, body }) => {
+  const { heldOn, wishes, forms } = body;
+  const course = await courseOf(db, params.courseId);
+  const stray = Object.keys(wishes.kinds).find((kind) => !kindOf(kind));
+  if (stray) throw badInput(`There is no kind of station “${stray}”. Choose one of those offered.`);
+  const so = await classSoFar(db, course);
+  const read = await committedLibrary(db);
+  const { library, vocabulary } = read;
+  const list = read.profilesOf(so.sets.flatMap(({ taxa }) => taxa)).filter(({ taxon }) => !taxon.retired);
+  if (list.length < 2)
+    throw badInput('Put two species or more on the list first: a quiz asks which of them it is.');
+  const { latitude, longitude, elevation } = course;
+  const site = { latitude, longitude, elevation };
+  const day = dayOfYear(heldOn);
+  const task: QuizTask = {
+    kind: 'quiz',
+    key: JSON.stringify([library.id, library.revision, day, site, list.map(({ taxon }) => taxon.id)]),
+    ground: { list, vocabulary, day, reference: library.reference, site },
+    wishes,
+    so,
+    forms,
+  };
+  const made = await inThread<QuizMade>('teachingWorker', task);
+  if (!made.assembly)
+    throw badInput(
+      'Nothing on the list can be shown so that day and be told by it. Choose other sets or kinds of station, another day, or allow less fair ones.',
+    );
+  const { candidates, notPossible } = made;
+  return {
+    forms: made.assembly.forms,
+    relaxed: made.assembly.relaxed.map((each) => relaxedInWords(each, wishes, so)),
+    worth: made.assembly.worth,
+    bound: made.assembly.bound,
+    candidates,
+    notPossible,
+    so,
+  };
+});

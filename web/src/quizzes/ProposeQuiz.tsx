@@ -1,0 +1,183 @@
+import type { WholeCourse } from '@hurrow/contract/courses';
+import { Button } from 'antd';
+import { STATION_KINDS } from '@hurrow/core/assembly';
+import { counted } from '@hurrow/core/words';
+import { LinkButton, Problem } from '../app/parts.tsx';
+import { keptOut, withKind, type Wanted } from './proposed.ts';
+import type { useProposal } from './useProposal.ts';
+import styles from './propose.module.css';
+
+interface ProposeQuizProps {
+  course: WholeCourse;
+  proposal: ReturnType<typeof useProposal>;
+  /** There is a plan already: what is proposed takes its place, but for what is kept. */
+  again: boolean;
+}
+
+const FAIR: [number, string][] = [
+  [0.9, 'nine in ten careful readers'],
+  [0.75, 'three in four careful readers'],
+];
+const AIMS: [number, string][] = [
+  [0, 'for a fair mark alone'],
+  [0.3, 'for a fair mark, and to learn what they overlook'],
+  [0.7, 'above all to learn what they overlook'],
+];
+
+/** What is wanted of a quiz, as a sentence whose parts are changed in place, and what came of it. */
+export function ProposeQuiz({ course, proposal, again }: ProposeQuizProps) {
+  const { wanted, want, proposed, propose, proposing, problem, bans, allowAll } = proposal;
+  const set = (part: Partial<Wanted>) => want({ ...wanted, ...part });
+  return (
+    <section className={styles['propose']} aria-label="Propose a quiz">
+      <p>
+        <input
+          aria-label="Stations"
+          type="number"
+          min={1}
+          max={80}
+          value={wanted.stations}
+          onChange={(event) => set({ stations: Math.max(1, Math.min(80, Number(event.target.value) || 1)) })}
+        />{' '}
+        stations, each to be told by{' '}
+        <Choice label="How fair" options={FAIR} value={wanted.fair} onChange={(fair) => set({ fair })} />,{' '}
+        <Choice
+          label="To what end"
+          options={AIMS}
+          value={wanted.toLearn}
+          onChange={(toLearn) => set({ toLearn })}
+        />
+        ; at least{' '}
+        <Few
+          label="Of pairs they mix up"
+          value={wanted.mixedUp}
+          most={wanted.stations}
+          onChange={(mixedUp) => set({ mixedUp })}
+        />{' '}
+        of pairs they mix up and{' '}
+        <Few
+          label="Examined before"
+          value={wanted.again}
+          most={wanted.stations}
+          onChange={(back) => set({ again: back })}
+        />{' '}
+        examined before.
+      </p>
+      <Chosen
+        label="Sets"
+        all={course.sets.filter(({ taxa }) => taxa.length > 0)}
+        chosen={wanted.sets}
+        onToggle={(id) =>
+          set({
+            sets: wanted.sets.includes(id) ? wanted.sets.filter((each) => each !== id) : [...wanted.sets, id],
+          })
+        }
+      />
+      <Chosen
+        label="Shown as"
+        all={STATION_KINDS}
+        chosen={wanted.kinds}
+        onToggle={(id) => set({ kinds: withKind(wanted.kinds, id) })}
+      />
+      <p className={styles['does']}>
+        <Button
+          type="primary"
+          loading={proposing}
+          disabled={wanted.sets.length === 0}
+          onClick={() => void propose()}
+        >
+          {again ? 'Propose again' : 'Propose the quiz'}
+        </Button>
+        {again && <span className="quiet">What is kept stays; everything else may change.</span>}
+        {bans.length > 0 && (
+          <LinkButton onClick={allowAll}>Allow again what was taken out ({bans.length})</LinkButton>
+        )}
+      </p>
+      {problem && <Problem>{problem}</Problem>}
+      {proposed && !proposing && <Came proposed={proposed} />}
+    </section>
+  );
+}
+
+/** What could not be had, and what of the list cannot be shown that day. */
+function Came({ proposed }: { proposed: NonNullable<ProposeQuizProps['proposal']['proposed']> }) {
+  const { relaxed, notPossible, worth, bound, candidates } = proposed;
+  const gap = Math.max(0, bound - worth);
+  return (
+    <>
+      {relaxed.length > 0 && (
+        <ul className={`${styles['relaxed']} gold`}>
+          {relaxed.map((sentence) => (
+            <li key={sentence}>{sentence}</li>
+          ))}
+        </ul>
+      )}
+      <details className="quiet">
+        <summary>
+          Chosen from {counted(candidates.length, 'station')} that could be set;{' '}
+          {gap < 0.01
+            ? 'none would be better by these wishes'
+            : `at most ${((100 * gap) / bound).toFixed(1)} % better could be`}
+        </summary>
+        <ul>
+          {keptOut(notPossible).map((sentence) => (
+            <li key={sentence}>{sentence}.</li>
+          ))}
+        </ul>
+      </details>
+    </>
+  );
+}
+
+interface ChoiceProps {
+  label: string;
+  options: readonly [number, string][];
+  value: number;
+  onChange(value: number): void;
+}
+
+const Choice = ({ label, options, value, onChange }: ChoiceProps) => (
+  <select aria-label={label} value={value} onChange={(event) => onChange(Number(event.target.value))}>
+    {options.map(([each, words]) => (
+      <option key={each} value={each}>
+        {words}
+      </option>
+    ))}
+  </select>
+);
+
+const Few = ({
+  label,
+  value,
+  most,
+  onChange,
+}: {
+  label: string;
+  value: number;
+  most: number;
+  onChange(value: number): void;
+}) => (
+  <select aria-label={label} value={value} onChange={(event) => onChange(Number(event.target.value))}>
+    {Array.from({ length: most + 1 }, (_, i) => (
+      <option key={i}>{i}</option>
+    ))}
+  </select>
+);
+
+interface ChosenProps {
+  label: string;
+  all: readonly { id: string; title: string }[];
+  chosen: readonly string[];
+  onToggle(id: string): void;
+}
+
+const Chosen = ({ label, all, chosen, onToggle }: ChosenProps) => (
+  <p className={styles['chosen']} role="group" aria-label={label}>
+    <span>{label}</span>
+    {all.map(({ id, title }) => (
+      <button key={id} type="button" aria-pressed={chosen.includes(id)} onClick={() => onToggle(id)}>
+        {title}
+      </button>
+    ))}
+  </p>
+);

@@ -1,0 +1,31 @@
+import { neighboursOf, orderOf, type ClassSoFar } from '@hurrow/core/assembly';
+import type { CourseSet } from '@hurrow/contract/courses';
+import { kindOfPlanned, type Judged } from './proposed.ts';
+import type { Planned } from './planned.ts';
+
+/** How many stations a quiz has of each set, and how many of its trees it shows; sets without a station are left out at the end. */
+export function coverage(
+  sets: readonly CourseSet[],
+  stations: readonly Pick<Planned, 'taxonId'>[],
+): { id: string; title: string; count: number; shown: number; of: number }[] {
+  const rows = sets.map(({ id, title, taxa }) => {
+    const here = stations.filter(({ taxonId }) => taxa.includes(taxonId)).map(({ taxonId }) => taxonId);
+    return { id, title, count: here.length, shown: new Set(here).size, of: taxa.length };
+  });
+  const last = rows.findLastIndex(({ count }) => count > 0);
+  return rows.slice(0, last + 1);
+}
+
+/** The stations of a plan in an order in which no neighbour gives another away. */
+export function putInOrder(
+  stations: readonly Planned[],
+  judged: readonly (Judged | undefined)[],
+  mixedUp: ClassSoFar['mixedUp'] = [],
+): Planned[] {
+  const all = stations.map((station, i) => ({
+    taxonId: station.taxonId,
+    kind: kindOfPlanned(station)?.id ?? station.medium,
+    rivals: judged[i]?.rivals ?? [],
+  }));
+  return orderOf(neighboursOf(all, { mixedUp })).order.map((i) => stations[i]!);
+}

@@ -1,0 +1,216 @@
+import {
+  kindOf,
+  neighboursOf,
+  pairsTooNear,
+  STATION_KINDS,
+  usualWishes,
+  type AssembledQuiz,
+  type Candidate,
+  type ClassSoFar,
+  type NotPossible,
+  type QuizWishes,
+  type StationKind,
+} from '@hurrow/core/assembly';
+import type { Repair } from '@hurrow/core/station';
+import { SHOWN_TITLES, type Aid } from '@hurrow/core/view';
+import type { CourseSet } from '@hurrow/contract/courses';
+import { anotherSeed, askingWentBy, type Planned } from './planned.ts';
+
+/** What an instructor says of the quiz that is to be proposed: the wishes are made of it. */
+export interface Wanted {
+  stations: number;
+  /** Ids of the sets that are examined. */
+  sets: string[];
+  /** Kinds of station, the one wanted most first. */
+  kinds: string[];
+  fair: number;
+  toLearn: number;
+  /** At least so many of pairs that are mixed up. */
+  mixedUp: number;
+  /** Among them at least so many of trees that were examined before; as many as it comes where it is not said. */
+  again: number;
+}
+
+/** What is usually wanted: ten stations of what has been taught by the day. */
+export function usuallyWanted(
+  sets: readonly CourseSet[],
+  { startsOn, heldOn }: { startsOn: string; heldOn: string },
+  stations = 10,
+): Wanted {
+  const week = 1 + Math.floor((Date.parse(heldOn) - Date.parse(startsOn)) / (7 * 24 * 3600_000));
+  const taught = sets.filter((set) => set.taxa.length > 0 && (set.week ?? 1) <= week);
+  const of = taught.length > 0 ? taught : sets.filter((set) => set.taxa.length > 0);
+  return {
+    stations,
+    sets: of.map(({ id }) => id),
+    kinds: ['cutting', 'bareTwig', 'leafFruit', 'fruit', 'tree'],
+    fair: 0.9,
+    toLearn: 0.3,
+    mixedUp: 0,
+    again: 0,
+  };
+}
+
+/** The wishes that are sent, with what of the plan is settled. */
+export function wishesOf(
+  wanted: Wanted,
+  sets: readonly CourseSet[],
+  pins: readonly string[],
+  bans: readonly string[],
+): QuizWishes {
+  const usual = usualWishes(
+    wanted.stations,
+    sets.filter(({ id }) => wanted.sets.includes(id)),
+  );
+  const most = { least: 0, most: wanted.stations };
+  return {
+    ...usual,
+    kinds: Object.fromEntries(wanted.kinds.map((id) => [id, usual.kinds[id] ?? most])),
+    again: { least: Math.min(wanted.again, wanted.stations), most: wanted.stations },
+    mixedUp: Math.min(wanted.mixedUp, wanted.stations),
+    fair: wanted.fair,
+    toLearn: wanted.toLearn,
+    pins: [...pins],
+    bans: [...bans],
+  };
+}
+
+/** Kinds of station with one more or one less; at least one is left. */
+export const withKind = (kinds: readonly string[], id: string): string[] => {
+  if (!kinds.includes(id))
+    return STATION_KINDS.map((kind) => kind.id).filter((each) => each === id || kinds.includes(each));
+  return kinds.length > 1 ? kinds.filter((each) => each !== id) : [...kinds];
+};
+
+/** The kind of station that a planned one is; undefined where its view was changed by hand. */
+export const kindOfPlanned = ({ medium, view }: Pick<Planned, 'medium' | 'view'>): StationKind | undefined =>
+  STATION_KINDS.find(
+    (kind) =>
+      kind.medium === medium &&
+      kind.leaves === view.leaves &&
+      // Of a living tree is shown what it carries on the day.
+      (kind.organs.includes('habit') ? view.organs.includes('habit') : sameOrgans(kind.organs, view.organs)),
+  );
+
+const sameOrgans = (a: readonly string[], b: readonly string[]): boolean =>
+  a.length === b.length && a.every((organ) => b.includes(organ));
+
+/** The candidate that a planned station is, as `abies-grandis cutting`. */
+export const candidateOf = (station: Planned): string | undefined => {
+  const kind = kindOfPlanned(station);
+  return kind && `${station.taxonId} ${kind.id}`;
+};
+
+/** A candidate as a station of a plan. */
+export const plannedOf = ({ taxonId, kind, view }: Candidate): Planned => ({
+  taxonId,
+  medium: kindOf(kind)!.medium,
+  view,
+  seed: anotherSeed(),
+});
+
+/** A proposed quiz as a plan; stations that stand already keep what was asked and drawn there. */
+export function planOf({ stations }: AssembledQuiz, before: readonly Planned[]): Planned[] {
+  const kept = new Map(before.flatMap((station) => [[candidateOf(station), station] as const]));
+  const fresh = askingWentBy(stations.map(plannedOf), true);
+  return stations.map((each, i) => kept.get(each.id) ?? fresh[i]!);
+}
+
+/** What could stand in the place of a station, the best first: of its set before others, fair before strained, not in the quiz already. */
+export function alternativesFor(
+  station: Planned,
+  stations: readonly Planned[],
+  { candidates, so, wanted }: { candidates: readonly Candidate[]; so: ClassSoFar; wanted: Wanted },
+): Candidate[] {
+  const setOf = (id: string) => so.sets.find(({ taxa }) => taxa.includes(id))?.id;
+  const others = stations.filter((each) => each !== station).map(({ taxonId }) => taxonId);
+  const here = candidateOf(station);
+  const worth = (each: Candidate) =>
+    (each.taxonId === station.taxonId ? 2 : 0) +
+    (setOf(each.taxonId) === setOf(station.taxonId) ? 1 : 0) +
+    (so.answered[each.taxonId] ? 0 : 0.5) +
+    each.right;
+  return candidates
+    .filter(
+      (each) =>
+        each.id !== here &&
+        !others.includes(each.taxonId) &&
+        each.right >= wanted.fair &&
+        wanted.sets.includes(setOf(each.taxonId) ?? ''),
+    )
+    .sort((x, y) => worth(y) - worth(x))
+    .slice(0, 6);
+}
+
+const WHY: Record<NotPossible, string> = {
+  'not there': 'bear nothing of it that day',
+  'in leaf': 'are not bare that day',
+  bare: 'are mostly bare that day',
+  protected: 'are protected and may not be cut',
+  'not drawn': 'are not scored enough to be drawn',
+};
+
+/** What kept trees from being shown, counted by kind of station and reason: “3 cuttings with leaves are mostly bare that day”. */
+export function keptOut(notPossible: Readonly<Record<string, NotPossible>>): string[] {
+  const counts = new Map<string, number>();
+  for (const [id, why] of Object.entries(notPossible)) {
+    const key = `${id.split(' ')[1]!} ${why}`;
+    counts.set(key, (counts.get(key) ?? 0) + 1);
+  }
+  return [...counts].map(([key, n]) => {
+    const [kind, ...why] = key.split(' ');
+    const trees = n === 1 ? 'one tree' : `${n} trees`;
+    const said = WHY[why.join(' ') as NotPossible];
+    return `${kindOf(kind!)!.title}: ${trees} ${n === 1 ? said.replace(/^are/, 'is').replace(/^bear/, 'bears') : said}`;
+  });
+}
+
+/** What the plan's stations are judged as, place by place; undefined where it is not known yet. */
+export interface Judged {
+  right: number;
+  beginner: number;
+  rivals: { taxonId: string; share: number }[];
+}
+
+/** Places that stand too near each other, as pairs, of those that are judged. */
+export function nearPlaces(
+  stations: readonly Planned[],
+  judged: readonly (Judged | undefined)[],
+  mixedUp: ClassSoFar['mixedUp'] = [],
+): [number, number][] {
+  const ordered = neighboursOf(
+    stations.map((station, i) => ({
+      taxonId: station.taxonId,
+      kind: kindOfPlanned(station)?.id ?? station.medium,
+      rivals: judged[i]?.rivals ?? [],
+    })),
+    { mixedUp },
+  );
+  return pairsTooNear(
+    stations.map((_, i) => i),
+    ordered.map(({ apart }) => new Set(apart)),
+  );
+}
+
+/** “97 of 100 careful readers; else limber pine”. */
+export function fairInWords({ right, rivals }: Judged, nameOf: (id: string) => string): string {
+  const of = Math.round(100 * right);
+  const [rival] = rivals;
+  if (of >= 100) return 'Every careful reader can tell it.';
+  const else_ = rival && rival.share >= 0.005 ? `; else ${nameOf(rival.taxonId)}` : '';
+  return `${of} of 100 careful readers can tell it${else_}.`;
+}
+
+/** What a repair adds, as it is offered: “Add the fruit or cones”. */
+export const repairInWords = (repair: Repair): string =>
+  repair.adds === 'organ' ? `Add the ${SHOWN_TITLES[repair.organ]}` : AID_WORDS[repair.aid];
+
+const AID_WORDS: Record<Aid, string> = {
+  eye: 'Let them look',
+  touch: 'Let them touch it',
+  smell: 'Let them smell it',
+  lens: 'Lay a lens beside it',
+  rule: 'Lay a rule beside it',
+  binoculars: 'Give them binoculars',
+  cut: 'Cut it open',
+};
