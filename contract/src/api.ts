@@ -16,6 +16,7 @@ import type * as photos from './photos.ts';
 import type * as prints from './prints.ts';
 import type * as quizzes from './quizzes.ts';
 import type * as ranges from './ranges.ts';
+import type * as rounds from './rounds.ts';
 import type * as session from './session.ts';
 import type * as sitting from './sitting.ts';
 import type * as sorts from './sorts.ts';
@@ -41,6 +42,7 @@ type AnyEndpoint =
   | EndpointsOf<typeof prints>
   | EndpointsOf<typeof quizzes>
   | EndpointsOf<typeof ranges>
+  | EndpointsOf<typeof rounds>
   | EndpointsOf<typeof session>
   | EndpointsOf<typeof sitting>
   | EndpointsOf<typeof sorts>

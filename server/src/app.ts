@@ -34,6 +34,7 @@ import { specimenPictureRoutes } from './prints/specimenPicture.ts';
 import { quizRoutes } from './quizzes/routes.ts';
 import { rangeRoutes } from './range/routes.ts';
 import { sittingRoutes } from './sitting/routes.ts';
+import { roundRoutes } from './rounds/routes.ts';
 import { sortRoutes } from './sorts/routes.ts';
 import { sourceRoutes } from './sources/routes.ts';
 import { termRoutes } from './terms/routes.ts';
@@ -60,6 +61,7 @@ const described: Route[] = [
   ...termRoutes,
   ...lessonRoutes,
   ...notebookRoutes,
+  ...roundRoutes,
   ...sortRoutes,
   ...keepingRoutes,
   ...quizRoutes,

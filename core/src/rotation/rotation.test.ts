@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { rotationOf, roundOf, withLate, type Rotation } from './index.ts';
+import { momentAt, rotationOf, roundOf, withLate, type Rotation } from './index.ts';
 
 const names = (n: number) => Array.from({ length: n }, (_, i) => `s${i}`);
 
@@ -107,4 +107,34 @@ test('what cannot be is refused with what to do', () => {
   const asked = { stations: 0, groups: [['a', 'b']], capacity: 1, rests: 0, seconds: 60, moving: 0 };
   expect(() => rotationOf(asked)).toThrow('needs a station');
   expect(() => rotationOf({ ...asked, stations: 3 })).toThrow('Make the group smaller');
+});
+
+test('a bell is known by the seconds that have passed: looking, moving, between waves, done', () => {
+  const asked = {
+    stations: 2,
+    groups: names(3).map((name) => [name]),
+    capacity: 1,
+    rests: 0,
+    seconds: 60,
+    moving: 10,
+  };
+  const rotation = rotationOf(asked);
+  expect(rotation.waves.map(({ begins, ends }) => [begins, ends])).toEqual([
+    [0, 130],
+    [140, 270],
+  ]);
+  const at = (seconds: number) => {
+    const { wave, bell, phase, left } = momentAt(rotation, seconds, 10);
+    return `${wave} ${bell} ${phase} ${left}`;
+  };
+  expect([-5, 0, 59.5, 60, 69, 70, 129].map(at)).toEqual([
+    '0 0 before 5',
+    '0 0 look 60',
+    '0 0 look 1',
+    '0 0 move 10',
+    '0 0 move 1',
+    '0 1 look 60',
+    '0 1 look 1',
+  ]);
+  expect([131, 140, 270].map(at)).toEqual(['1 0 before 9', '1 0 look 60', '1 1 done 0']);
 });

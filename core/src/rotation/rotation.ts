@@ -183,3 +183,36 @@ export function withLate(
   );
   return { slots, waves: changed, takes: changed.at(-1)!.ends, from: bell };
 }
+
+/** Where a rotation stands at a moment: who looks, who moves, and how long. */
+export interface Moment {
+  wave: number;
+  /** From 0. */
+  bell: number;
+  phase: 'before' | 'look' | 'move' | 'done';
+  /** Seconds until the next bell, whole ones begun counting. */
+  left: number;
+}
+
+/**
+ * Where a rotation stands so many seconds after its first bell.
+ *
+ * @param moving seconds to move between stations
+ * @example
+ * momentAt(rotationOf({ stations: 2, groups: [['a']], capacity: 1, rests: 0, seconds: 60, moving: 10 }), 65, 10); // { wave: 0, bell: 0, phase: 'move', left: 5 }
+ */
+export function momentAt({ slots, waves, takes }: Rotation, seconds: number, moving: number): Moment {
+  if (seconds < 0) return { wave: 0, bell: 0, phase: 'before', left: Math.ceil(-seconds) };
+  const wave = waves.findIndex(({ ends }) => seconds < ends);
+  if (wave < 0 || seconds >= takes)
+    return { wave: Math.max(0, waves.length - 1), bell: slots.length - 1, phase: 'done', left: 0 };
+  const { begins, seconds: length } = waves[wave]!;
+  // Between two waves all move.
+  if (seconds < begins) return { wave, bell: 0, phase: 'before', left: Math.ceil(begins - seconds) };
+  const step = length + moving;
+  const bell = Math.floor((seconds - begins) / step);
+  const into = seconds - begins - bell * step;
+  return into < length
+    ? { wave, bell, phase: 'look', left: Math.ceil(length - into) }
+    : { wave, bell, phase: 'move', left: Math.ceil(step - into) };
+}

@@ -3,6 +3,7 @@ import { handout } from './handout.ts';
 import { contrastSheet, keySheet, marksSheet } from './lookalikeSheets.ts';
 import { nameCards } from './nameCards.ts';
 import { profileSheet } from './profileSheet.ts';
+import { quizPapers } from './quizPapers.ts';
 import { slipSheet } from './slipSheet.ts';
 
 /** Every sheet that is printed: from plain data to the description of a document. */
@@ -14,6 +15,7 @@ export const SHEETS = {
   key: keySheet,
   marks: marksSheet,
   profile: profileSheet,
+  quiz: quizPapers,
   slips: slipSheet,
 };
 

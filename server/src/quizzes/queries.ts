@@ -1,4 +1,5 @@
 import type { QuizHead, QuizSummary } from '@hurrow/contract/quizzes';
+import type { Rounds } from '@hurrow/contract/rounds';
 import type { AnswerPart } from '@hurrow/core/names';
 import type { Speaker, StoredResponse } from '@hurrow/core/quiz';
 import type { FrozenStation } from '@hurrow/core/station';
@@ -42,6 +43,13 @@ export const addQuiz = (db: Db, id: string, courseId: string, title: string, hel
 
 export const updateQuiz = (db: Db, id: string, title: string, heldOn: string) =>
   db.query('update quiz set title = $2, held_on = $3::date where id = $1', [id, title, heldOn]);
+
+export const roundsOf = async (db: Db, id: string) =>
+  (await db.query<{ rounds: Rounds | null }>('select rounds from quiz where id = $1', [id]))[0]?.rounds ??
+  null;
+
+export const setRounds = (db: Db, id: string, rounds: Rounds) =>
+  db.query('update quiz set rounds = $2::jsonb where id = $1', [id, JSON.stringify(rounds)]);
 
 export const setState = (db: Db, id: string, state: QuizHead['state']) =>
   db.query('update quiz set state = $2 where id = $1', [id, state]);

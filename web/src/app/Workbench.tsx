@@ -1,7 +1,7 @@
 import type { Credentials, Session } from '@hurrow/contract/session';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { App as AntApp, ConfigProvider, Modal } from 'antd';
-import { lazy, Suspense, useEffect, useRef, useState } from 'react';
+import { lazy, Suspense, useEffect, useRef, useState, type ReactNode } from 'react';
 import { Link, Navigate, NavLink, Route, Routes, useLocation, useNavigate, useParams } from 'react-router';
 import { call, messageOf, onSessionLost, signInAgain } from './api.ts';
 import { courseQuery, coursesQuery, useLibrary } from './data.ts';
@@ -25,6 +25,7 @@ const CoursePlace = lazy(() => import('../course/CoursePlace.tsx'));
 const QuizzesPlace = lazy(() => import('../quizzes/QuizzesPlace.tsx'));
 const PeoplePage = lazy(() => import('../people/PeoplePage.tsx'));
 const ConfusionsPlace = lazy(() => import('../confusions/ConfusionsPlace.tsx'));
+const BellPage = lazy(() => import('../rounds/BellPage.tsx'));
 const Showing = lazy(() => import('../lessons/Showing.tsx'));
 
 const nonce = document.querySelector<HTMLMetaElement>('meta[name="csp-nonce"]')?.content ?? '';
@@ -40,8 +41,30 @@ export default function Workbench({ session }: { session: Session }) {
               <Routes>
                 <Route path="/c/:courseId/*" element={<Bench session={session} />} />
                 {/* Before a class nothing else stands on the screen. */}
-                <Route path="/show/:courseId/:setId" element={<Alone />} />
-                <Route path="/show/:courseId/:setId/presenter" element={<Alone presenter />} />
+                <Route
+                  path="/bell/:courseId/:quizId"
+                  element={
+                    <Alone>
+                      <BellPage />
+                    </Alone>
+                  }
+                />
+                <Route
+                  path="/show/:courseId/:setId"
+                  element={
+                    <Alone>
+                      <Showing />
+                    </Alone>
+                  }
+                />
+                <Route
+                  path="/show/:courseId/:setId/presenter"
+                  element={
+                    <Alone>
+                      <Showing presenter />
+                    </Alone>
+                  }
+                />
                 <Route path="*" element={<FirstCourse />} />
               </Routes>
             </VasculumProvider>
@@ -52,12 +75,10 @@ export default function Workbench({ session }: { session: Session }) {
   );
 }
 
-/** A lesson as it is shown. */
-const Alone = ({ presenter = false }: { presenter?: boolean }) => (
+/** A page that fills the window, such as a lesson as it is shown. */
+const Alone = ({ children }: { children: ReactNode }) => (
   <Fenced where={window.location.pathname}>
-    <Suspense fallback={<Opening />}>
-      <Showing presenter={presenter} />
-    </Suspense>
+    <Suspense fallback={<Opening />}>{children}</Suspense>
   </Fenced>
 );
 

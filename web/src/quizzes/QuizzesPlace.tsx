@@ -1,6 +1,7 @@
 import type { WholeCourse } from '@hurrow/contract/courses';
 import { Button } from 'antd';
 import { useQuery } from '@tanstack/react-query';
+import { lazy, Suspense } from 'react';
 import { Link, Navigate, Route, Routes, useNavigate, useParams } from 'react-router';
 import { dayLabel, dayOfYear } from '@hurrow/core/season';
 import { messageOf } from '../app/api.ts';
@@ -11,6 +12,8 @@ import { quizQuery } from './quizData.ts';
 import { RunPage } from './RunPage.tsx';
 import { Opening, PageHead, Problem, Tabs } from '../app/parts.tsx';
 import ui from '../app/parts.module.css';
+
+const RoundsPage = lazy(() => import('../rounds/RoundsPage.tsx'));
 
 /** The quizzes of a course: plan, run, mark. */
 export default function QuizzesPlace({ courseId }: { courseId: string }) {
@@ -116,12 +119,21 @@ function QuizPage({ course }: { course: WholeCourse }) {
         label="Steps of the quiz"
         tabs={[
           { to: `${base}/plan`, title: 'Plan' },
+          { to: `${base}/rounds`, title: 'Rounds and papers' },
           { to: `${base}/run`, title: 'Run' },
           { to: `${base}/mark`, title: 'Mark' },
         ]}
       />
       <Routes>
         <Route path="plan" element={<PlanPage key={quiz.id} course={course} quiz={quiz} />} />
+        <Route
+          path="rounds"
+          element={
+            <Suspense fallback={<Opening />}>
+              <RoundsPage course={course} quiz={quiz} />
+            </Suspense>
+          }
+        />
         <Route path="run" element={<RunPage course={course} quiz={quiz} />} />
         <Route path="mark" element={<MarkPage course={course} quiz={quiz} />} />
         <Route path="*" element={<Navigate to={`${base}/plan`} replace />} />

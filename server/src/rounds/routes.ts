@@ -1,0 +1,94 @@
+import * as contract from '@hurrow/contract/rounds';
+import { USUAL_ROUNDS, type Rounds } from '@hurrow/contract/rounds';
+import { rotationOf, type Rotation } from '@hurrow/core/rotation';
+import { badInput } from '../api/problem.ts';
+import { serve } from '../api/route.ts';
+import { courseOf } from '../courses/course.ts';
+import { sets, students as studentsOf } from '../courses/queries.ts';
+import type { Db } from '../db/index.ts';
+import { committedLibrary } from '../library/committed.ts';
+import { printed } from '../prints/printed.ts';
+import type { QuizPrinted } from '../prints/quizPapers.ts';
+import * as queries from '../quizzes/queries.ts';
+import { fixedStations } from '../quizzes/fixed.ts';
+import { quizOf } from '../quizzes/quiz.ts';
+
+export const roundRoutes = [
+  serve(contract.ofQuiz, async ({ db, params }) => ({
+    rounds: (await queries.roundsOf(db, (await quizOf(db, params.quizId)).id)) ?? USUAL_ROUNDS,
+  })),
+  serve(contract.change, async ({ db, params, body }) => {
+    const { id, courseId } = await quizOf(db, params.quizId);
+    const known = new Set((await studentsOf(db, courseId)).map((student) => student.id));
+    const of = (ids: readonly string[]) => ids.filter((each) => known.has(each));
+    // Who has left the class meanwhile is forgotten.
+    await queries.setRounds(db, id, {
+      ...body,
+      away: of(body.away),
+      extra: Object.fromEntries(Object.entries(body.extra).filter(([student]) => known.has(student))),
+    });
+  }),
+  serve(contract.papers, async ({ db, params, query, response }) => {
+    const taken = await toPrint(db, params.quizId, query.at);
+    response.attachment(`${params.what}.pdf`);
+    return printed(query.paper, 'quiz', params.what, taken, query.paper);
+  }),
+];
+
+/** All that the papers of a quiz are made of. Throws (422) where it has no stations yet. */
+async function toPrint(db: Db, quizId: string, at: string): Promise<QuizPrinted> {
+  const quiz = await quizOf(db, quizId);
+  const course = await courseOf(db, quiz.courseId);
+  const stations = await fixedStations(db, quiz.id);
+  if (stations.length === 0)
+    throw badInput('The quiz has no stations yet. Add at least one and save the plan, then print.');
+  const read = await committedLibrary(db);
+  const taught = (await sets(db, course.id)).flatMap(({ taxa }) => taxa);
+  const students = (await studentsOf(db, course.id)).filter(({ nameless }) => !nameless);
+  const rounds = (await queries.roundsOf(db, quiz.id)) ?? USUAL_ROUNDS;
+  const there = students.filter(({ id }) => !rounds.away.includes(id));
+  return {
+    at,
+    course,
+    quiz,
+    stations: stations.map(({ position, taxonId, medium, view, asks, wentBy }) => ({
+      position,
+      taxonId,
+      medium,
+      view,
+      asks,
+      wentBy,
+    })),
+    list: read.profilesOf(taught),
+    vocabulary: read.vocabulary,
+    reference: read.library.reference,
+    students: there,
+    rounds,
+    rotation:
+      there.length > 0
+        ? rotation(
+            rounds,
+            there.map(({ id }) => id),
+            stations.length,
+          )
+        : undefined,
+  };
+}
+
+/** The timetable of those who are there. */
+const rotation = (
+  { seconds, moving, capacity, together, rests, extra }: Rounds,
+  ids: readonly string[],
+  stations: number,
+): Rotation =>
+  rotationOf({
+    stations,
+    groups: Array.from({ length: Math.ceil(ids.length / together) }, (_, i) =>
+      ids.slice(i * together, (i + 1) * together),
+    ),
+    capacity,
+    rests,
+    seconds,
+    moving,
+    extra,
+  });

@@ -1,0 +1,238 @@
+import type { WholeCourse } from '@hurrow/contract/courses';
+import type { Quiz } from '@hurrow/contract/quizzes';
+import { QUIZ_PAPERS, type QuizPaper, type Rounds } from '@hurrow/contract/rounds';
+import { useQuery } from '@tanstack/react-query';
+import { Button, InputNumber, Select } from 'antd';
+import { useMemo, useState } from 'react';
+import { Link } from 'react-router';
+import { call, messageOf } from '../app/api.ts';
+import { LinkButton, Opening, Problem } from '../app/parts.tsx';
+import { useSaving } from '../app/useSaving.ts';
+import { BroughtBack } from '../drafts/BroughtBack.tsx';
+import { useKept } from '../drafts/useKept.ts';
+import { lengthInWords, minutes, rowsOf, timetable } from './going.ts';
+import { roundsQuery } from './roundsQuery.ts';
+import styles from './rounds.module.css';
+
+interface Props {
+  course: WholeCourse;
+  quiz: Quiz;
+}
+
+/** How a quiz is gone round: the timetable, its bell, and what is printed for the day. */
+export default function RoundsPage({ course, quiz }: Props) {
+  const query = useQuery(roundsQuery(quiz.id));
+  if (query.isError) return <Problem>{messageOf(query.error)}</Problem>;
+  if (!query.data) return <Opening />;
+  return <Planning key={quiz.id} course={course} quiz={quiz} saved={query.data.rounds} />;
+}
+
+function Planning({ course, quiz, saved }: Props & { saved: Rounds }) {
+  const kept = useKept<Rounds>(`rounds/${quiz.id}`, `Rounds of ${quiz.title}`, saved);
+  const { save, saving, problem } = useSaving();
+  const rounds = kept.value;
+  const students = useMemo(() => course.students.filter(({ nameless }) => !nameless), [course.students]);
+  const rotation = useMemo(
+    () => timetable(rounds, students, quiz.stations.length),
+    [rounds, students, quiz.stations.length],
+  );
+  const keep = () =>
+    save(() => call('PUT /api/quizzes/{quizId}/rounds', { params: { quizId: quiz.id }, body: rounds }), {
+      done: () => kept.settle(rounds),
+      stale: [['rounds', quiz.id]],
+    });
+  if (quiz.stations.length === 0) return <p>Plan the stations first: there is nothing to go round yet.</p>;
+  return (
+    <>
+      <BroughtBack at={kept.broughtBack} onGiveUp={kept.forget} />
+      <Wanted rounds={rounds} students={students} onChange={kept.set} />
+      {problem && <Problem>{problem}</Problem>}
+      <p className={styles['does']}>
+        <Button type="primary" loading={saving} disabled={!kept.changed} onClick={() => void keep()}>
+          Keep it so
+        </Button>
+        <Link className={styles['bell-link']} to={`/bell/${course.id}/${quiz.id}`}>
+          Show the bell
+        </Link>
+        {rotation && <strong>{lengthInWords(rotation)}</strong>}
+      </p>
+      <Papers quiz={quiz} unsaved={kept.changed} />
+      {rotation ? (
+        <div className={styles['scroll']}>
+          <table className={styles['timetable']}>
+            <thead>
+              <tr>
+                <th scope="col">Bell</th>
+                {rotation.slots.map((_, bell) => (
+                  <th key={bell} scope="col">
+                    {bell + 1}
+                  </th>
+                ))}
+              </tr>
+            </thead>
+            <tbody>
+              {rowsOf(rotation, students).map(({ id, name, wave, places }, i, all) => (
+                <tr key={id} data-first={i === 0 || all[i - 1]!.wave !== wave}>
+                  <th scope="row">
+                    {name}
+                    {rotation.waves.length > 1 && (
+                      <small>
+                        {' '}
+                        round {wave + 1}, at {minutes(rotation.waves[wave]!.begins)}
+                      </small>
+                    )}
+                  </th>
+                  {places.map((place, bell) => (
+                    <td key={bell}>{place}</td>
+                  ))}
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
+      ) : (
+        <p>Nobody is there: import the class list, or take somebody off those who are away.</p>
+      )}
+    </>
+  );
+}
+
+interface WantedProps {
+  rounds: Rounds;
+  students: readonly { id: string; name: string }[];
+  onChange(rounds: Rounds): void;
+}
+
+/** How it is gone round, as a sentence; who is away, and who needs more time. */
+function Wanted({ rounds, students, onChange }: WantedProps) {
+  const set = (part: Partial<Rounds>) => onChange({ ...rounds, ...part });
+  const number = (
+    label: string,
+    value: number,
+    least: number,
+    most: number,
+    part: (value: number) => Partial<Rounds>,
+  ) => (
+    <InputNumber
+      aria-label={label}
+      className={styles['number']}
+      value={value}
+      min={least}
+      max={most}
+      onChange={(next) => next !== null && set(part(next))}
+    />
+  );
+  return (
+    <div className={styles['wanted']}>
+      <p>
+        {number('Seconds at a station', rounds.seconds, 5, 3600, (seconds) => ({ seconds }))} seconds at a
+        station and {number('Seconds to move', rounds.moving, 0, 600, (moving) => ({ moving }))} to move on;{' '}
+        {number('At a station', rounds.capacity, 1, 12, (capacity) => ({
+          capacity,
+          together: Math.min(rounds.together, capacity),
+        }))}{' '}
+        at a station at most, going{' '}
+        {number('Going together', rounds.together, 1, rounds.capacity, (together) => ({ together }))}{' '}
+        together; {number('Rests', rounds.rests, 0, 20, (rests) => ({ rests }))} rests between them.
+      </p>
+      <p>
+        Away:{' '}
+        <Select
+          mode="multiple"
+          aria-label="Who is away"
+          className={styles['who']}
+          placeholder="nobody"
+          optionFilterProp="label"
+          value={rounds.away}
+          onChange={(away: string[]) => set({ away })}
+          options={students.map(({ id, name }) => ({ value: id, label: name }))}
+        />
+      </p>
+      <Extra rounds={rounds} students={students} onChange={(extra) => set({ extra })} />
+    </div>
+  );
+}
+
+const FACTORS = [1.25, 1.5, 2];
+
+/** Who needs more time: it stands in no print that others see. */
+function Extra({
+  rounds,
+  students,
+  onChange,
+}: Omit<WantedProps, 'onChange'> & { onChange(extra: Rounds['extra']): void }) {
+  const [factor, setFactor] = useState(1.5);
+  const nameOf = (id: string) => students.find((student) => student.id === id)?.name ?? 'a former student';
+  return (
+    <p>
+      More time, in a round of their own:{' '}
+      <Select
+        aria-label="Who needs more time"
+        className={styles['one']}
+        placeholder="nobody"
+        showSearch
+        optionFilterProp="label"
+        value={null}
+        onChange={(id: string | null) => id && onChange({ ...rounds.extra, [id]: factor })}
+        options={students
+          .filter(({ id }) => !rounds.extra[id])
+          .map(({ id, name }) => ({ value: id, label: name }))}
+      />{' '}
+      <Select
+        aria-label="How much more"
+        value={factor}
+        onChange={setFactor}
+        options={FACTORS.map((value) => ({ value, label: `${value} times` }))}
+      />{' '}
+      {Object.entries(rounds.extra).map(([id, times]) => (
+        <span key={id} className={styles['extra']}>
+          {nameOf(id)}, {times} times{' '}
+          <LinkButton
+            aria-label={`${nameOf(id)} needs no more time`}
+            onClick={() =>
+              onChange(Object.fromEntries(Object.entries(rounds.extra).filter(([each]) => each !== id)))
+            }
+          >
+            ×
+          </LinkButton>
+        </span>
+      ))}
+    </p>
+  );
+}
+
+const TITLES: Record<QuizPaper, string> = {
+  stations: 'Station cards',
+  answers: 'Answer sheets',
+  rounds: 'Round cards',
+  key: 'Master key',
+  words: 'List of names',
+  signin: 'Sign-in sheet',
+};
+
+/** What is printed for the day. */
+function Papers({ quiz, unsaved }: { quiz: Quiz; unsaved: boolean }) {
+  const [paper, setPaper] = useState<'letter' | 'a4'>('letter');
+  const at = encodeURIComponent(window.location.origin);
+  return (
+    <p className={styles['papers']}>
+      <span>
+        Print on{' '}
+        <select
+          aria-label="Paper"
+          value={paper}
+          onChange={(event) => setPaper(event.target.value as 'letter' | 'a4')}
+        >
+          <option value="letter">Letter</option>
+          <option value="a4">A4</option>
+        </select>
+      </span>
+      {QUIZ_PAPERS.map((what) => (
+        <a key={what} href={`/api/quizzes/${quiz.id}/papers/${what}.pdf?paper=${paper}&at=${at}`} download>
+          {TITLES[what]}
+        </a>
+      ))}
+      {unsaved && <small className="gold">Keep it so before you print the round cards.</small>}
+    </p>
+  );
+}

@@ -1,0 +1,40 @@
+import { USUAL_ROUNDS } from '@hurrow/contract/rounds';
+import {
+  AT_REST,
+  givenMore,
+  keptBell,
+  lengthInWords,
+  minutes,
+  passedBy,
+  rowsOf,
+  timetable,
+  toggled,
+} from './going.ts';
+
+const students = ['Ava', 'Ben', 'Cem'].map((name) => ({ id: name.toLowerCase(), name }));
+
+test('who is away goes no round, and each row is a whole round', () => {
+  const rotation = timetable({ ...USUAL_ROUNDS, rests: 1, away: ['ben'] }, students, 3)!;
+  const rows = rowsOf(rotation, students);
+  expect(rows.map(({ name }) => name)).toEqual(['Ava', 'Cem']);
+  expect([...rows[0]!.places].sort()).toEqual(['1', '2', '3', '–']);
+  expect(timetable({ ...USUAL_ROUNDS, away: ['ava', 'ben', 'cem'] }, students, 3)).toBeUndefined();
+  expect(timetable(USUAL_ROUNDS, students, 0)).toBeUndefined();
+});
+
+test('how long it takes is said', () => {
+  expect(lengthInWords(timetable(USUAL_ROUNDS, students, 3)!)).toBe('3 bells, 4 minutes');
+  expect(lengthInWords(timetable(USUAL_ROUNDS, students, 1)!)).toBe('3 rounds, 4 minutes in all');
+});
+
+test('a bell runs, stands still, gives more time, and is found again after a reload', () => {
+  const running = toggled(AT_REST, 1_000);
+  expect(passedBy(running, 31_000)).toBe(20);
+  const still = toggled(running, 31_000);
+  expect(passedBy(still, 99_000)).toBe(20);
+  expect(passedBy(givenMore(running, 120), 31_000)).toBe(-100);
+  expect(keptBell(JSON.stringify(running))).toEqual(running);
+  expect(keptBell('{"passed":"x"}')).toEqual(AT_REST);
+  expect(keptBell(null)).toEqual(AT_REST);
+  expect(minutes(75)).toBe('1:15');
+});

@@ -1,0 +1,85 @@
+import type { Rounds } from '@hurrow/contract/rounds';
+import { rotationOf, roundOf, type Rotation, type Slot } from '@hurrow/core/rotation';
+
+/** The timetable of those who are there; undefined where there are no stations or nobody is there. */
+export function timetable(
+  rounds: Rounds,
+  students: readonly { id: string }[],
+  stations: number,
+): Rotation | undefined {
+  const ids = students.map(({ id }) => id).filter((id) => !rounds.away.includes(id));
+  if (ids.length === 0 || stations === 0) return undefined;
+  const { seconds, moving, capacity, together, rests, extra } = rounds;
+  return rotationOf({
+    stations,
+    groups: Array.from({ length: Math.ceil(ids.length / together) }, (_, i) =>
+      ids.slice(i * together, (i + 1) * together),
+    ),
+    capacity,
+    rests,
+    seconds,
+    moving,
+    extra,
+  });
+}
+
+/** What stands in a cell of the timetable: the station's number, or a rest. */
+export const slotText = (slot: Slot): string => ('station' in slot ? String(slot.station) : '–');
+
+/** The rows of a timetable: each student with the places of their round, wave by wave. */
+export function rowsOf(
+  rotation: Rotation,
+  students: readonly { id: string; name: string }[],
+): { wave: number; name: string; id: string; places: string[] }[] {
+  return students
+    .flatMap(({ id, name }) => {
+      const round = roundOf(rotation, id);
+      return round ? [{ wave: round.wave, name, id, places: round.slots.map(slotText) }] : [];
+    })
+    .sort((x, y) => x.wave - y.wave);
+}
+
+/** “20 bells, 25 minutes”; with several waves “3 rounds, 75 minutes”. */
+export function lengthInWords({ slots, waves, takes }: Rotation): string {
+  const minutes = Math.ceil(takes / 60);
+  const time = minutes === 1 ? 'one minute' : `${minutes} minutes`;
+  return waves.length === 1 ? `${slots.length} bells, ${time}` : `${waves.length} rounds, ${time} in all`;
+}
+
+/** What the bell of a quiz has done so far: running since a moment, or standing still at a time. */
+export interface BellState {
+  /** Seconds that had passed when it was started or stopped last. */
+  passed: number;
+  /** When it was started last, in milliseconds of the clock; nothing while it stands still. */
+  since?: number;
+}
+
+/** Before the first bell all have so long to find their places, seconds. */
+const FIND_PLACES = 10;
+export const AT_REST: BellState = { passed: -FIND_PLACES };
+
+export const passedBy = ({ passed, since }: BellState, now: number): number =>
+  since === undefined ? passed : passed + (now - since) / 1000;
+
+/** Started or stopped. */
+export const toggled = (state: BellState, now: number): BellState =>
+  state.since === undefined ? { ...state, since: now } : { passed: passedBy(state, now) };
+
+/** More time at this bell: all that comes after comes later. */
+export const givenMore = (state: BellState, seconds: number): BellState => ({
+  ...state,
+  passed: state.passed - seconds,
+});
+
+export function keptBell(text: string | null): BellState {
+  try {
+    const held = JSON.parse(text ?? 'null') as BellState | null;
+    return held && Number.isFinite(held.passed) ? held : AT_REST;
+  } catch {
+    return AT_REST;
+  }
+}
+
+/** `minutes(75)` is `1:15`. */
+export const minutes = (seconds: number): string =>
+  `${Math.floor(seconds / 60)}:${String(Math.floor(seconds % 60)).padStart(2, '0')}`;
