@@ -1,4 +1,5 @@
 import { cpus, totalmem } from 'node:os';
+import { assembly } from './assembly.ts';
 import { attention } from './attention.ts';
 import { confusion } from './confusion.ts';
 import { drawing } from './drawing.ts';
@@ -26,6 +27,7 @@ for (const measure of [
   attention,
   teaching,
   sorting,
+  assembly,
   drawing,
   largeLibrary,
   pages,

@@ -22,6 +22,7 @@ import type * as sitting from './sitting.ts';
 import type * as sorts from './sorts.ts';
 import type * as sources from './sources.ts';
 import type * as terms from './terms.ts';
+import type * as tries from './tries.ts';
 
 type EndpointsOf<Module> = Extract<Module[keyof Module], Endpoint<Parts, Method, string>>;
 type AnyEndpoint =
@@ -47,7 +48,8 @@ type AnyEndpoint =
   | EndpointsOf<typeof sitting>
   | EndpointsOf<typeof sorts>
   | EndpointsOf<typeof sources>
-  | EndpointsOf<typeof terms>;
+  | EndpointsOf<typeof terms>
+  | EndpointsOf<typeof tries>;
 
 type KeyOf<E extends Endpoint> = `${Uppercase<E['method']>} ${E['path']}`;
 

@@ -35,6 +35,7 @@ import { quizRoutes } from './quizzes/routes.ts';
 import { rangeRoutes } from './range/routes.ts';
 import { sittingRoutes } from './sitting/routes.ts';
 import { roundRoutes } from './rounds/routes.ts';
+import { tryRoutes } from './rounds/trying.ts';
 import { sortRoutes } from './sorts/routes.ts';
 import { sourceRoutes } from './sources/routes.ts';
 import { termRoutes } from './terms/routes.ts';
@@ -62,6 +63,7 @@ const described: Route[] = [
   ...lessonRoutes,
   ...notebookRoutes,
   ...roundRoutes,
+  ...tryRoutes,
   ...sortRoutes,
   ...keepingRoutes,
   ...quizRoutes,

@@ -83,7 +83,7 @@ test('the cheapest thing that makes a station fair is found, of what is there on
   const leafAlone = { ...viewOf(['leaf'], 200), aids: ['eye' as const] };
   expect(stationFairness(willows, 'a', BUILT_IN, leafAlone).judgement).toBe('unfair');
   const repair = repairOf(willows, 'a', BUILT_IN, leafAlone)!;
-  expect(repair).toMatchObject({ adds: 'organ', organ: 'bud' });
+  expect(repair).toMatchObject({ adds: 'organs', organs: ['twig', 'bud'] });
   expect(stationFairness(willows, 'a', BUILT_IN, repaired(leafAlone, repair)).judgement).toBe('fair');
   expect(repairOf(willows, 'a', BUILT_IN, repaired(leafAlone, repair))).toBeUndefined();
   // Fruit would tell them, and buds: neither can be had.
@@ -92,5 +92,5 @@ test('the cheapest thing that makes a station fair is found, of what is there on
     scores: scores.filter(({ characterId }) => characterId !== 'bud.scales'),
   }));
   expect(repairOf(alike, 'a', BUILT_IN, leafAlone)).toBeUndefined();
-  expect(repairOf(alike, 'a', BUILT_IN, { ...leafAlone, day: 255 })).toMatchObject({ organ: 'fruit' });
+  expect(repairOf(alike, 'a', BUILT_IN, { ...leafAlone, day: 255 })).toMatchObject({ organs: ['fruit'] });
 });

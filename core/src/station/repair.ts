@@ -6,11 +6,11 @@ import { FAIR_AT, stationFairness } from './fairness.ts';
 
 /** What is added to a station so that it can be told. */
 export type Repair =
-  { adds: 'organ'; organ: ShownOrgan; right: number } | { adds: 'aid'; aid: Aid; right: number };
+  { adds: 'organs'; organs: ShownOrgan[]; right: number } | { adds: 'aid'; aid: Aid; right: number };
 
 /** What can be added, the cheapest first: a lens is laid beside it, a fruit has to be found. */
 const AIDS: readonly Aid[] = ['touch', 'lens', 'smell'];
-const ORGANS: readonly ShownOrgan[] = ['twig', 'bud', 'leaf', 'fruit', 'bark'];
+const ORGANS: readonly (readonly ShownOrgan[])[] = [['twig', 'bud'], ['leaf'], ['fruit'], ['bark']];
 const DRAWS = 600;
 /** It is worth adding where it gains so much. */
 const GAINS = 0.03;
@@ -21,7 +21,7 @@ const GAINS = 0.03;
  *
  * @param senses that those who sit it cannot use, such as smell
  * @example
- * repairOf(list, 'salix-scouleriana', BUILT_IN, leafAlone); // { adds: 'organ', organ: 'twig', right: 0.93 }
+ * repairOf(list, 'salix-scouleriana', BUILT_IN, leafAlone); // { adds: 'organs', organs: ['twig', 'bud'], right: 0.93 }
  */
 export function repairOf(
   list: readonly ProfiledTaxon[],
@@ -51,10 +51,13 @@ export function repairOf(
     if (right >= FAIR_AT) return { adds: 'aid', aid, right };
     tried.push({ adds: 'aid', aid, right });
   }
-  for (const organ of ORGANS.filter((each) => !view.organs.includes(each) && bears(each))) {
-    const right = rightOf({ ...view, organs: [...view.organs, organ] });
-    if (right >= FAIR_AT) return { adds: 'organ', organ, right };
-    tried.push({ adds: 'organ', organ, right });
+  for (const more of ORGANS) {
+    // Buds stand on a twig: what is there of the two already needs only the other.
+    const organs = more.filter((each) => !view.organs.includes(each));
+    if (organs.length === 0 || !organs.every(bears)) continue;
+    const right = rightOf({ ...view, organs: [...view.organs, ...organs] });
+    if (right >= FAIR_AT) return { adds: 'organs', organs, right };
+    tried.push({ adds: 'organs', organs, right });
   }
   const [best] = tried.sort((x, y) => y.right - x.right);
   return best && best.right - now >= GAINS ? best : undefined;
@@ -64,4 +67,4 @@ export function repairOf(
 export const repaired = (view: View, repair: Repair): View =>
   repair.adds === 'aid'
     ? { ...view, aids: [...view.aids, repair.aid] }
-    : { ...view, organs: [...view.organs, repair.organ] };
+    : { ...view, organs: [...view.organs, ...repair.organs] };

@@ -3,16 +3,15 @@ import type { Course, Student } from '@hurrow/contract/courses';
 import type { Paper } from '@hurrow/contract/prints';
 import type { QuizHead } from '@hurrow/contract/quizzes';
 import type { QuizPaper, Rounds } from '@hurrow/contract/rounds';
-import type { ProfiledTaxon } from '@hurrow/core/evidence';
+import { contrast, type ProfiledTaxon } from '@hurrow/core/evidence';
 import { upperFirst, saidOfCharacter } from '@hurrow/core/lesson';
 import { POLICY_TITLES, type NamingPolicy } from '@hurrow/core/names';
-import { recapOf } from '@hurrow/core/recap';
 import { roundOf, type Rotation } from '@hurrow/core/rotation';
 import { characterName } from '@hurrow/core/score';
 import type { Place } from '@hurrow/core/season';
-import type { PlannedStation } from '@hurrow/core/station';
+import { Reader, type PlannedStation } from '@hurrow/core/station';
 import { commonName, scientificName, type CautionKind } from '@hurrow/core/taxon';
-import { listInWords, MEDIUM_TITLES, viewInWords } from '@hurrow/core/view';
+import { listInWords, MEDIUM_TITLES, viewInWords, type View } from '@hurrow/core/view';
 import type { Vocabulary } from '@hurrow/core/vocabulary';
 import { PAPER_SIZE } from './paper.ts';
 
@@ -241,21 +240,13 @@ function roundCards({ quiz, students, rotation, rounds }: QuizPrinted): Sheet {
 }
 
 /** For whoever marks: each station with the names that count, and what settles it in what is shown. */
-function masterKey({ course, quiz, stations, list, vocabulary, reference }: QuizPrinted): Sheet {
-  const { latitude, longitude, elevation, audience, units } = course;
-  const options = { reference, site: { latitude, longitude, elevation } };
+function masterKey(taken: QuizPrinted): Sheet {
+  const { course, quiz, stations, list } = taken;
   const rows = stations.map(({ position, taxonId, medium, view }): TableCell[] => {
     const profiled = list.find(({ taxon }) => taxon.id === taxonId);
     if (!profiled) return [String(position), { text: 'no longer on the list', colSpan: 3 }, '', ''];
     const { taxon } = profiled;
-    const marks = recapOf(list, [taxonId], vocabulary, view, options)[0]?.marks ?? [];
-    const settles = marks
-      .slice(0, 2)
-      .flatMap(
-        ({ characterId }) =>
-          saidOfCharacter(profiled, vocabulary.get(characterId)!, { audience, units, beside: true }) ?? [],
-      )
-      .join('; ');
+    const settles = settling(taken, profiled, view);
     const others = [...taxon.commonNames.slice(1), ...taxon.synonyms];
     return [
       { text: String(position), bold: true, fontSize: 12 },
@@ -305,6 +296,31 @@ function masterKey({ course, quiz, stations, list, vocabulary, reference }: Quiz
   };
 }
 
+/** What tells a tree from the one likest to it in what is shown: “not subalpine fir: needles flat and two-ranked”. */
+function settling(
+  { course, list, vocabulary, reference }: QuizPrinted,
+  profiled: ProfiledTaxon,
+  view: View,
+): string {
+  const { latitude, longitude, elevation, audience, units } = course;
+  const options = { reference, site: { latitude, longitude, elevation } };
+  const t = list.indexOf(profiled);
+  const against = new Reader(list, vocabulary, view, { ...options, reader: 'novice' }).evidenceOf(t);
+  const [rival] = list
+    .map((each, k) => ({ each, sum: against[k]!.reduce((sum, { evidence }) => sum + evidence, 0) }))
+    .filter(({ each }) => each !== profiled)
+    .sort((x, y) => x.sum - y.sum);
+  if (!rival) return '';
+  const { taxon } = rival.each;
+  const { said } = contrast(list, profiled.taxon.id, taxon.id, vocabulary, view, options);
+  const words = said
+    .slice(0, 2)
+    .flatMap((id) => saidOfCharacter(profiled, vocabulary.get(id)!, { audience, units, beside: true }) ?? []);
+  return words.length > 0
+    ? `not ${commonName(taxon)}: ${words.join('; ')}`
+    : `nothing that is shown tells it from ${commonName(taxon)}`;
+}
+
 /** The names to choose from, as the list stands on the day. */
 function nameList({ course, quiz, list }: QuizPrinted): Sheet {
   const isCommon = course.marking.policy === 'common';
@@ -324,13 +340,11 @@ function nameList({ course, quiz, list }: QuizPrinted): Sheet {
       },
       {
         columns: [0, 1, 2].map((i) => ({
-          stack: names
-            .slice(i * third, (i + 1) * third)
-            .map((text): Content => ({
-              text,
-              margin: [0, 0, 0, 4],
-              ...(isCommon ? {} : { italics: true, font: 'Serif' }),
-            })),
+          stack: names.slice(i * third, (i + 1) * third).map((text): Content => ({
+            text,
+            margin: [0, 0, 0, 4],
+            ...(isCommon ? {} : { italics: true, font: 'Serif' }),
+          })),
         })),
         columnGap: 14,
       },

@@ -1,5 +1,6 @@
 import type { QuizHead, QuizSummary } from '@hurrow/contract/quizzes';
 import type { Rounds } from '@hurrow/contract/rounds';
+import type { Try } from '@hurrow/contract/tries';
 import type { AnswerPart } from '@hurrow/core/names';
 import type { Speaker, StoredResponse } from '@hurrow/core/quiz';
 import type { FrozenStation } from '@hurrow/core/station';
@@ -50,6 +51,12 @@ export const roundsOf = async (db: Db, id: string) =>
 
 export const setRounds = (db: Db, id: string, rounds: Rounds) =>
   db.query('update quiz set rounds = $2::jsonb where id = $1', [id, JSON.stringify(rounds)]);
+
+export const triesOf = async (db: Db, id: string) =>
+  (await db.query<{ tries: Try[] }>('select tries from quiz where id = $1', [id]))[0]?.tries ?? [];
+
+export const setTries = (db: Db, id: string, tries: readonly Try[]) =>
+  db.query('update quiz set tries = $2::jsonb where id = $1', [id, JSON.stringify(tries)]);
 
 export const setState = (db: Db, id: string, state: QuizHead['state']) =>
   db.query('update quiz set state = $2 where id = $1', [id, state]);

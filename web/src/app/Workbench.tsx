@@ -25,6 +25,7 @@ const CoursePlace = lazy(() => import('../course/CoursePlace.tsx'));
 const QuizzesPlace = lazy(() => import('../quizzes/QuizzesPlace.tsx'));
 const PeoplePage = lazy(() => import('../people/PeoplePage.tsx'));
 const ConfusionsPlace = lazy(() => import('../confusions/ConfusionsPlace.tsx'));
+const TryPage = lazy(() => import('../rounds/TryPage.tsx'));
 const BellPage = lazy(() => import('../rounds/BellPage.tsx'));
 const Showing = lazy(() => import('../lessons/Showing.tsx'));
 
@@ -41,6 +42,14 @@ export default function Workbench({ session }: { session: Session }) {
               <Routes>
                 <Route path="/c/:courseId/*" element={<Bench session={session} />} />
                 {/* Before a class nothing else stands on the screen. */}
+                <Route
+                  path="/try/:courseId/:quizId"
+                  element={
+                    <Alone>
+                      <TryPage />
+                    </Alone>
+                  }
+                />
                 <Route
                   path="/bell/:courseId/:quizId"
                   element={

@@ -106,7 +106,7 @@ test('who gives another away next door is found round the circle', () => {
 });
 
 test('a repair is offered in words', () => {
-  expect(repairInWords({ adds: 'organ', organ: 'fruit', right: 1 })).toBe('Add the fruit or cones');
+  expect(repairInWords({ adds: 'organs', organs: ['twig', 'bud'], right: 1 })).toBe('Add the twig and buds');
   expect(repairInWords({ adds: 'aid', aid: 'lens', right: 1 })).toBe('Lay a lens beside it');
 });
 

@@ -12,7 +12,7 @@ import {
   type StationKind,
 } from '@hurrow/core/assembly';
 import type { Repair } from '@hurrow/core/station';
-import { SHOWN_TITLES, type Aid } from '@hurrow/core/view';
+import { listInWords, SHOWN_TITLES, type Aid } from '@hurrow/core/view';
 import type { CourseSet } from '@hurrow/contract/courses';
 import { anotherSeed, askingWentBy, type Planned } from './planned.ts';
 
@@ -203,7 +203,9 @@ export function fairInWords({ right, rivals }: Judged, nameOf: (id: string) => s
 
 /** What a repair adds, as it is offered: “Add the fruit or cones”. */
 export const repairInWords = (repair: Repair): string =>
-  repair.adds === 'organ' ? `Add the ${SHOWN_TITLES[repair.organ]}` : AID_WORDS[repair.aid];
+  repair.adds === 'organs'
+    ? `Add the ${listInWords(repair.organs.map((organ) => SHOWN_TITLES[organ]))}`
+    : AID_WORDS[repair.aid];
 
 const AID_WORDS: Record<Aid, string> = {
   eye: 'Let them look',

@@ -5,7 +5,9 @@ import { useQuery } from '@tanstack/react-query';
 import { Button, InputNumber, Select } from 'antd';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
+import { commonName } from '@hurrow/core/taxon';
 import { call, messageOf } from '../app/api.ts';
+import { useLibrary } from '../app/data.ts';
 import { LinkButton, Opening, Problem } from '../app/parts.tsx';
 import { useSaving } from '../app/useSaving.ts';
 import { BroughtBack } from '../drafts/BroughtBack.tsx';
@@ -54,9 +56,11 @@ function Planning({ course, quiz, saved }: Props & { saved: Rounds }) {
         <Link className={styles['bell-link']} to={`/bell/${course.id}/${quiz.id}`}>
           Show the bell
         </Link>
+        <Link to={`/try/${course.id}/${quiz.id}`}>Sit it blind</Link>
         {rotation && <strong>{lengthInWords(rotation)}</strong>}
       </p>
       <Papers quiz={quiz} unsaved={kept.changed} />
+      <Tries quiz={quiz} />
       {rotation ? (
         <div className={styles['scroll']}>
           <table className={styles['timetable']}>
@@ -198,6 +202,34 @@ function Extra({
         </span>
       ))}
     </p>
+  );
+}
+
+/** Who has sat it blind, and what was missed: a station that a colleague misses is not as it was meant. */
+function Tries({ quiz }: { quiz: Quiz }) {
+  const query = useQuery({
+    queryKey: ['tries', quiz.id],
+    queryFn: () => call('GET /api/quizzes/{quizId}/tries', { params: { quizId: quiz.id } }),
+  });
+  const { profileOf } = useLibrary();
+  const tries = query.data?.tries ?? [];
+  if (tries.length === 0) return null;
+  return (
+    <ul className={styles['tries']} aria-label="Sat blind">
+      {tries.map(({ by, at, answered, missed }) => (
+        <li key={at}>
+          {by} sat it blind on {at.slice(0, 10)}:{' '}
+          {missed.length === 0
+            ? `named all ${answered}.`
+            : `missed ${missed
+                .map(({ position, taxonId, written }) => {
+                  const taxon = profileOf(taxonId)?.taxon;
+                  return `${position} (${taxon ? commonName(taxon) : taxonId}, wrote ${written || 'nothing'})`;
+                })
+                .join(', ')}.`}
+        </li>
+      ))}
+    </ul>
   );
 }
 

@@ -1,0 +1,168 @@
+import type { Quiz } from '@hurrow/contract/quizzes';
+import type { WholeCourse } from '@hurrow/contract/courses';
+import type { Try } from '@hurrow/contract/tries';
+import { useQuery } from '@tanstack/react-query';
+import { useMemo, useState, type FormEvent } from 'react';
+import { Link, useParams } from 'react-router';
+import type { Answer } from '@hurrow/core/names';
+import { readLibrary } from '@hurrow/core/library';
+import { individualOf } from '@hurrow/core/station';
+import { commonName, scientificName } from '@hurrow/core/taxon';
+import { MEDIUM_TITLES, viewInWords } from '@hurrow/core/view';
+import { call, messageOf } from '../app/api.ts';
+import { courseQuery, useLibrary } from '../app/data.ts';
+import { DrawingSvg } from '../app/Drawings.tsx';
+import { Opening, Problem } from '../app/parts.tsx';
+import { useSaving } from '../app/useSaving.ts';
+import { quizQuery } from '../quizzes/quizData.ts';
+import { FIELDS } from '../student/sitting.ts';
+import styles from '../student/student.module.css';
+import ui from '../app/parts.module.css';
+
+/** A quiz as a colleague sits it blind before the day, on a phone: what is missed shows which station is not as it was meant. */
+export default function TryPage() {
+  const { courseId = '', quizId = '' } = useParams();
+  const course = useQuery(courseQuery(courseId));
+  const quiz = useQuery(quizQuery(quizId));
+  const { library } = useLibrary();
+  const error = course.error ?? quiz.error;
+  if (error) return <Problem>{messageOf(error)}</Problem>;
+  if (!course.data || !quiz.data || !library) return <Opening>Opening the quiz…</Opening>;
+  return <Sitting key={quizId} course={course.data} quiz={quiz.data} />;
+}
+
+interface Props {
+  course: WholeCourse;
+  quiz: Quiz;
+}
+
+function Sitting({ course, quiz }: Props) {
+  const [at, setAt] = useState(0);
+  const [answers, setAnswers] = useState<Record<number, Answer>>({});
+  const [done, setDone] = useState<Try>();
+  const { save, saving, problem } = useSaving();
+  const station = quiz.stations[at];
+  const isLast = at === quiz.stations.length - 1;
+  const next = async (event: FormEvent) => {
+    event.preventDefault();
+    if (!isLast) return setAt(at + 1);
+    const body = {
+      answers: quiz.stations.map(({ position }) => ({ position, answer: answers[position] ?? {} })),
+    };
+    const made = await save(
+      () => call('POST /api/quizzes/{quizId}/tries', { params: { quizId: quiz.id }, body }),
+      { stale: [['tries', quiz.id]] },
+    );
+    if (made) setDone(made);
+  };
+  if (done) return <Missed course={course} quiz={quiz} done={done} />;
+  if (!station) return <Problem>This quiz has no stations yet.</Problem>;
+  const answer = answers[station.position] ?? {};
+  return (
+    <div className={styles['phone']}>
+      <header className={styles['phone-bar']}>
+        <h1>Station {station.position}</h1>
+        <span>of {quiz.stations.length}</span>
+      </header>
+      <main className={styles['pad']}>
+        <Shown course={course} station={station} />
+        <form onSubmit={(event) => void next(event)}>
+          <h2>Name this tree</h2>
+          {FIELDS[course.marking.policy].map(([part, label]) => (
+            <label className={styles['field']} key={part}>
+              <span>{label}</span>
+              <input
+                value={answer[part] ?? ''}
+                maxLength={200}
+                autoComplete="off"
+                spellCheck={false}
+                onChange={(event) =>
+                  setAnswers({ ...answers, [station.position]: { ...answer, [part]: event.target.value } })
+                }
+              />
+            </label>
+          ))}
+          {problem && <p role="alert">{problem}</p>}
+          <div className={styles['phone-go']}>
+            <button
+              type="button"
+              className={ui['press']}
+              disabled={at === 0}
+              aria-label="Back one station"
+              onClick={() => setAt(at - 1)}
+            >
+              ‹
+            </button>
+            <button className={`${ui['press']} ${ui['chief']}`} disabled={saving}>
+              {isLast ? 'Hand in' : 'Next station ›'}
+            </button>
+          </div>
+        </form>
+      </main>
+    </div>
+  );
+}
+
+/** What students will see of it: the drawing, or where to look. */
+function Shown({ course, station }: { course: WholeCourse; station: Quiz['stations'][number] }) {
+  const { library, vocabulary } = useLibrary();
+  const { medium, view, taxonId, seed, position } = station;
+  const plate = useMemo(() => {
+    const profiled = library && readLibrary(library).profileOf(taxonId);
+    if (medium !== 'drawing' || !profiled) return undefined;
+    const setting = { vocabulary, units: course.units, reference: library.reference, site: course };
+    return individualOf(profiled, { view }, seed, setting)?.plate;
+  }, [medium, view, taxonId, seed, library, vocabulary, course]);
+  return (
+    <>
+      {plate ? (
+        <DrawingSvg drawing={plate} label={`The drawing at station ${position}`} />
+      ) : (
+        <p className={styles['look-there']}>
+          Look at the {MEDIUM_TITLES[medium]} at station {position}.
+        </p>
+      )}
+      <p className="quiet">
+        {MEDIUM_TITLES[medium]}: {viewInWords(view)}.
+      </p>
+    </>
+  );
+}
+
+function Missed({ course, quiz, done: { answered, missed } }: Props & { done: Try }) {
+  const { profileOf } = useLibrary();
+  const back = `/c/${course.id}/quizzes/${quiz.id}/rounds`;
+  return (
+    <div className={styles['phone']}>
+      <header className={styles['phone-bar']}>
+        <h1>{quiz.title}</h1>
+      </header>
+      <main className={styles['pad']}>
+        <h2>
+          {missed.length === 0
+            ? `All ${answered} were named.`
+            : `${missed.length} of ${answered} were not named:`}
+        </h2>
+        <ul className={styles['result']}>
+          {missed.map(({ position, taxonId, written }) => {
+            const taxon = profileOf(taxonId)?.taxon;
+            return (
+              <li key={position}>
+                <b>{position}</b>
+                <span>
+                  {taxon ? `${commonName(taxon)}, ${scientificName(taxon)}` : taxonId}
+                  <br />
+                  <span className="quiet">you wrote {written || 'nothing'}</span>
+                </span>
+              </li>
+            );
+          })}
+        </ul>
+        <p>Whoever plans the quiz sees this list beside the rounds. It counts for nobody.</p>
+        <Link className={`${ui['press']} ${styles['wide-press']}`} to={back}>
+          Done
+        </Link>
+      </main>
+    </div>
+  );
+}
