@@ -30,6 +30,8 @@ export const OF_A_COURSE = [
   ['course/term', 'Propose sets'],
   ['course/characters/leaf.teeth', 'Call it: 1 of 10'],
   ['course/sort', 'Make two piles'],
+  ['course/words', 'Back to the characters'],
+  ['course/notebooks', 'Words of this class'],
   ['course/list', 'Save the list'],
   ['course/students', 'Personal code'],
   ['people', 'Add someone who teaches'],

@@ -72,6 +72,12 @@ test('no page of a course has a serious accessibility fault', async ({ page }) =
   await page.getByRole('link', { name: 'Run' }).click();
   await expect(page.getByText('Who has answered')).toBeVisible();
   await check(page, 'run');
+  await page.getByRole('link', { name: 'Rounds and papers' }).click();
+  await expect(page.getByText('Show the bell')).toBeVisible();
+  await check(page, 'rounds');
+  await page.getByRole('link', { name: 'Show the bell' }).click();
+  await expect(page.getByRole('timer')).toBeVisible();
+  await check(page, 'bell');
 });
 
 test('no page of a student has a serious accessibility fault', async ({ page }) => {
@@ -85,4 +91,11 @@ test('no page of a student has a serious accessibility fault', async ({ page }) 
   await page.getByRole('link', { name: /Self-check/ }).click();
   await expect(page.getByLabel('Genus')).toBeVisible();
   await check(page, 'station');
+  await page.goto(`${hurrow.url}/notebook`);
+  const note = page.getByRole('link', { name: 'Note something at a tree' });
+  await expect(note).toBeVisible();
+  await check(page, 'notebook');
+  await note.click();
+  await expect(page.getByLabel('Tag on the tree')).toBeVisible();
+  await check(page, 'entry');
 });

@@ -81,6 +81,7 @@ export function candidatesOf(
         return;
       }
       const { right, rivals } = fairnessOf(reader, t, draws, SEED);
+      const novice = fairnessOf(beginner, t, BEGINNER_DRAWS, SEED);
       table.candidates.push({
         id,
         taxonId: profiled.taxon.id,
@@ -88,9 +89,9 @@ export function candidatesOf(
         // Of a living tree is shown what it carries that day.
         view: kind.medium === 'livingTree' ? { ...view, organs: view.organs.filter(bears) } : view,
         right,
-        beginner: fairnessOf(beginner, t, BEGINNER_DRAWS, SEED).right,
+        beginner: novice.right,
         rivals: rivals.slice(0, RIVALS),
-        tells: tellingOf(beginner, t),
+        tells: tellingOf(beginner, t, novice.rivals),
       });
     });
   });
@@ -131,19 +132,21 @@ function obstacle(
   return undefined;
 }
 
-/** Characters that a beginner could tell a specimen of t by from the taxa likest to it. */
-function tellingOf(reader: Reader, t: number): string[] {
-  const against = reader.evidenceOf(t);
-  const nearest = against
-    .map((entries, k) => ({ k, sum: entries.reduce((sum, { evidence }) => sum + evidence, 0) }))
-    .filter(({ k }) => k !== t)
-    .sort((x, y) => x.sum - y.sum)
-    .slice(0, RIVALS);
+/** Characters that a beginner could tell a specimen of t by from those that beginners take it for; where there are none, from its relatives. */
+function tellingOf(reader: Reader, t: number, taken: readonly { taxonId: string }[]): string[] {
+  const { taxa } = reader.readings;
+  const genus = taxa[t]!.taxon.genus;
+  const isRival = (k: number) =>
+    taken.length > 0
+      ? taken.slice(0, RIVALS).some(({ taxonId }) => taxonId === taxa[k]!.taxon.id)
+      : k !== t && taxa[k]!.taxon.genus === genus;
   return [
     ...new Set(
-      nearest.flatMap(({ k }) =>
-        against[k]!.filter(({ evidence }) => evidence >= TELLS).map(({ characterId }) => characterId),
-      ),
+      reader
+        .evidenceOf(t)
+        .filter((_, k) => isRival(k))
+        .flatMap((entries) => entries.filter(({ evidence }) => evidence >= TELLS))
+        .map(({ characterId }) => characterId),
     ),
   ];
 }

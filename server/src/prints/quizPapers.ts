@@ -9,7 +9,7 @@ import { POLICY_TITLES, type NamingPolicy } from '@hurrow/core/names';
 import { roundOf, type Rotation } from '@hurrow/core/rotation';
 import { characterName } from '@hurrow/core/score';
 import type { Place } from '@hurrow/core/season';
-import { Reader, type PlannedStation } from '@hurrow/core/station';
+import { fairnessOf, Reader, type PlannedStation } from '@hurrow/core/station';
 import { commonName, scientificName, type CautionKind } from '@hurrow/core/taxon';
 import { listInWords, MEDIUM_TITLES, viewInWords, type View } from '@hurrow/core/view';
 import type { Vocabulary } from '@hurrow/core/vocabulary';
@@ -50,14 +50,17 @@ const SHEETS: Record<QuizPaper, (taken: QuizPrinted, paper: Paper) => Sheet> = {
   signin: signIn,
 };
 
-/** Care that is said on a card: what hurts, and never whose it is. */
+/** Care that is said on a card at a living tree: what hurts, and never whose it is. */
+const CARE_AT_TREE: Partial<Record<CautionKind, string>> = {
+  'drop hazard': 'Do not stand under it longer than you look.',
+  roadside: 'Stay off the road.',
+  "water's edge": 'Stay back from the edge.',
+};
+/** The same at any station. */
 const CARE: Partial<Record<CautionKind, string>> = {
   thorns: 'Thorns: take it by its label.',
   'skin contact': 'Do not rub it on your skin; wash your hands after the quiz.',
   allergen: 'Do not hold it to your face.',
-  'drop hazard': 'Do not stand under it longer than you look.',
-  roadside: 'Stay off the road.',
-  "water's edge": 'Stay back from the edge.',
 };
 
 const PARTS: Record<NamingPolicy, string[]> = {
@@ -76,7 +79,13 @@ function stationCards({ at, course, quiz, stations, list, vocabulary }: QuizPrin
     pageMargins: [MARGIN, MARGIN, MARGIN, 20],
     content: stations.map(({ position, taxonId, medium, view, asks = [] }, i): Content => {
       const cautions = list.find(({ taxon }) => taxon.id === taxonId)?.taxon.cautions ?? [];
-      const care = [...new Set(cautions.flatMap(({ kind }) => CARE[kind] ?? []))];
+      const care = [
+        ...new Set(
+          cautions.flatMap(
+            ({ kind }) => CARE[kind] ?? (medium === 'livingTree' ? CARE_AT_TREE[kind] : undefined) ?? [],
+          ),
+        ),
+      ];
       const asked = asks.flatMap((id) => vocabulary.get(id) ?? []);
       return {
         ...(i > 0 && i % 2 === 0 ? { pageBreak: 'before' as const } : {}),
@@ -296,7 +305,11 @@ function masterKey(taken: QuizPrinted): Sheet {
   };
 }
 
-/** What tells a tree from the one likest to it in what is shown: “not subalpine fir: needles flat and two-ranked”. */
+/** Readings of a beginner by which the tree is found that one is taken for. */
+const READINGS = 600;
+const TAKEN_FOR = 0.02;
+
+/** What tells a tree from the one that a beginner takes it for in what is shown: “not subalpine fir: needles flat and two-ranked”. */
 function settling(
   { course, list, vocabulary, reference }: QuizPrinted,
   profiled: ProfiledTaxon,
@@ -305,13 +318,15 @@ function settling(
   const { latitude, longitude, elevation, audience, units } = course;
   const options = { reference, site: { latitude, longitude, elevation } };
   const t = list.indexOf(profiled);
-  const against = new Reader(list, vocabulary, view, { ...options, reader: 'novice' }).evidenceOf(t);
-  const [rival] = list
-    .map((each, k) => ({ each, sum: against[k]!.reduce((sum, { evidence }) => sum + evidence, 0) }))
-    .filter(({ each }) => each !== profiled)
-    .sort((x, y) => x.sum - y.sum);
+  const reader = new Reader(list, vocabulary, view, { ...options, reader: 'novice' });
+  const { rivals } = fairnessOf(reader, t, READINGS);
+  const ofId = (id: string | undefined) => list.find(({ taxon }) => taxon.id === id);
+  const relative = list.find(({ taxon }) => taxon.genus === profiled.taxon.genus && taxon !== profiled.taxon);
+  // A slip in one reading of a hundred makes no lookalike: then it is told from its relative.
+  const rival =
+    ofId(rivals.find(({ share }) => share >= TAKEN_FOR)?.taxonId) ?? relative ?? ofId(rivals[0]?.taxonId);
   if (!rival) return '';
-  const { taxon } = rival.each;
+  const { taxon } = rival;
   const { said } = contrast(list, profiled.taxon.id, taxon.id, vocabulary, view, options);
   const words = said
     .slice(0, 2)
