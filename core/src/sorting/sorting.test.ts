@@ -138,7 +138,9 @@ test('a sort is read as observations: a slip has read the state of its pile, a s
 });
 
 test('the same list, day and seed lay out the same twigs, no tree twice before each was there', () => {
-  const list = ['una', 'bina', 'trina'].map((name) => profiled('Aa', name, { 'twig.arrangement': 'opposite' }));
+  const list = ['una', 'bina', 'trina'].map((name) =>
+    profiled('Aa', name, { 'twig.arrangement': 'opposite' }),
+  );
   const table = laidOut(list, BUILT_IN, tableView(190), 4);
   expect(table).toHaveLength(12);
   expect(new Set(table.slice(0, 3).map(({ taxonId }) => taxonId)).size).toBe(3);
