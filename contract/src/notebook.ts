@@ -48,7 +48,10 @@ export interface CourseNotebook {
 
 /** So many pictures belong to one entry, and so many entries to one student of a course. */
 export const MOST_PICTURES = 4;
-export const MOST_ENTRIES = 300;
+export const MOST_ENTRIES = 150;
+/** Of a drawing: lines, and points of each. */
+export const MOST_STROKES = 100;
+export const MOST_POINTS = 200;
 
 const coordinate = Joi.number().integer().min(0).max(1000).required();
 const meaning = { characterId: Joi.string().max(120).required(), state: Joi.string().max(60).required() };
@@ -63,8 +66,8 @@ const entryFields = {
   words: Joi.string().trim().allow('').max(2000).required().label('Own words'),
   chosen: Joi.array().items(Joi.object(meaning)).max(80).unique().required(),
   drawing: Joi.array()
-    .items(Joi.array().items(Joi.array().ordered(coordinate, coordinate)).min(1).max(400))
-    .max(150)
+    .items(Joi.array().items(Joi.array().ordered(coordinate, coordinate)).min(1).max(MOST_POINTS))
+    .max(MOST_STROKES)
     .required(),
 };
 

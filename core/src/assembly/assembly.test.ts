@@ -21,6 +21,8 @@ import {
 } from './index.ts';
 
 const solve = await highs();
+/** Seconds. */
+const LONG = 60;
 const KINDS = STATION_KINDS.slice(0, 5);
 
 /** Thirty trees in six sets, each in five kinds of station. */
@@ -101,7 +103,7 @@ test('every wish holds in a quiz, or is named as given up; what is never given u
           pins: [table[pin]!.id],
           bans: [trees[ban]!],
         };
-        const found = proposeQuiz(table, wishes, so, solve);
+        const found = proposeQuiz(table, wishes, so, solve, LONG);
         if (!found) return expect(found).toBeUndefined();
         const named = found.relaxed.map(({ wish, of: which, side, by }) =>
           wish === 'expected' ? wish : `${wish}${which ? ` ${which}` : ''} ${side} ${by}`,
@@ -124,7 +126,7 @@ test('every wish holds in a quiz, or is named as given up; what is never given u
 
 test('what cannot be had is said with the least that would have to give', () => {
   const wishes = { ...usualWishes(12, sets.slice(0, 2)), kinds: { cutting: { least: 0, most: 6 } } };
-  const found = proposeQuiz(table, { ...wishes, fair: 0.75 }, so, solve)!;
+  const found = proposeQuiz(table, { ...wishes, fair: 0.75 }, so, solve, LONG)!;
   const words = found.relaxed.map((each) => relaxedInWords(each, wishes, so));
   expect(words.join(' ')).toMatch(
     /Only \d+ of 12 stations can be set|Cutting with leaves: \d+ stations? more than the 6 you allow/,
@@ -139,7 +141,7 @@ test('a quiz that is to teach us about the class asks by more of what is in doub
   };
   const doubtful = Object.fromEntries(Array.from({ length: 12 }, (_, i) => [`c${i}`, i < 3 ? 1 : 0.02]));
   const told = (toLearn: number) => {
-    const { stations } = proposeQuiz(table, { ...wishes, toLearn }, { ...so, doubtful }, solve)!;
+    const { stations } = proposeQuiz(table, { ...wishes, toLearn }, { ...so, doubtful }, solve, LONG)!;
     return of(stations).filter(({ tells }) => ['c0', 'c1', 'c2'].includes(tells[0]!)).length;
   };
   expect(told(1)).toBeGreaterThan(told(0));
@@ -151,7 +153,8 @@ test('forms of a quiz share no station, have the same kinds and sets, and are as
     kinds: Object.fromEntries(KINDS.map(({ id }) => [id, { least: 0, most: 10 }])),
     fair: 0.75,
   };
-  const forms = proposeForms(table, wishes, so, solve, 3)!;
+  // However long it takes on a busy machine.
+  const forms = proposeForms(table, wishes, so, solve, 3, LONG)!;
   const all = forms.flatMap(({ stations }) => stations);
   expect(new Set(all).size).toBe(30);
   expect(forms[0]!.relaxed).toEqual([]);
@@ -170,7 +173,7 @@ test('forms of a quiz share no station, have the same kinds and sets, and are as
     expect(Math.abs(meanOf(stations) - meanOf(first!))).toBeLessThanOrEqual(0.03);
   }
   // A make-up form of a quiz that stands.
-  const makeUp = proposeForms(table, { ...wishes, pins: first! }, so, solve, 2)!;
+  const makeUp = proposeForms(table, { ...wishes, pins: first! }, so, solve, 2, LONG)!;
   expect([...makeUp[0]!.stations].sort()).toEqual([...first!].sort());
 });
 

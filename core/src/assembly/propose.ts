@@ -130,9 +130,12 @@ class Draft {
   form(isFirst: boolean): number[] {
     const { wishes, so, usable } = this;
     const order = Object.keys(wishes.kinds);
+    // What is worth most is the first; the others are to be like it, of whatever is left.
     const chosen = usable.map((each) =>
       this.program.yesOrNo(
-        LATER_KIND * Math.max(0, order.indexOf(each.kind)) - (1 - wishes.toLearn) * fairWorth(each, so),
+        isFirst
+          ? LATER_KIND * Math.max(0, order.indexOf(each.kind)) - (1 - wishes.toLearn) * fairWorth(each, so)
+          : 0,
       ),
     );
     const these = (is: (each: Candidate) => boolean) => this.those(chosen, is);
@@ -179,7 +182,7 @@ class Draft {
     usable.forEach((each, i) => {
       if (isFirst && wishes.pins.includes(each.id)) this.program.fix(chosen[i]!, 1);
     });
-    if (wishes.toLearn > 0) toldBy(this.program, usable, chosen, wishes, so);
+    if (isFirst && wishes.toLearn > 0) toldBy(this.program, usable, chosen, wishes, so);
     return chosen;
   }
 

@@ -41,6 +41,20 @@ test('leaves of a bare tree are doubted, alone and on a twig', () => {
   expect(doubts('alnus-ficta', 'cutting', ['twig', 'bud', 'leaf'])).toBe('');
 });
 
+test('a twig that may be bare or in leaf that day is doubted until it is said which', () => {
+  const calendar = { leaves: [{ from: 130, to: 300 }], leafFall: [{ from: 270, to: 300 }] };
+  const turning = { ...profiled('Alnus', 'ficta', { ...LEAF, 'habit.persistence': 'deciduous' }) };
+  const list = [{ ...turning, taxon: { ...turning.taxon, calendar } }, elm];
+  const planned = station('alnus-ficta', 'cutting', ['twig', 'bud', 'leaf'], 285);
+  const said = (leaves?: 'on' | 'off') =>
+    doubtsOf(
+      { ...planned, view: { ...planned.view, ...(leaves ? { leaves } : {}) } },
+      { ...context, list },
+    ).join(' ');
+  expect(said()).toContain('some are bare. Say which is shown');
+  expect(said('on')).not.toContain('Say which');
+});
+
 test('a drawing that would be a guess is doubted; the same leaf on the table is not', () => {
   expect(doubts('carya-ficta', 'drawing', ['leaf'])).toMatch(
     /^Too little is scored to draw its leaves \(leaflets, leaf shape, blade length, .*\)\. Score them/,

@@ -1,4 +1,4 @@
-import { isDeciduous, type ProfiledTaxon, type ReadingOptions } from '../evidence/index.ts';
+import { isDeciduous, leafyShare, type ProfiledTaxon, type ReadingOptions } from '../evidence/index.ts';
 import { hopkinsDelay, partPresent, shiftCalendar } from '../season/index.ts';
 import { enoughToDraw, type EnoughToDraw } from '../specimen/index.ts';
 import { listInWords, SHOWN_TITLES } from '../view/index.ts';
@@ -59,6 +59,11 @@ function absentParts(
   const absent = (part: 'leaves' | 'flowers' | 'fruit') => !partPresent(part, calendar, deciduous, view.day);
   const { organs } = view;
   const doubts: string[] = [];
+  const leafy = leafyShare(calendar, deciduous, view);
+  if (leafy > 0 && leafy < 1)
+    doubts.push(
+      'On that date some of them are in leaf and some are bare. Say which is shown, so that all look at the same.',
+    );
   if (organs.includes('leaf') && absent('leaves'))
     doubts.push(
       organs.includes('twig') || organs.includes('bud')

@@ -1,7 +1,7 @@
-import type { Strokes } from '@hurrow/contract/notebook';
+import { MOST_STROKES, type Strokes } from '@hurrow/contract/notebook';
 import { useRef, useState, type PointerEvent } from 'react';
 import { pathOf } from './noted.ts';
-import { drawnOn, MOST_STROKES, pointAt } from './sketching.ts';
+import { drawnOn, pointAt } from './sketching.ts';
 import styles from './notebook.module.css';
 
 /** A sheet to draw on with a finger, a pen or the mouse. */

@@ -1,4 +1,4 @@
-import type { Strokes } from '@hurrow/contract/notebook';
+import { MOST_POINTS, type Strokes } from '@hurrow/contract/notebook';
 
 type Point = Strokes[number][number];
 interface Box {
@@ -10,8 +10,6 @@ interface Box {
 
 /** Thousandths of the sheet that a point must be from the last one. */
 const STEP = 8;
-const MOST_POINTS = 400;
-export const MOST_STROKES = 150;
 
 /** Where on the sheet a pointer is: 0 to 1,000 across and down. */
 export const pointAt = (x: number, y: number, { left, top, width, height }: Box): Point => [

@@ -1,5 +1,7 @@
 import type { WholeCourse } from '@hurrow/contract/courses';
 import { Button } from 'antd';
+import { useState } from 'react';
+import { Link } from 'react-router';
 import { STATION_KINDS } from '@hurrow/core/assembly';
 import { counted } from '@hurrow/core/words';
 import { LinkButton, Problem } from '../app/parts.tsx';
@@ -12,6 +14,23 @@ interface ProposeQuizProps {
   proposal: ReturnType<typeof useProposal>;
   /** There is a plan already: what is proposed takes its place, but for what is kept. */
   again: boolean;
+}
+
+/** Another form as hard, for those who sit the quiz at another time. */
+function SecondForm({ proposal, courseId }: { proposal: ProposeQuizProps['proposal']; courseId: string }) {
+  const [made, setMade] = useState<{ id: string; relaxed: string[] }>();
+  if (made)
+    return (
+      <span>
+        <Link to={`/c/${courseId}/quizzes/${made.id}/plan`}>The second form is saved beside this plan.</Link>{' '}
+        {made.relaxed.join(' ')}
+      </span>
+    );
+  return (
+    <LinkButton disabled={proposal.proposing} onClick={() => void proposal.second().then(setMade)}>
+      Make a second form, as hard
+    </LinkButton>
+  );
 }
 
 const FAIR: [number, string][] = [
@@ -89,6 +108,7 @@ export function ProposeQuiz({ course, proposal, again }: ProposeQuizProps) {
           {again ? 'Propose again' : 'Propose the quiz'}
         </Button>
         {again && <span className="quiet">What is kept stays; everything else may change.</span>}
+        {again && <SecondForm proposal={proposal} courseId={course.id} />}
         {bans.length > 0 && (
           <LinkButton onClick={allowAll}>Allow again what was taken out ({bans.length})</LinkButton>
         )}

@@ -6,6 +6,7 @@ import { Link, Navigate, Route, Routes, useNavigate, useParams } from 'react-rou
 import { dayLabel, dayOfYear } from '@hurrow/core/season';
 import { messageOf } from '../app/api.ts';
 import { courseQuery } from '../app/data.ts';
+import { CopyQuiz } from './CopyQuiz.tsx';
 import { MarkPage } from './MarkPage.tsx';
 import { PlanPage } from './PlanPage.tsx';
 import { quizQuery } from './quizData.ts';
@@ -113,6 +114,7 @@ function QuizPage({ course }: { course: WholeCourse }) {
         <span className="quiet">
           {dayLabel(dayOfYear(quiz.heldOn))} · {quiz.stations.length}{' '}
           {quiz.stations.length === 1 ? 'station' : 'stations'} · {STATES[quiz.state]}
+          <CopyQuiz course={course} quiz={quiz} />
         </span>
       </PageHead>
       <Tabs

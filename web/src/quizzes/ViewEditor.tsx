@@ -1,7 +1,13 @@
-import { AIDS, SHOWN_TITLES, type Aid, type View } from '@hurrow/core/view';
+import { AIDS, SHOWN_TITLES, type Aid, type LeafCondition, type View } from '@hurrow/core/view';
 import type { ShownOrgan } from '@hurrow/core/vocabulary';
-import type { Planned } from './planned.ts';
+import { withLeaves, type Planned } from './planned.ts';
 import ui from '../app/parts.module.css';
+
+const LEAVES: readonly [LeafCondition | undefined, string][] = [
+  [undefined, 'as on that date'],
+  ['on', 'in leaf'],
+  ['off', 'bare'],
+];
 
 /** What a station shows, and what its students may use. */
 export function ViewEditor({
@@ -32,6 +38,24 @@ export function ViewEditor({
           </button>
         ))}
       </div>
+      {view.organs.some((organ) => organ === 'twig' || organ === 'bud' || organ === 'habit') && (
+        <>
+          <p className="quiet">Its leaves</p>
+          <div className={ui['chips']} role="group" aria-label="Its leaves">
+            {LEAVES.map(([leaves, title]) => (
+              <button
+                key={title}
+                aria-pressed={view.leaves === leaves}
+                {...(view.leaves === leaves ? { 'data-frequency': 'always' } : {})}
+                disabled={fixed}
+                onClick={() => onChange(withLeaves(view, leaves))}
+              >
+                {title}
+              </button>
+            ))}
+          </div>
+        </>
+      )}
       <p className="quiet">Students may use</p>
       <div className={ui['chips']}>
         {AIDS.map((aid: Aid) => (

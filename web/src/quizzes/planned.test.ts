@@ -1,4 +1,4 @@
-import { askingWentBy, freeTitle, planToBegin, stationOf, viewFor } from './planned.ts';
+import { askingWentBy, copyOf, freeTitle, planToBegin, stationOf, viewFor, withLeaves } from './planned.ts';
 
 test('a new station looks like the one before it, and shows an individual of its own', () => {
   const first = stationOf('abies-grandis', 288);
@@ -64,4 +64,18 @@ test('every third station asks what students went by, unless all are to or none'
     true,
     true,
   ]);
+});
+
+test('a station shows its specimen in leaf, bare, or as the date has it', () => {
+  const view = viewFor('cutting', 250);
+  expect(withLeaves(view, 'off')).toEqual({ ...view, leaves: 'off' });
+  expect(withLeaves(withLeaves(view, 'off'), undefined)).toEqual(view);
+});
+
+test('a copy of a quiz has its stations with specimens of their own, today, under a free title', () => {
+  const station = { ...stationOf('abies-grandis', 288), asks: [], wentBy: true, prompt: null, seed: 5 };
+  const copy = copyOf({ stations: [station] }, [{ title: 'Quiz 1' }], '2026-10-15');
+  expect(copy).toMatchObject({ title: 'Quiz 2', heldOn: '2026-10-15' });
+  expect(copy.stations[0]).toMatchObject({ taxonId: 'abies-grandis', wentBy: true });
+  expect(copy.stations[0]!.seed).not.toBe(5);
 });

@@ -1,6 +1,6 @@
 import type { Quiz } from '@hurrow/contract/quizzes';
 import { dayOfYear } from '@hurrow/core/season';
-import { MEDIUM_VIEWS, type Medium, type View } from '@hurrow/core/view';
+import { MEDIUM_VIEWS, type LeafCondition, type Medium, type View } from '@hurrow/core/view';
 
 /** A station as it is being planned. */
 export interface Planned {
@@ -33,6 +33,11 @@ export const viewFor = (medium: Medium, day: number): View => ({
   day,
   qualifiers: { plantAge: 'mature' },
 });
+
+/** A view of a specimen in leaf or bare; of one as the date has it where neither is said. */
+export function withLeaves({ leaves: _before, ...view }: View, leaves: LeafCondition | undefined): View {
+  return leaves ? { ...view, leaves } : view;
+}
 
 /** At every so many stations students are asked what they went by: that many reports tell nearly as much as all would. */
 const ASKED_EVERY = 3;
@@ -90,3 +95,24 @@ export const planToBegin = (
           .map((taxonId, i) => stationOf(taxonId, dayOfYear(today), undefined, i))
           .map((station) => (askAll ? { ...station, wentBy: true } : station)),
       };
+
+/** The plan of a quiz once more, on another day and with other individuals: what was seen last year is not recognised. */
+export function copyOf(
+  quiz: { stations: readonly Planned[] },
+  others: readonly { title: string }[],
+  today: string,
+): Plan {
+  return {
+    title: freeTitle(others),
+    heldOn: today,
+    stations: quiz.stations.map(({ taxonId, medium, view, asks, wentBy, prompt }) => ({
+      taxonId,
+      medium,
+      view,
+      asks: asks ?? [],
+      wentBy: wentBy ?? false,
+      prompt: prompt ?? null,
+      seed: anotherSeed(),
+    })),
+  };
+}

@@ -2,7 +2,7 @@ import type { QuizProposed } from '@hurrow/contract/assembly';
 import type { WholeCourse } from '@hurrow/contract/courses';
 import { useState } from 'react';
 import { call } from '../app/api.ts';
-import { useSaving } from '../app/useSaving.ts';
+import { STALE, useSaving } from '../app/useSaving.ts';
 import { candidateOf, planOf, usuallyWanted, wishesOf, type Wanted } from './proposed.ts';
 import type { usePlan } from './usePlan.ts';
 
@@ -31,7 +31,26 @@ export function useProposal(course: WholeCourse, plan: ReturnType<typeof usePlan
     plan.setStations(planOf(answer.forms[0]!, plan.stations));
     plan.setOpen(-1);
   };
+  /** Saves a second form beside this plan, for those who sit it at another time. Resolves with its id, and with what could not be had alike. */
+  const second = () =>
+    save(
+      async () => {
+        const wishes = wishesOf(wanted, course.sets, here, bans);
+        const body = { heldOn: plan.heldOn, wishes: { ...wishes, stations: plan.stations.length }, forms: 2 };
+        const { forms, relaxed } = await call('POST /api/courses/{courseId}/quiz-proposal', {
+          params: { courseId: course.id },
+          body,
+        });
+        const made = await call('POST /api/courses/{courseId}/quizzes', {
+          params: { courseId: course.id },
+          body: { title: `${plan.title}, second form`, heldOn: plan.heldOn, stations: planOf(forms[1]!, []) },
+        });
+        return { id: made.id, relaxed };
+      },
+      { stale: [STALE.course(course.id)] },
+    );
   return {
+    second,
     wanted,
     want,
     proposed,

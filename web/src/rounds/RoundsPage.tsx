@@ -5,6 +5,7 @@ import { useQuery } from '@tanstack/react-query';
 import { Button, InputNumber, Select } from 'antd';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
+import type { Rotation } from '@hurrow/core/rotation';
 import { commonName } from '@hurrow/core/taxon';
 import { call, messageOf } from '../app/api.ts';
 import { useLibrary } from '../app/data.ts';
@@ -12,7 +13,7 @@ import { LinkButton, Opening, Problem } from '../app/parts.tsx';
 import { useSaving } from '../app/useSaving.ts';
 import { BroughtBack } from '../drafts/BroughtBack.tsx';
 import { useKept } from '../drafts/useKept.ts';
-import { lengthInWords, minutes, rowsOf, timetable } from './going.ts';
+import { lateInWords, lengthInWords, minutes, rowsOf, timetable } from './going.ts';
 import { roundsQuery } from './roundsQuery.ts';
 import styles from './rounds.module.css';
 
@@ -61,6 +62,7 @@ function Planning({ course, quiz, saved }: Props & { saved: Rounds }) {
       </p>
       <Papers quiz={quiz} unsaved={kept.changed} />
       <Tries quiz={quiz} />
+      {rotation && rounds.away.length > 0 && <Late {...{ rounds, rotation, students }} />}
       {rotation ? (
         <div className={styles['scroll']}>
           <table className={styles['timetable']}>
@@ -154,6 +156,39 @@ function Wanted({ rounds, students, onChange }: WantedProps) {
       </p>
       <Extra rounds={rounds} students={students} onChange={(extra) => set({ extra })} />
     </div>
+  );
+}
+
+/** Somebody of those who are away comes after all: where to begin. */
+function Late({ rounds, rotation, students }: Omit<WantedProps, 'onChange'> & { rotation: Rotation }) {
+  const [who, setWho] = useState<string>();
+  const [bell, setBell] = useState(1);
+  const student = rounds.away.find((id) => id === who);
+  return (
+    <p>
+      Comes late:{' '}
+      <Select
+        aria-label="Who comes late"
+        className={styles['one']}
+        placeholder="nobody"
+        allowClear
+        value={student}
+        onChange={setWho}
+        options={students
+          .filter(({ id }) => rounds.away.includes(id))
+          .map(({ id, name }) => ({ value: id, label: name }))}
+      />{' '}
+      at bell{' '}
+      <InputNumber
+        aria-label="At bell"
+        className={styles['number']}
+        min={1}
+        max={rotation.slots.length}
+        value={bell}
+        onChange={(next) => setBell(next ?? 1)}
+      />{' '}
+      {student && lateInWords(rotation, student, bell - 1, rounds)}
+    </p>
   );
 }
 

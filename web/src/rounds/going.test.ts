@@ -3,6 +3,7 @@ import {
   AT_REST,
   givenMore,
   keptBell,
+  lateInWords,
   lengthInWords,
   minutes,
   passedBy,
@@ -20,6 +21,16 @@ test('who is away goes no round, and each row is a whole round', () => {
   expect([...rows[0]!.places].sort()).toEqual(['1', '2', '3', '–']);
   expect(timetable({ ...USUAL_ROUNDS, away: ['ava', 'ben', 'cem'] }, students, 3)).toBeUndefined();
   expect(timetable(USUAL_ROUNDS, students, 0)).toBeUndefined();
+});
+
+test('who comes late is told where to begin, or that there is no place', () => {
+  const away = { ...USUAL_ROUNDS, away: ['cem'] };
+  const rotation = timetable(away, students, 3)!;
+  expect(lateInWords(rotation, 'cem', 1, away)).toMatch(
+    /^begins at station \d at bell 2 and is done after 4:45$/,
+  );
+  const full = timetable(away, students, 2)!;
+  expect(lateInWords(full, 'cem', 1, away)).toMatch(/^finds no free place: goes round alone from 2:30 on$/);
 });
 
 test('how long it takes is said', () => {

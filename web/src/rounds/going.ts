@@ -1,5 +1,5 @@
 import type { Rounds } from '@hurrow/contract/rounds';
-import { rotationOf, roundOf, type Rotation, type Slot } from '@hurrow/core/rotation';
+import { rotationOf, roundOf, withLate, type Rotation, type Slot } from '@hurrow/core/rotation';
 
 /** The timetable of those who are there; undefined where there are no stations or nobody is there. */
 export function timetable(
@@ -37,6 +37,18 @@ export function rowsOf(
       return round ? [{ wave: round.wave, name, id, places: round.slots.map(slotText) }] : [];
     })
     .sort((x, y) => x.wave - y.wave);
+}
+
+/** Where somebody begins who comes late, at a bell of the first round, and when that one is done. */
+export function lateInWords(rotation: Rotation, student: string, bell: number, rounds: Rounds): string {
+  const { capacity, moving } = rounds;
+  const late = withLate(rotation, student, { wave: 0, bell, capacity, moving });
+  const { wave, slots } = roundOf(late, student)!;
+  const first = slots[late.from % slots.length]!;
+  const where = 'station' in first ? `station ${first.station}` : 'a rest';
+  return wave === 0
+    ? `begins at ${where} at bell ${bell + 1} and is done after ${minutes(late.waves[0]!.ends)}`
+    : `finds no free place: goes round alone from ${minutes(late.waves[wave]!.begins)} on`;
 }
 
 /** “20 bells, 25 minutes”; with several waves “3 rounds, 75 minutes”. */

@@ -108,6 +108,7 @@ function KeptSorts({ course, inUse }: { course: WholeCourse; inUse: TableInUse }
     queryKey: ['sorts', course.id],
     queryFn: () => call('GET /api/courses/{courseId}/sorts', { params: { courseId: course.id } }),
   });
+  const [opened, setOpened] = useState('');
   const sorts = query.data?.sorts ?? [];
   if (sorts.length === 0) return null;
   return (
@@ -115,8 +116,15 @@ function KeptSorts({ course, inUse }: { course: WholeCourse; inUse: TableInUse }
       <h2>How they have sorted</h2>
       <ul>
         {sorts.map(({ who, at, revision: _revision, ...sort }) => (
-          <li key={sort.id} aria-current={sort.id === inUse.state.id}>
-            <button type="button" onClick={() => inUse.open(sort)}>
+          <li key={sort.id} aria-current={sort.id === opened}>
+            <button
+              type="button"
+              onClick={() => {
+                // What is changed of it from here on is another table: that of whoever sorted it stays as it is.
+                inUse.open({ ...sort, id: crypto.randomUUID() });
+                setOpened(sort.id);
+              }}
+            >
               {who}, {at.slice(0, 10)}
             </button>{' '}
             <span className="quiet">{sortSaid(sortDepth(sort.piles))}</span>
