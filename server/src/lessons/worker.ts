@@ -80,10 +80,15 @@ async function makeQuiz({ key, ground, wishes, so, forms }: QuizTask): Promise<Q
   if (tables?.key !== key) tables = { key, byKind: new Map() };
   const { byKind } = tables;
   const { list, vocabulary, ...options } = ground;
+  // What is settled may be of a kind that is not wished for otherwise.
+  const wanted = new Set([
+    ...Object.keys(wishes.kinds),
+    ...wishes.pins.map((pin) => pin.split(' ')[1] ?? ''),
+  ]);
   for (const kind of STATION_KINDS)
-    if (wishes.kinds[kind.id] && !byKind.has(kind.id))
+    if (wanted.has(kind.id) && !byKind.has(kind.id))
       byKind.set(kind.id, candidatesOf(list, vocabulary, { ...options, kinds: [kind] }));
-  const used = Object.keys(wishes.kinds).flatMap((id) => byKind.get(id) ?? []);
+  const used = [...wanted].flatMap((id) => byKind.get(id) ?? []);
   const candidates = used.flatMap((table) => table.candidates);
   return {
     assembly: assembleQuiz(candidates, wishes, so, ground, await highs(), forms),

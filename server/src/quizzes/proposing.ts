@@ -1,6 +1,8 @@
 import * as assembly from '@hurrow/contract/assembly';
-import { kindOf, relaxedInWords } from '@hurrow/core/assembly';
+import { kindOf, relaxedInWords, type NotPossible } from '@hurrow/core/assembly';
+import type { ProfiledTaxon } from '@hurrow/core/evidence';
 import { dayOfYear } from '@hurrow/core/season';
+import { commonName } from '@hurrow/core/taxon';
 import { badInput } from '../api/problem.ts';
 import { serve } from '../api/route.ts';
 import { courseOf } from '../courses/course.ts';
@@ -8,6 +10,22 @@ import { committedLibrary } from '../library/committed.ts';
 import type { QuizMade, QuizTask } from '../lessons/worker.ts';
 import { inThread } from '../thread.ts';
 import { classSoFar } from './classSoFar.ts';
+
+/** A station that was to be kept and cannot be shown on this day. */
+function lostInWords(pin: string, why: NotPossible, list: readonly ProfiledTaxon[]): string {
+  const [taxonId, kind = ''] = pin.split(' ');
+  const taxon = list.find((each) => each.taxon.id === taxonId)?.taxon;
+  const name = taxon ? commonName(taxon) : taxonId;
+  return `${name}, ${kindOf(kind)?.title ?? kind}, could not be kept: ${WHY_LOST[why]}.`;
+}
+
+const WHY_LOST: Record<NotPossible, string> = {
+  'not there': 'it bears nothing of it that day',
+  'in leaf': 'it is not bare that day',
+  bare: 'it is mostly bare that day',
+  protected: 'it is protected and may not be cut',
+  'not drawn': 'too little is scored to draw it',
+};
 
 export const proposalRoute = serve(assembly.propose, async ({ db, params, body }) => {
   const { heldOn, wishes, forms } = body;
@@ -39,7 +57,12 @@ export const proposalRoute = serve(assembly.propose, async ({ db, params, body }
   const { candidates, notPossible } = made;
   return {
     forms: made.assembly.forms,
-    relaxed: made.assembly.relaxed.map((each) => relaxedInWords(each, wishes, so)),
+    relaxed: [
+      ...wishes.pins
+        .filter((pin) => notPossible[pin])
+        .map((pin) => lostInWords(pin, notPossible[pin]!, list)),
+      ...made.assembly.relaxed.map((each) => relaxedInWords(each, wishes, so)),
+    ],
     worth: made.assembly.worth,
     bound: made.assembly.bound,
     candidates,

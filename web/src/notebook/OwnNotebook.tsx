@@ -169,7 +169,7 @@ function Form({ sitting, box, entryId, sent, today }: FormProps) {
     setLeft(true);
   };
   if (left) return <Navigate to="/notebook" replace />;
-  const blank = isBlank(body, photos);
+  const blank = isBlank(body);
   return (
     <Page title="At a tree" back="/notebook">
       {held?.message && <p role="alert">{held.message}</p>}
@@ -189,6 +189,9 @@ function Form({ sitting, box, entryId, sent, today }: FormProps) {
         </label>
       </EntryForm>
       <Photos held={held} sent={sent} onDrop={(id) => void box.dropPicture(entryId, id)} />
+      {blank && photos > 0 && (
+        <p>A photograph alone says little: write what you see, or choose what it is most like.</p>
+      )}
       <div className={styles['ends']}>
         <button
           type="button"

@@ -95,6 +95,14 @@ export function PlanPage({ course, quiz }: { course: WholeCourse; quiz: Quiz | u
         {!fixed && <Adding plan={plan} list={list} removable={quiz !== undefined} />}
       </div>
       <aside className={styles['plan-view']}>
+        {shown && profiled && (
+          <>
+            <Shown plan={plan} profiled={profiled} library={library} course={course} fixed={fixed} />
+            {!fixed && proposal.proposed && (
+              <Swap plan={plan} station={shown} proposal={proposal} list={list} />
+            )}
+          </>
+        )}
         {plan.stations.length > 0 && (
           <Covers
             {...{ course, judged, so, near }}
@@ -103,14 +111,6 @@ export function PlanPage({ course, quiz }: { course: WholeCourse; quiz: Quiz | u
               fixed ? undefined : () => plan.setStations(putInOrder(plan.stations, judged, so?.mixedUp))
             }
           />
-        )}
-        {shown && profiled && (
-          <>
-            <Shown plan={plan} profiled={profiled} library={library} course={course} fixed={fixed} />
-            {!fixed && proposal.proposed && (
-              <Swap plan={plan} station={shown} proposal={proposal} list={list} />
-            )}
-          </>
         )}
       </aside>
     </div>

@@ -45,7 +45,7 @@ const AIMS: [number, string][] = [
 
 /** What is wanted of a quiz, as a sentence whose parts are changed in place, and what came of it. */
 export function ProposeQuiz({ course, proposal, again }: ProposeQuizProps) {
-  const { wanted, want, proposed, propose, proposing, problem, bans, allowAll } = proposal;
+  const { wanted, want, proposed, propose, proposing, problem, bans, allowAll, takeBack } = proposal;
   const set = (part: Partial<Wanted>) => want({ ...wanted, ...part });
   return (
     <section className={styles['propose']} aria-label="Propose a quiz">
@@ -107,7 +107,14 @@ export function ProposeQuiz({ course, proposal, again }: ProposeQuizProps) {
         >
           {again ? 'Propose again' : 'Propose the quiz'}
         </Button>
-        {again && <span className="quiet">What is kept stays; everything else may change.</span>}
+        {again && (
+          <span className="quiet">
+            {proposed
+              ? 'What is kept, added or changed by hand stays.'
+              : 'What stands here gives way to the proposal.'}
+          </span>
+        )}
+        {takeBack && <LinkButton onClick={takeBack}>Put back what stood here before</LinkButton>}
         {again && <SecondForm proposal={proposal} courseId={course.id} />}
         {bans.length > 0 && (
           <LinkButton onClick={allowAll}>Allow again what was taken out ({bans.length})</LinkButton>

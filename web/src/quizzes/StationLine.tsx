@@ -116,12 +116,7 @@ export function StationLine({
           </button>
         </span>
       )}
-      <Fair {...{ station, judged, list, fixed, onRepair }} />
-      {near.length > 0 && (
-        <span className={`${propose['near']} gold`}>
-          Too near station {listInWords(near.map((at) => String(at + 1)))}: who looks at one gets the other.
-        </span>
-      )}
+      <Fair {...{ station, judged, list, fixed, near, onRepair }} />
       {doubts.map((doubt) => (
         <span className={`${styles['doubt']} gold`} key={doubt}>
           {doubt}
@@ -137,9 +132,11 @@ function Fair({
   judged,
   list,
   fixed,
+  near,
   onRepair,
-}: Pick<StationLineProps, 'station' | 'judged' | 'list' | 'fixed' | 'onRepair'>) {
-  if (!judged) return null;
+}: Pick<StationLineProps, 'station' | 'judged' | 'list' | 'fixed' | 'near' | 'onRepair'>) {
+  // The line is there before what it says, so that nothing moves under a finger.
+  if (!judged) return <span className={`${propose['fair']} quiet`}>Reading…</span>;
   const nameOf = (id: string) => commonName(list.find(({ taxon }) => taxon.id === id)!.taxon);
   const { judgement, repair } = judged;
   return (
@@ -151,6 +148,11 @@ function Fair({
         <LinkButton onClick={() => onRepair(repaired(station.view, repair))}>
           {repairInWords(repair)} ({Math.round(100 * repair.right)} of 100)
         </LinkButton>
+      )}
+      {near.length > 0 && (
+        <span className="gold">
+          Too near station {listInWords(near.map((at) => String(at + 1)))}: who looks at one gets the other.
+        </span>
       )}
     </span>
   );

@@ -5,6 +5,7 @@ import {
   candidateOf,
   fairInWords,
   keptOut,
+  madeByHand,
   nearPlaces,
   planOf,
   plannedOf,
@@ -77,6 +78,15 @@ test('a proposal keeps what was asked at stations that stand already', () => {
   expect(plan.map(({ taxonId }) => taxonId)).toEqual(['b', 'a']);
   expect(plan[1]).toBe(before[0]);
   expect(plan[0]!.wentBy).toBe(false);
+});
+
+test('what was added or changed by hand since a proposal stays; before the first, nothing does', () => {
+  const [a, b] = [plannedOf(candidate('a')), plannedOf(candidate('b'))];
+  const seeds = new Set([a.seed, b.seed]);
+  const changed = { ...b, view: { ...b.view, organs: ['bark' as const] } };
+  const added = plannedOf(candidate('c'));
+  expect(madeByHand([a, changed, added], seeds)).toEqual([changed, added]);
+  expect(madeByHand([a, changed], undefined)).toEqual([]);
 });
 
 test('in the place of a station comes another view of the same tree first, then its set; nothing that is in the quiz', () => {

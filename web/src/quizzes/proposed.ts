@@ -109,6 +109,20 @@ export const plannedOf = ({ taxonId, kind, view }: Candidate): Planned => ({
   seed: anotherSeed(),
 });
 
+/**
+ * Stations that stay whatever is proposed: those that were added or changed by hand since the last proposal. Before the first nothing stays but what
+ * is kept expressly.
+ *
+ * @param proposedSeeds of the individuals that the last proposal brought
+ */
+export const madeByHand = (
+  stations: readonly Planned[],
+  proposedSeeds: ReadonlySet<number> | undefined,
+): Planned[] =>
+  proposedSeeds === undefined
+    ? []
+    : stations.filter((station) => !proposedSeeds.has(station.seed) || candidateOf(station) === undefined);
+
 /** A proposed quiz as a plan; stations that stand already keep what was asked and drawn there. */
 export function planOf({ stations }: AssembledQuiz, before: readonly Planned[]): Planned[] {
   const kept = new Map(before.flatMap((station) => [[candidateOf(station), station] as const]));

@@ -3,7 +3,8 @@ import type { WholeCourse } from '@hurrow/contract/courses';
 import { useState } from 'react';
 import { call } from '../app/api.ts';
 import { STALE, useSaving } from '../app/useSaving.ts';
-import { candidateOf, planOf, usuallyWanted, wishesOf, type Wanted } from './proposed.ts';
+import { candidateOf, madeByHand, planOf, usuallyWanted, wishesOf, type Wanted } from './proposed.ts';
+import type { Planned } from './planned.ts';
 import type { usePlan } from './usePlan.ts';
 
 /** A quiz that is proposed: what is wanted of it, what came, and what of the plan is settled. */
@@ -18,24 +19,43 @@ export function useProposal(course: WholeCourse, plan: ReturnType<typeof usePlan
   const [proposed, setProposed] = useState<QuizProposed>();
   const [pins, setPins] = useState<readonly string[]>([]);
   const [bans, setBans] = useState<readonly string[]>([]);
+  const [came, setCame] = useState<{ seeds: ReadonlySet<number>; before: readonly Planned[] }>();
   const { save, saving, problem } = useSaving();
   const here = plan.stations.flatMap((station) => candidateOf(station) ?? []);
   const settled = pins.filter((id) => here.includes(id));
+  const own = madeByHand(plan.stations, came?.seeds);
   const propose = async () => {
-    const body = { heldOn: plan.heldOn, wishes: wishesOf(wanted, course.sets, settled, bans), forms: 1 };
+    const wishes = wishesOf(
+      { ...wanted, stations: Math.max(1, wanted.stations - own.length) },
+      course.sets,
+      settled.filter((id) => !own.some((station) => candidateOf(station) === id)),
+      [...bans, ...own.map(({ taxonId }) => taxonId)],
+    );
     const answer = await save(() =>
-      call('POST /api/courses/{courseId}/quiz-proposal', { params: { courseId: course.id }, body }),
+      call('POST /api/courses/{courseId}/quiz-proposal', {
+        params: { courseId: course.id },
+        body: { heldOn: plan.heldOn, wishes, forms: 1 },
+      }),
     );
     if (!answer) return;
+    const stations = planOf(answer.forms[0]!, plan.stations);
     setProposed(answer);
-    plan.setStations(planOf(answer.forms[0]!, plan.stations));
+    setCame({ seeds: new Set(stations.map(({ seed }) => seed)), before: plan.stations });
+    plan.setStations([...stations, ...own]);
     plan.setOpen(-1);
+  };
+  /** Puts the stations back that stood there before the last proposal. */
+  const takeBack = () => {
+    plan.setStations([...came!.before]);
+    setCame(undefined);
+    setProposed(undefined);
   };
   /** Saves a second form beside this plan, for those who sit it at another time. Resolves with its id, and with what could not be had alike. */
   const second = () =>
     save(
       async () => {
-        const wishes = wishesOf(wanted, course.sets, here, bans);
+        const kinds = [...new Set([...here.map((id) => id.split(' ')[1]!), ...wanted.kinds])];
+        const wishes = wishesOf({ ...wanted, kinds }, course.sets, here, bans);
         const body = { heldOn: plan.heldOn, wishes: { ...wishes, stations: plan.stations.length }, forms: 2 };
         const { forms, relaxed } = await call('POST /api/courses/{courseId}/quiz-proposal', {
           params: { courseId: course.id },
@@ -50,6 +70,8 @@ export function useProposal(course: WholeCourse, plan: ReturnType<typeof usePlan
       { stale: [STALE.course(course.id)] },
     );
   return {
+    /** Nothing stood there before: there is nothing to put back. */
+    takeBack: came && came.before.length > 0 ? takeBack : undefined,
     second,
     wanted,
     want,

@@ -21,6 +21,7 @@ import type { View } from '@hurrow/core/view';
 import type { Vocabulary } from '@hurrow/core/vocabulary';
 import { useDrawnLater } from '../app/drawnLater.ts';
 import {
+  keyWorthInWords,
   openPiles,
   partingInWords,
   pileAt,
@@ -52,6 +53,7 @@ function Table({ course, list, vocabulary, inUse }: SortTableProps) {
   const table = useMemo(() => laidOut(list, vocabulary, view, seed), [list, vocabulary, view, seed]);
   const [ringed, ring] = useState<readonly number[]>([]);
   const [named, setNamed] = useState(false);
+  const sorted = useMemo(() => readAsSaid(root, said, table, vocabulary), [root, said, table, vocabulary]);
   const words = { vocabulary, audience: course.audience, units: course.units };
   const open = openPiles(root);
   // The way to the pile on the table.
@@ -115,13 +117,7 @@ function Table({ course, list, vocabulary, inUse }: SortTableProps) {
       <aside aria-label="The piles so far">
         <h2>{root.into ? 'Your piles' : 'Nothing sorted yet'}</h2>
         {root.into && <Tree {...{ root, path: [], said, table, words, at: path, onOpen: setPath }} />}
-        {root.into && (
-          <OwnKey
-            sorted={readAsSaid(root, said, table, vocabulary)}
-            {...{ view, table, words, list }}
-            open={open.length}
-          />
-        )}
+        {root.into && <OwnKey sorted={sorted} {...{ view, table, words, list }} open={open.length} />}
       </aside>
     </div>
   );
@@ -345,7 +341,14 @@ interface OwnKeyProps {
 
 /** The sorts read as a key: what the class has made, and how far it takes one. */
 function OwnKey({ sorted, view, table, words, list, open }: OwnKeyProps) {
-  const key = keyOfSorts(sorted, view, (place) => table[place]!.taxonId);
+  const key = useMemo(
+    () => keyOfSorts(sorted, view, (place) => table[place]!.taxonId),
+    [sorted, view, table],
+  );
+  const worth = useMemo(
+    () => key && keyWorthInWords(key, list, words.vocabulary),
+    [key, list, words.vocabulary],
+  );
   if (!key) return null;
   const nameOf = (id: string) => commonName(list.find(({ taxon }) => taxon.id === id)!.taxon);
   const lines = keyLines(key, 'indented', words.vocabulary, words.audience, words.units);
@@ -354,7 +357,7 @@ function OwnKey({ sorted, view, table, words, list, open }: OwnKeyProps) {
     <>
       <h2>Your own key</h2>
       <p className="quiet">
-        {alone} of {open} piles hold one kind of tree.
+        {alone} of {open} piles hold one kind of tree. {worth}
       </p>
       <ol className={styles['key']}>
         {lines.map(({ label, depth, words: text, to }) => (

@@ -1,6 +1,8 @@
 import { BUILT_IN } from '@hurrow/core/vocabulary';
-import { sortPile, waysOf, type OnTable } from '@hurrow/core/sorting';
-import { openPiles, partingInWords, pileAt, pileInWords, together } from './table.ts';
+import type { ProfiledTaxon } from '@hurrow/core/evidence';
+import type { Key } from '@hurrow/core/key';
+import { sortPile, tableView, waysOf, type OnTable } from '@hurrow/core/sorting';
+import { keyWorthInWords, openPiles, partingInWords, pileAt, pileInWords, together } from './table.ts';
 
 const onTable = (known: OnTable['known']): OnTable => ({
   taxonId: 'x',
@@ -35,4 +37,49 @@ test('what parts them is said, with who lies on the other side', () => {
 test('where nothing parts them, the class is asked what it went by', () => {
   expect(partingInWords(undefined, whole, words)).toContain('What did you go by?');
   expect(waysOf(whole, table, BUILT_IN)).toEqual([]);
+});
+
+test('a key of the class is appraised with other twigs of the same trees', () => {
+  const tree = (id: string, arrangement: string) =>
+    ({
+      taxon: { id, genus: 'Ficta', epithet: id, calendar: {}, commonNames: [id] },
+      scores: [
+        {
+          characterId: 'twig.arrangement',
+          qualifiers: {},
+          value: { kind: 'states', states: [{ state: arrangement, frequency: 'always' }] },
+        },
+      ],
+    }) as unknown as ProfiledTaxon;
+  const list = [tree('a', 'opposite'), tree('b', 'alternate')];
+  const of = (state: string) => ({
+    condition: { characterId: 'twig.arrangement', states: [state] },
+    also: [],
+  });
+  const key: Key = {
+    view: tableView(200),
+    taxa: ['a', 'b'],
+    root: {
+      kind: 'couplet',
+      share: 0,
+      leads: [
+        { ...of('opposite'), to: { kind: 'end', taxa: ['a'], share: 0 } },
+        { ...of('alternate'), to: { kind: 'end', taxa: ['b'], share: 0 } },
+      ],
+    },
+  };
+  const right = Number(/(\d+) of 100 beginners/.exec(keyWorthInWords(key, list, BUILT_IN))![1]);
+  expect(right).toBeGreaterThan(85);
+  const wrong: Key = {
+    ...key,
+    root: {
+      kind: 'couplet',
+      share: 0,
+      leads: [
+        { ...of('opposite'), to: { kind: 'end', taxa: ['b'], share: 0 } },
+        { ...of('alternate'), to: { kind: 'end', taxa: ['a'], share: 0 } },
+      ],
+    },
+  };
+  expect(Number(/(\d+) of 100/.exec(keyWorthInWords(wrong, list, BUILT_IN))![1])).toBeLessThan(15);
 });

@@ -1,4 +1,6 @@
 import { conditionInWords } from '@hurrow/core/condition';
+import type { ProfiledTaxon } from '@hurrow/core/evidence';
+import { appraise, couplets, type Key } from '@hurrow/core/key';
 import { characterName, type Audience, type UnitSystem } from '@hurrow/core/score';
 import type { Parting, Pile } from '@hurrow/core/sorting';
 import type { Vocabulary } from '@hurrow/core/vocabulary';
@@ -58,4 +60,18 @@ export function partingInWords(
   if (odd.length === 0) return `What parts them: ${name}.`;
   const who = odd.length === 1 ? `no. ${odd[0]!} lies` : `nos. ${odd.join(' and ')} lie`;
   return `What parts them: ${name}; only ${who} on the other side of it. Look again?`;
+}
+
+/** Specimens drawn of each tree to appraise a class's own key: it is a small one, on a phone. */
+const DRAWN_OF_EACH = 40;
+
+/** What a class's own key is worth with other twigs of the same trees, and at which step most go astray. */
+export function keyWorthInWords(key: Key, list: readonly ProfiledTaxon[], vocabulary: Vocabulary): string {
+  const { right, weakest } = appraise(key, list, vocabulary, { specimens: DRAWN_OF_EACH });
+  const said = `With other twigs of these trees, ${Math.round(100 * right)} of 100 beginners would come to the right one.`;
+  const lost =
+    weakest && weakest.lost >= 0.02
+      ? couplets(key).findIndex(({ path }) => path.join() === weakest.path.join())
+      : -1;
+  return lost < 0 ? said : `${said} Most go astray at step ${lost + 1}.`;
 }
