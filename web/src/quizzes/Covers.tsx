@@ -54,35 +54,38 @@ export function Covers({ course, stations, judged, so, near, onOrder }: CoversPr
           ))}
         </tbody>
       </table>
-      {known.length < stations.length ? (
-        <p className="quiet">Reading {stations.length - known.length} stations…</p>
-      ) : (
-        <>
-          <p>
-            Expected: <strong>{Math.round(100 * expected.mean)} %</strong> right, most students between{' '}
-            {Math.max(0, Math.round(100 * (expected.mean - expected.spread)))} and{' '}
-            {Math.min(100, Math.round(100 * (expected.mean + expected.spread)))} %.{' '}
-            <span className="quiet">
-              {expected.reliability < 0.6
-                ? 'The marks will hardly tell students apart: more stations would.'
-                : expected.reliability < 0.8
-                  ? 'The marks will tell students apart fairly well.'
-                  : 'The marks will tell students apart well.'}
-            </span>
-          </p>
-          <p>
-            {unfair === 0
-              ? 'Every station is fair for a careful reader.'
-              : `${unfair === 1 ? 'One station is' : `${unfair} stations are`} not fair for careful readers.`}
-          </p>
-          <p>
-            {near.length === 0
-              ? 'No station gives its neighbour away.'
-              : `${near.length === 1 ? 'One pair stands' : `${near.length} pairs stand`} too near each other. `}
-            {near.length > 0 && onOrder && <LinkButton onClick={onOrder}>Put them in order</LinkButton>}
-          </p>
-        </>
-      )}
+      {/* As high while it is read as it is then: nothing moves under a finger. */}
+      <div className={styles['brings']}>
+        {known.length < stations.length ? (
+          <p className="quiet">Reading {stations.length - known.length} stations…</p>
+        ) : (
+          <>
+            <p>
+              Expected: <strong>{Math.round(100 * expected.mean)} %</strong> right, most students between{' '}
+              {Math.max(0, Math.round(100 * (expected.mean - expected.spread)))} and{' '}
+              {Math.min(100, Math.round(100 * (expected.mean + expected.spread)))} %.{' '}
+              <span className="quiet">
+                {expected.reliability < 0.6
+                  ? 'The marks will hardly tell students apart: more stations would.'
+                  : expected.reliability < 0.8
+                    ? 'The marks will tell students apart fairly well.'
+                    : 'The marks will tell students apart well.'}
+              </span>
+            </p>
+            <p>
+              {unfair === 0
+                ? 'Every station is fair for a careful reader.'
+                : `${unfair === 1 ? 'One station is' : `${unfair} stations are`} not fair for careful readers.`}
+            </p>
+            <p>
+              {near.length === 0
+                ? 'No station gives its neighbour away.'
+                : `${near.length === 1 ? 'One pair stands' : `${near.length} pairs stand`} too near each other. `}
+              {near.length > 0 && onOrder && <LinkButton onClick={onOrder}>Put them in order</LinkButton>}
+            </p>
+          </>
+        )}
+      </div>
     </section>
   );
 }
