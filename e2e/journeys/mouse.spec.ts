@@ -10,9 +10,9 @@ test.beforeAll(async () => {
 });
 test.afterAll(() => hurrow.stop());
 
-/** What a press would take away from under the test: pages that are left, files that are chosen, other windows. */
+/** What a press would take away from under the test: pages that are left, files that are chosen, other windows, a plan that gives way to a proposal. */
 const LEAVES =
-  /^(Save|Leave|Delete|Retire|Remove this quiz|Make the course|Take it back in|Give|Plan a quiz)/;
+  /^(Save|Leave|Delete|Retire|Remove this quiz|Make the course|Take it back in|Give|Plan a quiz|Propose|Make a second form)/;
 
 const CONTROLS =
   'button:visible, input[type="text"]:visible, input:not([type]):visible, input[type="checkbox"]:visible, textarea:visible';
