@@ -1,22 +1,9 @@
 import Joi from 'joi';
+import type { Rounds } from '@hurrow/core/rotation';
 import { endpoint, INSTRUCTORS, STAFF, type Done, type Sent } from './endpoint.ts';
 import { PAPERS, type Paper } from './prints.ts';
 
-/** How a quiz is gone round. */
-export interface Rounds {
-  /** At a station, and to move to the next. */
-  seconds: number;
-  moving: number;
-  /** Students at one station together at most. */
-  capacity: number;
-  /** Students that go round together. */
-  together: number;
-  rests: number;
-  /** Students who are not there. */
-  away: string[];
-  /** More time by student, as a factor. Nobody but those who teach sees it. */
-  extra: Record<string, number>;
-}
+export type { Rounds };
 
 export const USUAL_ROUNDS: Rounds = {
   seconds: 60,

@@ -76,6 +76,40 @@ export function rotationOf({
   return { slots, waves, takes: waves.at(-1)?.ends ?? 0 };
 }
 
+/** How a quiz is gone round, as those who teach say it. */
+export interface Rounds {
+  /** At a station, and to move to the next. */
+  seconds: number;
+  moving: number;
+  /** Students at one station together at most. */
+  capacity: number;
+  /** Students that go round together. */
+  together: number;
+  rests: number;
+  /** Students who are not there. */
+  away: string[];
+  /** More time by student, as a factor. Nobody but those who teach sees it. */
+  extra: Record<string, number>;
+}
+
+/**
+ * The timetable of those of a class who are there, in groups in the order of the list; undefined where there are no stations or nobody is there.
+ *
+ * @param students ids of the class
+ */
+export function timetable(
+  { together, away, ...asked }: Rounds,
+  students: readonly string[],
+  stations: number,
+): Rotation | undefined {
+  const there = students.filter((id) => !away.includes(id));
+  if (there.length === 0 || stations === 0) return undefined;
+  const groups = Array.from({ length: Math.ceil(there.length / together) }, (_, i) =>
+    there.slice(i * together, (i + 1) * together),
+  );
+  return rotationOf({ ...asked, stations, groups });
+}
+
 /** Stations in a circle, the rests spread evenly between them. */
 function circle(stations: number, rests: number): Slot[] {
   const slots: Slot[] = [];

@@ -1,6 +1,6 @@
 import * as contract from '@hurrow/contract/rounds';
-import { USUAL_ROUNDS, type Rounds } from '@hurrow/contract/rounds';
-import { rotationOf, type Rotation } from '@hurrow/core/rotation';
+import { USUAL_ROUNDS } from '@hurrow/contract/rounds';
+import { timetable } from '@hurrow/core/rotation';
 import { badInput } from '../api/problem.ts';
 import { serve } from '../api/route.ts';
 import { courseOf } from '../courses/course.ts';
@@ -64,31 +64,10 @@ async function toPrint(db: Db, quizId: string, at: string): Promise<QuizPrinted>
     reference: read.library.reference,
     students: there,
     rounds,
-    rotation:
-      there.length > 0
-        ? rotation(
-            rounds,
-            there.map(({ id }) => id),
-            stations.length,
-          )
-        : undefined,
+    rotation: timetable(
+      rounds,
+      students.map(({ id }) => id),
+      stations.length,
+    ),
   };
 }
-
-/** The timetable of those who are there. */
-const rotation = (
-  { seconds, moving, capacity, together, rests, extra }: Rounds,
-  ids: readonly string[],
-  stations: number,
-): Rotation =>
-  rotationOf({
-    stations,
-    groups: Array.from({ length: Math.ceil(ids.length / together) }, (_, i) =>
-      ids.slice(i * together, (i + 1) * together),
-    ),
-    capacity,
-    rests,
-    seconds,
-    moving,
-    extra,
-  });

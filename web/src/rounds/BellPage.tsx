@@ -1,21 +1,12 @@
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useEffectEvent, useMemo, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { momentAt, type Moment } from '@hurrow/core/rotation';
+import { momentAt, timetable, type Moment, type Rotation } from '@hurrow/core/rotation';
 import { messageOf } from '../app/api.ts';
 import { courseQuery } from '../app/data.ts';
 import { Opening, Problem } from '../app/parts.tsx';
 import { quizQuery } from '../quizzes/quizData.ts';
-import {
-  AT_REST,
-  givenMore,
-  keptBell,
-  minutes,
-  passedBy,
-  timetable,
-  toggled,
-  type BellState,
-} from './going.ts';
+import { AT_REST, givenMore, keptBell, minutes, passedBy, toggled, type BellState } from './going.ts';
 import { roundsQuery } from './roundsQuery.ts';
 import { ring } from './ring.ts';
 import styles from './bell.module.css';
@@ -29,7 +20,7 @@ export default function BellPage() {
   const error = course.error ?? quiz.error ?? rounds.error;
   if (error) return <Problem>{messageOf(error)}</Problem>;
   if (!course.data || !quiz.data || !rounds.data) return <Opening>Opening the bell…</Opening>;
-  const students = course.data.students.filter(({ nameless }) => !nameless);
+  const students = course.data.students.filter(({ nameless }) => !nameless).map(({ id }) => id);
   const rotation = timetable(rounds.data.rounds, students, quiz.data.stations.length);
   const back = `/c/${courseId}/quizzes/${quizId}/rounds`;
   if (!rotation)
@@ -57,7 +48,7 @@ const TICK = 200;
 interface BellProps {
   quizId: string;
   title: string;
-  rotation: NonNullable<ReturnType<typeof timetable>>;
+  rotation: Rotation;
   moving: number;
   back: string;
 }

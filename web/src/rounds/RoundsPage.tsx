@@ -5,7 +5,7 @@ import { useQuery } from '@tanstack/react-query';
 import { Button, InputNumber, Select } from 'antd';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import type { Rotation } from '@hurrow/core/rotation';
+import { timetable, type Rotation } from '@hurrow/core/rotation';
 import { commonName } from '@hurrow/core/taxon';
 import { call, messageOf } from '../app/api.ts';
 import { useLibrary } from '../app/data.ts';
@@ -13,7 +13,7 @@ import { LinkButton, Opening, Problem } from '../app/parts.tsx';
 import { useSaving } from '../app/useSaving.ts';
 import { BroughtBack } from '../drafts/BroughtBack.tsx';
 import { useKept } from '../drafts/useKept.ts';
-import { lateInWords, lengthInWords, minutes, rowsOf, timetable } from './going.ts';
+import { lateInWords, lengthInWords, minutes, rowsOf } from './going.ts';
 import { roundsQuery } from './roundsQuery.ts';
 import styles from './rounds.module.css';
 
@@ -36,7 +36,12 @@ function Planning({ course, quiz, saved }: Props & { saved: Rounds }) {
   const rounds = kept.value;
   const students = useMemo(() => course.students.filter(({ nameless }) => !nameless), [course.students]);
   const rotation = useMemo(
-    () => timetable(rounds, students, quiz.stations.length),
+    () =>
+      timetable(
+        rounds,
+        students.map(({ id }) => id),
+        quiz.stations.length,
+      ),
     [rounds, students, quiz.stations.length],
   );
   const keep = () =>

@@ -1,3 +1,4 @@
+import { timetable as timetableOf, type Rounds } from '@hurrow/core/rotation';
 import { USUAL_ROUNDS } from '@hurrow/contract/rounds';
 import {
   AT_REST,
@@ -8,11 +9,17 @@ import {
   minutes,
   passedBy,
   rowsOf,
-  timetable,
   toggled,
 } from './going.ts';
 
 const students = ['Ava', 'Ben', 'Cem'].map((name) => ({ id: name.toLowerCase(), name }));
+
+const timetable = (rounds: Rounds, of: readonly { id: string }[], stations: number) =>
+  timetableOf(
+    rounds,
+    of.map(({ id }) => id),
+    stations,
+  );
 
 test('who is away goes no round, and each row is a whole round', () => {
   const rotation = timetable({ ...USUAL_ROUNDS, rests: 1, away: ['ben'] }, students, 3)!;

@@ -1,27 +1,5 @@
 import type { Rounds } from '@hurrow/contract/rounds';
-import { rotationOf, roundOf, withLate, type Rotation, type Slot } from '@hurrow/core/rotation';
-
-/** The timetable of those who are there; undefined where there are no stations or nobody is there. */
-export function timetable(
-  rounds: Rounds,
-  students: readonly { id: string }[],
-  stations: number,
-): Rotation | undefined {
-  const ids = students.map(({ id }) => id).filter((id) => !rounds.away.includes(id));
-  if (ids.length === 0 || stations === 0) return undefined;
-  const { seconds, moving, capacity, together, rests, extra } = rounds;
-  return rotationOf({
-    stations,
-    groups: Array.from({ length: Math.ceil(ids.length / together) }, (_, i) =>
-      ids.slice(i * together, (i + 1) * together),
-    ),
-    capacity,
-    rests,
-    seconds,
-    moving,
-    extra,
-  });
-}
+import { roundOf, withLate, type Rotation, type Slot } from '@hurrow/core/rotation';
 
 /** What stands in a cell of the timetable: the station's number, or a rest. */
 export const slotText = (slot: Slot): string => ('station' in slot ? String(slot.station) : '–');
