@@ -31,48 +31,35 @@ export default function StudentPages() {
   return <Signed sitting={query.data} />;
 }
 
-/** Opens what this student wrote on this phone before. */
-function useOutbox(student: string): Outbox | undefined {
-  const [outbox, setOutbox] = useState<Outbox>();
+/** Opens what this student has on this phone, and closes it when another one signs in. */
+function useOpened<T extends { close(): void }>(
+  open: (student: string) => Promise<T>,
+  student: string,
+): T | undefined {
+  const [held, setHeld] = useState<T>();
   useEffect(() => {
-    let opened: Outbox | undefined;
+    let opened: T | undefined;
     let left = false;
-    void Outbox.open(student).then((made) => {
+    void open(student).then((made) => {
       if (left) return made.close();
       opened = made;
-      setOutbox(made);
+      setHeld(made);
     });
     return () => {
       left = true;
       opened?.close();
     };
-  }, [student]);
-  return outbox;
+  }, [open, student]);
+  return held;
 }
 
-/** Opens the notebook that this student has on this phone. */
-function useNoteBox(student: string): NoteBox | undefined {
-  const [box, setBox] = useState<NoteBox>();
-  useEffect(() => {
-    let opened: NoteBox | undefined;
-    let left = false;
-    void NoteBox.open(student).then((made) => {
-      if (left) return made.close();
-      opened = made;
-      setBox(made);
-    });
-    return () => {
-      left = true;
-      opened?.close();
-    };
-  }, [student]);
-  return box;
-}
+const openOutbox = (student: string) => Outbox.open(student);
+const openNoteBox = (student: string) => NoteBox.open(student);
 
 function Signed({ sitting }: { sitting: Sitting }) {
   const student = `${sitting.course}/${sitting.name}`;
-  const outbox = useOutbox(student);
-  const box = useNoteBox(student);
+  const outbox = useOpened(openOutbox, student);
+  const box = useOpened(openNoteBox, student);
   if (!outbox || !box) return <p className={styles['pad']}>Opening…</p>;
   return <Open sitting={sitting} outbox={outbox} box={box} />;
 }
