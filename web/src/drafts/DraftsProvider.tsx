@@ -1,5 +1,6 @@
 import { createContext, useContext, useMemo, type ReactNode } from 'react';
 import { Drafts } from './drafts.ts';
+import { newId } from '../app/newId.ts';
 
 const Context = createContext<Drafts | undefined>(undefined);
 const TAB = 'hurrow.tab';
@@ -8,7 +9,7 @@ const TAB = 'hurrow.tab';
 function tabName(): string {
   const held = sessionStorage.getItem(TAB);
   if (held) return held;
-  const made = crypto.randomUUID().slice(0, 8);
+  const made = newId().slice(0, 8);
   sessionStorage.setItem(TAB, made);
   return made;
 }

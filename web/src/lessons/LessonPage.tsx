@@ -27,6 +27,7 @@ import { dayOfLesson, lessonQuery } from './lessonQuery.ts';
 import { Sheet } from './Sheet.tsx';
 import { shownOf } from './showing.ts';
 import styles from './lessons.module.css';
+import { newId } from '../app/newId.ts';
 
 /** The lesson of a set: its points in order with what each shows, to be changed, printed and shown. */
 export default function LessonPage({ course }: { course: WholeCourse }) {
@@ -65,7 +66,7 @@ function Lesson({ course, lesson }: { course: WholeCourse; lesson: LessonAnswer 
       },
     );
   const addSlide = () => {
-    const key = `own/${crypto.randomUUID()}`;
+    const key = `own/${newId()}`;
     change((edits) =>
       withSlide(edits, stops, stop?.key ?? '', { key, title: 'A slide of my own', words: '' }),
     );

@@ -12,6 +12,7 @@ import { EntryForm } from './EntryForm.tsx';
 import { blankEntry, isBlank } from './noted.ts';
 import { notebookKey } from './notebookKey.ts';
 import styles from './reading.module.css';
+import { newId } from '../app/newId.ts';
 
 /** Types in what a student wrote on paper; the next one begins at the same tree. */
 export function OnPaper({ course, onDone }: { course: WholeCourse; onDone(): void }) {
@@ -21,7 +22,7 @@ export function OnPaper({ course, onDone }: { course: WholeCourse; onDone(): voi
     studentId: '',
     ...blankEntry(today),
   });
-  const [id, setId] = useState(() => crypto.randomUUID());
+  const [id, setId] = useState(() => newId());
   const { save, saving, problem } = useSaving();
   const { studentId, ...body } = kept.value;
   const keep = () =>
@@ -36,7 +37,7 @@ export function OnPaper({ course, onDone }: { course: WholeCourse; onDone(): voi
   const next = async () => {
     if (!(await keep())) return;
     kept.replace({ ...blankEntry(body.day), studentId: '', tag: body.tag, organ: body.organ });
-    setId(crypto.randomUUID());
+    setId(newId());
   };
   const last = async () => {
     if (!(await keep())) return;

@@ -14,6 +14,7 @@ import type { HeldEntry } from './noteStore.ts';
 import styles from './notebook.module.css';
 import student from '../student/student.module.css';
 import ui from '../app/parts.module.css';
+import { newId } from '../app/newId.ts';
 
 const OWN = ['notebook', 'own'];
 
@@ -69,10 +70,7 @@ function Entries({ box }: { box: NoteBox }) {
   }, [held, own.data]);
   return (
     <Page title="Notebook" back="/">
-      <Link
-        className={`${ui['press']} ${ui['chief']} ${student['wide-press']}`}
-        to={`/notebook/${crypto.randomUUID()}`}
-      >
+      <Link className={`${ui['press']} ${ui['chief']} ${student['wide-press']}`} to={`/notebook/${newId()}`}>
         Note something at a tree
       </Link>
       {unkept && (

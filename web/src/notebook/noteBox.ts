@@ -1,6 +1,7 @@
 import type { EntryBody } from '@hurrow/contract/notebook';
 import { ApiError, call, isProblem } from '../app/api.ts';
 import { NoteStore, type HeldEntry } from './noteStore.ts';
+import { newId } from '../app/newId.ts';
 
 export interface NoteBoxState {
   entries: readonly HeldEntry[];
@@ -65,7 +66,7 @@ export class NoteBox {
       body,
       pictures: [
         ...(before?.pictures ?? []),
-        ...pictures.map((blob) => ({ id: crypto.randomUUID(), blob, sent: false })),
+        ...pictures.map((blob) => ({ id: newId(), blob, sent: false })),
       ],
       state: 'draft',
       version: (before?.version ?? 0) + 1,

@@ -13,6 +13,7 @@ import { sortDepth, sortSaid } from './kept.ts';
 import styles from './sorting.module.css';
 import { SortTable } from './SortTable.tsx';
 import { useTable, type TableInUse } from './useTable.ts';
+import { newId } from '../app/newId.ts';
 
 /** A table to sort on, of the whole list or of one set; before a class, or to try what a bag of twigs will give. */
 export default function SortPage({ course }: { course: WholeCourse }) {
@@ -121,7 +122,7 @@ function KeptSorts({ course, inUse }: { course: WholeCourse; inUse: TableInUse }
               type="button"
               onClick={() => {
                 // What is changed of it from here on is another table: that of whoever sorted it stays as it is.
-                inUse.open({ ...sort, id: crypto.randomUUID() });
+                inUse.open({ ...sort, id: newId() });
                 setOpened(sort.id);
               }}
             >

@@ -1,5 +1,6 @@
 import type { SortBody } from '@hurrow/contract/sorts';
 import type { Pile } from '@hurrow/core/sorting';
+import { newId } from '../app/newId.ts';
 
 /** A table as it stands in this browser. */
 export interface TableState extends SortBody {
@@ -11,7 +12,7 @@ const SEEDS = 2 ** 31 - 1;
 
 /** A table of its own with nothing sorted yet. */
 export const freshTable = (taxa: readonly string[], day: number, lot = Math.random()): TableState => ({
-  id: crypto.randomUUID(),
+  id: newId(),
   day,
   seed: 1 + Math.floor(lot * (SEEDS - ON_TABLE - 1)),
   taxa: [...taxa],

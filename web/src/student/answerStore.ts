@@ -1,5 +1,6 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import type { Answer } from '@hurrow/core/names';
+import { newId } from '../app/newId.ts';
 
 /** An answer as it lies on the phone, and what became of it. */
 export interface HeldAnswer {
@@ -54,7 +55,7 @@ export class AnswerStore {
     const phones = tx.objectStore('phones');
     const phone = (await phones.get(this.student)) ?? {
       student: this.student,
-      device: `phone-${crypto.randomUUID().slice(0, 8)}`,
+      device: `phone-${newId().slice(0, 8)}`,
       sequence: 0,
     };
     const sequence = phone.sequence + 1;
@@ -87,7 +88,7 @@ export class AnswerStore {
     const tx = this.db.transaction(['answers', 'phones'], 'readwrite');
     const highest = Math.max(0, ...items.map(({ sequence }) => sequence));
     const phone = await tx.objectStore('phones').get(this.student);
-    const device = phone?.device ?? items[0]?.device ?? `phone-${crypto.randomUUID().slice(0, 8)}`;
+    const device = phone?.device ?? items[0]?.device ?? `phone-${newId().slice(0, 8)}`;
     await tx
       .objectStore('phones')
       .put({ student: this.student, device, sequence: Math.max(phone?.sequence ?? 0, highest) });

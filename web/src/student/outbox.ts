@@ -2,6 +2,7 @@ import type { Answer } from '@hurrow/core/names';
 import { ApiError, call, isProblem } from '../app/api.ts';
 import { AnswerStore, type HeldAnswer } from './answerStore.ts';
 import { cleaned } from './cleaned.ts';
+import { newId } from '../app/newId.ts';
 
 export type OutboxState = Readonly<{
   waiting: number;
@@ -72,7 +73,7 @@ export class Outbox {
   async write(stationId: string, answer: Answer): Promise<void> {
     const clean = cleaned(answer);
     this.newest.set(stationId, clean);
-    const id = crypto.randomUUID();
+    const id = newId();
     this.writing = this.writing.then(() => this.keep(id, stationId, clean));
     await this.writing;
     // Somebody writes: that is a good moment to try, whatever failed before.
