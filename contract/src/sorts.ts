@@ -41,7 +41,18 @@ const pileSchema = (depth: number): Joi.ObjectSchema<Pile> =>
             .length(2),
         }
       : {}),
-  });
+  })
+    .custom((pile: Pile, helpers) => (isParted(pile) ? pile : helpers.error('pile.parted')))
+    .messages({
+      'pile.parted': 'Sort a pile again so that each twig of it lies on one of the two, and no other',
+    });
+
+/** Do the two piles that a pile was sorted into hold its own specimens, each once? */
+const isParted = ({ specimens, into }: Pile): boolean => {
+  if (!into) return true;
+  const lying = into.flatMap((pile) => pile.specimens);
+  return lying.length === specimens.length && specimens.every((each) => lying.includes(each));
+};
 
 const sortFields = {
   day: Joi.number().integer().min(1).max(366).required(),

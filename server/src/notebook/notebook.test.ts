@@ -153,6 +153,33 @@ test('a sort is kept as it lies, and read off the twigs that its seed lays out',
   expect(sorts.map(({ who }) => who).sort()).toEqual(['Rowan Achterberg', 'Table 3']);
 });
 
+test('a pile is sorted into two that hold its own twigs: anything else is refused, and reads nothing for the class', async () => {
+  const body = { day: 200, seed: 7, taxa: [planted.red.id, planted.sugar.id], said: {} };
+  const twigs = [0, 1, 2, 3];
+  const wrong = [
+    [[0, 1], [2]],
+    [
+      [0, 1],
+      [1, 2, 3],
+    ],
+    [
+      [0, 1],
+      [2, 3, 50],
+    ],
+  ];
+  for (const [first, second] of wrong) {
+    const below = { specimens: twigs, into: [{ specimens: first }, { specimens: second }] };
+    for (const piles of [below, { specimens: [0, 1, 2, 3, 4], into: [below, { specimens: [4] }] }]) {
+      const answer = await rowan.put(`/api/sit/sorts/${randomUUID()}`, { ...body, piles });
+      expect([answer.status, answer.body.message]).toEqual([
+        422,
+        expect.stringContaining('each twig of it lies on one of the two'),
+      ]);
+    }
+  }
+  expect((await owner.get(`/api/courses/${planted.courseId}/confusions`)).status).toBe(200);
+});
+
 test('a student who has noted something stays on the list; removed wholly, nothing of it is left', async () => {
   const at = `/api/courses/${planted.courseId}/students`;
   const [student] = (
