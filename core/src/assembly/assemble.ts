@@ -86,7 +86,7 @@ export function assembleQuiz(
 }
 
 /** Stations in their order, with what they bring together. */
-export function inOrder(stations: readonly Candidate[], so: ClassSoFar): AssembledQuiz {
+function inOrder(stations: readonly Candidate[], so: ClassSoFar): AssembledQuiz {
   const { order, tooNear } = orderOf(neighboursOf(stations, so));
   const place = new Map(order.map((which, i) => [which, i]));
   return {

@@ -36,16 +36,16 @@ const LATER_KIND = 0.03;
 const TOLD_BY = 5;
 
 /** Worth of a station, 0 to 1, for a fair mark: not yet examined before examined, mixed up before known, fair before strained. */
-export function fairWorth(candidate: Candidate, so: ClassSoFar): number {
+function fairWorth(candidate: Candidate, so: ClassSoFar): number {
   const { answers, right } = so.answered[candidate.taxonId] ?? { answers: 0, right: 0 };
   const wrong = answers > 0 ? 1 - right / answers : 0;
   const isNew = answers === 0 ? 1 : 0;
-  const mixed = so.mixedUp.some(({ a, b }) => a === candidate.taxonId || b === candidate.taxonId) ? 1 : 0;
+  const mixed = isOfPair(candidate, so) ? 1 : 0;
   return 0.4 * candidate.right + 0.3 * isNew + 0.15 * mixed + 0.15 * wrong;
 }
 
-/** Does a station show a tree of a pair that is mixed up, with the other of it among its rivals or not excluded by much? */
-export const isOfPair = ({ taxonId }: Candidate, { mixedUp }: ClassSoFar): boolean =>
+/** Does a station show a tree of a pair that the class mixes up? */
+const isOfPair = ({ taxonId }: Candidate, { mixedUp }: ClassSoFar): boolean =>
   mixedUp.some(({ a, b }) => a === taxonId || b === taxonId);
 
 /**
