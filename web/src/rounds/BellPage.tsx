@@ -4,6 +4,7 @@ import { Link, useParams } from 'react-router';
 import { momentAt, timetable, type Moment, type Rotation } from '@hurrow/core/rotation';
 import { messageOf } from '../app/api.ts';
 import { courseQuery } from '../app/data.ts';
+import { readKept, writeKept } from '../app/keptText.ts';
 import { Opening, Problem } from '../app/parts.tsx';
 import { quizQuery } from '../quizzes/quizData.ts';
 import { AT_REST, givenMore, keptBell, minutes, passedBy, toggled, type BellState } from './going.ts';
@@ -55,12 +56,12 @@ interface BellProps {
 
 function Bell({ quizId, title, rotation, moving, back }: BellProps) {
   const key = `hurrow.bell.${quizId}`;
-  const [state, setState] = useState(() => keptBell(localStorage.getItem(key)));
+  const [state, setState] = useState(() => keptBell(readKept(key)));
   const [now, setNow] = useState(() => Date.now());
   const change = (next: BellState) => {
     setState(next);
     setNow(Date.now());
-    localStorage.setItem(key, JSON.stringify(next));
+    writeKept(key, JSON.stringify(next));
   };
   const moment = useMemo(
     () => momentAt(rotation, passedBy(state, now), moving),

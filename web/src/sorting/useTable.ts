@@ -1,6 +1,7 @@
-import { useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import type { Pile, SaidWays } from '@hurrow/core/sorting';
 import { messageOf } from '../app/api.ts';
+import { readKept, writeKept } from '../app/keptText.ts';
 import { freshTable, keptTable, withPiles, type TableState } from './kept.ts';
 
 export interface TableInUse {
@@ -30,21 +31,32 @@ export function useTable(
   send?: (state: TableState) => Promise<unknown>,
 ): TableInUse {
   const key = `hurrow.sort.${where}`;
-  const [state, setState] = useState(() => keptTable(read(key), taxa) ?? freshTable(taxa, day));
+  const [state, setState] = useState(() => keptTable(readKept(key), taxa) ?? freshTable(taxa, day));
   const [problem, setProblem] = useState<string>();
-  const timer = useRef<number>(undefined);
-  useEffect(() => () => window.clearTimeout(timer.current), []);
+  // The table that waits to be sent; one that is left before then is sent as it is left.
+  const waiting = useRef<{ table: TableState; timer: number }>(undefined);
+  const sending = useRef(send);
+  useEffect(() => {
+    sending.current = send;
+  });
+  const sendNow = useCallback(() => {
+    if (!waiting.current) return;
+    const { table, timer } = waiting.current;
+    waiting.current = undefined;
+    window.clearTimeout(timer);
+    void sending.current?.(table).then(
+      () => setProblem(undefined),
+      (error: unknown) => setProblem(messageOf(error)),
+    );
+  }, []);
+  useEffect(() => sendNow, [sendNow]);
   const change = (next: TableState) => {
     setState(next);
-    write(key, next);
-    window.clearTimeout(timer.current);
-    if (!send || !next.piles.into) return;
-    timer.current = window.setTimeout(() => {
-      void send(next).then(
-        () => setProblem(undefined),
-        (error: unknown) => setProblem(messageOf(error)),
-      );
-    }, REST);
+    writeKept(key, JSON.stringify(next));
+    if (next.id !== state.id) sendNow();
+    window.clearTimeout(waiting.current?.timer);
+    waiting.current =
+      send && next.piles.into ? { table: next, timer: window.setTimeout(sendNow, REST) } : undefined;
   };
   return {
     state,
@@ -54,20 +66,4 @@ export function useTable(
     open: change,
     problem,
   };
-}
-
-function read(key: string): string | null {
-  try {
-    return localStorage.getItem(key);
-  } catch {
-    return null;
-  }
-}
-
-function write(key: string, state: TableState): void {
-  try {
-    localStorage.setItem(key, JSON.stringify(state));
-  } catch {
-    // No room: the table stays on the page.
-  }
 }

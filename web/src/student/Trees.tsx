@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState, type ReactNode } from 'react';
 import { Link, Route, Routes, useParams, useSearchParams } from 'react-router';
 import type { ProfiledTaxon } from '@hurrow/core/evidence';
+import { readLibrary } from '@hurrow/core/library';
 import { characterName, qualifiersInWords, valueInWords } from '@hurrow/core/score';
 import { dayLabel } from '@hurrow/core/season';
 import { commonName } from '@hurrow/core/taxon';
@@ -23,6 +24,7 @@ import { useGround, type Ground } from '../lookalikes/setting.ts';
 import { dayOfLesson, lessonQuery } from '../lessons/lessonQuery.ts';
 import { Glossary } from '../lessons/Glossary.tsx';
 import { Sheet } from '../lessons/Sheet.tsx';
+import { sortDepth, sortSaid, type TableState } from '../sorting/kept.ts';
 import { SortTable } from '../sorting/SortTable.tsx';
 import { useTable } from '../sorting/useTable.ts';
 import { useWork } from '../workers/useWork.ts';
@@ -150,24 +152,47 @@ const Names = ({ profiled: { taxon } }: { profiled: ProfiledTaxon }) => (
 
 /** Twigs to sort into two piles, and each pile again; kept as they lie, and the instructor reads how they were sorted. */
 function Sort({ ground }: { ground: Ground }) {
-  const { course, vocabulary, profiles, setting } = ground;
-  const taught = useMemo(() => {
-    const ids = new Set(course!.sets.flatMap(({ taxa }) => taxa));
-    return profiles.filter(({ taxon }) => ids.has(taxon.id));
-  }, [course, profiles]);
-  const taxa = useMemo(() => taught.map(({ taxon }) => taxon.id), [taught]);
+  const { course, library, vocabulary, setting } = ground;
+  const taxa = useMemo(() => course!.sets.flatMap((set) => set.taxa), [course]);
   const inUse = useTable(`own.${course!.id}`, taxa, setting.view.day, ({ id: sortId, ...body }) =>
     call('PUT /api/sit/sorts/{sortId}', { params: { sortId }, body }),
   );
+  const list = useMemo(() => readLibrary(library).profilesOf(inUse.state.taxa), [library, inUse.state.taxa]);
   return (
     <Page title="Sort">
-      {taught.length > 1 ? (
-        <SortTable course={course!} list={taught} vocabulary={vocabulary} inUse={inUse} />
+      {taxa.length > 1 ? (
+        <SortTable course={course!} list={list} vocabulary={vocabulary} inUse={inUse} />
       ) : (
         <p>There are no two trees on your list yet.</p>
       )}
+      <EarlierTables current={inUse.state.id} onOpen={inUse.open} />
       {inUse.problem && <p role="status">{inUse.problem} The table stays on this phone.</p>}
     </Page>
+  );
+}
+
+/** Tables that were sorted before, on this phone or another. */
+function EarlierTables({ current, onOpen }: { current: string; onOpen(table: TableState): void }) {
+  const query = useQuery({ queryKey: ['sorts', 'own'], queryFn: () => call('GET /api/sit/sorts') });
+  const earlier = (query.data?.sorts ?? []).filter(({ id }) => id !== current);
+  if (earlier.length === 0) return null;
+  return (
+    <>
+      <h2>What you have sorted before</h2>
+      <ul className={styles['list']}>
+        {earlier.map(({ at, revision: _revision, ...table }) => (
+          <li key={table.id}>
+            <button
+              type="button"
+              className={`${ui['press']} ${studentStyles['wide-press']}`}
+              onClick={() => onOpen(table)}
+            >
+              {at.slice(0, 10)}, {sortSaid(sortDepth(table.piles))}
+            </button>
+          </li>
+        ))}
+      </ul>
+    </>
   );
 }
 
