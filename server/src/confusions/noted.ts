@@ -1,12 +1,12 @@
 import type { Seen } from '@hurrow/core/confusion';
 import { readAtTree, type Verdict } from '@hurrow/core/notebook';
 import { dayOfYear } from '@hurrow/core/season';
-import { laidOut, readAsSaid, readingsOfSort, tableView } from '@hurrow/core/sorting';
 import type { Course } from '@hurrow/contract/courses';
 import type { Db } from '../db/index.ts';
 import { committedLibrary } from '../library/committed.ts';
 import { entriesOfCourse, tagsOf } from '../notebook/queries.ts';
 import { sortsOfCourse } from '../sorts/queries.ts';
+import { readingsOf } from '../sorts/reading.ts';
 
 /** What students chose from pictures at trees of which it is known what they are, with what was right there. */
 export async function readInNotebooks(db: Db, course: Course): Promise<Seen[]> {
@@ -34,15 +34,9 @@ const COUNTED: readonly Verdict[] = ['agrees', 'seldom', 'misread'];
 /** What students read off drawn twigs by the piles that they put them on. Of a group or the class nobody in particular is named. */
 export async function readInSorts(db: Db, courseId: string): Promise<Seen[]> {
   const seen: Seen[] = [];
-  for (const { id, studentId, body, revision } of await sortsOfCourse(db, courseId)) {
-    const library = await committedLibrary(db, revision);
-    const { vocabulary } = library;
-    const table = laidOut(library.profilesOf(body.taxa), vocabulary, tableView(body.day), body.seed);
-    const all = table.map((_, place) => place);
-    // What was laid from another table than was sorted says nothing.
-    if (body.piles.specimens.some((place) => !all.includes(place))) continue;
-    const sorted = readAsSaid(body.piles, body.said, table, vocabulary);
-    for (const { characterId, specimen, right, said } of readingsOfSort(sorted, table))
+  for (const { id, studentId, body, revision, readings } of await sortsOfCourse(db, courseId))
+    for (const { characterId, specimen, right, said } of readings ??
+      readingsOf(await committedLibrary(db, revision), body))
       seen.push({
         characterId,
         stationId: `sort ${id} ${specimen}`,
@@ -50,6 +44,5 @@ export async function readInSorts(db: Db, courseId: string): Promise<Seen[]> {
         right,
         said,
       });
-  }
   return seen;
 }

@@ -144,6 +144,9 @@ test('a sort is kept as it lies, and read off the twigs that its seed lays out',
   const seen = await readInSorts(hurrow.db, planted.courseId);
   expect(seen).toHaveLength(readingsOfSort(readAsSaid(piles, body.said, table, vocabulary), table).length);
   expect(seen.length).toBeGreaterThan(0);
+  // One that was kept before its readings were is read anew.
+  await hurrow.db.query('update sort set readings = null');
+  expect(await readInSorts(hurrow.db, planted.courseId)).toEqual(seen);
   expect(
     (await rowan.put(`/api/sit/sorts/${randomUUID()}`, { ...body, taxa: ['a', 'b'] })).body.message,
   ).toContain('not on the list');

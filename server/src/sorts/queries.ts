@@ -1,4 +1,5 @@
 import type { KeptSort, SortBody } from '@hurrow/contract/sorts';
+import type { SortReading } from '@hurrow/core/sorting';
 import type { Db } from '../db/index.ts';
 import { uuidOf } from '../db/uuid.ts';
 
@@ -7,7 +8,10 @@ export interface SortRow {
   studentId: string | null;
   who: string;
   body: SortBody;
+  /** Of the library that the twigs were drawn from. */
   revision: number;
+  /** Null where it was kept before readings were. */
+  readings: SortReading[] | null;
   at: Date;
 }
 
@@ -19,7 +23,7 @@ export const keptSort = ({ id, body, revision, at }: SortRow): KeptSort => ({
   at: at.toISOString(),
 });
 
-const SORTS = `select sort.id, student_id as "studentId", coalesce(sort.who, student.name) as who, body, revision, at
+const SORTS = `select sort.id, student_id as "studentId", coalesce(sort.who, student.name) as who, body, revision, readings, at
   from sort left join student on student.id = student_id`;
 
 export const sortsOfCourse = (db: Db, courseId: string) =>
@@ -30,8 +34,8 @@ export const sortsOfStudent = (db: Db, studentId: string) =>
 
 export const sortOf = async (db: Db, id: string) =>
   (
-    await db.query<{ studentId: string | null; courseId: string; revision: number }>(
-      'select student_id as "studentId", course_id as "courseId", revision from sort where id = $1::uuid',
+    await db.query<{ studentId: string | null; courseId: string }>(
+      'select student_id as "studentId", course_id as "courseId" from sort where id = $1::uuid',
       [uuidOf(id)],
     )
   )[0];
@@ -39,12 +43,21 @@ export const sortOf = async (db: Db, id: string) =>
 export const keepSort = (
   db: Db,
   { id, courseId, studentId, who }: { id: string; courseId: string; studentId?: string; who?: string },
-  body: SortBody,
-  revision: number,
-  at: Date,
+  { body, revision, readings, at }: Omit<SortRow, 'id' | 'studentId' | 'who'>,
 ) =>
   db.query(
-    `insert into sort (id, course_id, student_id, who, body, revision, at) values ($1, $2, $3, $4, $5::jsonb, $6, $7)
-     on conflict (id) do update set body = excluded.body, who = excluded.who, at = excluded.at`,
-    [id, courseId, studentId ?? null, who ?? null, JSON.stringify(body), revision, at],
+    `insert into sort (id, course_id, student_id, who, body, revision, readings, at)
+     values ($1, $2, $3, $4, $5::jsonb, $6, $7::jsonb, $8)
+     on conflict (id) do update set who = excluded.who, body = excluded.body, revision = excluded.revision, readings = excluded.readings,
+       at = excluded.at`,
+    [
+      id,
+      courseId,
+      studentId ?? null,
+      who ?? null,
+      JSON.stringify(body),
+      revision,
+      JSON.stringify(readings),
+      at,
+    ],
   );

@@ -9,6 +9,7 @@ import type { Db } from '../db/index.ts';
 import { isUuid } from '../db/uuid.ts';
 import { committedLibrary } from '../library/committed.ts';
 import * as queries from './queries.ts';
+import { readingsOf } from './reading.ts';
 
 /** A student keeps so many tables; a class so many more. */
 const MOST_OF_STUDENT = 100;
@@ -46,7 +47,8 @@ async function keep(
   const listed = new Set((await sets(db, whose.courseId)).flatMap(({ taxa }) => taxa));
   const stray = body.taxa.find((id) => !listed.has(id));
   if (stray) throw badInput(`“${stray}” is not on the list of the course any more. Lay out other specimens.`);
-  const { library } = await committedLibrary(db);
+  const library = await committedLibrary(db);
+  const readings = readingsOf(library, body);
   await db.transaction(async (tx) => {
     const there = await queries.sortOf(tx, whose.id);
     if (there && (there.courseId !== whose.courseId || there.studentId !== (whose.studentId ?? null)))
@@ -59,6 +61,6 @@ async function keep(
         ).length;
     if (held >= (whose.studentId ? MOST_OF_STUDENT : MOST_OF_CLASS))
       throw badInput('There is no room for more tables in this course. This one stays on the page.');
-    await queries.keepSort(tx, whose, body, library.revision, now);
+    await queries.keepSort(tx, whose, { body, revision: library.library.revision, readings, at: now });
   });
 }
