@@ -1,5 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { plantCourse, startHurrow, type Caller, type TestHurrow } from '../testing/testHurrow.ts';
+import { courseOf } from '../courses/course.ts';
+import { classSoFar } from '../quizzes/classSoFar.ts';
 import type { ClassReport } from '@hurrow/contract/confusions';
 
 let hurrow: TestHurrow;
@@ -50,6 +52,21 @@ test('a report is computed once, kept, and there at once when it is asked for ag
   expect(first.report.fairness).toHaveLength(2);
   expect(first.report.pairs).toMatchObject([{ truth: planted.red.id, answer: planted.sugar.id }]);
   expect(await ask()).toEqual(first);
+});
+
+test('a quiz is put together from answers that count: those at a station that was left out say nothing', async () => {
+  const shown = async () => {
+    const { answered } = await classSoFar(hurrow.db, await courseOf(hurrow.db, planted.courseId));
+    return [planted.sugar, planted.red].map(({ id }) => answered[id] ?? { answers: 0, right: 0 });
+  };
+  const both = await shown();
+  expect(both.map(({ answers }) => answers)).toEqual([1, 1]);
+  expect(both.map(({ right }) => right)).toEqual([1, 0]);
+  const leave = (leftOut: boolean) => owner.post(`${path()}/stations/${stations[0]!.id}`, { leftOut });
+  await leave(true);
+  const left = await shown();
+  expect(left.map(({ answers }) => answers).sort()).toEqual([0, 1]);
+  await leave(false);
 });
 
 test('a station left out is another report; taken in again, the first is there without computing', async () => {

@@ -7,7 +7,7 @@ import { commonName } from '@hurrow/core/taxon';
 import type { ShownOrgan } from '@hurrow/core/vocabulary';
 import type { LessonToDraw } from './toDraw.ts';
 
-/** A map thrown on a wall, and one that is printed in black. */
+/** A map thrown on a wall, in the colors that the page about a range has, and one that is printed in black. */
 const ON_SLIDE: MapLook = {
   sea: '#ffffff',
   land: '#eef1ea',
@@ -15,11 +15,11 @@ const ON_SLIDE: MapLook = {
   ink: '#17262b',
   here: '#a3361f',
   status: {
-    native: '#4f8a5b',
+    native: '#3f8f86',
     introduced: '#c79a2e',
-    planted: '#8fb3c9',
-    rare: '#9bbf8d',
-    extirpated: '#b9b0a4',
+    planted: '#e8cf8a',
+    rare: '#1f4e63',
+    extirpated: '#b9b4ad',
   },
 };
 const ON_PAPER: MapLook = {

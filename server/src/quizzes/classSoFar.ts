@@ -19,7 +19,7 @@ export async function classSoFar(db: Db, course: Course): Promise<ClassSoFar> {
     const marks = await marksOf(db, quiz);
     const counted = new Map(
       marks.stations.flatMap((station) =>
-        station.frozen && !station.voided ? [[station.id, station.frozen] as const] : [],
+        station.frozen && !station.voided && !station.leftOut ? [[station.id, station.frozen] as const] : [],
       ),
     );
     for (const { stationId, mark, written } of marks.answers) {
