@@ -6,22 +6,11 @@ import { newId } from '../app/newId.ts';
 export interface NoteBoxState {
   entries: readonly HeldEntry[];
   offline: boolean;
-  /** This phone keeps nothing: what is written is lost if the page is closed before it is sent. */
+  /** This phone keeps nothing, or has no room left: what is written is lost if the page is closed before it is sent. */
   unkept: boolean;
 }
 
 const GIVE_UP = 30_000;
-
-/** The store of a browser that has none: as long as the page lives. */
-class Loose {
-  private readonly held = new Map<string, HeldEntry>();
-  all = (): Promise<HeldEntry[]> => Promise.resolve([...this.held.values()].reverse());
-  put = (entry: HeldEntry): Promise<void> => Promise.resolve(void this.held.set(entry.id, entry));
-  drop = (id: string): Promise<void> => Promise.resolve(void this.held.delete(id));
-  close(): void {
-    this.held.clear();
-  }
-}
 
 /**
  * The notebook of a student on this phone: an entry is kept at every change, sent once it is finished, and sent again until the server has it
@@ -29,21 +18,29 @@ class Loose {
  */
 export class NoteBox {
   readonly student: string;
-  private readonly store: NoteStore | Loose;
+  private readonly store: NoteStore | undefined;
+  private readonly channel: BroadcastChannel | undefined;
   private readonly listeners = new Set<() => void>();
-  private entries: HeldEntry[] = [];
+  private entries: readonly HeldEntry[] = [];
   private sending = false;
   private offline = false;
+  private unkept: boolean;
   private shown: NoteBoxState;
 
-  private constructor(student: string, store: NoteStore | Loose) {
+  private constructor(student: string, store: NoteStore | undefined) {
     this.student = student;
     this.store = store;
+    this.unkept = !store;
+    this.channel =
+      typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel('hurrow-notebook');
+    // Another tab has written.
+    if (this.channel) this.channel.onmessage = () => void this.reload();
     this.shown = this.state();
   }
 
+  /** Opens what this student noted on this phone; a phone that keeps nothing still sends. */
   static async open(student: string): Promise<NoteBox> {
-    const box = new NoteBox(student, await NoteStore.open(student).catch(() => new Loose()));
+    const box = new NoteBox(student, await NoteStore.open(student).catch(() => undefined));
     await box.reload();
     return box;
   }
@@ -92,16 +89,22 @@ export class NoteBox {
 
   /** Forgets what this phone holds of an entry. */
   async drop(id: string): Promise<void> {
-    await this.store.drop(id);
-    await this.reload();
+    this.holds(this.entries.filter((entry) => entry.id !== id));
+    await this.written(this.store?.drop(id));
   }
 
   /** Sends what waits. */
   async send(): Promise<void> {
     if (this.sending) return;
     this.sending = true;
+    const tried = new Set<string>();
     try {
-      for (const { id } of this.entries.filter(({ state }) => state === 'waiting')) await this.sendOne(id);
+      for (;;) {
+        const next = this.entries.find(({ id, state }) => state === 'waiting' && !tried.has(id));
+        if (!next) break;
+        tried.add(next.id);
+        await this.sendOne(next);
+      }
       this.offline = false;
     } catch {
       this.offline = true;
@@ -112,12 +115,12 @@ export class NoteBox {
   }
 
   close(): void {
-    this.store.close();
+    this.channel?.close();
+    this.store?.close();
   }
 
   /** Rejects where the server is not reached; what it refuses is noted with the entry. */
-  private async sendOne(id: string): Promise<void> {
-    const { body, pictures, version } = this.find(id)!;
+  private async sendOne({ id, body, pictures, version }: HeldEntry): Promise<void> {
     try {
       await call(
         'PUT /api/sit/notebook/{entryId}',
@@ -153,13 +156,30 @@ export class NoteBox {
     if (now?.version === version) await this.put({ ...now, state, ...(message ? { message } : {}) });
   }
 
+  /** What is held is shown at once, whether or not this phone can keep it: of what comes in the same moment nothing is lost. */
   private async put(entry: HeldEntry): Promise<void> {
-    await this.store.put(entry);
-    await this.reload();
+    this.holds([entry, ...this.entries.filter(({ id }) => id !== entry.id)]);
+    await this.written(this.store?.put(entry));
+  }
+
+  private async written(writing: Promise<void> | undefined): Promise<void> {
+    try {
+      await writing;
+      this.channel?.postMessage('written');
+    } catch {
+      this.unkept = true;
+      this.tell();
+    }
   }
 
   private async reload(): Promise<void> {
-    this.entries = await this.store.all();
+    if (this.store) this.holds(await this.store.all());
+  }
+
+  private holds(entries: readonly HeldEntry[]): void {
+    this.entries = [...entries].sort(
+      (a, b) => b.body.day.localeCompare(a.body.day) || b.at.localeCompare(a.at),
+    );
     this.tell();
   }
 
@@ -169,7 +189,7 @@ export class NoteBox {
   }
 
   private state(): NoteBoxState {
-    return { entries: this.entries, offline: this.offline, unkept: this.store instanceof Loose };
+    return { entries: this.entries, offline: this.offline, unkept: this.unkept };
   }
 }
 

@@ -45,9 +45,9 @@ export class NoteStore {
     return new NoteStore(db, student);
   }
 
-  async all(): Promise<HeldEntry[]> {
-    const held = await this.db.getAllFromIndex('entries', 'student', this.student);
-    return held.sort((a, b) => b.body.day.localeCompare(a.body.day) || b.at.localeCompare(a.at));
+  /** In no particular order. */
+  all(): Promise<HeldEntry[]> {
+    return this.db.getAllFromIndex('entries', 'student', this.student);
   }
 
   async put(entry: HeldEntry): Promise<void> {
