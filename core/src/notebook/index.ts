@@ -9,3 +9,4 @@ export {
   type OwnWordsRead,
   type Understood,
 } from './ownWords.ts';
+export * from './tags.ts';

@@ -11,7 +11,7 @@ export interface Example {
 }
 
 /** A phrase whose meaning may be learnt from what was chosen beside it. */
-export interface Lesson extends OwnPhrase {
+export interface WordToTeach extends OwnPhrase {
   /** Entries in which it stands, and those of them that chose this state. */
   entries: number;
   chose: number;
@@ -35,7 +35,7 @@ const LIFT = 1.5;
  *   { studentId: 'c', unknown: [], chosen: [{ characterId: 'bark.surface', state: 'smooth' }] },
  * ])[0]!.state; // 'squareBlocks'
  */
-export function learnable(examples: readonly Example[]): Lesson[] {
+export function learnable(examples: readonly Example[]): WordToTeach[] {
   const phrases = new Map<string, { phrase: string; of: Set<Example> }>();
   for (const example of examples)
     for (const phrase of example.unknown) {
@@ -46,11 +46,11 @@ export function learnable(examples: readonly Example[]): Lesson[] {
       phrases.set(key, held);
     }
   return [...phrases.values()]
-    .flatMap(({ phrase, of }) => lessonOf(phrase, [...of], examples) ?? [])
+    .flatMap(({ phrase, of }) => meaningOf(phrase, [...of], examples) ?? [])
     .sort((x, y) => y.students - x.students || y.chose / y.entries - x.chose / x.entries);
 }
 
-function lessonOf(phrase: string, of: readonly Example[], all: readonly Example[]): Lesson | undefined {
+function meaningOf(phrase: string, of: readonly Example[], all: readonly Example[]): WordToTeach | undefined {
   const students = new Set(of.map(({ studentId }) => studentId)).size;
   if (students < FEWEST_STUDENTS) return undefined;
   const meanings = of.flatMap(({ chosen }) => chosen);

@@ -1,7 +1,16 @@
 import { profiled, viewOf } from '../testing/taxa.ts';
 import { BUILT_IN, type ShownOrgan } from '../vocabulary/index.ts';
 import { EVERYDAY_LINES, EVERYDAY_WRITTEN } from './everyday.ts';
-import { besideEachOther, learnable, readAgainst, readAtTree, readOwnWords, type Said } from './index.ts';
+import {
+  besideEachOther,
+  learnable,
+  readAgainst,
+  readAtTree,
+  readOwnWords,
+  tagKey,
+  taxonByTag,
+  type Said,
+} from './index.ts';
 
 const SUMMER = 190;
 
@@ -207,4 +216,11 @@ test('words are learnt from what two students and more chose beside them, not fr
   ];
   expect(learnable(entries)).toEqual([{ ...blocks, phrase: 'crocodile', entries: 2, chose: 2, students: 2 }]);
   expect(learnable(entries.map((one) => ({ ...one, chosen: [blocks] })))).toEqual([]);
+});
+
+test('a tag is one tree however it is written, but two numbers are not one', () => {
+  expect(new Set(['T-14', 't14', ' T 14', 'T_14', 't.14'].map(tagKey)).size).toBe(1);
+  expect(new Set(['1-4', '14', '1 4', 'T1-4', 'T14'].map(tagKey)).size).toBe(4);
+  const taxonOf = taxonByTag({ 'T-14': 'ficta-alba' });
+  expect(['t14', 'T-1', ''].map(taxonOf)).toEqual(['ficta-alba', undefined, undefined]);
 });

@@ -1,5 +1,5 @@
 import type { Seen } from '@hurrow/core/confusion';
-import { readAtTree, type Verdict } from '@hurrow/core/notebook';
+import { readAtTree, taxonByTag, type Verdict } from '@hurrow/core/notebook';
 import { dayOfYear } from '@hurrow/core/season';
 import type { Course } from '@hurrow/contract/courses';
 import type { Db } from '../db/index.ts';
@@ -12,12 +12,12 @@ import { readingsOf } from '../sorts/reading.ts';
 export async function readInNotebooks(db: Db, course: Course): Promise<Seen[]> {
   const entries = await entriesOfCourse(db, course.id);
   if (entries.length === 0) return [];
-  const tags = await tagsOf(db, course.id);
+  const taxonOf = taxonByTag(await tagsOf(db, course.id));
   const { library, profiles, vocabulary } = await committedLibrary(db);
   const { latitude, longitude, elevation } = course;
   const options = { reference: library.reference, site: { latitude, longitude, elevation } };
   return entries.flatMap(({ id, studentId, day, tag, chosen }) => {
-    const profiled = profiles.find(({ taxon }) => taxon.id === tags[tag]);
+    const profiled = profiles.find(({ taxon }) => taxon.id === taxonOf(tag));
     if (!profiled) return [];
     return readAtTree(chosen, profiled, vocabulary, dayOfYear(day), options).flatMap(
       ({ characterId, state, verdict, right }) =>

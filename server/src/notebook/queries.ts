@@ -1,5 +1,5 @@
 import type { Entry, EntryBody, ReadEntry } from '@hurrow/contract/notebook';
-import type { OwnPhrase } from '@hurrow/core/notebook';
+import { tagKey, type OwnPhrase } from '@hurrow/core/notebook';
 import type { Db } from '../db/index.ts';
 import { uuidOf } from '../db/uuid.ts';
 
@@ -93,8 +93,11 @@ export const tagsOf = async (db: Db, courseId: string): Promise<Record<string, s
     ).map(({ tag, taxonId }) => [tag, taxonId]),
   );
 
+/** A tag is one tree, however it is written. */
 export const setTag = async (db: Db, courseId: string, tag: string, taxonId: string | null) => {
-  await db.query('delete from course_tag where course_id = $1 and tag = $2', [courseId, tag]);
+  const known = Object.keys(await tagsOf(db, courseId));
+  const same = known.filter((each) => tagKey(each) === tagKey(tag));
+  await db.query('delete from course_tag where course_id = $1 and tag = any($2)', [courseId, same]);
   if (taxonId !== null)
     await db.query('insert into course_tag (course_id, tag, taxon_id) values ($1, $2, $3)', [
       courseId,

@@ -28,7 +28,8 @@ const HOW: Record<Beside['how'], string> = {
 export function Besides({ first, second, words, vocabulary, onApart }: BesidesProps) {
   const both = [first, second];
   const sameTree = first.tree && first.tree === second.tree ? first.tree : undefined;
-  const rows = besideEachOther(sayingsOf(first.read), sayingsOf(second.read));
+  const said = both.map(({ read }) => sayingsOf(read));
+  const rows = besideEachOther(said[0]!, said[1]!);
   const inWords = (said: readonly Said[]) =>
     said.map((one) => sayingInWords(one, vocabulary.get(one.characterId)!, words)).join(', ');
   return (
@@ -60,12 +61,7 @@ export function Besides({ first, second, words, vocabulary, onApart }: BesidesPr
         <tbody>
           {rows.map(({ characterId, first: one, second: other, how }) => {
             const character = vocabulary.get(characterId)!;
-            const judged = [
-              ...first.read.chosen,
-              ...first.read.understood,
-              ...second.read.chosen,
-              ...second.read.understood,
-            ].find((said) => said.characterId === characterId && said.judged)?.judged;
+            const judged = said.flat().find((one) => one.characterId === characterId && one.judged)?.judged;
             return (
               <tr key={characterId}>
                 <td>{characterName(character, words.audience)}</td>

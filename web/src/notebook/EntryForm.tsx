@@ -1,5 +1,6 @@
 import { NOTED_ORGANS, type EntryBody } from '@hurrow/contract/notebook';
 import { useState, type ReactNode } from 'react';
+import { upperFirst } from '@hurrow/core/lesson';
 import { characterName, type Audience } from '@hurrow/core/score';
 import { SHOWN_TITLES } from '@hurrow/core/view';
 import { BUILT_IN, stateOf, type Character, type ShownOrgan, type Vocabulary } from '@hurrow/core/vocabulary';
@@ -116,7 +117,7 @@ interface StateChoiceProps {
 function StateChoice({ character, audience, chosen, onTouch }: StateChoiceProps) {
   return (
     <fieldset className={styles['states']}>
-      <legend>{capital(characterName(character, audience))}</legend>
+      <legend>{upperFirst(characterName(character, audience))}</legend>
       {statesToSee(character).map((id) => {
         const state = stateOf(character, id)!;
         return (
@@ -135,5 +136,3 @@ function StateChoice({ character, audience, chosen, onTouch }: StateChoiceProps)
     </fieldset>
   );
 }
-
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

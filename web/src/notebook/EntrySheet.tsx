@@ -7,15 +7,9 @@ import { SHOWN_TITLES } from '@hurrow/core/view';
 import type { Vocabulary } from '@hurrow/core/vocabulary';
 import { StatePicture } from '../app/StatePicture.tsx';
 import { useMayChange } from '../app/session.ts';
-import {
-  judgedOf,
-  sayingInWords,
-  shownInWords,
-  verdictInWords,
-  type ReadWithEntry,
-} from './courseNotebook.ts';
+import { sayingInWords, shownInWords, verdictInWords, type ReadWithEntry } from './courseNotebook.ts';
 import { Drawn } from './Drawn.tsx';
-import { sayingsOf, stretchesOf } from './noted.ts';
+import { sayingKey, sayingsOf, stretchesOf } from './noted.ts';
 import { TeachWord } from './TeachWord.tsx';
 import styles from './reading.module.css';
 import ui from '../app/parts.module.css';
@@ -132,18 +126,15 @@ function Sayings({ shown: { read, tree }, vocabulary, course }: SayingsProps) {
       <tbody>
         {said.map((saying) => {
           const character = vocabulary.get(saying.characterId)!;
-          const judged = judgedOf(saying, read);
-          const isChosen = read.chosen.some(
-            ({ characterId, state }) => characterId === saying.characterId && state === saying.state,
-          );
+          const { judged, how } = saying;
           return (
-            <tr key={`${saying.characterId} ${saying.state} ${saying.value ?? ''}`}>
+            <tr key={sayingKey(saying)}>
               <td>{characterName(character, course.audience)}</td>
               <td>
                 <span>
                   <StatePicture characterId={saying.characterId} state={saying.state} />
                   {sayingInWords(saying, character, course)}
-                  <small className="quiet">{isChosen ? 'chosen' : 'own words'}</small>
+                  <small className="quiet">{how}</small>
                 </span>
               </td>
               {tree && (

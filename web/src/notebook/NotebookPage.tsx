@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { Button, Select } from 'antd';
 import { useMemo, type ReactNode } from 'react';
 import { useSearchParams } from 'react-router';
+import { taxonByTag } from '@hurrow/core/notebook';
 import { commonName, scientificName } from '@hurrow/core/taxon';
 import { SHOWN_TITLES } from '@hurrow/core/view';
 import { call, messageOf } from '../app/api.ts';
@@ -38,6 +39,7 @@ export default function NotebookPage({ course }: { course: WholeCourse }) {
   if (query.isError) return <Problem>{messageOf(query.error)}</Problem>;
   if (!query.data || !all || !reading) return <Opening />;
   if (search.has('paper')) return <OnPaper course={course} onDone={() => setSearch({})} />;
+  const taxonOf = taxonByTag(query.data.tags);
   const found = (name: string) => all.find(({ entry }) => entry.id === search.get(name));
   const shown = found('entry') ?? all[0];
   const beside = found('beside');
@@ -54,17 +56,17 @@ export default function NotebookPage({ course }: { course: WholeCourse }) {
           )}
         </p>
         {all.length === 0 && <None course={course} />}
-        {byTag(all.map(({ entry }) => entry)).map(({ tag, entries }) => (
-          <Tree key={tag} {...{ course, tag, reading }} taxonId={query.data.tags[tag]}>
-            {entries.map(({ id }) => {
-              const one = all.find(({ entry }) => entry.id === id)!;
+        {byTag(all).map(({ tag, entries }) => (
+          <Tree key={tag} {...{ course, tag, reading }} taxonId={taxonOf(tag)}>
+            {entries.map((one) => {
+              const { id, organ } = one.entry;
               return (
                 <Line
                   key={id}
                   one={one}
                   current={shown?.entry.id === id}
                   onOpen={() => open(id)}
-                  {...(shown && shown.entry.id !== id && shown.entry.organ === one.entry.organ
+                  {...(shown && shown.entry.id !== id && shown.entry.organ === organ
                     ? { onBeside: () => setSearch({ entry: shown.entry.id, beside: id }) }
                     : {})}
                 />

@@ -2,7 +2,7 @@ import { MOST_PICTURES, type Entry } from '@hurrow/contract/notebook';
 import type { Sitting } from '@hurrow/contract/sitting';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useMemo, useState, useSyncExternalStore, type ReactNode } from 'react';
-import { Link, Navigate, Route, Routes, useNavigate, useParams } from 'react-router';
+import { Link, Route, Routes, useLocation, useNavigate, useParams } from 'react-router';
 import { SHOWN_TITLES } from '@hurrow/core/view';
 import { call, isProblem, messageOf } from '../app/api.ts';
 import { sessionQuery } from '../app/session.ts';
@@ -42,6 +42,9 @@ function Page({ title, back, children }: { title: string; back: string; children
   );
 }
 
+/** Goes with the way to a new entry, also over a reload. */
+const BEGUN_HERE = { begun: true };
+
 const useOwn = () => useQuery({ queryKey: OWN, queryFn: () => call('GET /api/sit/notebook'), retry: false });
 
 /** What is written of an entry's state under it. */
@@ -70,7 +73,11 @@ function Entries({ box }: { box: NoteBox }) {
   }, [held, own.data]);
   return (
     <Page title="Notebook" back="/">
-      <Link className={`${ui['press']} ${ui['chief']} ${student['wide-press']}`} to={`/notebook/${newId()}`}>
+      <Link
+        className={`${ui['press']} ${ui['chief']} ${student['wide-press']}`}
+        to={`/notebook/${newId()}`}
+        state={BEGUN_HERE}
+      >
         Note something at a tree
       </Link>
       {unkept && (
@@ -110,11 +117,17 @@ function Writing({ sitting, box }: { sitting: Sitting; box: NoteBox }) {
   const today = useQuery(sessionQuery).data?.today;
   const held = box.find(entryId);
   const sent = own.data?.entries.find(({ id }) => id === entryId);
-  // Offline nothing more is known than this phone holds.
-  if (!held && own.isPending)
+  const known = held ?? sent;
+  const begun = (useLocation().state as typeof BEGUN_HERE | null)?.begun;
+  // What this phone does not hold is not written over before it is read.
+  if (!known && !begun)
     return (
       <Page title="Notebook" back="/notebook">
-        Opening…
+        {own.isFetching
+          ? 'Opening…'
+          : own.data
+            ? 'This entry is not in your notebook any more.'
+            : 'This entry is not on this phone, and there is no signal to fetch it. Come back to it later; a new one can be written now.'}
       </Page>
     );
   return (
@@ -141,7 +154,6 @@ function Form({ sitting, box, entryId, sent, today }: FormProps) {
   useSyncExternalStore(box.subscribe, box.snapshot);
   const held = box.find(entryId);
   const [body, setBody] = useState(() => held?.body ?? bodyOf(sent) ?? blankEntry(today));
-  const [left, setLeft] = useState(false);
   const queries = useQueryClient();
   const go = useNavigate();
   const photos =
@@ -149,7 +161,8 @@ function Form({ sitting, box, entryId, sent, today }: FormProps) {
     (sent?.pictures.filter((id) => !held?.pictures.some((one) => one.id === id)).length ?? 0);
   const write = (next: typeof body) => {
     setBody(next);
-    if (!isBlank(next, photos)) void box.keep(entryId, next);
+    // What was kept is taken back as well: nothing that was wiped out returns.
+    if (held || !isBlank(next, photos)) void box.keep(entryId, next);
   };
   const finish = async () => {
     await box.keep(entryId, body);
@@ -163,10 +176,9 @@ function Form({ sitting, box, entryId, sent, today }: FormProps) {
         if (!isProblem(error, 'missing')) throw error;
       });
     await box.drop(entryId);
+    void go('/notebook', { replace: true });
     await queries.invalidateQueries({ queryKey: OWN });
-    setLeft(true);
   };
-  if (left) return <Navigate to="/notebook" replace />;
   const blank = isBlank(body);
   return (
     <Page title="At a tree" back="/notebook">

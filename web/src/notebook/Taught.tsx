@@ -4,7 +4,7 @@ import { characterName } from '@hurrow/core/score';
 import { stateOf, type Vocabulary } from '@hurrow/core/vocabulary';
 import { LinkButton } from '../app/parts.tsx';
 import { useMayChange } from '../app/session.ts';
-import { lessonsOf, type ReadWithEntry } from './courseNotebook.ts';
+import { wordsToTeach, type ReadWithEntry } from './courseNotebook.ts';
 import { useTeaching } from './useTeaching.ts';
 import styles from './reading.module.css';
 
@@ -17,7 +17,7 @@ interface TaughtProps {
 
 /** What the class's own words mean: those that were taught, and those that may be learnt from what was chosen beside them. */
 export function Taught({ course, all, phrases, vocabulary }: TaughtProps) {
-  const offered = lessonsOf(all, phrases);
+  const offered = wordsToTeach(all, phrases);
   const { teach, saving, problem } = useTeaching(course.id);
   const mayChange = useMayChange();
   const inWords = ({ characterId, state }: OwnPhrase) => {

@@ -2,7 +2,14 @@ import type { WholeCourse } from '@hurrow/contract/courses';
 import type { ReadEntry } from '@hurrow/contract/notebook';
 import type { ProfiledTaxon } from '@hurrow/core/evidence';
 import { BUILT_IN } from '@hurrow/core/vocabulary';
-import { lessonsOf, notebookTable, readAll, sayingInWords, shownInWords, tally } from './courseNotebook.ts';
+import {
+  wordsToTeach,
+  notebookTable,
+  readAll,
+  sayingInWords,
+  shownInWords,
+  tally,
+} from './courseNotebook.ts';
 import { blankEntry } from './noted.ts';
 
 const place = { latitude: 47, longitude: -116, elevation: 800 };
@@ -53,6 +60,15 @@ test('entries are read against the tree that carries their tag, where it is know
   expect(tally(unknown!.read)).toEqual({ agree: 0, misread: 0 });
 });
 
+test('a thing and its opposite each have their own verdict', () => {
+  const silent = { ...entry('a', 'Ava', 'bark peels like paper, not smooth'), chosen: [] };
+  const said = { ...entry('b', 'Ben', 'smooth, not peeling like paper'), chosen: [] };
+  expect(readAll(notebook([silent, said]), reading).map(({ read }) => tally(read))).toEqual([
+    { agree: 2, misread: 0 },
+    { agree: 0, misread: 2 },
+  ]);
+});
+
 test('words that two students wrote beside the same state are offered to be taught', () => {
   const all = readAll(
     notebook([
@@ -62,8 +78,8 @@ test('words that two students wrote beside the same state are offered to be taug
     ]),
     reading,
   );
-  expect(lessonsOf(all, [])).toMatchObject([{ phrase: 'onion', state: 'papery', students: 2 }]);
-  expect(lessonsOf(all, [{ phrase: 'Onion', characterId: 'bark.surface', state: 'papery' }])).toEqual([]);
+  expect(wordsToTeach(all, [])).toMatchObject([{ phrase: 'onion', state: 'papery', students: 2 }]);
+  expect(wordsToTeach(all, [{ phrase: 'Onion', characterId: 'bark.surface', state: 'papery' }])).toEqual([]);
 });
 
 test('the table has a row for each thing that was said, and one for an entry that says nothing', () => {

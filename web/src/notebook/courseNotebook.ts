@@ -4,11 +4,11 @@ import type { ProfiledTaxon } from '@hurrow/core/evidence';
 import { writeTable } from '@hurrow/core/formats';
 import {
   learnable,
+  taxonByTag,
   type JudgedSaying,
-  type Lesson,
   type OwnPhrase,
-  type Said,
   type Verdict,
+  type WordToTeach,
 } from '@hurrow/core/notebook';
 import { characterName, valueInWords, type Audience, type UnitSystem } from '@hurrow/core/score';
 import type { Place } from '@hurrow/core/season';
@@ -38,19 +38,17 @@ export function readAll({ entries, tags, phrases }: CourseNotebook, reading: Rea
   const { course, profiles, vocabulary, reference } = reading;
   const { latitude, longitude, elevation } = course;
   const options = { reference, site: { latitude, longitude, elevation } };
+  const taxonOf = taxonByTag(tags);
   return entries.map((entry) => {
-    const tree = profiles.find(({ taxon }) => taxon.id === tags[entry.tag]);
+    const id = taxonOf(entry.tag);
+    const tree = profiles.find(({ taxon }) => taxon.id === id);
     return { entry, tree, read: readEntry(entry, tree, vocabulary, phrases, options) };
   });
 }
 
-/** What the tree says to a saying of an entry. */
-export const judgedOf = ({ characterId, state }: Said, { chosen, understood }: EntryRead) =>
-  [...chosen, ...understood].find((one) => one.characterId === characterId && one.state === state)?.judged;
-
 /** How many things an entry says that agree with its tree, and how many that do not; nothing where the tree is not known. */
 export function tally(read: EntryRead): { agree: number; misread: number } {
-  const verdicts = sayingsOf(read).map((said) => judgedOf(said, read)?.verdict);
+  const verdicts = sayingsOf(read).map(({ judged }) => judged?.verdict);
   return {
     agree: verdicts.filter((verdict) => verdict === 'agrees' || verdict === 'seldom').length,
     misread: verdicts.filter((verdict) => verdict === 'misread').length,
@@ -58,7 +56,7 @@ export function tally(read: EntryRead): { agree: number; misread: number } {
 }
 
 /** What the class's words that are not known may mean, by what was chosen beside them. */
-export const lessonsOf = (all: readonly ReadWithEntry[], phrases: readonly OwnPhrase[]): Lesson[] =>
+export const wordsToTeach = (all: readonly ReadWithEntry[], phrases: readonly OwnPhrase[]): WordToTeach[] =>
   learnable(
     all.map(({ entry, read }) => ({
       studentId: entry.studentId,
@@ -116,17 +114,13 @@ export function notebookTable(all: readonly ReadWithEntry[], vocabulary: Vocabul
     ];
     const said = sayingsOf(read).map((saying) => {
       const character = vocabulary.get(saying.characterId)!;
-      const chosen = read.chosen.some(
-        ({ characterId, state }) => characterId === saying.characterId && state === saying.state,
-      );
-      const judged = judgedOf(saying, read);
       return [
         ...head,
         characterName(character, words.audience),
         sayingInWords(saying, character, words),
-        chosen ? 'chosen' : 'own words',
-        verdictInWords(judged),
-        shownInWords(judged, character, words),
+        saying.how,
+        verdictInWords(saying.judged),
+        shownInWords(saying.judged, character, words),
       ];
     });
     return said.length > 0 ? said : [[...head, '', '', '', '', '']];

@@ -52,9 +52,9 @@ test('own words are cut into what was read and what was not, and nothing of them
 test('what was chosen and said alike counts once', () => {
   const chosen = [{ characterId: 'bark.color', state: 'grey' }];
   const read = readEntry({ ...blankEntry(day), words: 'grey, not smooth', chosen }, undefined, BUILT_IN, []);
-  expect(sayingsOf(read)).toEqual([
-    { characterId: 'bark.color', state: 'grey' },
-    { characterId: 'bark.surface', state: 'smooth', denied: true },
+  expect(sayingsOf(read)).toMatchObject([
+    { characterId: 'bark.color', state: 'grey', how: 'chosen' },
+    { characterId: 'bark.surface', state: 'smooth', denied: true, how: 'own words' },
   ]);
 });
 
@@ -68,16 +68,17 @@ test('a stroke is a path, a single touch a dot', () => {
   expect(pathOf([[10, 100]])).toBe('M10 75l1 0');
 });
 
-test('entries come tree by tree, the newest first, those without a tag last', () => {
-  const entry = (id: string, tag: string, on: string) => ({ ...blankEntry(on), id, tag, pictures: [] });
+test('entries come tree by tree however the tag is written, the newest first, those without a tag last', () => {
+  const entry = (tag: string, on: string) => ({ entry: { tag, day: on } });
   const groups = byTag([
-    entry('a', '', '2026-10-05'),
-    entry('b', 'T1', '2026-10-02'),
-    entry('c', 'T2', '2026-10-03'),
-    entry('d', 'T1', '2026-10-01'),
+    entry('', '2026-10-05'),
+    entry('T-2', '2026-10-03'),
+    entry('T1', '2026-10-02'),
+    entry('t 2', '2026-10-02'),
+    entry('t-1', '2026-10-01'),
   ]);
   expect(groups.map(({ tag, entries }) => [tag, entries.length])).toEqual([
-    ['T2', 1],
+    ['T-2', 2],
     ['T1', 2],
     ['', 1],
   ]);

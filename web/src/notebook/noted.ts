@@ -2,6 +2,7 @@ import type { Entry, EntryBody, Strokes } from '@hurrow/contract/notebook';
 import {
   readAtTree,
   readOwnWords,
+  tagKey,
   type JudgedSaying,
   type Meaning,
   type OwnPhrase,
@@ -110,17 +111,29 @@ export function readEntry(
   };
 }
 
+/** One thing that an entry says, with what its tree says to it. */
+export interface Saying extends Said {
+  how: 'chosen' | 'own words';
+  judged: JudgedSaying | undefined;
+}
+
 /** Everything that an entry says, chosen or in own words, each once. */
-export function sayingsOf({ understood, chosen }: EntryRead): Said[] {
+export function sayingsOf({ understood, chosen }: EntryRead): Saying[] {
+  const all: Saying[] = [
+    ...chosen.map((said) => ({ ...said, how: 'chosen' as const })),
+    ...understood.map(({ from: _from, to: _to, ...said }) => ({ ...said, how: 'own words' as const })),
+  ];
   const seen = new Set<string>();
-  return [...chosen, ...understood].flatMap(({ characterId, state, ...rest }) => {
-    const { value, denied } = rest as Partial<Said>;
-    const key = `${characterId} ${state} ${value ?? ''} ${denied ? 'not' : ''}`;
-    if (seen.has(key)) return [];
-    seen.add(key);
-    return [{ characterId, state, ...(value === undefined ? {} : { value }), ...(denied ? { denied } : {}) }];
+  return all.filter((said) => {
+    const isNew = !seen.has(sayingKey(said));
+    seen.add(sayingKey(said));
+    return isNew;
   });
 }
+
+/** The same for what says the same. */
+export const sayingKey = ({ characterId, state, value, denied }: Said): string =>
+  `${characterId} ${state} ${value ?? ''} ${denied ? 'not' : ''}`;
 
 /** A text cut where something in it was understood, or not. */
 export type Stretch = { text: string; understood?: EntryRead['understood'][number]; unknown?: boolean };
@@ -147,14 +160,22 @@ export const pathOf = (stroke: Strokes[number]): string =>
   stroke.map(([x, y], i) => `${i === 0 ? 'M' : 'L'}${x} ${Math.round(y * 0.75)}`).join('') +
   (stroke.length === 1 ? 'l1 0' : '');
 
-/** Entries of a tree together, the tree that was noted last first; entries without a tag last. */
-export function byTag<E extends Entry>(entries: readonly E[]): { tag: string; entries: E[] }[] {
+/** Entries of a tree together, the tree that was noted last first, under its tag as it was written last; entries without a tag last. */
+export function byTag<E extends { entry: Pick<Entry, 'tag' | 'day'> }>(
+  all: readonly E[],
+): { tag: string; entries: E[] }[] {
   const groups = new Map<string, E[]>();
-  for (const entry of entries) groups.set(entry.tag, [...(groups.get(entry.tag) ?? []), entry]);
+  for (const one of all) {
+    const key = tagKey(one.entry.tag);
+    const held = groups.get(key);
+    if (held) held.push(one);
+    else groups.set(key, [one]);
+  }
+  const newest = (entries: readonly E[]) => entries[0]!.entry;
   return [...groups]
-    .map(([tag, of]) => ({ tag, entries: of }))
     .sort(
-      (x, y) =>
-        Number(x.tag === '') - Number(y.tag === '') || y.entries[0]!.day.localeCompare(x.entries[0]!.day),
-    );
+      ([x, of], [y, others]) =>
+        Number(x === '') - Number(y === '') || newest(others).day.localeCompare(newest(of).day),
+    )
+    .map(([, entries]) => ({ tag: newest(entries).tag, entries }));
 }
