@@ -1,13 +1,13 @@
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useEffectEvent, useMemo, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { momentAt, timetable, type Moment, type Rotation } from '@hurrow/core/rotation';
+import { timetable, type Moment, type Rotation } from '@hurrow/core/rotation';
 import { messageOf } from '../app/api.ts';
 import { courseQuery } from '../app/data.ts';
 import { readKept, writeKept } from '../app/keptText.ts';
 import { Opening, Problem } from '../app/parts.tsx';
 import { quizQuery } from '../quizzes/quizData.ts';
-import { AT_REST, givenMore, keptBell, minutes, passedBy, toggled, type BellState } from './going.ts';
+import { AT_REST, bellAt, givenMore, keptBell, minutes, passedBy, toggled, type BellState } from './going.ts';
 import { roundsQuery } from './roundsQuery.ts';
 import { ring } from './ring.ts';
 import styles from './bell.module.css';
@@ -63,14 +63,11 @@ function Bell({ quizId, title, rotation, moving, back }: BellProps) {
     setNow(Date.now());
     writeKept(key, JSON.stringify(next));
   };
-  const moment = useMemo(
-    () => momentAt(rotation, passedBy(state, now), moving),
-    [rotation, state, now, moving],
-  );
+  const moment = useMemo(() => bellAt(rotation, state, now, moving), [rotation, state, now, moving]);
   const rung = useRef(moment);
   const tick = useEffectEvent(() => {
     setNow(Date.now());
-    const next = momentAt(rotation, passedBy(state, Date.now()), moving);
+    const next = bellAt(rotation, state, Date.now(), moving);
     if (next.phase !== rung.current.phase || next.bell !== rung.current.bell)
       ring(next.phase === 'look' ? 'begin' : 'end');
     rung.current = next;
@@ -111,7 +108,7 @@ function Bell({ quizId, title, rotation, moving, back }: BellProps) {
         </button>
         <button
           type="button"
-          onClick={() => change(givenMore(state, MORE))}
+          onClick={() => change(givenMore(state, MORE, Date.now()))}
           disabled={moment.phase === 'done'}
         >
           Two minutes more

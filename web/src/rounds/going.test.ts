@@ -2,6 +2,7 @@ import { timetable as timetableOf, type Rounds } from '@hurrow/core/rotation';
 import { USUAL_ROUNDS } from '@hurrow/contract/rounds';
 import {
   AT_REST,
+  bellAt,
   givenMore,
   keptBell,
   lateInWords,
@@ -10,6 +11,7 @@ import {
   passedBy,
   rowsOf,
   toggled,
+  type BellState,
 } from './going.ts';
 
 const students = ['Ava', 'Ben', 'Cem'].map((name) => ({ id: name.toLowerCase(), name }));
@@ -50,9 +52,25 @@ test('a bell runs, stands still, gives more time, and is found again after a rel
   expect(passedBy(running, 31_000)).toBe(20);
   const still = toggled(running, 31_000);
   expect(passedBy(still, 99_000)).toBe(20);
-  expect(passedBy(givenMore(running, 120), 31_000)).toBe(-100);
   expect(keptBell(JSON.stringify(running))).toEqual(running);
   expect(keptBell('{"passed":"x"}')).toEqual(AT_REST);
   expect(keptBell(null)).toEqual(AT_REST);
   expect(minutes(75)).toBe('1:15');
+});
+
+test('more time is given at the bell that it is asked at: nobody is sent back to the station before', () => {
+  const rotation = timetable(USUAL_ROUNDS, students, 3)!;
+  const moment = (state: BellState, now: number) => bellAt(rotation, state, now, USUAL_ROUNDS.moving);
+  // Twenty seconds into the second station.
+  const running: BellState = { passed: 95, since: 0 };
+  expect(moment(running, 0)).toMatchObject({ bell: 1, phase: 'look', left: 40 });
+  const longer = givenMore(running, 120, 10_000);
+  expect(moment(longer, 10_000)).toMatchObject({ bell: 1, phase: 'look', left: 150 });
+  expect(moment(longer, 100_000)).toMatchObject({ bell: 1, phase: 'look', left: 60 });
+  expect(moment(longer, 170_000)).toMatchObject({ bell: 1, phase: 'move', left: 5 });
+  // Held meanwhile, and given more while it stands still.
+  const held = givenMore(toggled(longer, 100_000), 60, 500_000);
+  expect(moment(held, 999_000)).toMatchObject({ bell: 1, phase: 'look', left: 120 });
+  const onAgain = toggled(held, 999_000);
+  expect(moment(onAgain, 1_059_000)).toMatchObject({ bell: 1, phase: 'look', left: 60 });
 });
