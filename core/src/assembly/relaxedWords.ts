@@ -1,4 +1,5 @@
-import { counted } from '../words/index.ts';
+import { counted, upperFirst } from '../words/index.ts';
+import type { NotPossible } from './candidates.ts';
 import { kindOf } from './kinds.ts';
 import type { Relaxation } from './propose.ts';
 import type { ClassSoFar, QuizWishes } from './wishes.ts';
@@ -26,8 +27,8 @@ export function relaxedInWords(
       const title = kindOf(of)?.title ?? of;
       const { least, most } = wishes.kinds[of]!;
       return few
-        ? `${capital(title)}: ${off} than the ${least} you want. No more trees can be shown so that day and be told by it.`
-        : `${capital(title)}: ${off} than the ${most} you allow, or there are too few stations. Allow more, or other kinds.`;
+        ? `${upperFirst(title)}: ${off} than the ${least} you want. No more trees can be shown so that day and be told by it.`
+        : `${upperFirst(title)}: ${off} than the ${most} you allow, or there are too few stations. Allow more, or other kinds.`;
     }
     case 'set': {
       const title = sets.find(({ id }) => id === of)?.title ?? of;
@@ -53,4 +54,13 @@ export function relaxedInWords(
   }
 }
 
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+const WHY: Record<NotPossible, { one: string; many: string }> = {
+  'not there': { one: 'bears nothing of it that day', many: 'bear nothing of it that day' },
+  'in leaf': { one: 'is not bare that day', many: 'are not bare that day' },
+  bare: { one: 'is mostly bare that day', many: 'are mostly bare that day' },
+  protected: { one: 'is protected and may not be cut', many: 'are protected and may not be cut' },
+  'not drawn': { one: 'is not scored enough to be drawn', many: 'are not scored enough to be drawn' },
+};
+
+/** Why trees cannot be shown, to follow their name or number: `whyNotShown('in leaf')` is “is not bare that day”. */
+export const whyNotShown = (why: NotPossible, trees = 1): string => WHY[why][trees === 1 ? 'one' : 'many'];

@@ -8,7 +8,8 @@ import { listInWords, MEDIUM_VIEWS, type View } from '../view/index.ts';
 import { SHOWN_BY, type Organ } from '../vocabulary/index.ts';
 import { howToLook } from './looking.ts';
 import { pointsOf, tellingOfList, type LessonPoint, type LessonSetting, type Recalled } from './points.ts';
-import { lowerFirst, namesItsPart, saidOfCharacter, upperFirst } from './saying.ts';
+import { namesItsPart, saidOfCharacter } from './saying.ts';
+import { lowerFirst, upperFirst } from '../words/index.ts';
 
 /** What an instructor has changed in a generated lesson. */
 export interface LessonEdits {

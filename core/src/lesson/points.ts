@@ -15,15 +15,9 @@ import {
   type Vocabulary,
 } from '../vocabulary/index.ts';
 import { howToLook } from './looking.ts';
-import {
-  leadingStates,
-  lowerFirst,
-  namesItsPart,
-  saidOfCharacter,
-  upperFirst,
-  type Voice,
-} from './saying.ts';
+import { leadingStates, namesItsPart, saidOfCharacter, type Voice } from './saying.ts';
 import { OF_ORGANS, topicsInOrder, topicTitle, type Topic, type TopicOfOrgans } from './topics.ts';
+import { lowerFirst, upperFirst } from '../words/index.ts';
 
 /** One point of a lesson: what stands on the sheet while it is talked about. */
 export interface LessonPoint {

@@ -10,6 +10,7 @@ import {
 import type { Qualifiers } from '../score/index.ts';
 import { stateOf, type Character } from '../vocabulary/index.ts';
 import { phraseOf } from './phrases.ts';
+import { lowerFirst } from '../words/index.ts';
 
 export interface Voice {
   audience: Audience;
@@ -179,9 +180,6 @@ export const namesItsPart = (words: string): boolean =>
   /^(needles|leaves|leaf|bark|buds?|end buds?|twigs?|thorns?|prickles|stipul|spur|no |flowers|pith|scar|pollen|side|base|apex|veins?|margin|petiole|underside|upper|teeth|lob|sinus|scales|bracts|seeds|ridges|furrows|crown|trunk|leader|sap|glands|both|the |lenticels|one |cones? |woody cones?|white )/i.test(
     words,
   );
-
-export const lowerFirst = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);
-export const upperFirst = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** “a, b or c”. */
 export const orList = (words: readonly string[]): string => listed(words, 'or');

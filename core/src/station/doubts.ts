@@ -4,6 +4,7 @@ import { enoughToDraw, type EnoughToDraw } from '../specimen/index.ts';
 import { listInWords, SHOWN_TITLES } from '../view/index.ts';
 import type { Vocabulary } from '../vocabulary/index.ts';
 import type { PlannedStation } from './station.ts';
+import { upperFirst } from '../words/index.ts';
 
 export interface DoubtContext extends ReadingOptions {
   list: readonly ProfiledTaxon[];
@@ -43,7 +44,7 @@ export function doubtsOf(station: PlannedStation, context: DoubtContext): string
   const tooLittle = tooLittleInWords(tooLittleToDraw(station, context), vocabulary);
   return [
     ...absentParts(station, profiled, options),
-    ...(tooLittle ? [`${capital(tooLittle)}. Score them, or choose another medium.`] : []),
+    ...(tooLittle ? [`${upperFirst(tooLittle)}. Score them, or choose another medium.`] : []),
     ...handled(station, profiled),
   ];
 }
@@ -79,5 +80,3 @@ function handled({ view }: PlannedStation, { taxon }: ProfiledTaxon): string[] {
   if (!view.organs.includes('twig') || taxon.cautions.length === 0) return [];
   return [`Caution: ${taxon.cautions.map(({ kind, part }) => `${kind} (${part})`).join(', ')}.`];
 }
-
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

@@ -9,6 +9,8 @@ import {
   openWeeks,
   proposeTerm,
   usedWeeks,
+  weekBegins,
+  weekOf,
   USUAL_WISHES,
   type Prospects,
   type TermPlan,
@@ -181,4 +183,12 @@ it('says what to do where nothing can be planned', () => {
 it('looks at a week in its middle, over New Year too', () => {
   expect(middleOfWeek('2026-08-31', 1)).toBe(246);
   expect(middleOfWeek('2026-12-28', 2)).toBe(7);
+});
+
+test('a day is in its week of the course, and a week begins on its first day', () => {
+  expect(weekOf('2026-08-31', '2026-08-31')).toBe(1);
+  expect(weekOf('2026-08-31', '2026-09-06')).toBe(1);
+  expect(weekOf('2026-08-31', '2026-09-07')).toBe(2);
+  expect(weekOf('2026-08-31', '2026-08-30')).toBe(0);
+  expect(new Date(weekBegins('2026-08-31', 2)).toISOString().slice(0, 10)).toBe('2026-09-07');
 });

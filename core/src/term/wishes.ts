@@ -63,3 +63,13 @@ const MIDWEEK = 3;
 /** The day of the year in the middle of a week of a course, from 1: `middleOfWeek('2026-08-31', 1)` is 246, 3 September. */
 export const middleOfWeek = (startsOn: string, week: number): number =>
   wrapDay(dayOfYear(startsOn) + 7 * (week - 1) + MIDWEEK);
+
+/** The week of a course that a day is in, from 1: `weekOf('2026-08-31', '2026-09-10')` is 2. Before the course it is 0 or less. */
+export const weekOf = (startsOn: string, day: string): number =>
+  1 + Math.floor((Date.parse(day) - Date.parse(startsOn)) / WEEK);
+
+/** When a week of a course begins, as a time in milliseconds: `weekBegins('2026-08-31', 2)` is that of 7 September. */
+export const weekBegins = (startsOn: string, week: number): number =>
+  Date.parse(startsOn) + (week - 1) * WEEK;
+
+const WEEK = 7 * 24 * 3600_000;

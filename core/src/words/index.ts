@@ -1,1 +1,2 @@
 export * from './counted.ts';
+export * from './firstLetter.ts';

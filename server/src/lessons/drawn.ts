@@ -1,11 +1,12 @@
 import { rangeSvg, type MapLook } from '@hurrow/core/map';
 import { characterName } from '@hurrow/core/score';
 import { atlas } from './atlas.ts';
-import { drawingOfContrast, drawingOfTree, lowerFirst, type LessonStop } from '@hurrow/core/lesson';
+import { drawingOfContrast, drawingOfTree, type LessonStop } from '@hurrow/core/lesson';
 import { drawingToSvg } from '@hurrow/core/specimen';
 import { commonName } from '@hurrow/core/taxon';
 import type { ShownOrgan } from '@hurrow/core/vocabulary';
 import type { LessonToDraw } from './toDraw.ts';
+import { lowerFirst } from '@hurrow/core/words';
 
 /** A map thrown on a wall, in the colors that the page about a range has, and one that is printed in black. */
 const ON_SLIDE: MapLook = {

@@ -1,6 +1,7 @@
 import * as lessons from '@hurrow/contract/lessons';
 import type { LessonAnswer } from '@hurrow/contract/lessons';
 import { NO_EDITS } from '@hurrow/core/lesson';
+import { weekBegins } from '@hurrow/core/term';
 import { notFound } from '../api/problem.ts';
 import { serve } from '../api/route.ts';
 import { courseOf } from '../courses/course.ts';
@@ -60,11 +61,9 @@ async function refuseStudent(
   const course = courseId === own ? await courseOf(db, courseId) : undefined;
   const set = course && (await sets(db, course.id)).find(({ id }) => id === setId);
   if (!course || !set || !(await openNow(db, course)).includes('lessons')) throw notFound('lesson');
-  const begins = Date.parse(course.startsOn) + ((set.week ?? 1) - 1) * WEEK;
+  const begins = weekBegins(course.startsOn, set.week ?? 1);
   if (now.getTime() < begins) throw notFound('lesson');
 }
-
-const WEEK = 7 * 24 * 60 * 60 * 1000;
 
 /** What students see of a lesson: nothing hidden, no notes, nothing of what was changed. */
 const forStudents = (lesson: LessonAnswer): LessonAnswer => ({

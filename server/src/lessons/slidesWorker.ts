@@ -1,9 +1,10 @@
 import pptx from 'pptxgenjs';
 import sharp from 'sharp';
-import { upperFirst, type LessonStop } from '@hurrow/core/lesson';
+import { type LessonStop } from '@hurrow/core/lesson';
 import { commonName, scientificName } from '@hurrow/core/taxon';
 import { drawnOne, drawnStop } from './drawn.ts';
 import type { LessonToDraw } from './toDraw.ts';
+import { upperFirst } from '@hurrow/core/words';
 
 export interface SlidesTask {
   lesson: LessonToDraw;

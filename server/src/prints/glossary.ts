@@ -1,10 +1,11 @@
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces.js';
 import type { ProfiledTaxon } from '@hurrow/core/evidence';
-import { bothWords, glossaryOf, rootsOf, upperFirst, type StateOnList } from '@hurrow/core/lesson';
+import { bothWords, glossaryOf, rootsOf, type StateOnList } from '@hurrow/core/lesson';
 import { characterName, type Audience } from '@hurrow/core/score';
 import { statePicture, statePictureSvg } from '@hurrow/core/specimen';
 import { commonName } from '@hurrow/core/taxon';
 import type { Character, TeachingStart, Vocabulary } from '@hurrow/core/vocabulary';
+import { upperFirst } from '@hurrow/core/words';
 
 const GREY = '#4c5d60';
 /** In points. */

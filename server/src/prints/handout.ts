@@ -1,8 +1,9 @@
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces.js';
-import { upperFirst, type LessonStop } from '@hurrow/core/lesson';
+import { type LessonStop } from '@hurrow/core/lesson';
 import { commonName, scientificName } from '@hurrow/core/taxon';
 import { drawnOne, drawnStop } from '../lessons/drawn.ts';
 import type { LessonToDraw } from '../lessons/toDraw.ts';
+import { upperFirst } from '@hurrow/core/words';
 
 const A_PAGE = 3;
 /** In points, and the larger frame it is laid out in: margins and letters of a drawing do not shrink with it. */

@@ -4,7 +4,7 @@ import type { Paper } from '@hurrow/contract/prints';
 import type { QuizHead } from '@hurrow/contract/quizzes';
 import type { QuizPaper, Rounds } from '@hurrow/contract/rounds';
 import { contrast, type ProfiledTaxon } from '@hurrow/core/evidence';
-import { upperFirst, saidOfCharacter } from '@hurrow/core/lesson';
+import { saidOfCharacter } from '@hurrow/core/lesson';
 import { POLICY_TITLES, type NamingPolicy } from '@hurrow/core/names';
 import { roundOf, type Rotation } from '@hurrow/core/rotation';
 import { characterName } from '@hurrow/core/score';
@@ -14,6 +14,7 @@ import { commonName, scientificName, type CautionKind } from '@hurrow/core/taxon
 import { listInWords, MEDIUM_TITLES, viewInWords, type View } from '@hurrow/core/view';
 import type { Vocabulary } from '@hurrow/core/vocabulary';
 import { PAPER_SIZE } from './paper.ts';
+import { upperFirst } from '@hurrow/core/words';
 
 /** All that the papers of a quiz are made of: plain data, which travels to a thread. */
 export interface QuizPrinted {

@@ -1,5 +1,5 @@
 import * as assembly from '@hurrow/contract/assembly';
-import { kindOf, relaxedInWords, type NotPossible } from '@hurrow/core/assembly';
+import { kindOf, relaxedInWords, whyNotShown, type NotPossible } from '@hurrow/core/assembly';
 import type { ProfiledTaxon } from '@hurrow/core/evidence';
 import { dayOfYear } from '@hurrow/core/season';
 import { commonName } from '@hurrow/core/taxon';
@@ -16,16 +16,8 @@ function lostInWords(pin: string, why: NotPossible, list: readonly ProfiledTaxon
   const [taxonId, kind = ''] = pin.split(' ');
   const taxon = list.find((each) => each.taxon.id === taxonId)?.taxon;
   const name = taxon ? commonName(taxon) : taxonId;
-  return `${name}, ${kindOf(kind)?.title ?? kind}, could not be kept: ${WHY_LOST[why]}.`;
+  return `${name}, ${kindOf(kind)?.title ?? kind}, could not be kept: it ${whyNotShown(why)}.`;
 }
-
-const WHY_LOST: Record<NotPossible, string> = {
-  'not there': 'it bears nothing of it that day',
-  'in leaf': 'it is not bare that day',
-  bare: 'it is mostly bare that day',
-  protected: 'it is protected and may not be cut',
-  'not drawn': 'too little is scored to draw it',
-};
 
 export const proposalRoute = serve(assembly.propose, async ({ db, params, body }) => {
   const { heldOn, wishes, forms } = body;

@@ -1,12 +1,13 @@
 import type { Course } from '@hurrow/contract/courses';
 import { useMemo } from 'react';
 import type { ProfiledTaxon } from '@hurrow/core/evidence';
-import { bothWords, glossaryOf, rootsOf, upperFirst } from '@hurrow/core/lesson';
+import { bothWords, glossaryOf, rootsOf } from '@hurrow/core/lesson';
 import { characterName } from '@hurrow/core/score';
 import { commonName } from '@hurrow/core/taxon';
 import type { Vocabulary } from '@hurrow/core/vocabulary';
 import { StatePicture } from '../app/StatePicture.tsx';
 import styles from './character.module.css';
+import { upperFirst } from '@hurrow/core/words';
 
 interface GlossaryProps {
   course: Pick<Course, 'audience' | 'startsWith'>;

@@ -4,7 +4,7 @@ import { App, Button } from 'antd';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { minutesOf, NO_EDITS, upperFirst, type LessonEdits, type LessonStop } from '@hurrow/core/lesson';
+import { minutesOf, NO_EDITS, type LessonEdits, type LessonStop } from '@hurrow/core/lesson';
 import { commonName } from '@hurrow/core/taxon';
 import { call, messageOf } from '../app/api.ts';
 import { useLibrary } from '../app/data.ts';
@@ -28,6 +28,7 @@ import { Sheet } from './Sheet.tsx';
 import { shownOf } from './showing.ts';
 import styles from './lessons.module.css';
 import { newId } from '../app/newId.ts';
+import { upperFirst } from '@hurrow/core/words';
 
 /** The lesson of a set: its points in order with what each shows, to be changed, printed and shown. */
 export default function LessonPage({ course }: { course: WholeCourse }) {

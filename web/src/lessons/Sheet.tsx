@@ -4,8 +4,6 @@ import { lazy, memo, Suspense, useMemo } from 'react';
 import {
   drawingOfContrast,
   drawingOfTree,
-  lowerFirst,
-  upperFirst,
   type DrawingSetting,
   type LessonStop,
   type Recalled,
@@ -17,6 +15,7 @@ import { useLibrary } from '../app/data.ts';
 import { DrawingSvg } from '../app/Drawings.tsx';
 import { rangesQuery } from './lessonQuery.ts';
 import styles from './lessons.module.css';
+import { lowerFirst, upperFirst } from '@hurrow/core/words';
 
 const StillMap = lazy(() => import('../range/StillMap.tsx').then(({ StillMap }) => ({ default: StillMap })));
 

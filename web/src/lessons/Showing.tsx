@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { upperFirst, type LessonStop } from '@hurrow/core/lesson';
+import { type LessonStop } from '@hurrow/core/lesson';
 import { commonName } from '@hurrow/core/taxon';
 import { messageOf } from '../app/api.ts';
 import { courseQuery, useLibrary } from '../app/data.ts';
@@ -12,6 +12,7 @@ import { Sheet } from './Sheet.tsx';
 import { clock, shownOf } from './showing.ts';
 import { useShowing } from './useShowing.ts';
 import styles from './lessons.module.css';
+import { upperFirst } from '@hurrow/core/words';
 
 /** A lesson before a class: the sheet alone, or with `presenter` what the one who speaks sees in a second window. */
 export default function Showing({ presenter = false }: { presenter?: boolean }) {

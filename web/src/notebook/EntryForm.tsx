@@ -1,6 +1,5 @@
 import { NOTED_ORGANS, type EntryBody } from '@hurrow/contract/notebook';
 import { useState, type ReactNode } from 'react';
-import { upperFirst } from '@hurrow/core/lesson';
 import { characterName, type Audience } from '@hurrow/core/score';
 import { SHOWN_TITLES } from '@hurrow/core/view';
 import { BUILT_IN, stateOf, type Character, type ShownOrgan, type Vocabulary } from '@hurrow/core/vocabulary';
@@ -9,6 +8,7 @@ import { StatePicture } from '../app/StatePicture.tsx';
 import { charactersToChoose, touched } from './noted.ts';
 import { Sketch } from './Sketch.tsx';
 import styles from './notebook.module.css';
+import { upperFirst } from '@hurrow/core/words';
 
 /** What to look at before words are looked for, by organ. */
 const LOOK: Readonly<Partial<Record<ShownOrgan, string>>> = {

@@ -1,5 +1,5 @@
 import type { WholeCourse } from '@hurrow/contract/courses';
-import { Button } from 'antd';
+import { Button, InputNumber } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { STATION_KINDS } from '@hurrow/core/assembly';
@@ -50,13 +50,14 @@ export function ProposeQuiz({ course, proposal, again }: ProposeQuizProps) {
   return (
     <section className={styles['propose']} aria-label="Propose a quiz">
       <p>
-        <input
+        <InputNumber
           aria-label="Stations"
-          type="number"
+          className={styles['number']}
           min={1}
           max={80}
+          precision={0}
           value={wanted.stations}
-          onChange={(event) => set({ stations: Math.max(1, Math.min(80, Number(event.target.value) || 1)) })}
+          onChange={(stations) => stations !== null && set({ stations })}
         />{' '}
         stations, each to be told by{' '}
         <Choice label="How fair" options={FAIR} value={wanted.fair} onChange={(fair) => set({ fair })} />,{' '}

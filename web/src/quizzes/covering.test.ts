@@ -1,6 +1,5 @@
-import { coverage, putInOrder } from './covering.ts';
+import { coverage, nearPlaces, putInOrder } from './covering.ts';
 import { viewFor } from './planned.ts';
-import { nearPlaces } from './proposed.ts';
 
 const station = (taxonId: string) => ({
   taxonId,
@@ -38,4 +37,15 @@ test('stations are put in an order in which none gives its neighbour away', () =
   expect(ordered.map(({ taxonId }) => taxonId).sort()).toEqual(['a', 'b', 'c', 'd', 'e', 'f', 'g']);
   const again = ordered.map(({ taxonId }) => judged[stations.findIndex((each) => each.taxonId === taxonId)]);
   expect(nearPlaces(ordered, again)).toEqual([]);
+});
+
+test('who gives another away next door is found round the circle', () => {
+  const stations = ['a', 'b', 'c', 'd', 'e', 'f'].map(station);
+  const judged = stations.map(({ taxonId }) => ({
+    right: 1,
+    beginner: 1,
+    rivals: taxonId === 'a' ? [{ taxonId: 'f', share: 0.2 }] : [],
+  }));
+  expect(nearPlaces(stations, judged)).toEqual([[0, 5]]);
+  expect(nearPlaces(stations, judged, [{ a: 'b', b: 'c' }])).toHaveLength(2);
 });

@@ -1,4 +1,4 @@
-import { neighboursOf, orderOf, type ClassSoFar } from '@hurrow/core/assembly';
+import { neighboursOf, orderOf, pairsTooNear, type ClassSoFar } from '@hurrow/core/assembly';
 import type { CourseSet } from '@hurrow/contract/courses';
 import { kindOfPlanned, type Judged } from './proposed.ts';
 import type { Planned } from './planned.ts';
@@ -22,10 +22,31 @@ export function putInOrder(
   judged: readonly (Judged | undefined)[],
   mixedUp: ClassSoFar['mixedUp'] = [],
 ): Planned[] {
-  const all = stations.map((station, i) => ({
-    taxonId: station.taxonId,
-    kind: kindOfPlanned(station)?.id ?? station.medium,
-    rivals: judged[i]?.rivals ?? [],
-  }));
-  return orderOf(neighboursOf(all, { mixedUp })).order.map((i) => stations[i]!);
+  return orderOf(beside(stations, judged, mixedUp)).order.map((i) => stations[i]!);
 }
+
+/** Places that stand too near each other, as pairs, of those that are judged. */
+export function nearPlaces(
+  stations: readonly Planned[],
+  judged: readonly (Judged | undefined)[],
+  mixedUp: ClassSoFar['mixedUp'] = [],
+): [number, number][] {
+  return pairsTooNear(
+    stations.map((_, i) => i),
+    beside(stations, judged, mixedUp).map(({ apart }) => new Set(apart)),
+  );
+}
+
+const beside = (
+  stations: readonly Planned[],
+  judged: readonly (Judged | undefined)[],
+  mixedUp: ClassSoFar['mixedUp'],
+) =>
+  neighboursOf(
+    stations.map((station, i) => ({
+      taxonId: station.taxonId,
+      kind: kindOfPlanned(station)?.id ?? station.medium,
+      rivals: judged[i]?.rivals ?? [],
+    })),
+    { mixedUp },
+  );

@@ -6,7 +6,6 @@ import {
   fairInWords,
   keptOut,
   madeByHand,
-  nearPlaces,
   planOf,
   plannedOf,
   repairInWords,
@@ -101,18 +100,6 @@ test('in the place of a station comes another view of the same tree first, then 
   const here = plannedOf(candidate('a'));
   const found = alternativesFor(here, [here, plannedOf(candidate('d'))], { candidates, so, wanted });
   expect(found.map(({ id }) => id)).toEqual(['a fruit', 'b cutting', 'c cutting']);
-});
-
-test('who gives another away next door is found round the circle', () => {
-  const stations = ['a', 'b', 'c', 'd', 'e', 'f'].map((id) => plannedOf(candidate(id)));
-  const judged = stations.map(() => ({
-    right: 1,
-    beginner: 1,
-    rivals: [] as { taxonId: string; share: number }[],
-  }));
-  judged[0]!.rivals = [{ taxonId: 'f', share: 0.2 }];
-  expect(nearPlaces(stations, judged)).toEqual([[0, 5]]);
-  expect(nearPlaces(stations, judged, [{ a: 'b', b: 'c' }])).toHaveLength(2);
 });
 
 test('a repair is offered in words', () => {

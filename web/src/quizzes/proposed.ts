@@ -1,9 +1,8 @@
 import {
   kindOf,
-  neighboursOf,
-  pairsTooNear,
   STATION_KINDS,
   usualWishes,
+  whyNotShown,
   type AssembledQuiz,
   type Candidate,
   type ClassSoFar,
@@ -12,6 +11,7 @@ import {
   type StationKind,
 } from '@hurrow/core/assembly';
 import type { Repair } from '@hurrow/core/station';
+import { weekOf } from '@hurrow/core/term';
 import { listInWords, SHOWN_TITLES, type Aid } from '@hurrow/core/view';
 import type { CourseSet } from '@hurrow/contract/courses';
 import { anotherSeed, askingWentBy, type Planned } from './planned.ts';
@@ -37,7 +37,7 @@ export function usuallyWanted(
   { startsOn, heldOn }: { startsOn: string; heldOn: string },
   stations = 10,
 ): Wanted {
-  const week = 1 + Math.floor((Date.parse(heldOn) - Date.parse(startsOn)) / (7 * 24 * 3600_000));
+  const week = weekOf(startsOn, heldOn);
   const taught = sets.filter((set) => set.taxa.length > 0 && (set.week ?? 1) <= week);
   const of = taught.length > 0 ? taught : sets.filter((set) => set.taxa.length > 0);
   return {
@@ -156,14 +156,6 @@ export function alternativesFor(
     .slice(0, 6);
 }
 
-const WHY: Record<NotPossible, string> = {
-  'not there': 'bear nothing of it that day',
-  'in leaf': 'are not bare that day',
-  bare: 'are mostly bare that day',
-  protected: 'are protected and may not be cut',
-  'not drawn': 'are not scored enough to be drawn',
-};
-
 /** What kept trees from being shown, counted by kind of station and reason: “3 cuttings with leaves are mostly bare that day”. */
 export function keptOut(notPossible: Readonly<Record<string, NotPossible>>): string[] {
   const counts = new Map<string, number>();
@@ -174,8 +166,7 @@ export function keptOut(notPossible: Readonly<Record<string, NotPossible>>): str
   return [...counts].map(([key, n]) => {
     const [kind, ...why] = key.split(' ');
     const trees = n === 1 ? 'one tree' : `${n} trees`;
-    const said = WHY[why.join(' ') as NotPossible];
-    return `${kindOf(kind!)!.title}: ${trees} ${n === 1 ? said.replace(/^are/, 'is').replace(/^bear/, 'bears') : said}`;
+    return `${kindOf(kind!)!.title}: ${trees} ${whyNotShown(why.join(' ') as NotPossible, n)}`;
   });
 }
 
@@ -184,26 +175,6 @@ export interface Judged {
   right: number;
   beginner: number;
   rivals: { taxonId: string; share: number }[];
-}
-
-/** Places that stand too near each other, as pairs, of those that are judged. */
-export function nearPlaces(
-  stations: readonly Planned[],
-  judged: readonly (Judged | undefined)[],
-  mixedUp: ClassSoFar['mixedUp'] = [],
-): [number, number][] {
-  const ordered = neighboursOf(
-    stations.map((station, i) => ({
-      taxonId: station.taxonId,
-      kind: kindOfPlanned(station)?.id ?? station.medium,
-      rivals: judged[i]?.rivals ?? [],
-    })),
-    { mixedUp },
-  );
-  return pairsTooNear(
-    stations.map((_, i) => i),
-    ordered.map(({ apart }) => new Set(apart)),
-  );
 }
 
 /** “97 of 100 careful readers; else limber pine”. */

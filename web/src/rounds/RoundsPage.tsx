@@ -10,6 +10,7 @@ import { commonName } from '@hurrow/core/taxon';
 import { call, messageOf } from '../app/api.ts';
 import { useLibrary } from '../app/data.ts';
 import { LinkButton, Opening, Problem } from '../app/parts.tsx';
+import { useMayChange } from '../app/session.ts';
 import { useSaving } from '../app/useSaving.ts';
 import { BroughtBack } from '../drafts/BroughtBack.tsx';
 import { useKept } from '../drafts/useKept.ts';
@@ -33,6 +34,7 @@ export default function RoundsPage({ course, quiz }: Props) {
 function Planning({ course, quiz, saved }: Props & { saved: Rounds }) {
   const kept = useKept<Rounds>(`rounds/${quiz.id}`, `Rounds of ${quiz.title}`, saved);
   const { save, saving, problem } = useSaving();
+  const mayChange = useMayChange();
   const rounds = kept.value;
   const students = useMemo(() => course.students.filter(({ nameless }) => !nameless), [course.students]);
   const rotation = useMemo(
@@ -56,9 +58,11 @@ function Planning({ course, quiz, saved }: Props & { saved: Rounds }) {
       <Wanted rounds={rounds} students={students} onChange={kept.set} />
       {problem && <Problem>{problem}</Problem>}
       <p className={styles['does']}>
-        <Button type="primary" loading={saving} disabled={!kept.changed} onClick={() => void keep()}>
-          Keep it so
-        </Button>
+        {mayChange && (
+          <Button type="primary" loading={saving} disabled={!kept.changed} onClick={() => void keep()}>
+            Keep it so
+          </Button>
+        )}
         <Link className={styles['bell-link']} to={`/bell/${course.id}/${quiz.id}`}>
           Show the bell
         </Link>

@@ -14,6 +14,8 @@ import { courseQuery, useLibrary } from '../app/data.ts';
 import { DrawingSvg } from '../app/Drawings.tsx';
 import { Opening, Problem } from '../app/parts.tsx';
 import { useSaving } from '../app/useSaving.ts';
+import { BroughtBack } from '../drafts/BroughtBack.tsx';
+import { useKept } from '../drafts/useKept.ts';
 import { quizQuery } from '../quizzes/quizData.ts';
 import { FIELDS } from '../student/sitting.ts';
 import styles from '../student/student.module.css';
@@ -38,7 +40,8 @@ interface Props {
 
 function Sitting({ course, quiz }: Props) {
   const [at, setAt] = useState(0);
-  const [answers, setAnswers] = useState<Record<number, Answer>>({});
+  const kept = useKept<Record<number, Answer>>(`try/${quiz.id}`, `Trying ${quiz.title}`, {});
+  const answers = kept.value;
   const [done, setDone] = useState<Try>();
   const { save, saving, problem } = useSaving();
   const station = quiz.stations[at];
@@ -51,7 +54,7 @@ function Sitting({ course, quiz }: Props) {
     };
     const made = await save(
       () => call('POST /api/quizzes/{quizId}/tries', { params: { quizId: quiz.id }, body }),
-      { stale: [['tries', quiz.id]] },
+      { done: () => kept.forget(), stale: [['tries', quiz.id]] },
     );
     if (made) setDone(made);
   };
@@ -77,11 +80,15 @@ function Sitting({ course, quiz }: Props) {
                 autoComplete="off"
                 spellCheck={false}
                 onChange={(event) =>
-                  setAnswers({ ...answers, [station.position]: { ...answer, [part]: event.target.value } })
+                  kept.set((all) => ({
+                    ...all,
+                    [station.position]: { ...all[station.position], [part]: event.target.value },
+                  }))
                 }
               />
             </label>
           ))}
+          <BroughtBack at={kept.broughtBack} onGiveUp={kept.forget} />
           {problem && <p role="alert">{problem}</p>}
           <div className={styles['phone-go']}>
             <button
