@@ -1,4 +1,4 @@
-import { metresBetween } from '../grounds/metres.ts';
+import { metresBetween } from '../grounds/index.ts';
 import { fixOf, type Fix } from './fix.ts';
 import { LONGEST, readSentence } from './sentence.ts';
 import { shotOf, type Shot } from './shot.ts';
