@@ -3,3 +3,7 @@ export * from './metres.ts';
 export * from './order.ts';
 export * from './paths.ts';
 export * from './tree.ts';
+export * from './collecting.ts';
+export * from './keeping.ts';
+export * from './likely.ts';
+export * from './walk.ts';

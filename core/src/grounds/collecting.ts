@@ -1,0 +1,335 @@
+import { kindOf, type StationKind } from '../assembly/index.ts';
+import { isDeciduous, type ProfiledTaxon } from '../evidence/index.ts';
+import { hopkinsDelay, shiftCalendar, type Place } from '../season/index.ts';
+import { commonName, type Caution } from '../taxon/index.ts';
+import type { ShownOrgan } from '../vocabulary/index.ts';
+import { amountOf, keepingOf, type Keeping } from './keeping.ts';
+import { likelyThere, type Likely } from './likely.ts';
+import type { GroundTree, Reach, ReachedOrgan, TreeObservation } from './tree.ts';
+
+/** Something that is to be shown: a kind of station of a taxon, and what it is for. */
+export interface Need {
+  id: string;
+  taxonId: string;
+  /** Id of a kind of station. */
+  kind: string;
+  /** “station 4”. */
+  serves: string;
+}
+
+/** Why nothing is taken from a tree. */
+export const REFUSALS = [
+  'protected',
+  'pest host',
+  'no leave',
+  'ask first',
+  'leave over',
+  'too small',
+  'living bark',
+  'out of reach',
+  'not there',
+  'in leaf',
+] as const;
+export type Refusal = (typeof REFUSALS)[number];
+
+export const REFUSAL_WORDS: Record<Refusal, string> = {
+  protected: 'it is protected and may not be cut',
+  'pest host': 'its branches may carry a regulated pest and are not moved',
+  'no leave': 'nothing may be cut from it',
+  'ask first': 'nobody has given leave to cut from it yet: ask first',
+  'leave over': 'the leave to cut from it has run out',
+  'too small': 'it is too small to lose a branch',
+  'living bark': 'bark is not taken from a living stem',
+  'out of reach': 'what is needed is out of reach',
+  'not there': 'it does not carry it on that day',
+  'in leaf': 'it is not bare on that day',
+};
+
+/** What can be shown where nothing may be cut. */
+export interface Instead {
+  kind: 'fallen' | 'livingTree' | 'otherPart' | 'photo' | 'drawing';
+  /** Of the tree to go to, where it is one. */
+  treeId?: string;
+  /** Id of the kind of station, where it is another part. */
+  station?: string;
+  words: string;
+}
+
+/** One tree from which a need can be met. */
+export interface Source {
+  treeId: string;
+  likely: Likely;
+  /** The hardest of the organs that are needed. */
+  reach: Reach;
+}
+
+export interface CollectingLine {
+  need: Need;
+  /** Whence it is cut; undefined where nothing is. */
+  source: Source | undefined;
+  /** Other trees that would do, the best first. */
+  others: Source[];
+  /** Trees of the taxon from which nothing is taken, with why. */
+  refused: { treeId: string; why: Refusal }[];
+  /** Where nothing is cut: why, in a sentence, and what can be shown instead, the nearest to it first. */
+  why: string;
+  instead: Instead[];
+  amount: string;
+  how: string;
+  keeping: Keeping;
+  /** ISO date of the last day on which it can be shown. */
+  goodUntil: string;
+  cautions: Pick<Caution, 'kind' | 'effect' | 'care'>[];
+}
+
+export interface CollectingAsked {
+  needs: readonly Need[];
+  trees: readonly GroundTree[];
+  list: readonly ProfiledTaxon[];
+  observations: readonly TreeObservation[];
+  /** ISO date on which it is gathered. */
+  day: string;
+  reference: Place;
+  /** Of the grounds; a tree's own elevation goes before. */
+  site: Place;
+  /** The land manager has said that branches of pest hosts may be taken here. */
+  pestHosts?: boolean;
+}
+
+/** Likelier than not, or it is not offered. */
+const OFFERED = 0.5;
+/** Under this height nothing is cut, metres. */
+const SMALLEST = 1.5;
+const REACH_WORTH: Record<Reach, number> = { hand: 1, pole: 0.8, sprouts: 0.6, fallen: 0.7, glass: 0 };
+const HARDEST: readonly Reach[] = ['hand', 'pole', 'sprouts', 'fallen', 'glass'];
+/** From a tree that nobody has confirmed one does not examine where another would do. */
+const UNCONFIRMED = 0.7;
+
+/**
+ * Whence each thing is cut that a quiz, lesson or sort needs: the tree on which it is likeliest there, within reach, with leave; where
+ * there is none, why, and what can be shown instead. Nothing is offered that the calendar or an observation rules out, nothing that is
+ * protected, and nothing without leave.
+ *
+ * @returns a line for each need, in their order
+ * @throws RangeError for a need whose taxon or kind of station is not known
+ */
+export function collectingList(asked: CollectingAsked): CollectingLine[] {
+  return asked.needs.map((need) => lineOf(need, asked));
+}
+
+function lineOf(need: Need, asked: CollectingAsked): CollectingLine {
+  const profiled = asked.list.find(({ taxon }) => taxon.id === need.taxonId);
+  const kind = kindOf(need.kind);
+  if (!profiled || !kind)
+    throw new RangeError(`“${need.taxonId} ${need.kind}” is nothing that can be gathered.`);
+  const { taxon } = profiled;
+  const own = asked.trees.filter((tree) => tree.taxonId === taxon.id);
+  const judged = own.map((tree) => ({ tree, ...judge(tree, profiled, kind, asked) }));
+  const sources = judged
+    .flatMap(({ tree, source }) => (source ? [{ tree, source }] : []))
+    .sort((a, b) => worth(b) - worth(a))
+    .map(({ source }) => source);
+  const refused = judged.flatMap(({ tree, why }) => (why ? [{ treeId: tree.id, why }] : []));
+  const [source, ...others] = sources;
+  const keeping = keepingOf(taxon, kind);
+  return {
+    need,
+    source,
+    others,
+    refused,
+    why: source ? '' : whyNone(profiled, refused, own.length),
+    instead: source ? [] : insteadOf(kind, profiled, own, refused, asked),
+    amount: amountOf(kind),
+    how: source ? howTo(source.reach, kind) : '',
+    keeping,
+    goodUntil: dayAfter(asked.day, keeping.days),
+    cautions: taxon.cautions.filter((caution) => touches(caution, kind) && caution.kind !== 'protected'),
+  };
+}
+
+const worth = ({ tree, source }: { tree: GroundTree; source: Source }): number =>
+  source.likely.share * REACH_WORTH[source.reach] * (tree.confirmedBy ? 1 : UNCONFIRMED);
+
+/** Whether something can be taken from a tree for a kind of station, or why not. */
+export function judge(
+  tree: GroundTree,
+  profiled: ProfiledTaxon,
+  kind: StationKind,
+  asked: Omit<CollectingAsked, 'needs' | 'list'>,
+): { source?: Source; why?: Refusal } {
+  const refusal = refusalOf(tree, profiled, kind, asked);
+  if (refusal) return { why: refusal };
+  const likely = likelyOf(tree, profiled, kind, asked);
+  if (likely.ruledOut || likely.share < OFFERED)
+    return { why: kind.leaves === 'off' ? 'in leaf' : 'not there' };
+  return { source: { treeId: tree.id, likely, reach: reachOf(tree, kind) ?? 'hand' } };
+}
+
+function refusalOf(
+  tree: GroundTree,
+  { taxon }: ProfiledTaxon,
+  kind: StationKind,
+  { day, pestHosts = false }: Pick<CollectingAsked, 'day' | 'pestHosts'>,
+): Refusal | undefined {
+  if (!kind.cut) return undefined;
+  const has = (caution: Caution['kind']) =>
+    taxon.cautions.some((each) => each.kind === caution && touches(each, kind));
+  const reach = reachOf(tree, kind);
+  if (has('protected')) return 'protected';
+  if (has('regulated pest host') && !pestHosts) return 'pest host';
+  if (tree.cutting === 'no') return 'no leave';
+  if (tree.cutting === 'ask') return 'ask first';
+  if (tree.until !== null && tree.until < day) return 'leave over';
+  if (kind.medium === 'barkPiece' && reach !== 'fallen') return 'living bark';
+  if (tree.stage === 'seedling' || (tree.height !== null && tree.height < SMALLEST)) return 'too small';
+  // A pole among wires is for nobody, and what has fallen shows no attachment.
+  if (reach === 'glass' || (reach === 'pole' && tree.hazards.includes('wires'))) return 'out of reach';
+  if (reach === 'fallen' && kind.organs.includes('twig')) return 'out of reach';
+  return undefined;
+}
+
+/** The hardest reach of the organs that are needed; undefined where none was looked for. */
+function reachOf(tree: GroundTree, kind: StationKind): Reach | undefined {
+  const needed = kind.organs.map((organ): ShownOrgan => (organ === 'bud' ? 'twig' : organ));
+  const reaches = needed.flatMap((organ) => tree.reach[organ as ReachedOrgan] ?? []);
+  return reaches.sort((a, b) => HARDEST.indexOf(b) - HARDEST.indexOf(a))[0];
+}
+
+function likelyOf(
+  tree: GroundTree,
+  profiled: ProfiledTaxon,
+  kind: StationKind,
+  { trees, observations, day, reference, site }: Omit<CollectingAsked, 'needs' | 'list'>,
+): Likely {
+  const deciduous = isDeciduous(profiled);
+  const stands = {
+    latitude: tree.latitude,
+    longitude: tree.longitude,
+    elevation: tree.elevation ?? site.elevation,
+  };
+  const calendar = shiftCalendar(profiled.taxon.calendar, hopkinsDelay(reference, stands));
+  const own = observations.filter((each) => each.treeId === tree.id);
+  const alike = new Set(trees.filter((each) => each.taxonId === tree.taxonId).map(({ id }) => id));
+  const others = observations.filter((each) => each.treeId !== tree.id && alike.has(each.treeId));
+  const of = (part: TreeObservation['part']) => likelyThere({ part, calendar, deciduous, day, own, others });
+  const all: Likely[] = [];
+  if (kind.leaves === 'on') all.push(of('leaves'));
+  if (kind.leaves === 'off') all.push(deciduous ? bareBy(of('leaves')) : NEVER_BARE);
+  if (kind.organs.includes('fruit') && kind.medium !== 'livingTree')
+    all.push(of(reachOf(tree, kind) === 'fallen' ? 'fallen' : 'fruit'));
+  if (all.length === 0) return { share: 1, by: 'calendar', ruledOut: false };
+  return all.reduce((a, b) => ({
+    share: a.share * b.share,
+    by: b.share < a.share ? b.by : a.by,
+    ruledOut: a.ruledOut || b.ruledOut,
+  }));
+}
+
+const NEVER_BARE: Likely = { share: 0, by: 'calendar', ruledOut: false };
+const bareBy = ({ share, by, ruledOut }: Likely): Likely => ({
+  share: ruledOut ? 1 : 1 - share,
+  by,
+  // Seen in leaf within ten days it may still be bare by then: its share says so.
+  ruledOut: false,
+});
+
+/** Whether a caution is about what a kind of station needs. */
+function touches({ part }: Caution, kind: StationKind): boolean {
+  const words = part.toLowerCase();
+  if (words === '' || /whole|all|any|plant|tree/.test(words)) return true;
+  // A leaf comes off a branch: only fruit and cones are no part of it.
+  if (/branch|wood|twig|shoot/.test(words) && kind.organs.some((organ) => organ !== 'fruit')) return true;
+  return kind.organs.some((organ) => PART_WORDS[organ]?.test(words));
+}
+
+const PART_WORDS: Partial<Record<ShownOrgan, RegExp>> = {
+  leaf: /lea[fv]|foliage|needle/,
+  twig: /twig|thorn|spine|sap|stem|bark/,
+  bud: /bud/,
+  bark: /bark|sap/,
+  flower: /flower|pollen/,
+  fruit: /fruit|berr|seed|cone|drupe|acorn|nut/,
+};
+
+function whyNone({ taxon }: ProfiledTaxon, refused: readonly { why: Refusal }[], trees: number): string {
+  if (trees === 0) return `No ${commonName(taxon)} is on these grounds.`;
+  // The reason that could be done away with is said first; what the law says, before all.
+  const [first] = [...refused].sort((a, b) => REFUSALS.indexOf(a.why) - REFUSALS.indexOf(b.why));
+  const same = refused.filter(({ why }) => why === first!.why).length;
+  const of =
+    trees === 1 ? 'The only tree' : same === trees ? `Each of ${trees} trees` : `${same} of ${trees} trees`;
+  return `${of}: ${REFUSAL_WORDS[first!.why]}.`;
+}
+
+function insteadOf(
+  kind: StationKind,
+  profiled: ProfiledTaxon,
+  trees: readonly GroundTree[],
+  refused: readonly { treeId: string; why: Refusal }[],
+  asked: CollectingAsked,
+): Instead[] {
+  const found: Instead[] = [];
+  const isProtected = refused.some(({ why }) => why === 'protected');
+  const organ: ReachedOrgan | undefined = kind.organs.includes('fruit')
+    ? 'fruit'
+    : kind.organs.includes('leaf')
+      ? 'leaf'
+      : undefined;
+  const dropped =
+    !isProtected && organ && trees.find((tree) => tree.reach[organ] === 'fallen' && tree.cutting !== 'no');
+  if (dropped && organ)
+    found.push({
+      kind: 'fallen',
+      treeId: dropped.id,
+      words: `What has fallen from ${dropped.tag}: ${organ === 'fruit' ? 'fruit or cones' : 'leaves'}, picked up from the ground.`,
+    });
+  const other =
+    !isProtected &&
+    ['bareTwig', 'cutting', 'leaf'].find((id) => {
+      const station = kindOf(id)!;
+      return id !== kind.id && trees.some((tree) => judge(tree, profiled, station, asked).source);
+    });
+  if (other) {
+    const tree = trees.find((each) => judge(each, profiled, kindOf(other)!, asked).source)!;
+    found.push({
+      kind: 'otherPart',
+      treeId: tree.id,
+      station: other,
+      words: `From ${tree.tag}: a ${kindOf(other)!.title}.`,
+    });
+  }
+  const [standing] = trees;
+  if (standing)
+    found.push({
+      kind: 'livingTree',
+      treeId: standing.id,
+      words: `${standing.tag} itself, looked at where it stands.`,
+    });
+  found.push(
+    { kind: 'photo', words: 'A photograph of it.' },
+    { kind: 'drawing', words: 'A drawing from its scores.' },
+  );
+  return found;
+}
+
+function howTo(reach: Reach, kind: StationKind): string {
+  const clean = 'Wipe the blades with alcohol before the next tree.';
+  switch (reach) {
+    case 'hand':
+      return kind.organs.includes('twig')
+        ? `Clean hand pruners, just above a bud or side twig. ${clean}`
+        : 'Pick it by hand with its stalk.';
+    case 'pole':
+      return `Pole pruner: helmet and eye protection, nobody beneath, no wires near. ${clean}`;
+    case 'sprouts':
+      return `From sprouts at the foot; their leaves are larger than those of the crown: say so on the card. ${clean}`;
+    case 'fallen':
+      return 'From the ground beneath it; look at it for damage first.';
+    case 'glass':
+      return '';
+  }
+}
+
+/** ISO date so many days after another. */
+export const dayAfter = (day: string, days: number): string =>
+  new Date(Date.parse(day) + days * 24 * 3600_000).toISOString().slice(0, 10);
