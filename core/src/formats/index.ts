@@ -8,3 +8,4 @@ export * from './sdd.ts';
 export * from './table.ts';
 export * from './wentBy.ts';
 export * from './taxonTable.ts';
+export * from './trees.ts';

@@ -113,7 +113,7 @@ const hasColumn = (cells: readonly string[], names: Needed): boolean =>
   cells.some((cell) => names.some((name) => columnKey(name) === columnKey(cell)));
 
 /** Text that was kept from being taken for a formula has an apostrophe before it. */
-const unescaped = (cell: string): string => cell.replace(/^'(?=[=+\-@\t\r])/, '');
+const unescaped = (cell: string): string => cell.replace(/^'(?='*[=+\-@\t\r])/, '');
 
 /** The first filled cell under any of these column names. */
 export const cell = (row: TableRow, ...names: string[]): string =>
@@ -145,7 +145,8 @@ export function writeTable(
   rows: readonly (readonly (string | number)[])[],
 ): string {
   return Papa.unparse([[...columns], ...rows.map((row) => [...row])], {
-    escapeFormulae: true,
+    // A cell that begins with an apostrophe of its own gets a second, or it would lose it on the way back.
+    escapeFormulae: /^'*[=+\-@\t\r]/,
     newline: '\n',
   });
 }

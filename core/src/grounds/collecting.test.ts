@@ -47,6 +47,9 @@ const profiled = (
       characterId: 'habit.persistence',
       qualifiers: {},
       value: { kind: 'states', states: [{ state: leaves, frequency: 'always' }] },
+      from: [],
+      statements: [],
+      disagree: false,
     },
   ],
 });
