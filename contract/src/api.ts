@@ -6,12 +6,15 @@ import type * as confusions from './confusions.ts';
 import type * as courses from './courses.ts';
 import type { AnswerOf, BodyOf, Endpoint, Method, ParametersOf, Parts, QueryOf } from './endpoint.ts';
 import type * as exchange from './exchange.ts';
+import type * as grounds from './grounds.ts';
+import type * as instruments from './instruments.ts';
 import type * as keeping from './keeping.ts';
 import type * as lessons from './lessons.ts';
 import type * as library from './library.ts';
 import type * as lookalikes from './lookalikes.ts';
 import type * as measurements from './measurements.ts';
 import type * as notebook from './notebook.ts';
+import type * as outings from './outings.ts';
 import type * as photos from './photos.ts';
 import type * as prints from './prints.ts';
 import type * as quizzes from './quizzes.ts';
@@ -33,12 +36,15 @@ type AnyEndpoint =
   | EndpointsOf<typeof confusions>
   | EndpointsOf<typeof courses>
   | EndpointsOf<typeof exchange>
+  | EndpointsOf<typeof grounds>
+  | EndpointsOf<typeof instruments>
   | EndpointsOf<typeof keeping>
   | EndpointsOf<typeof lessons>
   | EndpointsOf<typeof library>
   | EndpointsOf<typeof lookalikes>
   | EndpointsOf<typeof measurements>
   | EndpointsOf<typeof notebook>
+  | EndpointsOf<typeof outings>
   | EndpointsOf<typeof photos>
   | EndpointsOf<typeof prints>
   | EndpointsOf<typeof quizzes>

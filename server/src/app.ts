@@ -19,13 +19,16 @@ import { confusionRoutes } from './confusions/routes.ts';
 import { courseRoutes } from './courses/routes.ts';
 import type { Db } from './db/index.ts';
 import { exchangeRoutes } from './exchange/routes.ts';
+import { groundRoutes } from './grounds/routes.ts';
 import { Health } from './health/health.ts';
 import { SLOW, watched } from './health/slowQueries.ts';
+import { instrumentRoutes } from './instruments/routes.ts';
 import { keepingRoutes } from './keeping/routes.ts';
 import { lessonRoutes } from './lessons/routes.ts';
 import { notebookRoutes } from './notebook/routes.ts';
 import { lookalikeRoutes } from './lookalikes/routes.ts';
 import { measurementRoutes } from './measurements/routes.ts';
+import { outingRoutes } from './outings/routes.ts';
 import { photoRoutes } from './photos/routes.ts';
 import { lookalikePrintRoutes } from './prints/lookalikePrints.ts';
 import { printRoutes } from './prints/routes.ts';
@@ -50,6 +53,8 @@ const described: Route[] = [
   ...characterRoutes,
   ...rangeRoutes,
   ...measurementRoutes,
+  ...groundRoutes,
+  ...instrumentRoutes,
   ...photoRoutes,
   ...exchangeRoutes,
   ...lookalikeRoutes,
@@ -62,6 +67,7 @@ const described: Route[] = [
   ...termRoutes,
   ...lessonRoutes,
   ...notebookRoutes,
+  ...outingRoutes,
   ...roundRoutes,
   ...tryRoutes,
   ...sortRoutes,

@@ -1,3 +1,5 @@
+import { splitAddress } from './instruments/line.ts';
+
 export interface Config {
   port: number;
   dataFolder: string;
@@ -10,6 +12,9 @@ export interface Config {
   /** Proxies that stand in front; the address of a caller is what the first of them says. */
   proxies: number;
   logLevel: string;
+  /** Addresses of a receiver and of a range-finder that speak NMEA 0183 over TCP; empty where there is none. */
+  receiver: string;
+  rangeFinder: string;
 }
 
 /** Settings from the environment. Throws with what to change on a bad value. */
@@ -28,6 +33,14 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
     throw new Error(
       `HURROW_PROXIES is “${env['HURROW_PROXIES']}”. Set it to how many proxies stand in front, such as 1.`,
     );
+  const instrument = (name: string): string => {
+    const address = env[name] ?? '';
+    if (address && splitAddress(address).length === 0)
+      throw new Error(
+        `${name} is “${address}”. Set it to host and port of the instrument, such as 127.0.0.1:4681.`,
+      );
+    return address;
+  };
   return {
     port,
     dataFolder: env['HURROW_DATA'] ?? 'data',
@@ -36,6 +49,8 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
     secure,
     proxies,
     logLevel: env['LOG_LEVEL'] ?? 'warn',
+    receiver: instrument('HURROW_RECEIVER'),
+    rangeFinder: instrument('HURROW_RANGEFINDER'),
   };
 }
 

@@ -7,3 +7,4 @@ export * from './collecting.ts';
 export * from './keeping.ts';
 export * from './likely.ts';
 export * from './walk.ts';
+export * from './drawMap.ts';

@@ -127,6 +127,8 @@ export async function deleteCourse(db: Db, courseId: string): Promise<string[]> 
     'delete from note_entry where course_id = $1',
     'delete from course_tag where course_id = $1',
     'delete from sort where course_id = $1',
+    'delete from walk where course_id = $1',
+    'delete from collecting where course_id = $1',
     'delete from session where student_id in (select id from student where course_id = $1)',
     'delete from student where course_id = $1',
     'delete from station where quiz_id in (select id from quiz where course_id = $1)',

@@ -1,20 +1,11 @@
 import * as measurements from '@hurrow/contract/measurements';
 import type { Sheet } from '@hurrow/contract/measurements';
-import { sheetAsScore } from '@hurrow/core/measurement';
-import { qualifierKey } from '@hurrow/core/score';
-import { badInput } from '../api/problem.ts';
 import { accountOf, serve } from '../api/route.ts';
-import { beginChange, nameOfTaxon, refuseStale } from '../library/change.ts';
+import { nameOfTaxon, refuseStale } from '../library/change.ts';
 import { committedLibrary } from '../library/committed.ts';
 import * as queries from '../library/queries.ts';
-import { addRecord, recordsAt } from '../library/records.ts';
-import { ofTaxon, writeScores } from '../library/store.ts';
-
-/** The source that own measurements speak as. */
-export const MEASURED = { id: 'measured', label: 'Own measurements' };
-
-const keyOf = (sheet: Omit<Sheet, 'values'>) =>
-  `${sheet.taxonId}|${sheet.characterId}|${qualifierKey(sheet.qualifiers)}`;
+import { recordsAt } from '../library/records.ts';
+import { sheetKey, writeSheet } from './sheets.ts';
 
 export const measurementRoutes = [
   serve(measurements.sheets, async ({ db, params }) => {
@@ -30,38 +21,10 @@ export const measurementRoutes = [
   serve(measurements.saveSheet, ({ db, body: { baseRevision, ...body }, params, who, now }) =>
     db.transaction(async (tx) => {
       const sheet: Sheet = { ...body, taxonId: params.taxonId };
-      const name = await nameOfTaxon(tx, params.taxonId);
-      const { library, vocabulary } = await committedLibrary(tx);
-      const character = vocabulary.get(body.characterId);
-      if (!character || (character.kind !== 'measure' && character.kind !== 'count'))
-        throw badInput(`“${body.characterId}” is nothing that is measured or counted.`);
-      if (character.kind === 'count' && body.values.some(({ value }) => !Number.isInteger(value)))
-        throw badInput(`${character.term} are counted: write whole numbers.`);
-      await refuseStale(tx, 'sheet', keyOf(sheet), baseRevision, `The sheet of ${character.term}`);
-      const { libraryId, revision } = await beginChange(
-        tx,
-        accountOf(who),
-        now,
-        `Measured ${character.term} of ${name}`,
-      );
-      if (!library.sources.some(({ id }) => id === MEASURED.id)) {
-        const { id, label } = MEASURED;
-        await queries.addSource(tx, libraryId, id, label, library.sources.length);
-      }
-      await addRecord(tx, libraryId, 'sheet', keyOf(sheet), revision, sheet);
-      const value =
-        sheetAsScore(
-          sheet.values.map((entry) => entry.value),
-          character,
-        ) ?? null;
-      await writeScores(
-        tx,
-        revision,
-        ofTaxon(params.taxonId, [
-          { characterId: character.id, qualifiers: body.qualifiers, sourceId: MEASURED.id, value },
-        ]),
-      );
-      return { revision, value };
+      const { vocabulary } = await committedLibrary(tx);
+      const term = vocabulary.get(body.characterId)?.term ?? body.characterId;
+      await refuseStale(tx, 'sheet', sheetKey(sheet), baseRevision, `The sheet of ${term}`);
+      return writeSheet(tx, accountOf(who), now, sheet);
     }),
   ),
 ];

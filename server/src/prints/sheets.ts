@@ -1,10 +1,12 @@
 import { glossary } from './glossary.ts';
 import { handout } from './handout.ts';
+import { labelSheet } from './labels.ts';
 import { contrastSheet, keySheet, marksSheet } from './lookalikeSheets.ts';
 import { nameCards } from './nameCards.ts';
 import { profileSheet } from './profileSheet.ts';
 import { quizPapers } from './quizPapers.ts';
 import { slipSheet } from './slipSheet.ts';
+import { walkSheet } from './walkSheet.ts';
 
 /** Every sheet that is printed: from plain data to the description of a document. */
 export const SHEETS = {
@@ -13,10 +15,12 @@ export const SHEETS = {
   glossary,
   handout,
   key: keySheet,
+  labels: labelSheet,
   marks: marksSheet,
   profile: profileSheet,
   quiz: quizPapers,
   slips: slipSheet,
+  walk: walkSheet,
 };
 
 export type Sheets = typeof SHEETS;

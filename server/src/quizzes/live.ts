@@ -1,13 +1,11 @@
 import type { Request, Response } from 'express';
+import { stream } from '../api/stream.ts';
 import type { Db } from '../db/index.ts';
 import { onAnswers } from './changes.ts';
 import * as queries from './queries.ts';
 
-/** Milliseconds between two messages at least, and between two signs of life. */
+/** Milliseconds between two messages at least. */
 const PACE = 1000;
-const SIGN_OF_LIFE = 25_000;
-/** A page that watches for longer is asked again who it is. */
-const LONGEST = 30 * 60_000;
 
 /** Answered stations by student. */
 export type Counts = Record<string, number>;
@@ -33,48 +31,28 @@ export async function tellLive(
   response: Response,
   stillIn: () => Promise<boolean>,
 ): Promise<void> {
-  response.writeHead(200, {
-    'Content-Type': 'text/event-stream',
-    // Neither kept nor packed on the way: each message is to arrive as it is written.
-    'Cache-Control': 'no-store, no-transform',
-    'X-Accel-Buffering': 'no',
-  });
-  let told: Counts | undefined;
-  let waiting: NodeJS.Timeout | undefined;
-  const tell = async () => {
-    const now = Object.fromEntries(
-      (await queries.answeredStations(db, quizId)).map(({ studentId, n }) => [studentId, n]),
-    );
-    const news = told ? difference(told, now) : now;
-    if (!told || Object.keys(news).length > 0) response.write(`data: ${JSON.stringify(news)}\n\n`);
-    told = now;
-  };
-  // Changes that come while one is told share the next message.
-  const stop = onAnswers(quizId, () => {
-    waiting ??= setTimeout(() => {
-      waiting = undefined;
-      tell().catch(() => response.end());
-    }, PACE);
-  });
-  const alive = setInterval(() => {
-    stillIn().then(
-      (still) => (still ? response.write(':\n\n') : response.end()),
-      () => response.end(),
-    );
-  }, SIGN_OF_LIFE);
-  const longest = setTimeout(() => response.end(), LONGEST);
-  const gone = new Promise<void>((resolve) => {
-    request.on('close', resolve);
-    response.on('close', resolve);
-  });
-  try {
+  await stream(request, response, stillIn, async (send) => {
+    let told: Counts | undefined;
+    let waiting: NodeJS.Timeout | undefined;
+    const tell = async () => {
+      const now = Object.fromEntries(
+        (await queries.answeredStations(db, quizId)).map(({ studentId, n }) => [studentId, n]),
+      );
+      const news = told ? difference(told, now) : now;
+      if (!told || Object.keys(news).length > 0) send(news);
+      told = now;
+    };
+    // Changes that come while one is told share the next message.
+    const stop = onAnswers(quizId, () => {
+      waiting ??= setTimeout(() => {
+        waiting = undefined;
+        tell().catch(() => response.end());
+      }, PACE);
+    });
     await tell();
-    await gone;
-  } finally {
-    stop();
-    clearInterval(alive);
-    clearTimeout(waiting);
-    clearTimeout(longest);
-    response.end();
-  }
+    return () => {
+      stop();
+      clearTimeout(waiting);
+    };
+  });
 }

@@ -106,6 +106,8 @@ export const CONFIG: Config = {
   secure: false,
   proxies: 0,
   logLevel: 'silent',
+  receiver: '',
+  rangeFinder: '',
 };
 
 export const OWNER = { name: 'Ines Falk', email: 'ines@example.org', password: 'a long enough password' };

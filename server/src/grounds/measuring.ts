@@ -1,0 +1,61 @@
+import type { MeasuredKind, MeasurementBody } from '@hurrow/contract/grounds';
+import { INSTRUCTORS } from '@hurrow/contract/endpoint';
+import { diameterOf } from '@hurrow/core/field';
+import type { TreeFacts } from '@hurrow/core/grounds';
+import { badInput } from '../api/problem.ts';
+import { accountOf, type Who } from '../api/route.ts';
+import type { Db } from '../db/index.ts';
+import { addToSheet } from '../measurements/sheets.ts';
+import * as queries from './queries.ts';
+
+/** The character of a profile that a measurement is one of, and what makes its stored unit of metres. */
+const OF_PROFILE: Partial<Record<MeasuredKind, { characterId: string; stored(metres: number): number }>> = {
+  girth: { characterId: 'habit.dbh', stored: (metres) => Number((100 * diameterOf(metres)).toFixed(2)) },
+  height: { characterId: 'habit.height', stored: (metres) => Number(metres.toFixed(2)) },
+  spread: { characterId: 'habit.crownSpread', stored: (metres) => Number(metres.toFixed(2)) },
+  furrow: { characterId: 'bark.furrowDepth', stored: (metres) => Number((1000 * metres).toFixed(1)) },
+};
+
+interface Standing {
+  id: string;
+  groundsId: string;
+  facts: TreeFacts;
+}
+
+/**
+ * Keeps a measurement once. The tree takes it, unless it was measured on a later day; the profile of its species takes it where that is
+ * asked for. Run inside a transaction.
+ */
+export async function measureTree(
+  db: Db,
+  tree: Standing,
+  id: string,
+  body: MeasurementBody,
+  who: Who,
+  now: Date,
+): Promise<void> {
+  const isNew = await queries.addMeasurement(db, id, body, who.name, now);
+  if (!isNew) return;
+  const facts = withMeasured(tree.facts, body);
+  if (facts && !(await queries.measuredLater(db, tree.id, body.kind, body.day)))
+    await queries.writeTree(db, tree.groundsId, tree.id, facts);
+  if (!body.toProfile) return;
+  const of = OF_PROFILE[body.kind];
+  if (!of) throw badInput('Profiles have no place for this measurement. Keep it with the tree alone.');
+  if (!INSTRUCTORS.includes(who.role))
+    throw badInput('Only instructors change profiles. Keep the measurement with the tree alone.');
+  if (tree.facts.taxonId === null)
+    throw badInput('The tree has no name yet. Name it, then measure it for its profile.');
+  await addToSheet(db, accountOf(who), now, {
+    taxonId: tree.facts.taxonId,
+    characterId: of.characterId,
+    value: of.stored(body.value),
+    note: `${tree.facts.tag}, ${body.day}`,
+  });
+}
+
+function withMeasured(facts: TreeFacts, { kind, value, parts }: MeasurementBody): TreeFacts | undefined {
+  if (kind === 'girth') return { ...facts, girths: parts.length > 0 ? parts : [value] };
+  if (kind === 'height' || kind === 'spread') return { ...facts, [kind]: value };
+  return undefined;
+}

@@ -1,0 +1,131 @@
+import { randomUUID } from 'node:crypto';
+import { isDeepStrictEqual } from 'node:util';
+import * as grounds from '@hurrow/contract/grounds';
+import { badInput, conflict, notFound } from '../api/problem.ts';
+import { serve } from '../api/route.ts';
+import type { Db } from '../db/index.ts';
+import { isUuid } from '../db/uuid.ts';
+import { taxonNow } from '../library/queries.ts';
+import { printed } from '../prints/printed.ts';
+import { measureTree } from './measuring.ts';
+import * as queries from './queries.ts';
+import { theGrounds, treeOn } from './standing.ts';
+
+export const groundRoutes = [
+  serve(grounds.all, async ({ db }) => ({ grounds: await queries.allGrounds(db) })),
+  serve(grounds.begin, async ({ db, body }) => {
+    const id = randomUUID();
+    await queries.addGrounds(db, id, body);
+    return { id };
+  }),
+  serve(grounds.change, async ({ db, params, body }) => {
+    const { id } = await theGrounds(db, params.groundsId);
+    await queries.changeGrounds(db, id, body);
+  }),
+  serve(grounds.whole, async ({ db, params }) => {
+    const found = await theGrounds(db, params.groundsId);
+    return {
+      ...found,
+      trees: await queries.treesOf(db, found.id),
+      observations: await queries.observationsOf(db, found.id),
+      measurements: await queries.measurementsOf(db, found.id),
+    };
+  }),
+  serve(grounds.drawMap, ({ db, params, body }) =>
+    db.transaction(async (tx) => {
+      const { id, version, name } = await theGrounds(tx, params.groundsId);
+      if (version > body.baseVersion) throw stale(`The map of ${name}`);
+      await queries.setFeatures(tx, id, body.features);
+      return { version: version + 1 };
+    }),
+  ),
+  serve(grounds.keepTree, ({ db, params, body: { baseVersion, ...facts } }) =>
+    db.transaction(async (tx) => {
+      const { id: groundsId } = await theGrounds(tx, params.groundsId);
+      if (!isUuid(params.treeId)) throw badInput('A tree needs an id of its own. Add it once more.');
+      await checkTaxa(tx, [facts.taxonId]);
+      const held = await queries.treeOf(tx, params.treeId);
+      if (held && (held.groundsId !== groundsId || held.gone)) throw notFound('tree');
+      if (held && held.version > baseVersion) {
+        // What was sent twice is the same: only another change is one too many.
+        if (isDeepStrictEqual(held.facts, facts)) return { version: held.version };
+        throw stale(`Tree ${held.facts.tag}`);
+      }
+      const bearer = await queries.treeByTag(tx, groundsId, facts.tag);
+      if (bearer && bearer.id !== params.treeId)
+        throw badInput(`There is a tree with the tag ${facts.tag} already. Give this one another.`);
+      await queries.writeTree(tx, groundsId, params.treeId, facts);
+      return { version: (held?.version ?? 0) + 1 };
+    }),
+  ),
+  serve(grounds.takeTree, async ({ db, params }) => {
+    const { id } = await treeOn(db, params.groundsId, params.treeId);
+    await queries.takeTree(db, id);
+  }),
+  serve(grounds.importTrees, ({ db, params, body: { trees } }) =>
+    db.transaction(async (tx) => {
+      const { id: groundsId } = await theGrounds(tx, params.groundsId);
+      await checkTaxa(
+        tx,
+        trees.map(({ taxonId }) => taxonId),
+      );
+      const there = await queries.treesOf(tx, groundsId);
+      if (there.length + trees.length > grounds.MOST_TREES)
+        throw badInput(
+          `Grounds have room for ${grounds.MOST_TREES} trees. Begin other grounds for the rest.`,
+        );
+      let changed = 0;
+      for (const facts of trees) {
+        const bearer = await queries.treeByTag(tx, groundsId, facts.tag);
+        if (bearer) changed += 1;
+        await queries.writeTree(tx, groundsId, bearer?.id ?? randomUUID(), facts);
+      }
+      return { added: trees.length - changed, changed };
+    }),
+  ),
+  serve(grounds.observe, async ({ db, params, body, who }) => {
+    if (!isUuid(params.observationId))
+      throw badInput('What was seen needs an id of its own. Note it once more.');
+    await treeOn(db, params.groundsId, body.treeId);
+    await queries.writeObservation(db, params.observationId, body, who!.name);
+  }),
+  serve(grounds.unobserve, async ({ db, params }) => {
+    const { id } = await theGrounds(db, params.groundsId);
+    await queries.dropObservation(db, id, params.observationId);
+  }),
+  serve(grounds.measure, async ({ db, params, body, who, now }) => {
+    if (!isUuid(params.measurementId))
+      throw badInput('A measurement needs an id of its own. Keep it once more.');
+    await db.transaction(async (tx) => {
+      const tree = await treeOn(tx, params.groundsId, body.treeId);
+      await measureTree(tx, tree, params.measurementId, body, who!, now);
+    });
+  }),
+  serve(grounds.tags, async ({ db, params, query }) => {
+    const { id, name } = await theGrounds(db, params.groundsId);
+    const wanted = query.trees.split(',').filter(Boolean);
+    const trees = (await queries.treesOf(db, id)).filter(
+      (tree) => wanted.length === 0 || wanted.includes(tree.id),
+    );
+    if (trees.length === 0) throw badInput('There are no trees to print tags for. Add trees first.');
+    const tags = trees.map((tree) => ({
+      code: `${base(query.at)}/c/-/grounds/${id}?tree=${tree.id}`,
+      big: tree.tag,
+      small: name,
+    }));
+    return printed(query.paper, 'labels', tags, 'Tags');
+  }),
+];
+
+const base = (at: string) => at.replace(/\/+$/, '');
+
+const stale = (what: string) =>
+  conflict(
+    `${what} was changed by someone else while you were editing. Load the new version, then make your change again.`,
+    undefined,
+    'stale',
+  );
+
+async function checkTaxa(db: Db, taxonIds: readonly (string | null)[]): Promise<void> {
+  for (const id of new Set(taxonIds)) if (id !== null && !(await taxonNow(db, id))) throw notFound('species');
+}

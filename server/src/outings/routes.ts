@@ -1,0 +1,154 @@
+import * as outings from '@hurrow/contract/outings';
+import type { ItemBody } from '@hurrow/contract/outings';
+import { careOnTheWay, planWalk, WHO_DECIDES } from '@hurrow/core/grounds';
+import { commonName, scientificName } from '@hurrow/core/taxon';
+import { badInput, notFound } from '../api/problem.ts';
+import { serve } from '../api/route.ts';
+import { courseOf } from '../courses/course.ts';
+import type { Db } from '../db/index.ts';
+import { isUuid } from '../db/uuid.ts';
+import { treesOf } from '../grounds/queries.ts';
+import { theGrounds } from '../grounds/standing.ts';
+import { committedLibrary } from '../library/committed.ts';
+import { printed } from '../prints/printed.ts';
+import * as queries from './queries.ts';
+
+export const outingRoutes = [
+  serve(outings.walks, async ({ db, params }) => {
+    const { id } = await courseOf(db, params.courseId);
+    return { walks: await queries.walksOf(db, id) };
+  }),
+  serve(outings.keepWalk, async ({ db, params, body, now }) => {
+    const { id } = await courseOf(db, params.courseId);
+    await theGrounds(db, body.groundsId);
+    if (!isUuid(params.walkId)) throw badInput('A walk needs an id of its own. Keep it once more.');
+    const held = await queries.walkOf(db, params.walkId);
+    if (held && held.courseId !== id) throw notFound('walk');
+    await queries.writeWalk(db, params.walkId, id, body, now);
+  }),
+  serve(outings.dropWalk, async ({ db, params }) => {
+    await walkOf(db, params);
+    await queries.dropWalk(db, params.walkId);
+  }),
+  serve(outings.walkSheet, async ({ db, params, query }) => {
+    const course = await courseOf(db, params.courseId);
+    const walk = await walkOf(db, params);
+    const grounds = await theGrounds(db, walk.groundsId);
+    const trees = await treesOf(db, grounds.id);
+    const read = await committedLibrary(db);
+    const taxa = read.library.taxa.map(({ taxon }) => taxon);
+    const wishes = { ...walk, asGiven: true, startsAt: new Date(walk.beginsAt) };
+    const planned = planWalk(trees, grounds.features, taxa, wishes);
+    const stops = planned.stops.map((stop) => {
+      const tree = trees.find(({ id }) => id === stop.treeId)!;
+      const taxon = taxa.find(({ id }) => id === tree.taxonId);
+      return {
+        ...stop,
+        tree,
+        name: taxon ? `${commonName(taxon)}, ${scientificName(taxon)}` : 'not named yet',
+      };
+    });
+    return printed(
+      query.paper,
+      'walk',
+      {
+        course: course.name,
+        grounds: grounds.name,
+        features: grounds.features,
+        walk,
+        planned,
+        stops,
+        care: careOnTheWay(planned.stops),
+        whoDecides: WHO_DECIDES,
+        units: course.units,
+      },
+      query.paper,
+    );
+  }),
+  serve(outings.collecting, async ({ db, params }) => {
+    const { id } = await courseOf(db, params.courseId);
+    return { lists: await queries.collectingOf(db, id) };
+  }),
+  serve(outings.keepCollecting, async ({ db, params, body, now }) => {
+    const { id } = await courseOf(db, params.courseId);
+    await theGrounds(db, body.groundsId);
+    if (!isUuid(params.listId))
+      throw badInput('A collecting list needs an id of its own. Keep it once more.');
+    const held = await queries.listOf(db, params.listId);
+    if (held && held.courseId !== id) throw notFound('collecting list');
+    await queries.writeList(db, params.listId, id, body, now);
+  }),
+  serve(outings.dropCollecting, async ({ db, params }) => {
+    await listOf(db, params);
+    await queries.dropList(db, params.listId);
+  }),
+  serve(outings.keepItem, ({ db, params, body, who, now }) =>
+    db.transaction(async (tx) => {
+      const { body: list } = await listOf(tx, params);
+      if (!isUuid(params.itemId)) throw badInput('A piece needs an id of its own. Tick it off once more.');
+      if (!list.needs.some(({ id }) => id === body.needId))
+        throw badInput('The list has changed, and this is no longer on it. Load the list again.');
+      if (!(await treesOf(tx, list.groundsId)).some(({ id }) => id === body.treeId)) throw notFound('tree');
+      const held = await queries.itemOf(tx, params.itemId);
+      if (held && held.listId !== params.listId) throw notFound('piece');
+      const what = held ? changesIn(held.body, body) : 'cut';
+      const trace = [
+        ...(held?.trace ?? []),
+        ...(what ? [{ at: now.toISOString(), by: who!.name, what }] : []),
+      ];
+      await queries.writeItem(tx, params.itemId, params.listId, body, trace);
+    }),
+  ),
+  serve(outings.dropItem, async ({ db, params }) => {
+    await listOf(db, params);
+    const held = await queries.itemOf(db, params.itemId);
+    if (held && held.listId !== params.listId) throw notFound('piece');
+    if (held) await queries.dropItem(db, params.itemId);
+  }),
+  serve(outings.labels, async ({ db, params, query }) => {
+    const { body: list } = await listOf(db, params);
+    const lists = await queries.collectingOf(db, params.courseId);
+    const items = lists.find(({ id }) => id === params.listId)!.items.filter(({ state }) => state === 'kept');
+    if (items.length === 0)
+      throw badInput('Nothing on this list is cut yet. Tick off what you cut, then print its labels.');
+    const labels = items.map((item) => {
+      const at = list.needs.findIndex(({ id }) => id === item.needId);
+      return {
+        code: `${query.at.replace(/\/+$/, '')}/c/${params.courseId}/grounds/collecting/${params.listId}?item=${item.id}`,
+        big: String(at + 1),
+        small: `cut ${item.cutAt.slice(0, 10)}, good until ${item.goodUntil}`,
+      };
+    });
+    return printed(query.paper, 'labels', labels, list.name);
+  }),
+];
+
+/** What has changed of a piece, for its trace; empty where it was sent again as it was. */
+function changesIn(before: ItemBody, now: ItemBody): string {
+  const told: [keyof ItemBody, string][] = [
+    ['state', `now ${now.state}`],
+    ['stored', `kept in ${now.stored || 'no place named'}`],
+    ['confirmedBy', now.confirmedBy ? `name confirmed by ${now.confirmedBy}` : 'confirmation taken back'],
+    ['spares', `${now.spares} spares`],
+    ['goodUntil', `good until ${now.goodUntil}`],
+    ['treeId', 'from another tree'],
+    ['cutter', `cut by ${now.cutter}`],
+    ['note', 'note changed'],
+  ];
+  return told
+    .filter(([field]) => before[field] !== now[field])
+    .map(([, words]) => words)
+    .join(', ');
+}
+
+async function walkOf(db: Db, { courseId, walkId }: { courseId: string; walkId: string }) {
+  const held = await queries.walkOf(db, walkId);
+  if (held?.courseId !== courseId) throw notFound('walk');
+  return held!.body;
+}
+
+async function listOf(db: Db, { courseId, listId }: { courseId: string; listId: string }) {
+  const held = await queries.listOf(db, listId);
+  if (held?.courseId !== courseId) throw notFound('collecting list');
+  return held!;
+}
