@@ -10,6 +10,7 @@ import * as species from '@hurrow/server/library/queries';
 import { addRecords } from '@hurrow/server/library/records';
 import { ofTaxon, writeScores } from '@hurrow/server/library/store';
 import { codeOf, demoFile, fillCourse } from './courses.ts';
+import { fillGrounds } from './grounds.ts';
 import { demoLibrary } from './library.ts';
 import { fillPhotos } from './photos.ts';
 import { demoRanges } from './ranges.ts';
@@ -33,6 +34,7 @@ async function fill(db: Db): Promise<void> {
     profiles: readLibrary(library).profiles,
   };
   for (const course of file.courses) await fillCourse(db, course, ground);
+  await fillGrounds(db);
   await fillPhotos(db, libraryId, accountId, ground.profiles);
 }
 

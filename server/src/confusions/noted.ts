@@ -4,7 +4,8 @@ import { dayOfYear } from '@hurrow/core/season';
 import type { Course } from '@hurrow/contract/courses';
 import type { Db } from '../db/index.ts';
 import { committedLibrary } from '../library/committed.ts';
-import { entriesOfCourse, tagsOf } from '../notebook/queries.ts';
+import { entriesOfCourse } from '../notebook/queries.ts';
+import { tagsKnown } from '../notebook/tags.ts';
 import { sortsOfCourse } from '../sorts/queries.ts';
 import { readingsOf } from '../sorts/reading.ts';
 
@@ -12,7 +13,7 @@ import { readingsOf } from '../sorts/reading.ts';
 export async function readInNotebooks(db: Db, course: Course): Promise<Seen[]> {
   const entries = await entriesOfCourse(db, course.id);
   if (entries.length === 0) return [];
-  const taxonOf = taxonByTag(await tagsOf(db, course.id));
+  const taxonOf = taxonByTag(await tagsKnown(db, course.id));
   const { library, profiles, vocabulary } = await committedLibrary(db);
   const { latitude, longitude, elevation } = course;
   const options = { reference: library.reference, site: { latitude, longitude, elevation } };

@@ -3,6 +3,7 @@ import sharp from 'sharp';
 import type { CourseNotebook, Entry, EntryBody } from '@hurrow/contract/notebook';
 import { MOST_PICTURES } from '@hurrow/contract/notebook';
 import type { KeptSort } from '@hurrow/contract/sorts';
+import { newTree } from '@hurrow/core/grounds';
 import { laidOut, readAsSaid, readingsOfSort, sortPile, tableView } from '@hurrow/core/sorting';
 import { readInNotebooks, readInSorts } from '../confusions/noted.ts';
 import { courseOf } from '../courses/course.ts';
@@ -196,4 +197,23 @@ test('a student who has noted something stays on the list; removed wholly, nothi
   await owner.post(`${at}/${student!.id}/remove`, { how: 'wholly', sure: student!.name });
   const left = await owner.get<CourseNotebook>(`/api/courses/${planted.courseId}/notebook`);
   expect(left.body.entries.some(({ studentId }) => studentId === student!.id)).toBe(false);
+});
+
+test('a tag of the grounds names its tree, unless the course says otherwise', async () => {
+  const { id } = (
+    await owner.post<{ id: string }>('/api/grounds', {
+      name: 'Loop',
+      latitude: 47,
+      longitude: -116,
+      elevation: 800,
+    })
+  ).body;
+  const tree = { ...newTree('G 5', 47, -116), taxonId: 'acer-rubrum' };
+  await owner.post(`/api/grounds/${id}/trees`, { trees: [tree] });
+  const path = `/api/courses/${planted.courseId}`;
+  const tags = async () => (await owner.get<CourseNotebook>(`${path}/notebook`)).body.tags;
+  expect(await tags()).toMatchObject({ 'G 5': 'acer-rubrum' });
+  await owner.put(`${path}/tags`, { tag: 'g-5', taxonId: 'acer-glabrum' });
+  expect(await tags()).toMatchObject({ 'g-5': 'acer-glabrum' });
+  expect(Object.keys(await tags())).not.toContain('G 5');
 });

@@ -93,6 +93,17 @@ export const tagsOf = async (db: Db, courseId: string): Promise<Record<string, s
     ).map(({ tag, taxonId }) => [tag, taxonId]),
   );
 
+/** Tags of trees on the grounds that have a name; of a tag that stands on several grounds, none. */
+export const tagsOfTrees = async (db: Db): Promise<Record<string, string>> =>
+  Object.fromEntries(
+    (
+      await db.query<{ tag: string; taxonId: string }>(
+        `select min(facts->>'tag') as tag, min(facts->>'taxonId') as "taxonId" from tree
+          where not gone group by tag_key having count(*) = 1 and min(facts->>'taxonId') is not null order by 1`,
+      )
+    ).map(({ tag, taxonId }) => [tag, taxonId]),
+  );
+
 /** A tag is one tree, however it is written. */
 export const setTag = async (db: Db, courseId: string, tag: string, taxonId: string | null) => {
   const known = Object.keys(await tagsOf(db, courseId));

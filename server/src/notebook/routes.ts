@@ -14,6 +14,7 @@ import { committedLibrary } from '../library/committed.ts';
 import { taxonNow } from '../library/queries.ts';
 import { encodePhoto } from '../photos/encode.ts';
 import * as queries from './queries.ts';
+import { tagsKnown } from './tags.ts';
 
 export const notebookRoutes = [
   serve(notebook.own, async ({ db, who }) => {
@@ -52,7 +53,7 @@ export const notebookRoutes = [
     const { id } = await courseOf(db, params.courseId);
     return {
       entries: await queries.entriesOfCourse(db, id),
-      tags: await queries.tagsOf(db, id),
+      tags: await tagsKnown(db, id),
       phrases: await queries.phrasesOf(db, id),
     };
   }),
