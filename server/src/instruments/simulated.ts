@@ -60,7 +60,8 @@ export function simulatedRangeFinder(port: number): Server & { shoot(): void } {
   const server = speaking(port, (socket) => {
     listeners.add(socket);
     socket.on('data', (chunk) => {
-      for (const _line of String(chunk).match(/\n/g) ?? []) shoot();
+      const lines = String(chunk).match(/\n/g)?.length ?? 0;
+      for (let i = 0; i < lines; i += 1) shoot();
     });
     return () => listeners.delete(socket);
   });

@@ -213,7 +213,7 @@ test('a tag of the grounds names its tree, unless the course says otherwise', as
   const path = `/api/courses/${planted.courseId}`;
   const tags = async () => (await owner.get<CourseNotebook>(`${path}/notebook`)).body.tags;
   expect(await tags()).toMatchObject({ 'G 5': 'acer-rubrum' });
-  await owner.put(`${path}/tags`, { tag: 'g-5', taxonId: 'acer-glabrum' });
-  expect(await tags()).toMatchObject({ 'g-5': 'acer-glabrum' });
+  await owner.put(`${path}/tags`, { tag: 'g-5', taxonId: 'acer-saccharum' });
+  expect(await tags()).toMatchObject({ 'g-5': 'acer-saccharum' });
   expect(Object.keys(await tags())).not.toContain('G 5');
 });

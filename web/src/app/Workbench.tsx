@@ -25,6 +25,9 @@ const CoursePlace = lazy(() => import('../course/CoursePlace.tsx'));
 const QuizzesPlace = lazy(() => import('../quizzes/QuizzesPlace.tsx'));
 const PeoplePage = lazy(() => import('../people/PeoplePage.tsx'));
 const ConfusionsPlace = lazy(() => import('../confusions/ConfusionsPlace.tsx'));
+const GroundsPlace = lazy(() => import('../grounds/GroundsPlace.tsx'));
+const FieldPage = lazy(() => import('../grounds/FieldPage.tsx'));
+const GatherPage = lazy(() => import('../grounds/GatherPage.tsx'));
 const TryPage = lazy(() => import('../rounds/TryPage.tsx'));
 const BellPage = lazy(() => import('../rounds/BellPage.tsx'));
 const Showing = lazy(() => import('../lessons/Showing.tsx'));
@@ -47,6 +50,22 @@ export default function Workbench({ session }: { session: Session }) {
                   element={
                     <Alone>
                       <TryPage />
+                    </Alone>
+                  }
+                />
+                <Route
+                  path="/field/:courseId/:groundsId/:treeId?"
+                  element={
+                    <Alone>
+                      <FieldPage />
+                    </Alone>
+                  }
+                />
+                <Route
+                  path="/gather/:courseId/:listId"
+                  element={
+                    <Alone>
+                      <GatherPage />
                     </Alone>
                   }
                 />
@@ -119,6 +138,7 @@ function Bench({ session }: { session: Session }) {
     'g s': () => to('species'),
     'g l': () => to('lookalikes'),
     'g c': () => to('course'),
+    'g g': () => to('grounds'),
     'g q': () => to('quizzes'),
     'g f': () => to('confusions'),
     '?': () => setHelp(true),
@@ -138,6 +158,7 @@ function Bench({ session }: { session: Session }) {
               <Route path="species/*" element={<SpeciesPlace courseId={courseId} />} />
               <Route path="lookalikes/*" element={<LookalikesPlace courseId={courseId} />} />
               <Route path="course/*" element={<CoursePlace courseId={courseId} />} />
+              <Route path="grounds/*" element={<GroundsPlace courseId={courseId} />} />
               <Route path="quizzes/*" element={<QuizzesPlace courseId={courseId} />} />
               <Route path="confusions/*" element={<ConfusionsPlace courseId={courseId} />} />
               <Route path="people" element={<PeoplePage session={session} />} />
@@ -201,7 +222,7 @@ function Header({
         <option value="new">Another course…</option>
       </select>
       <nav aria-label="Places">
-        {(['Species', 'Lookalikes', 'Course', 'Quizzes', 'Confusions'] as const).map((place) => (
+        {(['Species', 'Lookalikes', 'Course', 'Grounds', 'Quizzes', 'Confusions'] as const).map((place) => (
           <NavLink key={place} to={`/c/${courseId}/${place.toLowerCase()}`}>
             {place}
           </NavLink>

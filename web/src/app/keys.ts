@@ -3,7 +3,7 @@ import { useEffect, useEffectEvent } from 'react';
 /** The keyboard map, as it is shown by `?`. */
 export const KEYS: [string, string][] = [
   ['/', 'find a tree'],
-  ['g s', 'go to Species (g l Lookalikes, g c Course, g q Quizzes, g f Confusions)'],
+  ['g s', 'go to Species (g l Lookalikes, g c Course, g g Grounds, g q Quizzes, g f Confusions)'],
   ['j  k', 'next and previous in a list'],
   ['c', 'gather the tree you are looking at into the vasculum, or take it out'],
   ['e', 'edit the profile'],

@@ -32,7 +32,7 @@ for (const file of code) {
   }
 }
 
-test('styles stay home: every style sheet is a module, but for the base', () => {
+test('styles stay home: every style sheet is a module, but for the base and those of packages', () => {
   expect(sheets.filter((sheet) => !sheet.endsWith('.module.css'))).toEqual(['app/base.css']);
   expect([...classesOf('app/base.css')].sort()).toEqual([
     'ant-app',
@@ -44,7 +44,7 @@ test('styles stay home: every style sheet is a module, but for the base', () => 
   ]);
   for (const file of code)
     for (const [, path] of read(file).matchAll(/^import '([^']+\.css)'/gm))
-      expect(path === './app/base.css' || path!.startsWith('@fontsource')).toBe(true);
+      expect(path === './app/base.css' || /^(@fontsource|leaflet\/)/.test(path!)).toBe(true);
 });
 
 test.each(sheets.filter((sheet) => sheet.endsWith('.module.css')))(

@@ -1,0 +1,135 @@
+import type { WholeCourse } from '@hurrow/contract/courses';
+import type { CollectingBody } from '@hurrow/contract/outings';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { Button, Select } from 'antd';
+import { useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { STATION_KINDS } from '@hurrow/core/assembly';
+import { call, messageOf } from '../app/api.ts';
+import { newId } from '../app/newId.ts';
+import { Opening, Problem } from '../app/parts.tsx';
+import { useSaving } from '../app/useSaving.ts';
+import { quizQuery } from '../quizzes/quizData.ts';
+import { needsOfQuiz, needsOfSet } from './gathering.ts';
+import { allGroundsQuery, collectingKey, collectingQuery } from './groundsData.ts';
+import { useFieldDay } from './useFieldDay.ts';
+import styles from './grounds.module.css';
+
+/** The collecting lists of a course, and the sentence by which another is made. */
+export default function CollectingLists({ course }: { course: WholeCourse }) {
+  const lists = useQuery(collectingQuery(course.id));
+  const grounds = useQuery(allGroundsQuery);
+  const error = lists.error ?? grounds.error;
+  if (error) return <Problem>{messageOf(error)}</Problem>;
+  if (!lists.data || !grounds.data) return <Opening />;
+  return (
+    <div className={styles['lists']}>
+      <section>
+        <h2>Make a collecting list</h2>
+        <NewList
+          course={course}
+          grounds={grounds.data.grounds.map(({ id, name }) => ({ value: id, label: name }))}
+        />
+      </section>
+      <section>
+        <h2>Collecting lists</h2>
+        {lists.data.lists.length === 0 && (
+          <p>
+            None yet. A list says for each piece from which tree it comes, whether it is there on that day and
+            in reach, how it is cut and kept, and what else can be shown where nothing may be cut.
+          </p>
+        )}
+        <ul className={styles['outings']}>
+          {lists.data.lists.map(({ id, name, day, needs, items }) => (
+            <li key={id}>
+              <Link to={`/c/${course.id}/grounds/collecting/${id}`}>{name}</Link>
+              <span>
+                {day}, {needs.length} wanted, {items.filter(({ state }) => state === 'kept').length} gathered
+              </span>
+            </li>
+          ))}
+        </ul>
+      </section>
+    </div>
+  );
+}
+
+const GATHERED = STATION_KINDS.filter(({ cut }) => cut);
+
+function NewList({ course, grounds }: { course: WholeCourse; grounds: { value: string; label: string }[] }) {
+  const fieldDay = useFieldDay();
+  const queries = useQueryClient();
+  const go = useNavigate();
+  const { save, saving, problem } = useSaving();
+  const planned = course.quizzes.filter(({ state }) => state === 'planned');
+  const sets = course.sets.filter(({ taxa }) => taxa.length > 0);
+  const whats = [
+    ...planned.map(({ id, title }) => ({ value: `quiz ${id}`, label: `the quiz “${title}”` })),
+    ...sets.map(({ id, title }) => ({ value: `set ${id}`, label: `the lesson “${title}”` })),
+    { value: 'own', label: 'my own list' },
+  ];
+  const [what, setWhat] = useState(whats[0]!.value);
+  const [kind, setKind] = useState('cutting');
+  const [groundsId, setGroundsId] = useState(grounds[0]?.value);
+  const quiz = planned.find(({ id }) => what === `quiz ${id}`);
+  const set = sets.find(({ id }) => what === `set ${id}`);
+  const [day, setDay] = useState<string>();
+  const on = day ?? quiz?.heldOn ?? fieldDay;
+  const begin = () => {
+    const id = newId();
+    void save(
+      async () => {
+        const needs = quiz
+          ? needsOfQuiz((await queries.fetchQuery(quizQuery(quiz.id))).stations)
+          : set
+            ? needsOfSet(set.taxa, kind, set.title)
+            : [];
+        const body: CollectingBody = {
+          groundsId: groundsId!,
+          name: `For ${quiz?.title ?? set?.title ?? on}`,
+          day: on,
+          quizId: quiz?.id ?? null,
+          needs,
+          chosen: {},
+          pestHosts: false,
+        };
+        await call('PUT /api/courses/{courseId}/collecting/{listId}', {
+          params: { courseId: course.id, listId: id },
+          body,
+        });
+      },
+      { stale: [collectingKey(course.id)], done: () => void go(`/c/${course.id}/grounds/collecting/${id}`) },
+    );
+  };
+  return (
+    <>
+      <p className={styles['sentence']}>
+        On{' '}
+        <input
+          aria-label="Day"
+          type="date"
+          value={on}
+          onChange={(event) => event.target.value && setDay(event.target.value)}
+        />{' '}
+        for <Select aria-label="What for" value={what} options={whats} onChange={setWhat} />
+        {set && (
+          <>
+            , each as a{' '}
+            <Select
+              aria-label="What is cut"
+              value={kind}
+              options={GATHERED.map(({ id, title }) => ({ value: id, label: title }))}
+              onChange={setKind}
+            />
+          </>
+        )}{' '}
+        from <Select aria-label="Which grounds" value={groundsId} options={grounds} onChange={setGroundsId} />
+        .
+      </p>
+      {problem && <Problem>{problem}</Problem>}
+      <Button type="primary" loading={saving} disabled={!groundsId} onClick={begin}>
+        Make the list
+      </Button>
+    </>
+  );
+}

@@ -1,0 +1,169 @@
+import type { WholeCourse } from '@hurrow/contract/courses';
+import type { Collecting, CollectingBody } from '@hurrow/contract/outings';
+import { Button, Checkbox, Popconfirm, Select } from 'antd';
+import { useState } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
+import { STATION_KINDS } from '@hurrow/core/assembly';
+import { commonName, scientificName } from '@hurrow/core/taxon';
+import { call } from '../app/api.ts';
+import { useLibrary } from '../app/data.ts';
+import { newId } from '../app/newId.ts';
+import { LinkButton, Opening, Problem } from '../app/parts.tsx';
+import { useSaving } from '../app/useSaving.ts';
+import { gatheredInWords, withNeed, type GatherLine } from './gathering.ts';
+import { GatherRows } from './GatherRows.tsx';
+import { collectingKey, walksKey } from './groundsData.ts';
+import { useGathering } from './useGathering.ts';
+import { newWalk } from './walking.ts';
+import styles from './grounds.module.css';
+
+/** A collecting list at the desk: what is needed, whence it comes, labels and the walk. */
+export default function CollectingPage({ course }: { course: WholeCourse }) {
+  const { listId = '' } = useParams();
+  const gathering = useGathering(course.id, listId);
+  if (gathering.problem) return <Problem>{gathering.problem}</Problem>;
+  const { list, lines, whole } = gathering;
+  if (!list || !lines || !whole) return <Opening />;
+  return (
+    <div className={styles['collecting']}>
+      <h2>
+        {list.name}, {list.day}
+      </h2>
+      <Tools course={course} list={list} lines={lines} gathering={gathering} />
+      <p role="status">{gatheredInWords(lines)}</p>
+      <GatherRows gathering={gathering} />
+      <AddNeed course={course} list={list} />
+    </div>
+  );
+}
+
+const GATHERED = STATION_KINDS.filter(({ cut }) => cut);
+
+interface ToolsProps {
+  course: WholeCourse;
+  list: Collecting;
+  lines: readonly GatherLine[];
+  gathering: ReturnType<typeof useGathering>;
+}
+
+function Tools({ course, list, lines, gathering }: ToolsProps) {
+  const { save, saving, problem } = useSaving();
+  const go = useNavigate();
+  const params = { courseId: course.id, listId: list.id };
+  const walkThere = () => {
+    const id = newId();
+    const treeIds = [...new Set(lines.flatMap(({ source }) => source?.treeId ?? []))];
+    const body = newWalk(
+      gathering.whole!,
+      `Collecting ${list.name.replace(/^For /, 'for ')}`,
+      list.day,
+      treeIds,
+    );
+    void save(
+      () =>
+        call('PUT /api/courses/{courseId}/walks/{walkId}', {
+          params: { courseId: course.id, walkId: id },
+          body,
+        }),
+      {
+        stale: [walksKey(course.id)],
+        done: () => void go(`/c/${course.id}/grounds/walks/${id}`),
+      },
+    );
+  };
+  const giveUp = () =>
+    void save(() => call('DELETE /api/courses/{courseId}/collecting/{listId}', { params }), {
+      stale: [collectingKey(course.id)],
+      done: () => void go(`/c/${course.id}/grounds/collecting`),
+    });
+  const keep = useKeepList(course.id, list);
+  const at = encodeURIComponent(window.location.origin);
+  return (
+    <>
+      <p className={styles['does']}>
+        <Link className={styles['go']} to={`/gather/${course.id}/${list.id}`}>
+          Open it on a phone
+        </Link>
+        <Button loading={saving} onClick={walkThere}>
+          Plan the walk
+        </Button>
+        <a href={`/api/courses/${course.id}/collecting/${list.id}/labels.pdf?at=${at}`} download>
+          Print labels
+        </a>
+        <Popconfirm
+          title={`Give “${list.name}” up, with what was ticked off?`}
+          okText="Give it up"
+          onConfirm={giveUp}
+        >
+          <Button>Give it up</Button>
+        </Popconfirm>
+      </p>
+      <p>
+        <Checkbox
+          checked={list.pestHosts}
+          onChange={(event) => keep.change({ pestHosts: event.target.checked })}
+        >
+          The land manager has said that branches of pest hosts may be cut and carried here
+        </Checkbox>
+      </p>
+      {(problem ?? keep.problem) && <Problem>{problem ?? keep.problem}</Problem>}
+    </>
+  );
+}
+
+function useKeepList(courseId: string, { id, items: _items, ...body }: Collecting) {
+  const { save, problem } = useSaving();
+  const change = (part: Partial<CollectingBody>) =>
+    void save(
+      () =>
+        call('PUT /api/courses/{courseId}/collecting/{listId}', {
+          params: { courseId, listId: id },
+          body: { ...body, ...part },
+        }),
+      { stale: [collectingKey(courseId)] },
+    );
+  return { change, problem };
+}
+
+function AddNeed({ course, list }: { course: WholeCourse; list: Collecting }) {
+  const { profiles } = useLibrary();
+  const { change, problem } = useKeepList(course.id, list);
+  const [taxonId, setTaxonId] = useState<string>();
+  const [kind, setKind] = useState('cutting');
+  const add = () => {
+    if (!taxonId) return;
+    change({ needs: withNeed(list.needs, taxonId, kind) });
+    setTaxonId(undefined);
+  };
+  return (
+    <section className={styles['addneed']} aria-label="Add to the list">
+      <Select
+        showSearch
+        aria-label="Species"
+        placeholder="another species"
+        value={taxonId}
+        optionFilterProp="label"
+        options={profiles.map(({ taxon }) => ({
+          value: taxon.id,
+          label: `${commonName(taxon)}, ${scientificName(taxon)}`,
+        }))}
+        onChange={setTaxonId}
+      />
+      <Select
+        aria-label="What of it"
+        value={kind}
+        options={GATHERED.map(({ id, title }) => ({ value: id, label: title }))}
+        onChange={setKind}
+      />
+      <Button disabled={!taxonId} onClick={add}>
+        Add to the list
+      </Button>
+      {list.needs.length > 0 && (
+        <LinkButton onClick={() => change({ needs: list.needs.slice(0, -1) })}>
+          Take the last one off
+        </LinkButton>
+      )}
+      {problem && <Problem>{problem}</Problem>}
+    </section>
+  );
+}

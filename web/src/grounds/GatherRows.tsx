@@ -1,0 +1,234 @@
+import type { Item } from '@hurrow/contract/outings';
+import { useState } from 'react';
+import { kindOf } from '@hurrow/core/assembly';
+import { likelyInWords, REACH_TITLES, REFUSAL_WORDS, WHO_DECIDES } from '@hurrow/core/grounds';
+import { commonName } from '@hurrow/core/taxon';
+import { useLibrary } from '../app/data.ts';
+import { Problem } from '../app/parts.tsx';
+import type { GatherLine } from './gathering.ts';
+import type { Gathering } from './useGathering.ts';
+import styles from './gather.module.css';
+
+/** What is gathered, a row each, thumb-high: a tick with the whole hand, and what else would do beneath it. */
+export function GatherRows({ gathering }: { gathering: Gathering }) {
+  const { lines = [], refused } = gathering;
+  return (
+    <>
+      {refused && <Problem>{refused}</Problem>}
+      <ol className={styles['rows']} aria-label="To be gathered">
+        {lines.map((line) => (
+          <Row key={line.need.id} line={line} gathering={gathering} />
+        ))}
+      </ol>
+      {lines.length === 0 && (
+        <p>Nothing is wanted yet: add a species, or make the list for a quiz that has stations.</p>
+      )}
+      {lines.length > 0 && <p className="quiet">{WHO_DECIDES}</p>}
+    </>
+  );
+}
+
+interface RowProps {
+  line: GatherLine;
+  gathering: Gathering;
+}
+
+function Row({ line, gathering }: RowProps) {
+  const { profileOf } = useLibrary();
+  const [open, setOpen] = useState(false);
+  const { need, source, items, spent, number } = line;
+  const taxon = profileOf(need.taxonId)?.taxon;
+  const tree = gathering.whole!.trees.find(({ id }) => id === (items[0]?.treeId ?? source?.treeId));
+  const kind = kindOf(need.kind)!;
+  const [item] = items;
+  const name = taxon ? commonName(taxon) : need.taxonId;
+  return (
+    <li data-state={item ? 'cut' : source ? 'wanted' : 'none'}>
+      <div className={styles['head']}>
+        {(source ?? item) ? (
+          <button
+            type="button"
+            className={styles['tick']}
+            aria-pressed={item !== undefined}
+            aria-label={`${name}, ${kind.title}: gathered`}
+            onClick={() => (item ? setOpen(true) : gathering.cut(line))}
+          >
+            {item ? '✓' : number}
+          </button>
+        ) : (
+          <span className={styles['none']} aria-hidden="true">
+            {number}
+          </span>
+        )}
+        <div>
+          <h3>
+            {name}, {kind.title}
+          </h3>
+          {tree && (source ?? item) && (
+            <p>
+              <b>{tree.tag}</b>
+              {source && (
+                <>
+                  {' '}
+                  · {REACH_TITLES[source.reach]} · {likelyInWords(source.likely)}
+                </>
+              )}
+            </p>
+          )}
+          {!source && !item && (
+            <>
+              <p className="rust">{line.why}</p>
+              <p>Instead: {line.instead[0]?.words}</p>
+            </>
+          )}
+          <p className="quiet">
+            {item
+              ? `Good until ${item.goodUntil}${item.stored ? `, in ${item.stored}` : ''}.`
+              : source && line.keeping.bag}
+            {need.serves && ` For ${need.serves}.`}
+            {spent.length > 0 &&
+              ` ${spent.length} before ${spent.length === 1 ? 'is' : 'are'} ${spent.map(({ state }) => state).join(', ')}.`}
+          </p>
+        </div>
+        <button
+          type="button"
+          className={styles['more']}
+          aria-expanded={open}
+          aria-label={`More about ${name}`}
+          onClick={() => setOpen(!open)}
+        >
+          {open ? '−' : '…'}
+        </button>
+      </div>
+      {open && <More line={line} gathering={gathering} {...(item ? { item } : {})} />}
+    </li>
+  );
+}
+
+function More({ line, gathering, item }: RowProps & { item?: Item }) {
+  const trees = gathering.whole!.trees;
+  const tagOf = (id: string) => trees.find((tree) => tree.id === id)?.tag ?? 'a tree that is gone';
+  const { source, others, refused, instead, cautions } = line;
+  return (
+    <div className={styles['unfolded']}>
+      {item && <Piece item={item} gathering={gathering} />}
+      {source && (
+        <dl>
+          <dt>How much</dt>
+          <dd>{line.amount}</dd>
+          <dt>How</dt>
+          <dd>{line.how}</dd>
+          <dt>Keep</dt>
+          <dd>
+            {line.keeping.bag} {line.keeping.keep} Usually good for{' '}
+            {line.keeping.days === 1 ? 'a day' : `${line.keeping.days} days`};{' '}
+            {line.keeping.spares === 0
+              ? 'no spares'
+              : line.keeping.spares === 1
+                ? 'one spare'
+                : `${line.keeping.spares} spares`}
+            .
+          </dd>
+        </dl>
+      )}
+      {cautions.map(({ kind, effect, care }) => (
+        <p key={kind + effect} className="gold">
+          <b>{kind}.</b> {effect} {care}
+        </p>
+      ))}
+      {others.length > 0 && (
+        <p>
+          Or from{' '}
+          {others.map(({ treeId, likely, reach }) => (
+            <button key={treeId} type="button" onClick={() => gathering.choose(line.need.id, treeId)}>
+              {tagOf(treeId)}, {REACH_TITLES[reach]}, {likelyInWords(likely)}
+            </button>
+          ))}
+        </p>
+      )}
+      {refused.length > 0 && (
+        <ul>
+          {refused.map(({ treeId, why }) => (
+            <li key={treeId}>
+              Not from {tagOf(treeId)}: {REFUSAL_WORDS[why]}.
+            </li>
+          ))}
+        </ul>
+      )}
+      {instead.length > 1 && (
+        <ul>
+          {instead.slice(1).map(({ words }) => (
+            <li key={words}>Or: {words}</li>
+          ))}
+        </ul>
+      )}
+    </div>
+  );
+}
+
+/** A piece that was cut: where it is kept, who confirmed its name, and what has become of it. */
+function Piece({ item, gathering }: { item: Item; gathering: Gathering }) {
+  const { change, takeBack } = gathering;
+  const text = (label: string, name: 'stored' | 'confirmedBy', most: number) => (
+    <label>
+      {label}
+      <input
+        key={item[name]}
+        defaultValue={item[name]}
+        maxLength={most}
+        onBlur={({ target }) =>
+          target.value.trim() !== item[name] && change(item, { [name]: target.value.trim() })
+        }
+      />
+    </label>
+  );
+  return (
+    <div className={styles['piece']}>
+      {text('Kept in', 'stored', 120)}
+      {text('Name confirmed by a second person', 'confirmedBy', 80)}
+      <label>
+        Spares
+        <input
+          type="number"
+          min={0}
+          max={50}
+          key={item.spares}
+          defaultValue={item.spares}
+          onBlur={({ target }) => {
+            const spares = Math.round(Number(target.value));
+            if (target.value !== '' && spares >= 0 && spares <= 50 && spares !== item.spares)
+              change(item, { spares });
+          }}
+        />
+      </label>
+      <p>
+        <button type="button" onClick={() => change(item, { state: 'wilted' })}>
+          It has wilted
+        </button>
+        <button type="button" onClick={() => change(item, { state: 'lost' })}>
+          It is lost
+        </button>
+        <button type="button" onClick={() => takeBack(item.id)}>
+          Not cut after all
+        </button>
+        {item.spares > 0 && (
+          <button
+            type="button"
+            onClick={() => change(item, { spares: item.spares - 1, note: 'A spare took its place.' })}
+          >
+            Put a spare in its place
+          </button>
+        )}
+      </p>
+      {item.trace.length > 0 && (
+        <ol>
+          {item.trace.map(({ at, by, what }) => (
+            <li key={at + what}>
+              {at.slice(0, 16).replace('T', ' ')}, {by}: {what}
+            </li>
+          ))}
+        </ol>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,202 @@
+import L from 'leaflet';
+import 'leaflet/dist/leaflet.css';
+import { useEffect, useEffectEvent, useRef } from 'react';
+import type { GroundFeature, GroundFeatures, LatLon } from '@hurrow/core/grounds';
+import { color } from '../app/tokens.ts';
+import type { MapTree } from './mapTrees.ts';
+import { boundsOf, lookOf, nameOnMap, TREE_LOOK } from './mapLook.ts';
+import styles from './map.module.css';
+
+interface GroundsMapProps {
+  features: GroundFeatures;
+  trees: readonly MapTree[];
+  /** Id of the tree that is looked at. */
+  chosen?: string | undefined;
+  /** A way and its numbered stops. */
+  way?: readonly LatLon[];
+  stops?: readonly LatLon[];
+  /** Where the receiver is. */
+  here?: (LatLon & { error: number }) | undefined;
+  /** A line or area that is being drawn. */
+  drawn?: readonly LatLon[];
+  label: string;
+  onChoose?(treeId: string): void;
+  /** A press on the ground, where places are asked for. */
+  onPlace?: ((place: LatLon) => void) | undefined;
+}
+
+/**
+ * The map of grounds: paths, water, walls, and each tree as a circle of its true crown. Leaflet moves it, by pointer, finger, wheel and
+ * arrow keys; nothing is fetched for it. What it shows stands beside it as a list.
+ */
+export function GroundsMap(props: GroundsMapProps) {
+  const { features, trees, chosen, way, stops, here, drawn, label, onChoose, onPlace } = props;
+  const frame = useRef<HTMLDivElement>(null);
+  const map = useRef<L.Map>(null);
+  const call = useRef({ onChoose, onPlace });
+  useEffect(() => {
+    call.current = { onChoose, onPlace };
+  });
+  useEffect(() => {
+    const made = L.map(frame.current!, {
+      preferCanvas: true,
+      zoomControl: false,
+      attributionControl: false,
+      zoomSnap: 0.25,
+      minZoom: 10,
+      maxZoom: 21,
+    });
+    L.control.scale({ imperial: true, metric: true, position: 'bottomleft' }).addTo(made);
+    made.on('click', ({ latlng }) => call.current.onPlace?.({ latitude: latlng.lat, longitude: latlng.lng }));
+    made.setView([0, 0], 15);
+    map.current = made;
+    // The frame may get its size after the map is made.
+    const watch = new ResizeObserver(() => made.invalidateSize());
+    watch.observe(frame.current!);
+    return () => {
+      watch.disconnect();
+      made.remove();
+      map.current = null;
+    };
+  }, []);
+  const shown = way && way.length > 1 ? way : undefined;
+  const fit = boundsOf(shown ?? trees, features);
+  const fitKey = JSON.stringify(fit);
+  const fitted = useEffectEvent(() => {
+    if (fit) map.current?.fitBounds(fit, { padding: [24, 24], animate: false });
+  });
+  // The bounds are new at each painting, and move the map only where they differ.
+  useEffect(() => fitted(), [fitKey]);
+  useLayer(map, () => L.layerGroup(features.features.flatMap(layerOf)), features);
+  useLayer(
+    map,
+    () =>
+      L.layerGroup(
+        trees.map((tree) =>
+          L.circle([tree.latitude, tree.longitude], {
+            radius: Math.max(0.6, (tree.spread ?? 3) / 2),
+            ...TREE_LOOK[tree.look],
+          })
+            .bindTooltip(tree.title, { direction: 'top' })
+            .on('click', (event) => {
+              L.DomEvent.stop(event);
+              call.current.onChoose?.(tree.id);
+            }),
+        ),
+      ),
+    trees,
+  );
+  const picked = trees.find(({ id }) => id === chosen);
+  useLayer(
+    map,
+    () =>
+      picked
+        ? L.circleMarker([picked.latitude, picked.longitude], {
+            radius: 13,
+            color: color('rust'),
+            weight: 2.5,
+            fill: false,
+          })
+        : undefined,
+    `${picked?.latitude} ${picked?.longitude}`,
+  );
+  useLayer(
+    map,
+    () => (shown ? L.polyline(shown.map(pair), { color: color('ink'), weight: 3 }) : undefined),
+    shown,
+  );
+  useLayer(
+    map,
+    () =>
+      stops
+        ? L.layerGroup(
+            stops.map((stop, i) =>
+              L.marker(pair(stop), { icon: numbered(i + 1), keyboard: false, interactive: false }),
+            ),
+          )
+        : undefined,
+    stops,
+  );
+  useLayer(
+    map,
+    () =>
+      here
+        ? L.layerGroup([
+            L.circle(pair(here), {
+              radius: here.error,
+              color: color('action'),
+              weight: 1,
+              fillOpacity: 0.12,
+            }),
+            L.circleMarker(pair(here), {
+              radius: 6,
+              color: color('sheet'),
+              weight: 2,
+              fillColor: color('action'),
+              fillOpacity: 1,
+            }),
+          ])
+        : undefined,
+    here,
+  );
+  useLayer(
+    map,
+    () =>
+      drawn && drawn.length > 0
+        ? L.polyline(drawn.map(pair), { color: color('rust'), weight: 3, dashArray: '6 4' })
+        : undefined,
+    drawn,
+  );
+  return (
+    <div className={`${styles['map']} ${onPlace ? styles['placing'] : ''}`}>
+      <div
+        ref={frame}
+        className={styles['frame']}
+        role="application"
+        aria-label={`${label}. Arrow keys move the map, plus and minus change its scale.`}
+      />
+      <div className={styles['nearer']} role="group" aria-label="Scale of the map">
+        <button type="button" aria-label="Nearer" onClick={() => map.current?.zoomIn(1)}>
+          +
+        </button>
+        <button type="button" aria-label="Further off" onClick={() => map.current?.zoomOut(1)}>
+          −
+        </button>
+        <button type="button" onClick={() => fit && map.current?.fitBounds(fit, { padding: [24, 24] })}>
+          All
+        </button>
+      </div>
+    </div>
+  );
+}
+
+/** Puts a layer on the map, and another in its place when what it is made of has changed. */
+function useLayer(map: React.RefObject<L.Map | null>, make: () => L.Layer | undefined, of: unknown): void {
+  const made = useEffectEvent(make);
+  useEffect(() => {
+    const layer = made();
+    if (!layer || !map.current) return;
+    layer.addTo(map.current);
+    return () => void layer.remove();
+  }, [map, of]);
+}
+
+const pair = ({ latitude, longitude }: LatLon): [number, number] => [latitude, longitude];
+
+const numbered = (n: number): L.DivIcon =>
+  L.divIcon({ className: styles['stop']!, html: String(n), iconSize: [22, 22] });
+
+/** A feature as a layer, with its name for who points at it. Names are set as text: they come from files of others. */
+function layerOf(feature: GroundFeature): L.Layer[] {
+  const look = lookOf(feature.properties);
+  const { geometry } = feature;
+  const layer =
+    geometry.type === 'Point'
+      ? L.circleMarker([geometry.coordinates[1]!, geometry.coordinates[0]!], { radius: 7, ...look })
+      : L.geoJSON(feature, { style: look });
+  const name = nameOnMap(feature.properties);
+  if (!name) return [layer];
+  const words = document.createElement('span');
+  words.textContent = name;
+  return [layer.bindTooltip(words, { sticky: true })];
+}

@@ -1,0 +1,291 @@
+import type { KeptTree } from '@hurrow/contract/grounds';
+import { useQuery } from '@tanstack/react-query';
+import { useEffect, useEffectEvent, useRef, useState } from 'react';
+import {
+  ANGLE_INSTRUMENTS,
+  growthFactor,
+  LENGTH_INSTRUMENTS,
+  type AngleInstrument,
+  type LengthInstrument,
+} from '@hurrow/core/field';
+import { call, messageOf } from '../app/api.ts';
+import { courseQuery, useLibrary } from '../app/data.ts';
+import { newId } from '../app/newId.ts';
+import { useMayChange } from '../app/session.ts';
+import { useKept } from '../drafts/useKept.ts';
+import {
+  bodyOfResult,
+  FIELDS,
+  FOR_PROFILE,
+  METHOD_TITLES,
+  METHODS,
+  resultOf,
+  unitOf,
+  withShot,
+  type Method,
+  type ReadField,
+} from './measuring.ts';
+import { useField } from './useField.ts';
+import { useFieldDay } from './useFieldDay.ts';
+import type { News } from './useInstruments.ts';
+import styles from './field.module.css';
+
+interface MeasureTreeProps {
+  courseId: string;
+  groundsId: string;
+  tree: KeptTree;
+  news: News;
+}
+
+interface Begun {
+  method: Method;
+  texts: Record<string, string>;
+  length: LengthInstrument;
+  angle: AngleInstrument;
+}
+
+const KEYS = ['7', '8', '9', '4', '5', '6', '1', '2', '3', '.', '0', '−', ';', '+', '⌫'];
+const KEY_NAMES: Record<string, string> = {
+  ';': 'and once more',
+  '+': 'and another stem',
+  '⌫': 'Rub out',
+  '−': 'minus',
+};
+
+/** A tree is measured: what is read, with big keys or by the range-finder, and at once what comes of it with its working. */
+export function MeasureTree({ courseId, groundsId, tree, news }: MeasureTreeProps) {
+  const units = useQuery(courseQuery(courseId)).data?.units ?? 'metric';
+  const { profileOf } = useLibrary();
+  const mayChange = useMayChange();
+  const day = useFieldDay();
+  const { note } = useField();
+  const genus = tree.taxonId === null ? '' : (profileOf(tree.taxonId)?.taxon.genus ?? '');
+  const kept = useKept<Begun>(
+    `measuring/${tree.id}`,
+    `Measuring ${tree.tag}`,
+    { method: 'girth', texts: {}, length: 'tape', angle: 'clinometer' },
+    ({ texts }) => Object.values(texts).some(Boolean),
+  );
+  const { method, texts, length, angle } = kept.value;
+  const [active, setActive] = useState<string>();
+  const [toProfile, setToProfile] = useState(false);
+  const [said, setSaid] = useState('');
+  const set = (part: Partial<Begun>) => kept.set((before) => ({ ...before, ...part }));
+  const write = (name: string, text: string) =>
+    kept.set((before) => ({ ...before, texts: { ...before.texts, [name]: text } }));
+  const withFactor =
+    method === 'growth' && !texts['factor'] ? { ...texts, factor: String(growthFactor(genus)) } : texts;
+  const result = resultOf(method, withFactor, { units, length, angle });
+  const fields = FIELDS[method];
+  const current = active && fields.some(({ name }) => name === active) ? active : fields[0]!.name;
+  const press = (key: string) => {
+    const text = kept.latest().texts[current] ?? '';
+    write(
+      current,
+      key === '⌫'
+        ? text.slice(0, -1)
+        : key === '−'
+          ? text.startsWith('-')
+            ? text.slice(1)
+            : `-${text}`
+          : text + key,
+    );
+  };
+  const keep = () => {
+    if (!result.ok) return;
+    const body = bodyOfResult(
+      tree.id,
+      day,
+      method,
+      result.value,
+      toProfile && FOR_PROFILE.includes(result.value.kind),
+    );
+    note({ what: 'measurement', groundsId, id: newId(), body });
+    setSaid(`Kept: ${METHOD_TITLES[method].toLowerCase()}, ${result.value.words}.`);
+    kept.replace({ ...kept.latest(), texts: {} });
+  };
+  const change = (next: Method) => {
+    set({ method: next, texts: {} });
+    setSaid('');
+  };
+  return (
+    <section className={styles['measure']} aria-label={`Measure ${tree.tag}`}>
+      <label>
+        What do you measure?
+        <select value={method} onChange={(event) => change(event.target.value as Method)}>
+          {METHODS.map((each) => (
+            <option key={each} value={each}>
+              {METHOD_TITLES[each]}
+            </option>
+          ))}
+        </select>
+      </label>
+      <Instruments method={method} length={length} angle={angle} set={set} />
+      {method === 'sine' && (
+        <Finder
+          news={news}
+          onShot={(shot) => kept.set((before) => ({ ...before, texts: withShot(before.texts, shot, units) }))}
+        />
+      )}
+      {fields.map((field) => (
+        <Field
+          key={field.name}
+          field={field}
+          unit={unitOf(field, units)}
+          text={withFactor[field.name] ?? ''}
+          current={field.name === current}
+          onFocus={() => setActive(field.name)}
+          onText={(text) => write(field.name, text)}
+        />
+      ))}
+      <div className={styles['keypad']} role="group" aria-label="Keys">
+        {KEYS.map((key) => (
+          <button key={key} type="button" aria-label={KEY_NAMES[key] ?? key} onClick={() => press(key)}>
+            {key}
+          </button>
+        ))}
+      </div>
+      <div className={styles['result']} role="status">
+        {result.ok ? (
+          <>
+            <strong>{result.value.words}</strong>
+            {result.value.working.map((line) => (
+              <p key={line}>{line}</p>
+            ))}
+            <small>The bar holds the truth in 95 of 100 measurings, as far as the instrument goes.</small>
+          </>
+        ) : (
+          said || result.problem
+        )}
+      </div>
+      {mayChange && result.ok && tree.taxonId !== null && FOR_PROFILE.includes(result.value.kind) && (
+        <label className={styles['tickbox']}>
+          <input
+            type="checkbox"
+            checked={toProfile}
+            onChange={(event) => setToProfile(event.target.checked)}
+          />{' '}
+          and into the profile of its species, as an own measurement
+        </label>
+      )}
+      <button type="button" className={styles['keep']} disabled={!result.ok} onClick={keep}>
+        Keep it
+      </button>
+    </section>
+  );
+}
+
+interface FieldProps {
+  field: ReadField;
+  unit: string;
+  text: string;
+  current: boolean;
+  onFocus(): void;
+  onText(text: string): void;
+}
+
+const Field = ({ field: { label, hint, optional }, unit, text, current, onFocus, onText }: FieldProps) => (
+  <label className={styles['reading']} data-current={current}>
+    {label}
+    {optional && ' (if so)'}
+    {hint && <small> {hint}</small>}
+    <span>
+      {/* The big keys below write here; a keyboard of the phone would hide the working. */}
+      <input
+        inputMode="none"
+        autoComplete="off"
+        value={text}
+        onFocus={onFocus}
+        onChange={(event) => onText(event.target.value)}
+      />
+      {unit}
+    </span>
+  </label>
+);
+
+const BY_ANGLE: Method[] = ['tangent', 'sine'];
+const BY_LENGTH: Method[] = ['tangent', 'stick', 'widths'];
+
+function Instruments({
+  method,
+  length,
+  angle,
+  set,
+}: Pick<Begun, 'method' | 'length' | 'angle'> & { set(part: Partial<Begun>): void }) {
+  return (
+    <div className={styles['instruments']}>
+      {BY_LENGTH.includes(method) && (
+        <label>
+          Distance by
+          <select
+            value={length}
+            onChange={(event) => set({ length: event.target.value as LengthInstrument })}
+          >
+            {LENGTH_INSTRUMENTS.filter(({ id }) => id !== 'girthTape' && id !== 'rule').map(
+              ({ id, title }) => (
+                <option key={id} value={id}>
+                  {title}
+                </option>
+              ),
+            )}
+          </select>
+        </label>
+      )}
+      {BY_ANGLE.includes(method) && (
+        <label>
+          Angle by
+          <select value={angle} onChange={(event) => set({ angle: event.target.value as AngleInstrument })}>
+            {ANGLE_INSTRUMENTS.map(({ id, title }) => (
+              <option key={id} value={id}>
+                {title}
+              </option>
+            ))}
+          </select>
+        </label>
+      )}
+    </div>
+  );
+}
+
+/** The range-finder: how its line stands, and each new shot handed on once. */
+function Finder({
+  news,
+  onShot,
+}: {
+  news: News;
+  onShot(shot: NonNullable<News['rangeFinder']>['shot'] & object): void;
+}) {
+  const finder = news.rangeFinder;
+  const [problem, setProblem] = useState('');
+  const taken = useRef<number>(undefined);
+  const hand = useEffectEvent(onShot);
+  const { count, shot } = finder ?? {};
+  useEffect(() => {
+    if (count === undefined) return;
+    // What was shot before the page was opened belongs to another tree.
+    if (taken.current !== undefined && count > taken.current && shot) hand(shot);
+    taken.current = count;
+  }, [count, shot]);
+  const shoot = () =>
+    void call('POST /api/instruments/shot').then(
+      () => setProblem(''),
+      (error: unknown) => setProblem(messageOf(error)),
+    );
+  const line = finder?.line ?? 'none';
+  return (
+    <div className={styles['finder']}>
+      <button type="button" disabled={line !== 'speaking'} onClick={shoot}>
+        Shoot: the top, then the foot
+      </button>
+      <small role="status">
+        {problem ||
+          finder?.trouble ||
+          (line === 'none'
+            ? 'No range-finder is set up; type what you read.'
+            : line === 'speaking'
+              ? 'The range-finder is heard. Its own trigger does as well.'
+              : 'The range-finder is being reached…')}
+      </small>
+    </div>
+  );
+}

@@ -1,0 +1,268 @@
+import type { KeptMeasurement, KeptTree, WholeGrounds } from '@hurrow/contract/grounds';
+import { useQuery } from '@tanstack/react-query';
+import { Button, Popconfirm } from 'antd';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { isDeciduous } from '@hurrow/core/evidence';
+import {
+  besideLargest,
+  girthInWords,
+  girthOfStems,
+  lengthBy,
+  lengthInWords,
+  pointsOf,
+} from '@hurrow/core/field';
+import {
+  HAZARD_CARE,
+  likelyInWords,
+  likelyThere,
+  OBSERVED_PARTS,
+  OBSERVED_TITLES,
+  REACH_TITLES,
+  REACHED_ORGANS,
+  WHO_DECIDES,
+} from '@hurrow/core/grounds';
+import type { UnitSystem } from '@hurrow/core/score';
+import { hopkinsDelay, shiftCalendar } from '@hurrow/core/season';
+import { commonName } from '@hurrow/core/taxon';
+import { SHOWN_TITLES } from '@hurrow/core/view';
+import { call } from '../app/api.ts';
+import { courseQuery, useLibrary } from '../app/data.ts';
+import { Latin } from '../app/Names.tsx';
+import { Problem } from '../app/parts.tsx';
+import { useMayChange } from '../app/session.ts';
+import { useSaving } from '../app/useSaving.ts';
+import { NoteSeen } from './NoteSeen.tsx';
+import styles from './grounds.module.css';
+
+interface TreeSheetProps {
+  courseId: string;
+  whole: WholeGrounds;
+  tree: KeptTree;
+  day: string;
+  onEdit(): void;
+}
+
+/** All that is known of one tree, the nearest to hand first: what it is, what may be cut, what it carries, how large it is. */
+export function TreeSheet({ courseId, whole, tree, day, onEdit }: TreeSheetProps) {
+  const { profileOf } = useLibrary();
+  const units = useQuery(courseQuery(courseId)).data?.units ?? 'metric';
+  const mayChange = useMayChange();
+  const taxon = tree.taxonId === null ? undefined : profileOf(tree.taxonId)?.taxon;
+  const cautions = taxon?.cautions ?? [];
+  return (
+    <article className={styles['tree']} aria-label={`Tree ${tree.tag}`}>
+      <header>
+        <h2>
+          {tree.tag}: {taxon ? commonName(taxon) : 'not named yet'}
+        </h2>
+        <p>
+          {taxon && (
+            <Link to={`/c/${courseId}/species/${taxon.id}`}>
+              <Latin names={taxon} />
+            </Link>
+          )}{' '}
+          <span className="quiet">
+            {tree.confirmedBy ? `name confirmed by ${tree.confirmedBy}` : 'nobody has confirmed its name'}
+          </span>
+        </p>
+        <p className={styles['does']}>
+          <Link className={styles['go']} to={`/field/${courseId}/${whole.id}/${tree.id}`}>
+            Measure it
+          </Link>
+          <Button onClick={onEdit}>Change</Button>
+          <a
+            href={`/api/grounds/${whole.id}/tags.pdf?trees=${tree.id}&at=${encodeURIComponent(window.location.origin)}`}
+            download
+          >
+            Print its tag
+          </a>
+          {mayChange && <TakeAway groundsId={whole.id} tree={tree} />}
+        </p>
+      </header>
+      <dl className={styles['facts']}>
+        <dt>May be cut</dt>
+        <dd>{leaveInWords(tree, day)}</dd>
+        <dt>Reach</dt>
+        <dd>
+          <Reaches tree={tree} />
+        </dd>
+        <dt>Stands</dt>
+        <dd>
+          {tree.stage}
+          {tree.sex !== 'unknown' && `, ${tree.sex}`}
+          {tree.elevation !== null && `, at ${lengthInWords(tree.elevation, units)}`}
+          {tree.stepFree && ', reached without a step'}
+          {tree.access && `. ${tree.access}`}
+        </dd>
+        <dt>Size</dt>
+        <dd>
+          <Size
+            tree={tree}
+            units={units}
+            measurements={whole.measurements.filter((each) => each.treeId === tree.id)}
+          />
+        </dd>
+        {tree.note && (
+          <>
+            <dt>Note</dt>
+            <dd>{tree.note}</dd>
+          </>
+        )}
+      </dl>
+      {(tree.hazards.length > 0 || cautions.length > 0) && (
+        <section className={styles['care']}>
+          <h3>To be minded</h3>
+          <ul>
+            {tree.hazards.map((hazard) => (
+              <li key={hazard}>
+                <b>{hazard}</b> {HAZARD_CARE[hazard]}
+              </li>
+            ))}
+            {cautions.map(({ kind, part, care }) => (
+              <li key={kind + part}>
+                <b>{kind}</b> {care}
+              </li>
+            ))}
+          </ul>
+          <small>{WHO_DECIDES}</small>
+        </section>
+      )}
+      <Carries whole={whole} tree={tree} day={day} />
+      <NoteSeen whole={whole} tree={tree} day={day} />
+    </article>
+  );
+}
+
+/** “yes, until 2026-09-30” or what stands against it. */
+function leaveInWords({ cutting, permission, until }: KeptTree, day: string): string {
+  const by = permission ? ` (${permission})` : '';
+  if (cutting === 'no') return `No${by}.`;
+  if (cutting === 'ask') return `Ask first${by}.`;
+  if (until !== null && until < day) return `The leave ran out on ${until}${by}: ask again.`;
+  return `Yes${until ? `, until ${until}` : ''}${by}.`;
+}
+
+/** How each organ can be had, as a ladder of hand, pole and glass. */
+const Reaches = ({ tree }: { tree: KeptTree }) => {
+  const known = REACHED_ORGANS.filter((organ) => tree.reach[organ]);
+  if (known.length === 0) return <>not looked for yet</>;
+  return (
+    <ul className={styles['reaches']}>
+      {known.map((organ) => (
+        <li key={organ} data-reach={tree.reach[organ]}>
+          <b>{SHOWN_TITLES[organ]}</b> {REACH_TITLES[tree.reach[organ]!]}
+        </li>
+      ))}
+    </ul>
+  );
+};
+
+function Size({
+  tree,
+  units,
+  measurements,
+}: {
+  tree: KeptTree;
+  units: UnitSystem;
+  measurements: readonly KeptMeasurement[];
+}) {
+  const { profileOf } = useLibrary();
+  const girth =
+    tree.girths.length > 0
+      ? girthOfStems(
+          tree.girths.map((each) => lengthBy('girthTape', each)),
+          units,
+        )
+      : undefined;
+  const errorOf = (kind: KeptMeasurement['kind']) =>
+    measurements.find((each) => each.kind === kind)?.error ?? 0;
+  const largest = tree.taxonId === null ? undefined : profileOf(tree.taxonId)?.taxon.largest;
+  const points =
+    girth && tree.height !== null && tree.spread !== null
+      ? pointsOf(
+          girth,
+          { value: tree.height, error: errorOf('height') },
+          { value: tree.spread, error: errorOf('spread') },
+        )
+      : undefined;
+  const said = [
+    girth &&
+      `girth ${girthInWords(girth.value, units)}${tree.girths.length > 1 ? ` of ${tree.girths.length} stems` : ''}`,
+    tree.height !== null && `${lengthInWords(tree.height, units)} high`,
+    tree.spread !== null && `crown ${lengthInWords(tree.spread, units)} across`,
+  ].filter(Boolean);
+  if (said.length === 0) return <>not measured yet</>;
+  return (
+    <>
+      {said.join(', ')}
+      {points && (
+        <>
+          <br />
+          {points.points} size points{points.error > 0.5 && ` ± ${Math.ceil(points.error)}`}.{' '}
+          {besideLargest(points.points, largest)}
+        </>
+      )}
+      {measurements.slice(0, 6).map(({ id, day, kind, working, by }) => (
+        <details key={id}>
+          <summary>
+            {kind}, {day}, {by}
+          </summary>
+          {working.join(' ')}
+        </details>
+      ))}
+    </>
+  );
+}
+
+/** What it is likely to carry on the field date, by calendar and sight. */
+function Carries({ whole, tree, day }: { whole: WholeGrounds; tree: KeptTree; day: string }) {
+  const { library, profileOf } = useLibrary();
+  const profiled = tree.taxonId === null ? undefined : profileOf(tree.taxonId);
+  if (!profiled || !library) return null;
+  const stands = {
+    latitude: tree.latitude,
+    longitude: tree.longitude,
+    elevation: tree.elevation ?? whole.elevation,
+  };
+  const calendar = shiftCalendar(profiled.taxon.calendar, hopkinsDelay(library.reference, stands));
+  const alike = new Set(whole.trees.filter(({ taxonId }) => taxonId === tree.taxonId).map(({ id }) => id));
+  const others = whole.observations.filter(({ treeId }) => treeId !== tree.id && alike.has(treeId));
+  const own = whole.observations.filter(({ treeId }) => treeId === tree.id);
+  return (
+    <section>
+      <h3>On {day} by calendar and sight</h3>
+      <ul className={styles['carries']}>
+        {OBSERVED_PARTS.map((part) => (
+          <li key={part}>
+            <span>{OBSERVED_TITLES[part].there}</span>{' '}
+            {likelyInWords(
+              likelyThere({ part, calendar, deciduous: isDeciduous(profiled), day, own, others }),
+            )}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function TakeAway({ groundsId, tree }: { groundsId: string; tree: KeptTree }) {
+  const { save, problem } = useSaving();
+  const [gone, setGone] = useState(false);
+  const take = () =>
+    void save(
+      () =>
+        call('DELETE /api/grounds/{groundsId}/trees/{treeId}', { params: { groundsId, treeId: tree.id } }),
+      { stale: [['grounds']], done: () => setGone(true) },
+    );
+  if (problem) return <Problem>{problem}</Problem>;
+  return (
+    <Popconfirm
+      title={`Take ${tree.tag} off the list? What was seen and measured of it stays in the store.`}
+      okText="Take it off"
+      onConfirm={take}
+    >
+      <Button disabled={gone}>Take off the list</Button>
+    </Popconfirm>
+  );
+}

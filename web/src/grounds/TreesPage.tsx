@@ -1,0 +1,227 @@
+import type { KeptTree, WholeGrounds } from '@hurrow/contract/grounds';
+import { useQuery } from '@tanstack/react-query';
+import { useVirtualizer } from '@tanstack/react-virtual';
+import { Button, Input, Select } from 'antd';
+import { useDeferredValue, useMemo, useRef, useState } from 'react';
+import { Link, useSearchParams } from 'react-router';
+import { newTree, type LatLon } from '@hurrow/core/grounds';
+import { messageOf } from '../app/api.ts';
+import { useLibrary } from '../app/data.ts';
+import { newId } from '../app/newId.ts';
+import { LinkButton, Opening, Problem } from '../app/parts.tsx';
+import { useMayChange } from '../app/session.ts';
+import type { Drawing } from './drawn.ts';
+import { GroundsMap } from './GroundsMap.tsx';
+import { groundsQuery } from './groundsData.ts';
+import { GroundsFiles } from './GroundsFiles.tsx';
+import { MapDrawing } from './MapDrawing.tsx';
+import { TREE_LOOK_WORDS } from './mapLook.ts';
+import { mapTrees, nameOfTree, treesFound, type TreeLook } from './mapTrees.ts';
+import { withNoted } from './pending.ts';
+import { TreeForm } from './TreeForm.tsx';
+import { TreeSheet } from './TreeSheet.tsx';
+import { useField } from './useField.ts';
+import { useFieldDay } from './useFieldDay.ts';
+import styles from './grounds.module.css';
+
+interface TreesPageProps {
+  courseId: string;
+  groundsId: string;
+}
+
+/** Grounds: their map, the list of their trees in words, and the tree that is looked at. */
+export default function TreesPage({ courseId, groundsId }: TreesPageProps) {
+  const query = useQuery(groundsQuery(groundsId));
+  const field = useField();
+  const { arrived, waiting, who } = field;
+  const whole = useMemo(
+    () => query.data && withNoted(query.data, [...arrived, ...waiting], who),
+    [query.data, arrived, waiting, who],
+  );
+  if (query.isError && !whole) return <Problem>{messageOf(query.error)}</Problem>;
+  if (!whole) return <Opening>Opening the grounds…</Opening>;
+  return <Trees courseId={courseId} whole={whole} />;
+}
+
+type Only = 'all' | 'cut' | 'unconfirmed' | 'unmeasured';
+const ONLY: { value: Only; label: string }[] = [
+  { value: 'all', label: 'all trees' },
+  { value: 'cut', label: 'may be cut from' },
+  { value: 'unconfirmed', label: 'name not confirmed' },
+  { value: 'unmeasured', label: 'not measured' },
+];
+
+function Trees({ courseId, whole }: { courseId: string; whole: WholeGrounds }) {
+  const { profileOf } = useLibrary();
+  const on = useFieldDay();
+  const mayChange = useMayChange();
+  const [search, setSearch] = useSearchParams();
+  const [words, setWords] = useState('');
+  const [only, setOnly] = useState<Only>('all');
+  const [placing, setPlacing] = useState<'new' | 'move'>();
+  const [fresh, setFresh] = useState<KeptTree>();
+  const [drawing, setDrawing] = useState<Drawing>();
+  const deferred = useDeferredValue(words);
+  const found = useMemo(
+    () => treesFound(whole.trees, { words: deferred, only }, profileOf, on),
+    [whole.trees, deferred, only, profileOf, on],
+  );
+  const shown = useMemo(() => mapTrees(found, profileOf, on), [found, profileOf, on]);
+  const chosen = search.get('tree') ?? undefined;
+  const tree = fresh ?? whole.trees.find(({ id }) => id === chosen);
+  const editing = fresh !== undefined || search.has('edit');
+  const choose = (id: string) => {
+    setFresh(undefined);
+    setSearch(id === chosen ? {} : { tree: id });
+  };
+  const place = (at: LatLon) => {
+    if (drawing) return setDrawing({ ...drawing, points: [...drawing.points, at] });
+    if (placing === 'move' && tree) setFresh({ ...tree, ...at });
+    if (placing === 'new') setFresh({ ...newTree('', at.latitude, at.longitude), id: newId(), version: 0 });
+    setPlacing(undefined);
+  };
+  const leave = (id?: string) => {
+    setFresh(undefined);
+    setSearch(id ? { tree: id } : {});
+  };
+  return (
+    <div className={styles['grounds']}>
+      <div className={styles['mapside']}>
+        <div className={styles['mapframe']}>
+          <GroundsMap
+            features={whole.features}
+            trees={shown}
+            chosen={tree?.id}
+            drawn={drawing?.points ?? NOWHERE}
+            label={`Map of ${whole.name}: ${found.length} trees`}
+            onChoose={choose}
+            onPlace={placing || drawing ? place : undefined}
+          />
+        </div>
+        <Legend />
+        <p className={styles['status']} role="status">
+          {placing
+            ? 'Press on the map where the tree stands.'
+            : drawing
+              ? `${drawing.points.length} points: press on the map for the next.`
+              : tree && tree.tag
+                ? `${tree.tag}, ${nameOfTree(tree, profileOf)}, ${tree.latitude.toFixed(5)}, ${tree.longitude.toFixed(5)}`
+                : `${found.length} of ${whole.trees.length} trees`}
+        </p>
+        {mayChange && (
+          <p className={styles['does']}>
+            <Button onClick={() => setPlacing(placing === 'new' ? undefined : 'new')}>
+              {placing === 'new' ? 'No tree' : 'Add a tree'}
+            </Button>
+            <MapDrawing whole={whole} drawing={drawing} onDrawing={setDrawing} />
+            <GroundsFiles whole={whole} />
+          </p>
+        )}
+      </div>
+      <div className={styles['listside']}>
+        {tree && editing ? (
+          <TreeForm
+            key={tree.id}
+            groundsId={whole.id}
+            tree={tree}
+            onMove={() => setPlacing('move')}
+            onDone={() => leave(tree.id)}
+            onLeave={() => leave(tree.version > 0 ? tree.id : undefined)}
+          />
+        ) : tree ? (
+          <>
+            <LinkButton onClick={() => leave()}>‹ All trees</LinkButton>
+            <TreeSheet
+              courseId={courseId}
+              whole={whole}
+              tree={tree}
+              day={on}
+              onEdit={() => setSearch({ tree: tree.id, edit: '' })}
+            />
+          </>
+        ) : (
+          <>
+            <div className={styles['find']}>
+              <Input
+                allowClear
+                placeholder="Find by tag, name or note"
+                aria-label="Find a tree of these grounds"
+                value={words}
+                onChange={(event) => setWords(event.target.value)}
+              />
+              <Select aria-label="Which trees" value={only} options={ONLY} onChange={setOnly} />
+            </div>
+            <List trees={found} day={on} onChoose={choose} />
+            {whole.trees.length === 0 && (
+              <p>
+                No tree stands here yet. Press “Add a tree” and then the place on the map, or import a list as
+                CSV, GeoJSON or GPX under “Files”.
+              </p>
+            )}
+            <p>
+              <Link to={`/field/${courseId}/${whole.id}`}>Open it on a phone, to measure and note</Link>
+            </p>
+          </>
+        )}
+      </div>
+    </div>
+  );
+}
+
+const NOWHERE: LatLon[] = [];
+
+const Legend = () => (
+  <ul className={styles['legend']} aria-label="How trees are drawn">
+    {(Object.keys(TREE_LOOK_WORDS) as TreeLook[]).map((look) => (
+      <li key={look} data-look={look}>
+        {TREE_LOOK_WORDS[look]}
+      </li>
+    ))}
+  </ul>
+);
+
+const ROW = 44;
+
+/** The trees in words, as many as it may be: only the rows in sight are drawn. */
+function List({
+  trees,
+  day,
+  onChoose,
+}: {
+  trees: readonly KeptTree[];
+  day: string;
+  onChoose(id: string): void;
+}) {
+  const { profileOf } = useLibrary();
+  const frame = useRef<HTMLDivElement>(null);
+  const rows = useVirtualizer({
+    count: trees.length,
+    getScrollElement: () => frame.current,
+    estimateSize: () => ROW,
+    overscan: 8,
+  });
+  const looks = useMemo(() => mapTrees(trees, profileOf, day), [trees, profileOf, day]);
+  return (
+    <div ref={frame} className={styles['trees']} role="list" aria-label="Trees" tabIndex={-1}>
+      <div className={styles['tall']} style={{ height: rows.getTotalSize() }}>
+        {rows.getVirtualItems().map(({ index, start }) => {
+          const tree = trees[index]!;
+          return (
+            <div
+              key={tree.id}
+              role="listitem"
+              className={styles['row']}
+              style={{ transform: `translateY(${start}px)` }}
+            >
+              <button type="button" onClick={() => onChoose(tree.id)}>
+                <b>{tree.tag}</b>
+                <span>{nameOfTree(tree, profileOf)}</span>
+                <small data-look={looks[index]!.look}>{TREE_LOOK_WORDS[looks[index]!.look]}</small>
+              </button>
+            </div>
+          );
+        })}
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,22 @@
+import { LinkButton } from '../app/parts.tsx';
+import { waitingInWords } from './pending.ts';
+import type { useField } from './useField.ts';
+import styles from './field.module.css';
+
+/** What waits on this phone, in plain words; what was refused says why. */
+export function Waits({ field }: { field: ReturnType<typeof useField> }) {
+  const { waiting, offline, unkept, drop } = field;
+  const refused = waiting.filter(({ problem }) => problem);
+  const under = waiting.length - refused.length;
+  return (
+    <div className={styles['waits']} data-waiting={under > 0} role="status">
+      {waitingInWords(under, offline)}
+      {unkept && <b> This browser keeps nothing: do not close the page before all has arrived.</b>}
+      {refused.map(({ noted, problem }) => (
+        <p key={noted.id}>
+          Not taken: {problem} <LinkButton onClick={() => drop(noted.id)}>Give it up</LinkButton>
+        </p>
+      ))}
+    </div>
+  );
+}

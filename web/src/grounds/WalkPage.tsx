@@ -1,0 +1,299 @@
+import type { WholeCourse } from '@hurrow/contract/courses';
+import type { WholeGrounds } from '@hurrow/contract/grounds';
+import type { Walk, WalkBody } from '@hurrow/contract/outings';
+import { useQuery } from '@tanstack/react-query';
+import { Button, Checkbox, Input, InputNumber, Popconfirm, Select } from 'antd';
+import { useMemo } from 'react';
+import { useNavigate, useParams } from 'react-router';
+import { lengthInWords } from '@hurrow/core/field';
+import { writeTrackGpx } from '@hurrow/core/formats';
+import { careOnTheWay, planWalk, WHO_DECIDES, type PlannedWalk } from '@hurrow/core/grounds';
+import { call, messageOf } from '../app/api.ts';
+import { useLibrary } from '../app/data.ts';
+import { download } from '../app/download.ts';
+import { Opening, Problem } from '../app/parts.tsx';
+import { useSaving } from '../app/useSaving.ts';
+import { BroughtBack } from '../drafts/BroughtBack.tsx';
+import { useKept, type Kept } from '../drafts/useKept.ts';
+import { Checklists } from './Checklists.tsx';
+import { clockAfter, clockOf } from './days.ts';
+import { GroundsMap } from './GroundsMap.tsx';
+import { groundsQuery, walksKey, walksQuery } from './groundsData.ts';
+import { mapTrees, nameOfTree } from './mapTrees.ts';
+import { lineOf, moved, timed, walkInWords, wishesOfWalk } from './walking.ts';
+import styles from './grounds.module.css';
+
+/** One walk: its line on the map, its stops in words beside it, the day beneath. */
+export default function WalkPage({ course }: { course: WholeCourse }) {
+  const { walkId = '' } = useParams();
+  const walks = useQuery(walksQuery(course.id));
+  const walk = walks.data?.walks.find(({ id }) => id === walkId);
+  const whole = useQuery({ ...groundsQuery(walk?.groundsId ?? ''), enabled: walk !== undefined });
+  const error = walks.error ?? whole.error;
+  if (error) return <Problem>{messageOf(error)}</Problem>;
+  if (walks.data && !walk)
+    return <Problem>There is no such walk any more. It may have been given up.</Problem>;
+  if (!walk || !whole.data) return <Opening />;
+  return <Planning key={walk.id} course={course} walk={walk} whole={whole.data} />;
+}
+
+interface PlanningProps {
+  course: WholeCourse;
+  walk: Walk;
+  whole: WholeGrounds;
+}
+
+function Planning({ course, walk: { id, ...saved }, whole }: PlanningProps) {
+  const { library, profiles, profileOf } = useLibrary();
+  const kept = useKept<WalkBody>(`walk/${id}`, saved.name, saved);
+  const walk = kept.value;
+  const { save, saving, problem } = useSaving();
+  const go = useNavigate();
+  const taxa = useMemo(() => profiles.map(({ taxon }) => taxon), [profiles]);
+  const planned = useMemo(
+    () => library && planWalk(whole.trees, whole.features, taxa, wishesOfWalk(walk, true)),
+    [library, whole, taxa, walk],
+  );
+  const set = (part: Partial<WalkBody>) => kept.set((before) => ({ ...before, ...part }));
+  const shorten = () => {
+    const best = planWalk(whole.trees, whole.features, taxa, wishesOfWalk(walk, false));
+    const left = walk.treeIds.filter((tree) => !best.stops.some(({ treeId }) => treeId === tree));
+    set({ treeIds: [...best.stops.map(({ treeId }) => treeId), ...left] });
+  };
+  const params = { courseId: course.id, walkId: id };
+  const keep = () =>
+    void save(() => call('PUT /api/courses/{courseId}/walks/{walkId}', { params, body: walk }), {
+      done: () => kept.settle(walk),
+      stale: [walksKey(course.id)],
+    });
+  const giveUp = () =>
+    void save(() => call('DELETE /api/courses/{courseId}/walks/{walkId}', { params }), {
+      stale: [walksKey(course.id)],
+      done: () => {
+        kept.forget();
+        void go(`/c/${course.id}/grounds/walks`);
+      },
+    });
+  const shown = useMemo(() => mapTrees(whole.trees, profileOf, walk.day), [whole.trees, profileOf, walk.day]);
+  const line = useMemo(() => (planned ? lineOf(planned) : []), [planned]);
+  const stops = useMemo(
+    () =>
+      (planned?.stops ?? []).flatMap(({ treeId }) => whole.trees.find((tree) => tree.id === treeId) ?? []),
+    [planned, whole.trees],
+  );
+  if (!planned) return <Opening />;
+  return (
+    <>
+      <BroughtBack at={kept.broughtBack} onGiveUp={kept.forget} />
+      <Wishes whole={whole} kept={kept} />
+      <p className={styles['does']}>
+        <Button type="primary" loading={saving} disabled={!kept.changed} onClick={keep}>
+          Keep the walk
+        </Button>
+        <Button onClick={shorten}>Shortest order</Button>
+        <a href={`/api/courses/${course.id}/walks/${id}/walk.pdf`} download>
+          Print map and stops
+        </a>
+        <Button
+          onClick={() =>
+            download(
+              'walk.gpx',
+              writeTrackGpx(
+                walk.name,
+                line,
+                stops.map((tree, i) => ({ ...tree, name: `${i + 1} · ${tree.tag}` })),
+              ),
+              'application/gpx+xml',
+            )
+          }
+        >
+          Take out as GPX
+        </Button>
+        <Popconfirm title={`Give “${walk.name}” up?`} okText="Give it up" onConfirm={giveUp}>
+          <Button>Give it up</Button>
+        </Popconfirm>
+        {kept.changed && <small className="gold">Keep the walk before you print it.</small>}
+      </p>
+      {problem && <Problem>{problem}</Problem>}
+      {planned.remarks.map((remark) => (
+        <p key={remark} className="rust">
+          {remark}
+        </p>
+      ))}
+      <div className={styles['grounds']}>
+        <div className={styles['mapside']}>
+          <div className={styles['mapframe']}>
+            <GroundsMap
+              features={whole.features}
+              trees={shown}
+              way={line}
+              stops={stops}
+              label={`${walk.name}: ${walkInWords(planned)}`}
+            />
+          </div>
+          <p className={styles['status']} role="status">
+            {walkInWords(planned)}
+          </p>
+          <Day walk={walk} planned={planned} />
+        </div>
+        <Stops course={course} whole={whole} walk={walk} planned={planned} set={set} />
+      </div>
+      <Checklists checklists={walk.checklists} onChange={(checklists) => set({ checklists })} />
+    </>
+  );
+}
+
+function Wishes({ whole, kept }: { whole: WholeGrounds; kept: Kept<WalkBody> }) {
+  const { profileOf } = useLibrary();
+  const walk = kept.value;
+  const set = (part: Partial<WalkBody>) => kept.set((before) => ({ ...before, ...part }));
+  return (
+    <p className={styles['sentence']}>
+      <Input
+        aria-label="Name of the walk"
+        className={styles['title']}
+        value={walk.name}
+        maxLength={120}
+        onChange={(event) => set({ name: event.target.value })}
+      />
+      on{' '}
+      <input
+        aria-label="Day"
+        type="date"
+        value={walk.day}
+        onChange={(event) =>
+          event.target.value && kept.set((before) => timed(before, { day: event.target.value }))
+        }
+      />{' '}
+      from{' '}
+      <input
+        aria-label="Begins"
+        type="time"
+        value={walk.begins}
+        onChange={(event) =>
+          event.target.value && kept.set((before) => timed(before, { begins: event.target.value }))
+        }
+      />
+      ,{' '}
+      <InputNumber
+        aria-label="Minutes at a stop"
+        min={0}
+        max={120}
+        value={walk.minutes}
+        onChange={(minutes) => minutes !== null && set({ minutes })}
+      />{' '}
+      minutes at each of{' '}
+      <Select
+        mode="multiple"
+        aria-label="Trees"
+        className={styles['chosen']}
+        maxTagCount={0}
+        maxTagPlaceholder={() => `${walk.treeIds.length} trees`}
+        value={walk.treeIds}
+        optionFilterProp="label"
+        options={whole.trees.map((tree) => ({
+          value: tree.id,
+          label: `${tree.tag}, ${nameOfTree(tree, profileOf)}`,
+        }))}
+        onChange={(treeIds) => set({ treeIds })}
+      />
+      <Checkbox checked={walk.stepFree} onChange={(event) => set({ stepFree: event.target.checked })}>
+        without steps
+      </Checkbox>
+      <Checkbox checked={walk.unlike} onChange={(event) => set({ unlike: event.target.checked })}>
+        unlike trees one after the other
+      </Checkbox>
+    </p>
+  );
+}
+
+/** Daylight and the clock, under the map. */
+function Day({ walk, planned }: { walk: WalkBody; planned: PlannedWalk }) {
+  return (
+    <dl className={styles['day']}>
+      <dt>Back at</dt>
+      <dd>{clockAfter(walk.begins, planned.minutes)}</dd>
+      <dt>Sunrise</dt>
+      <dd>{clockOf(planned.sunrise)}</dd>
+      <dt>Sunset</dt>
+      <dd>{clockOf(planned.sunset)}</dd>
+    </dl>
+  );
+}
+
+interface StopsProps extends Pick<PlanningProps, 'course' | 'whole'> {
+  walk: WalkBody;
+  planned: PlannedWalk;
+  set(part: Partial<WalkBody>): void;
+}
+
+function Stops({ course, whole, walk, planned, set }: StopsProps) {
+  const { profileOf } = useLibrary();
+  const care = careOnTheWay(planned.stops);
+  const take = (id: string) => set({ treeIds: walk.treeIds.filter((each) => each !== id) });
+  const shift = (id: string, by: -1 | 1) =>
+    set({ treeIds: moved(walk.treeIds, walk.treeIds.indexOf(id), by) });
+  return (
+    <div className={styles['listside']}>
+      <ol className={styles['stops']} aria-label="Stops">
+        {planned.stops.map(({ treeId, way, arrive, hazards }, i) => {
+          const tree = whole.trees.find(({ id }) => id === treeId)!;
+          return (
+            <li key={treeId}>
+              <span className={styles['number']}>{i + 1}</span>
+              <span>
+                <b>{clockAfter(walk.begins, arrive)}</b> {tree.tag}, {nameOfTree(tree, profileOf)}
+                <small>
+                  {lengthInWords(way.metres, course.units)}
+                  {way.up >= 5 && `, ${Math.round(way.up)} m up`}
+                  {way.steps && ', steps'}
+                  {way.straight && ', no path drawn'}
+                  {tree.access && ` · ${tree.access}`}
+                </small>
+                {hazards.length > 0 && <small className="rust">{hazards.join(', ')}</small>}
+              </span>
+              <span className={styles['arrows']}>
+                <button
+                  type="button"
+                  aria-label={`${tree.tag} earlier`}
+                  disabled={i === 0}
+                  onClick={() => shift(treeId, -1)}
+                >
+                  ↑
+                </button>
+                <button
+                  type="button"
+                  aria-label={`${tree.tag} later`}
+                  disabled={i === planned.stops.length - 1}
+                  onClick={() => shift(treeId, 1)}
+                >
+                  ↓
+                </button>
+                <button type="button" aria-label={`Leave ${tree.tag} out`} onClick={() => take(treeId)}>
+                  ×
+                </button>
+              </span>
+            </li>
+          );
+        })}
+      </ol>
+      {planned.stops.length === 0 && <p>No stops yet: choose trees in the sentence above.</p>}
+      {care.length > 0 && (
+        <section className={styles['care']}>
+          <h3>To be minded on the way</h3>
+          <ul>
+            {care.map(({ hazard, care: words, stops }) => (
+              <li key={hazard}>
+                <b>
+                  {hazard}, at {stops.join(', ')}
+                </b>{' '}
+                {words}
+              </li>
+            ))}
+          </ul>
+          <small>{WHO_DECIDES}</small>
+        </section>
+      )}
+    </div>
+  );
+}

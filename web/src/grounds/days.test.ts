@@ -1,0 +1,14 @@
+import { clockAfter, isoNear, momentOf } from './days.ts';
+
+test('a day of the year is the one nearest to today', () => {
+  expect(isoNear(288, '2026-10-15')).toBe('2026-10-15');
+  expect(isoNear(5, '2026-12-20')).toBe('2027-01-05');
+  expect(isoNear(350, '2026-01-10')).toBe('2025-12-16');
+  expect(isoNear(180, '2026-10-15')).toBe('2026-06-29');
+});
+
+test('clock times', () => {
+  expect(clockAfter('14:50', 25)).toBe('15:15');
+  expect(clockAfter('23:50', 20.4)).toBe('00:10');
+  expect(momentOf('2026-10-16', '14:30').getMinutes()).toBe(30);
+});

@@ -1,0 +1,32 @@
+import { dateOfDay } from '@hurrow/core/season';
+
+const HALF_A_YEAR = 183 * 24 * 3600_000;
+
+/**
+ * The day of the calendar that a day of the year is, in the year in which it is nearest to a day.
+ *
+ * @example
+ * isoNear(5, '2026-12-20'); // '2027-01-05'
+ */
+export function isoNear(day: number, today: string): string {
+  const date = dateOfDay(day);
+  const year = Number(today.slice(0, 4));
+  const two = (n: number) => String(n).padStart(2, '0');
+  const at = (of: number) => `${of}-${two(date.month)}-${two(date.day)}`;
+  const apart = (of: number) => Math.abs(Date.parse(at(of)) - Date.parse(today));
+  return at([year - 1, year + 1].find((of) => apart(of) < HALF_A_YEAR && apart(of) < apart(year)) ?? year);
+}
+
+/** A clock time on a day as a moment, where the browser stands: `momentOf('2026-10-16', '14:30')`. */
+export const momentOf = (day: string, clock: string): Date => new Date(`${day}T${clock}:00`);
+
+/** A time of the day so many minutes after another: `clockAfter('14:50', 25)` is “15:15”. */
+export function clockAfter(begins: string, minutes: number): string {
+  const [hour = 0, minute = 0] = begins.split(':').map(Number);
+  const at = (hour * 60 + minute + Math.round(minutes)) % (24 * 60);
+  return `${String(Math.floor(at / 60)).padStart(2, '0')}:${String(at % 60).padStart(2, '0')}`;
+}
+
+/** A moment as the clock shows it: “18:04”. */
+export const clockOf = (at: Date | string | null): string =>
+  at === null ? '–' : new Date(at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });

@@ -1,0 +1,80 @@
+import type { Collecting, ItemBody } from '@hurrow/contract/outings';
+import { useQuery } from '@tanstack/react-query';
+import { useMemo } from 'react';
+import { collectingList } from '@hurrow/core/grounds';
+import { call, messageOf } from '../app/api.ts';
+import { useLibrary } from '../app/data.ts';
+import { newId } from '../app/newId.ts';
+import { useSaving } from '../app/useSaving.ts';
+import { asAWalk, bodyOf, newItem, type GatherLine } from './gathering.ts';
+import { collectingKey, collectingQuery, groundsQuery } from './groundsData.ts';
+import { withItems, withNoted } from './pending.ts';
+import { useField } from './useField.ts';
+import { usualStart } from './walking.ts';
+
+/** A collecting list with its lines as they are walked to, and what can be done with them, with or without a signal. */
+export function useGathering(courseId: string, listId: string) {
+  const field = useField();
+  const { arrived, waiting, who } = field;
+  const lists = useQuery(collectingQuery(courseId));
+  const { library, every } = useLibrary();
+  const held = lists.data?.lists.find(({ id }) => id === listId);
+  const ground = useQuery({ ...groundsQuery(held?.groundsId ?? ''), enabled: held !== undefined });
+  const noted = useMemo(() => [...arrived, ...waiting], [arrived, waiting]);
+  const list = useMemo(() => held && withItems(held, noted), [held, noted]);
+  const whole = useMemo(() => ground.data && withNoted(ground.data, noted, who), [ground.data, noted, who]);
+  const lines = useMemo(() => {
+    if (!list || !whole || !library) return undefined;
+    const { trees, observations, features } = whole;
+    const known = list.needs.filter(({ taxonId }) => every.some(({ taxon }) => taxon.id === taxonId));
+    const found = collectingList({
+      needs: known,
+      trees,
+      list: every,
+      observations,
+      day: list.day,
+      reference: library.reference,
+      site: whole,
+      pestHosts: list.pestHosts,
+    });
+    return asAWalk(found, { list, trees, features, start: usualStart(whole) });
+  }, [list, whole, library, every]);
+  const { save, problem: refused } = useSaving();
+  const choose = (needId: string, treeId: string) => {
+    if (!held) return;
+    const { id: _id, items: _items, ...body } = held;
+    void save(
+      () =>
+        call('PUT /api/courses/{courseId}/collecting/{listId}', {
+          params: { courseId, listId },
+          body: { ...body, chosen: { ...body.chosen, [needId]: treeId } },
+        }),
+      { stale: [collectingKey(courseId)] },
+    );
+  };
+  const write = (id: string, body: ItemBody) => field.note({ what: 'item', courseId, listId, id, body });
+  const missing =
+    lists.data && !held ? 'There is no such list any more. It may have been given up.' : undefined;
+  const failed =
+    !held && lists.error
+      ? messageOf(lists.error)
+      : !whole && ground.error
+        ? messageOf(ground.error)
+        : undefined;
+  return {
+    list,
+    whole,
+    lines,
+    field,
+    problem: missing ?? failed,
+    refused,
+    choose,
+    /** A piece was cut. */
+    cut: (line: GatherLine) => write(newId(), newItem(line, who, new Date())),
+    change: (item: Collecting['items'][number], part: Partial<ItemBody>) =>
+      write(item.id, { ...bodyOf(item), ...part }),
+    takeBack: (id: string) => field.note({ what: 'noItem', courseId, listId, id }),
+  };
+}
+
+export type Gathering = ReturnType<typeof useGathering>;

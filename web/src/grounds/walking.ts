@@ -1,0 +1,111 @@
+import type { WholeGrounds } from '@hurrow/contract/grounds';
+import type { CourseSet } from '@hurrow/contract/courses';
+import type { Walk, WalkBody } from '@hurrow/contract/outings';
+import {
+  USUAL_CHECKLISTS,
+  type GroundTree,
+  type LatLon,
+  type PlannedWalk,
+  type WalkWishes,
+} from '@hurrow/core/grounds';
+import { momentOf } from './days.ts';
+
+/** Where a walk begins where nothing is said: at the meeting point, or at the place of the grounds. */
+export function usualStart({
+  features,
+  latitude,
+  longitude,
+}: Pick<WholeGrounds, 'features' | 'latitude' | 'longitude'>): LatLon {
+  const meeting = features.features.find(({ properties }) => properties.kind === 'meeting')?.geometry;
+  if (meeting?.type !== 'Point') return { latitude, longitude };
+  const [lon = longitude, lat = latitude] = meeting.coordinates;
+  return { latitude: lat, longitude: lon };
+}
+
+/** A walk that is to be planned: to these trees, on a day, with the usual lists to go through. */
+export function newWalk(
+  whole: WholeGrounds,
+  name: string,
+  day: string,
+  treeIds: readonly string[],
+): WalkBody {
+  const start = usualStart(whole);
+  return {
+    groundsId: whole.id,
+    name,
+    day,
+    begins: '14:00',
+    beginsAt: momentOf(day, '14:00').getTime(),
+    treeIds: [...treeIds],
+    minutes: 4,
+    stepFree: false,
+    unlike: false,
+    start,
+    end: start,
+    checklists: USUAL_CHECKLISTS.map(({ title, points }) => ({
+      title,
+      points: points.map((words) => ({ words, done: false })),
+    })),
+  };
+}
+
+/** What the core is asked for: the order that is kept, or the shortest. */
+export const wishesOfWalk = (walk: WalkBody, asGiven: boolean): WalkWishes => ({
+  ...walk,
+  asGiven,
+  startsAt: new Date(walk.beginsAt),
+});
+
+/** A walk with another time: the moment goes with the clock. */
+export const timed = (walk: WalkBody, change: { day?: string; begins?: string }): WalkBody => {
+  const next = { ...walk, ...change };
+  return { ...next, beginsAt: momentOf(next.day, next.begins).getTime() };
+};
+
+/**
+ * Trees by which a set is shown: of each species the one that can be reached and is confirmed, the nearest to the start of those.
+ */
+export function treesForSet(
+  { taxa }: Pick<CourseSet, 'taxa'>,
+  trees: readonly GroundTree[],
+  metresTo: (tree: GroundTree) => number,
+): string[] {
+  return taxa.flatMap((taxonId) => {
+    const own = trees.filter((tree) => tree.taxonId === taxonId);
+    const worth = (tree: GroundTree) =>
+      metresTo(tree) +
+      (tree.confirmedBy ? 0 : 500) +
+      (tree.reach.leaf === 'hand' || !tree.reach.leaf ? 0 : 200);
+    return own
+      .toSorted((a, b) => worth(a) - worth(b))
+      .slice(0, 1)
+      .map(({ id }) => id);
+  });
+}
+
+/** A stop moved by one place. */
+export function moved(ids: readonly string[], at: number, by: -1 | 1): string[] {
+  const to = at + by;
+  if (to < 0 || to >= ids.length) return [...ids];
+  const next = [...ids];
+  [next[at], next[to]] = [next[to]!, next[at]!];
+  return next;
+}
+
+/** “8 stops, 1.2 km and 45 m up, about 50 minutes”. */
+export function walkInWords({ stops, metres, minutes, up, steps, proved }: PlannedWalk): string {
+  const far = metres >= 1000 ? `${(metres / 1000).toFixed(1)} km` : `${Math.round(metres / 10) * 10} m`;
+  const climb = up >= 5 ? ` and ${Math.round(up)} m up` : '';
+  const order = proved ? '; no shorter order is possible' : '';
+  return `${stops.length === 1 ? 'One stop' : `${stops.length} stops`}, ${far}${climb}${steps ? ', with steps' : ''}, about ${Math.round(minutes)} minutes${order}.`;
+}
+
+/** Walks with those that are still ahead first, the next one on top. */
+export const walksByDay = (walks: readonly Walk[], today: string): Walk[] => [
+  ...walks.filter(({ day }) => day >= today).toSorted((a, b) => a.day.localeCompare(b.day)),
+  ...walks.filter(({ day }) => day < today).toSorted((a, b) => b.day.localeCompare(a.day)),
+];
+
+/** The whole line that is walked, stop after stop. */
+export const lineOf = ({ stops, home }: Pick<PlannedWalk, 'stops' | 'home'>): LatLon[] =>
+  stops.length === 0 ? [] : [...stops.map(({ way }) => way), home].flatMap(({ line }) => line);
