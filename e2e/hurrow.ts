@@ -12,6 +12,7 @@ const root = fileURLToPath(new URL('../', import.meta.url));
 export class Hurrow {
   url = '';
   private process: ChildProcess | undefined;
+  private instruments: Awaited<ReturnType<typeof simulated>> | undefined;
   private readonly folder = mkdtempSync(join(tmpdir(), 'hurrow-journey-'));
   private readonly demo: boolean;
 
@@ -28,6 +29,7 @@ export class Hurrow {
   }
 
   async run(): Promise<void> {
+    this.instruments ??= this.demo ? await simulated() : undefined;
     const port = await freePort();
     this.url = `http://localhost:${port}`;
     const env = {
@@ -36,6 +38,7 @@ export class Hurrow {
       HURROW_DATA: this.folder,
       HURROW_CLOCK: '2026-10-15T16:00:00Z',
       HURROW_DEMO: this.demo ? '1' : '',
+      ...this.instruments?.addresses,
     };
     const child = spawn(process.execPath, ['server/dist/main.js'], { cwd: root, env });
     this.process = child;
@@ -74,6 +77,7 @@ export class Hurrow {
 
   async stop(): Promise<void> {
     await this.end('SIGTERM');
+    this.instruments?.process.kill();
     rmSync(this.folder, { recursive: true, force: true });
   }
 
@@ -85,4 +89,23 @@ export class Hurrow {
     child.kill(signal);
     await gone;
   }
+}
+
+/** The simulated receiver and range-finder, as a process of their own. */
+async function simulated() {
+  const [receiver, rangeFinder] = [await freePort(), await freePort()];
+  const simulate = [
+    '--import',
+    'tsx',
+    'server/src/instruments/simulate.ts',
+    String(receiver),
+    String(rangeFinder),
+  ];
+  return {
+    process: spawn(process.execPath, simulate, { cwd: root, stdio: 'ignore' }),
+    addresses: {
+      HURROW_RECEIVER: `127.0.0.1:${receiver}`,
+      HURROW_RANGEFINDER: `127.0.0.1:${rangeFinder}`,
+    },
+  };
 }

@@ -33,8 +33,9 @@ async function fill(db: Db): Promise<void> {
     reference: library.reference,
     profiles: readLibrary(library).profiles,
   };
-  for (const course of file.courses) await fillCourse(db, course, ground);
-  await fillGrounds(db);
+  const courseIds: string[] = [];
+  for (const course of file.courses) courseIds.push(await fillCourse(db, course, ground));
+  await fillGrounds(db, courseIds[0]!);
   await fillPhotos(db, libraryId, accountId, ground.profiles);
 }
 

@@ -91,8 +91,8 @@ export interface Ground {
   profiles: readonly ProfiledTaxon[];
 }
 
-/** Writes one course with its sets, students, quizzes and the answers of its students. */
-export async function fillCourse(db: Db, file: CourseFile, ground: Ground): Promise<void> {
+/** Writes one course with its sets, students, quizzes and the answers of its students; returns its id. */
+export async function fillCourse(db: Db, file: CourseFile, ground: Ground): Promise<string> {
   const courseId = randomUUID();
   const marking = { ...DEFAULT_MARKING, policy: file.policy };
   await courses.addCourse(db, courseId, ground.libraryId, file.code, { ...file, marking });
@@ -114,6 +114,7 @@ export async function fillCourse(db: Db, file: CourseFile, ground: Ground): Prom
     const stations = await setQuiz(db, courseId, file, quiz, ground);
     if (quiz.state === 'closed') await answerQuiz(db, file, quiz, students, stations, ground);
   }
+  return courseId;
 }
 
 async function fillNotebook(

@@ -1,8 +1,10 @@
 import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { parse } from 'yaml';
+import type { WalkBody } from '@hurrow/contract/outings';
 import {
   newTree,
+  USUAL_CHECKLISTS,
   type FeatureFacts,
   type GroundFeatures,
   type ObservedPart,
@@ -10,6 +12,7 @@ import {
 } from '@hurrow/core/grounds';
 import type { Db } from '@hurrow/server/db';
 import * as queries from '@hurrow/server/grounds/queries';
+import * as outings from '@hurrow/server/outings/queries';
 
 interface GroundsFile {
   name: string;
@@ -22,7 +25,16 @@ interface GroundsFile {
     at: [latitude: number, longitude: number, elevation: number];
   })[];
   observations: [tag: string, day: string, part: ObservedPart, there: boolean][];
+  walk: { name: string; day: string; trees: string[] };
+  collecting: {
+    name: string;
+    day: string;
+    needs: [taxonId: string, kind: string][];
+    cut: { need: string; tag: string; cut: string; goodUntil: string; stored: string }[];
+  };
 }
+
+const NOW = new Date('2026-10-14T17:00:00Z');
 
 const CONFIRMED_BY = 'Marisol Overbeck';
 
@@ -46,8 +58,8 @@ export function demoGrounds(): { file: GroundsFile; features: GroundFeatures; tr
   return { file, features, trees };
 }
 
-/** Puts the grounds into a store. */
-export async function fillGrounds(db: Db): Promise<void> {
+/** Puts the grounds into a store, with a walk and a collecting list of a course. */
+export async function fillGrounds(db: Db, courseId: string): Promise<void> {
   const { file, features, trees } = demoGrounds();
   const groundsId = randomUUID();
   await queries.addGrounds(db, groundsId, file);
@@ -60,5 +72,64 @@ export async function fillGrounds(db: Db): Promise<void> {
       randomUUID(),
       { treeId: ids.get(tag)!, day: String(day), part, there, note: '' },
       CONFIRMED_BY,
+    );
+  await fillOutings(db, courseId, groundsId, file, ids);
+}
+
+async function fillOutings(
+  db: Db,
+  courseId: string,
+  groundsId: string,
+  { walk, collecting }: GroundsFile,
+  ids: ReadonlyMap<string, string>,
+): Promise<void> {
+  const idOf = (tag: string) => ids.get(tag)!;
+  const start = { latitude: 47.6, longitude: -116.4 };
+  const body: WalkBody = {
+    groundsId,
+    name: walk.name,
+    day: String(walk.day),
+    begins: '14:00',
+    beginsAt: Date.parse(`${walk.day}T21:00:00Z`),
+    treeIds: walk.trees.map(idOf),
+    minutes: 4,
+    stepFree: false,
+    unlike: false,
+    start,
+    end: start,
+    checklists: USUAL_CHECKLISTS.map(({ title, points }) => ({
+      title,
+      points: points.map((words) => ({ words, done: false })),
+    })),
+  };
+  await outings.writeWalk(db, randomUUID(), courseId, body, NOW);
+  const listId = randomUUID();
+  const needs = collecting.needs.map(([taxonId, kind]) => ({
+    id: `${taxonId} ${kind}`,
+    taxonId,
+    kind,
+    serves: '',
+  }));
+  const { name, day } = collecting;
+  const list = { groundsId, name, day: String(day), quizId: null, needs, chosen: {}, pestHosts: false };
+  await outings.writeList(db, listId, courseId, list, NOW);
+  for (const { need, tag, cut, goodUntil, stored } of collecting.cut)
+    await outings.writeItem(
+      db,
+      randomUUID(),
+      listId,
+      {
+        needId: need,
+        treeId: idOf(tag),
+        cutAt: `${cut}T16:30:00Z`,
+        cutter: CONFIRMED_BY,
+        stored,
+        goodUntil: String(goodUntil),
+        spares: 1,
+        confirmedBy: 'Perpetua Lindqvist',
+        state: 'kept',
+        note: '',
+      },
+      [{ at: `${cut}T16:30:00Z`, by: CONFIRMED_BY, what: 'cut' }],
     );
 }

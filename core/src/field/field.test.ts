@@ -5,6 +5,7 @@ import {
   ageByRings,
   alongTheStem,
   angleBy,
+  climbInWords,
   besideLargest,
   diameterOf,
   exact,
@@ -21,6 +22,7 @@ import {
   repeated,
   spreadOfRadii,
   spreadOfWidths,
+  wayInWords,
   type Measured,
   type Uncertain,
 } from './index.ts';
@@ -100,6 +102,12 @@ describe('worked examples', () => {
     const { years, from, to, working } = ageByGrowth({ value: 0.5, sd: 0 }, 2);
     expect([years, from, to]).toEqual([100, 50, 200]);
     expect(working.join(' ')).toMatch(/guess/);
+  });
+
+  test('ways and climbs as one would say them', () => {
+    expect([323, 1630].map((metres) => wayInWords(metres, 'metric'))).toEqual(['320 m', '1.6 km']);
+    expect([100, 1630].map((metres) => wayInWords(metres, 'imperial'))).toEqual(['350 ft', '1.0 mi']);
+    expect([climbInWords(119.4, 'metric'), climbInWords(119.4, 'imperial')]).toEqual(['119 m', '390 ft']);
   });
 
   test('lengths as they are said outdoors', () => {

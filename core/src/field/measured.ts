@@ -58,6 +58,26 @@ export function lengthInWords(metres: number, units: UnitSystem): string {
   return inches % 12 === 0 ? `${inches / 12} ft` : `${Math.floor(inches / 12)} ft ${inches % 12} in`;
 }
 
+const MILE = 1609.344;
+
+/**
+ * A way to walk, as far as one would say: to ten metres or to a tenth of a kilometre, to fifty feet or to a tenth of a mile. So are heights
+ * above the sea.
+ *
+ * @example
+ * wayInWords(323, 'metric'); // '320 m'
+ * wayInWords(1630, 'metric'); // '1.6 km'
+ */
+export function wayInWords(metres: number, units: UnitSystem): string {
+  if (units === 'metric')
+    return metres < 1000 ? `${Math.round(metres / 10) * 10} m` : `${(metres / 1000).toFixed(1)} km`;
+  return metres < MILE / 5 ? `${Math.round(metres / FOOT / 50) * 50} ft` : `${(metres / MILE).toFixed(1)} mi`;
+}
+
+/** A height above the sea or a climb, to the metre or to ten feet: `climbInWords(119.4, 'metric')` is “119 m”. */
+export const climbInWords = (metres: number, units: UnitSystem): string =>
+  units === 'metric' ? `${Math.round(metres)} m` : `${Math.round(metres / FOOT / 10) * 10} ft`;
+
 /** A girth as it is said: whole centimetres or inches to a tenth. */
 export const girthInWords = (metres: number, units: UnitSystem): string =>
   units === 'metric' ? `${Math.round(metres * 100)} cm` : `${round(metres / INCH, 1)} in`;

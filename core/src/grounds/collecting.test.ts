@@ -197,7 +197,7 @@ describe('whence it is cut', () => {
       /out of reach/,
       'livingTree',
     ],
-    ['leaves in winter', { day: '2026-12-15' }, /does not carry it/, 'otherPart'],
+    ['leaves in winter', { day: '2026-12-15' }, /leaves are down/, 'otherPart'],
     [
       'a twig bare in summer',
       { needs: [{ id: 'n', taxonId: 'prunus', kind: 'bareTwig', serves: '' }] },

@@ -28,6 +28,7 @@ export const REFUSALS = [
   'living bark',
   'out of reach',
   'not there',
+  'bare',
   'in leaf',
 ] as const;
 export type Refusal = (typeof REFUSALS)[number];
@@ -42,6 +43,7 @@ export const REFUSAL_WORDS: Record<Refusal, string> = {
   'living bark': 'bark is not taken from a living stem',
   'out of reach': 'what is needed is out of reach',
   'not there': 'it does not carry it on that day',
+  bare: 'its leaves are down, or not out yet, on that day',
   'in leaf': 'it is not bare on that day',
 };
 
@@ -160,9 +162,18 @@ export function judge(
   const refusal = refusalOf(tree, profiled, kind, asked);
   if (refusal) return { why: refusal };
   const likely = likelyOf(tree, profiled, kind, asked);
-  if (likely.ruledOut || likely.share < OFFERED)
-    return { why: kind.leaves === 'off' ? 'in leaf' : 'not there' };
-  return { source: { treeId: tree.id, likely, reach: reachOf(tree, kind) ?? 'hand' } };
+  const failing = likely.find(({ ruledOut, share }) => ruledOut || share < OFFERED);
+  if (failing) return { why: failing.why };
+  const share = likely.reduce((product, each) => product * each.share, 1);
+  if (share < OFFERED) return { why: 'not there' };
+  const weakest = likely.toSorted((a, b) => a.share - b.share)[0];
+  return {
+    source: {
+      treeId: tree.id,
+      likely: { share, by: weakest?.by ?? 'calendar', ruledOut: false },
+      reach: reachOf(tree, kind) ?? 'hand',
+    },
+  };
 }
 
 function refusalOf(
@@ -200,7 +211,7 @@ function likelyOf(
   profiled: ProfiledTaxon,
   kind: StationKind,
   { trees, observations, day, reference, site }: Omit<CollectingAsked, 'needs' | 'list'>,
-): Likely {
+): (Likely & { why: Refusal })[] {
   const deciduous = isDeciduous(profiled);
   const stands = {
     latitude: tree.latitude,
@@ -212,17 +223,12 @@ function likelyOf(
   const alike = new Set(trees.filter((each) => each.taxonId === tree.taxonId).map(({ id }) => id));
   const others = observations.filter((each) => each.treeId !== tree.id && alike.has(each.treeId));
   const of = (part: TreeObservation['part']) => likelyThere({ part, calendar, deciduous, day, own, others });
-  const all: Likely[] = [];
-  if (kind.leaves === 'on') all.push(of('leaves'));
-  if (kind.leaves === 'off') all.push(deciduous ? bareBy(of('leaves')) : NEVER_BARE);
+  const all: (Likely & { why: Refusal })[] = [];
+  if (kind.leaves === 'on') all.push({ ...of('leaves'), why: 'bare' });
+  if (kind.leaves === 'off') all.push({ ...(deciduous ? bareBy(of('leaves')) : NEVER_BARE), why: 'in leaf' });
   if (kind.organs.includes('fruit') && kind.medium !== 'livingTree')
-    all.push(of(reachOf(tree, kind) === 'fallen' ? 'fallen' : 'fruit'));
-  if (all.length === 0) return { share: 1, by: 'calendar', ruledOut: false };
-  return all.reduce((a, b) => ({
-    share: a.share * b.share,
-    by: b.share < a.share ? b.by : a.by,
-    ruledOut: a.ruledOut || b.ruledOut,
-  }));
+    all.push({ ...of(reachOf(tree, kind) === 'fallen' ? 'fallen' : 'fruit'), why: 'not there' });
+  return all;
 }
 
 const NEVER_BARE: Likely = { share: 0, by: 'calendar', ruledOut: false };

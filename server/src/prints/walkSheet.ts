@@ -1,7 +1,7 @@
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces.js';
 import type { WalkBody } from '@hurrow/contract/outings';
 import type { Paper } from '@hurrow/contract/prints';
-import { lengthInWords } from '@hurrow/core/field';
+import { climbInWords, wayInWords } from '@hurrow/core/field';
 import {
   drawMap,
   type careOnTheWay,
@@ -39,7 +39,9 @@ export function walkSheet(printed: PrintedWalk, paper: Paper): Omit<TDocumentDef
   const { course, grounds, walk, planned, stops, care, whoDecides, units } = printed;
   const width = PAPER_SIZE[paper].width - 2 * MARGIN;
   const climb =
-    planned.up >= 1 ? `, ${Math.round(planned.up)} m up and ${Math.round(planned.down)} m down` : '';
+    planned.up >= 1
+      ? `, ${climbInWords(planned.up, units)} up and ${climbInWords(planned.down, units)} down`
+      : '';
   return {
     info: { title: walk.name },
     pageMargins: [MARGIN, MARGIN, MARGIN, MARGIN],
@@ -53,7 +55,7 @@ export function walkSheet(printed: PrintedWalk, paper: Paper): Omit<TDocumentDef
       { text: walk.name, font: 'Serif', bold: true, fontSize: 20 },
       { text: `${course} · ${grounds} · ${walk.day}, from ${walk.begins}`, color: GREY },
       {
-        text: `${stops.length} stops, ${lengthInWords(planned.metres, units)}${climb}, about ${Math.round(planned.minutes)} minutes${planned.steps ? '; there are steps' : ''}.`,
+        text: `${stops.length} stops, ${wayInWords(planned.metres, units)}${climb}, about ${Math.round(planned.minutes)} minutes${planned.steps ? '; there are steps' : ''}.`,
         margin: [0, 4, 0, 6],
       },
       ...planned.remarks.map((text): Content => ({ text, bold: true })),
@@ -98,7 +100,7 @@ function stopTable(stops: PrintedWalk['stops'], begins: string, units: UnitSyste
         { text: tree.access, fontSize: 8, color: GREY },
       ],
     },
-    `${lengthInWords(way.metres, units)}${way.off > 5 ? `, ${lengthInWords(way.off, units)} of it off the path` : ''}${way.steps ? ', steps' : ''}`,
+    `${wayInWords(way.metres, units)}${way.off > 5 ? `, ${wayInWords(way.off, units)} of it off the path` : ''}${way.steps ? ', steps' : ''}`,
     hazards.join(', '),
   ]);
   return {

@@ -16,6 +16,7 @@ import { Latin } from '../app/Names.tsx';
 import { courseWeek } from '../app/weeks.ts';
 import { useConfusions } from '../confusions/useConfusions.ts';
 import { capital } from '../confusions/useNames.ts';
+import { ExpiringTodo } from '../grounds/ExpiringTodo.tsx';
 import styles from './course.module.css';
 import { bareInWords, bareOn } from './bare.ts';
 
@@ -40,6 +41,7 @@ export function CourseNow({ course }: { course: WholeCourse }) {
               </Todo>
             )}
             <LessonTodo course={course} week={week} />
+            <ExpiringTodo courseId={course.id} />
             {course.students.length === 0 && (
               <Todo>
                 No students yet. <Link to={`${base}/course/students`}>Import the class list.</Link>

@@ -2,7 +2,7 @@ import type { KeptTree, WholeGrounds } from '@hurrow/contract/grounds';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { lengthInWords } from '@hurrow/core/field';
+import { lengthInWords, wayInWords } from '@hurrow/core/field';
 import { metresBetween, type LatLon } from '@hurrow/core/grounds';
 import { messageOf } from '../app/api.ts';
 import { courseQuery, useLibrary } from '../app/data.ts';
@@ -147,4 +147,4 @@ function Near({
 }
 
 const farInWords = (here: LatLon, tree: LatLon, units: 'metric' | 'imperial'): string =>
-  lengthInWords(Math.max(3, metresBetween(here, tree)), units);
+  wayInWords(Math.max(10, metresBetween(here, tree)), units);

@@ -61,9 +61,9 @@ function Row({ line, gathering }: RowProps) {
           </span>
         )}
         <div>
-          <h3>
+          <strong>
             {name}, {kind.title}
-          </h3>
+          </strong>
           {tree && (source ?? item) && (
             <p>
               <b>{tree.tag}</b>

@@ -2,7 +2,7 @@ import L from 'leaflet';
 import 'leaflet/dist/leaflet.css';
 import { useEffect, useEffectEvent, useRef } from 'react';
 import type { GroundFeature, GroundFeatures, LatLon } from '@hurrow/core/grounds';
-import { color } from '../app/tokens.ts';
+import { COLORS } from '../app/tokens.ts';
 import type { MapTree } from './mapTrees.ts';
 import { boundsOf, lookOf, nameOnMap, TREE_LOOK } from './mapLook.ts';
 import styles from './map.module.css';
@@ -24,6 +24,9 @@ interface GroundsMapProps {
   /** A press on the ground, where places are asked for. */
   onPlace?: ((place: LatLon) => void) | undefined;
 }
+
+/** Scale from which on crowns are more than dots. */
+const NEAR = 17.5;
 
 /**
  * The map of grounds: paths, water, walls, and each tree as a circle of its true crown. Leaflet moves it, by pointer, finger, wheel and
@@ -86,6 +89,12 @@ export function GroundsMap(props: GroundsMapProps) {
       ),
     trees,
   );
+  const isHere = here !== undefined;
+  const around = useEffectEvent(() => {
+    if (here && !picked && !shown) map.current?.setView(pair(here), NEAR);
+  });
+  // Once it is known where one is, that is what one wants to see.
+  useEffect(() => around(), [isHere]);
   const picked = trees.find(({ id }) => id === chosen);
   useLayer(
     map,
@@ -93,16 +102,25 @@ export function GroundsMap(props: GroundsMapProps) {
       picked
         ? L.circleMarker([picked.latitude, picked.longitude], {
             radius: 13,
-            color: color('rust'),
+            color: COLORS.rust,
             weight: 2.5,
             fill: false,
           })
         : undefined,
     `${picked?.latitude} ${picked?.longitude}`,
   );
+  const near = useEffectEvent(() => {
+    const made = map.current;
+    if (!picked || !made || shown) return;
+    const at = L.latLng(picked.latitude, picked.longitude);
+    if (made.getZoom() < NEAR || !made.getBounds().pad(-0.1).contains(at))
+      made.setView(at, Math.max(NEAR, made.getZoom()));
+  });
+  // Whoever chooses a tree in the list wants to see where it stands.
+  useEffect(() => near(), [picked?.id]);
   useLayer(
     map,
-    () => (shown ? L.polyline(shown.map(pair), { color: color('ink'), weight: 3 }) : undefined),
+    () => (shown ? L.polyline(shown.map(pair), { color: COLORS.ink, weight: 3 }) : undefined),
     shown,
   );
   useLayer(
@@ -124,15 +142,15 @@ export function GroundsMap(props: GroundsMapProps) {
         ? L.layerGroup([
             L.circle(pair(here), {
               radius: here.error,
-              color: color('action'),
+              color: COLORS.action,
               weight: 1,
               fillOpacity: 0.12,
             }),
             L.circleMarker(pair(here), {
               radius: 6,
-              color: color('sheet'),
+              color: COLORS.sheet,
               weight: 2,
-              fillColor: color('action'),
+              fillColor: COLORS.action,
               fillOpacity: 1,
             }),
           ])
@@ -143,7 +161,7 @@ export function GroundsMap(props: GroundsMapProps) {
     map,
     () =>
       drawn && drawn.length > 0
-        ? L.polyline(drawn.map(pair), { color: color('rust'), weight: 3, dashArray: '6 4' })
+        ? L.polyline(drawn.map(pair), { color: COLORS.rust, weight: 3, dashArray: '6 4' })
         : undefined,
     drawn,
   );
@@ -193,7 +211,8 @@ function layerOf(feature: GroundFeature): L.Layer[] {
   const layer =
     geometry.type === 'Point'
       ? L.circleMarker([geometry.coordinates[1]!, geometry.coordinates[0]!], { radius: 7, ...look })
-      : L.geoJSON(feature, { style: look });
+      : // Streams are lines: only an area of water is filled.
+        L.geoJSON(feature, { style: geometry.type === 'Polygon' ? look : { ...look, fill: false } });
   const name = nameOnMap(feature.properties);
   if (!name) return [layer];
   const words = document.createElement('span');

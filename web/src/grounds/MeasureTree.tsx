@@ -21,6 +21,7 @@ import {
   METHODS,
   resultOf,
   unitOf,
+  usualAngle,
   withShot,
   type Method,
   type ReadField,
@@ -44,7 +45,9 @@ interface Begun {
   angle: AngleInstrument;
 }
 
-const KEYS = ['7', '8', '9', '4', '5', '6', '1', '2', '3', '.', '0', '−', ';', '+', '⌫'];
+const KEYS = ['1', '2', '3', '4', '5', '6', '7', '8', '9', '.', '0', '−', ';', '+', '⌫'];
+/** What stands on keys that say more than themselves. */
+const ON_KEYS: Record<string, string> = { ';': '; again', '+': '+ stem' };
 const KEY_NAMES: Record<string, string> = {
   ';': 'and once more',
   '+': 'and another stem',
@@ -105,11 +108,12 @@ export function MeasureTree({ courseId, groundsId, tree, news }: MeasureTreeProp
     kept.replace({ ...kept.latest(), texts: {} });
   };
   const change = (next: Method) => {
-    set({ method: next, texts: {} });
+    set({ method: next, texts: {}, angle: usualAngle(next) });
     setSaid('');
   };
   return (
     <section className={styles['measure']} aria-label={`Measure ${tree.tag}`}>
+      <h2>Measure it</h2>
       <label>
         What do you measure?
         <select value={method} onChange={(event) => change(event.target.value as Method)}>
@@ -141,7 +145,7 @@ export function MeasureTree({ courseId, groundsId, tree, news }: MeasureTreeProp
       <div className={styles['keypad']} role="group" aria-label="Keys">
         {KEYS.map((key) => (
           <button key={key} type="button" aria-label={KEY_NAMES[key] ?? key} onClick={() => press(key)}>
-            {key}
+            {ON_KEYS[key] ?? key}
           </button>
         ))}
       </div>

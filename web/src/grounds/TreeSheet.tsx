@@ -11,6 +11,7 @@ import {
   lengthBy,
   lengthInWords,
   pointsOf,
+  climbInWords,
 } from '@hurrow/core/field';
 import {
   HAZARD_CARE,
@@ -91,7 +92,7 @@ export function TreeSheet({ courseId, whole, tree, day, onEdit }: TreeSheetProps
         <dd>
           {tree.stage}
           {tree.sex !== 'unknown' && `, ${tree.sex}`}
-          {tree.elevation !== null && `, at ${lengthInWords(tree.elevation, units)}`}
+          {tree.elevation !== null && `, at ${climbInWords(tree.elevation, units)}`}
           {tree.stepFree && ', reached without a step'}
           {tree.access && `. ${tree.access}`}
         </dd>
@@ -182,10 +183,12 @@ function Size({
     girth && tree.height !== null && tree.spread !== null
       ? pointsOf(
           girth,
-          { value: tree.height, error: errorOf('height') },
-          { value: tree.spread, error: errorOf('spread') },
+          { value: tree.height, error: errorOf('height') ?? 0 },
+          { value: tree.spread, error: errorOf('spread') ?? 0 },
         )
       : undefined;
+  // Without its measurements nobody knows how sure the sum is.
+  const isKnown = errorOf('height') !== undefined && errorOf('spread') !== undefined;
   const said = [
     girth &&
       `girth ${girthInWords(girth.value, units)}${tree.girths.length > 1 ? ` of ${tree.girths.length} stems` : ''}`,
@@ -199,7 +202,7 @@ function Size({
       {points && (
         <>
           <br />
-          {points.points} size points{points.error > 0.5 && ` ± ${Math.ceil(points.error)}`}.{' '}
+          {points.points} size points{isKnown && ` ± ${Math.ceil(points.error)}`}.{' '}
           {besideLargest(points.points, largest)}
         </>
       )}

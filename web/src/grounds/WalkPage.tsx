@@ -5,7 +5,7 @@ import { useQuery } from '@tanstack/react-query';
 import { Button, Checkbox, Input, InputNumber, Popconfirm, Select } from 'antd';
 import { useMemo } from 'react';
 import { useNavigate, useParams } from 'react-router';
-import { lengthInWords } from '@hurrow/core/field';
+import { climbInWords, wayInWords } from '@hurrow/core/field';
 import { writeTrackGpx } from '@hurrow/core/formats';
 import { careOnTheWay, planWalk, WHO_DECIDES, type PlannedWalk } from '@hurrow/core/grounds';
 import { call, messageOf } from '../app/api.ts';
@@ -128,11 +128,11 @@ function Planning({ course, walk: { id, ...saved }, whole }: PlanningProps) {
               trees={shown}
               way={line}
               stops={stops}
-              label={`${walk.name}: ${walkInWords(planned)}`}
+              label={`${walk.name}: ${walkInWords(planned, course.units)}`}
             />
           </div>
           <p className={styles['status']} role="status">
-            {walkInWords(planned)}
+            {walkInWords(planned, course.units)}
           </p>
           <Day walk={walk} planned={planned} />
         </div>
@@ -235,6 +235,7 @@ function Stops({ course, whole, walk, planned, set }: StopsProps) {
     set({ treeIds: moved(walk.treeIds, walk.treeIds.indexOf(id), by) });
   return (
     <div className={styles['listside']}>
+      <h2 className="visually-hidden">Stops</h2>
       <ol className={styles['stops']} aria-label="Stops">
         {planned.stops.map(({ treeId, way, arrive, hazards }, i) => {
           const tree = whole.trees.find(({ id }) => id === treeId)!;
@@ -244,8 +245,8 @@ function Stops({ course, whole, walk, planned, set }: StopsProps) {
               <span>
                 <b>{clockAfter(walk.begins, arrive)}</b> {tree.tag}, {nameOfTree(tree, profileOf)}
                 <small>
-                  {lengthInWords(way.metres, course.units)}
-                  {way.up >= 5 && `, ${Math.round(way.up)} m up`}
+                  {wayInWords(way.metres, course.units)}
+                  {way.up >= 5 && `, ${climbInWords(way.up, course.units)} up`}
                   {way.steps && ', steps'}
                   {way.straight && ', no path drawn'}
                   {tree.access && ` · ${tree.access}`}

@@ -1,4 +1,4 @@
-import { clockAfter, isoNear, momentOf } from './days.ts';
+import { clockAfter, isoNear, momentOf, nowOn } from './days.ts';
 
 test('a day of the year is the one nearest to today', () => {
   expect(isoNear(288, '2026-10-15')).toBe('2026-10-15');
@@ -11,4 +11,12 @@ test('clock times', () => {
   expect(clockAfter('14:50', 25)).toBe('15:15');
   expect(clockAfter('23:50', 20.4)).toBe('00:10');
   expect(momentOf('2026-10-16', '14:30').getMinutes()).toBe(30);
+});
+
+test('a phone whose date is wrong does not date what is cut', () => {
+  const wrong = new Date('2026-11-28T16:30:00Z');
+  expect(nowOn('2026-10-15', wrong).toISOString()).toBe('2026-10-15T16:30:00.000Z');
+  // Over midnight, or in another zone, the phone knows better.
+  const late = new Date('2026-10-16T03:00:00Z');
+  expect(nowOn('2026-10-15', late)).toBe(late);
 });

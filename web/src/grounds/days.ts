@@ -30,3 +30,16 @@ export function clockAfter(begins: string, minutes: number): string {
 /** A moment as the clock shows it: “18:04”. */
 export const clockOf = (at: Date | string | null): string =>
   at === null ? '–' : new Date(at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
+
+const DAY = 24 * 3600_000;
+
+/**
+ * Now, as the phone's clock has it; on the day that Hurrow takes for today where the phone's is wrong by more than a day.
+ *
+ * @example
+ * nowOn('2026-10-15', new Date('2026-11-28T16:30:00Z')).toISOString(); // '2026-10-15T16:30:00.000Z'
+ */
+export function nowOn(today: string, phone: Date): Date {
+  const apart = Math.abs(Date.parse(`${today}T12:00:00Z`) - phone.getTime());
+  return apart <= 1.5 * DAY ? phone : new Date(`${today}${phone.toISOString().slice(10)}`);
+}

@@ -1,50 +1,48 @@
 import type { PathOptions } from 'leaflet';
 import { FEATURE_TITLES, type FeatureFacts, type GroundFeatures, type LatLon } from '@hurrow/core/grounds';
-import { color } from '../app/tokens.ts';
+import { COLORS } from '../app/tokens.ts';
 import type { TreeLook } from './mapTrees.ts';
 
 const LINES: Record<FeatureFacts['kind'], () => PathOptions> = {
-  path: () => ({ color: color('ink2'), weight: 1.6, fill: false }),
-  road: () => ({ color: color('line2'), weight: 7, fill: false }),
+  path: () => ({ color: COLORS.ink2, weight: 1.6, fill: false }),
+  road: () => ({ color: COLORS.line2, weight: 7, fill: false }),
   water: () => ({
-    color: color('rangeRare'),
+    color: COLORS.rangeRare,
     weight: 2.5,
-    fillColor: color('sea'),
+    fillColor: COLORS.sea,
     fillOpacity: 0.8,
     fill: true,
   }),
-  building: () => ({ color: color('ink2'), weight: 1, fillColor: color('line2'), fillOpacity: 1 }),
+  building: () => ({ color: COLORS.ink2, weight: 1, fillColor: COLORS.line2, fillOpacity: 1 }),
   plot: () => ({
-    color: color('line2'),
+    color: COLORS.line2,
     weight: 1,
     dashArray: '2 4',
-    fillColor: color('chosen'),
+    fillColor: COLORS.chosen,
     fillOpacity: 0.8,
   }),
-  hazard: () => ({ color: color('rust'), weight: 2, fillColor: color('rustPale'), fillOpacity: 1 }),
-  meeting: () => ({ color: color('ink'), weight: 2, fillColor: color('sheet'), fillOpacity: 1 }),
+  hazard: () => ({ color: COLORS.rust, weight: 2, fillColor: COLORS.rustPale, fillOpacity: 1 }),
+  meeting: () => ({ color: COLORS.ink, weight: 2, fillColor: COLORS.sheet, fillOpacity: 1 }),
 };
 
 /** How a feature is drawn: thin lines; steps in short strokes. */
 export const lookOf = ({ kind, steps }: FeatureFacts): PathOptions => ({
   ...LINES[kind](),
-  // Streams are lines: only an area of water is filled.
-  ...(kind === 'water' ? { fill: true } : {}),
   ...(steps ? { dashArray: '1 5', weight: 3 } : {}),
 });
 
 /** Trees are told apart by line and fill, and by colour as well: what may be cut is full, what may be looked at is an empty ring. */
 export const TREE_LOOK: Record<TreeLook, PathOptions> = {
-  cut: { color: color('good'), weight: 1.4, fillColor: color('leaf'), fillOpacity: 0.55 },
+  cut: { color: COLORS.good, weight: 1.4, fillColor: COLORS.leaf, fillOpacity: 0.55 },
   ask: {
-    color: color('gold'),
+    color: COLORS.gold,
     weight: 1.6,
     dashArray: '4 3',
-    fillColor: color('goldPale'),
+    fillColor: COLORS.goldPale,
     fillOpacity: 0.7,
   },
-  look: { color: color('rust'), weight: 1.8, fillOpacity: 0 },
-  unnamed: { color: color('ink3'), weight: 1.2, dashArray: '1 3', fillOpacity: 0 },
+  look: { color: COLORS.rust, weight: 1.8, fillOpacity: 0 },
+  unnamed: { color: COLORS.ink3, weight: 1.2, dashArray: '1 3', fillOpacity: 0 },
 };
 
 export const TREE_LOOK_WORDS: Record<TreeLook, string> = {

@@ -349,6 +349,10 @@ export function withShot(
     : { ...texts, toBase: far, base: angle.toFixed(1) };
 }
 
+/** With what an angle is taken by each method, unless something else is chosen. */
+export const usualAngle = (method: Method): AngleInstrument =>
+  method === 'sine' ? 'rangeFinder' : 'clinometer';
+
 /** What is kept of a result. */
 export const bodyOfResult = (
   treeId: string,

@@ -6,7 +6,9 @@ import { call, messageOf } from '../app/api.ts';
 import { useLibrary } from '../app/data.ts';
 import { newId } from '../app/newId.ts';
 import { useSaving } from '../app/useSaving.ts';
+import { sessionQuery } from '../app/session.ts';
 import { asAWalk, bodyOf, newItem, type GatherLine } from './gathering.ts';
+import { nowOn } from './days.ts';
 import { collectingKey, collectingQuery, groundsQuery } from './groundsData.ts';
 import { withItems, withNoted } from './pending.ts';
 import { useField } from './useField.ts';
@@ -15,6 +17,7 @@ import { usualStart } from './walking.ts';
 /** A collecting list with its lines as they are walked to, and what can be done with them, with or without a signal. */
 export function useGathering(courseId: string, listId: string) {
   const field = useField();
+  const today = useQuery(sessionQuery).data?.today ?? '';
   const { arrived, waiting, who } = field;
   const lists = useQuery(collectingQuery(courseId));
   const { library, every } = useLibrary();
@@ -70,7 +73,7 @@ export function useGathering(courseId: string, listId: string) {
     refused,
     choose,
     /** A piece was cut. */
-    cut: (line: GatherLine) => write(newId(), newItem(line, who, new Date())),
+    cut: (line: GatherLine) => write(newId(), newItem(line, who, nowOn(today, new Date()))),
     change: (item: Collecting['items'][number], part: Partial<ItemBody>) =>
       write(item.id, { ...bodyOf(item), ...part }),
     takeBack: (id: string) => field.note({ what: 'noItem', courseId, listId, id }),

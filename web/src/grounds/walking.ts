@@ -1,6 +1,7 @@
 import type { WholeGrounds } from '@hurrow/contract/grounds';
 import type { CourseSet } from '@hurrow/contract/courses';
 import type { Walk, WalkBody } from '@hurrow/contract/outings';
+import { climbInWords, wayInWords } from '@hurrow/core/field';
 import {
   USUAL_CHECKLISTS,
   type GroundTree,
@@ -8,6 +9,7 @@ import {
   type PlannedWalk,
   type WalkWishes,
 } from '@hurrow/core/grounds';
+import type { UnitSystem } from '@hurrow/core/score';
 import { momentOf } from './days.ts';
 
 /** Where a walk begins where nothing is said: at the meeting point, or at the place of the grounds. */
@@ -93,9 +95,12 @@ export function moved(ids: readonly string[], at: number, by: -1 | 1): string[] 
 }
 
 /** “8 stops, 1.2 km and 45 m up, about 50 minutes”. */
-export function walkInWords({ stops, metres, minutes, up, steps, proved }: PlannedWalk): string {
-  const far = metres >= 1000 ? `${(metres / 1000).toFixed(1)} km` : `${Math.round(metres / 10) * 10} m`;
-  const climb = up >= 5 ? ` and ${Math.round(up)} m up` : '';
+export function walkInWords(
+  { stops, metres, minutes, up, steps, proved }: PlannedWalk,
+  units: UnitSystem = 'metric',
+): string {
+  const far = wayInWords(metres, units);
+  const climb = up >= 5 ? ` and ${climbInWords(up, units)} up` : '';
   const order = proved ? '; no shorter order is possible' : '';
   return `${stops.length === 1 ? 'One stop' : `${stops.length} stops`}, ${far}${climb}${steps ? ', with steps' : ''}, about ${Math.round(minutes)} minutes${order}.`;
 }
