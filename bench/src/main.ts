@@ -5,6 +5,8 @@ import { confusion } from './confusion.ts';
 import { drawing } from './drawing.ts';
 import { evidence } from './evidence.ts';
 import { genera } from './genera.ts';
+import { grounds } from './grounds.ts';
+import { groundsPage } from './groundsPage.ts';
 import { judgement } from './judgement.ts';
 import { keys } from './keys.ts';
 import { largeLibrary } from './largeLibrary.ts';
@@ -28,9 +30,11 @@ for (const measure of [
   teaching,
   sorting,
   assembly,
+  grounds,
   drawing,
   largeLibrary,
   pages,
+  groundsPage,
   server,
 ])
   rows.push(...(await measure()));

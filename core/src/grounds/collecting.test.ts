@@ -135,7 +135,7 @@ describe('how likely a part is there', () => {
   test('in words', () => {
     expect(likelyInWords({ share: 0.7, by: 'calendar', ruledOut: false })).toBe('likely, 7 in 10');
     expect(likelyInWords({ share: 0.72, by: 'seen', ruledOut: false })).toBe(
-      'likely, 7 in 10 by what was seen on it',
+      'likely, 7 in 10, by what was seen on it',
     );
     expect(likelyInWords({ share: 0.2, by: 'calendar', ruledOut: true })).toBe(
       'was looked for and is not there',

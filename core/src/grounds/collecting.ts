@@ -289,21 +289,7 @@ function insteadOf(
       treeId: dropped.id,
       words: `What has fallen from ${dropped.tag}: ${organ === 'fruit' ? 'fruit or cones' : 'leaves'}, picked up from the ground.`,
     });
-  const other =
-    !isProtected &&
-    ['bareTwig', 'cutting', 'leaf'].find((id) => {
-      const station = kindOf(id)!;
-      return id !== kind.id && trees.some((tree) => judge(tree, profiled, station, asked).source);
-    });
-  if (other) {
-    const tree = trees.find((each) => judge(each, profiled, kindOf(other)!, asked).source)!;
-    found.push({
-      kind: 'otherPart',
-      treeId: tree.id,
-      station: other,
-      words: `From ${tree.tag}: a ${kindOf(other)!.title}.`,
-    });
-  }
+  if (!isProtected) found.push(...otherPart(kind, profiled, trees, asked));
   const [standing] = trees;
   if (standing)
     found.push({
@@ -316,6 +302,31 @@ function insteadOf(
     { kind: 'drawing', words: 'A drawing from its scores.' },
   );
   return found;
+}
+
+/** The nearest other piece that may be cut. */
+function otherPart(
+  kind: StationKind,
+  profiled: ProfiledTaxon,
+  trees: readonly GroundTree[],
+  asked: CollectingAsked,
+): Instead[] {
+  for (const station of ['bareTwig', 'cutting', 'leaf']) {
+    const tree =
+      station === kind.id
+        ? undefined
+        : trees.find((each) => judge(each, profiled, kindOf(station)!, asked).source);
+    if (tree)
+      return [
+        {
+          kind: 'otherPart',
+          treeId: tree.id,
+          station,
+          words: `From ${tree.tag}: a ${kindOf(station)!.title}.`,
+        },
+      ];
+  }
+  return [];
 }
 
 function howTo(reach: Reach, kind: StationKind): string {

@@ -89,7 +89,8 @@ export function likelyInWords({ share, by, ruledOut }: Likely): string {
   if (ruledOut) return 'was looked for and is not there';
   if (by === 'unknown') return 'not known: look before you rely on it';
   const word = tenths >= 10 ? 'certain' : tenths >= 5 ? 'likely' : 'unlikely';
-  const seen = by === 'seen' ? ' by what was seen on it' : by === 'corrected' ? ' by what was seen here' : '';
+  const seen =
+    by === 'seen' ? ', by what was seen on it' : by === 'corrected' ? ', by what was seen here' : '';
   return tenths >= 10 || tenths <= 0
     ? tenths >= 10
       ? `there${seen}`
@@ -200,10 +201,17 @@ function cut(
   seen: readonly { at: number; there: boolean }[],
   barren: number,
 ): number | undefined {
+  const opens = (b: number, when: number) => when >= from + b - 0.5;
+  const closes = (e: number, when: number) => when <= to + e + 0.5;
+  if (seen.length === 0) {
+    const open = begins.reduce((sum, weight, i) => sum + (opens(REACH[i]!, at) ? weight : 0), 0);
+    const notYetClosed = ends.reduce((sum, weight, j) => sum + (closes(REACH[j]!, at) ? weight : 0), 0);
+    return (1 - barren) * open * notYetClosed;
+  }
   let [there, all] = [0, 0];
   REACH.forEach((b, i) =>
     REACH.forEach((e, j) => {
-      const isOpen = (when: number) => when >= from + b - 0.5 && when <= to + e + 0.5;
+      const isOpen = (when: number) => opens(b, when) && closes(e, when);
       if (seen.some((each) => isOpen(each.at) !== each.there)) return;
       const weight = (1 - barren) * begins[i]! * ends[j]!;
       all += weight;

@@ -19,7 +19,7 @@ export interface WalkOrder {
 /** Up to so many stops all orders are gone through. */
 export const EXACT_STOPS = 12;
 /** So often a long walk is shaken and mended; more gains little. */
-const SHAKES = 150;
+const SHAKES = 80;
 const SEED = 19;
 
 /** The cost of a walk in an order. */

@@ -29,6 +29,8 @@ export interface PrintedWalk {
 
 const MARGIN = 36;
 const MAP_HEIGHT = 300;
+/** Metres off the path from which on it is said. */
+const FAR_OFF = 25;
 const GREY = '#4c5d60';
 const BOX =
   '<svg viewBox="0 0 9 9" width="9" height="9"><path d="M1 1h7v7h-7z" fill="none" stroke="#000000"/></svg>';
@@ -97,10 +99,10 @@ function stopTable(stops: PrintedWalk['stops'], begins: string, units: UnitSyste
       stack: [
         { text: tree.tag, bold: true },
         { text: name, fontSize: 9 },
-        { text: tree.access, fontSize: 8, color: GREY },
+        ...(tree.access ? [{ text: tree.access, fontSize: 8, color: GREY }] : []),
       ],
     },
-    `${wayInWords(way.metres, units)}${way.off > 5 ? `, ${wayInWords(way.off, units)} of it off the path` : ''}${way.steps ? ', steps' : ''}`,
+    `${wayInWords(way.metres, units)}${way.off > FAR_OFF ? `, ${wayInWords(way.off, units)} of it off the path` : ''}${way.steps ? ', steps' : ''}`,
     hazards.join(', '),
   ]);
   return {

@@ -1,6 +1,6 @@
 import type { Course } from '@hurrow/contract/courses';
 import { queryOptions, useQuery } from '@tanstack/react-query';
-import { useMemo } from 'react';
+import { useCallback, useMemo } from 'react';
 import type { ProfiledTaxon } from '@hurrow/core/evidence';
 import { readLibrary, vocabularyOfLibrary, type Library } from '@hurrow/core/library';
 import { hopkinsDelay, shiftCalendar, type Calendar } from '@hurrow/core/season';
@@ -60,7 +60,8 @@ export function useLibrary(revision?: number) {
   const read = library && readLibrary(library);
   const every = read?.profiles ?? NONE;
   const profiles = useMemo(() => every.filter(({ taxon }) => !taxon.retired), [every]);
-  const profileOf = (id: string): ProfiledTaxon | undefined => read?.profileOf(id);
+  // The same function as long as it is the same library: lists of a thousand are worked out by it.
+  const profileOf = useCallback((id: string): ProfiledTaxon | undefined => read?.profileOf(id), [read]);
   return { query, library, vocabulary: read?.vocabulary ?? BUILT_IN, every, profiles, profileOf };
 }
 

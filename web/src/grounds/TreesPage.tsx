@@ -16,7 +16,7 @@ import { groundsQuery } from './groundsData.ts';
 import { GroundsFiles } from './GroundsFiles.tsx';
 import { MapDrawing } from './MapDrawing.tsx';
 import { TREE_LOOK_WORDS } from './mapLook.ts';
-import { mapTrees, nameOfTree, treesFound, type TreeLook } from './mapTrees.ts';
+import { lookOfTree, mapTrees, nameOfTree, treesFound, type TreeLook } from './mapTrees.ts';
 import { withNoted } from './pending.ts';
 import { TreeForm } from './TreeForm.tsx';
 import { TreeSheet } from './TreeSheet.tsx';
@@ -200,12 +200,12 @@ function List({
     estimateSize: () => ROW,
     overscan: 8,
   });
-  const looks = useMemo(() => mapTrees(trees, profileOf, day), [trees, profileOf, day]);
   return (
     <div ref={frame} className={styles['trees']} role="list" aria-label="Trees" tabIndex={-1}>
       <div className={styles['tall']} style={{ height: rows.getTotalSize() }}>
         {rows.getVirtualItems().map(({ index, start }) => {
           const tree = trees[index]!;
+          const look = lookOfTree(tree, profileOf, day);
           return (
             <div
               key={tree.id}
@@ -216,7 +216,7 @@ function List({
               <button type="button" onClick={() => onChoose(tree.id)}>
                 <b>{tree.tag}</b>
                 <span>{nameOfTree(tree, profileOf)}</span>
-                <small data-look={looks[index]!.look}>{TREE_LOOK_WORDS[looks[index]!.look]}</small>
+                <small data-look={look}>{TREE_LOOK_WORDS[look]}</small>
               </button>
             </div>
           );
