@@ -45,7 +45,7 @@ export default function GroundsPlace({ courseId }: { courseId: string }) {
       <Suspense fallback={<Opening />}>
         <Routes>
           <Route path="" element={<Navigate to={first ? `${base}/${first.id}` : `${base}/new`} replace />} />
-          <Route path="new" element={<NewGrounds base={base} site={course} />} />
+          <Route path="new" element={<NewGrounds key={course?.id ?? courseId} base={base} site={course} />} />
           {course && (
             <>
               <Route path="walks" element={<WalksPage course={course} />} />
