@@ -15,6 +15,7 @@ import {
 } from '@hurrow/core/grounds';
 import { isoDate } from './day.ts';
 import { endpoint, INSTRUCTORS, STAFF, type Done, type Sent } from './endpoint.ts';
+import type { Picture } from './photos.ts';
 import { PAPERS, type Paper } from './prints.ts';
 
 /** A place where trees stand that are taught, such as a campus or a trail. Degrees and metres. */
@@ -69,6 +70,14 @@ export interface KeptMeasurement extends Omit<MeasurementBody, 'toProfile'> {
   by: string;
 }
 
+/** A photograph of a tree. */
+export interface TreePicture {
+  id: string;
+  treeId: string;
+  day: string;
+  by: string;
+}
+
 export interface WholeGrounds extends GroundsFacts {
   id: string;
   features: GroundFeatures;
@@ -77,10 +86,13 @@ export interface WholeGrounds extends GroundsFacts {
   trees: KeptTree[];
   observations: KeptObservation[];
   measurements: KeptMeasurement[];
+  pictures: TreePicture[];
 }
 
 /** So many trees stand on one ground at most. */
 export const MOST_TREES = 5000;
+/** So many photographs belong to one tree at most. */
+export const MOST_TREE_PICTURES = 8;
 
 const latitude = Joi.number().min(-90).max(90).label('Latitude');
 const longitude = Joi.number().min(-180).max(180).label('Longitude');
@@ -272,6 +284,31 @@ export const measure = endpoint<{ body: MeasurementBody; answer: Done }>()({
     working: Joi.array().items(Joi.string().max(400)).max(20).required(),
     toProfile: Joi.boolean().required(),
   }),
+});
+
+export const addPicture = endpoint<{ body: Picture; answer: Done }>()({
+  method: 'post',
+  path: '/api/grounds/{groundsId}/trees/{treeId}/pictures/{pictureId}',
+  summary:
+    'Adds a photograph of a tree, under an id made by the caller: decoded, turned upright, encoded again, its position removed.',
+  allow: STAFF,
+  takesImage: true,
+  limit: '20mb',
+});
+
+export const picture = endpoint<{ answer: Sent }>()({
+  method: 'get',
+  path: '/api/grounds/{groundsId}/pictures/{pictureId}',
+  summary: 'A photograph of a tree.',
+  allow: STAFF,
+  answers: 'image/webp',
+});
+
+export const dropPicture = endpoint<{ answer: Done }>()({
+  method: 'delete',
+  path: '/api/grounds/{groundsId}/pictures/{pictureId}',
+  summary: 'Takes a photograph of a tree out.',
+  allow: STAFF,
 });
 
 export const tags = endpoint<{ query: { paper: Paper; at: string; trees: string }; answer: Sent }>()({

@@ -99,3 +99,25 @@ test('no page of a student has a serious accessibility fault', async ({ page }) 
   await expect(page.getByLabel('Tag on the tree')).toBeVisible();
   await check(page, 'entry');
 });
+
+test('no page for the phone outdoors has a serious accessibility fault', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await hurrow.enter(page, 'instructor');
+  await expect(page).toHaveURL(/\/c\//);
+  const courseId = /\/c\/([^/]+)/.exec(page.url())![1]!;
+  const get = async <T>(path: string) =>
+    (await (await page.request.get(`${hurrow.url}/api/${path}`)).json()) as T;
+  const { grounds } = await get<{ grounds: { id: string }[] }>('grounds');
+  const { trees } = await get<{ trees: { id: string }[] }>(`grounds/${grounds[0]!.id}`);
+  const { lists } = await get<{ lists: { id: string }[] }>(`courses/${courseId}/collecting`);
+  const field = `/field/${courseId}/${grounds[0]!.id}`;
+  for (const [where, ready] of [
+    [field, 'Find by tag or name'],
+    [`${field}/${trees[0]!.id}`, 'What do you measure?'],
+    [`/gather/${courseId}/${lists[0]!.id}`, 'Trees near you'],
+  ] as const) {
+    await follow(page, where);
+    await expect(page.getByText(ready).first()).toBeVisible();
+    await check(page, where);
+  }
+});

@@ -1,3 +1,4 @@
+import type { UnitSystem } from '../score/index.ts';
 import { sizePoints, type LargestTree } from '../taxon/index.ts';
 import { lengthInWords, round, type Measured } from './measured.ts';
 import { HALF_95, propagated } from './uncertain.ts';
@@ -42,7 +43,11 @@ export function pointsOf(
  * A tree beside the largest known of its kind: “71 % of the 312 points of the largest known, 1.9 m across and 48.0 m high (Teasel
  * County)”. Undefined where none is recorded.
  */
-export function besideLargest(points: number, largest: readonly LargestTree[] = []): string | undefined {
+export function besideLargest(
+  points: number,
+  largest: readonly LargestTree[] = [],
+  units: UnitSystem = 'metric',
+): string | undefined {
   const [first] = [...largest].sort((a, b) => sizePoints(b) - sizePoints(a));
   if (!first) return undefined;
   const most = sizePoints(first);
@@ -50,5 +55,5 @@ export function besideLargest(points: number, largest: readonly LargestTree[] = 
   const where = first.place ? ` (${first.place})` : '';
   return points >= most
     ? `More than the ${most} points of the largest that is recorded here${where}. Have it measured again by somebody else.`
-    : `${share} % of the ${most} points of the largest known, ${lengthInWords(first.height, 'metric')} high${where}.`;
+    : `${share} % of the ${most} points of the largest known, ${lengthInWords(first.height, units)} high${where}.`;
 }

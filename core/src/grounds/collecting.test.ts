@@ -4,6 +4,7 @@ import type { ProfiledTaxon } from '../evidence/index.ts';
 import type { Caution } from '../taxon/index.ts';
 import {
   careOnTheWay,
+  clockAfter,
   collectingList,
   CUTTINGS,
   dayAfter,
@@ -395,6 +396,11 @@ describe('a walk', () => {
     expect(orderOf({})).toEqual(['a', 'b', 'c']);
     expect(orderOf({ unlike: true })).toEqual(['a', 'c', 'b']);
     expect(orderOf({ asGiven: true })).toEqual(['b', 'c', 'a']);
+  });
+
+  test('times of stops, also beyond midnight', () => {
+    expect(clockAfter('14:50', 25)).toBe('15:15');
+    expect(clockAfter('23:50', 20.4)).toBe('00:10');
   });
 
   test('what a planner should know is said', () => {

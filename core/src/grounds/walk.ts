@@ -239,6 +239,13 @@ function remarksOf(
   ];
 }
 
+/** A time of the day so many minutes after another: `clockAfter('14:50', 25)` is “15:15”. */
+export function clockAfter(begins: string, minutes: number): string {
+  const [hour = 0, minute = 0] = begins.split(':').map(Number);
+  const at = (hour * 60 + minute + Math.round(minutes)) % (24 * 60);
+  return `${String(Math.floor(at / 60)).padStart(2, '0')}:${String(at % 60).padStart(2, '0')}`;
+}
+
 /** What is to be minded on a walk with the usual care, each once, in the order in which it comes. */
 export const careOnTheWay = (
   stops: readonly Pick<WalkStop, 'hazards'>[],

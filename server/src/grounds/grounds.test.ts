@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import sharp from 'sharp';
 import type { WholeGrounds } from '@hurrow/contract/grounds';
 import type { Collecting, CollectingBody, ItemBody, Walk, WalkBody } from '@hurrow/contract/outings';
 import { newTree, type TreeFacts } from '@hurrow/core/grounds';
@@ -59,6 +60,7 @@ test('trees of a file: those with a tag that is there are changed, all or none',
     changed: 1,
   });
   expect((await bring([facts('T-31'), facts('T-32', { taxonId: 'no-such-tree' })])).status).toBe(404);
+  expect((await bring([facts('T-33'), facts('t 33')])).body.message).toMatch(/twice/);
   expect((await whole()).trees.map(({ tag }) => tag)).toEqual(['T-1', 'T-30']);
 });
 
@@ -142,6 +144,26 @@ describe('what is seen and measured of a tree', () => {
     const before = (await whole()).measurements.length;
     expect((await measure('age', 80, { toProfile: true })).status).toBe(422);
     expect((await whole()).measurements).toHaveLength(before);
+  });
+
+  test('a photograph is encoded again, kept once, seen by staff alone, and can be taken out', async () => {
+    const png = await sharp({ create: { width: 40, height: 30, channels: 3, background: 'green' } })
+      .png()
+      .toBuffer();
+    const pictureId = randomUUID();
+    const add = (treeId: string) =>
+      owner.upload(`/api/grounds/${groundsId}/trees/${treeId}/pictures/${pictureId}`, png, 'image/png');
+    await add(id);
+    await add(id);
+    expect((await whole()).pictures).toMatchObject([
+      { id: pictureId, treeId: id, day: '2026-10-15', by: 'Ines Falk' },
+    ]);
+    const path = `/api/grounds/${groundsId}/pictures/${pictureId}`;
+    expect((await owner.get(path)).headers.get('content-type')).toBe('image/webp');
+    expect((await hurrow.caller().get(path)).status).toBe(401);
+    expect((await add(randomUUID())).status).toBe(404);
+    await owner.call('DELETE', path);
+    expect((await owner.get(path)).status).toBe(404);
   });
 
   test('tags are printed for trees, and said where there are none', async () => {

@@ -5,6 +5,7 @@ import type {
   KeptObservation,
   KeptTree,
   MeasurementBody,
+  TreePicture,
 } from '@hurrow/contract/grounds';
 import type { GroundFeatures, TreeFacts, TreeObservation } from '@hurrow/core/grounds';
 import { tagKey } from '@hurrow/core/notebook';
@@ -88,6 +89,20 @@ export const writeTree = (db: Db, groundsId: string, id: string, facts: TreeFact
     [id, groundsId, tagKey(facts.tag), JSON.stringify(facts)],
   );
 
+/** Writes many trees in one statement. */
+export const writeTrees = (db: Db, groundsId: string, rows: readonly { id: string; facts: TreeFacts }[]) =>
+  db.query(
+    `insert into tree (id, grounds_id, tag_key, facts, version)
+     select id, $1, tag_key, facts, 1 from unnest($2::uuid[], $3::text[], $4::jsonb[]) as given (id, tag_key, facts)
+     on conflict (id) do update set tag_key = excluded.tag_key, facts = excluded.facts, version = tree.version + 1`,
+    [
+      groundsId,
+      rows.map(({ id }) => id),
+      rows.map(({ facts }) => tagKey(facts.tag)),
+      rows.map(({ facts }) => JSON.stringify(facts)),
+    ],
+  );
+
 export const takeTree = (db: Db, id: string) => db.query('update tree set gone = true where id = $1', [id]);
 
 export const observationsOf = (db: Db, groundsId: string) =>
@@ -144,3 +159,29 @@ export const measuredLater = async (db: Db, treeId: string, kind: string, day: s
       day,
     ])
   ).length > 0;
+
+export const picturesOf = (db: Db, groundsId: string) =>
+  db.query<TreePicture>(
+    `select tree_picture.id, tree_id as "treeId", to_char(day, 'YYYY-MM-DD') as day, who as by
+       from tree_picture join tree on tree.id = tree_id
+      where grounds_id = $1 and not gone order by day desc, tree_picture.id`,
+    [groundsId],
+  );
+
+export const pictureOf = async (db: Db, groundsId: string, id: string) =>
+  (
+    await db.query<{ treeId: string; bytes: Uint8Array }>(
+      `select tree_id as "treeId", bytes from tree_picture join tree on tree.id = tree_id
+        where tree_picture.id = $1::uuid and grounds_id = $2`,
+      [uuidOf(id), groundsId],
+    )
+  )[0];
+
+export const addPicture = (db: Db, id: string, treeId: string, day: Date, who: string, bytes: Uint8Array) =>
+  db.query(
+    'insert into tree_picture (id, tree_id, day, who, bytes) values ($1, $2, $3, $4, $5) on conflict (id) do nothing',
+    [id, treeId, day, who, bytes],
+  );
+
+export const dropPicture = (db: Db, id: string) =>
+  db.query('delete from tree_picture where id = $1::uuid', [uuidOf(id)]);

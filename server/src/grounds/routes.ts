@@ -1,11 +1,13 @@
 import { randomUUID } from 'node:crypto';
 import { isDeepStrictEqual } from 'node:util';
 import * as grounds from '@hurrow/contract/grounds';
+import { tagKey } from '@hurrow/core/notebook';
 import { badInput, conflict, notFound } from '../api/problem.ts';
 import { serve } from '../api/route.ts';
 import type { Db } from '../db/index.ts';
 import { isUuid } from '../db/uuid.ts';
 import { taxonNow } from '../library/queries.ts';
+import { encodePhoto } from '../photos/encode.ts';
 import { printed } from '../prints/printed.ts';
 import { measureTree } from './measuring.ts';
 import * as queries from './queries.ts';
@@ -29,6 +31,7 @@ export const groundRoutes = [
       trees: await queries.treesOf(db, found.id),
       observations: await queries.observationsOf(db, found.id),
       measurements: await queries.measurementsOf(db, found.id),
+      pictures: await queries.picturesOf(db, found.id),
     };
   }),
   serve(grounds.drawMap, ({ db, params, body }) =>
@@ -74,12 +77,13 @@ export const groundRoutes = [
         throw badInput(
           `Grounds have room for ${grounds.MOST_TREES} trees. Begin other grounds for the rest.`,
         );
-      let changed = 0;
-      for (const facts of trees) {
-        const bearer = await queries.treeByTag(tx, groundsId, facts.tag);
-        if (bearer) changed += 1;
-        await queries.writeTree(tx, groundsId, bearer?.id ?? randomUUID(), facts);
-      }
+      const byTag = new Map(there.map((tree) => [tagKey(tree.tag), tree.id]));
+      const changed = trees.filter(({ tag }) => byTag.has(tagKey(tag))).length;
+      const keys = trees.map(({ tag }) => tagKey(tag));
+      const twice = new Set(keys).size < keys.length && trees.find((_, i) => keys.indexOf(keys[i]!) < i);
+      if (twice) throw badInput(`The tag ${twice.tag} stands there twice. Give each tree a tag of its own.`);
+      const rows = trees.map((facts) => ({ id: byTag.get(tagKey(facts.tag)) ?? randomUUID(), facts }));
+      await queries.writeTrees(tx, groundsId, rows);
       return { added: trees.length - changed, changed };
     }),
   ),
@@ -100,6 +104,28 @@ export const groundRoutes = [
       const tree = await treeOn(tx, params.groundsId, body.treeId);
       await measureTree(tx, tree, params.measurementId, body, who!, now);
     });
+  }),
+  serve(grounds.addPicture, async ({ db, body, params, who, now }) => {
+    if (!isUuid(params.pictureId)) throw badInput('A photograph needs an id of its own. Add it once more.');
+    const tree = await treeOn(db, params.groundsId, params.treeId);
+    const there = (await queries.picturesOf(db, tree.groundsId)).filter(({ treeId }) => treeId === tree.id);
+    if (there.some(({ id }) => id === params.pictureId)) return;
+    if (there.length >= grounds.MOST_TREE_PICTURES)
+      throw badInput(`A tree has ${grounds.MOST_TREE_PICTURES} photographs at most. Take one out first.`);
+    const { sizes } = await encodePhoto(Buffer.isBuffer(body) ? body : Buffer.alloc(0));
+    const { bytes } = sizes.find(({ size }) => size === 'screen')!;
+    await queries.addPicture(db, params.pictureId, tree.id, now, who!.name, bytes);
+  }),
+  serve(grounds.picture, async ({ db, params }) => {
+    const { id } = await theGrounds(db, params.groundsId);
+    const found = await queries.pictureOf(db, id, params.pictureId);
+    if (!found) throw notFound('photograph');
+    return Buffer.from(found.bytes);
+  }),
+  serve(grounds.dropPicture, async ({ db, params }) => {
+    const { id } = await theGrounds(db, params.groundsId);
+    if (!(await queries.pictureOf(db, id, params.pictureId))) throw notFound('photograph');
+    await queries.dropPicture(db, params.pictureId);
   }),
   serve(grounds.tags, async ({ db, params, query }) => {
     const { id, name } = await theGrounds(db, params.groundsId);

@@ -1,7 +1,5 @@
 import * as outings from '@hurrow/contract/outings';
 import type { ItemBody } from '@hurrow/contract/outings';
-import { careOnTheWay, planWalk, WHO_DECIDES } from '@hurrow/core/grounds';
-import { commonName, scientificName } from '@hurrow/core/taxon';
 import { badInput, notFound } from '../api/problem.ts';
 import { serve } from '../api/route.ts';
 import { courseOf } from '../courses/course.ts';
@@ -9,9 +7,9 @@ import type { Db } from '../db/index.ts';
 import { isUuid } from '../db/uuid.ts';
 import { treesOf } from '../grounds/queries.ts';
 import { theGrounds } from '../grounds/standing.ts';
-import { committedLibrary } from '../library/committed.ts';
 import { printed } from '../prints/printed.ts';
 import * as queries from './queries.ts';
+import { walkToPrint } from './walkToPrint.ts';
 
 export const outingRoutes = [
   serve(outings.walks, async ({ db, params }) => {
@@ -33,37 +31,7 @@ export const outingRoutes = [
   serve(outings.walkSheet, async ({ db, params, query }) => {
     const course = await courseOf(db, params.courseId);
     const walk = await walkOf(db, params);
-    const grounds = await theGrounds(db, walk.groundsId);
-    const trees = await treesOf(db, grounds.id);
-    const read = await committedLibrary(db);
-    const taxa = read.library.taxa.map(({ taxon }) => taxon);
-    const wishes = { ...walk, asGiven: true, startsAt: new Date(walk.beginsAt) };
-    const planned = planWalk(trees, grounds.features, taxa, wishes);
-    const stops = planned.stops.map((stop) => {
-      const tree = trees.find(({ id }) => id === stop.treeId)!;
-      const taxon = taxa.find(({ id }) => id === tree.taxonId);
-      return {
-        ...stop,
-        tree,
-        name: taxon ? `${commonName(taxon)}, ${scientificName(taxon)}` : 'not named yet',
-      };
-    });
-    return printed(
-      query.paper,
-      'walk',
-      {
-        course: course.name,
-        grounds: grounds.name,
-        features: grounds.features,
-        walk,
-        planned,
-        stops,
-        care: careOnTheWay(planned.stops),
-        whoDecides: WHO_DECIDES,
-        units: course.units,
-      },
-      query.paper,
-    );
+    return printed(query.paper, 'walk', await walkToPrint(db, course, walk), query.paper);
   }),
   serve(outings.collecting, async ({ db, params }) => {
     const { id } = await courseOf(db, params.courseId);

@@ -3,7 +3,9 @@ import type { WalkBody } from '@hurrow/contract/outings';
 import type { Paper } from '@hurrow/contract/prints';
 import { climbInWords, wayInWords } from '@hurrow/core/field';
 import {
+  clockAfter,
   drawMap,
+  HAZARD_CARE,
   type careOnTheWay,
   type GroundFeatures,
   type GroundTree,
@@ -21,16 +23,29 @@ export interface PrintedWalk {
   features: GroundFeatures;
   walk: WalkBody;
   planned: PlannedWalk;
-  stops: (WalkStop & { tree: GroundTree; name: string })[];
+  stops: (WalkStop & {
+    tree: GroundTree;
+    name: string;
+    family: string;
+    /** What tells it from the other trees of the walk on that day. */
+    toShow: string[];
+    cautions: string[];
+  })[];
   care: ReturnType<typeof careOnTheWay>;
   whoDecides: string;
   units: UnitSystem;
+  /** Names of those who should be there. */
+  roll: string[];
 }
 
 const MARGIN = 36;
 const MAP_HEIGHT = 300;
 /** Metres off the path from which on it is said. */
 const FAR_OFF = 25;
+const ROLL_COLUMNS = 3;
+/** Lines for notes on the sheet of a stop. */
+const NOTE_LINES = 4;
+const SHEETS_A_PAGE = 3;
 const GREY = '#4c5d60';
 const BOX =
   '<svg viewBox="0 0 9 9" width="9" height="9"><path d="M1 1h7v7h-7z" fill="none" stroke="#000000"/></svg>';
@@ -38,7 +53,7 @@ const TICKED = BOX.replace('</svg>', '<path d="M2 4.5l2 2.5 4-6" fill="none" str
 
 /** A walk on paper: its map, its stops with times and care, its checklists; black and white legible. */
 export function walkSheet(printed: PrintedWalk, paper: Paper): Omit<TDocumentDefinitions, 'pageSize'> {
-  const { course, grounds, walk, planned, stops, care, whoDecides, units } = printed;
+  const { course, grounds, walk, planned, stops, care, whoDecides, units, roll } = printed;
   const width = PAPER_SIZE[paper].width - 2 * MARGIN;
   const climb =
     planned.up >= 1
@@ -78,6 +93,8 @@ export function walkSheet(printed: PrintedWalk, paper: Paper): Omit<TDocumentDef
           margin: [0, 1, 0, 1],
         })),
       ]),
+      ...rollOf(roll),
+      ...stops.map(stopSheet(printed)),
     ],
   };
 }
@@ -90,11 +107,75 @@ const heading = (text: string): Content => ({
   margin: [0, 10, 0, 3],
 });
 
+/** The roll in three columns, twice: as you leave, and as you are back. */
+function rollOf(names: readonly string[]): Content[] {
+  if (names.length === 0) return [];
+  const third = Math.ceil(names.length / ROLL_COLUMNS);
+  const columns = Array.from({ length: ROLL_COLUMNS }, (_, i) => names.slice(i * third, (i + 1) * third));
+  const line = (name: string): Content => ({
+    columns: [
+      { width: 12, svg: BOX },
+      { width: 12, svg: BOX },
+      { width: '*', text: name },
+    ],
+    columnGap: 4,
+    margin: [0, 1, 0, 1],
+  });
+  return [
+    heading('Roll, as you leave and as you are back'),
+    { columns: columns.map((part): Content => ({ stack: part.map(line) })), columnGap: 12 },
+  ];
+}
+
+/** A sheet to hold at a stop: which tree, what to show, what to be minded, room for notes. */
+const stopSheet =
+  ({ walk, units }: PrintedWalk) =>
+  (
+    { tree, name, family, way, arrive, hazards, toShow, cautions }: PrintedWalk['stops'][number],
+    i: number,
+  ): Content => ({
+    ...(i % SHEETS_A_PAGE === 0 ? { pageBreak: 'before' as const } : {}),
+    unbreakable: true,
+    margin: [0, 0, 0, 24],
+    stack: [
+      {
+        columns: [
+          { width: 46, text: String(i + 1), font: 'Serif', bold: true, fontSize: 36 },
+          {
+            width: '*',
+            stack: [
+              { text: `${tree.tag}: ${name}`, font: 'Serif', bold: true, fontSize: 16 },
+              { text: [family, tree.access].filter(Boolean).join(' · '), color: GREY },
+            ],
+          },
+          { width: 'auto', text: `${clockAfter(walk.begins, arrive)}, ${walk.minutes} min` },
+        ],
+      },
+      ...(toShow.length > 0
+        ? [
+            {
+              text: `Look here: ${toShow.join('; ')}.`,
+              fontSize: 14,
+              margin: [0, 8, 0, 4] as [number, number, number, number],
+            },
+          ]
+        : []),
+      ...[...hazards.map((hazard) => `${hazard}: ${HAZARD_CARE[hazard]}`), ...cautions].map(
+        (text): Content => ({ text, bold: true, margin: [0, 1, 0, 1] }),
+      ),
+      { text: `${wayInWords(way.metres, units)} from the stop before.`, color: GREY, margin: [0, 4, 0, 10] },
+      ...Array.from({ length: NOTE_LINES }, (): Content => ({
+        canvas: [{ type: 'line', x1: 0, y1: 0, x2: 500, y2: 0, lineWidth: 0.4, lineColor: GREY }],
+        margin: [0, 0, 0, 20],
+      })),
+    ],
+  });
+
 function stopTable(stops: PrintedWalk['stops'], begins: string, units: UnitSystem): Content {
   const head = ['', 'At', 'Tree', 'Way to it', 'Minded'].map((text): TableCell => ({ text, bold: true }));
   const rows = stops.map(({ tree, name, way, arrive, hazards }, i): TableCell[] => [
     { text: String(i + 1), bold: true },
-    clock(begins, arrive),
+    clockAfter(begins, arrive),
     {
       stack: [
         { text: tree.tag, bold: true },
@@ -109,13 +190,6 @@ function stopTable(stops: PrintedWalk['stops'], begins: string, units: UnitSyste
     layout: 'lightHorizontalLines',
     table: { headerRows: 1, dontBreakRows: true, widths: [16, 34, '*', 120, 110], body: [head, ...rows] },
   };
-}
-
-/** The time of the day so many minutes after another: `clock('14:50', 25)` is “15:15”. */
-export function clock(begins: string, minutes: number): string {
-  const [hour = 0, minute = 0] = begins.split(':').map(Number);
-  const at = (hour * 60 + minute + Math.round(minutes)) % (24 * 60);
-  return `${String(Math.floor(at / 60)).padStart(2, '0')}:${String(at % 60).padStart(2, '0')}`;
 }
 
 const LOOK: Record<MapShape['kind'], string> = {

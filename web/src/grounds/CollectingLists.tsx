@@ -3,7 +3,7 @@ import type { CollectingBody } from '@hurrow/contract/outings';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Button, Select } from 'antd';
 import { useState } from 'react';
-import { Link, useNavigate } from 'react-router';
+import { Link, useNavigate, useSearchParams } from 'react-router';
 import { STATION_KINDS } from '@hurrow/core/assembly';
 import { call, messageOf } from '../app/api.ts';
 import { newId } from '../app/newId.ts';
@@ -68,7 +68,8 @@ function NewList({ course, grounds }: { course: WholeCourse; grounds: { value: s
     ...sets.map(({ id, title }) => ({ value: `set ${id}`, label: `the lesson “${title}”` })),
     { value: 'own', label: 'my own list' },
   ];
-  const [what, setWhat] = useState(whats[0]!.value);
+  const asked = `quiz ${useSearchParams()[0].get('quiz')}`;
+  const [what, setWhat] = useState(whats.some(({ value }) => value === asked) ? asked : whats[0]!.value);
   const [kind, setKind] = useState('cutting');
   const [groundsId, setGroundsId] = useState(grounds[0]?.value);
   const quiz = planned.find(({ id }) => what === `quiz ${id}`);

@@ -12,6 +12,7 @@ import { groundsQuery } from './groundsData.ts';
 import { MeasureTree } from './MeasureTree.tsx';
 import { mapTrees, nameOfTree, treesFound } from './mapTrees.ts';
 import { NoteSeen } from './NoteSeen.tsx';
+import { TreePictures } from './TreePictures.tsx';
 import { withNoted } from './pending.ts';
 import { useField } from './useField.ts';
 import { useFieldDay } from './useFieldDay.ts';
@@ -77,6 +78,7 @@ function AtTree({
       </p>
       <MeasureTree key={tree.id} courseId={courseId} groundsId={whole.id} tree={tree} news={news} />
       <NoteSeen whole={whole} tree={tree} day={day} />
+      <TreePictures whole={whole} tree={tree} />
     </>
   );
 }

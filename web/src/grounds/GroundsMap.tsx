@@ -80,7 +80,7 @@ export function GroundsMap(props: GroundsMapProps) {
             radius: Math.max(0.6, (tree.spread ?? 3) / 2),
             ...TREE_LOOK[tree.look],
           })
-            .bindTooltip(tree.title, { direction: 'top' })
+            .bindTooltip(asText(tree.title), { direction: 'top' })
             .on('click', (event) => {
               L.DomEvent.stop(event);
               call.current.onChoose?.(tree.id);
@@ -204,7 +204,7 @@ const pair = ({ latitude, longitude }: LatLon): [number, number] => [latitude, l
 const numbered = (n: number): L.DivIcon =>
   L.divIcon({ className: styles['stop']!, html: String(n), iconSize: [22, 22] });
 
-/** A feature as a layer, with its name for who points at it. Names are set as text: they come from files of others. */
+/** A feature as a layer, with its name for who points at it. */
 function layerOf(feature: GroundFeature): L.Layer[] {
   const look = lookOf(feature.properties);
   const { geometry } = feature;
@@ -215,7 +215,12 @@ function layerOf(feature: GroundFeature): L.Layer[] {
         L.geoJSON(feature, { style: geometry.type === 'Polygon' ? look : { ...look, fill: false } });
   const name = nameOnMap(feature.properties);
   if (!name) return [layer];
-  const words = document.createElement('span');
-  words.textContent = name;
-  return [layer.bindTooltip(words, { sticky: true })];
+  return [layer.bindTooltip(asText(name), { sticky: true })];
+}
+
+/** Words as text and nothing else: Leaflet takes a string for HTML, and tags and names come from files of others. */
+function asText(words: string): HTMLElement {
+  const span = document.createElement('span');
+  span.textContent = words;
+  return span;
 }

@@ -32,17 +32,19 @@ export function NoteSeen({ whole, tree, day }: NoteSeenProps) {
       <h3>What do you see on {day}?</h3>
       <ul>
         {OBSERVED_PARTS.map((part) => (
-          <li key={part} role="group" aria-label={OBSERVED_TITLES[part].there}>
-            {[true, false].map((there) => (
-              <button
-                key={String(there)}
-                type="button"
-                aria-pressed={seen(part)?.there === there}
-                onClick={() => say(part, there)}
-              >
-                {there ? OBSERVED_TITLES[part].there : OBSERVED_TITLES[part].gone}
-              </button>
-            ))}
+          <li key={part}>
+            <span role="group" aria-label={OBSERVED_TITLES[part].there}>
+              {[true, false].map((there) => (
+                <button
+                  key={String(there)}
+                  type="button"
+                  aria-pressed={seen(part)?.there === there}
+                  onClick={() => say(part, there)}
+                >
+                  {there ? OBSERVED_TITLES[part].there : OBSERVED_TITLES[part].gone}
+                </button>
+              ))}
+            </span>
           </li>
         ))}
       </ul>

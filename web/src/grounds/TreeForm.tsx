@@ -89,7 +89,9 @@ export function TreeForm({ groundsId, tree, onMove, onDone, onLeave }: TreeFormP
       }}
     >
       <h2>{tree.version > 0 ? `Change ${tree.tag}` : 'A new tree'}</h2>
-      <BroughtBack at={kept.broughtBack} onGiveUp={kept.forget} />
+      <div className={styles['wide']}>
+        <BroughtBack at={kept.broughtBack} onGiveUp={kept.forget} />
+      </div>
       {text('Tag', 'tag', 40)}
       <label>
         Species

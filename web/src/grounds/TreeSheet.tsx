@@ -34,6 +34,7 @@ import { Problem } from '../app/parts.tsx';
 import { useMayChange } from '../app/session.ts';
 import { useSaving } from '../app/useSaving.ts';
 import { NoteSeen } from './NoteSeen.tsx';
+import { TreePictures } from './TreePictures.tsx';
 import styles from './grounds.module.css';
 
 interface TreeSheetProps {
@@ -130,6 +131,7 @@ export function TreeSheet({ courseId, whole, tree, day, onEdit }: TreeSheetProps
         </section>
       )}
       <Carries whole={whole} tree={tree} day={day} />
+      <TreePictures whole={whole} tree={tree} />
       <NoteSeen whole={whole} tree={tree} day={day} />
     </article>
   );
@@ -203,7 +205,7 @@ function Size({
         <>
           <br />
           {points.points} size points{isKnown && ` ± ${Math.ceil(points.error)}`}.{' '}
-          {besideLargest(points.points, largest)}
+          {besideLargest(points.points, largest, units)}
         </>
       )}
       {measurements.slice(0, 6).map(({ id, day, kind, working, by }) => (

@@ -4,7 +4,7 @@ import { useVirtualizer } from '@tanstack/react-virtual';
 import { Button, Input, Select } from 'antd';
 import { useDeferredValue, useMemo, useRef, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
-import { newTree, type LatLon } from '@hurrow/core/grounds';
+import type { LatLon } from '@hurrow/core/grounds';
 import { messageOf } from '../app/api.ts';
 import { useLibrary } from '../app/data.ts';
 import { newId } from '../app/newId.ts';
@@ -13,6 +13,7 @@ import { useMayChange } from '../app/session.ts';
 import type { Drawing } from './drawn.ts';
 import { GroundsMap } from './GroundsMap.tsx';
 import { groundsQuery } from './groundsData.ts';
+import { askingFor, treeAsked } from './asked.ts';
 import { GroundsFiles } from './GroundsFiles.tsx';
 import { MapDrawing } from './MapDrawing.tsx';
 import { TREE_LOOK_WORDS } from './mapLook.ts';
@@ -20,6 +21,7 @@ import { lookOfTree, mapTrees, nameOfTree, treesFound, type TreeLook } from './m
 import { withNoted } from './pending.ts';
 import { TreeForm } from './TreeForm.tsx';
 import { TreeSheet } from './TreeSheet.tsx';
+import { useKept } from '../drafts/useKept.ts';
 import { useField } from './useField.ts';
 import { useFieldDay } from './useFieldDay.ts';
 import styles from './grounds.module.css';
@@ -59,31 +61,29 @@ function Trees({ courseId, whole }: { courseId: string; whole: WholeGrounds }) {
   const [words, setWords] = useState('');
   const [only, setOnly] = useState<Only>('all');
   const [placing, setPlacing] = useState<'new' | 'move'>();
-  const [fresh, setFresh] = useState<KeptTree>();
-  const [drawing, setDrawing] = useState<Drawing>();
+  // What is begun outlives a reload: a new tree stands in the address, a line on the map in the drafts.
+  const begun = useKept<Drawing | null>(`map/${whole.id}`, `Drawn on the map of ${whole.name}`, null);
+  const drawing = begun.value ?? undefined;
+  const setDrawing = (next: Drawing | undefined) => (next ? begun.set(next) : begun.forget());
   const deferred = useDeferredValue(words);
   const found = useMemo(
     () => treesFound(whole.trees, { words: deferred, only }, profileOf, on),
     [whole.trees, deferred, only, profileOf, on],
   );
-  const shown = useMemo(() => mapTrees(found, profileOf, on), [found, profileOf, on]);
-  const chosen = search.get('tree') ?? undefined;
-  const tree = fresh ?? whole.trees.find(({ id }) => id === chosen);
-  const editing = fresh !== undefined || search.has('edit');
-  const choose = (id: string) => {
-    setFresh(undefined);
-    setSearch(id === chosen ? {} : { tree: id });
-  };
+  const { tree, editing } = useMemo(() => treeAsked(search, whole.trees), [search, whole.trees]);
+  const shown = useMemo(() => {
+    // One that is new, or is to stand elsewhere, is seen where it will be.
+    const placed = tree && search.has('at') ? [...found.filter(({ id }) => id !== tree.id), tree] : found;
+    return mapTrees(placed, profileOf, on);
+  }, [found, tree, search, profileOf, on]);
+  const choose = (id: string) => setSearch(id === tree?.id ? {} : { tree: id });
   const place = (at: LatLon) => {
     if (drawing) return setDrawing({ ...drawing, points: [...drawing.points, at] });
-    if (placing === 'move' && tree) setFresh({ ...tree, ...at });
-    if (placing === 'new') setFresh({ ...newTree('', at.latitude, at.longitude), id: newId(), version: 0 });
+    if (placing === 'move' && tree) setSearch(askingFor(tree, at));
+    if (placing === 'new') setSearch(askingFor({ id: newId(), version: 0 }, at));
     setPlacing(undefined);
   };
-  const leave = (id?: string) => {
-    setFresh(undefined);
-    setSearch(id ? { tree: id } : {});
-  };
+  const leave = (id?: string) => setSearch(id ? { tree: id } : {});
   return (
     <div className={styles['grounds']}>
       <div className={styles['mapside']}>

@@ -7,7 +7,14 @@ import { useMemo } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { climbInWords, wayInWords } from '@hurrow/core/field';
 import { writeTrackGpx } from '@hurrow/core/formats';
-import { careOnTheWay, planWalk, WHO_DECIDES, type PlannedWalk } from '@hurrow/core/grounds';
+import {
+  careOnTheWay,
+  clockAfter,
+  planWalk,
+  WHO_DECIDES,
+  type LatLon,
+  type PlannedWalk,
+} from '@hurrow/core/grounds';
 import { call, messageOf } from '../app/api.ts';
 import { useLibrary } from '../app/data.ts';
 import { download } from '../app/download.ts';
@@ -16,11 +23,11 @@ import { useSaving } from '../app/useSaving.ts';
 import { BroughtBack } from '../drafts/BroughtBack.tsx';
 import { useKept, type Kept } from '../drafts/useKept.ts';
 import { Checklists } from './Checklists.tsx';
-import { clockAfter, clockOf } from './days.ts';
+import { clockOf } from './days.ts';
 import { GroundsMap } from './GroundsMap.tsx';
 import { groundsQuery, walksKey, walksQuery } from './groundsData.ts';
 import { mapTrees, nameOfTree } from './mapTrees.ts';
-import { lineOf, moved, timed, walkInWords, wishesOfWalk } from './walking.ts';
+import { endsOfWalks, lineOf, moved, placeOfEnd, timed, walkInWords, wishesOfWalk } from './walking.ts';
 import styles from './grounds.module.css';
 
 /** One walk: its line on the map, its stops in words beside it, the day beneath. */
@@ -197,6 +204,8 @@ function Wishes({ whole, kept }: { whole: WholeGrounds; kept: Kept<WalkBody> }) 
         }))}
         onChange={(treeIds) => set({ treeIds })}
       />
+      from <EndSelect label="Begins at" whole={whole} at={walk.start} onChange={(start) => set({ start })} />{' '}
+      to <EndSelect label="Ends at" whole={whole} at={walk.end} onChange={(end) => set({ end })} />
       <Checkbox checked={walk.stepFree} onChange={(event) => set({ stepFree: event.target.checked })}>
         without steps
       </Checkbox>
@@ -204,6 +213,27 @@ function Wishes({ whole, kept }: { whole: WholeGrounds; kept: Kept<WalkBody> }) 
         unlike trees one after the other
       </Checkbox>
     </p>
+  );
+}
+
+interface EndSelectProps {
+  label: string;
+  whole: WholeGrounds;
+  at: LatLon;
+  onChange(at: LatLon): void;
+}
+
+function EndSelect({ label, whole, at, onChange }: EndSelectProps) {
+  const ends = endsOfWalks(whole);
+  const here = placeOfEnd(ends, at);
+  return (
+    <Select
+      aria-label={label}
+      popupMatchSelectWidth={false}
+      value={here < 0 ? 'a place of its own' : here}
+      options={ends.map(({ title }, i) => ({ value: i, label: title }))}
+      onChange={(chosen) => onChange(ends[Number(chosen)]!.at)}
+    />
   );
 }
 

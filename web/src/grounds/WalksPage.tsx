@@ -5,13 +5,17 @@ import { Button, Select } from 'antd';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { metresBetween } from '@hurrow/core/grounds';
+import { commonName } from '@hurrow/core/taxon';
 import { call, messageOf } from '../app/api.ts';
+import { useLibrary } from '../app/data.ts';
 import { newId } from '../app/newId.ts';
 import { Opening, Problem } from '../app/parts.tsx';
 import { useSaving } from '../app/useSaving.ts';
+import { useConfusions } from '../confusions/useConfusions.ts';
+import { quizQuery } from '../quizzes/quizData.ts';
 import { allGroundsQuery, groundsQuery, walksKey, walksQuery } from './groundsData.ts';
 import { useFieldDay } from './useFieldDay.ts';
-import { newWalk, treesForSet, usualStart, walksByDay } from './walking.ts';
+import { newWalk, treesForSet, usualStart, walkAims, walksByDay } from './walking.ts';
 import styles from './grounds.module.css';
 
 /** The walks of a course, and the sentence by which another is planned. */
@@ -62,6 +66,9 @@ export default function WalksPage({ course }: { course: WholeCourse }) {
   );
 }
 
+/** Of the pairs that are mixed up, so many are offered. */
+const MOST_PAIRS = 3;
+
 interface PlanAWalkProps {
   course: WholeCourse;
   whole: WholeGrounds;
@@ -73,15 +80,27 @@ function PlanAWalk({ course, whole, grounds, onGrounds }: PlanAWalkProps) {
   const day = useFieldDay();
   const go = useNavigate();
   const { save, saving, problem } = useSaving();
-  const sets = course.sets.filter(({ taxa }) => taxa.length > 0);
-  const [setId, setSetId] = useState(sets[0]?.id);
-  const set = sets.find(({ id }) => id === setId);
+  const { profileOf } = useLibrary();
+  const planned = course.quizzes.find(({ state }) => state === 'planned');
+  const quiz = useQuery({ ...quizQuery(planned?.id ?? ''), enabled: planned !== undefined }).data;
+  const { pairs } = useConfusions(course.id);
+  const aims = walkAims(
+    course.sets,
+    quiz && { title: quiz.title, taxa: quiz.stations.map(({ taxonId }) => taxonId) },
+    pairs.slice(0, MOST_PAIRS),
+    (id) => {
+      const taxon = profileOf(id)?.taxon;
+      return taxon ? commonName(taxon) : id;
+    },
+  );
+  const [aimId, setAimId] = useState(aims[0]?.id ?? '');
+  const aim = aims.find(({ id }) => id === aimId);
   const start = usualStart(whole);
-  const trees = set ? treesForSet(set, whole.trees, (tree) => metresBetween(tree, start)) : [];
-  const missing = set ? set.taxa.length - trees.length : 0;
+  const trees = aim ? treesForSet(aim, whole.trees, (tree) => metresBetween(tree, start)) : [];
+  const missing = aim ? aim.taxa.length - trees.length : 0;
   const begin = () => {
     const id = newId();
-    const body = newWalk(whole, set ? `Walk to ${set.title}` : 'A walk', day, trees);
+    const body = newWalk(whole, aim ? `Walk to ${aim.title}`.slice(0, 120) : 'A walk', day, trees);
     void save(
       () =>
         call('PUT /api/courses/{courseId}/walks/{walkId}', {
@@ -99,19 +118,20 @@ function PlanAWalk({ course, whole, grounds, onGrounds }: PlanAWalkProps) {
       <p className={styles['sentence']}>
         On {day}, to the trees of{' '}
         <Select
-          aria-label="Which set"
-          value={setId}
+          aria-label="What for"
+          popupMatchSelectWidth={false}
+          value={aimId}
           options={[
-            ...sets.map(({ id, title }) => ({ value: id, label: title })),
+            ...aims.map(({ id, title }) => ({ value: id, label: title })),
             { value: '', label: 'my own choice' },
           ]}
-          onChange={setSetId}
+          onChange={setAimId}
         />{' '}
         on <Select aria-label="Which grounds" value={whole.id} options={grounds} onChange={onGrounds} />.
       </p>
-      {set && (
+      {aim && (
         <p className="quiet">
-          {trees.length} of {set.taxa.length} species stand here
+          {trees.length} of {aim.taxa.length} species stand here
           {missing > 0 && `; ${missing} do not`}.
         </p>
       )}

@@ -1,4 +1,4 @@
-import { clockAfter, isoNear, momentOf, nowOn } from './days.ts';
+import { isoNear, momentOf, nowOn } from './days.ts';
 
 test('a day of the year is the one nearest to today', () => {
   expect(isoNear(288, '2026-10-15')).toBe('2026-10-15');
@@ -7,9 +7,7 @@ test('a day of the year is the one nearest to today', () => {
   expect(isoNear(180, '2026-10-15')).toBe('2026-06-29');
 });
 
-test('clock times', () => {
-  expect(clockAfter('14:50', 25)).toBe('15:15');
-  expect(clockAfter('23:50', 20.4)).toBe('00:10');
+test('a clock time on a day is a moment', () => {
   expect(momentOf('2026-10-16', '14:30').getMinutes()).toBe(30);
 });
 

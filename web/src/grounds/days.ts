@@ -20,13 +20,6 @@ export function isoNear(day: number, today: string): string {
 /** A clock time on a day as a moment, where the browser stands: `momentOf('2026-10-16', '14:30')`. */
 export const momentOf = (day: string, clock: string): Date => new Date(`${day}T${clock}:00`);
 
-/** A time of the day so many minutes after another: `clockAfter('14:50', 25)` is “15:15”. */
-export function clockAfter(begins: string, minutes: number): string {
-  const [hour = 0, minute = 0] = begins.split(':').map(Number);
-  const at = (hour * 60 + minute + Math.round(minutes)) % (24 * 60);
-  return `${String(Math.floor(at / 60)).padStart(2, '0')}:${String(at % 60).padStart(2, '0')}`;
-}
-
 /** A moment as the clock shows it: “18:04”. */
 export const clockOf = (at: Date | string | null): string =>
   at === null ? '–' : new Date(at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });

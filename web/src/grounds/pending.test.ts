@@ -15,6 +15,7 @@ const whole: WholeGrounds = {
   trees: [{ ...newTree('T-1', 47.6, -116.4), id: 't', version: 1, height: 9 }],
   observations: [],
   measurements: [],
+  pictures: [],
 };
 const waits = (...noted: Noted[]): Waiting[] => noted.map((each) => ({ noted: each, version: 1 }));
 const measurement = (

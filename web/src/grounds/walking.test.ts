@@ -2,12 +2,15 @@ import type { WholeGrounds } from '@hurrow/contract/grounds';
 import type { Walk } from '@hurrow/contract/outings';
 import { newTree, NO_FEATURES, planWalk, type GroundTree } from '@hurrow/core/grounds';
 import {
+  endsOfWalks,
   lineOf,
   moved,
   newWalk,
+  placeOfEnd,
   timed,
   treesForSet,
   usualStart,
+  walkAims,
   walkInWords,
   walksByDay,
   wishesOfWalk,
@@ -32,6 +35,7 @@ const whole = {
   trees: trees.map((each) => ({ ...each, version: 1 })),
   observations: [],
   measurements: [],
+  pictures: [],
 } satisfies WholeGrounds;
 
 test('a walk begins at the meeting point, else at the place of the grounds', () => {
@@ -45,6 +49,37 @@ test('a walk begins at the meeting point, else at the place of the grounds', () 
     latitude: 47.61,
     longitude: -116.41,
   });
+});
+
+test('a walk begins and ends at a meeting point, or in the middle of the grounds', () => {
+  const door = {
+    type: 'Feature' as const,
+    properties: { kind: 'meeting' as const, name: 'Door' },
+    geometry: { type: 'Point' as const, coordinates: [-116.41, 47.61] },
+  };
+  const ends = endsOfWalks({ ...whole, features: { type: 'FeatureCollection', features: [door] } });
+  expect(ends.map(({ title }) => title)).toEqual(['Door', 'middle of Loop']);
+  expect(placeOfEnd(ends, { latitude: 47.6, longitude: -116.4 })).toBe(1);
+  expect(placeOfEnd(ends, { latitude: 1, longitude: 2 })).toBe(-1);
+});
+
+test('a walk is for a lesson, a quiz or a pair that is mixed up', () => {
+  const sets = [
+    { id: 's', title: 'Maples', taxa: ['acer'] },
+    { id: 'e', title: 'Empty', taxa: [] },
+  ];
+  const aims = walkAims(
+    sets,
+    { title: 'Quiz 4', taxa: ['acer', 'betula', 'acer'] },
+    [{ a: 'acer', b: 'betula' }],
+    (id) => id,
+  );
+  expect(aims.map(({ title, taxa }) => [title, taxa.length])).toEqual([
+    ['Maples', 1],
+    ['the quiz “Quiz 4”', 2],
+    ['acer and betula, which they mix up', 2],
+  ]);
+  expect(walkAims([], undefined, [], String)).toEqual([]);
 });
 
 test('its time goes with day and clock, and its lists are the usual ones, nothing ticked', () => {

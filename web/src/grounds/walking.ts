@@ -24,6 +24,51 @@ export function usualStart({
   return { latitude: lat, longitude: lon };
 }
 
+/** Places of the grounds at which a walk can begin or end: meeting points, and where the grounds are. */
+export function endsOfWalks(
+  whole: Pick<WholeGrounds, 'features' | 'name' | 'latitude' | 'longitude'>,
+): { title: string; at: LatLon }[] {
+  const meeting = whole.features.features.flatMap(({ geometry, properties }) => {
+    const [longitude, latitude] = geometry.type === 'Point' ? geometry.coordinates : [];
+    return properties.kind === 'meeting' && longitude !== undefined && latitude !== undefined
+      ? [{ title: properties.name || 'meeting point', at: { latitude, longitude } }]
+      : [];
+  });
+  return [
+    ...meeting,
+    { title: `middle of ${whole.name}`, at: { latitude: whole.latitude, longitude: whole.longitude } },
+  ];
+}
+
+/** Which of the places is meant by coordinates, by its number; a place of one's own is none. */
+export const placeOfEnd = (ends: readonly { at: LatLon }[], { latitude, longitude }: LatLon): number =>
+  ends.findIndex(({ at }) => at.latitude === latitude && at.longitude === longitude);
+
+/** What a walk can be for: a set, a quiz that is planned, a pair that the class mixes up. */
+export interface WalkAim {
+  id: string;
+  title: string;
+  taxa: readonly string[];
+}
+
+/** What a walk can be for, lessons first. */
+export const walkAims = (
+  sets: readonly Pick<CourseSet, 'id' | 'title' | 'taxa'>[],
+  quiz: { title: string; taxa: readonly string[] } | undefined,
+  pairs: readonly { a: string; b: string }[],
+  nameOf: (taxonId: string) => string,
+): WalkAim[] => [
+  ...sets.filter(({ taxa }) => taxa.length > 0).map(({ id, title, taxa }) => ({ id, title, taxa })),
+  ...(quiz && quiz.taxa.length > 0
+    ? [{ id: 'quiz', title: `the quiz “${quiz.title}”`, taxa: [...new Set(quiz.taxa)] }]
+    : []),
+  ...pairs.map(({ a, b }) => ({
+    id: `${a} ${b}`,
+    title: `${nameOf(a)} and ${nameOf(b)}, which they mix up`,
+    taxa: [a, b],
+  })),
+];
+
 /** A walk that is to be planned: to these trees, on a day, with the usual lists to go through. */
 export function newWalk(
   whole: WholeGrounds,
@@ -68,7 +113,7 @@ export const timed = (walk: WalkBody, change: { day?: string; begins?: string })
  * Trees by which a set is shown: of each species the one that can be reached and is confirmed, the nearest to the start of those.
  */
 export function treesForSet(
-  { taxa }: Pick<CourseSet, 'taxa'>,
+  { taxa }: { taxa: readonly string[] },
   trees: readonly GroundTree[],
   metresTo: (tree: GroundTree) => number,
 ): string[] {

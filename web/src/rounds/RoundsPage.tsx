@@ -67,6 +67,7 @@ function Planning({ course, quiz, saved }: Props & { saved: Rounds }) {
           Show the bell
         </Link>
         <Link to={`/try/${course.id}/${quiz.id}`}>Sit it blind</Link>
+        <Link to={`/c/${course.id}/grounds/collecting?quiz=${quiz.id}`}>What is to be cut for it</Link>
         {rotation && <strong>{lengthInWords(rotation)}</strong>}
       </p>
       <Papers quiz={quiz} unsaved={kept.changed} />
