@@ -105,8 +105,8 @@ test('no page for the phone outdoors has a serious accessibility fault', async (
   await hurrow.enter(page, 'instructor');
   await expect(page).toHaveURL(/\/c\//);
   const courseId = /\/c\/([^/]+)/.exec(page.url())![1]!;
-  const get = async <T>(path: string) =>
-    (await (await page.request.get(`${hurrow.url}/api/${path}`)).json()) as T;
+  const get = <T>(path: string): Promise<T> =>
+    page.evaluate((address) => fetch(address).then((answer) => answer.json()), `/api/${path}`);
   const { grounds } = await get<{ grounds: { id: string }[] }>('grounds');
   const { trees } = await get<{ trees: { id: string }[] }>(`grounds/${grounds[0]!.id}`);
   const { lists } = await get<{ lists: { id: string }[] }>(`courses/${courseId}/collecting`);

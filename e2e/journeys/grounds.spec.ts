@@ -8,6 +8,10 @@ test.beforeAll(async () => {
 });
 test.afterAll(() => hurrow.stop());
 
+/** What the server answers, asked by the page itself: a socket that was kept for long may be closed just as it is used again. */
+const asked = <T>(page: Page, path: string): Promise<T> =>
+  page.evaluate((address) => fetch(address).then((answer) => answer.json()), `/api/${path}`);
+
 const courseOf = (page: Page): string => /\/c\/([^/]+)/.exec(page.url())![1]!;
 
 test.describe('on a phone', () => {
@@ -20,9 +24,7 @@ test.describe('on a phone', () => {
     await hurrow.enter(page, 'instructor');
     await expect(page).toHaveURL(/\/c\//);
     const courseId = courseOf(page);
-    const { grounds } = (await (await page.request.get(`${hurrow.url}/api/grounds`)).json()) as {
-      grounds: { id: string }[];
-    };
+    const { grounds } = await asked<{ grounds: { id: string }[] }>(page, 'grounds');
     const groundsId = grounds[0]!.id;
 
     await step('the nearest tree is first, and one is found by its tag', async () => {
@@ -44,10 +46,10 @@ test.describe('on a phone', () => {
       await expect(page.getByText('Everything noted has arrived.')).toBeVisible();
     });
     const list = async () => {
-      const answer = await page.request.get(`${hurrow.url}/api/courses/${courseId}/collecting`);
-      const { lists } = (await answer.json()) as {
-        lists: { id: string; name: string; items: { needId: string }[] }[];
-      };
+      const { lists } = await asked<{ lists: { id: string; name: string; items: { needId: string }[] }[] }>(
+        page,
+        `courses/${courseId}/collecting`,
+      );
       return lists.find(({ name }) => name === 'Lab of week 7')!;
     };
     const before = await list();
@@ -72,10 +74,10 @@ test.describe('on a phone', () => {
       const after = await list();
       expect(after.items).toHaveLength(before.items.length + 3);
       expect(new Set(after.items.map(({ needId }) => needId)).size).toBe(after.items.length);
-      const whole = (await (await page.request.get(`${hurrow.url}/api/grounds/${groundsId}`)).json()) as {
+      const whole = await asked<{
         trees: { tag: string; height: number }[];
         measurements: { kind: string }[];
-      };
+      }>(page, `grounds/${groundsId}`);
       expect(whole.trees.find(({ tag }) => tag === 'Q-03')!.height).toBeCloseTo(24.65, 1);
       expect(whole.measurements).toHaveLength(1);
     });

@@ -104,6 +104,8 @@ test('sets are changed by drag and by keys, a lesson is reworded and shown in tw
     await page.keyboard.press('a');
     await expect(presenter.getByText('asked, not told yet')).toBeVisible();
     await page.keyboard.press('ArrowRight');
+    // The other window goes on from what it has heard.
+    await expect(presenter.getByText('asked, not told yet')).toBeHidden();
     await presenter.keyboard.press('PageDown');
     await sheetSays(page, /^Point 2 of/);
     await page.keyboard.press('b');
