@@ -34,63 +34,16 @@ export function MapDrawing({ whole, drawing, onDrawing }: MapDrawingProps) {
         }),
       { stale: [['grounds']], done },
     );
-  if (drawing) {
-    const { facts, points } = drawing;
-    const set = (part: Partial<FeatureFacts>) => onDrawing({ ...drawing, facts: { ...facts, ...part } });
+  if (drawing)
     return (
-      <span className={styles['drawing']} role="group" aria-label="What is drawn">
-        <Select
-          aria-label="What it is"
-          value={facts.kind}
-          options={FEATURE_KINDS.map((kind) => ({ value: kind, label: FEATURE_TITLES[kind] }))}
-          onChange={(kind) => set({ kind })}
-        />
-        <Input
-          aria-label="Its name"
-          placeholder="name"
-          maxLength={80}
-          value={facts.name}
-          onChange={(event) => set({ name: event.target.value })}
-        />
-        {facts.kind === 'path' && (
-          <Select
-            aria-label="Steps"
-            value={facts.steps === true}
-            options={[
-              { value: false, label: 'even' },
-              { value: true, label: 'with steps' },
-            ]}
-            onChange={(steps) => set({ steps })}
-          />
-        )}
-        {facts.kind === 'hazard' && (
-          <Select
-            aria-label="Which hazard"
-            placeholder="which?"
-            value={facts.hazard}
-            options={HAZARDS.map((hazard) => ({ value: hazard, label: hazard }))}
-            onChange={(hazard) => set({ hazard })}
-          />
-        )}
-        <Button
-          disabled={points.length === 0}
-          onClick={() => onDrawing({ ...drawing, points: points.slice(0, -1) })}
-        >
-          Last point back
-        </Button>
-        <Button
-          type="primary"
-          loading={saving}
-          disabled={!enoughPoints(drawing)}
-          onClick={() => keep([...whole.features.features, asFeature(drawing)], () => onDrawing(undefined))}
-        >
-          Keep it
-        </Button>
-        <Button onClick={() => onDrawing(undefined)}>Give it up</Button>
-        {problem && <Problem>{problem}</Problem>}
-      </span>
+      <Drawn
+        drawing={drawing}
+        saving={saving}
+        problem={problem}
+        onDrawing={onDrawing}
+        onKeep={() => keep([...whole.features.features, asFeature(drawing)], () => onDrawing(undefined))}
+      />
     );
-  }
   return (
     <>
       <Button onClick={() => onDrawing({ facts: { kind: 'path', name: '' }, points: [] })}>
@@ -126,5 +79,67 @@ export function MapDrawing({ whole, drawing, onDrawing }: MapDrawingProps) {
         {whole.features.features.length === 0 && <p>Nothing yet: draw paths first, walks follow them.</p>}
       </Modal>
     </>
+  );
+}
+
+interface DrawnProps {
+  drawing: Drawing;
+  saving: boolean;
+  problem: string | undefined;
+  onDrawing(drawing: Drawing | undefined): void;
+  onKeep(): void;
+}
+
+/** What is being drawn: what it is, and the presses that end it. */
+function Drawn({ drawing, saving, problem, onDrawing, onKeep }: DrawnProps) {
+  const { facts, points } = drawing;
+  const set = (part: Partial<FeatureFacts>) => onDrawing({ ...drawing, facts: { ...facts, ...part } });
+  return (
+    <span className={styles['drawing']} role="group" aria-label="What is drawn">
+      <Select
+        aria-label="What it is"
+        value={facts.kind}
+        options={FEATURE_KINDS.map((kind) => ({ value: kind, label: FEATURE_TITLES[kind] }))}
+        onChange={(kind) => set({ kind })}
+      />
+      <Input
+        aria-label="Its name"
+        placeholder="name"
+        maxLength={80}
+        value={facts.name}
+        onChange={(event) => set({ name: event.target.value })}
+      />
+      {facts.kind === 'path' && (
+        <Select
+          aria-label="Steps"
+          value={facts.steps === true}
+          options={[
+            { value: false, label: 'even' },
+            { value: true, label: 'with steps' },
+          ]}
+          onChange={(steps) => set({ steps })}
+        />
+      )}
+      {facts.kind === 'hazard' && (
+        <Select
+          aria-label="Which hazard"
+          placeholder="which?"
+          value={facts.hazard}
+          options={HAZARDS.map((hazard) => ({ value: hazard, label: hazard }))}
+          onChange={(hazard) => set({ hazard })}
+        />
+      )}
+      <Button
+        disabled={points.length === 0}
+        onClick={() => onDrawing({ ...drawing, points: points.slice(0, -1) })}
+      >
+        Last point back
+      </Button>
+      <Button type="primary" loading={saving} disabled={!enoughPoints(drawing)} onClick={onKeep}>
+        Keep it
+      </Button>
+      <Button onClick={() => onDrawing(undefined)}>Give it up</Button>
+      {problem && <Problem>{problem}</Problem>}
+    </span>
   );
 }

@@ -19,6 +19,7 @@ import {
   FOR_PROFILE,
   METHOD_TITLES,
   METHODS,
+  pressed,
   resultOf,
   unitOf,
   usualAngle,
@@ -81,19 +82,7 @@ export function MeasureTree({ courseId, groundsId, tree, news }: MeasureTreeProp
   const result = resultOf(method, withFactor, { units, length, angle });
   const fields = FIELDS[method];
   const current = active && fields.some(({ name }) => name === active) ? active : fields[0]!.name;
-  const press = (key: string) => {
-    const text = kept.latest().texts[current] ?? '';
-    write(
-      current,
-      key === '⌫'
-        ? text.slice(0, -1)
-        : key === '−'
-          ? text.startsWith('-')
-            ? text.slice(1)
-            : `-${text}`
-          : text + key,
-    );
-  };
+  const press = (key: string) => write(current, pressed(kept.latest().texts[current] ?? '', key));
   const keep = () => {
     if (!result.ok) return;
     const body = bodyOfResult(
@@ -142,26 +131,8 @@ export function MeasureTree({ courseId, groundsId, tree, news }: MeasureTreeProp
           onText={(text) => write(field.name, text)}
         />
       ))}
-      <div className={styles['keypad']} role="group" aria-label="Keys">
-        {KEYS.map((key) => (
-          <button key={key} type="button" aria-label={KEY_NAMES[key] ?? key} onClick={() => press(key)}>
-            {ON_KEYS[key] ?? key}
-          </button>
-        ))}
-      </div>
-      <div className={styles['result']} role="status">
-        {result.ok ? (
-          <>
-            <strong>{result.value.words}</strong>
-            {result.value.working.map((line) => (
-              <p key={line}>{line}</p>
-            ))}
-            <small>The bar holds the truth in 95 of 100 measurings, as far as the instrument goes.</small>
-          </>
-        ) : (
-          said || result.problem
-        )}
-      </div>
+      <Keypad onPress={press} />
+      <Came result={result} said={said} />
       {mayChange && result.ok && tree.taxonId !== null && FOR_PROFILE.includes(result.value.kind) && (
         <label className={styles['tickbox']}>
           <input
@@ -178,6 +149,33 @@ export function MeasureTree({ courseId, groundsId, tree, news }: MeasureTreeProp
     </section>
   );
 }
+
+const Keypad = ({ onPress }: { onPress(key: string): void }) => (
+  <div className={styles['keypad']} role="group" aria-label="Keys">
+    {KEYS.map((key) => (
+      <button key={key} type="button" aria-label={KEY_NAMES[key] ?? key} onClick={() => onPress(key)}>
+        {ON_KEYS[key] ?? key}
+      </button>
+    ))}
+  </div>
+);
+
+/** What comes of what was read, with its working; before that, what is wanting, or what was kept last. */
+const Came = ({ result, said }: { result: ReturnType<typeof resultOf>; said: string }) => (
+  <div className={styles['result']} role="status">
+    {result.ok ? (
+      <>
+        <strong>{result.value.words}</strong>
+        {result.value.working.map((line) => (
+          <p key={line}>{line}</p>
+        ))}
+        <small>The bar holds the truth in 95 of 100 measurings, as far as the instrument goes.</small>
+      </>
+    ) : (
+      said || result.problem
+    )}
+  </div>
+);
 
 interface FieldProps {
   field: ReadField;

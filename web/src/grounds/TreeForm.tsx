@@ -36,7 +36,6 @@ const options = (all: readonly string[]) => all.map((value) => ({ value, label: 
 
 /** What is known of a tree, to be changed. */
 export function TreeForm({ groundsId, tree, onMove, onDone, onLeave }: TreeFormProps) {
-  const { profiles } = useLibrary();
   const facts = factsOf(tree);
   const kept = useKept(`tree/${tree.id}`, `Tree ${tree.tag || 'without a tag'}`, {
     ...facts,
@@ -93,21 +92,7 @@ export function TreeForm({ groundsId, tree, onMove, onDone, onLeave }: TreeFormP
         <BroughtBack at={kept.broughtBack} onGiveUp={kept.forget} />
       </div>
       {text('Tag', 'tag', 40)}
-      <label>
-        Species
-        <Select
-          showSearch
-          allowClear
-          placeholder="not named yet"
-          value={value.taxonId ?? undefined}
-          optionFilterProp="label"
-          onChange={(id: string | undefined) => set({ taxonId: id ?? null })}
-          options={profiles.map(({ taxon }) => ({
-            value: taxon.id,
-            label: `${commonName(taxon)}, ${scientificName(taxon)}`,
-          }))}
-        />
-      </label>
+      <SpeciesSelect taxonId={value.taxonId} onTaxon={(taxonId) => set({ taxonId })} />
       {text('Name confirmed by', 'confirmedBy', 80)}
       <p className={styles['wide']}>
         {tree.latitude.toFixed(6)}, {tree.longitude.toFixed(6)}{' '}
@@ -115,14 +100,13 @@ export function TreeForm({ groundsId, tree, onMove, onDone, onLeave }: TreeFormP
           Show its place on the map
         </Button>
       </p>
-      <label>
-        May be cut
-        <Select
-          value={value.cutting}
-          options={CUTTINGS.map((each) => ({ value: each, label: LEAVE[each] }))}
-          onChange={(cutting) => set({ cutting })}
-        />
-      </label>
+      <Choice
+        label="May be cut"
+        value={value.cutting}
+        all={CUTTINGS}
+        words={LEAVE}
+        onChange={(cutting) => set({ cutting })}
+      />
       {text('Leave given by, or to be asked', 'permission', 200)}
       <label>
         Leave until
@@ -132,24 +116,7 @@ export function TreeForm({ groundsId, tree, onMove, onDone, onLeave }: TreeFormP
           onChange={(event) => set({ until: event.target.value || null })}
         />
       </label>
-      <fieldset className={styles['wide']}>
-        <legend>Reach</legend>
-        {REACHED_ORGANS.map((organ) => (
-          <label key={organ}>
-            {SHOWN_TITLES[organ]}
-            <Select
-              allowClear
-              placeholder="not looked for"
-              value={value.reach[organ]}
-              options={REACHES.map((each) => ({ value: each, label: REACH_TITLES[each] }))}
-              onChange={(reach: TreeFacts['reach'][typeof organ]) => {
-                const { [organ]: _before, ...rest } = value.reach;
-                set({ reach: reach ? { ...rest, [organ]: reach } : rest });
-              }}
-            />
-          </label>
-        ))}
-      </fieldset>
+      <Reaches reach={value.reach} onReach={(reach) => set({ reach })} />
       <label>
         Girth of each stem, cm
         <Input
@@ -161,14 +128,8 @@ export function TreeForm({ groundsId, tree, onMove, onDone, onLeave }: TreeFormP
       {metres('Height, m', 'height', 130)}
       {metres('Crown spread, m', 'spread', 80)}
       {metres('Elevation, m', 'elevation', 9000)}
-      <label>
-        Stage
-        <Select value={value.stage} options={options(STAGES)} onChange={(stage) => set({ stage })} />
-      </label>
-      <label>
-        Sex of its flowers
-        <Select value={value.sex} options={options(SEXES)} onChange={(sex) => set({ sex })} />
-      </label>
+      <Choice label="Stage" value={value.stage} all={STAGES} onChange={(stage) => set({ stage })} />
+      <Choice label="Sex of its flowers" value={value.sex} all={SEXES} onChange={(sex) => set({ sex })} />
       {text('Access', 'access', 300)}
       <label>
         Hazards
@@ -200,3 +161,66 @@ export function TreeForm({ groundsId, tree, onMove, onDone, onLeave }: TreeFormP
     </form>
   );
 }
+
+function SpeciesSelect({ taxonId, onTaxon }: { taxonId: string | null; onTaxon(id: string | null): void }) {
+  const { profiles } = useLibrary();
+  return (
+    <label>
+      Species
+      <Select
+        showSearch
+        allowClear
+        placeholder="not named yet"
+        value={taxonId ?? undefined}
+        optionFilterProp="label"
+        onChange={(id: string | undefined) => onTaxon(id ?? null)}
+        options={profiles.map(({ taxon }) => ({
+          value: taxon.id,
+          label: `${commonName(taxon)}, ${scientificName(taxon)}`,
+        }))}
+      />
+    </label>
+  );
+}
+
+interface ChoiceProps<T extends string> {
+  label: string;
+  value: T;
+  all: readonly T[];
+  words?: Record<T, string>;
+  onChange(value: T): void;
+}
+
+const Choice = <T extends string>({ label, value, all, words, onChange }: ChoiceProps<T>) => (
+  <label>
+    {label}
+    <Select<T>
+      value={value}
+      options={all.map((each) => ({ value: each, label: words?.[each] ?? each }))}
+      onChange={(next) => onChange(next)}
+    />
+  </label>
+);
+
+type Reached = TreeFacts['reach'];
+
+const Reaches = ({ reach, onReach }: { reach: Reached; onReach(reach: Reached): void }) => (
+  <fieldset className={styles['wide']}>
+    <legend>Reach</legend>
+    {REACHED_ORGANS.map((organ) => (
+      <label key={organ}>
+        {SHOWN_TITLES[organ]}
+        <Select
+          allowClear
+          placeholder="not looked for"
+          value={reach[organ]}
+          options={REACHES.map((each) => ({ value: each, label: REACH_TITLES[each] }))}
+          onChange={(next: Reached[typeof organ]) => {
+            const { [organ]: _before, ...rest } = reach;
+            onReach(next ? { ...rest, [organ]: next } : rest);
+          }}
+        />
+      </label>
+    ))}
+  </fieldset>
+);

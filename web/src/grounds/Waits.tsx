@@ -5,12 +5,12 @@ import styles from './field.module.css';
 
 /** What waits on this phone, in plain words; what was refused says why. */
 export function Waits({ field }: { field: ReturnType<typeof useField> }) {
-  const { waiting, offline, unkept, drop } = field;
+  const { waiting, offline, signedOut, unkept, drop } = field;
   const refused = waiting.filter(({ problem }) => problem);
   const under = waiting.length - refused.length;
   return (
     <div className={styles['waits']} data-waiting={under > 0} role="status">
-      {waitingInWords(under, offline)}
+      {waitingInWords(under, offline, signedOut)}
       {unkept && <b> This browser keeps nothing: do not close the page before all has arrived.</b>}
       {refused.map(({ noted, problem }) => (
         <p key={noted.id}>

@@ -74,6 +74,16 @@ test('what is refused says why and holds up nothing else; it can be given up', a
   expect(box.snapshot().waiting).toEqual([]);
 });
 
+test('who is signed out is told so, and nothing is lost', async () => {
+  let known = false;
+  const box = new FieldBox(shelf(), () => Promise.resolve({ sent: known ? 'done' : 'signedOut' } as Sent));
+  await box.note(observation('a'));
+  expect(box.snapshot()).toMatchObject({ signedOut: true, offline: false, waiting: [{}] });
+  known = true;
+  await box.send();
+  expect(box.snapshot()).toMatchObject({ signedOut: false, waiting: [] });
+});
+
 test('two tabs add to the same box', async () => {
   const kept = shelf();
   const { state, send } = server();

@@ -21,6 +21,8 @@ export interface FieldState {
   /** What the server has, and the page has not heard of from it yet. */
   arrived: readonly Waiting[];
   offline: boolean;
+  /** The server is reached, and does not know who this is any more. */
+  signedOut: boolean;
   /** This browser keeps nothing, or has no room left: what waits is lost with the page. */
   unkept: boolean;
 }
@@ -32,7 +34,8 @@ export interface Shelf {
 }
 
 /** What came back of sending: done, refused with why, or not reached. */
-export type Sent = { sent: 'done' } | { sent: 'refused'; why: string } | { sent: 'unreached' };
+export type Sent =
+  { sent: 'done' } | { sent: 'refused'; why: string } | { sent: 'unreached' } | { sent: 'signedOut' };
 
 /**
  * What is noted outdoors and waits to be sent: kept on the phone first, sent in its order, once there is a signal, as often as it takes. The
@@ -45,6 +48,7 @@ export class FieldBox {
   #waiting: readonly Waiting[] = [];
   #arrived: readonly Waiting[] = [];
   #offline = false;
+  #signedOut = false;
   #unkept = false;
   #sending = false;
   #shown: FieldState;
@@ -52,7 +56,7 @@ export class FieldBox {
   constructor(shelf: Shelf, sendOne: (noted: Noted) => Promise<Sent>) {
     this.#shelf = shelf;
     this.#sendOne = sendOne;
-    this.#shown = { waiting: [], arrived: [], offline: false, unkept: false };
+    this.#shown = { waiting: [], arrived: [], offline: false, signedOut: false, unkept: false };
     this.reload();
   }
 
@@ -88,11 +92,9 @@ export class FieldBox {
         if (!next) break;
         const { noted, version } = next;
         const answer = await this.#sendOne(noted);
-        if (answer.sent === 'unreached') {
-          this.#offline = true;
-          break;
-        }
-        this.#offline = false;
+        this.#signedOut = answer.sent === 'signedOut';
+        this.#offline = answer.sent === 'unreached';
+        if (this.#offline || this.#signedOut) break;
         if (answer.sent === 'done') this.#arrived = [...this.#arrived, next];
         this.#change((waiting) =>
           // What was noted anew meanwhile is not settled.
@@ -148,6 +150,7 @@ export class FieldBox {
       waiting: this.#waiting,
       arrived: this.#arrived,
       offline: this.#offline,
+      signedOut: this.#signedOut,
       unkept: this.#unkept,
     };
     this.#listeners.forEach((listener) => listener());

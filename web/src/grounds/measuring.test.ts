@@ -1,4 +1,13 @@
-import { bodyOfResult, numberOf, resultOf, unitOf, withShot, type Method, type Setup } from './measuring.ts';
+import {
+  bodyOfResult,
+  numberOf,
+  pressed,
+  resultOf,
+  unitOf,
+  withShot,
+  type Method,
+  type Setup,
+} from './measuring.ts';
 
 const metric: Setup = { units: 'metric', length: 'tape', angle: 'clinometer' };
 const imperial: Setup = { ...metric, units: 'imperial' };
@@ -75,6 +84,12 @@ test('shots go to the top first, then to the foot; a third begins with the top a
     toTop: '30.00',
     toBase: '21.36',
   });
+});
+
+test('big keys write, change the sign and rub out', () => {
+  expect(['4', '.', '2', '−', '⌫', '5'].reduce(pressed, '')).toBe('-4.5');
+  expect(pressed('-4', '−')).toBe('4');
+  expect(pressed('', '⌫')).toBe('');
 });
 
 test('what is kept says how it was measured', () => {

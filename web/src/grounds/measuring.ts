@@ -349,6 +349,13 @@ export function withShot(
     : { ...texts, toBase: far, base: angle.toFixed(1) };
 }
 
+/** A text after one of the big keys: digits are added, − changes the sign, ⌫ takes the last away. */
+export function pressed(text: string, key: string): string {
+  if (key === '⌫') return text.slice(0, -1);
+  if (key === '−') return text.startsWith('-') ? text.slice(1) : `-${text}`;
+  return text + key;
+}
+
 /** With what an angle is taken by each method, unless something else is chosen. */
 export const usualAngle = (method: Method): AngleInstrument =>
   method === 'sine' ? 'rangeFinder' : 'clinometer';

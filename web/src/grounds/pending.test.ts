@@ -105,5 +105,6 @@ test('pieces are added, changed and taken back; their trace is kept', () => {
 test('how it stands is said', () => {
   expect(waitingInWords(0, false)).toMatch(/arrived/);
   expect(waitingInWords(1, true)).toBe('One thing noted waits on this phone for a signal.');
+  expect(waitingInWords(2, false, true)).toMatch(/signed out: sign in/);
   expect(waitingInWords(3, false)).toBe('3 things noted wait to be sent.');
 });

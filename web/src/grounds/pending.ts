@@ -56,9 +56,11 @@ export function withItems(list: Collecting, waiting: readonly Waiting[]): Collec
 }
 
 /** “3 things noted wait for a signal.” */
-export function waitingInWords(waiting: number, offline: boolean): string {
+export function waitingInWords(waiting: number, offline: boolean, signedOut = false): string {
   if (waiting === 0)
     return offline ? 'No signal; everything noted has arrived.' : 'Everything noted has arrived.';
   const things = waiting === 1 ? 'One thing noted waits' : `${waiting} things noted wait`;
+  if (signedOut)
+    return `${things} on this phone, which is signed out: sign in at the desk, and they are sent.`;
   return offline ? `${things} on this phone for a signal.` : `${things} to be sent.`;
 }

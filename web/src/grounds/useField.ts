@@ -31,7 +31,7 @@ async function send(noted: Noted): Promise<Sent> {
       isProblem(error, 'invalid', 'missing', 'conflict', 'tooLarge', 'forbidden')
     )
       return { sent: 'refused', why: messageOf(error) };
-    return { sent: 'unreached' };
+    return isProblem(error, 'signedOut') ? { sent: 'signedOut' } : { sent: 'unreached' };
   }
 }
 
