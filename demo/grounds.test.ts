@@ -92,9 +92,17 @@ test.each(DATES)(
         const near = [-14, -7, 0, 7, 14].map((by) => dayOfYear(day) + by);
         const could = (part: 'leaves' | 'fruit') =>
           near.some((d) => partPresent(part, calendar, isDeciduous(profiled), ((d - 1 + 365) % 365) + 1));
+        const inLeaf = (by: number) =>
+          partPresent('leaves', calendar, isDeciduous(profiled), ((dayOfYear(day) + by - 1 + 365) % 365) + 1);
         if (kind.leaves === 'on') {
-          expect(seen('leaves')).not.toBe(false);
-          expect([need.id, seen('leaves') === true || could('leaves')]).toEqual([need.id, true]);
+          if (tree.reach.leaf === 'fallen') {
+            // Out of reach on the tree: they lie under it from two weeks before it is bare to a month after.
+            expect(seen('fallenLeaves')).not.toBe(false);
+            expect([need.id, inLeaf(-60) && !inLeaf(30)]).toEqual([need.id, true]);
+          } else {
+            expect(seen('leaves')).not.toBe(false);
+            expect([need.id, seen('leaves') === true || could('leaves')]).toEqual([need.id, true]);
+          }
         }
         if (kind.leaves === 'off') expect(isDeciduous(profiled)).toBe(true);
         if (kind.organs.includes('fruit'))

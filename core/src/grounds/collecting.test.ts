@@ -221,9 +221,15 @@ describe('whence it is cut', () => {
 
   test('leaves that have fallen are picked up; of what is protected nothing is', () => {
     const fallen = [tree('t1', 'prunus', { reach: { leaf: 'fallen' } })];
-    expect(only({ trees: fallen }).instead[0]).toMatchObject({ kind: 'fallen', treeId: 't1' });
+    const [day, summer] = ['2026-10-12', '2026-07-15'];
+    expect(only({ trees: fallen, day }).instead[0]).toMatchObject({ kind: 'fallen', treeId: 't1' });
+    const leaf = [{ id: 'n', taxonId: 'prunus', kind: 'leaf', serves: '' }];
+    expect(only({ trees: fallen, needs: leaf, day }).source).toMatchObject({ reach: 'fallen' });
+    // In July they hang out of reach, and none has fallen.
+    expect(only({ trees: fallen, needs: leaf, day: summer }).why).toMatch(/have not fallen/);
+    expect(only({ trees: fallen, day: summer }).instead.map(({ kind }) => kind)).not.toContain('fallen');
     const list = [profiled('prunus', { cautions: [caution('protected')] })];
-    expect(only({ trees: fallen, list }).instead.map(({ kind }) => kind)).toEqual([
+    expect(only({ trees: fallen, list, day }).instead.map(({ kind }) => kind)).toEqual([
       'livingTree',
       'photo',
       'drawing',
@@ -279,6 +285,7 @@ test('whatever is offered carries it by calendar or sight, may be cut, and is in
         const observations = missing
           ? trees.flatMap(({ id }) => [
               seen(when, 'leaves', false, id),
+              seen(when, 'fallenLeaves', false, id),
               seen(when, 'fruit', false, id),
               seen(when, 'fallen', false, id),
             ])
@@ -299,7 +306,13 @@ test('whatever is offered carries it by calendar or sight, may be cut, and is in
           expect(cautions.some((each) => each.kind === 'protected')).toBe(false);
           expect(source.reach).not.toBe('glass');
           if (missing) expect(station.leaves === 'on' || station.organs.includes('fruit')).toBe(false);
-          if (station.leaves === 'on') expect(when >= '2026-04-20' && when <= '2026-10-25').toBe(true);
+          // On the tree in its season, under it from the fall on.
+          const [first, last] =
+            source.reach === 'fallen' ? ['2026-09-20', '2026-11-25'] : ['2026-04-20', '2026-10-25'];
+          if (station.leaves === 'on' && !station.organs.includes('fruit'))
+            expect(when >= first && when <= last).toBe(true);
+          if (station.leaves === 'on' && station.organs.includes('fruit'))
+            expect(when >= '2026-04-20' && when <= '2026-11-25').toBe(true);
         }
         if (line.source) return;
         expect(line.why).not.toBe('');

@@ -29,6 +29,7 @@ export const REFUSALS = [
   'out of reach',
   'not there',
   'bare',
+  'not fallen',
   'in leaf',
 ] as const;
 export type Refusal = (typeof REFUSALS)[number];
@@ -44,6 +45,7 @@ export const REFUSAL_WORDS: Record<Refusal, string> = {
   'out of reach': 'what is needed is out of reach',
   'not there': 'it does not carry it on that day',
   bare: 'its leaves are down, or not out yet, on that day',
+  'not fallen': 'its leaves are out of reach, and have not fallen by that day',
   'in leaf': 'it is not bare on that day',
 };
 
@@ -183,11 +185,11 @@ function refusalOf(
   { day, pestHosts = false }: Pick<CollectingAsked, 'day' | 'pestHosts'>,
 ): Refusal | undefined {
   if (!kind.cut) return undefined;
-  const has = (caution: Caution['kind']) =>
-    taxon.cautions.some((each) => each.kind === caution && touches(each, kind));
   const reach = reachOf(tree, kind);
-  if (has('protected')) return 'protected';
-  if (has('regulated pest host') && !pestHosts) return 'pest host';
+  // What is protected is so whole, whatever part its caution names.
+  if (taxon.cautions.some((each) => each.kind === 'protected')) return 'protected';
+  if (!pestHosts && taxon.cautions.some((each) => each.kind === 'regulated pest host' && touches(each, kind)))
+    return 'pest host';
   if (tree.cutting === 'no') return 'no leave';
   if (tree.cutting === 'ask') return 'ask first';
   if (tree.until !== null && tree.until < day) return 'leave over';
@@ -206,13 +208,12 @@ function reachOf(tree: GroundTree, kind: StationKind): Reach | undefined {
   return reaches.sort((a, b) => HARDEST.indexOf(b) - HARDEST.indexOf(a))[0];
 }
 
-function likelyOf(
+/** How likely each part is there of one tree on the day. */
+export function partsOf(
   tree: GroundTree,
   profiled: ProfiledTaxon,
-  kind: StationKind,
   { trees, observations, day, reference, site }: Omit<CollectingAsked, 'needs' | 'list'>,
-): (Likely & { why: Refusal })[] {
-  const deciduous = isDeciduous(profiled);
+): (part: TreeObservation['part']) => Likely {
   const stands = {
     latitude: tree.latitude,
     longitude: tree.longitude,
@@ -222,10 +223,24 @@ function likelyOf(
   const own = observations.filter((each) => each.treeId === tree.id);
   const alike = new Set(trees.filter((each) => each.taxonId === tree.taxonId).map(({ id }) => id));
   const others = observations.filter((each) => each.treeId !== tree.id && alike.has(each.treeId));
-  const of = (part: TreeObservation['part']) => likelyThere({ part, calendar, deciduous, day, own, others });
+  const deciduous = isDeciduous(profiled);
+  return (part) => likelyThere({ part, calendar, deciduous, day, own, others });
+}
+
+function likelyOf(
+  tree: GroundTree,
+  profiled: ProfiledTaxon,
+  kind: StationKind,
+  asked: Omit<CollectingAsked, 'needs' | 'list'>,
+): (Likely & { why: Refusal })[] {
+  const of = partsOf(tree, profiled, asked);
   const all: (Likely & { why: Refusal })[] = [];
-  if (kind.leaves === 'on') all.push({ ...of('leaves'), why: 'bare' });
-  if (kind.leaves === 'off') all.push({ ...(deciduous ? bareBy(of('leaves')) : NEVER_BARE), why: 'in leaf' });
+  // What is had from the ground only is there once it has fallen.
+  if (kind.leaves === 'on' && tree.reach.leaf === 'fallen')
+    all.push({ ...of('fallenLeaves'), why: 'not fallen' });
+  else if (kind.leaves === 'on') all.push({ ...of('leaves'), why: 'bare' });
+  if (kind.leaves === 'off')
+    all.push({ ...(isDeciduous(profiled) ? bareBy(of('leaves')) : NEVER_BARE), why: 'in leaf' });
   if (kind.organs.includes('fruit') && kind.medium !== 'livingTree')
     all.push({ ...of(reachOf(tree, kind) === 'fallen' ? 'fallen' : 'fruit'), why: 'not there' });
   return all;
@@ -242,7 +257,7 @@ const bareBy = ({ share, by, ruledOut }: Likely): Likely => ({
 /** Whether a caution is about what a kind of station needs. */
 function touches({ part }: Caution, kind: StationKind): boolean {
   const words = part.toLowerCase();
-  if (words === '' || /whole|all|any|plant|tree/.test(words)) return true;
+  if (words === '' || /\b(whole|all|any|every|plant|tree)\b/.test(words)) return true;
   // A leaf comes off a branch: only fruit and cones are no part of it.
   if (/branch|wood|twig|shoot/.test(words) && kind.organs.some((organ) => organ !== 'fruit')) return true;
   return kind.organs.some((organ) => PART_WORDS[organ]?.test(words));
@@ -276,19 +291,8 @@ function insteadOf(
 ): Instead[] {
   const found: Instead[] = [];
   const isProtected = refused.some(({ why }) => why === 'protected');
-  const organ: ReachedOrgan | undefined = kind.organs.includes('fruit')
-    ? 'fruit'
-    : kind.organs.includes('leaf')
-      ? 'leaf'
-      : undefined;
-  const dropped =
-    !isProtected && organ && trees.find((tree) => tree.reach[organ] === 'fallen' && tree.cutting !== 'no');
-  if (dropped && organ)
-    found.push({
-      kind: 'fallen',
-      treeId: dropped.id,
-      words: `What has fallen from ${dropped.tag}: ${organ === 'fruit' ? 'fruit or cones' : 'leaves'}, picked up from the ground.`,
-    });
+  const isPestHost = refused.some(({ why }) => why === 'pest host');
+  if (!isProtected && !isPestHost) found.push(...fallenInstead(kind, profiled, trees, asked));
   if (!isProtected) found.push(...otherPart(kind, profiled, trees, asked));
   const [standing] = trees;
   if (standing)
@@ -302,6 +306,33 @@ function insteadOf(
     { kind: 'drawing', words: 'A drawing from its scores.' },
   );
   return found;
+}
+
+/** What has fallen from a tree by that day and can be picked up: its fruit, or else its leaves. */
+function fallenInstead(
+  kind: StationKind,
+  profiled: ProfiledTaxon,
+  trees: readonly GroundTree[],
+  asked: CollectingAsked,
+): Instead[] {
+  const organ = (['fruit', 'leaf'] as const).find((each) => kind.organs.includes(each));
+  if (!organ) return [];
+  const part = organ === 'fruit' ? 'fallen' : 'fallenLeaves';
+  const tree = trees.find((each) => {
+    if (each.reach[organ] !== 'fallen' || each.cutting === 'no') return false;
+    const { share, ruledOut } = partsOf(each, profiled, asked)(part);
+    return !ruledOut && share >= OFFERED;
+  });
+  const what = organ === 'fruit' ? 'fruit or cones' : 'leaves';
+  return tree
+    ? [
+        {
+          kind: 'fallen',
+          treeId: tree.id,
+          words: `What has fallen from ${tree.tag}: ${what}, picked up from the ground.`,
+        },
+      ]
+    : [];
 }
 
 /** The nearest other piece that may be cut. */

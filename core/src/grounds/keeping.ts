@@ -32,7 +32,20 @@ const LEAFY_DAYS: Readonly<Record<string, number>> = {
 /** Conifers that drop their needles as they dry. */
 const SHEDDING = new Set(['Tsuga', 'Picea', 'Larix']);
 const CONIFERS = new Set(['Pinaceae', 'Cupressaceae', 'Taxaceae']);
-const DRY_CONES = new Set(['Pinus', 'Picea', 'Pseudotsuga', 'Larix', 'Tsuga', 'Alnus']);
+/** Fruit and cones that keep dry: cones, capsules, samaras, acorns. */
+const DRY_FRUIT = new Set([
+  'Pinus',
+  'Picea',
+  'Pseudotsuga',
+  'Larix',
+  'Tsuga',
+  'Thuja',
+  'Alnus',
+  'Populus',
+  'Salix',
+  'Fraxinus',
+  'Quercus',
+]);
 /** Cones that fall to pieces as they ripen. */
 const SHATTERING = new Set(['Abies', 'Betula']);
 
@@ -88,7 +101,7 @@ function fruitKeeping(genus: string, family: string): Keeping {
       days: SHATTERED,
       spares: 2,
     };
-  if (DRY_CONES.has(genus) || ['Sapindaceae', 'Betulaceae', 'Ulmaceae'].includes(family))
+  if (DRY_FRUIT.has(genus) || ['Sapindaceae', 'Betulaceae', 'Ulmaceae'].includes(family))
     return { bag: 'Paper bag.', keep: 'Dry; closed cones open in a warm room.', days: DRY, spares: 1 };
   return { bag: 'Rigid box on moist paper.', keep: 'Cold; not one upon another.', days: FLESHY, spares: 2 };
 }

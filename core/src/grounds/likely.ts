@@ -43,6 +43,9 @@ const BARREN: Partial<Record<ObservedPart, number>> = { flowers: 0.1, fruit: 0.1
 /** Somebody looks and does not see it, or at another tree: no observation is surer. */
 const MISTAKEN = 0.02;
 const FRESH_DAYS = 10;
+/** Days for which leaves fall before a tree is bare, and for which they lie whole. */
+const FALLING = 14;
+const LYING = 30;
 /** Days about an end that are gone through. */
 const REACH = Array.from({ length: 41 }, (_, i) => 2 * (i - 20));
 
@@ -112,12 +115,14 @@ function byLastSight(last: TreeObservation | undefined, day: string): number | u
 
 /** When a part is there by the calendar; undefined where it does not say, none where it says never. */
 function arcsOf(part: ObservedPart, calendar: Calendar, deciduous: boolean): Arc[] | undefined {
-  const { autumnColor, flowers, fruitGreen, fruitRipe, fruitOld } = calendar;
+  const { autumnColor, leafFall, flowers, fruitGreen, fruitRipe, fruitOld } = calendar;
   switch (part) {
     case 'leaves':
       return leafArcs(calendar, deciduous) ?? [{ from: 1, to: DAYS }];
     case 'autumnColor':
       return autumnColor ?? (deciduous ? undefined : []);
+    case 'fallenLeaves':
+      return deciduous ? leafArcs(calendar, deciduous)?.map(beneath(leafFall)) : undefined;
     case 'flowers':
       return flowers;
     case 'fruit':
@@ -128,6 +133,14 @@ function arcsOf(part: ObservedPart, calendar: Calendar, deciduous: boolean): Arc
       return together([fruitRipe, fruitOld]);
   }
 }
+
+/** Leaves lie under a tree from its leaf fall on, or from two weeks before it is bare, and can be picked up for some weeks after. */
+const beneath =
+  (leafFall: Arc[] | undefined) =>
+  ({ to }: Arc): Arc => ({
+    from: leafFall?.[0]?.from ?? wrapDay(to - FALLING),
+    to: wrapDay((leafFall?.at(-1)?.to ?? to) + LYING),
+  });
 
 /** Arcs as one set, those that meet or all but meet joined. */
 function together(lists: readonly (Arc[] | undefined)[]): Arc[] | undefined {

@@ -119,12 +119,21 @@ export const newTree = (tag: string, latitude: number, longitude: number): TreeF
 });
 
 /** Parts whose presence on a tree is written down on a day. */
-export const OBSERVED_PARTS = ['leaves', 'autumnColor', 'flowers', 'fruit', 'ripeFruit', 'fallen'] as const;
+export const OBSERVED_PARTS = [
+  'leaves',
+  'autumnColor',
+  'fallenLeaves',
+  'flowers',
+  'fruit',
+  'ripeFruit',
+  'fallen',
+] as const;
 export type ObservedPart = (typeof OBSERVED_PARTS)[number];
 
 export const OBSERVED_TITLES: Record<ObservedPart, { there: string; gone: string }> = {
   leaves: { there: 'in leaf', gone: 'bare' },
   autumnColor: { there: 'in autumn color', gone: 'not in autumn color' },
+  fallenLeaves: { there: 'leaves under it', gone: 'no leaves under it' },
   flowers: { there: 'in flower', gone: 'no flowers' },
   fruit: { there: 'fruit or cones on it', gone: 'no fruit or cones' },
   ripeFruit: { there: 'fruit ripe', gone: 'nothing ripe' },

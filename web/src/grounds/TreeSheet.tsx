@@ -3,7 +3,6 @@ import { useQuery } from '@tanstack/react-query';
 import { Button, Popconfirm } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { isDeciduous } from '@hurrow/core/evidence';
 import {
   besideLargest,
   girthInWords,
@@ -16,15 +15,14 @@ import {
 import {
   HAZARD_CARE,
   likelyInWords,
-  likelyThere,
   OBSERVED_PARTS,
   OBSERVED_TITLES,
+  partsOf,
   REACH_TITLES,
   REACHED_ORGANS,
   WHO_DECIDES,
 } from '@hurrow/core/grounds';
 import type { UnitSystem } from '@hurrow/core/score';
-import { hopkinsDelay, shiftCalendar } from '@hurrow/core/season';
 import { commonName } from '@hurrow/core/taxon';
 import { SHOWN_TITLES } from '@hurrow/core/view';
 import { call } from '../app/api.ts';
@@ -225,25 +223,15 @@ function Carries({ whole, tree, day }: { whole: WholeGrounds; tree: KeptTree; da
   const { library, profileOf } = useLibrary();
   const profiled = tree.taxonId === null ? undefined : profileOf(tree.taxonId);
   if (!profiled || !library) return null;
-  const stands = {
-    latitude: tree.latitude,
-    longitude: tree.longitude,
-    elevation: tree.elevation ?? whole.elevation,
-  };
-  const calendar = shiftCalendar(profiled.taxon.calendar, hopkinsDelay(library.reference, stands));
-  const alike = new Set(whole.trees.filter(({ taxonId }) => taxonId === tree.taxonId).map(({ id }) => id));
-  const others = whole.observations.filter(({ treeId }) => treeId !== tree.id && alike.has(treeId));
-  const own = whole.observations.filter(({ treeId }) => treeId === tree.id);
+  const { trees, observations } = whole;
+  const of = partsOf(tree, profiled, { trees, observations, day, reference: library.reference, site: whole });
   return (
     <section>
       <h3>On {day} by calendar and sight</h3>
       <ul className={styles['carries']}>
         {OBSERVED_PARTS.map((part) => (
           <li key={part}>
-            <span>{OBSERVED_TITLES[part].there}</span>{' '}
-            {likelyInWords(
-              likelyThere({ part, calendar, deciduous: isDeciduous(profiled), day, own, others }),
-            )}
+            <span>{OBSERVED_TITLES[part].there}</span> {likelyInWords(of(part))}
           </li>
         ))}
       </ul>
