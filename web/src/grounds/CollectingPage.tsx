@@ -1,5 +1,5 @@
 import type { WholeCourse } from '@hurrow/contract/courses';
-import type { Collecting, CollectingBody } from '@hurrow/contract/outings';
+import type { Collecting } from '@hurrow/contract/outings';
 import { Button, Checkbox, Popconfirm, Select } from 'antd';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
@@ -8,12 +8,12 @@ import { commonName, scientificName } from '@hurrow/core/taxon';
 import { call } from '../app/api.ts';
 import { useLibrary } from '../app/data.ts';
 import { newId } from '../app/newId.ts';
-import { LinkButton, Opening, Problem } from '../app/parts.tsx';
+import { Opening, Problem } from '../app/parts.tsx';
 import { useSaving } from '../app/useSaving.ts';
 import { gatheredInWords, withNeed, type GatherLine } from './gathering.ts';
 import { GatherRows } from './GatherRows.tsx';
 import { collectingKey, walksKey } from './groundsData.ts';
-import { useGathering } from './useGathering.ts';
+import { useGathering, type Gathering } from './useGathering.ts';
 import { newWalk } from './walking.ts';
 import styles from './grounds.module.css';
 
@@ -32,7 +32,7 @@ export default function CollectingPage({ course }: { course: WholeCourse }) {
       <Tools course={course} list={list} lines={lines} gathering={gathering} />
       <p role="status">{gatheredInWords(lines)}</p>
       <GatherRows gathering={gathering} />
-      <AddNeed course={course} list={list} />
+      <AddNeed list={list} gathering={gathering} />
     </div>
   );
 }
@@ -43,7 +43,7 @@ interface ToolsProps {
   course: WholeCourse;
   list: Collecting;
   lines: readonly GatherLine[];
-  gathering: ReturnType<typeof useGathering>;
+  gathering: Gathering;
 }
 
 function Tools({ course, list, lines, gathering }: ToolsProps) {
@@ -76,7 +76,7 @@ function Tools({ course, list, lines, gathering }: ToolsProps) {
       stale: [collectingKey(course.id)],
       done: () => void go(`/c/${course.id}/grounds/collecting`),
     });
-  const keep = useKeepList(course.id, list);
+  const { changeList, saving: changing } = gathering;
   const at = encodeURIComponent(window.location.origin);
   return (
     <>
@@ -101,39 +101,25 @@ function Tools({ course, list, lines, gathering }: ToolsProps) {
       <p>
         <Checkbox
           checked={list.pestHosts}
-          onChange={(event) => keep.change({ pestHosts: event.target.checked })}
+          disabled={changing}
+          onChange={(event) => changeList({ pestHosts: event.target.checked })}
         >
           The land manager has said that branches of pest hosts may be cut and carried here
         </Checkbox>
       </p>
-      {(problem ?? keep.problem) && <Problem>{problem ?? keep.problem}</Problem>}
+      {problem && <Problem>{problem}</Problem>}
     </>
   );
 }
 
-function useKeepList(courseId: string, { id, items: _items, ...body }: Collecting) {
-  const { save, problem } = useSaving();
-  const change = (part: Partial<CollectingBody>) =>
-    void save(
-      () =>
-        call('PUT /api/courses/{courseId}/collecting/{listId}', {
-          params: { courseId, listId: id },
-          body: { ...body, ...part },
-        }),
-      { stale: [collectingKey(courseId)] },
-    );
-  return { change, problem };
-}
-
-function AddNeed({ course, list }: { course: WholeCourse; list: Collecting }) {
+function AddNeed({ list, gathering }: Pick<ToolsProps, 'list' | 'gathering'>) {
   const { profiles } = useLibrary();
-  const { change, problem } = useKeepList(course.id, list);
+  const { changeList, saving } = gathering;
   const [taxonId, setTaxonId] = useState<string>();
   const [kind, setKind] = useState('cutting');
   const add = () => {
     if (!taxonId) return;
-    change({ needs: withNeed(list.needs, taxonId, kind) });
-    setTaxonId(undefined);
+    changeList({ needs: withNeed(list.needs, taxonId, kind) }, () => setTaxonId(undefined));
   };
   return (
     <section className={styles['addneed']} aria-label="Add to the list">
@@ -155,15 +141,9 @@ function AddNeed({ course, list }: { course: WholeCourse; list: Collecting }) {
         options={GATHERED.map(({ id, title }) => ({ value: id, label: title }))}
         onChange={setKind}
       />
-      <Button disabled={!taxonId} onClick={add}>
+      <Button disabled={!taxonId} loading={saving} onClick={add}>
         Add to the list
       </Button>
-      {list.needs.length > 0 && (
-        <LinkButton onClick={() => change({ needs: list.needs.slice(0, -1) })}>
-          Take the last one off
-        </LinkButton>
-      )}
-      {problem && <Problem>{problem}</Problem>}
     </section>
   );
 }

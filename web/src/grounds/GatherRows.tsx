@@ -155,6 +155,11 @@ function More({ line, gathering, item }: RowProps & { item?: Item }) {
           ))}
         </ul>
       )}
+      {!item && line.spent.length === 0 && (
+        <button type="button" disabled={gathering.saving} onClick={() => gathering.takeOff(line.need.id)}>
+          Take it off the list
+        </button>
+      )}
       {instead.length > 1 && (
         <ul>
           {instead.slice(1).map(({ words }) => (
@@ -168,7 +173,7 @@ function More({ line, gathering, item }: RowProps & { item?: Item }) {
 
 /** A piece that was cut: where it is kept, who confirmed its name, and what has become of it. */
 function Piece({ item, gathering }: { item: Item; gathering: Gathering }) {
-  const { change, takeBack } = gathering;
+  const { changeItem: change, takeBack } = gathering;
   const text = (label: string, name: 'stored' | 'confirmedBy', most: number) => (
     <label>
       {label}

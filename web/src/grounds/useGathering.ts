@@ -1,4 +1,4 @@
-import type { Collecting, ItemBody } from '@hurrow/contract/outings';
+import type { Collecting, CollectingBody, ItemBody } from '@hurrow/contract/outings';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { collectingList } from '@hurrow/core/grounds';
@@ -42,17 +42,14 @@ export function useGathering(courseId: string, listId: string) {
     });
     return asAWalk(found, { list, trees, features, start: usualStart(whole) });
   }, [list, whole, library, every]);
-  const { save, problem: refused } = useSaving();
-  const choose = (needId: string, treeId: string) => {
+  const { save, saving, problem: refused } = useSaving();
+  const change = (part: Partial<CollectingBody>, done?: () => void) => {
     if (!held) return;
     const { id: _id, items: _items, ...body } = held;
+    const params = { courseId, listId };
     void save(
-      () =>
-        call('PUT /api/courses/{courseId}/collecting/{listId}', {
-          params: { courseId, listId },
-          body: { ...body, chosen: { ...body.chosen, [needId]: treeId } },
-        }),
-      { stale: [collectingKey(courseId)] },
+      () => call('PUT /api/courses/{courseId}/collecting/{listId}', { params, body: { ...body, ...part } }),
+      { stale: [collectingKey(courseId)], ...(done ? { done } : {}) },
     );
   };
   const write = (id: string, body: ItemBody) => field.note({ what: 'item', courseId, listId, id, body });
@@ -70,11 +67,15 @@ export function useGathering(courseId: string, listId: string) {
     lines,
     field,
     problem: missing ?? failed,
+    /** The list is changed by a call of its own, for which there has to be a signal. */
+    changeList: change,
+    saving,
     refused,
-    choose,
+    choose: (needId: string, treeId: string) => change({ chosen: { ...held?.chosen, [needId]: treeId } }),
+    takeOff: (needId: string) => change({ needs: held?.needs.filter(({ id }) => id !== needId) ?? [] }),
     /** A piece was cut. */
     cut: (line: GatherLine) => write(newId(), newItem(line, who, nowOn(today, new Date()))),
-    change: (item: Collecting['items'][number], part: Partial<ItemBody>) =>
+    changeItem: (item: Collecting['items'][number], part: Partial<ItemBody>) =>
       write(item.id, { ...bodyOf(item), ...part }),
     takeBack: (id: string) => field.note({ what: 'noItem', courseId, listId, id }),
   };
