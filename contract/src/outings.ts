@@ -26,6 +26,8 @@ export interface WalkBody {
 
 export interface Walk extends WalkBody {
   id: string;
+  /** Counts its changes, from 1. */
+  version: number;
 }
 
 /** What is gathered for a day, as it was planned. */
@@ -72,8 +74,16 @@ export interface Item extends ItemBody {
 
 export interface Collecting extends CollectingBody {
   id: string;
+  /** Counts its changes, from 1; what is cut for it is no change of it. */
+  version: number;
   items: Item[];
 }
+
+/** The version that a change stands on; 0 of what is new. */
+interface Based {
+  baseVersion: number;
+}
+const baseVersion = Joi.number().integer().min(0).required();
 
 const uuid = Joi.string().uuid().required();
 const place = Joi.object({
@@ -90,12 +100,14 @@ export const walks = endpoint<{ answer: { walks: Walk[] } }>()({
   allow: STAFF,
 });
 
-export const keepWalk = endpoint<{ body: WalkBody; answer: Done }>()({
+export const keepWalk = endpoint<{ body: WalkBody & Based; answer: { version: number } }>()({
   method: 'put',
   path: '/api/courses/{courseId}/walks/{walkId}',
-  summary: 'Keeps a walk under an id made by the caller.',
+  summary:
+    'Keeps a walk under an id made by the caller: a new one on version 0, a changed one on the version it was changed from.',
   allow: STAFF,
-  body: Joi.object<WalkBody>({
+  body: Joi.object<WalkBody & Based>({
+    baseVersion,
     groundsId: uuid,
     name,
     day: isoDate().required().label('Day'),
@@ -157,12 +169,14 @@ export const collecting = endpoint<{ answer: { lists: Collecting[] } }>()({
   allow: STAFF,
 });
 
-export const keepCollecting = endpoint<{ body: CollectingBody; answer: Done }>()({
+export const keepCollecting = endpoint<{ body: CollectingBody & Based; answer: { version: number } }>()({
   method: 'put',
   path: '/api/courses/{courseId}/collecting/{listId}',
-  summary: 'Keeps a collecting list under an id made by the caller.',
+  summary:
+    'Keeps a collecting list under an id made by the caller: a new one on version 0, a changed one on the version it was changed from.',
   allow: STAFF,
-  body: Joi.object<CollectingBody>({
+  body: Joi.object<CollectingBody & Based>({
+    baseVersion,
     groundsId: uuid,
     name,
     day: isoDate().required().label('Day'),

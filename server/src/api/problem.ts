@@ -33,3 +33,11 @@ export const notFound = (what: string) =>
   new Problem(404, `There is no such ${what}. It may have been removed; go back and choose again.`);
 export const conflict = (message: string, details?: unknown, code?: ProblemCode) =>
   new Problem(409, message, details, code);
+
+/** What one stood on was changed by somebody else meanwhile; `what` begins a sentence, such as “Tree Q-03”. */
+export const stale = (what: string) =>
+  conflict(
+    `${what} was changed by someone else while you were editing. Load the new version, then make your change again.`,
+    undefined,
+    'stale',
+  );

@@ -200,10 +200,13 @@ test('a walk is kept, printed and given up', async () => {
     ],
   };
   const path = `/api/courses/${courseId}/walks/${id}`;
-  expect((await owner.put(path, body)).status).toBe(200);
-  expect((await owner.put(path, { ...body, begins: '25:00' })).status).toBe(422);
+  expect((await owner.put(path, { ...body, baseVersion: 0 })).body).toEqual({ version: 1 });
+  // Sent again it is the same; another change on what was there before is refused.
+  expect((await owner.put(path, { ...body, baseVersion: 0 })).body).toEqual({ version: 1 });
+  expect((await owner.put(path, { ...body, name: 'Lab 7', baseVersion: 0 })).status).toBe(409);
+  expect((await owner.put(path, { ...body, begins: '25:00', baseVersion: 1 })).status).toBe(422);
   expect((await owner.get<{ walks: Walk[] }>(`/api/courses/${courseId}/walks`)).body.walks).toEqual([
-    { ...body, id },
+    { ...body, id, version: 1 },
   ]);
   expect((await owner.get(`${path}/walk.pdf?paper=a4`)).headers.get('content-type')).toBe('application/pdf');
   await owner.call('DELETE', path);
@@ -224,7 +227,10 @@ test('a piece that was cut is kept once, whatever becomes of it leaves a trace, 
     needs: [{ id: 'station 1', taxonId: 'acer-rubrum', kind: 'cutting', serves: 'station 1' }],
   };
   const path = `/api/courses/${courseId}/collecting/${id}`;
-  await owner.put(path, list);
+  await owner.put(path, { ...list, baseVersion: 0 });
+  expect((await owner.put(path, { ...list, name: 'Quiz 5', baseVersion: 0 })).body.message).toMatch(
+    /“Quiz 4” was changed by someone else/,
+  );
   const item: ItemBody = {
     needId: 'station 1',
     treeId: trees[0]!.id,

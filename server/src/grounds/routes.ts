@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { isDeepStrictEqual } from 'node:util';
 import * as grounds from '@hurrow/contract/grounds';
 import { tagKey } from '@hurrow/core/notebook';
-import { badInput, conflict, notFound } from '../api/problem.ts';
+import { badInput, notFound, stale } from '../api/problem.ts';
 import { serve } from '../api/route.ts';
 import type { Db } from '../db/index.ts';
 import { isUuid } from '../db/uuid.ts';
@@ -144,13 +144,6 @@ export const groundRoutes = [
 ];
 
 const base = (at: string) => at.replace(/\/+$/, '');
-
-const stale = (what: string) =>
-  conflict(
-    `${what} was changed by someone else while you were editing. Load the new version, then make your change again.`,
-    undefined,
-    'stale',
-  );
 
 async function checkTaxa(db: Db, taxonIds: readonly (string | null)[]): Promise<void> {
   for (const id of new Set(taxonIds)) if (id !== null && !(await taxonNow(db, id))) throw notFound('species');

@@ -1,5 +1,5 @@
 import { scientificName } from '@hurrow/core/taxon';
-import { conflict, notFound } from '../api/problem.ts';
+import { notFound, stale } from '../api/problem.ts';
 import type { Db } from '../db/index.ts';
 import * as queries from './queries.ts';
 import { recordNow, type RecordKind } from './records.ts';
@@ -28,12 +28,7 @@ export async function refuseStale(
 ): Promise<void> {
   const library = await queries.theLibrary(db);
   const held = library && (await recordNow(db, library.id, kind, key));
-  if (held && held.revisionId > baseRevision)
-    throw conflict(
-      `${what} was changed by someone else while you were editing. Load the new version, then make your change again.`,
-      undefined,
-      'stale',
-    );
+  if (held && held.revisionId > baseRevision) throw stale(what);
 }
 
 /** The scientific name of a taxon as it stands now. Throws 404 where there is no such taxon. */

@@ -1,6 +1,7 @@
+import { isDeepStrictEqual } from 'node:util';
 import * as outings from '@hurrow/contract/outings';
 import type { ItemBody } from '@hurrow/contract/outings';
-import { badInput, notFound } from '../api/problem.ts';
+import { badInput, notFound, stale } from '../api/problem.ts';
 import { serve } from '../api/route.ts';
 import { courseOf } from '../courses/course.ts';
 import type { Db } from '../db/index.ts';
@@ -16,14 +17,18 @@ export const outingRoutes = [
     const { id } = await courseOf(db, params.courseId);
     return { walks: await queries.walksOf(db, id) };
   }),
-  serve(outings.keepWalk, async ({ db, params, body, now }) => {
-    const { id } = await courseOf(db, params.courseId);
-    await theGrounds(db, body.groundsId);
-    if (!isUuid(params.walkId)) throw badInput('A walk needs an id of its own. Keep it once more.');
-    const held = await queries.walkOf(db, params.walkId);
-    if (held && held.courseId !== id) throw notFound('walk');
-    await queries.writeWalk(db, params.walkId, id, body, now);
-  }),
+  serve(outings.keepWalk, ({ db, params, body: { baseVersion, ...body }, now }) =>
+    db.transaction(async (tx) => {
+      const { id } = await courseOf(tx, params.courseId);
+      await theGrounds(tx, body.groundsId);
+      if (!isUuid(params.walkId)) throw badInput('A walk needs an id of its own. Keep it once more.');
+      const held = await queries.walkOf(tx, params.walkId);
+      if (held && held.courseId !== id) throw notFound('walk');
+      if (held && unchanged(held, body, baseVersion)) return { version: held.version };
+      await queries.writeWalk(tx, params.walkId, id, body, now);
+      return { version: (held?.version ?? 0) + 1 };
+    }),
+  ),
   serve(outings.dropWalk, async ({ db, params }) => {
     await walkOf(db, params);
     await queries.dropWalk(db, params.walkId);
@@ -37,15 +42,19 @@ export const outingRoutes = [
     const { id } = await courseOf(db, params.courseId);
     return { lists: await queries.collectingOf(db, id) };
   }),
-  serve(outings.keepCollecting, async ({ db, params, body, now }) => {
-    const { id } = await courseOf(db, params.courseId);
-    await theGrounds(db, body.groundsId);
-    if (!isUuid(params.listId))
-      throw badInput('A collecting list needs an id of its own. Keep it once more.');
-    const held = await queries.listOf(db, params.listId);
-    if (held && held.courseId !== id) throw notFound('collecting list');
-    await queries.writeList(db, params.listId, id, body, now);
-  }),
+  serve(outings.keepCollecting, ({ db, params, body: { baseVersion, ...body }, now }) =>
+    db.transaction(async (tx) => {
+      const { id } = await courseOf(tx, params.courseId);
+      await theGrounds(tx, body.groundsId);
+      if (!isUuid(params.listId))
+        throw badInput('A collecting list needs an id of its own. Keep it once more.');
+      const held = await queries.listOf(tx, params.listId);
+      if (held && held.courseId !== id) throw notFound('collecting list');
+      if (held && unchanged(held, body, baseVersion)) return { version: held.version };
+      await queries.writeList(tx, params.listId, id, body, now);
+      return { version: (held?.version ?? 0) + 1 };
+    }),
+  ),
   serve(outings.dropCollecting, async ({ db, params }) => {
     await listOf(db, params);
     await queries.dropList(db, params.listId);
@@ -90,6 +99,17 @@ export const outingRoutes = [
     return printed(query.paper, 'labels', labels, list.name);
   }),
 ];
+
+/** Whether the same was sent before. Throws (409) where somebody else has changed it since. */
+function unchanged(
+  held: { body: { name: string }; version: number },
+  body: object,
+  baseVersion: number,
+): boolean {
+  if (held.version <= baseVersion) return false;
+  if (!isDeepStrictEqual(held.body, body)) throw stale(`“${held.body.name}”`);
+  return true;
+}
 
 /** What has changed of a piece, for its trace; empty where it was sent again as it was. */
 function changesIn(before: ItemBody, now: ItemBody): string {

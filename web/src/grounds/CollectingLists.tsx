@@ -96,7 +96,7 @@ function NewList({ course, grounds }: { course: WholeCourse; grounds: { value: s
         };
         await call('PUT /api/courses/{courseId}/collecting/{listId}', {
           params: { courseId: course.id, listId: id },
-          body,
+          body: { ...body, baseVersion: 0 },
         });
       },
       { stale: [collectingKey(course.id)], done: () => void go(`/c/${course.id}/grounds/collecting/${id}`) },

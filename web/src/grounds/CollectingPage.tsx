@@ -63,7 +63,7 @@ function Tools({ course, list, lines, gathering }: ToolsProps) {
       () =>
         call('PUT /api/courses/{courseId}/walks/{walkId}', {
           params: { courseId: course.id, walkId: id },
-          body,
+          body: { ...body, baseVersion: 0 },
         }),
       {
         stale: [walksKey(course.id)],

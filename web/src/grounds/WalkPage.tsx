@@ -50,7 +50,7 @@ interface PlanningProps {
   whole: WholeGrounds;
 }
 
-function Planning({ course, walk: { id, ...saved }, whole }: PlanningProps) {
+function Planning({ course, walk: { id, version, ...saved }, whole }: PlanningProps) {
   const { library, profiles, profileOf } = useLibrary();
   const kept = useKept<WalkBody>(`walk/${id}`, saved.name, saved);
   const walk = kept.value;
@@ -69,10 +69,17 @@ function Planning({ course, walk: { id, ...saved }, whole }: PlanningProps) {
   };
   const params = { courseId: course.id, walkId: id };
   const keep = () =>
-    void save(() => call('PUT /api/courses/{courseId}/walks/{walkId}', { params, body: walk }), {
-      done: () => kept.settle(walk),
-      stale: [walksKey(course.id)],
-    });
+    void save(
+      () =>
+        call('PUT /api/courses/{courseId}/walks/{walkId}', {
+          params,
+          body: { ...walk, baseVersion: version },
+        }),
+      {
+        done: () => kept.settle(walk),
+        stale: [walksKey(course.id)],
+      },
+    );
   const giveUp = () =>
     void save(() => call('DELETE /api/courses/{courseId}/walks/{walkId}', { params }), {
       stale: [walksKey(course.id)],

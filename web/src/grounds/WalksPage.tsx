@@ -105,7 +105,7 @@ function PlanAWalk({ course, whole, grounds, onGrounds }: PlanAWalkProps) {
       () =>
         call('PUT /api/courses/{courseId}/walks/{walkId}', {
           params: { courseId: course.id, walkId: id },
-          body,
+          body: { ...body, baseVersion: 0 },
         }),
       {
         stale: [walksKey(course.id)],

@@ -54,6 +54,7 @@ const item = (id: string, needId: string, more: Partial<Item> = {}): Item => ({
 });
 const list = (more: Partial<Collecting> = {}): Collecting => ({
   id: 'l',
+  version: 1,
   groundsId: 'g',
   name: 'Quiz 4',
   day: '2026-10-16',

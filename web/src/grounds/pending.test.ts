@@ -78,6 +78,7 @@ test('pieces are added, changed and taken back; their trace is kept', () => {
   };
   const list: Collecting = {
     id: 'l',
+    version: 1,
     groundsId: 'g',
     name: 'Quiz 4',
     day: '2026-10-16',

@@ -45,10 +45,14 @@ export function useGathering(courseId: string, listId: string) {
   const { save, saving, problem: refused } = useSaving();
   const change = (part: Partial<CollectingBody>, done?: () => void) => {
     if (!held) return;
-    const { id: _id, items: _items, ...body } = held;
+    const { id: _id, items: _items, version, ...body } = held;
     const params = { courseId, listId };
     void save(
-      () => call('PUT /api/courses/{courseId}/collecting/{listId}', { params, body: { ...body, ...part } }),
+      () =>
+        call('PUT /api/courses/{courseId}/collecting/{listId}', {
+          params,
+          body: { ...body, ...part, baseVersion: version },
+        }),
       { stale: [collectingKey(courseId)], ...(done ? { done } : {}) },
     );
   };
