@@ -16,7 +16,7 @@ import {
 import { isoDate } from './day.ts';
 import { endpoint, INSTRUCTORS, STAFF, type Done, type Sent } from './endpoint.ts';
 import type { Picture } from './photos.ts';
-import { PAPERS, type Paper } from './prints.ts';
+import { addressField, paperField, type Paper } from './prints.ts';
 
 /** A place where trees stand that are taught, such as a campus or a trail. Degrees and metres. */
 export interface GroundsFacts {
@@ -318,14 +318,8 @@ export const tags = endpoint<{ query: { paper: Paper; at: string; trees: string 
   allow: STAFF,
   answers: 'application/pdf',
   query: Joi.object({
-    paper: Joi.string()
-      .valid(...PAPERS)
-      .default('letter'),
+    paper: paperField,
     trees: Joi.string().allow('').max(200_000).default(''),
-    at: Joi.string()
-      .uri({ scheme: ['http', 'https'] })
-      .max(200)
-      .default('http://localhost:4680')
-      .label('Address'),
+    at: addressField,
   }),
 });

@@ -1,7 +1,7 @@
 import Joi from 'joi';
 import type { LessonEdits, LessonStop } from '@hurrow/core/lesson';
 import { endpoint, INSTRUCTORS, STAFF, type Done, type Sent } from './endpoint.ts';
-import { PAPERS, type Paper } from './prints.ts';
+import { paperField, type Paper } from './prints.ts';
 
 /** The lesson of a set, generated from the library and changed by the instructor. */
 export interface LessonAnswer {
@@ -73,9 +73,7 @@ export const handout = endpoint<{
   allow: STAFF,
   answers: 'application/pdf',
   query: Joi.object({
-    paper: Joi.string()
-      .valid(...PAPERS)
-      .default('letter'),
+    paper: paperField,
     audience: Joi.string().valid('technical', 'plain', 'course').default('course'),
   }),
 });
@@ -87,8 +85,6 @@ export const glossary = endpoint<{ query: { paper: Paper }; answer: Sent }>()({
   allow: STAFF,
   answers: 'application/pdf',
   query: Joi.object({
-    paper: Joi.string()
-      .valid(...PAPERS)
-      .default('letter'),
+    paper: paperField,
   }),
 });

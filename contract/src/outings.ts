@@ -2,7 +2,7 @@ import Joi from 'joi';
 import type { Need } from '@hurrow/core/grounds';
 import { isoDate } from './day.ts';
 import { endpoint, STAFF, type Done, type Sent } from './endpoint.ts';
-import { PAPERS, type Paper } from './prints.ts';
+import { addressField, paperField, type Paper } from './prints.ts';
 
 /** A walk of a course, as it was planned. */
 export interface WalkBody {
@@ -156,9 +156,7 @@ export const walkSheet = endpoint<{ query: { paper: Paper }; answer: Sent }>()({
   allow: STAFF,
   answers: 'application/pdf',
   query: Joi.object({
-    paper: Joi.string()
-      .valid(...PAPERS)
-      .default('letter'),
+    paper: paperField,
   }),
 });
 
@@ -241,13 +239,7 @@ export const labels = endpoint<{ query: { paper: Paper; at: string }; answer: Se
   allow: STAFF,
   answers: 'application/pdf',
   query: Joi.object({
-    paper: Joi.string()
-      .valid(...PAPERS)
-      .default('letter'),
-    at: Joi.string()
-      .uri({ scheme: ['http', 'https'] })
-      .max(200)
-      .default('http://localhost:4680')
-      .label('Address'),
+    paper: paperField,
+    at: addressField,
   }),
 });

@@ -8,6 +8,17 @@ import { datedViewSchema, keySchema } from './lookalikes.ts';
 export type Paper = 'a4' | 'letter';
 export const PAPERS: Paper[] = ['a4', 'letter'];
 
+/** The paper of a print, where a call takes one. */
+export const paperField = Joi.string()
+  .valid(...PAPERS)
+  .default('letter');
+/** The address under which phones reach this Hurrow, for codes that are scanned. */
+export const addressField = Joi.string()
+  .uri({ scheme: ['http', 'https'] })
+  .max(200)
+  .default('http://localhost:4680')
+  .label('Address');
+
 interface PrintQuery {
   taxa: string;
   paper: Paper;
@@ -33,9 +44,7 @@ type Asked = { course: string; paper: Paper };
 
 const common = {
   course: Joi.string().max(80).default('-'),
-  paper: Joi.string()
-    .valid(...PAPERS)
-    .default('letter'),
+  paper: paperField,
 };
 const title = Joi.string().trim().min(1).max(160).required().label('Title');
 
@@ -70,9 +79,7 @@ export const species = endpoint<{ query: PrintQuery; params: { kind: 'profile' |
     params: Joi.object({ kind: Joi.string().valid('profile', 'cards').required() }),
     query: Joi.object({
       taxa: Joi.string().max(8000).required(),
-      paper: Joi.string()
-        .valid(...PAPERS)
-        .default('letter'),
+      paper: paperField,
       audience: Joi.string().valid('technical', 'plain').default('technical'),
       units: Joi.string().valid('metric', 'imperial').default('metric'),
       ink: Joi.string().valid('color', 'black').default('color'),
@@ -149,9 +156,7 @@ export const slips = endpoint<{ query: SlipQuery; answer: Sent }>()({
       .max(200)
       .required()
       .label('Address'),
-    paper: Joi.string()
-      .valid(...PAPERS)
-      .default('letter'),
+    paper: paperField,
     students: Joi.string().max(8000).allow('').default(''),
   }),
 });

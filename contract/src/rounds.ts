@@ -1,7 +1,7 @@
 import Joi from 'joi';
 import type { Rounds } from '@hurrow/core/rotation';
 import { endpoint, INSTRUCTORS, STAFF, type Done, type Sent } from './endpoint.ts';
-import { PAPERS, type Paper } from './prints.ts';
+import { addressField, paperField, type Paper } from './prints.ts';
 
 export type { Rounds };
 
@@ -68,13 +68,7 @@ export const papers = endpoint<{
       .required(),
   }),
   query: Joi.object({
-    paper: Joi.string()
-      .valid(...PAPERS)
-      .default('letter'),
-    at: Joi.string()
-      .uri({ scheme: ['http', 'https'] })
-      .max(200)
-      .default('http://localhost:4680')
-      .label('Address'),
+    paper: paperField,
+    at: addressField,
   }),
 });

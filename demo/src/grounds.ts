@@ -4,7 +4,7 @@ import { parse } from 'yaml';
 import type { WalkBody } from '@hurrow/contract/outings';
 import {
   newTree,
-  USUAL_CHECKLISTS,
+  freshChecklists,
   type FeatureFacts,
   type GroundFeatures,
   type ObservedPart,
@@ -97,10 +97,7 @@ async function fillOutings(
     unlike: false,
     start,
     end: start,
-    checklists: USUAL_CHECKLISTS.map(({ title, points }) => ({
-      title,
-      points: points.map((words) => ({ words, done: false })),
-    })),
+    checklists: freshChecklists(),
   };
   await outings.writeWalk(db, randomUUID(), courseId, body, NOW);
   const listId = randomUUID();

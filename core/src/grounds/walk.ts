@@ -258,7 +258,7 @@ export const careOnTheWay = (
 };
 
 /** Lists that an instructor goes through before a walk, to begin with: they are changed to what holds where one is. */
-export const USUAL_CHECKLISTS: readonly { title: string; points: readonly string[] }[] = [
+const USUAL_CHECKLISTS: readonly { title: string; points: readonly string[] }[] = [
   {
     title: 'Go or no-go',
     points: [
@@ -282,6 +282,12 @@ export const USUAL_CHECKLISTS: readonly { title: string; points: readonly string
   },
   { title: 'When you are back', points: ['Roll called again.', 'Tick check.', 'Tools wiped and counted.'] },
 ];
+/** The usual lists with nothing ticked, as a new walk begins with them. */
+export const freshChecklists = (): { title: string; points: { words: string; done: boolean }[] }[] =>
+  USUAL_CHECKLISTS.map(({ title, points }) => ({
+    title,
+    points: points.map((words) => ({ words, done: false })),
+  }));
 /** Who decides, said under each list. */
 export const WHO_DECIDES =
   'Local rules, the land manager and licensed people decide; this list only reminds.';

@@ -3,7 +3,7 @@ import type { CourseSet } from '@hurrow/contract/courses';
 import type { Walk, WalkBody } from '@hurrow/contract/outings';
 import { climbInWords, wayInWords } from '@hurrow/core/field';
 import {
-  USUAL_CHECKLISTS,
+  freshChecklists,
   type GroundTree,
   type LatLon,
   type PlannedWalk,
@@ -89,10 +89,7 @@ export function newWalk(
     unlike: false,
     start,
     end: start,
-    checklists: USUAL_CHECKLISTS.map(({ title, points }) => ({
-      title,
-      points: points.map((words) => ({ words, done: false })),
-    })),
+    checklists: freshChecklists(),
   };
 }
 
