@@ -1,10 +1,12 @@
 import fc from 'fast-check';
 import { randomFrom } from '../random/index.ts';
+import { BUILT_IN } from '../vocabulary/index.ts';
 import {
   ageByGrowth,
   ageByRings,
   alongTheStem,
   angleBy,
+  asOfProfile,
   climbInWords,
   besideLargest,
   diameterOf,
@@ -281,6 +283,14 @@ describe('bars of 95 % hold the truth in 93 to 97 of 100 simulated measurings', 
         }),
       );
   });
+});
+
+test('what is measured is of a character that is measured, in metres', () => {
+  expect(asOfProfile('girth', Math.PI)).toEqual({ characterId: 'habit.dbh', value: 1 });
+  for (const kind of ['girth', 'height', 'spread']) {
+    expect(BUILT_IN.get(asOfProfile(kind, 10)!.characterId)!.kind).toBe('measure');
+  }
+  expect(asOfProfile('bark', 0.02)).toBeUndefined();
 });
 
 test('errors add as squares, whatever the function of sums', () => {

@@ -4,6 +4,7 @@ export * from './height.ts';
 export * from './instruments.ts';
 export * from './measured.ts';
 export * from './points.ts';
+export * from './profile.ts';
 export * from './repeated.ts';
 export * from './spread.ts';
 export * from './uncertain.ts';

@@ -133,14 +133,23 @@ describe('what is seen and measured of a tree', () => {
   test('the profile of its species takes it where that is asked for; what has no place there is refused whole', async () => {
     await measure('height', 14.5, { toProfile: true });
     await measure('height', 15.5, { toProfile: true, day: '2026-10-16' });
-    const { sheets } = (
+    const sheetsAnswer = (
       await owner.get<{ sheets: { characterId: string; values: object[] }[] }>(
         '/api/library/taxa/acer-rubrum/sheets',
       )
     ).body;
+    const { sheets } = sheetsAnswer;
     expect(sheets).toMatchObject([
       { characterId: 'habit.height', values: [{ value: 14.5, note: 'T-50, 2026-10-15' }, { value: 15.5 }] },
     ]);
+    // A girth is a diameter in a profile, in metres as all lengths are stored.
+    await measure('girth', Math.PI * 0.4, { toProfile: true, day: '2026-10-17' });
+    const path = '/api/library/taxa/acer-rubrum/sheets';
+    const girth = (await owner.get<typeof sheetsAnswer>(path)).body.sheets.find(
+      ({ characterId }) => characterId === 'habit.dbh',
+    )!;
+    expect(girth.values).toMatchObject([{ value: 0.4 }]);
+    expect((await measure('furrow', 0.02, { toProfile: true })).body.message).toMatch(/no place/);
     const before = (await whole()).measurements.length;
     expect((await measure('age', 80, { toProfile: true })).status).toBe(422);
     expect((await whole()).measurements).toHaveLength(before);

@@ -1,20 +1,12 @@
-import type { MeasuredKind, MeasurementBody } from '@hurrow/contract/grounds';
+import type { MeasurementBody } from '@hurrow/contract/grounds';
 import { INSTRUCTORS } from '@hurrow/contract/endpoint';
-import { diameterOf } from '@hurrow/core/field';
+import { asOfProfile } from '@hurrow/core/field';
 import type { TreeFacts } from '@hurrow/core/grounds';
 import { badInput } from '../api/problem.ts';
 import { accountOf, type Who } from '../api/route.ts';
 import type { Db } from '../db/index.ts';
 import { addToSheet } from '../measurements/sheets.ts';
 import * as queries from './queries.ts';
-
-/** The character of a profile that a measurement is one of, and what makes its stored unit of metres. */
-const OF_PROFILE: Partial<Record<MeasuredKind, { characterId: string; stored(metres: number): number }>> = {
-  girth: { characterId: 'habit.dbh', stored: (metres) => Number((100 * diameterOf(metres)).toFixed(2)) },
-  height: { characterId: 'habit.height', stored: (metres) => Number(metres.toFixed(2)) },
-  spread: { characterId: 'habit.crownSpread', stored: (metres) => Number(metres.toFixed(2)) },
-  furrow: { characterId: 'bark.furrowDepth', stored: (metres) => Number((1000 * metres).toFixed(1)) },
-};
 
 interface Standing {
   id: string;
@@ -40,7 +32,7 @@ export async function measureTree(
   if (facts && !(await queries.measuredLater(db, tree.id, body.kind, body.day)))
     await queries.writeTree(db, tree.groundsId, tree.id, facts);
   if (!body.toProfile) return;
-  const of = OF_PROFILE[body.kind];
+  const of = asOfProfile(body.kind, body.value);
   if (!of) throw badInput('Profiles have no place for this measurement. Keep it with the tree alone.');
   if (!INSTRUCTORS.includes(who.role))
     throw badInput('Only instructors change profiles. Keep the measurement with the tree alone.');
@@ -48,8 +40,7 @@ export async function measureTree(
     throw badInput('The tree has no name yet. Name it, then measure it for its profile.');
   await addToSheet(db, accountOf(who), now, {
     taxonId: tree.facts.taxonId,
-    characterId: of.characterId,
-    value: of.stored(body.value),
+    ...of,
     note: `${tree.facts.tag}, ${body.day}`,
   });
 }

@@ -1,9 +1,10 @@
 import type { GroundsFacts } from '@hurrow/contract/grounds';
 import { Button, Input } from 'antd';
-import { useState } from 'react';
 import { parseDegrees } from '@hurrow/core/range';
 import { Problem } from '../app/parts.tsx';
 import { useSaving } from '../app/useSaving.ts';
+import { BroughtBack } from '../drafts/BroughtBack.tsx';
+import { useKept } from '../drafts/useKept.ts';
 import styles from './grounds.module.css';
 
 interface GroundsFormProps {
@@ -12,12 +13,25 @@ interface GroundsFormProps {
   save(facts: GroundsFacts): Promise<unknown>;
 }
 
-/** Name and place of grounds. */
+/** Name and place of new grounds. */
 export function GroundsForm({ begin, does, save: keep }: GroundsFormProps) {
-  const [name, setName] = useState(begin.name);
-  const [latitude, setLatitude] = useState(String(begin.latitude));
-  const [longitude, setLongitude] = useState(String(begin.longitude));
-  const [elevation, setElevation] = useState(String(begin.elevation));
+  const kept = useKept('grounds/new', 'New grounds', {
+    name: begin.name,
+    latitude: String(begin.latitude),
+    longitude: String(begin.longitude),
+    elevation: String(begin.elevation),
+  });
+  const { name, latitude, longitude, elevation } = kept.value;
+  const field = (label: string, part: keyof typeof kept.value) => (
+    <label>
+      {label}
+      <Input
+        value={kept.value[part]}
+        maxLength={80}
+        onChange={(event) => kept.set((before) => ({ ...before, [part]: event.target.value }))}
+      />
+    </label>
+  );
   const { save, saving, problem } = useSaving();
   const north = parseDegrees(latitude, 'latitude');
   const east = parseDegrees(longitude, 'longitude');
@@ -36,25 +50,16 @@ export function GroundsForm({ begin, does, save: keep }: GroundsFormProps) {
         event.preventDefault();
         if (!north.ok || !east.ok || wrong) return;
         const facts = { name, latitude: north.value, longitude: east.value, elevation: up };
-        void save(() => keep(facts), { stale: [['grounds']] });
+        void save(() => keep(facts), { stale: [['grounds']], done: () => kept.forget() });
       }}
     >
-      <label>
-        Name
-        <Input value={name} maxLength={80} onChange={(event) => setName(event.target.value)} />
-      </label>
-      <label>
-        Latitude
-        <Input value={latitude} onChange={(event) => setLatitude(event.target.value)} />
-      </label>
-      <label>
-        Longitude
-        <Input value={longitude} onChange={(event) => setLongitude(event.target.value)} />
-      </label>
-      <label>
-        Elevation, m
-        <Input value={elevation} onChange={(event) => setElevation(event.target.value)} />
-      </label>
+      <div className={styles['wide']}>
+        <BroughtBack at={kept.broughtBack} onGiveUp={kept.forget} />
+      </div>
+      {field('Name', 'name')}
+      {field('Latitude', 'latitude')}
+      {field('Longitude', 'longitude')}
+      {field('Elevation, m', 'elevation')}
       {(wrong ?? problem) && <Problem>{wrong ?? problem}</Problem>}
       <Button
         type="primary"

@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import {
   ANGLE_INSTRUMENTS,
+  asOfProfile,
   growthFactor,
   LENGTH_INSTRUMENTS,
   type AngleInstrument,
@@ -16,7 +17,6 @@ import { useKept } from '../drafts/useKept.ts';
 import {
   bodyOfResult,
   FIELDS,
-  FOR_PROFILE,
   METHOD_TITLES,
   METHODS,
   pressed,
@@ -90,7 +90,7 @@ export function MeasureTree({ courseId, groundsId, tree, news }: MeasureTreeProp
       day,
       method,
       result.value,
-      toProfile && FOR_PROFILE.includes(result.value.kind),
+      toProfile && asOfProfile(result.value.kind, result.value.value) !== undefined,
     );
     note({ what: 'measurement', groundsId, id: newId(), body });
     setSaid(`Kept: ${METHOD_TITLES[method].toLowerCase()}, ${result.value.words}.`);
@@ -133,16 +133,19 @@ export function MeasureTree({ courseId, groundsId, tree, news }: MeasureTreeProp
       ))}
       <Keypad onPress={press} />
       <Came result={result} said={said} />
-      {mayChange && result.ok && tree.taxonId !== null && FOR_PROFILE.includes(result.value.kind) && (
-        <label className={styles['tickbox']}>
-          <input
-            type="checkbox"
-            checked={toProfile}
-            onChange={(event) => setToProfile(event.target.checked)}
-          />{' '}
-          and into the profile of its species, as an own measurement
-        </label>
-      )}
+      {mayChange &&
+        result.ok &&
+        tree.taxonId !== null &&
+        asOfProfile(result.value.kind, result.value.value) !== undefined && (
+          <label className={styles['tickbox']}>
+            <input
+              type="checkbox"
+              checked={toProfile}
+              onChange={(event) => setToProfile(event.target.checked)}
+            />{' '}
+            and into the profile of its species, as an own measurement
+          </label>
+        )}
       <button type="button" className={styles['keep']} disabled={!result.ok} onClick={keep}>
         Keep it
       </button>

@@ -377,6 +377,3 @@ export const bodyOfResult = (
   working: [`${METHOD_TITLES[method]}.`, ...working],
   toProfile,
 });
-
-/** Kinds that a profile has a place for. */
-export const FOR_PROFILE: readonly MeasuredKind[] = ['girth', 'height', 'spread', 'furrow'];
