@@ -115,7 +115,8 @@ export const keepWalk = endpoint<{ body: WalkBody & Based; answer: { version: nu
       .pattern(/^([01]\d|2[0-3]):[0-5]\d$/)
       .required()
       .label('Begins'),
-    beginsAt: Joi.number().integer().required(),
+    // From 1970 to 2200, as days are.
+    beginsAt: Joi.number().integer().min(0).max(Date.UTC(2201, 0)).required(),
     treeIds: Joi.array().items(Joi.string().uuid()).max(200).unique().required(),
     minutes: Joi.number().min(0).max(120).required().label('Minutes at a stop'),
     stepFree: Joi.boolean().required(),

@@ -15,6 +15,7 @@ export const paperField = Joi.string()
 /** The address under which phones reach this Hurrow, for codes that are scanned. */
 export const addressField = Joi.string()
   .uri({ scheme: ['http', 'https'] })
+  .replace(/\/+$/, '')
   .max(200)
   .default('http://localhost:4680')
   .label('Address');

@@ -46,10 +46,9 @@ test.describe('on a phone', () => {
       await expect(page.getByText('Everything noted has arrived.')).toBeVisible();
     });
     const list = async () => {
-      const { lists } = await asked<{ lists: { id: string; name: string; items: { needId: string }[] }[] }>(
-        page,
-        `courses/${courseId}/collecting`,
-      );
+      const { lists } = await asked<{
+        lists: { id: string; name: string; items: { id: string; needId: string }[] }[];
+      }>(page, `courses/${courseId}/collecting`);
       return lists.find(({ name }) => name === 'Lab of week 7')!;
     };
     const before = await list();
@@ -81,8 +80,17 @@ test.describe('on a phone', () => {
       expect(whole.trees.find(({ tag }) => tag === 'Q-03')!.height).toBeCloseTo(24.65, 1);
       expect(whole.measurements).toHaveLength(1);
     });
+    await step('a label that is scanned opens its piece', async () => {
+      const { items } = await list();
+      const fir = items.find(({ needId }) => needId === 'abies-grandis cutting')!;
+      await page.goto(`${hurrow.url}/gather/${courseId}/${before.id}?item=${fir.id}`);
+      await expect(page.getByLabel('Kept in')).toHaveCount(1);
+      await expect(page.getByRole('button', { name: 'More about grand fir' })).toHaveAttribute(
+        'aria-expanded',
+        'true',
+      );
+    });
     await step('a piece that wilted is wanted again, and leaves its trace', async () => {
-      await page.getByRole('button', { name: 'More about grand fir' }).tap();
       await page.getByLabel('Kept in').fill('cooler 3');
       await page.getByLabel('Name confirmed by a second person').fill('Perpetua Lindqvist');
       await page.getByRole('button', { name: 'It has wilted' }).tap();

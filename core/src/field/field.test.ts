@@ -58,7 +58,9 @@ describe('worked examples', () => {
     const top = (Math.atan2(15, 17) * 180) / Math.PI;
     const sight = { distance: at(20), top: at(top), base: at(0) };
     expect(heightByTangent(sight, 'metric').value).toBeCloseTo(17.65, 2);
-    expect(heightByTangent({ ...sight, beneathTop: at(17) }, 'metric').value).toBeCloseTo(15, 9);
+    const leaning = heightByTangent({ ...sight, beneathTop: at(17) }, 'metric');
+    expect(leaning.value).toBeCloseTo(15, 9);
+    expect(leaning.working.at(-1)).toMatch(/^Along the stem it is 15\.3 m or more/);
     const bySine = { toTop: at(Math.hypot(15, 17)), top: at(top), toBase: at(20), base: at(0) };
     expect(heightBySine(bySine, 'metric').value).toBeCloseTo(15, 9);
     expect(alongTheStem(15, 3)).toBeCloseTo(15.297, 3);

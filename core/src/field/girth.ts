@@ -2,9 +2,6 @@ import type { UnitSystem } from '../score/index.ts';
 import { girthInWords, measured, within, type Measured } from './measured.ts';
 import { propagated, type Uncertain } from './uncertain.ts';
 
-/** Height above the ground, on the uphill side, at which girth and diameter are taken: 1.37 m, 4½ ft. */
-export const BREAST_HEIGHT = 1.37;
-
 /** Diameter of a round stem of this girth: `diameterOf(3.1416)` is 1. */
 export const diameterOf = (girth: number): number => girth / Math.PI;
 export const girthOf = (diameter: number): number => diameter * Math.PI;
@@ -12,7 +9,7 @@ export const girthOf = (diameter: number): number => diameter * Math.PI;
 /**
  * Girth of a tree of one stem or of several, as of one round stem of the same cross-section: √Σ gᵢ².
  *
- * @param girths of the stems at breast height, metres, each with its error
+ * @param girths of the stems at breast height, 1.37 m (4½ ft) above the ground on the uphill side, metres, each with its error
  * @throws FieldError where no stem is given or one cannot be
  * @example
  * girthOfStems([{ value: 0.6, sd: 0 }, { value: 0.8, sd: 0 }], 'metric').value; // 1

@@ -61,6 +61,11 @@ export function heightByTangent(
     beneathTop
       ? `= ${say(beneathTop.value * tan(top.value))} − ${less(level * tan(base.value), 1)} = ${say(height.value)}.`
       : `= ${say(level)} × (${round(tan(top.value), 3)} − ${less(tan(base.value), 3)}) = ${say(height.value)}.`,
+    ...(beneathTop
+      ? [
+          `Along the stem it is ${say(alongTheStem(height.value, level - beneathTop.value))} or more: it may lean sideways too.`,
+        ]
+      : []),
   ];
   return measured(height, working);
 }

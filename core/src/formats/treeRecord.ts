@@ -1,3 +1,4 @@
+import { girthOf } from '../field/index.ts';
 import {
   CUTTINGS,
   HAZARDS,
@@ -200,7 +201,7 @@ export function treeOf(
       elevation: elevation ?? null,
       stage: choice('stage', STAGES, usual.stage),
       sex: choice('sex', SEXES, usual.sex),
-      girths: girths.length > 0 ? girths : diameters.map((diameter) => round(diameter * Math.PI)),
+      girths: girths.length > 0 ? girths : diameters.map((diameter) => round(girthOf(diameter))),
       height: length(HEIGHTS),
       spread: length(SPREADS),
       reach: reachOf(text('reach')),

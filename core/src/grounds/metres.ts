@@ -1,3 +1,5 @@
+import { geoDistance } from 'd3-geo';
+
 /** A place on the ground, degrees north and east. */
 export interface LatLon {
   latitude: number;
@@ -7,13 +9,9 @@ export interface LatLon {
 const EARTH_RADIUS = 6_371_009;
 const RADIAN = Math.PI / 180;
 
-/** Great-circle distance in metres (haversine, on the mean radius): a minute of latitude is 1,853 m. */
-export function metresBetween(a: LatLon, b: LatLon): number {
-  const north = Math.sin(((b.latitude - a.latitude) * RADIAN) / 2);
-  const east = Math.sin(((b.longitude - a.longitude) * RADIAN) / 2);
-  const h = north ** 2 + Math.cos(a.latitude * RADIAN) * Math.cos(b.latitude * RADIAN) * east ** 2;
-  return 2 * EARTH_RADIUS * Math.asin(Math.min(1, Math.sqrt(h)));
-}
+/** Great-circle distance in metres, on the mean radius: a minute of latitude is 1,853 m. */
+export const metresBetween = (a: LatLon, b: LatLon): number =>
+  EARTH_RADIUS * geoDistance([a.longitude, a.latitude], [b.longitude, b.latitude]);
 
 /** A place in metres on a plane about `origin`, x to the east and y to the north: good to a thousandth within some kilometres. */
 export const onPlane = (place: LatLon, origin: LatLon): { x: number; y: number } => ({

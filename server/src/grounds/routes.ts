@@ -135,15 +135,13 @@ export const groundRoutes = [
     );
     if (trees.length === 0) throw badInput('There are no trees to print tags for. Add trees first.');
     const tags = trees.map((tree) => ({
-      code: `${base(query.at)}/c/-/grounds/${id}?tree=${tree.id}`,
+      code: `${query.at}/field/-/${id}/${tree.id}`,
       big: tree.tag,
       small: name,
     }));
     return printed(query.paper, 'labels', tags, 'Tags');
   }),
 ];
-
-const base = (at: string) => at.replace(/\/+$/, '');
 
 async function checkTaxa(db: Db, taxonIds: readonly (string | null)[]): Promise<void> {
   for (const id of new Set(taxonIds)) if (id !== null && !(await taxonNow(db, id))) throw notFound('species');

@@ -91,7 +91,7 @@ export const outingRoutes = [
     const labels = items.map((item) => {
       const at = list.needs.findIndex(({ id }) => id === item.needId);
       return {
-        code: `${query.at.replace(/\/+$/, '')}/c/${params.courseId}/grounds/collecting/${params.listId}?item=${item.id}`,
+        code: `${query.at}/gather/${params.courseId}/${params.listId}?item=${item.id}`,
         big: String(at + 1),
         small: `cut ${item.cutAt.slice(0, 10)}, good until ${item.goodUntil}`,
       };

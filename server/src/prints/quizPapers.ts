@@ -123,7 +123,7 @@ function stationCards({ at, course, quiz, stations, list, vocabulary }: QuizPrin
                     width: 110,
                     stack: [
                       {
-                        qr: `${at.replace(/\/+$/, '')}/quiz/${quiz.id}/${position}`,
+                        qr: `${at}/quiz/${quiz.id}/${position}`,
                         fit: 100,
                         eccLevel: 'M',
                       },

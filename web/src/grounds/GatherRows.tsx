@@ -1,5 +1,6 @@
 import type { Item } from '@hurrow/contract/outings';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
+import { useSearchParams } from 'react-router';
 import { kindOf } from '@hurrow/core/assembly';
 import { likelyInWords, REACH_TITLES, REFUSAL_WORDS, WHO_DECIDES } from '@hurrow/core/grounds';
 import { commonName } from '@hurrow/core/taxon';
@@ -12,12 +13,19 @@ import styles from './gather.module.css';
 /** What is gathered, a row each, thumb-high: a tick with the whole hand, and what else would do beneath it. */
 export function GatherRows({ gathering }: { gathering: Gathering }) {
   const { lines = [], refused } = gathering;
+  // A label that is scanned asks for its piece.
+  const asked = useSearchParams()[0].get('item');
   return (
     <>
       {refused && <Problem>{refused}</Problem>}
       <ol className={styles['rows']} aria-label="To be gathered">
         {lines.map((line) => (
-          <Row key={line.need.id} line={line} gathering={gathering} />
+          <Row
+            key={line.need.id}
+            line={line}
+            gathering={gathering}
+            asked={line.items.some(({ id }) => id === asked)}
+          />
         ))}
       </ol>
       {lines.length === 0 && (
@@ -33,9 +41,13 @@ interface RowProps {
   gathering: Gathering;
 }
 
-function Row({ line, gathering }: RowProps) {
+function Row({ line, gathering, asked }: RowProps & { asked: boolean }) {
   const { profileOf } = useLibrary();
-  const [open, setOpen] = useState(false);
+  const [open, setOpen] = useState(asked);
+  const row = useRef<HTMLLIElement>(null);
+  useEffect(() => {
+    if (asked) row.current?.scrollIntoView({ block: 'center' });
+  }, [asked]);
   const { need, source, items, spent, number } = line;
   const taxon = profileOf(need.taxonId)?.taxon;
   const tree = gathering.whole!.trees.find(({ id }) => id === (items[0]?.treeId ?? source?.treeId));
@@ -43,7 +55,7 @@ function Row({ line, gathering }: RowProps) {
   const [item] = items;
   const name = taxon ? commonName(taxon) : need.taxonId;
   return (
-    <li data-state={item ? 'cut' : source ? 'wanted' : 'none'}>
+    <li ref={row} data-state={item ? 'cut' : source ? 'wanted' : 'none'}>
       <div className={styles['head']}>
         {(source ?? item) ? (
           <button
