@@ -142,6 +142,8 @@ describe('how likely a part is there', () => {
       'was looked for and is not there',
     );
     expect(likelyInWords({ share: 0.5, by: 'unknown', ruledOut: false })).toMatch(/not known/);
+    expect(likelyInWords({ share: 0.99, by: 'seen', ruledOut: false })).toBe('there, by what was seen on it');
+    expect(likelyInWords({ share: 0.01, by: 'calendar', ruledOut: false })).toBe('not there');
   });
 });
 
@@ -337,7 +339,11 @@ test('hemlock and spruce are shown within days, with more spares; thorns go into
   expect(keepingOf(taxon('Tsuga'), cutting)).toMatchObject({ days: 2, spares: 2 });
   expect(keepingOf(taxon('Pinus'), cutting)).toMatchObject({ days: 10, spares: 1 });
   expect(keepingOf(taxon('Abies'), kindOf('fruit')!).days).toBe(3);
-  expect(keepingOf(taxon('Pinus'), kindOf('fruit')!).days).toBe(30);
+  expect(keepingOf(taxon('Pinus'), kindOf('fruit')!)).toMatchObject({
+    days: 30,
+    keep: expect.stringMatching(/cones open/) as string,
+  });
+  expect(keepingOf(taxon('Acer', 'Sapindaceae'), kindOf('fruit')!).keep).toBe('Dry and airy.');
   expect(keepingOf(taxon('Crataegus', 'Rosaceae', [caution('thorns', 'twigs')]), cutting).bag).toMatch(/box/);
   expect(only().goodUntil).toBe('2026-09-04');
 });

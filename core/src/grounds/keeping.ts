@@ -102,7 +102,15 @@ function fruitKeeping(genus: string, family: string): Keeping {
       spares: 2,
     };
   if (DRY_FRUIT.has(genus) || ['Sapindaceae', 'Betulaceae', 'Ulmaceae'].includes(family))
-    return { bag: 'Paper bag.', keep: 'Dry; closed cones open in a warm room.', days: DRY, spares: 1 };
+    return {
+      bag: 'Paper bag.',
+      keep:
+        CONIFERS.has(family) || genus === 'Alnus'
+          ? 'Dry; closed cones open in a warm room.'
+          : 'Dry and airy.',
+      days: DRY,
+      spares: 1,
+    };
   return { bag: 'Rigid box on moist paper.', keep: 'Cold; not one upon another.', days: FLESHY, spares: 2 };
 }
 
@@ -111,6 +119,7 @@ export function amountOf(kind: StationKind): string {
   const fruit = kind.organs.includes('fruit');
   if (kind.medium === 'barkPiece') return 'A piece as large as a hand, from the ground or from felled wood.';
   if (fruit && kind.organs.length === 1) return 'Two, with their stalks.';
-  if (kind.organs.length === 1) return 'Three whole leaves, each with its stalk and the bud at its foot.';
+  if (kind.organs.length === 1)
+    return 'Three whole leaves, each with its stalk and the bud at its foot; of a conifer a shoot as long as a finger.';
   return `A tip of about 30 cm with two nodes or more${fruit ? ' and its fruit' : ''}; the attachment shows, no bark is stripped.`;
 }

@@ -61,17 +61,12 @@ export function likelyThere({ part, calendar, deciduous, day, own, others }: Lik
   const last = mine.reduce<TreeObservation | undefined>((a, b) => (a && a.day > b.day ? a : b), undefined);
   const ruledOut = last !== undefined && !last.there && daysBetween(last.day, day) <= FRESH_DAYS;
   const arcs = arcsOf(part, calendar, deciduous);
-  if (!arcs) return { share: byLastSight(last, day) ?? 0.5, by: last ? 'seen' : 'unknown', ruledOut };
-  if (arcs.length === 0)
-    return {
-      share: last?.there && daysBetween(last.day, day) < 60 ? 0.8 : 0,
-      by: last ? 'seen' : 'calendar',
-      ruledOut,
-    };
-  if (arcs.some((arc) => arcLength(arc) >= DAYS - 1)) {
-    const share = byLastSight(last, day) ?? 1;
-    return { share, by: last ? 'seen' : 'calendar', ruledOut };
-  }
+  const sight = byLastSight(last, day);
+  const bySight = sight === undefined ? undefined : { share: sight, by: 'seen' as const, ruledOut };
+  if (!arcs) return bySight ?? { share: 0.5, by: 'unknown', ruledOut };
+  if (arcs.length === 0) return bySight ?? { share: 0, by: 'calendar', ruledOut };
+  if (arcs.some((arc) => arcLength(arc) >= DAYS - 1))
+    return bySight ?? { share: 1, by: 'calendar', ruledOut };
   const season = nearestSeason(arcs, dayOfYear(day));
   const place = (date: string) => season.at + dayDifference(dayOfYear(date), dayOfYear(day));
   const told = others
@@ -82,23 +77,20 @@ export function likelyThere({ part, calendar, deciduous, day, own, others }: Lik
   const thisSeason = mine
     .filter((each) => daysBetween(each.day, day) < DAYS / 2)
     .map((each) => ({ at: season.at - daysBetween(each.day, day), there: each.there }));
-  const share = cut(season, begins, ends, thisSeason, BARREN[part] ?? 0) ?? byLastSight(last, day) ?? 0;
+  const share = cut(season, begins, ends, thisSeason, BARREN[part] ?? 0) ?? sight ?? 0;
   return { share, by: thisSeason.length > 0 ? 'seen' : told.length > 0 ? 'corrected' : 'calendar', ruledOut };
 }
 
-/** “likely, 7 in 10”, or “seen there” and “calendar says no” at the ends. */
+/** “likely, 7 in 10, by what was seen on it”; “there” and “not there” where it is all but certain. */
 export function likelyInWords({ share, by, ruledOut }: Likely): string {
   const tenths = Math.round(10 * share);
   if (ruledOut) return 'was looked for and is not there';
   if (by === 'unknown') return 'not known: look before you rely on it';
-  const word = tenths >= 10 ? 'certain' : tenths >= 5 ? 'likely' : 'unlikely';
   const seen =
     by === 'seen' ? ', by what was seen on it' : by === 'corrected' ? ', by what was seen here' : '';
-  return tenths >= 10 || tenths <= 0
-    ? tenths >= 10
-      ? `there${seen}`
-      : `not there${seen}`
-    : `${word}, ${tenths} in 10${seen}`;
+  if (tenths >= 10) return `there${seen}`;
+  if (tenths <= 0) return `not there${seen}`;
+  return `${tenths >= 5 ? 'likely' : 'unlikely'}, ${tenths} in 10${seen}`;
 }
 
 const DAY = 24 * 3600_000;

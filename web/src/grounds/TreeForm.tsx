@@ -40,6 +40,8 @@ export function TreeForm({ groundsId, tree, onMove, onDone, onLeave }: TreeFormP
   const kept = useKept(`tree/${tree.id}`, `Tree ${tree.tag || 'without a tag'}`, {
     ...facts,
     girthText: girthsInWords(facts.girths),
+    // A draft does not pass over what somebody else has changed since.
+    baseVersion: tree.version,
   });
   const { save, saving, problem } = useSaving();
   // The map gives the place anew while the form is open.
@@ -49,7 +51,7 @@ export function TreeForm({ groundsId, tree, onMove, onDone, onLeave }: TreeFormP
   const keep = () => {
     if (!girths.ok) return;
     const { girthText: _text, ...rest } = value;
-    const body = { ...rest, tag: rest.tag.trim(), girths: girths.value, baseVersion: tree.version };
+    const body = { ...rest, tag: rest.tag.trim(), girths: girths.value };
     void save(
       () =>
         call('PUT /api/grounds/{groundsId}/trees/{treeId}', { params: { groundsId, treeId: tree.id }, body }),

@@ -41,7 +41,7 @@ export default function WalkPage({ course }: { course: WholeCourse }) {
   if (walks.data && !walk)
     return <Problem>There is no such walk any more. It may have been given up.</Problem>;
   if (!walk || !whole.data) return <Opening />;
-  return <Planning key={walk.id} course={course} walk={walk} whole={whole.data} />;
+  return <Planning key={`${walk.id} ${walk.version}`} course={course} walk={walk} whole={whole.data} />;
 }
 
 interface PlanningProps {
@@ -50,9 +50,12 @@ interface PlanningProps {
   whole: WholeGrounds;
 }
 
+/** A walk with the version that it was changed from: a draft does not pass over what somebody else has changed since. */
+type Draft = WalkBody & { baseVersion: number };
+
 function Planning({ course, walk: { id, version, ...saved }, whole }: PlanningProps) {
   const { library, profiles, profileOf } = useLibrary();
-  const kept = useKept<WalkBody>(`walk/${id}`, saved.name, saved);
+  const kept = useKept<Draft>(`walk/${id}`, saved.name, { ...saved, baseVersion: version });
   const walk = kept.value;
   const { save, saving, problem } = useSaving();
   const go = useNavigate();
@@ -73,10 +76,10 @@ function Planning({ course, walk: { id, version, ...saved }, whole }: PlanningPr
       () =>
         call('PUT /api/courses/{courseId}/walks/{walkId}', {
           params,
-          body: { ...walk, baseVersion: version },
+          body: walk,
         }),
       {
-        done: () => kept.settle(walk),
+        done: (now) => kept.settle(walk, { next: (latest) => ({ ...latest, baseVersion: now.version }) }),
         stale: [walksKey(course.id)],
       },
     );
@@ -157,7 +160,7 @@ function Planning({ course, walk: { id, version, ...saved }, whole }: PlanningPr
   );
 }
 
-function Wishes({ whole, kept }: { whole: WholeGrounds; kept: Kept<WalkBody> }) {
+function Wishes({ whole, kept }: { whole: WholeGrounds; kept: Kept<Draft> }) {
   const { profileOf } = useLibrary();
   const walk = kept.value;
   const set = (part: Partial<WalkBody>) => kept.set((before) => ({ ...before, ...part }));

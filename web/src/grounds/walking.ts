@@ -101,7 +101,7 @@ export const wishesOfWalk = (walk: WalkBody, asGiven: boolean): WalkWishes => ({
 });
 
 /** A walk with another time: the moment goes with the clock. */
-export const timed = (walk: WalkBody, change: { day?: string; begins?: string }): WalkBody => {
+export const timed = <W extends WalkBody>(walk: W, change: { day?: string; begins?: string }): W => {
   const next = { ...walk, ...change };
   return { ...next, beginsAt: momentOf(next.day, next.begins).getTime() };
 };
