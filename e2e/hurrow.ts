@@ -15,6 +15,8 @@ export class Hurrow {
   private instruments: Awaited<ReturnType<typeof simulated>> | undefined;
   private readonly folder = mkdtempSync(join(tmpdir(), 'hurrow-journey-'));
   private readonly demo: boolean;
+  /** The same after each start, so that phones find it again. */
+  private port: number | undefined;
 
   private constructor(demo: boolean) {
     this.demo = demo;
@@ -30,7 +32,7 @@ export class Hurrow {
 
   async run(): Promise<void> {
     this.instruments ??= this.demo ? await simulated() : undefined;
-    const port = await freePort();
+    const port = (this.port ??= await freePort());
     this.url = `http://localhost:${port}`;
     const env = {
       ...process.env,

@@ -1,6 +1,13 @@
 import Joi from 'joi';
 import { MOST_QUESTIONS, MOST_TOLD, type PlannedStation } from '@hurrow/core/station';
-import type { Answer, AnswerPart, Mark, NamedTaxon, NamingPolicy } from '@hurrow/core/names';
+import {
+  SURENESS,
+  type Answer,
+  type AnswerPart,
+  type Mark,
+  type NamedTaxon,
+  type NamingPolicy,
+} from '@hurrow/core/names';
 import type { Speaker } from '@hurrow/core/quiz';
 import { AIDS, LEAF_CONDITIONS, MEDIA, type Medium, type View } from '@hurrow/core/view';
 import { isoDate } from './day.ts';
@@ -145,6 +152,7 @@ export const answerSchema = Joi.object<Answer>({
   epithet: written,
   family: written,
   seen: Joi.object().pattern(Joi.string().max(80), Joi.string().allow('').max(80)),
+  sure: Joi.string().valid(...SURENESS),
   wentBy: Joi.array()
     .items(Joi.string().max(80))
     .unique()

@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import type { Rounds } from '@hurrow/core/rotation';
+import type { BellState, Rounds } from '@hurrow/core/rotation';
 import { endpoint, INSTRUCTORS, STAFF, type Done, type Sent } from './endpoint.ts';
 import { addressField, paperField, type Paper } from './prints.ts';
 
@@ -20,6 +20,30 @@ export const QUIZ_PAPERS = ['stations', 'answers', 'rounds', 'key', 'words', 'si
 export type QuizPaper = (typeof QUIZ_PAPERS)[number];
 
 const seconds = Joi.number().integer().min(0).max(3600);
+
+export interface BellBody {
+  /** By the clock of the page that rings. */
+  state: BellState;
+  /** What that clock says, in milliseconds since 1970. */
+  clock: number;
+}
+
+const clock = Joi.number().integer().min(0);
+
+export const ring = endpoint<{ body: BellBody; answer: Done }>()({
+  method: 'put',
+  path: '/api/quizzes/{quizId}/bell',
+  summary: 'Says that the bell of a quiz was started, held or given more time: phones follow it.',
+  allow: STAFF,
+  body: Joi.object({
+    state: Joi.object({
+      passed: Joi.number().required(),
+      since: clock,
+      more: Joi.number().min(0).max(36_000),
+    }).required(),
+    clock: clock.required(),
+  }),
+});
 
 export const ofQuiz = endpoint<{ answer: { rounds: Rounds } }>()({
   method: 'get',

@@ -1,5 +1,6 @@
 import Joi from 'joi';
 import type { Answer, NamingPolicy } from '@hurrow/core/names';
+import type { BellState, OwnRound } from '@hurrow/core/rotation';
 import type { Audience } from '@hurrow/core/score';
 import type { OpenToStudents } from './courses.ts';
 import { endpoint, type Sent } from './endpoint.ts';
@@ -39,10 +40,14 @@ export interface OpenQuiz {
   /** Names to choose from, for courses that name from a list. */
   names: string[];
   stations: SatStation[];
+  /** The student's own round and what the bell has done; null where none has been rung. */
+  bell: { round: OwnRound; state: BellState } | null;
 }
 
 /** What the server tells a student's phone: never the taxon of a station nor its traits. */
 export interface Sitting {
+  /** What the server’s clock says, in milliseconds since 1970, so that a phone learns how far its own is off. */
+  now: number;
   course: string;
   courseId: string;
   /** In whose words characters are named. */
@@ -94,13 +99,24 @@ export const drawing = endpoint<{ answer: Sent }>()({
   answers: 'image/svg+xml',
 });
 
-export const answer = endpoint<{ body: { responses: unknown[] }; answer: Received }>()({
+/** What a phone sends: its answers, a name for itself that all who sign in on it share, and what its clock says. */
+export interface SentAnswers {
+  responses: unknown[];
+  phone?: string;
+  sentAt?: string;
+}
+
+export const answer = endpoint<{ body: SentAnswers; answer: Received }>()({
   method: 'post',
   path: '/api/sit/responses',
   summary: 'Receives answers. Sending one again does no harm; each is acknowledged after it is stored.',
   allow: ['student'],
   severally: true,
-  body: Joi.object({ responses: Joi.array().items(Joi.any()).min(1).max(300).required() }),
+  body: Joi.object({
+    responses: Joi.array().items(Joi.any()).min(1).max(300).required(),
+    phone: Joi.string().max(80),
+    sentAt: Joi.string().isoDate(),
+  }),
 });
 
 export const result = endpoint<{ answer: Result }>()({

@@ -74,6 +74,8 @@ test('a swallowed request is given up and sent again; another student on this ph
 }) => {
   await hurrow.enter(page, 'student');
   await page.getByRole('link', { name: /Self-check/ }).click();
+  // It is begun: all its stations are shown.
+  await page.getByRole('link', { name: /^Station 1:/ }).click();
   // The first request never gets an answer.
   let swallowed = 0;
   await page.route('**/api/sit/responses', async (route) => {
@@ -119,6 +121,7 @@ test('a phone without room says so at once and loses nothing while its page is o
   const later = await context.newPage();
   await later.goto(hurrow.url);
   await later.getByRole('link', { name: /Self-check/ }).click();
+  await later.getByRole('link', { name: 'Station 1: answered' }).click();
   await expect(later.getByLabel('Genus')).toHaveValue('Larix');
 });
 

@@ -5,6 +5,8 @@ export {
   DEFAULT_MARKING,
   NAMING_POLICIES,
   POLICY_TITLES,
+  SURENESS,
+  SURENESS_WORDS,
   type Answer,
   type AnswerPart,
   type Mark,
@@ -13,6 +15,7 @@ export {
   type PartMark,
   type PartQuality,
   type Ruling,
+  type Sureness,
 } from './policy.ts';
 export { otherPlants } from './otherPlants.ts';
 export * from './resolve.ts';

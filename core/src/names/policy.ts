@@ -34,7 +34,18 @@ export interface Answer {
   seen?: Record<string, string>;
   /** What it was named by, where the station asks: ids of characters, or that it was the whole look, or a guess. It bears no points. */
   wentBy?: string[];
+  /** How sure the student says to be of the name. It bears no points. */
+  sure?: Sureness;
 }
+
+export const SURENESS = ['sure', 'half', 'guess'] as const;
+/** Sure, half sure, or a guess. */
+export type Sureness = (typeof SURENESS)[number];
+export const SURENESS_WORDS: Record<Sureness, string> = {
+  sure: 'sure',
+  half: 'half sure',
+  guess: 'a guess',
+};
 
 /** What of an answer is a name. */
 export type AnswerPart = 'name' | 'genus' | 'epithet' | 'family';

@@ -52,11 +52,11 @@ export function effectiveResponses<R extends StoredResponse>(
   });
 }
 
-/** Do two answers say the same? What was left empty says nothing. */
+/** Do two answers say the same? What was left empty says nothing, and how sure one was is no part of it. */
 export const sameAnswer = (a: Answer, b: Answer): boolean =>
   JSON.stringify(sorted(a)) === JSON.stringify(sorted(b));
 
-const sorted = ({ seen = {}, wentBy = [], ...names }: Answer) =>
+const sorted = ({ seen = {}, wentBy = [], sure: _sure, ...names }: Answer) =>
   [
     ...[...Object.entries(names), ...Object.entries(seen)].filter(([, text]) => text?.trim()),
     ...wentBy.map((id) => ['wentBy', id]),

@@ -1,1 +1,2 @@
 export * from './rotation.ts';
+export * from './bell.ts';

@@ -1,5 +1,14 @@
 import fc from 'fast-check';
-import { momentAt, rotationOf, roundOf, withLate, type Rotation } from './index.ts';
+import {
+  givenMore,
+  momentAt,
+  ownMoment,
+  ownRound,
+  rotationOf,
+  roundOf,
+  withLate,
+  type Rotation,
+} from './index.ts';
 
 const names = (n: number) => Array.from({ length: n }, (_, i) => `s${i}`);
 
@@ -137,4 +146,39 @@ test('a bell is known by the seconds that have passed: looking, moving, between 
     '0 1 look 1',
   ]);
   expect([131, 140, 270].map(at)).toEqual(['1 0 before 9', '1 0 look 60', '1 1 done 0']);
+});
+
+test('one student follows the bell: their own stations, their own time, held and given more', () => {
+  const rotation = rotationOf({
+    stations: 3,
+    groups: [['ava'], ['ben'], ['cem']],
+    capacity: 1,
+    rests: 0,
+    seconds: 60,
+    moving: 15,
+    extra: { cem: 1.5 },
+  });
+  const ava = ownRound(rotation, 'ava', 15)!;
+  expect(ava.stations).toEqual([1, 2, 3]);
+  const running = { passed: 0, since: 1000 };
+  const at = (seconds: number) => ownMoment(ava, running, 1000 + 1000 * seconds);
+  expect(at(-5)).toMatchObject({ phase: 'look', at: 1 });
+  expect(at(20)).toEqual({ phase: 'look', left: 40, at: 1, then: 2 });
+  expect(at(65)).toEqual({ phase: 'move', left: 10, at: 2, then: 3 });
+  expect(at(170)).toEqual({ phase: 'look', left: 40, at: 3 });
+  expect(at(900)).toEqual({ phase: 'done', left: 0 });
+  expect(ownMoment(ava, { passed: 20 }, 0)).toMatchObject({ phase: 'held', at: 1 });
+  expect(ownMoment(ava, givenMore(running, 120, 21_000), 21_000)).toMatchObject({ left: 160, at: 1 });
+  // Who has more time goes round after the others, by a longer bell.
+  const cem = ownRound(rotation, 'cem', 15)!;
+  expect(cem).toMatchObject({ seconds: 90, begins: 225 });
+  expect(ownMoment(cem, running, 101_000)).toMatchObject({ phase: 'before', left: 125, at: cem.stations[0] });
+  expect(ownRound(rotation, 'nobody', 15)).toBeUndefined();
+  expect(
+    ownRound(
+      rotationOf({ stations: 1, groups: [['a']], capacity: 1, rests: 1, seconds: 9, moving: 1 }),
+      'a',
+      1,
+    )!.stations,
+  ).toEqual([1, null]);
 });

@@ -3,6 +3,7 @@ import type { Rounds } from '@hurrow/contract/rounds';
 import type { Try } from '@hurrow/contract/tries';
 import type { AnswerPart } from '@hurrow/core/names';
 import type { Speaker, StoredResponse } from '@hurrow/core/quiz';
+import type { BellState } from '@hurrow/core/rotation';
 import type { FrozenStation } from '@hurrow/core/station';
 import type { Medium, View } from '@hurrow/core/view';
 import type { Db } from '../db/index.ts';
@@ -51,6 +52,31 @@ export const roundsOf = async (db: Db, id: string) =>
 
 export const setRounds = (db: Db, id: string, rounds: Rounds) =>
   db.query('update quiz set rounds = $2::jsonb where id = $1', [id, JSON.stringify(rounds)]);
+
+export const bellOf = async (db: Db, id: string) =>
+  (await db.query<{ bell: BellState | null }>('select bell from quiz where id = $1', [id]))[0]?.bell ?? null;
+
+export const setBell = (db: Db, id: string, bell: BellState) =>
+  db.query('update quiz set bell = $2::jsonb where id = $1', [id, JSON.stringify(bell)]);
+
+/** Notes from which phone a student answers, and how far its clock is off, seconds. */
+export const notePhone = (
+  db: Db,
+  quizId: string,
+  studentId: string,
+  { phone, off, at }: { phone: string; off: number | null; at: Date },
+) =>
+  db.query(
+    `insert into phone (quiz_id, student_id, phone, off, last_at) values ($1, $2, $3, $4, $5)
+     on conflict (quiz_id, student_id, phone) do update set off = excluded.off, last_at = excluded.last_at`,
+    [quizId, studentId, phone, off, at],
+  );
+
+export const phonesOf = (db: Db, quizId: string) =>
+  db.query<{ studentId: string; phone: string; off: number | null }>(
+    `select student_id as "studentId", phone, off from phone where quiz_id = $1 order by last_at`,
+    [quizId],
+  );
 
 export const triesOf = async (db: Db, id: string) =>
   (await db.query<{ tries: Try[] }>('select tries from quiz where id = $1', [id]))[0]?.tries ?? [];

@@ -17,6 +17,12 @@ export const roundRoutes = [
   serve(contract.ofQuiz, async ({ db, params }) => ({
     rounds: (await queries.roundsOf(db, (await quizOf(db, params.quizId)).id)) ?? USUAL_ROUNDS,
   })),
+  serve(contract.ring, async ({ db, params, body: { state, clock } }) => {
+    const { id } = await quizOf(db, params.quizId);
+    const ahead = Date.now() - clock;
+    const { since, ...rest } = state;
+    await queries.setBell(db, id, since === undefined ? rest : { ...rest, since: since + ahead });
+  }),
   serve(contract.change, async ({ db, params, body }) => {
     const { id, courseId } = await quizOf(db, params.quizId);
     const known = new Set((await studentsOf(db, courseId)).map((student) => student.id));

@@ -15,7 +15,9 @@ import { keepPace } from './pace.ts';
 
 import { isPrompted } from '@hurrow/core/station';
 import { isPicture, sameForAll } from './inWords.ts';
+import { bellFor } from './bell.ts';
 import { judged, placeOf } from './judging.ts';
+import { notePhones } from './phones.ts';
 import { resultOf } from './result.ts';
 
 const statesOf = (db: Db, courseId: string) =>
@@ -37,9 +39,11 @@ export const sittingRoutes = [
         prompt: isPrompted(row.id, who!.studentId!) ? row.prompt : null,
         answer: answers.get(row.id) ?? null,
       }));
-      open.push({ ...shown, stations });
+      open.push({ ...shown, stations, bell: await bellFor(db, quiz, stations.length, who!.studentId!) });
     }
     return {
+      // Not the date that the demo holds still: a phone sets its clock by this.
+      now: Date.now(),
       course: course.name,
       courseId: course.id,
       audience: course.audience,
@@ -70,7 +74,9 @@ export const sittingRoutes = [
     // Nobody is told before it is on the disk.
     await db.keep(received);
     health.countAnswers(received.length);
-    answersCame(all.flatMap((entry) => ('body' in entry ? entry.quizId : [])));
+    const quizIds = new Set(all.flatMap((entry) => ('body' in entry ? entry.quizId : [])));
+    await notePhones(db, quizIds, who!.studentId!, body);
+    answersCame(quizIds);
     const refused = [
       ...all.flatMap((entry) => ('wrong' in entry ? entry : [])),
       ...stored.flatMap((row, i) => (row instanceof Problem ? { id: good[i]!.id, wrong: row } : [])),

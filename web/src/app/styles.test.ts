@@ -1,6 +1,6 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { dirname, join, normalize } from 'node:path';
-import { COLORS, declarations, propertyOf } from './tokens.ts';
+import { COLORS, declarations, LOOKS, propertyOf } from './tokens.ts';
 
 const root = new URL('../', import.meta.url).pathname;
 const files = readdirSync(root, { recursive: true, encoding: 'utf8' });
@@ -66,4 +66,38 @@ test('colours stand in one place', () => {
     for (const [, name] of read(file).matchAll(/var\((--[\w-]+)/g))
       expect(['--sans', '--serif', ...known]).toContain(name);
   expect(declarations()).toContain('--on-ink-bright: #dbe6e1;');
+});
+
+/** Contrast of two colours, 1 to 21 (WCAG 2.2, relative luminance). */
+function contrast(a: string, b: string): number {
+  const light = (hex: string) => {
+    const [r, g, blue] = [1, 3, 5].map((i) => {
+      const part = parseInt(hex.slice(i, i + 2), 16) / 255;
+      return part <= 0.04045 ? part / 12.92 : ((part + 0.055) / 1.055) ** 2.4;
+    });
+    return 0.2126 * r! + 0.7152 * g! + 0.0722 * blue!;
+  };
+  const [high, low] = [light(a), light(b)].sort((x, y) => y - x);
+  return (high! + 0.05) / (low! + 0.05);
+}
+
+test.each([
+  ['paper', 4.5],
+  ['dark', 4.5],
+  ['daylight', 7],
+] as const)('what a phone says is told from what it stands on, in the look “%s”', (look, least) => {
+  const colors = { ...COLORS, ...(look === 'paper' ? {} : LOOKS[look]) };
+  const pairs = [
+    ['ink', 'sheet'],
+    ['ink2', 'sheet'],
+    ['ink', 'actionPale'],
+    ['ink', 'goldPale'],
+    ['goldInk', 'goldPale'],
+    ['action', 'sheet'],
+    ['sheet', 'action'],
+    ['rust', 'sheet'],
+    ['onBar', 'bar'],
+  ] as const;
+  for (const [over, under] of pairs)
+    expect([over, under, contrast(colors[over], colors[under]) >= least]).toEqual([over, under, true]);
 });

@@ -33,11 +33,16 @@ export const COLORS = {
   /** What fills up. */
   track: '#cfdcd6',
   tray: '#d2ddd8',
+  /** The bar at the top of a phone, and what is written on it. */
+  bar: '#17262b',
+  onBar: '#ffffff',
   /** On the dark bar. */
   onInk: '#b9cac4',
   onInkBright: '#dbe6e1',
   inkField: '#22353a',
   inkLine: '#52686c',
+  /** Under a drawing, in every look. */
+  drawn: '#f6f8f6',
   /** Under a photograph. */
   stage: '#dfe5e2',
 
@@ -72,8 +77,65 @@ export const propertyOf = (name: string): string =>
 /** A colour where CSS or SVG takes one. */
 export const color = (name: ColorName): string => `var(${propertyOf(name)})`;
 
-/** All colours as declarations of a style sheet. */
-export const declarations = (): string =>
-  Object.entries(COLORS)
+/**
+ * Other looks of a phone. Drawings keep their light ground in each: they are made of dark lines. `daylight` is for the sun: black on white, no
+ * shade that stands back; `dark` for dusk and the dark of a lecture hall.
+ */
+export const LOOKS: Record<'daylight' | 'dark', Partial<Record<ColorName, string>>> = {
+  daylight: {
+    ground: '#ffffff',
+    paper: '#ffffff',
+    ink: '#000000',
+    ink2: '#000000',
+    ink3: '#1c1c1c',
+    line: '#000000',
+    line2: '#000000',
+    action: '#00383d',
+    actionPale: '#bfe6e4',
+    rust: '#7a1b05',
+    rustPale: '#ffffff',
+    gold: '#4a3300',
+    goldPale: '#fff7d6',
+    goldInk: '#2b1e00',
+    leaf: '#00383d',
+    track: '#c8c8c8',
+    chosen: '#ffffff',
+    bar: '#000000',
+  },
+  dark: {
+    ground: '#0d1517',
+    sheet: '#121d20',
+    ink: '#e6eeea',
+    ink2: '#b3c2bd',
+    ink3: '#9aaaa6',
+    line: '#2d3d41',
+    line2: '#4b5f63',
+    action: '#8fd0ca',
+    actionPale: '#1d3a3d',
+    good: '#8fcda9',
+    rust: '#f0a48d',
+    rustPale: '#3d2019',
+    gold: '#dcb75c',
+    goldPale: '#33290f',
+    goldInk: '#f2dca3',
+    leaf: '#6fa187',
+    chosen: '#1a292c',
+    track: '#2d3d41',
+    bar: '#060b0c',
+    onBar: '#e6eeea',
+  },
+};
+
+const asDeclarations = (colors: Partial<Record<string, string>>): string =>
+  Object.entries(colors)
     .map(([name, value]) => `${propertyOf(name)}: ${value};`)
     .join('\n  ');
+
+/** All colours as declarations of a style sheet. */
+export const declarations = (): string => asDeclarations(COLORS);
+
+/** The other looks as rules of a style sheet, for a page whose root says `data-look`. */
+export const lookRules = (): string =>
+  Object.entries(LOOKS)
+    .map(([look, colors]) => `:root[data-look='${look}'] {\n  ${asDeclarations(colors)}\n}`)
+    .join('\n');

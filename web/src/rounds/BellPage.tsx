@@ -1,13 +1,24 @@
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useEffectEvent, useMemo, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { timetable, type Moment, type Rotation } from '@hurrow/core/rotation';
-import { messageOf } from '../app/api.ts';
+import {
+  AT_REST,
+  bellAt,
+  givenMore,
+  minutes,
+  passedBy,
+  timetable,
+  toggled,
+  type BellState,
+  type Moment,
+  type Rotation,
+} from '@hurrow/core/rotation';
+import { call, messageOf } from '../app/api.ts';
 import { courseQuery } from '../app/data.ts';
 import { readKept, writeKept } from '../app/keptText.ts';
 import { Opening, Problem } from '../app/parts.tsx';
 import { quizQuery } from '../quizzes/quizData.ts';
-import { AT_REST, bellAt, givenMore, keptBell, minutes, passedBy, toggled, type BellState } from './going.ts';
+import { keptBell } from './going.ts';
 import { roundsQuery } from './roundsQuery.ts';
 import { ring } from './ring.ts';
 import styles from './bell.module.css';
@@ -58,10 +69,17 @@ function Bell({ quizId, title, rotation, moving, back }: BellProps) {
   const key = `hurrow.bell.${quizId}`;
   const [state, setState] = useState(() => keptBell(readKept(key)));
   const [now, setNow] = useState(() => Date.now());
+  const [unheard, setUnheard] = useState(false);
   const change = (next: BellState) => {
     setState(next);
     setNow(Date.now());
     writeKept(key, JSON.stringify(next));
+    // Phones follow; where they cannot hear of it, the bell rings all the same.
+    const body = { state: next, clock: Date.now() };
+    call('PUT /api/quizzes/{quizId}/bell', { params: { quizId }, body }).then(
+      () => setUnheard(false),
+      () => setUnheard(true),
+    );
   };
   const moment = useMemo(() => bellAt(rotation, state, now, moving), [rotation, state, now, moving]);
   const rung = useRef(moment);
@@ -92,6 +110,9 @@ function Bell({ quizId, title, rotation, moving, back }: BellProps) {
         </p>
       </header>
       <Face moment={moment} isRunning={isRunning} />
+      {unheard && (
+        <p role="status">The server was not reached: phones do not follow this bell. Ring aloud.</p>
+      )}
       <div
         className={styles['track']}
         role="progressbar"

@@ -5,7 +5,7 @@ import { useQuery } from '@tanstack/react-query';
 import { Button, InputNumber, Select } from 'antd';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import { timetable, type Rotation } from '@hurrow/core/rotation';
+import { minutes, timetable, type Rotation } from '@hurrow/core/rotation';
 import { commonName } from '@hurrow/core/taxon';
 import { call, messageOf } from '../app/api.ts';
 import { useLibrary } from '../app/data.ts';
@@ -14,7 +14,7 @@ import { useMayChange } from '../app/session.ts';
 import { useSaving } from '../app/useSaving.ts';
 import { BroughtBack } from '../drafts/BroughtBack.tsx';
 import { useKept } from '../drafts/useKept.ts';
-import { lateInWords, lengthInWords, minutes, rowsOf } from './going.ts';
+import { lateInWords, lengthInWords, rowsOf } from './going.ts';
 import { roundsQuery } from './roundsQuery.ts';
 import styles from './rounds.module.css';
 

@@ -1,18 +1,16 @@
-import { timetable as timetableOf, type Rounds } from '@hurrow/core/rotation';
-import { USUAL_ROUNDS } from '@hurrow/contract/rounds';
 import {
   AT_REST,
   bellAt,
   givenMore,
-  keptBell,
-  lateInWords,
-  lengthInWords,
   minutes,
   passedBy,
-  rowsOf,
+  timetable as timetableOf,
   toggled,
   type BellState,
-} from './going.ts';
+  type Rounds,
+} from '@hurrow/core/rotation';
+import { USUAL_ROUNDS } from '@hurrow/contract/rounds';
+import { keptBell, lateInWords, lengthInWords, rowsOf } from './going.ts';
 
 const students = ['Ava', 'Ben', 'Cem'].map((name) => ({ id: name.toLowerCase(), name }));
 

@@ -1,16 +1,29 @@
-import type { OpenQuiz, SatStation, SeeingAsked, Sitting, WentByOffered } from '@hurrow/contract/sitting';
+import type { OpenQuiz, SatStation, Sitting } from '@hurrow/contract/sitting';
 import { useState, type FormEvent } from 'react';
 import { Link, Navigate, useNavigate, useParams } from 'react-router';
 import type { Answer } from '@hurrow/core/names';
-import { LONGEST } from './cleaned.ts';
+import { upperFirst } from '@hurrow/core/words';
+import { NameFields } from './NameFields.tsx';
 import type { Outbox } from './outbox.ts';
-import { FIELDS } from './sitting.ts';
-import { GUESS, isFull, ticked, WHOLE_LOOK } from './wentBy.ts';
+import { OwnBell } from './OwnBell.tsx';
+import { isEmpty } from './progress.ts';
+import { StationMap } from './StationMap.tsx';
+import { Seeing, Sure, WentBy } from './Telling.tsx';
+import { useAgain } from './useAgain.ts';
+import { usePicture } from './useSitting.ts';
+import { useTyped } from './useTyped.ts';
 import styles from './student.module.css';
 import ui from '../app/parts.module.css';
 
-/** One station after another. Going on writes the answer down on the phone and sends it. */
-export function Sit({ sitting, outbox }: { sitting: Sitting; outbox: Outbox }) {
+interface SitProps {
+  sitting: Sitting;
+  outbox: Outbox;
+  /** Milliseconds that the server's clock is ahead. */
+  ahead: number;
+}
+
+/** One station after another, in any order. Going on writes the answer down on the phone and sends it. */
+export function Sit({ sitting, outbox, ahead }: SitProps) {
   const { quizId, position } = useParams();
   const quiz = sitting.open.find((open) => open.id === quizId);
   if (!quiz)
@@ -23,18 +36,16 @@ export function Sit({ sitting, outbox }: { sitting: Sitting; outbox: Outbox }) {
         </Link>
       </main>
     );
-  const at = Number(position ?? 1);
-  if (at > quiz.stations.length) return <Done quiz={quiz} outbox={outbox} />;
+  const at = Number(position);
+  if (position === undefined || at > quiz.stations.length)
+    return <StationMap quiz={quiz} outbox={outbox} ahead={ahead} />;
   const station = quiz.stations[at - 1];
-  if (!station) return <Navigate to={`/quiz/${quiz.id}/1`} replace />;
-  return <Station key={station.id} quiz={quiz} at={at} outbox={outbox} />;
+  if (!station) return <Navigate to={`/quiz/${quiz.id}`} replace />;
+  return <Station key={station.id} quiz={quiz} at={at} outbox={outbox} ahead={ahead} />;
 }
 
-const isEmpty = ({ seen = {}, wentBy = [], ...names }: Answer) =>
-  wentBy.length === 0 && [...Object.values(names), ...Object.values(seen)].every((text) => !text?.trim());
-
-function Station({ quiz, at, outbox }: { quiz: OpenQuiz; at: number; outbox: Outbox }) {
-  const station = quiz.stations[at - 1]!;
+/** What is answered at a station: as it is typed, kept at every key, and written down when one goes on. */
+function useAnswer(station: SatStation, outbox: Outbox) {
   const before: Answer = outbox.written(station.id) ?? station.answer ?? {};
   const typed = useTyped(`${outbox.student}.${station.id}`);
   const [answer, type] = useState<Answer>(typed.held ?? before);
@@ -42,32 +53,41 @@ function Station({ quiz, at, outbox }: { quiz: OpenQuiz; at: number; outbox: Out
     type(next);
     typed.keep(next);
   };
-  const go = useNavigate();
   const write = () => {
     const changed = JSON.stringify(answer) !== JSON.stringify(before);
     if (changed && !(isEmpty(answer) && isEmpty(before))) {
       void outbox.write(station.id, answer).then(typed.drop);
     } else typed.drop();
   };
+  return { answer, setAnswer, write };
+}
+
+function Station({ quiz, at, outbox, ahead }: { quiz: OpenQuiz; at: number; outbox: Outbox; ahead: number }) {
+  const station = quiz.stations[at - 1]!;
+  const { answer, setAnswer, write } = useAnswer(station, outbox);
+  const { again, mark } = useAgain(outbox.student, quiz.id);
+  const go = useNavigate();
+  const leaveFor = (to: string) => {
+    write();
+    void go(to);
+  };
   const submit = (event: FormEvent) => {
     event.preventDefault();
-    write();
-    void go(`/quiz/${quiz.id}/${at + 1}`);
-  };
-  const back = () => {
-    write();
-    void go(at === 1 ? '/' : `/quiz/${quiz.id}/${at - 1}`);
+    leaveFor(at === quiz.stations.length ? `/quiz/${quiz.id}` : `/quiz/${quiz.id}/${at + 1}`);
   };
   return (
     <>
       <header className={styles['phone-bar']}>
         <h1>Station {station.position}</h1>
-        <span>of {quiz.stations.length}</span>
+        <button type="button" onClick={() => leaveFor(`/quiz/${quiz.id}`)}>
+          of {quiz.stations.length} · all stations
+        </button>
       </header>
       <div className={styles['phone-progress']} aria-hidden="true">
         <i style={{ width: `${(at / quiz.stations.length) * 100}%` }} />
       </div>
       <main className={styles['pad']}>
+        {quiz.bell && <OwnBell bell={quiz.bell} quizId={quiz.id} ahead={ahead} />}
         <Shown station={station} />
         {station.prompt && (
           <p className={styles['prompt']}>
@@ -90,11 +110,22 @@ function Station({ quiz, at, outbox }: { quiz: OpenQuiz; at: number; outbox: Out
               onTell={(wentBy) => setAnswer({ ...answer, wentBy })}
             />
           )}
+          <Sure
+            sure={answer.sure}
+            onSure={(sure) => {
+              const { sure: _before, ...rest } = answer;
+              setAnswer(sure ? { ...rest, sure } : rest);
+            }}
+          />
+          <label className={styles['again']}>
+            <input type="checkbox" checked={again.includes(station.id)} onChange={() => mark(station.id)} />
+            Come back to this one
+          </label>
           <div className={styles['phone-go']}>
             <button
               type="button"
               className={ui['press']}
-              onClick={back}
+              onClick={() => leaveFor(at === 1 ? '/' : `/quiz/${quiz.id}/${at - 1}`)}
               aria-label={at === 1 ? 'Back to the start' : `Back to station ${at - 1}`}
             >
               ‹ {at === 1 ? '' : at - 1}
@@ -111,190 +142,31 @@ function Station({ quiz, at, outbox }: { quiz: OpenQuiz; at: number; outbox: Out
 
 /** What is looked at: the drawing, or where to look. */
 function Shown({ station }: { station: SatStation }) {
+  const [missing, setMissing] = useState(false);
+  const picture = usePicture(station.id, station.drawn);
   return (
     <>
-      {station.drawn ? (
-        <img
-          className={styles['specimen']}
-          src={`/api/sit/stations/${station.id}/drawing.svg`}
-          alt={`The ${station.medium} at station ${station.position}`}
-        />
-      ) : (
+      {!station.drawn ? (
         <p className={styles['look-there']}>
           Look at the {station.medium} at station {station.position}.
         </p>
+      ) : missing ? (
+        <p className={styles['look-there']} role="alert">
+          This picture is not on the phone yet, and there is no signal. Take another station first.
+        </p>
+      ) : picture ? (
+        <img
+          className={styles['specimen']}
+          src={picture}
+          alt={`The ${station.medium} at station ${station.position}`}
+          onError={() => setMissing(true)}
+        />
+      ) : (
+        <div className={styles['specimen']} />
       )}
       <p className="quiet">
-        {capital(station.medium)}: {station.shows}.
+        {upperFirst(station.medium)}: {station.shows}.
       </p>
     </>
   );
 }
-
-/** The parts of the name that the course asks for. */
-function NameFields({
-  quiz,
-  answer,
-  onAnswer,
-}: {
-  quiz: OpenQuiz;
-  answer: Answer;
-  onAnswer(answer: Answer): void;
-}) {
-  return (
-    <>
-      <h2>Name this tree</h2>
-      {FIELDS[quiz.policy].map(([part, label], i) => (
-        <label className={styles['field']} key={part}>
-          <span>{label}</span>
-          <input
-            value={answer[part] ?? ''}
-            onChange={(event) => onAnswer({ ...answer, [part]: event.target.value })}
-            maxLength={LONGEST}
-            autoComplete="off"
-            autoCorrect="off"
-            spellCheck={false}
-            autoCapitalize={part === 'epithet' ? 'none' : 'words'}
-            enterKeyHint={i === FIELDS[quiz.policy].length - 1 ? 'done' : 'next'}
-            list={quiz.names.length ? 'names' : undefined}
-          />
-        </label>
-      ))}
-      {quiz.names.length > 0 && (
-        <datalist id="names">
-          {quiz.names.map((name) => (
-            <option key={name} value={name} />
-          ))}
-        </datalist>
-      )}
-    </>
-  );
-}
-
-/** What is being typed at a station, kept at every keystroke until it is written down: through reload, back button and crash. */
-function useTyped(what: string) {
-  const key = `hurrow.typed.${what}`;
-  return {
-    held: ((): Answer | undefined => {
-      try {
-        return (JSON.parse(localStorage.getItem(key) ?? 'null') as Answer | null) ?? undefined;
-      } catch {
-        return undefined;
-      }
-    })(),
-    keep: (answer: Answer) => {
-      try {
-        localStorage.setItem(key, JSON.stringify(answer));
-      } catch {
-        // No room: what is typed stays on the page, and writing it down says so.
-      }
-    },
-    drop: () => localStorage.removeItem(key),
-  };
-}
-
-/** “What do you see”: one state of each character that is asked for, chosen by a tap and taken back by another. */
-function Seeing({
-  asks,
-  seen,
-  onSee,
-}: {
-  asks: SeeingAsked[];
-  seen: Record<string, string>;
-  onSee(seen: Record<string, string>): void;
-}) {
-  return (
-    <>
-      <h2>What do you see?</h2>
-      <p className="quiet">Not marked. Look before you name it; leave out what you cannot tell.</p>
-      {asks.map(({ characterId, question, states }) => (
-        <fieldset className={styles['seeing']} key={characterId}>
-          <legend>{capital(question)}</legend>
-          {states.map(({ id, word, definition }) => (
-            <button
-              type="button"
-              key={id}
-              title={definition}
-              aria-pressed={seen[characterId] === id}
-              onClick={() => onSee({ ...seen, [characterId]: seen[characterId] === id ? '' : id })}
-            >
-              {word}
-            </button>
-          ))}
-        </fieldset>
-      ))}
-    </>
-  );
-}
-
-/** “What did you go by”, after the name: up to three things of what could be seen, ticked by a tap and taken back by another. */
-function WentBy({
-  offered,
-  told,
-  onTell,
-}: {
-  offered: WentByOffered[];
-  told: string[];
-  onTell(told: string[]): void;
-}) {
-  const chip = (id: string, word: string) => (
-    <button
-      type="button"
-      key={id}
-      aria-pressed={told.includes(id)}
-      disabled={isFull(told, id)}
-      onClick={() => onTell(ticked(told, id))}
-    >
-      {word}
-    </button>
-  );
-  return (
-    <>
-      <h2>What did you go by?</h2>
-      <p className="quiet">Not marked. Up to three: what led you to the name, right or wrong.</p>
-      {offered.map(({ organ, characters }) => (
-        <fieldset className={styles['went-by']} key={organ}>
-          <legend>{capital(organ)}</legend>
-          {characters.map(({ id, word }) => chip(id, word))}
-        </fieldset>
-      ))}
-      <div className={styles['went-by']}>
-        {chip(WHOLE_LOOK, capital(WHOLE_LOOK))}
-        {chip(GUESS, capital(GUESS))}
-      </div>
-    </>
-  );
-}
-
-function Done({ quiz, outbox }: { quiz: OpenQuiz; outbox: Outbox }) {
-  const blank = quiz.stations.filter((station) => {
-    const { seen: _seen, wentBy: _wentBy, ...names } = outbox.written(station.id) ?? station.answer ?? {};
-    return isEmpty(names);
-  });
-  return (
-    <>
-      <header className={styles['phone-bar']}>
-        <h1>{quiz.title}</h1>
-      </header>
-      <main className={styles['pad']}>
-        <h2>{blank.length === 0 ? 'Every station has an answer.' : 'Some stations are blank:'}</h2>
-        <p className={styles['phone-blank']}>
-          {blank.map((station) => (
-            <Link key={station.id} className={ui['press']} to={`/quiz/${quiz.id}/${station.position}`}>
-              {station.position}
-            </Link>
-          ))}
-        </p>
-        <p>You can go back and change answers until your instructor closes the quiz.</p>
-        <Link className={`${ui['press']} ${styles['wide-press']}`} to={`/quiz/${quiz.id}/1`}>
-          Go through them again
-        </Link>
-        <Link className={`${ui['press']} ${ui['chief']} ${styles['wide-press']}`} to="/">
-          Done
-        </Link>
-      </main>
-    </>
-  );
-}
-
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

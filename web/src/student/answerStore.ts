@@ -19,8 +19,11 @@ export interface HeldAnswer {
 
 interface Schema extends DBSchema {
   answers: { key: string; value: HeldAnswer; indexes: { student: string } };
+  /** By student the name of this phone and how far it has counted; under THIS_PHONE the name that all of them share. */
   phones: { key: string; value: { student: string; device: string; sequence: number } };
 }
+
+const THIS_PHONE = '';
 
 /** Answers of one student on this phone, shared by all tabs: IndexedDB lets one tab write at a time. */
 export class AnswerStore {
@@ -71,6 +74,22 @@ export class AnswerStore {
     };
     await Promise.all([phones.put({ ...phone, sequence }), tx.objectStore('answers').put(item), tx.done]);
     return item;
+  }
+
+  /** A name for this phone, the same for all who sign in on it. */
+  async phone(): Promise<string> {
+    const tx = this.db.transaction('phones', 'readwrite');
+    const held = await tx.store.get(THIS_PHONE);
+    const device = held?.device ?? `phone-${newId().slice(0, 8)}`;
+    if (!held) await tx.store.put({ student: THIS_PHONE, device, sequence: 0 });
+    await tx.done;
+    return device;
+  }
+
+  /** Answers of others that wait on this phone until they sign in again. */
+  async waitingOfOthers(): Promise<number> {
+    const all = await this.db.getAll('answers');
+    return all.filter(({ student, state }) => student !== this.student && state === 'waiting').length;
   }
 
   /** Notes what became of answers. What was received or refused before stays so. */

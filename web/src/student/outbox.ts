@@ -7,6 +7,10 @@ import { newId } from '../app/newId.ts';
 export type OutboxState = Readonly<{
   waiting: number;
   received: number;
+  /** Stations that were answered on this phone, and those whose newest answer the server has. */
+  stations: { written: number; received: number };
+  /** Answers of other students that wait on this phone. */
+  ofOthers: number;
   /** The last try did not reach the server. */
   offline: boolean;
   problem: string | undefined;
@@ -41,6 +45,8 @@ export class Outbox {
   private offline = false;
   private problem: string | undefined;
   private failures = 0;
+  private phone: string | undefined;
+  private ofOthers = 0;
   private pauseUntil = 0;
   private shown: OutboxState;
 
@@ -58,6 +64,8 @@ export class Outbox {
     const store = await AnswerStore.open(student).catch(() => undefined);
     if (store) await adoptOlder(student, store);
     const outbox = new Outbox(student, store);
+    outbox.phone = await store?.phone().catch(() => undefined);
+    outbox.ofOthers = (await store?.waitingOfOthers().catch(() => 0)) ?? 0;
     await outbox.reload();
     return outbox;
   }
@@ -86,6 +94,11 @@ export class Outbox {
     return this.newest.get(stationId);
   }
 
+  /** How many of some stations were answered on this phone, and of how many the server has the newest answer. */
+  where(stationIds: readonly string[]): { written: number; received: number } {
+    return stationsOf(this.everything().filter(({ stationId }) => stationIds.includes(stationId)));
+  }
+
   /** Sends what waits, unless it was tried a moment ago. Without a connection it stays and is sent later. */
   async send(atOnce = false): Promise<void> {
     if (this.sending || (!atOnce && performance.now() < this.pauseUntil)) return;
@@ -95,7 +108,7 @@ export class Outbox {
     try {
       const answer = await call(
         'POST /api/sit/responses',
-        { body: { responses: batch.map(asSent) } },
+        { body: { responses: batch.map(asSent), ...this.fromHere() } },
         GIVE_UP,
       );
       this.reached();
@@ -115,6 +128,12 @@ export class Outbox {
     this.channel?.close();
     this.store?.close();
   }
+
+  /** Which phone sends, and what its clock says: so that the instructor learns of one that is lent, or whose clock is wrong. */
+  private fromHere = () => ({
+    ...(this.phone ? { phone: this.phone } : {}),
+    sentAt: new Date().toISOString(),
+  });
 
   private async keep(id: string, stationId: string, answer: Answer): Promise<void> {
     try {
@@ -190,6 +209,8 @@ export class Outbox {
     return {
       waiting: all.filter(({ state }) => state === 'waiting').length,
       received: all.filter(({ state }) => state === 'received').length,
+      stations: stationsOf(all),
+      ofOthers: this.ofOthers,
       offline: this.offline,
       problem: this.problem,
       unkept: this.loose.some(({ state }) => state === 'waiting'),
@@ -198,6 +219,17 @@ export class Outbox {
       ),
     };
   }
+}
+
+/** Of several answers to a station the newest says whether it is received. */
+function stationsOf(items: readonly HeldAnswer[]): { written: number; received: number } {
+  const newest = new Map<string, HeldAnswer>();
+  for (const item of items) {
+    const held = newest.get(item.stationId);
+    if (!held || item.sequence >= held.sequence) newest.set(item.stationId, item);
+  }
+  const all = [...newest.values()];
+  return { written: all.length, received: all.filter(({ state }) => state === 'received').length };
 }
 
 const asSent = ({ id, stationId, answer, device, sequence, writtenAt }: HeldAnswer) => ({
