@@ -12,6 +12,7 @@ import type * as keeping from './keeping.ts';
 import type * as lessons from './lessons.ts';
 import type * as library from './library.ts';
 import type * as lookalikes from './lookalikes.ts';
+import type * as marking from './marking.ts';
 import type * as measurements from './measurements.ts';
 import type * as notebook from './notebook.ts';
 import type * as outings from './outings.ts';
@@ -20,6 +21,7 @@ import type * as prints from './prints.ts';
 import type * as quizzes from './quizzes.ts';
 import type * as ranges from './ranges.ts';
 import type * as rounds from './rounds.ts';
+import type * as running from './running.ts';
 import type * as session from './session.ts';
 import type * as sitting from './sitting.ts';
 import type * as sorts from './sorts.ts';
@@ -42,6 +44,7 @@ type AnyEndpoint =
   | EndpointsOf<typeof lessons>
   | EndpointsOf<typeof library>
   | EndpointsOf<typeof lookalikes>
+  | EndpointsOf<typeof marking>
   | EndpointsOf<typeof measurements>
   | EndpointsOf<typeof notebook>
   | EndpointsOf<typeof outings>
@@ -50,6 +53,7 @@ type AnyEndpoint =
   | EndpointsOf<typeof quizzes>
   | EndpointsOf<typeof ranges>
   | EndpointsOf<typeof rounds>
+  | EndpointsOf<typeof running>
   | EndpointsOf<typeof session>
   | EndpointsOf<typeof sitting>
   | EndpointsOf<typeof sorts>

@@ -64,21 +64,22 @@ export interface WholeCourse extends Course {
 
 const points = Joi.number().min(0).max(20).required();
 
+/** Points and deductions. */
+export const markingSchema = Joi.object<MarkingPolicy>({
+  policy: Joi.string()
+    .valid(...NAMING_POLICIES)
+    .required(),
+  points: Joi.object({ name: points, genus: points, epithet: points, family: points }).required(),
+  deduction: Joi.number().min(0).max(20).required(),
+});
+
 export const courseSchema = Joi.object<CourseBody>({
   name: Joi.string().trim().max(120).required().label('Name of the course'),
   startsOn: isoDate().required().label('First day'),
   weeks: Joi.number().integer().min(1).max(60).required().label('Weeks'),
   audience: Joi.string().valid('technical', 'plain').required().label('Audience'),
   units: Joi.string().valid('metric', 'imperial').required().label('Units'),
-  marking: Joi.object({
-    policy: Joi.string()
-      .valid(...NAMING_POLICIES)
-      .required(),
-    points: Joi.object({ name: points, genus: points, epithet: points, family: points }).required(),
-    deduction: Joi.number().min(0).max(20).required(),
-  })
-    .required()
-    .label('Marking'),
+  marking: markingSchema.required().label('Marking'),
   latitude: Joi.number().min(-90).max(90).required().label('Latitude'),
   longitude: Joi.number().min(-180).max(180).required().label('Longitude'),
   elevation: Joi.number().min(-450).max(6000).required().label('Elevation'),

@@ -24,6 +24,10 @@ export interface QuizHead {
   state: 'planned' | 'open' | 'closed';
   /** Its students see their own results. */
   released: boolean;
+  /** Ids of students who see theirs before all do. */
+  releasedTo: string[];
+  /** Until when a mark may be asked to be looked at again, ISO 8601, a day. */
+  regradeUntil: string | null;
 }
 
 /** A quiz as it stands in its course. */
@@ -50,6 +54,9 @@ export interface Quiz extends QuizHead {
     offered: string[];
     seed: number;
     voided: boolean;
+    /** It is left out, and everybody gets its points. */
+    credited: boolean;
+    voidReason: string | null;
     /** Of the library that it was fixed with; null until it is opened. */
     revision: number | null;
     drawn: boolean;
@@ -75,7 +82,9 @@ export interface MarkedAnswer {
 export interface Marks {
   quiz: QuizHead;
   students: { id: string; name: string }[];
-  stations: { id: string; position: number; taxonId: string; voided: boolean }[];
+  stations: { id: string; position: number; taxonId: string; voided: boolean; credited: boolean }[];
+  /** Full points of a station. */
+  outOf: number;
   list: NamedTaxon[];
   /** null until it is opened. */
   policy: NamingPolicy | null;
@@ -261,20 +270,44 @@ export const close = endpoint<{ answer: Done }>()({
   allow: INSTRUCTORS,
 });
 
-export const release = endpoint<{ body: { released: boolean }; answer: Done }>()({
+export interface ReleaseBody {
+  released: boolean;
+  /** The one student who may see it; all where none is named. */
+  studentId?: string | null;
+  /** Until when a mark may be asked to be looked at again, ISO 8601, a day; null where it may not. Left as it is where nothing is said. */
+  regradeUntil?: string | null;
+}
+
+export const release = endpoint<{ body: ReleaseBody; answer: Done }>()({
   method: 'post',
   path: '/api/quizzes/{quizId}/release',
-  summary: 'Lets students see their own result, or hides it again.',
+  summary: 'Lets students, or one of them, see their own result, or hides it again.',
   allow: INSTRUCTORS,
-  body: Joi.object({ released: Joi.boolean().required() }),
+  body: Joi.object({
+    released: Joi.boolean().required(),
+    studentId: Joi.string().uuid().allow(null).default(null),
+    regradeUntil: isoDate().allow(null),
+  }),
 });
 
-export const voidStation = endpoint<{ body: { voided: boolean }; answer: Done }>()({
+export interface VoidBody {
+  voided: boolean;
+  /** Everybody gets its points; else it counts for nobody. */
+  credited?: boolean;
+  reason?: string;
+}
+
+export const voidStation = endpoint<{ body: VoidBody; answer: Done }>()({
   method: 'post',
   path: '/api/quizzes/{quizId}/stations/{stationId}/void',
-  summary: 'Leaves a station out of all marks and analyses, or takes it in again.',
+  summary:
+    'Leaves a station out of all marks and analyses, for nobody or with its points for everybody, or takes it in again.',
   allow: INSTRUCTORS,
-  body: Joi.object({ voided: Joi.boolean().required() }),
+  body: Joi.object({
+    voided: Joi.boolean().required(),
+    credited: Joi.boolean().default(false),
+    reason: Joi.string().trim().max(300).allow('').default('').label('Reason'),
+  }),
 });
 
 export const drawing = endpoint<{ answer: Sent }>()({

@@ -3,7 +3,7 @@ import type { Answer, NamingPolicy } from '@hurrow/core/names';
 import type { BellState, OwnRound } from '@hurrow/core/rotation';
 import type { Audience } from '@hurrow/core/score';
 import type { OpenToStudents } from './courses.ts';
-import { endpoint, type Sent } from './endpoint.ts';
+import { endpoint, type Done, type Sent } from './endpoint.ts';
 
 /** One “what do you see” question in the words of the course. */
 export interface SeeingAsked {
@@ -65,22 +65,54 @@ export interface Received {
   refused: { id: string; message: string }[];
 }
 
+/** What was seen at a station beside what was there to be seen, in the words of the course. */
+export interface SeenRow {
+  question: string;
+  /** null where nothing was said. */
+  said: string | null;
+  right: string[];
+  isRight: boolean;
+}
+
+export interface ResultRow {
+  stationId: string;
+  position: number;
+  written: string;
+  points: number;
+  outOf: number;
+  truth: string;
+  latin: boolean;
+  /** Where the family was asked for. */
+  family: string | null;
+  remarks: string[];
+  /** Another tree of the list was named: it can be seen beside the right one. */
+  mistaken: boolean;
+  seen: SeenRow[];
+  /** Everybody got its points, and why. */
+  credited: string | null;
+  /** What was asked about the mark, and what was answered. */
+  regrade: { note: string; answer: string | null } | null;
+}
+
 /** A student's own result. */
 export interface Result {
   title: string;
   points: number;
   outOf: number;
-  rows: {
-    position: number;
-    written: string;
-    points: number;
-    outOf: number;
-    truth: string;
-    latin: boolean;
-    /** Where the family was asked for. */
-    family: string | null;
-    remarks: string[];
-  }[];
+  rows: ResultRow[];
+  /** Until when a mark may be asked to be looked at again, ISO 8601, a day; null where it may not. */
+  regradeUntil: string | null;
+}
+
+/** The tree of a station beside the one that it was taken for. */
+export interface Beside {
+  names: [string, string];
+  /** Drawings as SVG markup, the right one first; null where nothing of it can be drawn. */
+  pictures: [string | null, string | null];
+  /** Was the first drawing what was looked at, or is it a typical one? */
+  isOwn: boolean;
+  lines: { lead: string; character: string; shows: [string, string] }[];
+  settles: string | null;
 }
 
 export const now = endpoint<{ answer: Sitting }>()({
@@ -124,4 +156,20 @@ export const result = endpoint<{ answer: Result }>()({
   path: '/api/sit/quizzes/{quizId}/result',
   summary: 'The student’s own result, once the instructor has released it.',
   allow: ['student'],
+});
+
+export const beside = endpoint<{ answer: Beside }>()({
+  method: 'get',
+  path: '/api/sit/stations/{stationId}/beside',
+  summary: 'The tree of a station of a released result beside the one that the student took it for.',
+  allow: ['student'],
+});
+
+export const askRegrade = endpoint<{ body: { note: string }; answer: Done }>()({
+  method: 'post',
+  path: '/api/sit/stations/{stationId}/regrade',
+  summary:
+    'Asks for a mark to be looked at again, with a note. Asking anew before it is answered changes the note.',
+  allow: ['student'],
+  body: Joi.object({ note: Joi.string().trim().min(1).max(600).required().label('Note') }),
 });

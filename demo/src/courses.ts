@@ -240,7 +240,7 @@ async function setQuiz(
   await quizzes.markOpened(db, quizId, new Date(`${quiz.heldOn}T16:00:00Z`));
   if (quiz.state === 'open') return set;
   await quizzes.setState(db, quizId, 'closed');
-  await quizzes.setReleased(db, quizId, true);
+  await quizzes.setReleased(db, quizId, { released: true, releasedTo: [], regradeUntil: null });
   return set;
 }
 

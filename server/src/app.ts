@@ -27,6 +27,7 @@ import { keepingRoutes } from './keeping/routes.ts';
 import { lessonRoutes } from './lessons/routes.ts';
 import { notebookRoutes } from './notebook/routes.ts';
 import { lookalikeRoutes } from './lookalikes/routes.ts';
+import { markRoutes } from './marks/routes.ts';
 import { measurementRoutes } from './measurements/routes.ts';
 import { outingRoutes } from './outings/routes.ts';
 import { photoRoutes } from './photos/routes.ts';
@@ -36,6 +37,7 @@ import { slipRoutes } from './prints/slips.ts';
 import { specimenPictureRoutes } from './prints/specimenPicture.ts';
 import { quizRoutes } from './quizzes/routes.ts';
 import { rangeRoutes } from './range/routes.ts';
+import { runningRoutes } from './running/routes.ts';
 import { sittingRoutes } from './sitting/routes.ts';
 import { roundRoutes } from './rounds/routes.ts';
 import { tryRoutes } from './rounds/trying.ts';
@@ -73,6 +75,8 @@ const described: Route[] = [
   ...sortRoutes,
   ...keepingRoutes,
   ...quizRoutes,
+  ...runningRoutes,
+  ...markRoutes,
   ...sittingRoutes,
   ...confusionRoutes,
 ];

@@ -3,7 +3,9 @@ export * from './fold.ts';
 export { markAnswer } from './mark.ts';
 export {
   DEFAULT_MARKING,
+  fullPoints,
   NAMING_POLICIES,
+  PARTS_ASKED,
   POLICY_TITLES,
   SURENESS,
   SURENESS_WORDS,

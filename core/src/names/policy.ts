@@ -80,6 +80,23 @@ export interface Ruling {
   points?: Partial<Record<AnswerPart, number>>;
 }
 
+/** The parts that a policy asks for. */
+export const PARTS_ASKED: Record<NamingPolicy, AnswerPart[]> = {
+  common: ['name'],
+  genus: ['genus'],
+  binomial: ['genus', 'epithet'],
+  binomialFamily: ['genus', 'epithet', 'family'],
+};
+
+/**
+ * Full points of an answer.
+ *
+ * @example
+ * fullPoints({ policy: 'binomial', points: { name: 2, genus: 1, epithet: 1, family: 1 }, deduction: 0.25 }); // 2
+ */
+export const fullPoints = ({ policy, points }: MarkingPolicy): number =>
+  PARTS_ASKED[policy].reduce((sum, part) => sum + points[part], 0);
+
 /** What a part is worth that is misspelled. */
 export const lessened = (outOf: number, { deduction }: MarkingPolicy): number =>
   Math.max(0, outOf - deduction);

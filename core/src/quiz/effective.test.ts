@@ -32,6 +32,16 @@ test('two devices that differ go to the instructor, whose word then counts', () 
   expect(decided).toMatchObject({ response: { answer: { name: 'alder' } }, conflicting: [] });
 });
 
+test('two people who type one paper otherwise are a conflict; one who types it again corrects it', () => {
+  const typed = (device: string, sequence: number, name: string) =>
+    response(device, sequence, name, { by: 'paper' });
+  const two = [typed('paper-ava', 1, 'birch'), typed('paper-ben', 2, 'beech')];
+  expect(effectiveResponses(two)[0]!.conflicting).toHaveLength(1);
+  expect(effectiveResponses([...two, typed('paper-ben', 3, 'birch')])[0]!.conflicting).toEqual([]);
+  const [again] = effectiveResponses([typed('paper-ava', 1, 'birch'), typed('paper-ava', 2, 'beech')]);
+  expect(again).toMatchObject({ response: { answer: { name: 'beech' } }, conflicting: [] });
+});
+
 test('two devices that agree are no conflict', () => {
   expect(
     effectiveResponses([response('phone', 1, 'birch'), response('paper', 1, 'birch')])[0]!.conflicting,

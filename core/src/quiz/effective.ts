@@ -10,7 +10,7 @@ export interface StoredResponse {
   studentId: string;
   answer: Answer;
   by: Speaker;
-  /** What the sender calls itself; a name and no more. */
+  /** What the sender calls itself; a name and no more. Of papers it tells who typed them. */
   device: string;
   /** Counts up on the device: of several responses of one device the highest counts. */
   sequence: number;
@@ -36,7 +36,7 @@ export function effectiveResponses<R extends StoredResponse>(
   for (const response of responses) {
     const key = `${response.studentId}\u0000${response.stationId}`;
     const devices = groups.get(key) ?? new Map<string, R>();
-    const sender = response.by === 'student' ? `student ${response.device}` : response.by;
+    const sender = response.by === 'instructor' ? response.by : `${response.by} ${response.device}`;
     const held = devices.get(sender);
     if (!held || response.sequence >= held.sequence) devices.set(sender, response);
     groups.set(key, devices);

@@ -12,7 +12,7 @@ import type { UnitSystem } from '../score/index.ts';
 import type { Vocabulary } from '../vocabulary/index.ts';
 import { seeingQuestion, type SeeingQuestion } from './seeing.ts';
 import { checklistOf } from './wentBy.ts';
-import type { FrozenStation, PlannedStation } from './station.ts';
+import { FRAME, type FrozenStation, type PlannedStation } from './station.ts';
 
 export interface FreezeContext extends ReadingOptions {
   revision: number;
@@ -23,8 +23,6 @@ export interface FreezeContext extends ReadingOptions {
   /** How often each character is offered by the checklists of the stations before. */
   offered?: ReadonlyMap<string, number>;
 }
-
-const FRAME = { width: 360, height: 300 };
 
 /** Fixes a station as the quiz opens: the names accepted, the view, and of a drawing station the individual with its drawing. */
 export function freezeStation(station: PlannedStation, seed: number, context: FreezeContext): FrozenStation {

@@ -7,3 +7,4 @@ export * from './seeing.ts';
 export * from './station.ts';
 export * from './wentBy.ts';
 export * from './repair.ts';
+export * from './besideMistake.ts';

@@ -18,6 +18,9 @@ export interface PlannedStation {
   seed?: number;
 }
 
+/** Size of a station's drawing. */
+export const FRAME = { width: 360, height: 300 };
+
 /** What opening a quiz fixes for a station, so that later edits of the library change neither it nor its marks. */
 export interface FrozenStation {
   /** Library revision that the station was frozen at. */

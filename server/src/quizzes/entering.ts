@@ -26,11 +26,17 @@ async function enter(
   now: Date,
 ): Promise<void> {
   const sequence = await queries.nextSequence(db, stationId, studentId, by);
+  // Two people who type the same papers are told apart; one who types again corrects what they typed.
+  const device =
+    by === 'instructor'
+      ? by
+      : ((await queries.deviceOfTypist(db, stationId, studentId, accountId)) ??
+        `paper-${accountId.slice(0, 8)}`);
   const response = {
     id: randomUUID(),
     stationId,
     answer,
-    device: by,
+    device,
     sequence,
     writtenAt: now.toISOString(),
   };

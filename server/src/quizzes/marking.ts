@@ -4,6 +4,7 @@ import {
   normaliseName,
   type Answer,
   type Mark,
+  type MarkingPolicy,
   type NamedTaxon,
 } from '@hurrow/core/names';
 import { setImmediate as breathe } from 'node:timers/promises';
@@ -32,11 +33,11 @@ function sharedList(list: readonly NamedTaxon[]): readonly NamedTaxon[] {
 
 type Effective = EffectiveResponse<queries.ResponseRow>;
 
-/** Answers and marks of the quizzes that were looked at last. Answers never change; a mark changes with the ruling on it. */
+/** Answers and marks of the quizzes that were looked at last. Answers never change; a mark changes with the ruling on it and the points given. */
 interface Marked {
   responses: Map<string, queries.ResponseRow>;
   newest: Date | null;
-  marks: Map<string, { ruling: number | undefined; mark: Mark }>;
+  marks: Map<string, { rests: string; mark: Mark }>;
 }
 const KEPT = 12;
 /** Answers that are read, and marked, before others have their turn. */
@@ -106,12 +107,18 @@ function rulingOn(
 
 /**
  * The marks of a quiz, worked out from the frozen stations, the responses and the rulings: nothing of them is stored.
+ *
+ * @param by other points than the quiz is marked by, to see what they would change
  */
 export async function marksOf(
   db: Db,
   quizRow: QuizHead,
-): Promise<{ stations: queries.StationRow[]; answers: MarkedAnswer[] }> {
+  by?: MarkingPolicy,
+): Promise<{ stations: queries.StationRow[]; answers: MarkedAnswer[]; marking: MarkingPolicy | undefined }> {
   const stations = await fixedStations(db, quizRow.id);
+  const marking =
+    by ?? (await queries.markingOf(db, quizRow.id)) ?? stations.find(({ frozen }) => frozen)?.frozen?.marking;
+  const under = JSON.stringify(marking);
   const { responses, marks } = await heldResponses(db, quizRow.id);
   const rulings = await queries.rulings(db, quizRow.courseId);
   const byId = new Map(stations.map((station) => [station.id, station]));
@@ -130,12 +137,12 @@ export async function marksOf(
         by: response.by,
         written: response.answer,
         text,
-        mark: markOnce(marks, response.id, ruling?.id, () =>
+        mark: markOnce(marks, response.id, `${ruling?.id ?? ''} ${under}`, () =>
           markAnswer(
             response.answer,
             truth,
             listOf.get(response.stationId)!,
-            frozen.marking,
+            marking!,
             ruling && { taxonId: ruling.countsAs, ...(ruling.points ? { points: ruling.points } : {}) },
           ),
         ),
@@ -161,19 +168,14 @@ export async function marksOf(
     answers.push(...marksOne(effective));
     if (i % PAGE === PAGE - 1) await breathe();
   }
-  return { stations, answers };
+  return { stations, answers, marking };
 }
 
-/** The mark of an answer, worked out again only under another ruling. */
-function markOnce(
-  marks: Marked['marks'],
-  responseId: string,
-  ruling: number | undefined,
-  work: () => Mark,
-): Mark {
+/** The mark of an answer, worked out again only where it rests on another ruling or other points. */
+function markOnce(marks: Marked['marks'], responseId: string, rests: string, work: () => Mark): Mark {
   const held = marks.get(responseId);
-  if (held && held.ruling === ruling) return held.mark;
+  if (held && held.rests === rests) return held.mark;
   const mark = work();
-  marks.set(responseId, { ruling, mark });
+  marks.set(responseId, { rests, mark });
   return mark;
 }

@@ -1,7 +1,7 @@
 import type { QuizHead, QuizSummary } from '@hurrow/contract/quizzes';
 import type { Rounds } from '@hurrow/contract/rounds';
 import type { Try } from '@hurrow/contract/tries';
-import type { AnswerPart } from '@hurrow/core/names';
+import type { AnswerPart, MarkingPolicy } from '@hurrow/core/names';
 import type { Speaker, StoredResponse } from '@hurrow/core/quiz';
 import type { BellState } from '@hurrow/core/rotation';
 import type { FrozenStation } from '@hurrow/core/station';
@@ -9,7 +9,8 @@ import type { Medium, View } from '@hurrow/core/view';
 import type { Db } from '../db/index.ts';
 import { uuidOf } from '../db/uuid.ts';
 
-const QUIZ = `quiz.id, quiz.course_id as "courseId", quiz.title, to_char(quiz.held_on, 'YYYY-MM-DD') as "heldOn", quiz.state, quiz.released`;
+const QUIZ = `quiz.id, quiz.course_id as "courseId", quiz.title, to_char(quiz.held_on, 'YYYY-MM-DD') as "heldOn", quiz.state, quiz.released,
+  quiz.released_to as "releasedTo", to_char(quiz.regrade_until, 'YYYY-MM-DD') as "regradeUntil"`;
 
 export const quizzesOfCourse = (db: Db, courseId: string) =>
   db.query<QuizSummary>(
@@ -90,8 +91,25 @@ export const setState = (db: Db, id: string, state: QuizHead['state']) =>
 export const markOpened = (db: Db, id: string, at: Date) =>
   db.query(`update quiz set state = 'open', opened_at = $2 where id = $1`, [id, at]);
 
-export const setReleased = (db: Db, id: string, released: boolean) =>
-  db.query('update quiz set released = $2 where id = $1', [id, released]);
+export const setReleased = (
+  db: Db,
+  id: string,
+  { released, releasedTo, regradeUntil }: Pick<QuizHead, 'released' | 'releasedTo' | 'regradeUntil'>,
+) =>
+  db.query('update quiz set released = $2, released_to = $3::jsonb, regrade_until = $4::date where id = $1', [
+    id,
+    released,
+    JSON.stringify(releasedTo),
+    regradeUntil,
+  ]);
+
+/** What a quiz is marked by where that was changed after it was opened; null where it was not. */
+export const markingOf = async (db: Db, id: string) =>
+  (await db.query<{ marking: MarkingPolicy | null }>('select marking from quiz where id = $1', [id]))[0]
+    ?.marking ?? null;
+
+export const setMarking = (db: Db, id: string, marking: MarkingPolicy | null) =>
+  db.query('update quiz set marking = $2::jsonb where id = $1', [id, marking && JSON.stringify(marking)]);
 
 export const removeQuiz = async (db: Db, id: string) => {
   await db.query('delete from station where quiz_id = $1', [id]);
@@ -107,6 +125,9 @@ export interface StationRow {
   view: View;
   seed: number;
   voided: boolean;
+  /** Voided, and everybody gets its points. */
+  credited: boolean;
+  voidReason: string | null;
   /** Left out of the analyses; its marks stay. */
   leftOut: boolean;
   frozen: FrozenStation | null;
@@ -119,7 +140,8 @@ export interface StationRow {
 }
 
 // What a station is fixed to holds once its quiz has been opened.
-const STATION = `station.id, quiz_id as "quizId", position, taxon_id as "taxonId", medium, view, seed, voided, left_out as "leftOut",
+const STATION = `station.id, quiz_id as "quizId", position, taxon_id as "taxonId", medium, view, seed, voided, credited,
+  void_reason as "voidReason", left_out as "leftOut",
   case when quiz.state = 'planned' then null else frozen end as frozen, asks,
   went_by as "wentBy", prompt`;
 
@@ -140,8 +162,8 @@ export const station = async (db: Db, id: string) =>
 
 /** Whether stations count in marks and analyses. */
 export const countingOf = (db: Db, quizId: string) =>
-  db.query<Pick<StationRow, 'id' | 'voided' | 'leftOut'>>(
-    'select id, voided, left_out as "leftOut" from station where quiz_id = $1',
+  db.query<Pick<StationRow, 'id' | 'voided' | 'credited' | 'voidReason' | 'leftOut'>>(
+    'select id, voided, credited, void_reason as "voidReason", left_out as "leftOut" from station where quiz_id = $1',
     [quizId],
   );
 
@@ -153,7 +175,10 @@ export const placesOf = (db: Db, stationIds: readonly string[]) =>
     [stationIds],
   );
 
-export const addStation = (db: Db, row: Omit<StationRow, 'voided' | 'leftOut' | 'frozen'>) =>
+export const addStation = (
+  db: Db,
+  row: Omit<StationRow, 'voided' | 'credited' | 'voidReason' | 'leftOut' | 'frozen'>,
+) =>
   db.query(
     `insert into station (id, quiz_id, position, taxon_id, medium, view, seed, asks, went_by, prompt)
      values ($1, $2, $3, $4, $5, $6::jsonb, $7, $8::jsonb, $9, $10)`,
@@ -191,8 +216,17 @@ export const anyNotFixedFrom = async (db: Db, quizId: string, fixedFrom: string)
     ])
   ).length > 0;
 
-export const setVoided = (db: Db, stationId: string, voided: boolean) =>
-  db.query('update station set voided = $2 where id = $1::uuid', [uuidOf(stationId), voided]);
+export const setVoided = (
+  db: Db,
+  stationId: string,
+  { voided, credited, voidReason }: Pick<StationRow, 'voided' | 'credited' | 'voidReason'>,
+) =>
+  db.query('update station set voided = $2, credited = $3, void_reason = $4 where id = $1::uuid', [
+    uuidOf(stationId),
+    voided,
+    voided && credited,
+    voided ? voidReason : null,
+  ]);
 
 export interface ResponseRow extends StoredResponse {
   writtenAt: Date;
@@ -282,6 +316,17 @@ export const nextSequence = async (db: Db, stationId: string, studentId: string,
       [stationId, studentId, by],
     )
   )[0]!.n;
+
+/** Under what name somebody typed a paper's answer before; nothing where they did not. */
+export const deviceOfTypist = async (db: Db, stationId: string, studentId: string, accountId: string) =>
+  (
+    await db.query<{ device: string }>(
+      `select device from response
+        where station_id = $1 and student_id = $2 and by = 'paper' and entered_by = $3
+        order by received_at desc, sequence desc limit 1`,
+      [stationId, studentId, accountId],
+    )
+  )[0]?.device;
 
 export interface RulingRow {
   id: number;

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import * as quizzes from '@hurrow/contract/quizzes';
 import { STAFF } from '@hurrow/contract/endpoint';
+import { fullPoints } from '@hurrow/core/names';
 import { conflict, notFound } from '../api/problem.ts';
 import { whoIs } from '../auth/sessions.ts';
 import { serve } from '../api/route.ts';
@@ -14,6 +15,7 @@ import { enterPaper, importAnswers } from './entering.ts';
 import { openQuiz } from './opening.ts';
 import { writeStations } from './planning.ts';
 import { plannedQuizOf, quizOf } from './quiz.ts';
+import { releaseTo } from './releasing.ts';
 import { rule, takeRulingBack } from './ruling.ts';
 import { proposalRoute } from './proposing.ts';
 import * as queries from './queries.ts';
@@ -47,6 +49,8 @@ export const quizRoutes = [
         offered: station.frozen?.wentBy ?? [],
         seed: station.seed,
         voided: station.voided,
+        credited: station.credited,
+        voidReason: station.voidReason,
         revision: station.frozen?.revision ?? null,
         drawn: station.frozen?.drawing !== null && station.frozen !== null,
       })),
@@ -80,17 +84,17 @@ export const quizRoutes = [
     const row = await quizOf(db, params.quizId);
     if (body.released && row.state !== 'closed')
       throw conflict('Close the quiz before you release its results.');
-    await queries.setReleased(db, row.id, body.released);
-    const did = body.released ? 'released' : 'hid';
-    await note(db, { who, now }, row.courseId, `${did} the results of “${row.title}”`);
+    await releaseTo(db, row, body, { who, now });
   }),
   serve(quizzes.voidStation, async ({ db, params, body, who, now }) => {
     const station = await queries.station(db, params.stationId);
     if (!station || station.quizId !== params.quizId) throw notFound('station');
-    await queries.setVoided(db, station.id, body.voided);
+    const { voided, credited = false, reason } = body;
+    await queries.setVoided(db, station.id, { voided, credited, voidReason: reason || null });
     const { title } = await quizOf(db, station.quizId);
-    const did = body.voided ? 'left out of all marks' : 'counted again';
-    await note(db, { who, now }, station.courseId, `${did}: station ${station.position} of “${title}”`);
+    const did = !voided ? 'counted again' : credited ? 'credited to all' : 'left out of all marks';
+    const why = voided && reason ? ` (${reason})` : '';
+    await note(db, { who, now }, station.courseId, `${did}: station ${station.position} of “${title}”${why}`);
   }),
   serve(quizzes.drawing, async ({ db, params, request, response }) => {
     const stations = await fixedStations(db, (await quizOf(db, params.quizId)).id);
@@ -105,7 +109,7 @@ export const quizRoutes = [
   ),
   serve(quizzes.marks, async ({ db, params }) => {
     const row = await quizOf(db, params.quizId);
-    const { stations, answers } = await marksOf(db, row);
+    const { stations, answers, marking } = await marksOf(db, row);
     return {
       quiz: row,
       students: (await courseQueries.students(db, row.courseId)).map(({ id, name }) => ({ id, name })),
@@ -114,9 +118,11 @@ export const quizRoutes = [
         position: station.position,
         taxonId: station.taxonId,
         voided: station.voided,
+        credited: station.credited,
       })),
+      outOf: marking ? fullPoints(marking) : 0,
       list: stations[0]?.frozen?.list ?? [],
-      policy: stations[0]?.frozen?.marking.policy ?? null,
+      policy: marking?.policy ?? null,
       answers,
     };
   }),

@@ -4,11 +4,21 @@ import { remember, type Db } from '../db/index.ts';
 import { checkSeen, tellsMore } from '../quizzes/checkSeen.ts';
 import { frozenStations } from '../quizzes/fixed.ts';
 import * as quizQueries from '../quizzes/queries.ts';
-import { responseSchema, type ResponseBody } from '@hurrow/contract/quizzes';
+import { responseSchema, type QuizHead, type ResponseBody } from '@hurrow/contract/quizzes';
+import { reopenedFor } from '../running/queries.ts';
 
 /** Where a station belongs and whether its quiz is open. */
 export const placeOf = (db: Db, stationId: string) =>
   remember(db, `station ${stationId}`, async () => (await quizQueries.placesOf(db, [stationId]))[0]);
+
+/** May a student answer at a station now? While its quiz is open, or where it is open for them still. */
+export const maySit = async (
+  db: Db,
+  place: { quizId: string; state: QuizHead['state'] },
+  studentId: string,
+): Promise<boolean> =>
+  place.state === 'open' ||
+  (place.state === 'closed' && (await reopenedFor(db, studentId)).includes(place.quizId));
 
 const idOf = (sent: unknown): string => String((sent as { id?: unknown } | null)?.id ?? '').slice(0, 80);
 
@@ -28,7 +38,11 @@ function readResponse(sent: unknown): ResponseBody {
 export type Judged = { id: string } & ({ body: ResponseBody; quizId: string } | { wrong: Problem });
 
 /** Judges each answer alone: one that cannot be read keeps none of the others back. */
-export async function judged(db: Db, sent: readonly unknown[], courseId: string): Promise<Judged[]> {
+export async function judged(
+  db: Db,
+  sent: readonly unknown[],
+  { courseId, studentId }: { courseId: string; studentId: string },
+): Promise<Judged[]> {
   const read = await Promise.all(
     sent.map((one) => judge(idOf(one), async () => ({ body: readResponse(one), quizId: '' }))),
   );
@@ -51,7 +65,7 @@ export async function judged(db: Db, sent: readonly unknown[], courseId: string)
             const { body } = entry;
             const place = places.get(body.stationId);
             if (place?.courseId !== courseId) throw notFound('station');
-            if (place.state !== 'open' && !before.has(body.id))
+            if (!before.has(body.id) && !(await maySit(db, place, studentId)))
               throw new Problem(
                 409,
                 'The quiz is closed and this answer came too late. It stays on this phone; show it to your instructor.',

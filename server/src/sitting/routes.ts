@@ -1,3 +1,4 @@
+import type { QuizHead } from '@hurrow/contract/quizzes';
 import * as sitting from '@hurrow/contract/sitting';
 import { effectiveResponses } from '@hurrow/core/quiz';
 import { notFound, Problem } from '../api/problem.ts';
@@ -11,14 +12,16 @@ import { answersCame } from '../quizzes/changes.ts';
 import { frozenStations } from '../quizzes/fixed.ts';
 import * as quizQueries from '../quizzes/queries.ts';
 import { receive } from '../quizzes/receive.ts';
+import { isReleasedTo } from '../quizzes/releasing.ts';
+import { reopenedFor } from '../running/queries.ts';
 import { keepPace } from './pace.ts';
 
 import { isPrompted } from '@hurrow/core/station';
 import { isPicture, sameForAll } from './inWords.ts';
 import { bellFor } from './bell.ts';
-import { judged, placeOf } from './judging.ts';
+import { judged, maySit, placeOf } from './judging.ts';
 import { notePhones } from './phones.ts';
-import { resultOf } from './result.ts';
+import { askRegrade, besideOf, resultOf } from './result.ts';
 
 const statesOf = (db: Db, courseId: string) =>
   remember(db, `quizzes ${courseId}`, () => quizQueries.quizStates(db, courseId));
@@ -32,7 +35,10 @@ export const sittingRoutes = [
     const own = effectiveResponses(await quizQueries.responsesOfStudent(db, who!.studentId!));
     const answers = new Map(own.map(({ response }) => [response.stationId, response.answer]));
     const open = [];
-    for (const quiz of quizzes.filter(({ state }) => state === 'open')) {
+    const reopened = await reopenedFor(db, who!.studentId!);
+    const sat = ({ id, state }: QuizHead) =>
+      state === 'open' || (state === 'closed' && reopened.includes(id));
+    for (const quiz of quizzes.filter(sat)) {
       const shown = await sameForAll(db, quiz, course.audience, course.marking.policy);
       const stations = shown.stations.map((row) => ({
         ...row,
@@ -51,14 +57,15 @@ export const sittingRoutes = [
       name: who!.name,
       open,
       released: quizzes
-        .filter((row) => row.state === 'closed' && row.released)
+        .filter((row) => isReleasedTo(row, who!.studentId!))
         .map((row) => ({ id: row.id, title: row.title, heldOn: row.heldOn })),
     };
   }),
   serve(sitting.drawing, async ({ db, params, who, request, response }) => {
     if (!isUuid(params.stationId)) throw notFound('drawing');
     const place = await placeOf(db, params.stationId);
-    if (place?.courseId !== who!.courseId || place?.state !== 'open') throw notFound('drawing');
+    if (!place || place.courseId !== who!.courseId || !(await maySit(db, place, who!.studentId!)))
+      throw notFound('drawing');
     const station = (await frozenStations(db, place.quizId)).find(({ id }) => id === params.stationId);
     if (!station?.frozen?.drawing || !isPicture(station)) throw notFound('drawing');
     return unchanged(request, response, station.frozen.drawing);
@@ -67,7 +74,7 @@ export const sittingRoutes = [
     const [now, { length }] = [performance.now(), body.responses];
     keepPace('student', who!.studentId!, length, now);
     keepPace('course', who!.courseId!, length, now);
-    const all = await judged(db, body.responses, who!.courseId!);
+    const all = await judged(db, body.responses, { courseId: who!.courseId!, studentId: who!.studentId! });
     const good = all.flatMap((entry) => ('body' in entry ? entry.body : []));
     const stored = await receive(db, who!.studentId!, good, { by: 'student' });
     const received = stored.flatMap((row) => (row instanceof Problem ? [] : row));
@@ -88,6 +95,18 @@ export const sittingRoutes = [
     };
   }),
   serve(sitting.result, ({ db, params, who }) =>
-    resultOf(db, params.quizId, who!.courseId!, who!.studentId!),
+    resultOf(db, params.quizId, { courseId: who!.courseId!, studentId: who!.studentId! }),
+  ),
+  serve(sitting.beside, ({ db, params, who }) =>
+    besideOf(db, params.stationId, { courseId: who!.courseId!, studentId: who!.studentId! }),
+  ),
+  serve(sitting.askRegrade, ({ db, params, body, who, now }) =>
+    askRegrade(
+      db,
+      params.stationId,
+      body.note,
+      { courseId: who!.courseId!, studentId: who!.studentId! },
+      now,
+    ),
   ),
 ];

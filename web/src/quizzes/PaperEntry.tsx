@@ -2,11 +2,11 @@ import type { WholeCourse } from '@hurrow/contract/courses';
 import type { Marks, Quiz } from '@hurrow/contract/quizzes';
 import { useState, type KeyboardEvent } from 'react';
 import { inTerms, readWentBy } from '@hurrow/core/formats';
-import type { Answer, AnswerPart } from '@hurrow/core/names';
+import { PARTS_ASKED, type Answer, type AnswerPart } from '@hurrow/core/names';
 import { statesToSee } from '@hurrow/core/station';
 import { stateOf, type Character } from '@hurrow/core/vocabulary';
 import { useVocabulary } from '../app/data.ts';
-import { notStored, PARTS, readsAs } from './paper.ts';
+import { notStored, readsAs } from './paper.ts';
 import { usePapers } from './usePapers.ts';
 import styles from './quizzes.module.css';
 import { Problem } from '../app/parts.tsx';
@@ -30,7 +30,7 @@ export function PaperEntry({
     quiz,
     onStored,
   );
-  const parts = PARTS[marks?.policy ?? course.marking.policy];
+  const parts = PARTS_ASKED[marks?.policy ?? course.marking.policy];
   const asking = quiz.stations.some(({ asks }) => asks.length > 0);
   const telling = quiz.stations.some(({ offered }) => offered.length > 0);
   const held = (stationId: string): Answer =>

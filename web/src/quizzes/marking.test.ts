@@ -36,17 +36,27 @@ const answer = (
   ...more,
 });
 const marksOf = (answers: MarkedAnswer[], voided = false): Marks => ({
-  quiz: { id: 'q', courseId: 'c', title: 'Quiz', heldOn: '2026-09-10', state: 'closed', released: false },
+  quiz: {
+    id: 'q',
+    courseId: 'c',
+    title: 'Quiz',
+    heldOn: '2026-09-10',
+    state: 'closed',
+    released: false,
+    releasedTo: [],
+    regradeUntil: null,
+  },
   students: [
     { id: 'rowan', name: 'Rowan' },
     { id: 'selma', name: 'Selma' },
   ],
   stations: [
-    { id: 's1', position: 1, taxonId: 'rubrum', voided: false },
-    { id: 's2', position: 2, taxonId: 'saccharum', voided },
+    { id: 's1', position: 1, taxonId: 'rubrum', voided: false, credited: false },
+    { id: 's2', position: 2, taxonId: 'saccharum', voided, credited: false },
   ],
   list,
   policy: 'binomial',
+  outOf: 2,
   answers,
 });
 const right = answer('rowan', 's1', { genus: 'Acer', epithet: 'rubrum' });

@@ -97,11 +97,11 @@ export const ruledOn = (marks: Marks): AnswerGroup[] => {
   return [...byRuling.values()];
 };
 
-/** The papers of a class: points, and what was written where it was wrong. Voided stations count for nobody. */
+/** The papers of a class: points, and what was written where it was wrong. Voided stations count for nobody, or for everybody. */
 export function papersOf(marks: Marks): Paper[] {
   const counted = marks.stations.filter(({ voided }) => !voided);
   const byCell = new Map(marks.answers.map((answer) => [`${answer.studentId} ${answer.stationId}`, answer]));
-  const full = marks.answers[0]?.mark.outOf ?? 0;
+  const credit = marks.outOf * marks.stations.filter(({ voided, credited }) => voided && credited).length;
   return marks.students.map((student) => {
     const own = counted.map((station) => ({
       position: station.position,
@@ -110,8 +110,8 @@ export function papersOf(marks: Marks): Paper[] {
     const given = own.flatMap(({ position, answer }) => (answer ? [{ position, answer }] : []));
     return {
       student,
-      points: given.reduce((sum, { answer }) => sum + answer.mark.points, 0),
-      outOf: full * counted.length,
+      points: credit + given.reduce((sum, { answer }) => sum + answer.mark.points, 0),
+      outOf: credit + marks.outOf * counted.length,
       wrong: given.filter(({ answer }) => answer.text && answer.mark.points < answer.mark.outOf),
       right: given.filter(({ answer }) => answer.mark.points === answer.mark.outOf),
       blank: own.filter(({ answer }) => !answer?.text).map(({ position }) => position),

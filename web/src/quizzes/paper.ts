@@ -1,25 +1,11 @@
 import type { Marks } from '@hurrow/contract/quizzes';
-import {
-  answerText,
-  resolveName,
-  type Answer,
-  type AnswerPart,
-  type MarkingPolicy,
-} from '@hurrow/core/names';
+import { answerText, resolveName, type Answer } from '@hurrow/core/names';
 import { scientificName } from '@hurrow/core/taxon';
 import { listInWords } from '@hurrow/core/view';
 import { same } from '../drafts/afterSave.ts';
 
 /** What was typed of papers and is not stored: by student, then by station. */
 export type Papers = Record<string, Record<string, Answer>>;
-
-/** What students write of a tree under each way of marking. */
-export const PARTS: Record<MarkingPolicy['policy'], AnswerPart[]> = {
-  common: ['name'],
-  genus: ['genus'],
-  binomial: ['genus', 'epithet'],
-  binomialFamily: ['genus', 'epithet', 'family'],
-};
 
 /** The papers with an answer of one station. */
 export const withAnswer = (papers: Papers, studentId: string, stationId: string, answer: Answer): Papers => ({

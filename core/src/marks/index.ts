@@ -1,0 +1,3 @@
+export * from './remarked.ts';
+export * from './term.ts';
+export * from './trouble.ts';

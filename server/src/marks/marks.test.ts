@@ -1,0 +1,151 @@
+import { randomUUID } from 'node:crypto';
+import type { QuizMarking, Regrade, TermMarks } from '@hurrow/contract/marking';
+import type { Marks } from '@hurrow/contract/quizzes';
+import type { Beside, Result } from '@hurrow/contract/sitting';
+import type { StudentChange } from '@hurrow/core/marks';
+import { plantCourse, startHurrow, type Caller, type TestHurrow } from '../testing/testHurrow.ts';
+
+let hurrow: TestHurrow;
+let owner: Caller;
+let planted: Awaited<ReturnType<typeof plantCourse>>;
+let rowan: Caller;
+let selma: Caller;
+let stations: string[];
+const ids: Record<string, string> = {};
+const at = (path: string) => `/api/quizzes/${planted.quizId}${path}`;
+const marks = async () => (await owner.get<Marks>(at('/marks'))).body;
+const result = (who: Caller) => who.get<Result>(`/api/sit/quizzes/${planted.quizId}/result`);
+
+beforeAll(async () => {
+  hurrow = await startHurrow();
+  owner = hurrow.owner;
+  planted = await plantCourse(owner);
+  const { students } = (
+    await owner.get<{ students: { id: string; name: string }[] }>(`/api/courses/${planted.courseId}`)
+  ).body;
+  for (const { id, name } of students) ids[name.split(' ')[0]!] = id;
+  await owner.post(at('/open'));
+  [rowan, selma] = [hurrow.caller(), hurrow.caller()];
+  await rowan.post('/api/session/student', { courseCode: planted.code, personalCode: 'ROWAN1' });
+  await selma.post('/api/session/student', { courseCode: planted.code, personalCode: 'SELMA2' });
+  stations = (await owner.get<{ stations: { id: string }[] }>(at(''))).body.stations.map(({ id }) => id);
+  // Rowan takes the sugar maple for a red one and misspells the first; Selma writes nothing.
+  const answers = [
+    { genus: 'Acer', epithet: 'rubum', family: 'Sapindaceae' },
+    { genus: 'Acer', epithet: 'rubrum', family: 'Sapindaceae' },
+  ];
+  await rowan.post('/api/sit/responses', {
+    responses: answers.map((answer, i) => ({
+      id: randomUUID(),
+      stationId: stations[i],
+      answer,
+      device: 'phone',
+      sequence: i + 1,
+      writtenAt: new Date().toISOString(),
+    })),
+  });
+  await owner.post(at('/close'));
+});
+afterAll(() => hurrow.close());
+
+test('other points are shown before they are given, mark everything anew, and taken back leave every mark as it was', async () => {
+  const before = (await marks()).answers.map(({ mark }) => mark);
+  const { now, opened } = (await owner.get<QuizMarking>(at('/marking'))).body;
+  expect(now).toEqual(opened);
+  const strict = { ...opened, deduction: 1 };
+  const put = (body: object) => owner.put<{ changes: StudentChange[] }>(at('/marking'), body);
+  const shown = await put({ marking: strict, dryRun: true });
+  expect(shown.body.changes).toEqual([expect.objectContaining({ studentId: ids['Rowan'], answers: 1 })]);
+  expect((await marks()).answers.map(({ mark }) => mark)).toEqual(before);
+  await put({ marking: strict, dryRun: false });
+  const after = (await marks()).answers.map(({ mark }) => mark.points);
+  expect(after[0]).toBeLessThan(before[0]!.points);
+  expect((await owner.get<QuizMarking>(at('/marking'))).body.now).toEqual(strict);
+  await put({ marking: null, dryRun: false });
+  expect((await marks()).answers.map(({ mark }) => mark)).toEqual(before);
+  // What nobody was asked for bears no points.
+  const asked = await put({ marking: { ...opened, policy: 'common' }, dryRun: true });
+  expect(asked).toMatchObject({
+    status: 422,
+    body: { message: expect.stringMatching(/never asked for/) as string },
+  });
+  expect((await rowan.put(at('/marking'), { marking: null, dryRun: true })).status).toBe(403);
+});
+
+test('a result is released to one, who sees the tree beside the one it was taken for; the others see nothing', async () => {
+  expect((await result(rowan)).status).toBe(403);
+  expect((await rowan.get(`/api/sit/stations/${stations[1]}/beside`)).status).toBe(403);
+  await owner.post(at('/release'), { released: true, studentId: ids['Rowan'], regradeUntil: '2099-01-01' });
+  const { rows } = (await result(rowan)).body;
+  expect(rows.map(({ mistaken }) => mistaken)).toEqual([false, true]);
+  expect((await result(selma)).status).toBe(403);
+  const beside = (await rowan.get<Beside>(`/api/sit/stations/${stations[1]}/beside`)).body;
+  expect(beside).toMatchObject({ names: ['Acer saccharum', 'Acer rubrum'], isOwn: true });
+  expect(beside.pictures.every((picture) => picture?.startsWith('<svg'))).toBe(true);
+  expect(beside.lines.map(({ character }) => character)).toContain('leaf shape');
+  // Named rightly, or of another course: there is nothing to be seen beside it.
+  expect((await rowan.get(`/api/sit/stations/${stations[0]}/beside`)).status).toBe(404);
+  expect((await rowan.get(`/api/sit/stations/${randomUUID()}/beside`)).status).toBe(404);
+  expect((await selma.get(`/api/sit/stations/${stations[1]}/beside`)).status).toBe(403);
+});
+
+test('a mark is asked about, answered in place, and not asked about again', async () => {
+  const ask = (who: Caller, note: string) => who.post(`/api/sit/stations/${stations[0]}/regrade`, { note });
+  expect((await ask(rowan, 'I wrote rubrum, the ink ran.')).status).toBe(200);
+  expect((await ask(rowan, 'I wrote rubrum; the ink ran.')).status).toBe(200);
+  expect((await ask(selma, 'And mine?')).status).toBe(403);
+  const { regrades } = (await owner.get<{ regrades: Regrade[] }>(at('/regrades'))).body;
+  expect(regrades).toMatchObject([
+    { note: 'I wrote rubrum; the ink ran.', answer: null, studentId: ids['Rowan'] },
+  ]);
+  await owner.post(at(`/regrades/${regrades[0]!.id}`), {
+    answer: 'The paper says rubum; the rule holds for all.',
+  });
+  expect((await result(rowan)).body.rows[0]!.regrade).toEqual({
+    note: 'I wrote rubrum; the ink ran.',
+    answer: 'The paper says rubum; the rule holds for all.',
+  });
+  expect((await ask(rowan, 'Please!')).status).toBe(409);
+  await owner.post(at('/release'), { released: true, studentId: ids['Rowan'], regradeUntil: '2000-01-01' });
+  expect((await rowan.post(`/api/sit/stations/${stations[1]}/regrade`, { note: 'Late.' })).status).toBe(409);
+});
+
+test('a station that was not fair counts for nobody, or gives its points to everybody', async () => {
+  const points = async () => (await result(rowan)).body;
+  const all = await points();
+  const voiding = (body: object) => owner.post(at(`/stations/${stations[1]}/void`), body);
+  await voiding({ voided: true, reason: 'the leaf had wilted' });
+  expect((await points()).outOf).toBe(all.outOf / 2);
+  await voiding({ voided: true, credited: true, reason: 'the leaf had wilted' });
+  const credited = await points();
+  expect(credited.outOf).toBe(all.outOf);
+  expect(credited.rows[1]).toMatchObject({ points: 2, credited: 'the leaf had wilted' });
+  const term = (await owner.get<TermMarks>(`/api/courses/${planted.courseId}/marks`)).body;
+  expect(term.students.find(({ id }) => id === ids['Rowan'])!.results[0]!.points).toBeCloseTo(
+    credited.points,
+    6,
+  );
+  await voiding({ voided: false });
+  expect(await points()).toEqual(all);
+});
+
+test('the term is put together: who was excused loses nothing, weights and what is on top count, and files say the same', async () => {
+  const of = `/api/courses/${planted.courseId}/marks`;
+  const term = async () => (await owner.get<TermMarks>(of)).body;
+  const student = async (name: string) => (await term()).students.find(({ id }) => id === ids[name])!;
+  expect(await student('Selma')).toMatchObject({ percent: 0, results: [{ was: 'absent' }] });
+  await owner.put(at(`/students/${ids['Selma']}`), { was: 'excused', reopened: false });
+  expect((await student('Selma')).percent).toBeUndefined();
+  const before = (await student('Rowan')).percent!;
+  await owner.put(`${of}/scheme`, { weights: {}, drop: 0, bonus: { [ids['Rowan']!]: 2 } });
+  expect((await student('Rowan')).percent).toBeCloseTo(before + 2, 6);
+  const file = async (name: string) =>
+    (await owner.call<{ text: string }>('GET', `${of}/files/${name}`)).body.text;
+  expect(await file('table')).toMatch(
+    /^student,Quiz 1,percent\r?\nRowan Achterberg,[\d.]+,[\d.]+\r?\nSelma Idowu,excused,/,
+  );
+  expect(await file('results')).toMatch(/exempt/);
+  expect(await file('line-items')).toMatch(/Quiz 1,2026-09-10,2026-09-10,0,4/);
+  expect((await owner.get(`${of}/files/others`)).status).toBe(422);
+  expect((await rowan.get(of)).status).toBe(403);
+});

@@ -1,0 +1,82 @@
+import * as contract from '@hurrow/contract/marking';
+import { changesFor } from '@hurrow/core/marks';
+import { fullPoints, PARTS_ASKED, POLICY_TITLES, type MarkingPolicy } from '@hurrow/core/names';
+import { badInput, conflict, notFound } from '../api/problem.ts';
+import { accountOf, serve } from '../api/route.ts';
+import { courseOf } from '../courses/course.ts';
+import type { Db } from '../db/index.ts';
+import { note } from '../keeping/queries.ts';
+import { frozenStations } from '../quizzes/fixed.ts';
+import { marksOf } from '../quizzes/marking.ts';
+import { quizOf } from '../quizzes/quiz.ts';
+import * as quizQueries from '../quizzes/queries.ts';
+import { pointsOf } from './points.ts';
+import * as queries from './queries.ts';
+import { marksFile, termMarks } from './term.ts';
+
+/** The policy that a quiz was opened with. Throws 409 where it has not been opened. */
+async function openedWith(db: Db, quizId: string): Promise<MarkingPolicy> {
+  const opened = (await frozenStations(db, quizId))[0]?.frozen?.marking;
+  if (!opened)
+    throw conflict(
+      'This quiz has not been opened yet: it will be marked as its course says. Change it there.',
+    );
+  return opened;
+}
+
+export const markRoutes = [
+  serve(contract.policy, async ({ db, params }) => {
+    const { id } = await quizOf(db, params.quizId);
+    const opened = await openedWith(db, id);
+    return { now: (await quizQueries.markingOf(db, id)) ?? opened, opened };
+  }),
+  serve(contract.changePolicy, async ({ db, params, body, who, now }) => {
+    const quiz = await quizOf(db, params.quizId);
+    const opened = await openedWith(db, quiz.id);
+    const next = body.marking ?? opened;
+    const lacking = PARTS_ASKED[next.policy].filter((part) => !PARTS_ASKED[opened.policy].includes(part));
+    if (lacking.length > 0)
+      throw badInput(
+        `Students were asked for ${POLICY_TITLES[opened.policy]}: the ${lacking[0]} was never asked for and can bear no points. Choose fewer parts, not others.`,
+      );
+    const before = await marksOf(db, quiz);
+    const after = await marksOf(db, quiz, next);
+    const counted = (marked: typeof before) => {
+      const left = new Set(marked.stations.filter(({ voided }) => voided).map(({ id }) => id));
+      return marked.answers.filter(({ stationId }) => !left.has(stationId));
+    };
+    const changes = changesFor(counted(before), counted(after), {
+      before: pointsOf(before).outOf,
+      after: pointsOf(after).outOf,
+    });
+    if (!body.dryRun) {
+      await quizQueries.setMarking(db, quiz.id, body.marking);
+      const what = body.marking
+        ? `${POLICY_TITLES[next.policy]}, ${fullPoints(next)} points, ${next.deduction} off for a misspelling`
+        : 'as it was opened';
+      await note(db, { who, now }, quiz.courseId, `marks “${quiz.title}” by other points: ${what}`);
+    }
+    return { changes };
+  }),
+  serve(contract.regrades, async ({ db, params }) => ({
+    regrades: await queries.regradesOf(db, (await quizOf(db, params.quizId)).id),
+  })),
+  serve(contract.answerRegrade, async ({ db, params, body, who, now }) => {
+    const quiz = await quizOf(db, params.quizId);
+    const said = { answer: body.answer, accountId: accountOf(who), at: now };
+    if ((await queries.answerRegrade(db, quiz.id, params.regradeId, said)).length === 0)
+      throw notFound('question');
+    await note(db, { who, now }, quiz.courseId, `answered a student on a mark of “${quiz.title}”`);
+  }),
+  serve(contract.term, async ({ db, params }) => termMarks(db, (await courseOf(db, params.courseId)).id)),
+  serve(contract.changeScheme, async ({ db, params, body, who, now }) => {
+    const { id } = await courseOf(db, params.courseId);
+    await queries.setScheme(db, id, body);
+    await note(db, { who, now }, id, 'changed what the quizzes weigh in the marks of the term');
+  }),
+  serve(contract.files, async ({ db, params, response, now }) => {
+    const { id, code } = await courseOf(db, params.courseId);
+    response.attachment(`${code.toLowerCase()}-${params.file}.csv`);
+    return marksFile(await termMarks(db, id), params.file, now);
+  }),
+];

@@ -1,0 +1,120 @@
+import { randomUUID } from 'node:crypto';
+import type { Running } from '@hurrow/contract/running';
+import type { Sitting } from '@hurrow/contract/sitting';
+import { plantCourse, startHurrow, type Caller, type TestHurrow } from '../testing/testHurrow.ts';
+import { toldByPhones } from './phones.ts';
+
+let hurrow: TestHurrow;
+let owner: Caller;
+let planted: Awaited<ReturnType<typeof plantCourse>>;
+let rowan: Caller;
+let selma: Caller;
+const ids: Record<string, string> = {};
+const at = (path: string) => `/api/quizzes/${planted.quizId}${path}`;
+const running = async () => (await owner.get<Running>(at('/running'))).body;
+const sit = async (who: Caller) => (await who.get<Sitting>('/api/sit')).body;
+const send = (who: Caller, stationId: string, more: object = {}) =>
+  who.post<{ received: string[] }>('/api/sit/responses', {
+    responses: [
+      {
+        id: randomUUID(),
+        stationId,
+        answer: { genus: 'Acer', epithet: 'rubrum', sure: 'half' },
+        device: 'phone',
+        sequence: 1,
+        writtenAt: new Date().toISOString(),
+      },
+    ],
+    ...more,
+  });
+
+beforeAll(async () => {
+  hurrow = await startHurrow();
+  owner = hurrow.owner;
+  planted = await plantCourse(owner);
+  const { students } = (
+    await owner.get<{ students: { id: string; name: string }[] }>(`/api/courses/${planted.courseId}`)
+  ).body;
+  for (const { id, name } of students) ids[name.split(' ')[0]!] = id;
+  await owner.post(at('/open'));
+  [rowan, selma] = [hurrow.caller(), hurrow.caller()];
+  await rowan.post('/api/session/student', { courseCode: planted.code, personalCode: 'ROWAN1' });
+  await selma.post('/api/session/student', { courseCode: planted.code, personalCode: 'SELMA2' });
+});
+afterAll(() => hurrow.close());
+
+test('what phones tell: who lent one, who used two, whose clock is wrong', () => {
+  const { of, lent } = toldByPhones([
+    { studentId: 'a', phone: 'x', off: null },
+    { studentId: 'b', phone: 'x', off: -7200 },
+    { studentId: 'a', phone: 'y', off: null },
+  ]);
+  expect(lent).toEqual([['a', 'b']]);
+  expect(of.get('a')).toEqual({ phones: 2, clockOff: null });
+  expect(of.get('b')).toEqual({ phones: 1, clockOff: -7200 });
+});
+
+test('a lent phone, a code on two phones and a clock that is hours off are told, and nothing is lost', async () => {
+  const [first, second] = (await sit(rowan)).open[0]!.stations;
+  expect(Math.abs((await sit(rowan)).now - Date.now())).toBeLessThan(60_000);
+  const slow = new Date(Date.now() - 3 * 3600_000).toISOString();
+  const sent = [
+    await send(rowan, first!.id, { phone: 'phone-a', sentAt: new Date().toISOString() }),
+    await send(selma, first!.id, { phone: 'phone-a', sentAt: new Date().toISOString() }),
+    await send(selma, second!.id, { phone: 'phone-b', sentAt: slow }),
+  ];
+  expect(sent.map(({ body }) => body.received.length)).toEqual([1, 1, 1]);
+  const { students, lent } = await running();
+  expect(lent.map((each) => [...each].sort())).toEqual([[ids['Rowan'], ids['Selma']].sort()]);
+  const of = (name: string) => students.find(({ studentId }) => studentId === ids[name])!;
+  expect(of('Rowan')).toMatchObject({ phones: 1, clockOff: null, was: 'there' });
+  expect(of('Selma').phones).toBe(2);
+  expect(of('Selma').clockOff! + 3 * 3600).toBeLessThan(60);
+});
+
+test('phones follow the bell by the server’s clock, each its own round', async () => {
+  expect((await sit(rowan)).open[0]!.bell).toBeNull();
+  // The page that rings has a clock that is an hour fast.
+  const clock = Date.now() + 3600_000;
+  expect((await rowan.put(at('/bell'), { state: { passed: 0 }, clock })).status).toBe(403);
+  const rung = await owner.put(at('/bell'), { state: { passed: 0, since: clock - 5000 }, clock });
+  expect(rung.status).toBe(200);
+  await new Promise((resolve) => setTimeout(resolve, 2100));
+  const { bell } = (await sit(rowan)).open[0]!;
+  expect(Math.abs(bell!.state.since! - (Date.now() - 7100))).toBeLessThan(3000);
+  expect([...bell!.round.stations].sort()).toEqual([1, 2]);
+  const other = (await sit(selma)).open[0]!.bell!.round.stations;
+  expect(other[0]).not.toBe(bell!.round.stations[0]);
+});
+
+test('a closed quiz is opened for one student alone, and closed again', async () => {
+  const station = (await sit(rowan)).open[0]!.stations[1]!.id;
+  await owner.post(at('/close'));
+  const to = (student: string, body: object) => owner.put(at(`/students/${student}`), body);
+  expect((await send(rowan, station)).status).toBe(409);
+  expect((await to(ids['Rowan']!, { was: 'there', reopened: true })).status).toBe(200);
+  expect((await sit(rowan)).open).toHaveLength(1);
+  expect((await rowan.get(`/api/sit/stations/${station}/drawing.svg`)).status).toBe(200);
+  expect((await send(rowan, station)).status).toBe(200);
+  expect((await sit(selma)).open).toEqual([]);
+  expect((await send(selma, station)).status).toBe(409);
+  expect((await selma.get(`/api/sit/stations/${station}/drawing.svg`)).status).toBe(404);
+  await to(ids['Rowan']!, { was: 'there', reopened: false });
+  expect((await send(rowan, station)).status).toBe(409);
+  expect((await to(randomUUID(), { was: 'absent', reopened: false })).status).toBe(404);
+  await to(ids['Selma']!, { was: 'excused', reopened: false });
+  expect((await running()).students.find(({ studentId }) => studentId === ids['Selma'])!.was).toBe('excused');
+});
+
+test('what happens at a station is noted, with who and when', async () => {
+  const { stations } = (await owner.get<{ stations: { id: string }[] }>(at(''))).body;
+  const note = { note: 'Cutting replaced: the first had lost its buds.' };
+  expect((await owner.post(at(`/stations/${stations[0]!.id}/notes`), note)).status).toBe(200);
+  expect((await owner.post(at(`/stations/${randomUUID()}/notes`), note)).status).toBe(404);
+  expect((await running()).stations).toEqual([
+    {
+      stationId: stations[0]!.id,
+      notes: [expect.objectContaining({ ...note, by: expect.any(String) as string })],
+    },
+  ]);
+});
