@@ -37,20 +37,27 @@ test('a page that watches hears all counts, and then each answer; students may n
     });
 
   const messages = owner.listen(`/api/quizzes/${quizId}/live`);
-  expect((await messages.next()).value).toEqual({});
+  expect((await messages.next()).value).toEqual({ students: {}, answered: {}, right: {} });
   const stray = randomUUID();
   const { received, refused } = (await send(first!.id, stray)).body;
   expect([received.length, refused.length]).toEqual([1, 1]);
-  const [student] = Object.keys((await messages.next()).value as object);
+  const heard = (await messages.next()).value as Record<'students' | 'answered' | 'right', object>;
+  const [student] = Object.keys(heard.students);
+  expect(heard).toMatchObject({ answered: { [first!.id]: 1 }, right: { [first!.id]: 1 } });
   await send(second!.id);
-  expect((await messages.next()).value).toEqual({ [student!]: 2 });
+  // The second tree is another: it was answered, and not named.
+  expect((await messages.next()).value).toEqual({
+    students: { [student!]: 2 },
+    answered: { [second!.id]: 1 },
+    right: {},
+  });
   // What staff enter from paper is told, too.
   await owner.post(`/api/quizzes/${quizId}/paper`, {
     studentId: selma,
     stationId: first!.id,
     answer: { genus: 'Acer', epithet: 'rubrum' },
   });
-  expect((await messages.next()).value).toEqual({ [selma]: 1 });
+  expect((await messages.next()).value).toMatchObject({ students: { [selma]: 1 }, right: { [first!.id]: 2 } });
   await messages.return(undefined);
 
   // A phone that has a drawing already is told so.

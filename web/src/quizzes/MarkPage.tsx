@@ -8,6 +8,8 @@ import { call, messageOf } from '../app/api.ts';
 import { MarkSheet } from './MarkSheet.tsx';
 import { OpenedAnswer } from './OpenedAnswer.tsx';
 import { marksQuery, useMarking } from './quizData.ts';
+import { Policy } from './Policy.tsx';
+import { Regrades } from './Regrades.tsx';
 import { Rulings } from './Rulings.tsx';
 import ui from '../app/parts.module.css';
 import { Problem } from '../app/parts.tsx';
@@ -25,7 +27,9 @@ export function MarkPage({ course, quiz }: { course: WholeCourse; quiz: Quiz }) 
   return (
     <>
       <Conflicts marks={marks} quiz={quiz} />
-      <Rulings marks={marks} quiz={quiz} />
+      <Regrades marks={marks} quiz={quiz} onOpen={setOpenId} />
+      <Rulings marks={marks} quiz={quiz} course={course} />
+      <Policy marks={marks} quiz={quiz} />
       <MarkSheet marks={marks} open={openId} onOpen={(answer) => setOpenId(answer.responseId)} />
       {open && (
         <OpenedAnswer

@@ -54,7 +54,7 @@ export function MarkSheet(props: MarkSheetProps) {
       <h2>Station by station</h2>
       <table className={styles['papers']} aria-label="Stations">
         <tbody>
-          {stationsOf(marks).map(({ station, answered, named, groups }) => {
+          {stationsOf(marks).map(({ station, answered, named, sureButWrong, groups }) => {
             const truth = marks.list.find(({ id }) => id === station.taxonId);
             return (
               <tr key={station.id}>
@@ -74,6 +74,7 @@ export function MarkSheet(props: MarkSheetProps) {
                       {group.answers.length}
                     </span>
                   ))}
+                  {sureButWrong > 0 && <span className="rust"> · {sureButWrong} sure of a wrong name</span>}
                 </td>
               </tr>
             );

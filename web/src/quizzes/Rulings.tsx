@@ -1,16 +1,17 @@
+import type { WholeCourse } from '@hurrow/contract/courses';
 import type { Marks, Quiz } from '@hurrow/contract/quizzes';
 import { scientificName } from '@hurrow/core/taxon';
 import { counted } from '@hurrow/core/words';
 import { call } from '../app/api.ts';
 import { useMarking, useRuling } from './quizData.ts';
-import { readingInWords } from './reading.ts';
+import { Queue } from './Queue.tsx';
 import { SharedName } from './SharedName.tsx';
-import { ruledOn, toRule, type AnswerGroup } from './marking.ts';
+import { needInWords, ruledOn, toRule, type AnswerGroup } from './marking.ts';
 import styles from './quizzes.module.css';
 import { LinkButton, Problem } from '../app/parts.tsx';
 
 /** Equal answers that the rules could not read, ruled once for all papers; and what has been ruled, with the way back. */
-export function Rulings({ marks, quiz }: { marks: Marks; quiz: Quiz }) {
+export function Rulings({ marks, quiz, course }: { marks: Marks; quiz: Quiz; course: WholeCourse }) {
   const { mark, problem } = useMarking();
   const ruling = useRuling(quiz.id);
   const [open, ruled] = [toRule(marks), ruledOn(marks)];
@@ -22,6 +23,12 @@ export function Rulings({ marks, quiz }: { marks: Marks; quiz: Quiz }) {
         params: { quizId: quiz.id, rulingId: group.answers[0]!.ruling!.id },
       }),
     );
+  // The newest ruling has the highest number.
+  const last = ruled.reduce<AnswerGroup | undefined>(
+    (newest, group) =>
+      !newest || group.answers[0]!.ruling!.id > newest.answers[0]!.ruling!.id ? group : newest,
+    undefined,
+  );
   if (open.length + ruled.length === 0) return null;
   return (
     <section className={styles['to-rule']}>
@@ -30,29 +37,26 @@ export function Rulings({ marks, quiz }: { marks: Marks; quiz: Quiz }) {
       {open.length > 0 && (
         <>
           <h2>{counted(open.length, 'answer')} to rule on</h2>
-          <p className="quiet">A ruling holds for every equal answer in this course, and is remembered.</p>
+          <p className="quiet">
+            {needInWords({
+              answers: marks.answers.filter(({ text }) => text).length,
+              waiting: open.reduce((sum, { answers }) => sum + answers.length, 0),
+              groups: open.length,
+            })}{' '}
+            A ruling holds for every equal answer in this course, and is remembered.
+          </p>
         </>
       )}
-      {open.map((group) => (
-        <p key={group.truth + group.text}>
-          “{group.text}” for <Name id={group.truth} marks={marks} /> ({counted(group.answers.length, 'paper')}
-          ){readingInWords(group.answers[0]!.mark.resolution, marks.list)} counts as{' '}
-          <select
-            aria-label={`“${group.text}” counts as`}
-            value=""
-            onChange={(event) => rule(group, event.target.value === 'nothing' ? null : event.target.value)}
-          >
-            <option value="">choose…</option>
-            <option value="nothing">no tree of the list</option>
-            {marks.list.map((taxon) => (
-              <option key={taxon.id} value={taxon.id}>
-                {scientificName(taxon)}
-                {taxon.id === group.truth ? ' (right)' : ''}
-              </option>
-            ))}
-          </select>
-        </p>
-      ))}
+      {open.length > 0 && (
+        <Queue
+          groups={open}
+          marks={marks}
+          quiz={quiz}
+          course={course}
+          onRule={rule}
+          onUndo={last && (() => takeBack(last))}
+        />
+      )}
       {ruled.map((group) => (
         <p key={group.answers[0]!.ruling!.id} className="quiet">
           <Ruled group={group} marks={marks} />{' '}

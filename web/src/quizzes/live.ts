@@ -1,18 +1,32 @@
+import type { Attendance } from '@hurrow/contract/running';
 import { counted } from '@hurrow/core/words';
 
-/** How many stations each student has answered, and whether the page hears of changes: `ended` where the server will tell no more. */
+/** How a quiz stands: answered stations by student, answers by station, and those that name its tree. */
+export interface Counts {
+  students: Record<string, number>;
+  answered: Record<string, number>;
+  right: Record<string, number>;
+}
+
+/** What was heard, and whether the page hears of changes: `ended` where the server will tell no more. */
 export interface Live {
-  counts?: Record<string, number>;
+  counts?: Counts;
   line: 'open' | 'lost' | 'ended';
 }
 
 export const NOTHING: Live = { line: 'open' };
 
-/** Takes up what the server tells: all counts at first, then those that change. A message that cannot be read changes nothing. */
+/** Takes up what the server tells: everything at first, then what changes. A message that cannot be read changes nothing. */
 export function told(before: Live, message: string): Live {
   try {
+    const { students, answered, right } = JSON.parse(message) as Counts;
+    const { counts } = before;
     return {
-      counts: { ...before.counts, ...(JSON.parse(message) as Record<string, number>) },
+      counts: {
+        students: { ...counts?.students, ...students },
+        answered: { ...counts?.answered, ...answered },
+        right: { ...counts?.right, ...right },
+      },
       line: 'open',
     };
   } catch {
@@ -28,7 +42,7 @@ export function told(before: Live, message: string): Live {
  */
 export function howFar(
   { counts, line }: Live,
-  students: readonly { id: string }[],
+  all: readonly { id: string; was?: Attendance }[],
   { stations, state }: { stations: readonly unknown[]; state: string },
 ): string {
   if (line === 'ended')
@@ -36,7 +50,8 @@ export function howFar(
   if (line === 'lost')
     return 'No connection to the server: what stands here may be old. It is taken up again by itself.';
   if (!counts) return 'Asking for the answers so far…';
-  const of = (id: string) => counts[id] ?? 0;
+  const students = all.filter(({ was = 'there' }) => was === 'there');
+  const of = (id: string) => counts.students[id] ?? 0;
   const done = students.filter(({ id }) => of(id) >= stations.length).length;
   const none = students.filter(({ id }) => of(id) === 0).length;
   const said = `${done} of ${counted(students.length, 'student')} ${done === 1 ? 'has' : 'have'} answered every station, ${none} ${none === 1 ? 'has' : 'have'} not begun.`;

@@ -1,6 +1,16 @@
 import type { MarkedAnswer, Marks } from '@hurrow/contract/quizzes';
 import { markAnswer, type Answer, type NamedTaxon } from '@hurrow/core/names';
-import { equalTo, papersOf, pointsByHand, ruledOn, stationsOf, toRule, writtenInFull } from './marking.ts';
+import {
+  choicesFor,
+  needInWords,
+  equalTo,
+  papersOf,
+  pointsByHand,
+  ruledOn,
+  stationsOf,
+  toRule,
+  writtenInFull,
+} from './marking.ts';
 
 const taxon = (epithet: string, common: string): NamedTaxon => ({
   id: epithet,
@@ -121,4 +131,33 @@ test('points by hand are read with a comma or a point, and refused where they ar
     expect(pointsByHand({ epithet: text }, parts)).toEqual({
       problem: `The points for the epithet are a number from 0 to 1, not “${text}”.`,
     });
+});
+
+test('only what the rules cannot read needs a human: another plant by its name is read', () => {
+  const other = answer('selma', 's1', { genus: 'Thuja', epithet: 'occidentalis' });
+  expect(other.mark.resolution.other).toBeDefined();
+  expect(toRule(marksOf([right, other]))).toEqual([]);
+  const [group] = toRule(marksOf([right, odd]));
+  expect(group!.text).toBe('Swamp thing');
+  expect(choicesFor(group!)).toEqual(['rubrum']);
+  const either: MarkedAnswer = {
+    ...odd,
+    mark: { ...odd.mark, resolution: { how: 'ambiguous', candidates: ['saccharum', 'rubrum'] } },
+  };
+  expect(choicesFor(toRule(marksOf([either]))[0]!)).toEqual(['rubrum', 'saccharum']);
+  expect(needInWords({ answers: 480, waiting: 3, groups: 2 })).toBe(
+    '477 of 480 answers are read by the rules; 3 wait, in 2 groups.',
+  );
+  expect(needInWords({ answers: 480, waiting: 0, groups: 0 })).toMatch(/^All 480/);
+});
+
+test('who was sure of a wrong name is counted, and a credited station gives everybody its points', () => {
+  const sure = answer('selma', 's1', { genus: 'Abies', epithet: 'alba', sure: 'sure' });
+  expect(stationsOf(marksOf([right, sure]))[0]).toMatchObject({ answered: 2, sureButWrong: 1 });
+  const all = marksOf([right, wrong], true);
+  const credited = { ...all, stations: all.stations.map((each) => ({ ...each, credited: each.voided })) };
+  expect(papersOf(credited).map(({ points, outOf }) => [points, outOf])).toEqual([
+    [4, 4],
+    [2, 4],
+  ]);
 });

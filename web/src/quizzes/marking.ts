@@ -72,14 +72,43 @@ function grouped(answers: readonly MarkedAnswer[], marks: Marks): AnswerGroup[] 
   return [...groups.values()].sort((a, b) => b.answers.length - a.answers.length);
 }
 
+/** Does an answer need a human: could the rules not read it, and does it name no plant that is known from elsewhere? */
+const needsHuman = ({ ruling, mark: { resolution } }: MarkedAnswer): boolean =>
+  !ruling && (resolution.how === 'ambiguous' || (resolution.how === 'none' && !resolution.other));
+
 /** Equal answers that the rules could not read and nobody has ruled on, the most frequent first. */
-export const toRule = (marks: Marks): AnswerGroup[] =>
-  grouped(
-    marks.answers.filter(
-      ({ ruling, mark }) => !ruling && ['none', 'ambiguous'].includes(mark.resolution.how),
-    ),
-    marks,
+export const toRule = (marks: Marks): AnswerGroup[] => grouped(marks.answers.filter(needsHuman), marks);
+
+/**
+ * What an answer may count as, the likeliest first: the tree of the station, those that it may name, the one next to it in spelling. Numbered for the
+ * keys 1 to 9.
+ */
+export function choicesFor({ truth, answers }: AnswerGroup): string[] {
+  const { taxonId, candidates = [], rival } = answers[0]!.mark.resolution;
+  return [...new Set([truth, ...(taxonId ? [taxonId] : []), ...candidates, ...(rival ? [rival] : [])])].slice(
+    0,
+    9,
   );
+}
+
+/**
+ * How much of a quiz needed a human, in a sentence.
+ *
+ * @example
+ * needInWords({ answers: 480, waiting: 3, groups: 2 }); // '477 of 480 answers are read by the rules; 3 wait, in 2 groups.'
+ */
+export const needInWords = ({
+  answers,
+  waiting,
+  groups,
+}: {
+  answers: number;
+  waiting: number;
+  groups: number;
+}): string =>
+  waiting === 0
+    ? `All ${answers} answers are read by the rules or ruled on.`
+    : `${answers - waiting} of ${answers} answers are read by the rules; ${waiting} ${waiting === 1 ? 'waits' : `wait, in ${groups} ${groups === 1 ? 'group' : 'groups'}`}.`;
 
 /** Answers whose mark rests on a ruling, those of one ruling together. */
 export const ruledOn = (marks: Marks): AnswerGroup[] => {
@@ -124,6 +153,8 @@ export interface StationMarks {
   answered: number;
   /** How many named the tree. */
   named: number;
+  /** How many were sure of a name that is wrong. */
+  sureButWrong: number;
   /** Equal answers, the most frequent first. */
   groups: AnswerGroup[];
 }
@@ -137,6 +168,9 @@ export const stationsOf = (marks: Marks): StationMarks[] =>
       return {
         station,
         answered: answers.length,
+        sureButWrong: answers.filter(
+          ({ written, mark }) => written.sure === 'sure' && mark.resolution.taxonId !== station.taxonId,
+        ).length,
         named: answers.filter(({ mark }) => mark.resolution.taxonId === station.taxonId).length,
         groups: grouped(answers, marks),
       };

@@ -16,6 +16,14 @@ export const marksQuery = (id: string) =>
     queryFn: () => call('GET /api/quizzes/{quizId}/marks', { params: { quizId: id } }),
   });
 
+export const runningQuery = (id: string) =>
+  queryOptions({
+    queryKey: ['running', id],
+    queryFn: () => call('GET /api/quizzes/{quizId}/running', { params: { quizId: id } }),
+    // Phones tell of themselves as they send.
+    refetchInterval: 60_000,
+  });
+
 /** A ruling, and the question that comes back where another tree bears the name already. */
 export function useRuling(quizId: string) {
   const { save, problem } = useSaving();

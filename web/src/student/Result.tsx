@@ -1,16 +1,22 @@
-import { useQuery } from '@tanstack/react-query';
+import type { Result as OwnResult, ResultRow } from '@hurrow/contract/sitting';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState, type FormEvent } from 'react';
 import { Link, useParams } from 'react-router';
+import { dayLabel, dayOfYear } from '@hurrow/core/season';
 import { call, messageOf } from '../app/api.ts';
+import { useSaving } from '../app/useSaving.ts';
+import { Beside } from './Beside.tsx';
+import { mayAsk, pointsInWords, seenInWords } from './resultWords.ts';
 import styles from './student.module.css';
 import ui from '../app/parts.module.css';
 
-const show = (points: number) => String(Number(points.toFixed(2)));
+const keyOf = (quizId: string) => ['result', quizId];
 
-/** A student's own result, station by station. */
+/** A student's own result, station by station: the right name, what was written, what was seen, and the two trees beside each other. */
 export function Result() {
   const { quizId = '' } = useParams();
   const query = useQuery({
-    queryKey: ['result', quizId],
+    queryKey: keyOf(quizId),
     queryFn: () => call('GET /api/sit/quizzes/{quizId}/result', { params: { quizId } }),
   });
   if (!query.data)
@@ -28,34 +34,128 @@ export function Result() {
       <header className={styles['phone-bar']}>
         <h1>{result.title}</h1>
         <span>
-          {show(result.points)} of {show(result.outOf)}
+          {pointsInWords(result.points)} of {pointsInWords(result.outOf)}
         </span>
       </header>
       <main className={styles['pad']}>
+        {result.regradeUntil && (
+          <p className="quiet">
+            You may ask about a mark until {dayLabel(dayOfYear(result.regradeUntil))}: open the station.
+          </p>
+        )}
         <ol className={styles['result']}>
           {result.rows.map((row) => (
-            <li key={row.position}>
-              <b>{row.position}</b>
-              <div>
-                <span className={row.latin ? 'latin' : ''}>{row.truth}</span>
-                {row.family && `, ${row.family}`}
-                {row.points < row.outOf && (
-                  <div className="quiet">
-                    {row.written ? `You wrote “${row.written}”. ` : 'You left it blank. '}
-                    {row.written ? row.remarks.join('; ') : ''}
-                  </div>
-                )}
-              </div>
-              <span className={row.points === row.outOf ? '' : 'rust'}>
-                {show(row.points)} of {show(row.outOf)}
-              </span>
-            </li>
+            <Row key={row.stationId} row={row} result={result} quizId={quizId} />
           ))}
         </ol>
         <Link className={`${ui['press']} ${styles['wide-press']}`} to="/">
           Back
         </Link>
       </main>
+    </>
+  );
+}
+
+interface RowProps {
+  row: ResultRow;
+  result: OwnResult;
+  quizId: string;
+}
+
+function Row({ row, result, quizId }: RowProps) {
+  const [open, setOpen] = useState(false);
+  const missed = row.points < row.outOf;
+  return (
+    <li>
+      <b>{row.position}</b>
+      <div>
+        <span className={row.latin ? 'latin' : ''}>{row.truth}</span>
+        {row.family && `, ${row.family}`}
+        {missed && (
+          <div className="quiet">
+            {row.written ? `You wrote “${row.written}”. ` : 'You left it blank. '}
+            {row.written ? row.remarks.join('; ') : ''}
+          </div>
+        )}
+        {row.credited !== null && <div className="quiet">Everybody got its points: {row.credited}.</div>}
+        {seenInWords(row.seen).map((line) => (
+          <div key={line} className="quiet">
+            {line}
+          </div>
+        ))}
+        {row.mistaken && (
+          <button type="button" className={ui['link']} aria-expanded={open} onClick={() => setOpen(!open)}>
+            {open ? 'Close' : 'See both trees'}
+          </button>
+        )}
+        {open && <Beside stationId={row.stationId} />}
+        <AboutMark row={row} result={result} quizId={quizId} />
+      </div>
+      <span className={missed ? 'rust' : ''}>
+        {pointsInWords(row.points)} of {pointsInWords(row.outOf)}
+      </span>
+    </li>
+  );
+}
+
+/** What was asked about a mark and what was answered, or the way to ask. */
+function AboutMark({ row, result, quizId }: RowProps) {
+  const [asking, setAsking] = useState(false);
+  const [note, setNote] = useState(row.regrade?.note ?? '');
+  const { save, saving, problem } = useSaving();
+  const queries = useQueryClient();
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    void save(
+      () =>
+        call('POST /api/sit/stations/{stationId}/regrade', {
+          params: { stationId: row.stationId },
+          body: { note },
+        }),
+      {
+        done: () => {
+          setAsking(false);
+          return queries.invalidateQueries({ queryKey: keyOf(quizId) });
+        },
+      },
+    );
+  };
+  if (asking)
+    return (
+      <form onSubmit={submit} className={styles['asking']}>
+        <label>
+          What should be looked at again?
+          <textarea
+            required
+            maxLength={600}
+            rows={3}
+            value={note}
+            onChange={(event) => setNote(event.target.value)}
+          />
+        </label>
+        {problem && <p role="alert">{problem}</p>}
+        <button className={ui['press']} disabled={saving}>
+          Send
+        </button>{' '}
+        <button type="button" className={ui['press']} onClick={() => setAsking(false)}>
+          Leave
+        </button>
+      </form>
+    );
+  return (
+    <>
+      {row.regrade && (
+        <div className={styles['note']}>
+          You asked: {row.regrade.note}
+          <br />
+          {row.regrade.answer ? <strong>{row.regrade.answer}</strong> : 'It waits for an answer.'}
+        </div>
+      )}
+      {mayAsk(row, result.regradeUntil, new Date()) && (
+        <button type="button" className={`${ui['link']} ${styles['ask']}`} onClick={() => setAsking(true)}>
+          {row.regrade ? 'Change what you asked' : 'Ask about this mark'}
+        </button>
+      )}
     </>
   );
 }

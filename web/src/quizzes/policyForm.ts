@@ -1,0 +1,70 @@
+import type { StudentChange } from '@hurrow/core/marks';
+import { PARTS_ASKED, type AnswerPart, type MarkingPolicy, type NamingPolicy } from '@hurrow/core/names';
+import { counted } from '@hurrow/core/words';
+import { pointsInWords } from './marking.ts';
+
+/** Points and deduction as they are typed. */
+export interface PolicyTyped {
+  policy: NamingPolicy;
+  points: Record<AnswerPart, string>;
+  deduction: string;
+}
+
+export const typedOf = ({ policy, points, deduction }: MarkingPolicy): PolicyTyped => ({
+  policy,
+  points: {
+    name: String(points.name),
+    genus: String(points.genus),
+    epithet: String(points.epithet),
+    family: String(points.family),
+  },
+  deduction: String(deduction),
+});
+
+/** What students can still be marked by: parts that they were asked for. */
+export const policiesWithin = (opened: NamingPolicy): NamingPolicy[] =>
+  (['common', 'genus', 'binomial', 'binomialFamily'] as const).filter((policy) =>
+    PARTS_ASKED[policy].every((part) => PARTS_ASKED[opened].includes(part)),
+  );
+
+/**
+ * The policy that was typed; a problem where a field is no number.
+ *
+ * @example
+ * policyOf({ policy: 'genus', points: { name: '2', genus: '1,5', epithet: '1', family: '1' }, deduction: '.25' });
+ * // { policy: { policy: 'genus', points: { name: 2, genus: 1.5, epithet: 1, family: 1 }, deduction: 0.25 } }
+ */
+export function policyOf({
+  policy,
+  points,
+  deduction,
+}: PolicyTyped): { policy: MarkingPolicy } | { problem: string } {
+  const wrong: string[] = [];
+  const number = (text: string, what: string): number => {
+    const value = text.trim() === '' ? NaN : Number(text.replace(',', '.'));
+    if (!(value >= 0 && value <= 20)) wrong.push(`${what} takes a number from 0 to 20, not “${text}”.`);
+    return value;
+  };
+  const read = {
+    name: number(points.name, 'The name'),
+    genus: number(points.genus, 'The genus'),
+    epithet: number(points.epithet, 'The epithet'),
+    family: number(points.family, 'The family'),
+  };
+  const off = number(deduction, 'A misspelling');
+  return wrong[0] ? { problem: wrong[0] } : { policy: { policy, points: read, deduction: off } };
+}
+
+/** “7 students change: 5 lose, 2 gain.” */
+export function changesInWords(changes: readonly StudentChange[]): string {
+  if (changes.length === 0) return 'No mark changes.';
+  const share = ({ before, after, outOfBefore, outOfAfter }: StudentChange) =>
+    after / (outOfAfter || 1) - before / (outOfBefore || 1);
+  const lose = changes.filter((each) => share(each) < -1e-9).length;
+  const gain = changes.filter((each) => share(each) > 1e-9).length;
+  return `${counted(changes.length, 'student')} ${changes.length === 1 ? 'changes' : 'change'}: ${lose} lose, ${gain} gain.`;
+}
+
+/** “7.5 of 10 → 7 of 10” */
+export const changeInWords = ({ before, after, outOfBefore, outOfAfter }: StudentChange): string =>
+  `${pointsInWords(before)} of ${pointsInWords(outOfBefore)} → ${pointsInWords(after)} of ${pointsInWords(outOfAfter)}`;

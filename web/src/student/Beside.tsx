@@ -1,0 +1,57 @@
+import { useQuery } from '@tanstack/react-query';
+import { upperFirst } from '@hurrow/core/words';
+import { call, messageOf } from '../app/api.ts';
+import styles from './student.module.css';
+
+/** The tree that was there beside the one it was taken for: both drawn alike but for what must differ, and what to look at. */
+export function Beside({ stationId }: { stationId: string }) {
+  const query = useQuery({
+    queryKey: ['beside', stationId],
+    queryFn: () => call('GET /api/sit/stations/{stationId}/beside', { params: { stationId } }),
+    staleTime: Infinity,
+  });
+  if (query.isError) return <p role="alert">{messageOf(query.error)}</p>;
+  if (!query.data) return <p>Drawing both…</p>;
+  const { names, pictures, lines, settles, isOwn } = query.data;
+  return (
+    <section className={styles['beside']} aria-label={`${names[0]} beside ${names[1]}`}>
+      {pictures.map((picture, i) => (
+        <figure key={names[i]}>
+          {picture ? (
+            <img
+              src={`data:image/svg+xml;utf8,${encodeURIComponent(picture)}`}
+              alt={i === 0 ? 'The tree that was there' : 'The tree you took it for'}
+            />
+          ) : (
+            <p className={styles['look-there']}>Nothing of it can be drawn.</p>
+          )}
+          <figcaption>
+            {i === 0 ? (isOwn ? 'It was' : 'It was, a typical one:') : 'You took it for'} <b>{names[i]}</b>
+          </figcaption>
+        </figure>
+      ))}
+      <dl>
+        {lines.map(({ lead, character, shows }) => (
+          <div key={character}>
+            <dt>
+              {lead} {character}
+            </dt>
+            <dd>
+              {upperFirst(shows[0]) || 'not told'};{' '}
+              <span className="quiet">
+                {names[1]}: {shows[1] || 'not told'}
+              </span>
+            </dd>
+          </div>
+        ))}
+      </dl>
+      <p className="quiet">
+        {lines.length === 0
+          ? 'What was shown does not tell these two apart: ask your instructor.'
+          : settles
+            ? `${settles}.`
+            : ''}
+      </p>
+    </section>
+  );
+}
