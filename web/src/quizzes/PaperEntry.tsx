@@ -1,45 +1,66 @@
 import type { WholeCourse } from '@hurrow/contract/courses';
 import type { Marks, Quiz } from '@hurrow/contract/quizzes';
-import { useState, type KeyboardEvent } from 'react';
+import { useState, type FormEvent, type KeyboardEvent } from 'react';
 import { inTerms, readWentBy } from '@hurrow/core/formats';
 import { PARTS_ASKED, type Answer, type AnswerPart } from '@hurrow/core/names';
 import { statesToSee } from '@hurrow/core/station';
 import { stateOf, type Character } from '@hurrow/core/vocabulary';
+import { counted } from '@hurrow/core/words';
 import { useVocabulary } from '../app/data.ts';
-import { notStored, readsAs } from './paper.ts';
-import { usePapers } from './usePapers.ts';
+import { linesOf, namesFor, notStored, readsAs } from './paper.ts';
+import { useOnePaper, usePapers, type TypedPapers } from './usePapers.ts';
 import styles from './quizzes.module.css';
 import { Problem } from '../app/parts.tsx';
 import ui from '../app/parts.module.css';
 
-/** One paper at a time, by keyboard: Enter goes on, and each changed line is stored as the paper is saved. */
-export function PaperEntry({
-  course,
-  quiz,
-  marks,
-  onStored,
-}: {
+interface PaperEntryProps {
   course: WholeCourse;
   quiz: Quiz;
   marks: Marks | undefined;
   /** Asks again for what is stored. */
   onStored(): Promise<unknown>;
-}) {
-  const { papers, studentId, choose, typed, type, submit, last, saving, problem } = usePapers(
-    course,
-    quiz,
-    onStored,
+}
+
+/** Papers by keyboard, student by student or station by station: Enter goes on, and what was typed is stored line by line. */
+export function PaperEntry({ course, quiz, marks, onStored }: PaperEntryProps) {
+  const [by, setBy] = useState<'student' | 'station'>('student');
+  const typing = usePapers(quiz, onStored);
+  const Papers = by === 'student' ? ByStudent : ByStation;
+  return (
+    <div className={styles['paper']}>
+      <label>
+        Typed{' '}
+        <select value={by} onChange={(event) => setBy(event.target.value as typeof by)}>
+          <option value="student">student by student</option>
+          <option value="station">station by station</option>
+        </select>
+      </label>{' '}
+      <Papers course={course} quiz={quiz} marks={marks} typing={typing} />
+      {PARTS_ASKED[marks?.policy ?? course.marking.policy].map((part) => (
+        <datalist key={part} id={`names-${part}`}>
+          {namesFor(part, marks?.list).map((name) => (
+            <option key={name} value={name} />
+          ))}
+        </datalist>
+      ))}
+      {typing.problem && <Problem>{typing.problem}</Problem>}
+    </div>
   );
-  const parts = PARTS_ASKED[marks?.policy ?? course.marking.policy];
-  const asking = quiz.stations.some(({ asks }) => asks.length > 0);
-  const telling = quiz.stations.some(({ offered }) => offered.length > 0);
-  const held = (stationId: string): Answer =>
-    marks?.answers.find((answer) => answer.studentId === studentId && answer.stationId === stationId)
-      ?.written ?? {};
+}
+
+type PapersProps = Omit<PaperEntryProps, 'onStored'> & { typing: TypedPapers };
+
+const heldAnswer = (marks: Marks | undefined, studentId: string, stationId: string): Answer =>
+  marks?.answers.find((answer) => answer.studentId === studentId && answer.stationId === stationId)
+    ?.written ?? {};
+
+function ByStudent({ course, quiz, marks, typing }: PapersProps) {
+  const { studentId, choose, submit, last } = useOnePaper(course, quiz, typing);
+  const typed = typing.papers[studentId] ?? {};
   const nameOf = (id: string) => course.students.find((student) => student.id === id)?.name;
   const left = notStored(typed, quiz.stations);
   return (
-    <form className={styles['paper']} onSubmit={submit}>
+    <form onSubmit={submit}>
       <label>
         Paper of{' '}
         <select value={studentId} onChange={(event) => choose(event.target.value)}>
@@ -47,7 +68,7 @@ export function PaperEntry({
           {course.students.map((student) => (
             <option key={student.id} value={student.id}>
               {student.name}
-              {Object.keys(papers[student.id] ?? {}).length > 0 ? ', not stored yet' : ''}
+              {Object.keys(typing.papers[student.id] ?? {}).length > 0 ? ', not stored yet' : ''}
             </option>
           ))}
         </select>
@@ -60,43 +81,93 @@ export function PaperEntry({
               {quiz.stations.map((station) => (
                 <PaperLine
                   key={`${studentId} ${station.id}`}
+                  head={String(station.position)}
                   station={station}
-                  parts={parts}
-                  asking={asking}
-                  telling={telling}
-                  answer={{ ...held(station.id), ...typed[station.id] }}
+                  quiz={quiz}
+                  parts={PARTS_ASKED[marks?.policy ?? course.marking.policy]}
+                  answer={{ ...heldAnswer(marks, studentId, station.id), ...typed[station.id] }}
                   list={marks?.list}
-                  onType={(answer) => type(station.id, answer)}
+                  onType={(answer) => typing.type(studentId, station.id, answer)}
                 />
               ))}
             </tbody>
           </table>
-          <button className={`${ui['press']} ${ui['chief']}`} disabled={saving || !left}>
+          <button className={`${ui['press']} ${ui['chief']}`} disabled={typing.saving || !left}>
             Store this paper
           </button>{' '}
-          {!saving && left && <span className="quiet">{left}</span>}
+          {!typing.saving && left && <span className="quiet">{left}</span>}
         </>
       )}
-      {problem && <Problem>{problem}</Problem>}
+    </form>
+  );
+}
+
+/** One station of all papers, as they lie in a pile. */
+function ByStation({ course, quiz, marks, typing }: PapersProps) {
+  const [at, setAt] = useState(0);
+  const station = quiz.stations[at];
+  if (!station) return null;
+  const lines = linesOf(typing.papers, { stationId: station.id });
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    void typing.store(lines, () => setAt((now) => Math.min(now + 1, quiz.stations.length - 1)));
+  };
+  return (
+    <form onSubmit={submit}>
+      <label>
+        Station{' '}
+        <select value={at} onChange={(event) => setAt(Number(event.target.value))}>
+          {quiz.stations.map(({ id, position }, i) => (
+            <option key={id} value={i}>
+              {position}
+              {linesOf(typing.papers, { stationId: id }).length > 0 ? ', not stored yet' : ''}
+            </option>
+          ))}
+        </select>
+      </label>
+      <table className={ui['plain-table']}>
+        <tbody>
+          {course.students.map(({ id, name }) => (
+            <PaperLine
+              key={`${id} ${station.id}`}
+              head={name}
+              station={station}
+              quiz={quiz}
+              parts={PARTS_ASKED[marks?.policy ?? course.marking.policy]}
+              answer={{ ...heldAnswer(marks, id, station.id), ...typing.papers[id]?.[station.id] }}
+              list={marks?.list}
+              onType={(answer) => typing.type(id, station.id, answer)}
+            />
+          ))}
+        </tbody>
+      </table>
+      <button className={`${ui['press']} ${ui['chief']}`} disabled={typing.saving || lines.length === 0}>
+        Store station {station.position}
+      </button>{' '}
+      {!typing.saving && lines.length > 0 && (
+        <span className="quiet">{counted(lines.length, 'answer')} not stored yet.</span>
+      )}
     </form>
   );
 }
 
 interface PaperLineProps {
+  /** The number of the station, or whose paper it is. */
+  head: string;
   station: Quiz['stations'][number];
+  quiz: Quiz;
   parts: readonly AnswerPart[];
-  /** Does some station of the quiz ask what is seen? */
-  asking: boolean;
-  /** Does some station ask what students went by? */
-  telling: boolean;
   answer: Answer;
   list: Marks['list'] | undefined;
   onType(answer: Answer): void;
 }
 
 /** One station of a paper; Enter goes to the next field. */
-function PaperLine({ station, parts, asking, telling, answer, list, onType }: PaperLineProps) {
+function PaperLine({ head, station, quiz, parts, answer, list, onType }: PaperLineProps) {
   const vocabulary = useVocabulary();
+  const asking = quiz.stations.some(({ asks }) => asks.length > 0);
+  const telling = quiz.stations.some(({ offered }) => offered.length > 0);
+  const called = head === String(station.position) ? `Station ${head}` : head;
   const goOn = (event: KeyboardEvent<HTMLInputElement>) => {
     if (event.key !== 'Enter') return;
     const fields = [...event.currentTarget.form!.querySelectorAll('input')];
@@ -107,12 +178,15 @@ function PaperLine({ station, parts, asking, telling, answer, list, onType }: Pa
   };
   return (
     <tr>
-      <td>{station.position}</td>
+      <td>{head}</td>
       {parts.map((part) => (
         <td key={part}>
           <input
             className={ui['typed']}
-            aria-label={`Station ${station.position}, ${part}`}
+            aria-label={`${called}, ${part}`}
+            list={`names-${part}`}
+            autoComplete="off"
+            spellCheck={false}
             placeholder={part}
             value={answer[part] ?? ''}
             onChange={(event) => onType({ ...answer, [part]: event.target.value })}
@@ -126,7 +200,7 @@ function PaperLine({ station, parts, asking, telling, answer, list, onType }: Pa
             <SeenOnPaper
               key={id}
               character={vocabulary.get(id)}
-              position={station.position}
+              called={called}
               value={answer.seen?.[id] ?? ''}
               onChange={(state) => onType({ ...answer, seen: { ...answer.seen, [id]: state } })}
             />
@@ -138,6 +212,7 @@ function PaperLine({ station, parts, asking, telling, answer, list, onType }: Pa
           {station.offered.length > 0 && (
             <ToldOnPaper
               position={station.position}
+              called={called}
               offered={station.offered.flatMap((id) => vocabulary.get(id) ?? [])}
               told={answer.wentBy ?? []}
               onTell={(wentBy) => onType({ ...answer, wentBy })}
@@ -154,12 +229,15 @@ function PaperLine({ station, parts, asking, telling, answer, list, onType }: Pa
 /** The line of a paper that says what the tree was named by, read as it is typed. */
 function ToldOnPaper({
   position,
+  called,
   offered,
   told,
   onTell,
   onKeyDown,
 }: {
   position: number;
+  /** The station, or whose paper it is. */
+  called: string;
   offered: Character[];
   told: string[];
   onTell(wentBy: string[]): void;
@@ -171,7 +249,7 @@ function ToldOnPaper({
     <>
       <input
         className={ui['typed']}
-        aria-label={`Station ${position}, went by`}
+        aria-label={`${called}, went by`}
         aria-invalid={!read.ok}
         placeholder="went by"
         list={`offered-${position}`}
@@ -198,19 +276,19 @@ function ToldOnPaper({
 /** What the paper says was seen of one character. */
 function SeenOnPaper({
   character,
-  position,
+  called,
   value,
   onChange,
 }: {
   character: Character | undefined;
-  position: number;
+  called: string;
   value: string;
   onChange(state: string): void;
 }) {
   if (!character) return null;
   return (
     <select
-      aria-label={`Station ${position}, ${character.term}`}
+      aria-label={`${called}, ${character.term}`}
       value={value}
       onChange={(event) => onChange(event.target.value)}
     >

@@ -135,7 +135,7 @@ function PolicyForm({ marks, quiz, marking: { now, opened } }: PolicyProps & { m
               {shown.marking ? 'Mark by these' : 'Mark as it was opened'}
             </Button>
           </p>
-          <table className={ui['plain-table']} aria-label="What changes">
+          <table className={`${ui['plain-table']} ${styles['changes']}`} aria-label="What changes">
             <tbody>
               {shown.changes.map((each) => (
                 <tr key={each.studentId}>

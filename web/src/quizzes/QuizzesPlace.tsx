@@ -11,6 +11,7 @@ import { MarkPage } from './MarkPage.tsx';
 import { PlanPage } from './PlanPage.tsx';
 import { quizQuery } from './quizData.ts';
 import { RunPage } from './RunPage.tsx';
+import { TermMarks } from './TermMarks.tsx';
 import { Opening, PageHead, Problem, Tabs } from '../app/parts.tsx';
 import ui from '../app/parts.module.css';
 
@@ -42,6 +43,7 @@ export default function QuizzesPlace({ courseId }: { courseId: string }) {
           </section>
         }
       />
+      <Route path="marks" element={<TermMarks course={query.data} />} />
       <Route path=":quizId/*" element={<QuizPage course={query.data} />} />
     </Routes>
   );
@@ -54,6 +56,7 @@ function QuizList({ course }: { course: WholeCourse }) {
   return (
     <section className={ui['page']}>
       <PageHead title="Quizzes">
+        {course.quizzes.some(({ state }) => state === 'closed') && <Link to="marks">Marks of the term</Link>}
         <Button type="primary" onClick={() => void go('new')}>
           Plan a quiz
         </Button>

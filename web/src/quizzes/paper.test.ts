@@ -1,5 +1,14 @@
 import type { NamedTaxon } from '@hurrow/core/names';
-import { nextStudent, notStored, readsAs, withAnswer, withoutStored, type Papers } from './paper.ts';
+import {
+  linesOf,
+  namesFor,
+  nextStudent,
+  notStored,
+  readsAs,
+  withAnswer,
+  withoutStored,
+  type Papers,
+} from './paper.ts';
 
 const papers: Papers = {
   ada: { s1: { genus: 'Picea' }, s2: { genus: 'Abies' } },
@@ -56,4 +65,22 @@ test('an answer is read as it is typed', () => {
 test('papers are typed in the order of the list, and after the last there is none', () => {
   const students = [{ id: 'a' }, { id: 'b' }];
   expect([nextStudent(students, 'a'), nextStudent(students, 'b')]).toEqual(['b', '']);
+});
+
+test('lines are stored of one student or of one station', () => {
+  const papers = { ava: { s1: { name: 'elm' }, s2: { name: 'oak' } }, ben: { s1: { name: 'ash' } } };
+  expect(linesOf(papers, { studentId: 'ava' }).map(({ stationId }) => stationId)).toEqual(['s1', 's2']);
+  expect(linesOf(papers, { stationId: 's1' }).map(({ studentId }) => studentId)).toEqual(['ava', 'ben']);
+  expect(linesOf(papers, { studentId: 'cem' })).toEqual([]);
+});
+
+test('each field offers its own part of the names', () => {
+  const list = [
+    { genus: 'Acer', epithet: 'rubrum', family: 'Sapindaceae', commonNames: ['red maple', 'swamp maple'] },
+    { genus: 'Acer', epithet: 'negundo', family: 'Sapindaceae', commonNames: ['boxelder'] },
+  ] as Parameters<typeof namesFor>[1];
+  expect(namesFor('genus', list)).toEqual(['Acer']);
+  expect(namesFor('epithet', list)).toEqual(['negundo', 'rubrum']);
+  expect(namesFor('name', list)).toEqual(['boxelder', 'red maple', 'swamp maple']);
+  expect(namesFor('family', undefined)).toEqual([]);
 });

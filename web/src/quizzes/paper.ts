@@ -1,11 +1,41 @@
 import type { Marks } from '@hurrow/contract/quizzes';
-import { answerText, resolveName, type Answer } from '@hurrow/core/names';
+import { answerText, resolveName, type Answer, type AnswerPart } from '@hurrow/core/names';
 import { scientificName } from '@hurrow/core/taxon';
 import { listInWords } from '@hurrow/core/view';
 import { same } from '../drafts/afterSave.ts';
 
 /** What was typed of papers and is not stored: by student, then by station. */
 export type Papers = Record<string, Record<string, Answer>>;
+
+/** One line of one paper. */
+export interface PaperLine {
+  studentId: string;
+  stationId: string;
+  answer: Answer;
+}
+
+/**
+ * The lines that were typed and are not stored, of one student or of one station.
+ *
+ * @example
+ * linesOf({ ava: { s1: { name: 'elm' } } }, { stationId: 's1' }); // [{ studentId: 'ava', stationId: 's1', answer: { name: 'elm' } }]
+ */
+export const linesOf = (papers: Papers, of: { studentId?: string; stationId?: string }): PaperLine[] =>
+  Object.entries(papers)
+    .filter(([studentId]) => of.studentId === undefined || studentId === of.studentId)
+    .flatMap(([studentId, paper]) =>
+      Object.entries(paper)
+        .filter(([stationId]) => of.stationId === undefined || stationId === of.stationId)
+        .map(([stationId, answer]) => ({ studentId, stationId, answer })),
+    );
+
+/** What may be written in a field of a paper, by the list: offered to be taken, never put in place of what was typed. */
+export function namesFor(part: AnswerPart, list: Marks['list'] | undefined): string[] {
+  const all = (list ?? []).flatMap(({ genus, epithet, family, commonNames }) =>
+    part === 'genus' ? [genus] : part === 'epithet' ? [epithet] : part === 'family' ? [family] : commonNames,
+  );
+  return [...new Set(all)].sort();
+}
 
 /** The papers with an answer of one station. */
 export const withAnswer = (papers: Papers, studentId: string, stationId: string, answer: Answer): Papers => ({

@@ -5,59 +5,77 @@ import type { Answer } from '@hurrow/core/names';
 import { call } from '../app/api.ts';
 import { useSaving } from '../app/useSaving.ts';
 import { useKept } from '../drafts/useKept.ts';
-import { nextStudent, notStored, withAnswer, withoutStored, type Papers } from './paper.ts';
+import {
+  linesOf,
+  nextStudent,
+  notStored,
+  withAnswer,
+  withoutStored,
+  type PaperLine,
+  type Papers,
+} from './paper.ts';
 
-/** The papers that are typed: whose is open, what was typed and is not stored, and how it is stored, line by line. */
-export function usePapers(course: WholeCourse, quiz: Quiz, onStored: () => Promise<unknown>) {
-  const [studentId, setStudentId] = useState('');
+/** What is typed of papers: kept at every key, and stored line by line. */
+export function usePapers(quiz: Quiz, onStored: () => Promise<unknown>) {
   const papers = useKept<Papers>(`papers/${quiz.id}`, `Papers of ${quiz.title}`, {}, (held) =>
     Object.values(held).some((paper) => Object.keys(paper).length > 0),
   );
-  const typed = papers.value[studentId] ?? {};
   const { save, saving, problem } = useSaving();
-  /** Whose paper was stored last. */
-  const [last, setLast] = useState('');
-  const storePaper = async () => {
-    const stored: [string, Answer][] = [];
+  const storeLines = async (lines: readonly PaperLine[]) => {
+    const stored: PaperLine[] = [];
     try {
-      for (const [stationId, answer] of Object.entries(typed)) {
+      for (const { studentId, stationId, answer } of lines) {
         await call('POST /api/quizzes/{quizId}/paper', {
           params: { quizId: quiz.id },
           body: { studentId, stationId, answer },
         });
-        stored.push([stationId, answer]);
+        stored.push({ studentId, stationId, answer });
       }
     } finally {
       // A line leaves the paper only when what is stored stands behind it: the next word typed in it builds on that.
       if (stored.length > 0) await onStored();
       papers.set((before) =>
-        stored.reduce((left, [id, answer]) => withoutStored(left, studentId, id, answer), before),
+        stored.reduce(
+          (left, { studentId, stationId, answer }) => withoutStored(left, studentId, stationId, answer),
+          before,
+        ),
       );
     }
   };
+  return {
+    papers: papers.value,
+    latest: papers.latest,
+    type: (studentId: string, stationId: string, answer: Answer) =>
+      papers.set((before) => withAnswer(before, studentId, stationId, answer)),
+    /** Stores some lines; `done` is called when all of them are stored. */
+    store: (lines: readonly PaperLine[], done?: () => void) => save(() => storeLines(lines), { done }),
+    saving,
+    problem,
+  };
+}
+
+export type TypedPapers = ReturnType<typeof usePapers>;
+
+/** One paper at a time: whose is open, and the next one's after it is stored. */
+export function useOnePaper(course: WholeCourse, quiz: Quiz, typing: TypedPapers) {
+  const [studentId, setStudentId] = useState('');
+  /** Whose paper was stored last. */
+  const [last, setLast] = useState('');
   const submit = (event: FormEvent) => {
     event.preventDefault();
-    void save(storePaper, {
-      done: () => {
-        if (notStored(papers.latest()[studentId], quiz.stations)) return;
-        setLast(studentId);
-        setStudentId((now) => (now === studentId ? nextStudent(course.students, studentId) : now));
-      },
+    void typing.store(linesOf(typing.papers, { studentId }), () => {
+      if (notStored(typing.latest()[studentId], quiz.stations)) return;
+      setLast(studentId);
+      setStudentId((now) => (now === studentId ? nextStudent(course.students, studentId) : now));
     });
   };
   return {
-    papers: papers.value,
     studentId,
     choose: (id: string) => {
       setStudentId(id);
       setLast('');
     },
-    typed,
-    type: (stationId: string, answer: Answer) =>
-      papers.set((before) => withAnswer(before, studentId, stationId, answer)),
     submit,
     last,
-    saving,
-    problem,
   };
 }

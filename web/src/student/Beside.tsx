@@ -4,7 +4,7 @@ import { call, messageOf } from '../app/api.ts';
 import styles from './student.module.css';
 
 /** The tree that was there beside the one it was taken for: both drawn alike but for what must differ, and what to look at. */
-export function Beside({ stationId }: { stationId: string }) {
+export function Beside({ stationId, latin }: { stationId: string; latin: boolean }) {
   const query = useQuery({
     queryKey: ['beside', stationId],
     queryFn: () => call('GET /api/sit/stations/{stationId}/beside', { params: { stationId } }),
@@ -26,7 +26,8 @@ export function Beside({ stationId }: { stationId: string }) {
             <p className={styles['look-there']}>Nothing of it can be drawn.</p>
           )}
           <figcaption>
-            {i === 0 ? (isOwn ? 'It was' : 'It was, a typical one:') : 'You took it for'} <b>{names[i]}</b>
+            {i === 0 ? (isOwn ? 'It was' : 'It was, a typical one:') : 'You took it for'}{' '}
+            <b className={latin ? 'latin' : ''}>{names[i]}</b>
           </figcaption>
         </figure>
       ))}

@@ -88,7 +88,7 @@ function Row({ row, result, quizId }: RowProps) {
             {open ? 'Close' : 'See both trees'}
           </button>
         )}
-        {open && <Beside stationId={row.stationId} />}
+        {open && <Beside stationId={row.stationId} latin={row.latin} />}
         <AboutMark row={row} result={result} quizId={quizId} />
       </div>
       <span className={missed ? 'rust' : ''}>

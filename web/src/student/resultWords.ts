@@ -1,5 +1,5 @@
 import type { ResultRow, SeenRow } from '@hurrow/contract/sitting';
-import { lowerFirst } from '@hurrow/core/words';
+import { upperFirst } from '@hurrow/core/words';
 
 /** Points without needless zeros: 1.5, 2. */
 export const pointsInWords = (points: number): string => String(Number(points.toFixed(2)));
@@ -13,7 +13,7 @@ export const pointsInWords = (points: number): string => String(Number(points.to
  */
 export const seenInWords = (seen: readonly SeenRow[]): string[] =>
   seen.map(({ question, said, right, isRight }) => {
-    const asked = question.charAt(0).toUpperCase() + lowerFirst(question).slice(1);
+    const asked = upperFirst(question);
     const there = right.map((word) => `“${word}”`).join(' or ');
     if (said === null) return `${asked}: you left it open; look for ${there}.`;
     return isRight
