@@ -42,6 +42,7 @@ export const OF_A_COURSE = [
   ['grounds/collecting', 'Make the list'],
   ['quizzes', 'Plan a quiz'],
   ['quizzes/new?taxa=abies-grandis', 'Save the plan'],
+  ['quizzes/marks', 'of the lowest quizzes are dropped'],
   ['confusions', 'errors it would have prevented'],
   ['confusions/pairs', 'Answers mixed up'],
   ['confusions/characters', 'Share of its worth used'],

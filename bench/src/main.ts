@@ -14,6 +14,7 @@ import { pages } from './pages.ts';
 import { pairs } from './pairs.ts';
 import { reading } from './reading.ts';
 import { server } from './server.ts';
+import { sitting } from './sitting.ts';
 import { sorting } from './sorting.ts';
 import { teaching } from './teaching.ts';
 import type { Row } from './row.ts';
@@ -35,6 +36,7 @@ for (const measure of [
   largeLibrary,
   pages,
   groundsPage,
+  sitting,
   server,
 ])
   rows.push(...(await measure()));

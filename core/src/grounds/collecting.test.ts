@@ -1,3 +1,4 @@
+import { dayAfter } from '../season/index.ts';
 import fc from 'fast-check';
 import { kindOf, STATION_KINDS } from '../assembly/index.ts';
 import type { ProfiledTaxon } from '../evidence/index.ts';
@@ -7,7 +8,6 @@ import {
   clockAfter,
   collectingList,
   CUTTINGS,
-  dayAfter,
   keepingOf,
   likelyInWords,
   likelyThere,

@@ -1,6 +1,6 @@
 import { kindOf, type StationKind } from '../assembly/index.ts';
 import { isDeciduous, type ProfiledTaxon } from '../evidence/index.ts';
-import { hopkinsDelay, shiftCalendar, type Place } from '../season/index.ts';
+import { dayAfter, hopkinsDelay, shiftCalendar, type Place } from '../season/index.ts';
 import { commonName, type Caution } from '../taxon/index.ts';
 import type { ShownOrgan } from '../vocabulary/index.ts';
 import { amountOf, keepingOf, type Keeping } from './keeping.ts';
@@ -377,7 +377,3 @@ function howTo(reach: Reach, kind: StationKind): string {
       return '';
   }
 }
-
-/** ISO date so many days after another. */
-export const dayAfter = (day: string, days: number): string =>
-  new Date(Date.parse(day) + days * 24 * 3600_000).toISOString().slice(0, 10);

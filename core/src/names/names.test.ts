@@ -169,6 +169,24 @@ describe('marking', () => {
   test('a blank earns nothing and never less', () => expect(points({})).toBe(0));
   test('a deduction larger than the part leaves zero', () =>
     expect(points({ genus: 'Abeis', epithet: '' }, { ...binomial, deduction: 5 })).toBe(0));
+  test('a larger deduction never brings more: what is misspelled is not wrong, whatever it costs', () => {
+    const costs = (deduction: number) => ({ ...DEFAULT_MARKING, deduction });
+    const answers = [
+      { genus: 'Abeis', epithet: 'grandis', family: 'Pinacaee' },
+      { genus: 'Abies', epithet: 'grandiss', family: 'Pniaceae' },
+      { genus: 'Abies', epithet: 'grandis', family: 'Piaceae' },
+    ];
+    for (const answer of answers) {
+      const marks = [0, 0.25, 0.5, 1, 2].map((deduction) => points(answer, costs(deduction)));
+      expect(marks).toEqual([...marks].sort((a, b) => b - a));
+      expect(marks.at(-1)).toBeLessThan(3);
+    }
+    // The genus is the right one though its spelling costs all of its points: the epithet counts.
+    expect(points({ genus: 'Abeis', epithet: 'grandis' }, { ...binomial, deduction: 1 })).toBe(1);
+    // Where the genus bears no points, it stands all the same.
+    const none = { ...binomial, points: { ...binomial.points, genus: 0 } };
+    expect(points({ genus: 'Abies', epithet: 'lasiocarpa' }, none, LIST[1])).toBe(1);
+  });
   test('common names: right, misspelled, another tree, shared by two', () => {
     const common: MarkingPolicy = { ...DEFAULT_MARKING, policy: 'common' };
     expect(points({ name: 'Grand fir' }, common)).toBe(2);

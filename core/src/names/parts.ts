@@ -49,7 +49,7 @@ export function scientificParts({ answer, truth, named, resolution, marking, isR
   const whole = right && !isRuled && (resolution.how === 'exact' || resolution.how === 'synonym');
   // A ruling says that it is this tree; what is spelled otherwise costs what it costs where no ruling was needed.
   const ruledRight = (mark: PartMark): PartMark =>
-    isRuled && right && mark.points === 0 && answerText(answer)
+    isRuled && right && ['wrong', 'missing'].includes(mark.quality) && answerText(answer)
       ? {
           ...mark,
           points: lessened(mark.outOf, marking),
@@ -61,7 +61,7 @@ export function scientificParts({ answer, truth, named, resolution, marking, isR
     markPart('genus', typed.genus, [wanted.genus, truth.genus], points.genus, marking, whole),
   );
   if (policy === 'genus') return [genus];
-  const genusStands = genus.points > 0 || right;
+  const genusStands = right || !['wrong', 'missing'].includes(genus.quality);
   return [genus, ruledRight(epithetOf(typed.epithet, genusStands)), ...family];
 
   function epithetOf(written: string, stands: boolean): PartMark {
@@ -178,7 +178,7 @@ function markFamily(written: string, truth: NamedTaxon, marking: MarkingPolicy):
   const present = familyNear(plain);
   const mark = markPart('family', written, families, outOf, marking);
   // “Leguminosae” is the old name of what is wanted.
-  return mark.points === 0 &&
+  return mark.quality === 'wrong' &&
     present &&
     present !== plain &&
     families.some((family) => family.toLowerCase() === present)

@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import { commonName } from '@hurrow/core/taxon';
 import { useLibrary } from '../app/data.ts';
 import { sessionQuery } from '../app/session.ts';
-import { expiring } from './gathering.ts';
+import { expiring } from './expiring.ts';
 import { collectingQuery } from './groundsData.ts';
 
 /** Pieces that will not last until the day for which they were cut, a line each, to be replaced in time. */

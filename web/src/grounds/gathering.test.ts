@@ -5,13 +5,13 @@ import {
   asAWalk,
   bodyOf,
   chosenSource,
-  expiring,
   gatheredInWords,
   needsOfQuiz,
   needsOfSet,
   newItem,
   withNeed,
 } from './gathering.ts';
+import { expiring } from './expiring.ts';
 
 const station = (position: number, taxonId: string, kind: string) => ({
   position,

@@ -1,8 +1,7 @@
 import type { Quiz } from '@hurrow/contract/quizzes';
-import type { Collecting, CollectingBody, Item, ItemBody } from '@hurrow/contract/outings';
+import type { Collecting, Item, ItemBody } from '@hurrow/contract/outings';
 import { kindOf } from '@hurrow/core/assembly';
 import {
-  dayAfter,
   orderWalk,
   Paths,
   type CollectingLine,
@@ -12,6 +11,7 @@ import {
   type Need,
   type Source,
 } from '@hurrow/core/grounds';
+import { dayAfter } from '@hurrow/core/season';
 import { kindOfPlanned } from '../quizzes/proposed.ts';
 
 /** What a quiz needs to be cut: each of its stations that shows something gathered. */
@@ -113,30 +113,3 @@ export function gatheredInWords(lines: readonly GatherLine[]): string {
   const none = lines.length - cut.length;
   return `${done} of ${cut.length} gathered${none > 0 ? `; ${none} cannot be cut` : ''}.`;
 }
-
-/** A piece that will be of no use, and when. */
-export interface Expiring {
-  list: Pick<CollectingBody, 'name' | 'day'> & { id: string };
-  item: Item;
-  /** What it is a piece of. */
-  taxonId: string | undefined;
-  /** Over already, or before the day for which it was cut. */
-  over: boolean;
-}
-
-/** Pieces that are over, or will be before the day for which they were cut or by tomorrow. */
-export const expiring = (lists: readonly Collecting[], today: string): Expiring[] =>
-  lists.flatMap(({ items, needs, id, name, day }) =>
-    day < today
-      ? []
-      : items
-          .filter(
-            ({ state, goodUntil }) => state === 'kept' && (goodUntil < day || goodUntil < dayAfter(today, 1)),
-          )
-          .map((item) => ({
-            list: { id, name, day },
-            item,
-            taxonId: needs.find((need) => need.id === item.needId)?.taxonId,
-            over: item.goodUntil < today,
-          })),
-  );

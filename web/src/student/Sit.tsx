@@ -10,7 +10,7 @@ import { isEmpty } from './progress.ts';
 import { StationMap } from './StationMap.tsx';
 import { Seeing, Sure, WentBy } from './Telling.tsx';
 import { useAgain } from './useAgain.ts';
-import { usePicture } from './useSitting.ts';
+import { useNextPicture, usePicture } from './useSitting.ts';
 import { useTyped } from './useTyped.ts';
 import styles from './student.module.css';
 import ui from '../app/parts.module.css';
@@ -66,6 +66,8 @@ function Station({ quiz, at, outbox, ahead }: { quiz: OpenQuiz; at: number; outb
   const station = quiz.stations[at - 1]!;
   const { answer, setAnswer, write } = useAnswer(station, outbox);
   const { again, mark } = useAgain(outbox.student, quiz.id);
+  const after = quiz.stations[at];
+  useNextPicture(after?.drawn ? after.id : undefined);
   const go = useNavigate();
   const leaveFor = (to: string) => {
     write();

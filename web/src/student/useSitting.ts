@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import type { Sitting } from '@hurrow/contract/sitting';
 import { call, isProblem } from '../app/api.ts';
+import { pictureShelf } from './pictureShelf.ts';
 import { aheadBy } from './serverClock.ts';
 import { takeAlong, type Along } from './takenAlong.ts';
 import { takenStore } from './takenStore.ts';
@@ -58,21 +59,22 @@ export function useAlong({ sitting, fromPhone }: Told): Along | undefined {
 
 /** Address of a station's picture: of what the phone has along, else the server's. Nothing until that is known. */
 export function usePicture(stationId: string, wanted: boolean): string | undefined {
-  const [address, setAddress] = useState<{ of: string; url: string }>();
+  const [found, setFound] = useState<{ of: string; url: string }>();
+  const ready = pictureShelf.ready(stationId);
   useEffect(() => {
-    if (!wanted) return;
-    let made: string | undefined;
+    if (!wanted || ready) return;
     let left = false;
-    void (async () => {
-      const held = await (await takenStore())?.picture(stationId).catch(() => undefined);
-      if (left) return;
-      if (held) made = URL.createObjectURL(held);
-      setAddress({ of: stationId, url: made ?? `/api/sit/stations/${stationId}/drawing.svg` });
-    })();
+    void pictureShelf.url(stationId).then((url) => !left && setFound({ of: stationId, url }));
     return () => {
       left = true;
-      if (made) URL.revokeObjectURL(made);
     };
-  }, [stationId, wanted]);
-  return address?.of === stationId ? address.url : undefined;
+  }, [stationId, wanted, ready]);
+  return ready ?? (found?.of === stationId ? found.url : undefined);
+}
+
+/** Has the picture that comes next ready before it is asked for. */
+export function useNextPicture(stationId: string | undefined): void {
+  useEffect(() => {
+    if (stationId) void pictureShelf.decode(stationId);
+  }, [stationId]);
 }

@@ -1,0 +1,182 @@
+import { chromium, type Browser, type BrowserContext, type Page } from '@playwright/test';
+import { resolveName } from '@hurrow/core/names';
+import { randomFrom } from '@hurrow/core/random';
+import { scientificName } from '@hurrow/core/taxon';
+import { readingLists } from '../../demo/src/reading/agreement.ts';
+import { slipped } from '../../demo/src/reading/nameTable.ts';
+import { median, milliseconds, type Row } from './row.ts';
+import { demoFolder, startServer } from './start.ts';
+
+const PORT = 46_822;
+const HOME = `http://localhost:${PORT}`;
+const STATIONS = 20;
+const SLOWER = 4;
+/** Answers that nobody can read, to be ruled on by keys. */
+const ODD = 24;
+
+/** Sitting a quiz on a phone, and marking it. */
+export async function sitting(): Promise<Row[]> {
+  const { folder, remove } = demoFolder();
+  const { stop } = await startServer(folder, PORT);
+  const browser = await chromium.launch({
+    executablePath: process.env['CHROMIUM_PATH'] ?? '/usr/bin/chromium',
+    args: ['--no-sandbox', '--disable-background-networking'],
+  });
+  try {
+    const desk = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+    await asked(desk, 'POST', '/api/session/demo', { as: 'instructor' });
+    const { courseId, quizId } = await quizOfDrawings(desk);
+    const phone = await onThePhone(browser, 'Out of the signal');
+    const perKey = await byKeys(desk, courseId, quizId);
+    return [
+      {
+        what: `phone: all that is fetched to have a quiz of ${STATIONS} drawings along, the page among it`,
+        value: `${Math.round(phone.bytes / 1000)} kB`,
+        wanted: '≤ 600 kB',
+      },
+      {
+        what: `phone: from one station to the next with its drawing, processor slowed ${SLOWER}×, median`,
+        value: milliseconds(phone.step),
+        wanted: '< 100 ms',
+      },
+      ...(await needed(desk)),
+      {
+        what: 'marking: one answer ruled on by one key, all marks shown anew, median',
+        value: milliseconds(perKey),
+      },
+    ];
+  } finally {
+    await browser.close();
+    await stop();
+    remove();
+  }
+}
+
+async function asked<T>(who: BrowserContext, method: string, path: string, data?: object): Promise<T> {
+  const response = await who.request.fetch(HOME + path, {
+    method,
+    headers: { 'x-hurrow': '1' },
+    ...(data ? { data } : {}),
+  });
+  if (!response.ok()) throw new Error(`${path} was answered with ${response.status()}`);
+  return (await response.json()) as T;
+}
+
+async function quizOfDrawings(desk: BrowserContext): Promise<{ courseId: string; quizId: string }> {
+  const [course] = await asked<{ id: string }[]>(desk, 'GET', '/api/courses');
+  const { sets } = await asked<{ sets: { taxa: string[] }[] }>(desk, 'GET', `/api/courses/${course!.id}`);
+  const taxa = sets.flatMap((set) => set.taxa);
+  const view = { organs: ['leaf', 'twig', 'bud'], nearness: 'hand', aids: ['eye', 'lens'], qualifiers: {} };
+  const { id } = await asked<{ id: string }>(desk, 'POST', `/api/courses/${course!.id}/quizzes`, {
+    title: 'Out of the signal',
+    heldOn: '2026-10-15',
+    stations: Array.from({ length: STATIONS }, (_, i) => ({ taxonId: taxa[i], medium: 'drawing', view })),
+  });
+  await asked(desk, 'POST', `/api/quizzes/${id}/open`, {});
+  return { courseId: course!.id, quizId: id };
+}
+
+/** Bytes until all is on the phone, and milliseconds from station to station. */
+async function onThePhone(browser: Browser, title: string): Promise<{ bytes: number; step: number }> {
+  const context = await browser.newContext({ viewport: { width: 390, height: 844 } });
+  const page = await context.newPage();
+  await asked(context, 'POST', '/api/session/student', { courseCode: 'WOODY', personalCode: 'ELIO93' });
+  const client = await context.newCDPSession(page);
+  await client.send('Network.enable');
+  let bytes = 0;
+  client.on('Network.loadingFinished', (event) => (bytes += event.encodedDataLength));
+  await page.goto(`${HOME}/`);
+  await page.getByText('Everything is on this phone').waitFor();
+  const all = bytes;
+  await page.getByRole('link', { name: title }).click();
+  await page.getByRole('img').waitFor();
+  await client.send('Emulation.setCPUThrottlingRate', { rate: SLOWER });
+  const steps: number[] = [];
+  for (let at = 2; at <= STATIONS; at += 1) steps.push(await stepTo(page, at));
+  await context.close();
+  return { bytes: all, step: median(steps) };
+}
+
+/** Milliseconds from the press until the next station stands there with its drawing. */
+const stepTo = (page: Page, at: number): Promise<number> =>
+  page.evaluate(
+    (next) =>
+      new Promise<number>((resolve) => {
+        const began = performance.now();
+        // Not asked frame by frame: what is named within a page cannot be carried into it.
+        const timer = setInterval(() => {
+          const there = document.querySelector('h1')?.textContent === `Station ${next}`;
+          const picture = document.querySelector<HTMLImageElement>('main img');
+          if (!there || !picture?.complete || picture.naturalWidth === 0) return;
+          clearInterval(timer);
+          resolve(performance.now() - began);
+        }, 4);
+        document.querySelector<HTMLButtonElement>('form button:not([type=button])')!.click();
+      }),
+    at,
+  );
+
+/** How many answers need a human: of the demo's quizzes, and of as many names of which every fifth is slipped. */
+async function needed(desk: BrowserContext): Promise<Row[]> {
+  const [course] = await asked<{ id: string }[]>(desk, 'GET', '/api/courses');
+  const { quizzes } = await asked<{ quizzes: { id: string; state: string }[] }>(
+    desk,
+    'GET',
+    `/api/courses/${course!.id}`,
+  );
+  const waits = ({ how, other }: { how: string; other?: string }) =>
+    how === 'ambiguous' || (how === 'none' && !other);
+  let [all, wait] = [0, 0];
+  for (const { id } of quizzes.filter(({ state }) => state === 'closed')) {
+    const { answers } = await asked<{
+      answers: { text: string; mark: { resolution: { how: string; other?: string } } }[];
+    }>(desk, 'GET', `/api/quizzes/${id}/marks`);
+    const written = answers.filter(({ text }) => text);
+    all += written.length;
+    wait += written.filter(({ mark }) => waits(mark.resolution)).length;
+  }
+  const { demo: list } = readingLists();
+  const random = randomFrom(30);
+  const papers = Array.from({ length: 30 * STATIONS }, (_, i) => {
+    const name = scientificName(list[i % list.length]!);
+    return i % 5 === 0 ? slipped(name, random) : name;
+  });
+  const slips = papers.filter((name) => waits(resolveName(name, list))).length;
+  const percent = (n: number, of: number) => `${((100 * n) / of).toFixed(1)} %`;
+  return [
+    {
+      what: `marking: of ${all} answers of the demo's quizzes, those that need a human`,
+      value: percent(wait, all),
+      wanted: '< 3 %',
+    },
+    {
+      what: `marking: of 30 papers × ${STATIONS} names, every fifth slipped, those that need a human`,
+      value: percent(slips, papers.length),
+      wanted: '< 3 %',
+    },
+  ];
+}
+
+/** Milliseconds from the key that rules on an answer until the next one is asked. */
+async function byKeys(desk: BrowserContext, courseId: string, quizId: string): Promise<number> {
+  const { students } = await asked<{ students: { id: string }[] }>(desk, 'GET', `/api/courses/${courseId}`);
+  const { stations } = await asked<{ stations: { id: string }[] }>(desk, 'GET', `/api/quizzes/${quizId}`);
+  for (let i = 0; i < ODD; i += 1)
+    await asked(desk, 'POST', `/api/quizzes/${quizId}/paper`, {
+      studentId: students[i % students.length]!.id,
+      stationId: stations[i % STATIONS]!.id,
+      answer: { genus: `Qwz${String.fromCharCode(97 + i)}xk`, epithet: 'vvrtz' },
+    });
+  const page = await desk.newPage();
+  await page.goto(`${HOME}/c/${courseId}/quizzes/${quizId}/mark`);
+  const queue = page.getByRole('group', { name: 'Answers to rule on' });
+  await queue.waitFor();
+  const took: number[] = [];
+  for (let left = ODD; left > 1; left -= 1) {
+    const began = performance.now();
+    await page.keyboard.press('0');
+    await page.getByText(`1 of ${left - 1} ·`).waitFor();
+    took.push(performance.now() - began);
+  }
+  return median(took);
+}
