@@ -23,8 +23,8 @@ export function Received({ outbox, sitting }: { outbox: Outbox; sitting: Sitting
         <span>
           {offline ? 'No signal. ' : ''}
           {stations.written > waiting && `${whereInWords(stations)}. `}
-          {waiting === 1 ? 'One answer waits' : `${waiting} answers wait`} on this phone and will be sent by
-          itself.{' '}
+          {waiting === 1 ? 'One answer waits' : `${waiting} answers wait`} on this phone and will be sent by{' '}
+          {waiting === 1 ? 'itself' : 'themselves'}.{' '}
           {unkept
             ? 'This phone has no room to keep them: leave this page open until they are sent, or write them on paper.'
             : 'Nothing is lost.'}
