@@ -51,6 +51,8 @@ export interface Quiz extends QuizHead {
     wentBy: boolean;
     /** The character that half of its students, by lot, are told to look at first. */
     prompt: string | null;
+    /** Are four names to choose from instead of one to write? */
+    choose: boolean;
     offered: string[];
     seed: number;
     voided: boolean;
@@ -148,6 +150,7 @@ export const planSchema = Joi.object<PlanBody>({
           }),
         wentBy: Joi.boolean().default(false),
         prompt: Joi.string().max(80).allow(null).default(null).label('Hint by lot'),
+        choose: Joi.boolean().default(false),
       }),
     )
     .required(),

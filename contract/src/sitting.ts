@@ -18,6 +18,13 @@ export interface WentByOffered {
   characters: { id: string; word: string }[];
 }
 
+/** A name to choose. */
+export interface NameToChoose {
+  name: string;
+  latin: boolean;
+  answer: Answer;
+}
+
 export interface SatStation {
   id: string;
   position: number;
@@ -30,6 +37,8 @@ export interface SatStation {
   wentBy: WentByOffered[];
   /** What this student, by lot, is told to look at first; null for the others. */
   prompt: string | null;
+  /** Names to choose from, each with the answer that choosing it gives; empty where a name is written. */
+  choices: NameToChoose[];
   answer: Answer | null;
 }
 

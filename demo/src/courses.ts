@@ -219,6 +219,7 @@ async function setQuiz(
       asks,
       wentBy,
       prompt: null,
+      choose: false,
     };
     await quizzes.addStation(db, station);
     if (quiz.state === 'planned') continue;

@@ -11,6 +11,7 @@ import {
 import type { UnitSystem } from '../score/index.ts';
 import type { Vocabulary } from '../vocabulary/index.ts';
 import { seeingQuestion, type SeeingQuestion } from './seeing.ts';
+import { choicesOf } from './choices.ts';
 import { checklistOf } from './wentBy.ts';
 import { FRAME, type FrozenStation, type PlannedStation } from './station.ts';
 
@@ -45,6 +46,14 @@ export function freezeStation(station: PlannedStation, seed: number, context: Fr
     ...(station.asks?.length ? { asks: questionsOf(station, truth, drawn?.traits ?? null, context) } : {}),
     ...(wentBy.length ? { wentBy } : {}),
     ...(station.prompt ? { prompt: station.prompt } : {}),
+    ...(station.choose
+      ? {
+          choices: choicesOf(station.taxonId, context.list, context.vocabulary, station.view, {
+            ...context,
+            seed,
+          }),
+        }
+      : {}),
   };
 }
 

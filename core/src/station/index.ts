@@ -1,3 +1,4 @@
+export * from './choices.ts';
 export * from './doubts.ts';
 export * from './fairness.ts';
 export * from './freeze.ts';

@@ -14,6 +14,8 @@ export interface PlannedStation {
   wentBy?: boolean;
   /** The character that half of the students, by lot, are told to look at first. */
   prompt?: string | null;
+  /** Do students choose one of four names instead of writing one? */
+  choose?: boolean;
   /** Which individual is drawn, 1 to 2³¹ − 1; one is chosen by lot where none is given. */
   seed?: number;
 }
@@ -42,4 +44,6 @@ export interface FrozenStation {
   wentBy?: string[];
   /** The character that half of the students are told to look at first. */
   prompt?: string;
+  /** Taxa whose names are to choose from, in their order; where it is missing a name is written. */
+  choices?: string[];
 }

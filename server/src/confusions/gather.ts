@@ -37,13 +37,14 @@ export async function gather(db: Db, course: Course, scores: Scores, withEarlier
     for (const station of marks.stations) {
       if (!station.frozen || station.voided || station.leftOut) continue;
       counted.set(station.id, station);
-      const { truth, view, list, revision } = station.frozen;
+      const { truth, view, list, revision, choices } = station.frozen;
       input.stations.push({
         id: station.id,
         quizId: quiz.id,
         truth,
         view,
-        options: list.map(({ id }) => id),
+        // Where four names were to choose from, no other could be given.
+        options: choices ?? list.map(({ id }) => id),
         libraryKey: String(scores === 'then' ? revision : now.revision),
       });
     }

@@ -22,7 +22,8 @@ export interface QuizPrinted {
   at: string;
   course: Course;
   quiz: QuizHead;
-  stations: (PlannedStation & { position: number })[];
+  /** With the ids of the taxa whose names are to choose from, if any. */
+  stations: (PlannedStation & { position: number; choices: string[] })[];
   list: readonly ProfiledTaxon[];
   vocabulary: Vocabulary;
   reference: Place;
@@ -78,7 +79,7 @@ function stationCards({ at, course, quiz, stations, list, vocabulary }: QuizPrin
   return {
     info: { title: `Stations of ${quiz.title}` },
     pageMargins: [MARGIN, MARGIN, MARGIN, 20],
-    content: stations.map(({ position, taxonId, medium, view, asks = [] }, i): Content => {
+    content: stations.map(({ position, taxonId, medium, view, asks = [], choices }, i): Content => {
       const cautions = list.find(({ taxon }) => taxon.id === taxonId)?.taxon.cautions ?? [];
       const care = [
         ...new Set(
@@ -106,7 +107,7 @@ function stationCards({ at, course, quiz, stations, list, vocabulary }: QuizPrin
                       { text: String(position), font: 'Serif', bold: true, fontSize: 120, lineHeight: 0.9 },
                       { text: upperFirst(MEDIUM_TITLES[medium]), fontSize: 18, bold: true },
                       { text: `You look at ${viewInWords(view)}.`, fontSize: 13, margin: [0, 2, 0, 8] },
-                      { text: `Name it: ${POLICY_TITLES[course.marking.policy]}.`, fontSize: 16 },
+                      ...nameAsked(choices, course, list),
                       ...asked.map((character): Content => ({
                         text: `First say what you see: ${characterName(character, course.audience)}.`,
                         fontSize: 13,
@@ -144,6 +145,21 @@ function stationCards({ at, course, quiz, stations, list, vocabulary }: QuizPrin
       };
     }),
   };
+}
+
+/** What is asked of the name: to be written, or one of those that the card shows. */
+function nameAsked(choices: readonly string[], course: Course, list: readonly ProfiledTaxon[]): Content[] {
+  if (choices.length === 0)
+    return [{ text: `Name it: ${POLICY_TITLES[course.marking.policy]}.`, fontSize: 16 }];
+  const isCommon = course.marking.policy === 'common';
+  const names = choices.flatMap((id) => {
+    const found = list.find(({ taxon }) => taxon.id === id);
+    return found ? (isCommon ? commonName(found.taxon) : scientificName(found.taxon)) : [];
+  });
+  return [
+    { text: 'Which of these is it? Write its name.', fontSize: 16 },
+    ...names.map((text): Content => ({ text, fontSize: 14, italics: !isCommon, margin: [10, 2, 0, 0] })),
+  ];
 }
 
 /** One sheet a student: a line a station, with a column for each part of the name and for what is seen where it is asked. */

@@ -57,7 +57,10 @@ test('a page that watches hears all counts, and then each answer; students may n
     stationId: first!.id,
     answer: { genus: 'Acer', epithet: 'rubrum' },
   });
-  expect((await messages.next()).value).toMatchObject({ students: { [selma]: 1 }, right: { [first!.id]: 2 } });
+  expect((await messages.next()).value).toMatchObject({
+    students: { [selma]: 1 },
+    right: { [first!.id]: 2 },
+  });
   await messages.return(undefined);
 
   // A phone that has a drawing already is told so.

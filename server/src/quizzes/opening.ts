@@ -102,11 +102,12 @@ async function fixAll(db: Db, quiz: QuizHead): Promise<void> {
   }
 }
 
-const plannedOf = ({ taxonId, medium, view, asks, wentBy, prompt }: queries.StationRow) => ({
+const plannedOf = ({ taxonId, medium, view, asks, wentBy, prompt, choose }: queries.StationRow) => ({
   taxonId,
   medium,
   view,
   asks,
   wentBy,
   prompt,
+  choose,
 });

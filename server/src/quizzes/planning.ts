@@ -24,7 +24,7 @@ export async function writeStations(db: Db, quizId: string, courseId: string, bo
   const day = dayOfYear(body.heldOn);
   for (const [
     i,
-    { taxonId, medium, view, asks = [], wentBy = false, prompt = null, seed },
+    { taxonId, medium, view, asks = [], wentBy = false, prompt = null, choose = false, seed },
   ] of body.stations.entries())
     await queries.addStation(db, {
       id: randomUUID(),
@@ -37,6 +37,7 @@ export async function writeStations(db: Db, quizId: string, courseId: string, bo
       asks,
       wentBy,
       prompt,
+      choose,
     });
 }
 

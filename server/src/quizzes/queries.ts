@@ -137,13 +137,15 @@ export interface StationRow {
   wentBy: boolean;
   /** The character that half of its students are told to look at first. */
   prompt: string | null;
+  /** Are four names to choose from? */
+  choose: boolean;
 }
 
 // What a station is fixed to holds once its quiz has been opened.
 const STATION = `station.id, quiz_id as "quizId", position, taxon_id as "taxonId", medium, view, seed, voided, credited,
   void_reason as "voidReason", left_out as "leftOut",
   case when quiz.state = 'planned' then null else frozen end as frozen, asks,
-  went_by as "wentBy", prompt`;
+  went_by as "wentBy", prompt, choose`;
 
 export const stations = (db: Db, quizId: string) =>
   db.query<StationRow>(
@@ -180,8 +182,8 @@ export const addStation = (
   row: Omit<StationRow, 'voided' | 'credited' | 'voidReason' | 'leftOut' | 'frozen'>,
 ) =>
   db.query(
-    `insert into station (id, quiz_id, position, taxon_id, medium, view, seed, asks, went_by, prompt)
-     values ($1, $2, $3, $4, $5, $6::jsonb, $7, $8::jsonb, $9, $10)`,
+    `insert into station (id, quiz_id, position, taxon_id, medium, view, seed, asks, went_by, prompt, choose)
+     values ($1, $2, $3, $4, $5, $6::jsonb, $7, $8::jsonb, $9, $10, $11)`,
     [
       row.id,
       row.quizId,
@@ -193,6 +195,7 @@ export const addStation = (
       JSON.stringify(row.asks),
       row.wentBy,
       row.prompt,
+      row.choose,
     ],
   );
 

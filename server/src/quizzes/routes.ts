@@ -46,6 +46,7 @@ export const quizRoutes = [
         asks: station.asks,
         wentBy: station.wentBy,
         prompt: station.prompt,
+        choose: station.choose,
         offered: station.frozen?.wentBy ?? [],
         seed: station.seed,
         voided: station.voided,

@@ -1,6 +1,7 @@
 import * as contract from '@hurrow/contract/rounds';
 import { USUAL_ROUNDS } from '@hurrow/contract/rounds';
 import { timetable } from '@hurrow/core/rotation';
+import { choicesOf } from '@hurrow/core/station';
 import { badInput } from '../api/problem.ts';
 import { serve } from '../api/route.ts';
 import { courseOf } from '../courses/course.ts';
@@ -52,20 +53,28 @@ async function toPrint(db: Db, quizId: string, at: string): Promise<QuizPrinted>
   const taught = (await sets(db, course.id)).flatMap(({ taxa }) => taxa);
   const students = (await studentsOf(db, course.id)).filter(({ nameless }) => !nameless);
   const rounds = (await queries.roundsOf(db, quiz.id)) ?? USUAL_ROUNDS;
+  const list = read.profilesOf(taught);
+  const ground = { reference: read.library.reference, site: course };
   const there = students.filter(({ id }) => !rounds.away.includes(id));
   return {
     at,
     course,
     quiz,
-    stations: stations.map(({ position, taxonId, medium, view, asks, wentBy }) => ({
+    stations: stations.map(({ position, taxonId, medium, view, asks, wentBy, choose, seed, frozen }) => ({
       position,
       taxonId,
       medium,
       view,
       asks,
       wentBy,
+      choose,
+      choices:
+        frozen?.choices ??
+        (choose && taught.includes(taxonId)
+          ? choicesOf(taxonId, list, read.vocabulary, view, { ...ground, seed })
+          : []),
     })),
-    list: read.profilesOf(taught),
+    list,
     vocabulary: read.vocabulary,
     reference: read.library.reference,
     students: there,

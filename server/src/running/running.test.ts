@@ -118,3 +118,45 @@ test('what happens at a station is noted, with who and when', async () => {
     },
   ]);
 });
+
+test('one of four names is chosen: the phone is told the names and not which is right, and the choice is marked as if written', async () => {
+  const view = { organs: ['leaf'], nearness: 'hand', aids: ['eye'], qualifiers: {} };
+  const stations = [{ taxonId: planted.sugar.id, medium: 'drawing', view, choose: true }];
+  const quiz = (
+    await owner.post<{ id: string }>(`/api/courses/${planted.courseId}/quizzes`, {
+      title: 'Choosing',
+      heldOn: '2026-09-10',
+      stations,
+    })
+  ).body;
+  expect(
+    (
+      await owner.get(
+        `/api/quizzes/${quiz.id}/papers/stations.pdf?at=${encodeURIComponent('http://a.example')}`,
+      )
+    ).status,
+  ).toBe(200);
+  await owner.post(`/api/quizzes/${quiz.id}/open`);
+  const [station] = (await sit(rowan)).open.find(({ title }) => title === 'Choosing')!.stations;
+  expect(station!.choices.map(({ name }) => name).sort()).toEqual(['Acer rubrum', 'Acer saccharum']);
+  expect(JSON.stringify(station)).not.toContain(planted.sugar.id);
+  const { answer } = station!.choices.find(({ name }) => name === 'Acer saccharum')!;
+  await rowan.post('/api/sit/responses', {
+    responses: [
+      {
+        id: randomUUID(),
+        stationId: station!.id,
+        answer,
+        device: 'phone',
+        sequence: 9,
+        writtenAt: new Date().toISOString(),
+      },
+    ],
+  });
+  const { answers } = (
+    await owner.get<{ answers: { mark: { points: number; outOf: number } }[] }>(
+      `/api/quizzes/${quiz.id}/marks`,
+    )
+  ).body;
+  expect(answers.map(({ mark }) => mark.points === mark.outOf)).toEqual([true]);
+});

@@ -289,6 +289,22 @@ function Shown({
       <label className={styles['went-by']}>
         <input
           type="checkbox"
+          checked={planned.choose ?? false}
+          disabled={fixed}
+          onChange={(event) => plan.change(at, { choose: event.target.checked })}
+        />
+        <span>
+          Choose one of four names
+          <span className="quiet">
+            {' '}
+            — the tree and the three of the list that are least unlike it in what is shown; for beginners, and
+            where spelling is not the point
+          </span>
+        </span>
+      </label>
+      <label className={styles['went-by']}>
+        <input
+          type="checkbox"
           checked={planned.wentBy ?? false}
           disabled={fixed}
           onChange={(event) => plan.change(at, { wentBy: event.target.checked })}

@@ -43,6 +43,7 @@ test('a saved plan begins as it is saved, and carries nothing else of its statio
   expect(plan).toMatchObject({ title: 'Twigs', heldOn: '2026-10-20' });
   expect(Object.keys(plan.stations[0]!).sort()).toEqual([
     'asks',
+    'choose',
     'medium',
     'prompt',
     'seed',

@@ -13,6 +13,8 @@ export interface Planned {
   wentBy?: boolean;
   /** The character that half of the students, by lot, are told to look at first. */
   prompt?: string | null;
+  /** Are four names to choose from instead of one to write? */
+  choose?: boolean;
   /** Which individual is drawn: the one that students will see. */
   seed: number;
 }
@@ -76,13 +78,14 @@ export const planToBegin = (
     ? {
         title: quiz.title,
         heldOn: quiz.heldOn,
-        stations: quiz.stations.map(({ taxonId, medium, view, asks, wentBy, prompt, seed }) => ({
+        stations: quiz.stations.map(({ taxonId, medium, view, asks, wentBy, prompt, choose, seed }) => ({
           taxonId,
           medium,
           view,
           asks,
           wentBy,
           prompt: prompt ?? null,
+          choose,
           seed,
         })),
       }
@@ -105,13 +108,14 @@ export function copyOf(
   return {
     title: freeTitle(others),
     heldOn: today,
-    stations: quiz.stations.map(({ taxonId, medium, view, asks, wentBy, prompt }) => ({
+    stations: quiz.stations.map(({ taxonId, medium, view, asks, wentBy, prompt, choose }) => ({
       taxonId,
       medium,
       view,
       asks: asks ?? [],
       wentBy: wentBy ?? false,
       prompt: prompt ?? null,
+      choose: choose ?? false,
       seed: anotherSeed(),
     })),
   };

@@ -3,6 +3,7 @@ import { useState, type FormEvent } from 'react';
 import { Link, Navigate, useNavigate, useParams } from 'react-router';
 import type { Answer } from '@hurrow/core/names';
 import { upperFirst } from '@hurrow/core/words';
+import { Choices } from './Choices.tsx';
 import { NameFields } from './NameFields.tsx';
 import type { Outbox } from './outbox.ts';
 import { OwnBell } from './OwnBell.tsx';
@@ -104,7 +105,11 @@ function Station({ quiz, at, outbox, ahead }: { quiz: OpenQuiz; at: number; outb
               onSee={(seen) => setAnswer({ ...answer, seen })}
             />
           )}
-          <NameFields quiz={quiz} answer={answer} onAnswer={setAnswer} />
+          {station.choices.length > 0 ? (
+            <Choices choices={station.choices} answer={answer} onAnswer={setAnswer} />
+          ) : (
+            <NameFields quiz={quiz} answer={answer} onAnswer={setAnswer} />
+          )}
           {station.wentBy.length > 0 && (
             <WentBy
               offered={station.wentBy}

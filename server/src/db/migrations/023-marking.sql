@@ -9,6 +9,9 @@ alter table quiz add column regrade_until date;
 alter table station add column credited boolean not null default false;
 alter table station add column void_reason text;
 
+-- Whether four names are to choose from instead of one to write.
+alter table station add column choose boolean not null default false;
+
 -- What happened at a station during the quiz, as a cutting that was replaced: {note, by, at}, in order.
 alter table station add column notes jsonb not null default '[]';
 

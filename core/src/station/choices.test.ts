@@ -1,0 +1,50 @@
+import fc from 'fast-check';
+import { contrastError } from '../evidence/index.ts';
+import { profiled, viewOf } from '../testing/taxa.ts';
+import { BUILT_IN } from '../vocabulary/index.ts';
+import { choicesOf } from './index.ts';
+
+const tree = (epithet: string, shape: string, teeth: string) =>
+  profiled('Ficta', epithet, {
+    'foliage.kind': 'broad',
+    'leaf.composition': 'simple',
+    'leaf.shape': shape,
+    'leaf.teeth': teeth,
+  });
+const list = [
+  tree('prima', 'ovate', 'single'),
+  tree('secunda', 'ovate; sometimes elliptic', 'single'),
+  tree('tertia', 'ovate', 'double'),
+  tree('quarta', 'elliptic; sometimes ovate', 'single'),
+  tree('quinta', 'fan', 'none'),
+  tree('sexta', 'linear', 'none'),
+];
+const view = viewOf(['leaf'], 190);
+const choose = (truth: string, seed: number) => choicesOf(truth, list, BUILT_IN, view, { seed });
+
+test('the tree and the three that are least unlike it, in an order by lot that the seed repeats', () => {
+  const places = new Set<number>();
+  fc.assert(
+    fc.property(fc.integer({ min: 1, max: 2 ** 31 - 1 }), fc.constantFrom(...list), (seed, { taxon }) => {
+      const chosen = choose(taxon.id, seed);
+      expect(new Set(chosen).size).toBe(4);
+      expect(choose(taxon.id, seed)).toEqual(chosen);
+      places.add(chosen.indexOf(taxon.id));
+      const errors = (ids: readonly string[]) =>
+        ids.filter((id) => id !== taxon.id).map((id) => contrastError(list, taxon.id, id, BUILT_IN, view));
+      const left = list.map((each) => each.taxon.id).filter((id) => !chosen.includes(id));
+      expect(Math.min(...errors(chosen)) + 1e-12).toBeGreaterThanOrEqual(Math.max(...errors(left)));
+    }),
+    { numRuns: 60 },
+  );
+  // The right one stands in every place.
+  expect([...places].sort()).toEqual([0, 1, 2, 3]);
+});
+
+test('a short list offers what it has; a tree that is not on it cannot be asked for', () => {
+  expect(choicesOf('ficta-prima', list.slice(0, 2), BUILT_IN, view, { seed: 1 }).sort()).toEqual([
+    'ficta-prima',
+    'ficta-secunda',
+  ]);
+  expect(() => choose('ficta-nulla', 1)).toThrow('on the taught list');
+});
