@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { QuizMarking, Regrade, TermMarks } from '@hurrow/contract/marking';
 import type { Marks } from '@hurrow/contract/quizzes';
-import type { Beside, Result } from '@hurrow/contract/sitting';
+import type { Beside, Result, Sitting } from '@hurrow/contract/sitting';
 import type { StudentChange } from '@hurrow/core/marks';
 import { plantCourse, startHurrow, type Caller, type TestHurrow } from '../testing/testHurrow.ts';
 
@@ -87,6 +87,16 @@ test('a result is released to one, who sees the tree beside the one it was taken
   expect((await rowan.get(`/api/sit/stations/${stations[0]}/beside`)).status).toBe(404);
   expect((await rowan.get(`/api/sit/stations/${randomUUID()}/beside`)).status).toBe(404);
   expect((await selma.get(`/api/sit/stations/${stations[1]}/beside`)).status).toBe(403);
+});
+
+test('who may answer still is told no result, released or not', async () => {
+  const open = (reopened: boolean) => owner.put(at(`/students/${ids['Rowan']}`), { was: 'there', reopened });
+  await open(true);
+  expect((await result(rowan)).status).toBe(403);
+  expect((await rowan.get(`/api/sit/stations/${stations[1]}/beside`)).status).toBe(403);
+  expect((await rowan.get<Sitting>('/api/sit')).body.released).toEqual([]);
+  await open(false);
+  expect((await result(rowan)).status).toBe(200);
 });
 
 test('a mark is asked about, answered in place, and not asked about again', async () => {

@@ -15,6 +15,7 @@ import { addRegrade, regradesOfStudent } from '../marks/queries.ts';
 import { marksOf } from '../quizzes/marking.ts';
 import * as quizQueries from '../quizzes/queries.ts';
 import { isReleasedTo } from '../quizzes/releasing.ts';
+import { reopenedFor } from '../running/queries.ts';
 
 interface Own {
   courseId: string;
@@ -25,7 +26,8 @@ interface Own {
 async function releasedQuiz(db: Db, quizId: string, { courseId, studentId }: Own): Promise<QuizHead> {
   const quiz = await quizQueries.quiz(db, quizId);
   if (!quiz || quiz.courseId !== courseId) throw notFound('quiz');
-  if (!isReleasedTo(quiz, studentId))
+  // Who may answer still is told nothing yet.
+  if (!isReleasedTo(quiz, studentId) || (await reopenedFor(db, studentId)).includes(quiz.id))
     throw new Problem(403, 'Your instructor has not released this result yet. Look again later.');
   return quiz;
 }

@@ -57,7 +57,7 @@ export const sittingRoutes = [
       name: who!.name,
       open,
       released: quizzes
-        .filter((row) => isReleasedTo(row, who!.studentId!))
+        .filter((row) => isReleasedTo(row, who!.studentId!) && !reopened.includes(row.id))
         .map((row) => ({ id: row.id, title: row.title, heldOn: row.heldOn })),
     };
   }),
