@@ -1,4 +1,5 @@
 import {
+  dissimilarity,
   evidenceTaken,
   pairError,
   readingsOf,
@@ -13,9 +14,17 @@ import type { Vocabulary } from '../vocabulary/index.ts';
 /** Names to choose from at a station, the right one among them. */
 export const CHOICES = 4;
 
+/** Relatives are the better choice of two that are as unlike: by so much of a whole unlikeness. */
+const KIN = { genus: 0.3, family: 0.15 };
+/** Nobody offers a juniper for an elm: trees of another kind of foliage come last. */
+const OTHER_FOLIAGE = 1;
+/** Errors of the ideal reader within a step of five in a hundred are the same. */
+const STEPS = 20;
+
 /**
- * The names to choose from at a station: its tree and those of the list that are least unlike it in what is shown, in an order by lot. So a choice
- * asks what a free answer asks: to tell it from its lookalikes.
+ * The names to choose from at a station: its tree and those of the list that are most easily taken for it in what is shown, in an order by lot; of
+ * those that no careful reader takes for it, the least unlike, relatives before others. So a choice asks what a free answer asks: to tell it from
+ * its lookalikes.
  *
  * @param list of which the station's tree is one
  * @returns ids of four taxa, fewer where the list is shorter; the same seed gives the same order
@@ -31,13 +40,24 @@ export function choicesOf(
   if (at < 0) throw new Error('The taxon of a station must be on the taught list');
   const readings = readingsOf(list, vocabulary, view, options);
   const left = spokenFor(readings);
+  const { genus, family } = list[at]!.taxon;
+  const foliage = foliageOf(list[at]!);
   const rivals = list
-    .map(({ taxon }, other) => ({
-      id: taxon.id,
-      error: other === at ? -1 : pairError(evidenceTaken(readings, left, at, other).taking, at, other),
-    }))
-    .filter(({ error }) => error >= 0)
-    .sort((a, b) => b.error - a.error)
+    .flatMap((profiled, other) => {
+      if (other === at) return [];
+      const { taxon } = profiled;
+      const theirs = foliageOf(profiled);
+      const alike =
+        foliage.length === 0 || theirs.length === 0 || theirs.some((kind) => foliage.includes(kind));
+      const error = pairError(evidenceTaken(readings, left, at, other).taking, at, other);
+      const kin = taxon.genus === genus ? KIN.genus : taxon.family === family ? KIN.family : 0;
+      return {
+        id: taxon.id,
+        taken: Math.round(STEPS * error),
+        unlike: dissimilarity(readings, at, other) - kin + (alike ? 0 : OTHER_FOLIAGE),
+      };
+    })
+    .sort((a, b) => b.taken - a.taken || a.unlike - b.unlike)
     .slice(0, CHOICES - 1)
     .map(({ id }) => id);
   const random = randomFrom(seedOf(seed, 'choices'));
@@ -46,3 +66,9 @@ export function choicesOf(
     .sort((a, b) => a.lot - b.lot)
     .map(({ id }) => id);
 }
+
+/** The kinds of foliage of a taxon: broad blades, needles, scales. */
+const foliageOf = ({ scores }: ProfiledTaxon): string[] =>
+  scores.flatMap(({ characterId, value }) =>
+    characterId === 'foliage.kind' && value.kind === 'states' ? value.states.map(({ state }) => state) : [],
+  );
