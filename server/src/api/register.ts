@@ -93,6 +93,13 @@ async function admitted(db: Db, entry: Route, request: Request): Promise<Who | u
   const who = await whoIs(db, request, forStudentsAlone);
   if (entry.allow !== 'anyone') {
     if (!who) throw new Problem(401, 'You are signed out. Sign in again; what you typed is still here.');
+    // A tab that was opened by one student speaks for nobody who signed in on the phone after them.
+    const speaksFor = request.get('x-hurrow-student');
+    if (speaksFor !== undefined && speaksFor !== who.studentId)
+      throw new Problem(
+        401,
+        'Somebody else is signed in on this phone now. What you wrote is kept on it; sign in again to send it.',
+      );
     if (!entry.allow.includes(who.role))
       throw new Problem(403, 'Your account may not do this. Ask the owner of this Hurrow.');
   }

@@ -160,3 +160,22 @@ test('one of four names is chosen: the phone is told the names and not which is 
   ).body;
   expect(answers.map(({ mark }) => mark.points === mark.outOf)).toEqual([true]);
 });
+
+test('what one student wrote counts for nobody else, though another has signed in on the phone meanwhile', async () => {
+  const { open } = await sit(rowan);
+  const station = open.find(({ title }) => title === 'Choosing')!.stations[0]!.id;
+  const answer = {
+    id: randomUUID(),
+    stationId: station,
+    answer: { genus: 'Acer', epithet: 'rubrum' },
+    device: 'phone',
+    sequence: 20,
+    writtenAt: new Date().toISOString(),
+  };
+  const as = { 'x-hurrow': '1', 'x-hurrow-student': ids['Rowan']! };
+  const post = (who: Caller) => who.call('POST', '/api/sit/responses', { responses: [answer] }, as);
+  expect(await post(selma)).toMatchObject({ status: 401, body: { code: 'signedOut' } });
+  expect((await selma.call('GET', '/api/sit', undefined, as)).status).toBe(401);
+  expect((await sit(selma)).open.find(({ title }) => title === 'Choosing')!.stations[0]!.answer).toBeNull();
+  expect((await post(rowan)).status).toBe(200);
+});

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import type { Sitting } from '@hurrow/contract/sitting';
-import { call, isProblem } from '../app/api.ts';
+import { call, isProblem, speaksFor } from '../app/api.ts';
 import { pictureShelf } from './pictureShelf.ts';
 import { aheadBy } from './serverClock.ts';
 import { takeAlong, type Along } from './takenAlong.ts';
@@ -26,7 +26,8 @@ async function ask(): Promise<Told> {
     return { sitting, ahead, fromPhone: false };
   } catch (error) {
     const held = isProblem(error, 'offline', 'signedOut') ? await store?.read() : undefined;
-    if (!held?.sitting) throw error;
+    // Another tab may have taken along what is somebody else's.
+    if (!held?.sitting || held.session.who?.id !== speaksFor()) throw error;
     return { sitting: held.sitting, ahead: held.ahead, fromPhone: true };
   }
 }
