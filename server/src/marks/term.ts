@@ -25,7 +25,7 @@ export async function termMarks(db: Db, courseId: string): Promise<TermMarks> {
       const was = told === 'there' && points === undefined ? 'absent' : told;
       results
         .get(id)!
-        .push({ quizId: quiz.id, points: points === undefined ? 0 : points + credit, outOf, was });
+        .push({ quizId: quiz.id, points: was === 'there' ? (points ?? 0) + credit : 0, outOf, was });
     }
   }
   return {

@@ -17,12 +17,9 @@ export async function bellFor(
     const state = await quizQueries.bellOf(db, quiz.id);
     if (!state) return null;
     const rounds = (await quizQueries.roundsOf(db, quiz.id)) ?? USUAL_ROUNDS;
-    const class_ = (await studentsOf(db, quiz.courseId)).filter(({ nameless }) => !nameless);
-    const rotation = timetable(
-      rounds,
-      class_.map(({ id }) => id),
-      stations,
-    );
+    const all = await studentsOf(db, quiz.courseId);
+    const named = all.filter(({ nameless }) => !nameless).map(({ id }) => id);
+    const rotation = timetable(rounds, named, stations);
     return rotation ? { state, rotation, moving: rounds.moving } : null;
   });
   const round = held && ownRound(held.rotation, studentId, held.moving);

@@ -31,7 +31,12 @@ export function RunStations({ course, quiz, act, counts, running }: RunStationsP
   const [open, setOpen] = useState<{ id: string; what: 'void' | 'note' }>();
   const mayChange = useMayChange();
   const taxa = course.sets.flatMap((set) => set.taxa);
-  const judged = useJudged(quiz.stations, taxa, { course, library, day: dayOfYear(quiz.heldOn) });
+  // What is expected is only asked for while something can still be mended.
+  const judged = useJudged(quiz.state === 'open' ? quiz.stations : [], taxa, {
+    course,
+    library,
+    day: dayOfYear(quiz.heldOn),
+  });
   const taxonName = (id: string) => {
     const found = profileOf(id);
     return found ? scientificName(found.taxon) : id;
