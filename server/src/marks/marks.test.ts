@@ -3,15 +3,15 @@ import type { QuizMarking, Regrade, TermMarks } from '@hurrow/contract/marking';
 import type { Marks } from '@hurrow/contract/quizzes';
 import type { Beside, Result, Sitting } from '@hurrow/contract/sitting';
 import type { StudentChange } from '@hurrow/core/marks';
-import { plantCourse, startHurrow, type Caller, type TestHurrow } from '../testing/testHurrow.ts';
+import { openedClass, startHurrow, type Caller, type TestHurrow } from '../testing/testHurrow.ts';
 
 let hurrow: TestHurrow;
 let owner: Caller;
-let planted: Awaited<ReturnType<typeof plantCourse>>;
+let planted: Awaited<ReturnType<typeof openedClass>>['planted'];
 let rowan: Caller;
 let selma: Caller;
 let stations: string[];
-const ids: Record<string, string> = {};
+let ids: Record<string, string>;
 const at = (path: string) => `/api/quizzes/${planted.quizId}${path}`;
 const marks = async () => (await owner.get<Marks>(at('/marks'))).body;
 const result = (who: Caller) => who.get<Result>(`/api/sit/quizzes/${planted.quizId}/result`);
@@ -19,15 +19,7 @@ const result = (who: Caller) => who.get<Result>(`/api/sit/quizzes/${planted.quiz
 beforeAll(async () => {
   hurrow = await startHurrow();
   owner = hurrow.owner;
-  planted = await plantCourse(owner);
-  const { students } = (
-    await owner.get<{ students: { id: string; name: string }[] }>(`/api/courses/${planted.courseId}`)
-  ).body;
-  for (const { id, name } of students) ids[name.split(' ')[0]!] = id;
-  await owner.post(at('/open'));
-  [rowan, selma] = [hurrow.caller(), hurrow.caller()];
-  await rowan.post('/api/session/student', { courseCode: planted.code, personalCode: 'ROWAN1' });
-  await selma.post('/api/session/student', { courseCode: planted.code, personalCode: 'SELMA2' });
+  ({ planted, rowan, selma, ids } = await openedClass(hurrow));
   stations = (await owner.get<{ stations: { id: string }[] }>(at(''))).body.stations.map(({ id }) => id);
   // Rowan takes the sugar maple for a red one and misspells the first; Selma writes nothing.
   const answers = [

@@ -1,15 +1,15 @@
 import { randomUUID } from 'node:crypto';
 import type { Running } from '@hurrow/contract/running';
 import type { Sitting } from '@hurrow/contract/sitting';
-import { plantCourse, startHurrow, type Caller, type TestHurrow } from '../testing/testHurrow.ts';
+import { openedClass, startHurrow, type Caller, type TestHurrow } from '../testing/testHurrow.ts';
 import { toldByPhones } from './phones.ts';
 
 let hurrow: TestHurrow;
 let owner: Caller;
-let planted: Awaited<ReturnType<typeof plantCourse>>;
+let planted: Awaited<ReturnType<typeof openedClass>>['planted'];
 let rowan: Caller;
 let selma: Caller;
-const ids: Record<string, string> = {};
+let ids: Record<string, string>;
 const at = (path: string) => `/api/quizzes/${planted.quizId}${path}`;
 const running = async () => (await owner.get<Running>(at('/running'))).body;
 const sit = async (who: Caller) => (await who.get<Sitting>('/api/sit')).body;
@@ -31,15 +31,7 @@ const send = (who: Caller, stationId: string, more: object = {}) =>
 beforeAll(async () => {
   hurrow = await startHurrow();
   owner = hurrow.owner;
-  planted = await plantCourse(owner);
-  const { students } = (
-    await owner.get<{ students: { id: string; name: string }[] }>(`/api/courses/${planted.courseId}`)
-  ).body;
-  for (const { id, name } of students) ids[name.split(' ')[0]!] = id;
-  await owner.post(at('/open'));
-  [rowan, selma] = [hurrow.caller(), hurrow.caller()];
-  await rowan.post('/api/session/student', { courseCode: planted.code, personalCode: 'ROWAN1' });
-  await selma.post('/api/session/student', { courseCode: planted.code, personalCode: 'SELMA2' });
+  ({ planted, rowan, selma, ids } = await openedClass(hurrow));
 });
 afterAll(() => hurrow.close());
 

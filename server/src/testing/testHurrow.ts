@@ -199,6 +199,21 @@ export const MAPLES = {
   elevation: 800,
 };
 
+/** A planted course with its quiz open, its two students signed in, and their ids by first name. */
+export async function openedClass(hurrow: TestHurrow) {
+  const planted = await plantCourse(hurrow.owner);
+  const course = await hurrow.owner.get<{ students: { id: string; name: string }[] }>(
+    `/api/courses/${planted.courseId}`,
+  );
+  const ids: Record<string, string> = {};
+  for (const { id, name } of course.body.students) ids[name.split(' ')[0]!] = id;
+  await hurrow.owner.post(`/api/quizzes/${planted.quizId}/open`);
+  const [rowan, selma] = [hurrow.caller(), hurrow.caller()];
+  await rowan.post('/api/session/student', { courseCode: planted.code, personalCode: 'ROWAN1' });
+  await selma.post('/api/session/student', { courseCode: planted.code, personalCode: 'SELMA2' });
+  return { planted, rowan, selma, ids };
+}
+
 /** Two maples in a course with two students, and a planned quiz of two stations. */
 export async function plantCourse(owner: Caller) {
   const add = (taxon: object, changes: object[]) =>

@@ -163,6 +163,7 @@ function Asked({ station }: { station: Planned }) {
   const vocabulary = useVocabulary();
   const term = (id: string) => vocabulary.get(id)?.term ?? id;
   const all = [
+    ...(station.choose ? ['four names to choose from'] : []),
     ...(station.asks?.length ? [`asks for ${listInWords(station.asks.map(term))}`] : []),
     ...(station.wentBy ? ['asks what they went by'] : []),
     ...(station.prompt ? [`half are told to look at ${term(station.prompt)}`] : []),
