@@ -14,9 +14,11 @@ import type * as library from './library.ts';
 import type * as lookalikes from './lookalikes.ts';
 import type * as marking from './marking.ts';
 import type * as measurements from './measurements.ts';
+import type * as miniLessons from './miniLessons.ts';
 import type * as notebook from './notebook.ts';
 import type * as outings from './outings.ts';
 import type * as photos from './photos.ts';
+import type * as practice from './practice.ts';
 import type * as prints from './prints.ts';
 import type * as quizzes from './quizzes.ts';
 import type * as ranges from './ranges.ts';
@@ -46,9 +48,11 @@ type AnyEndpoint =
   | EndpointsOf<typeof lookalikes>
   | EndpointsOf<typeof marking>
   | EndpointsOf<typeof measurements>
+  | EndpointsOf<typeof miniLessons>
   | EndpointsOf<typeof notebook>
   | EndpointsOf<typeof outings>
   | EndpointsOf<typeof photos>
+  | EndpointsOf<typeof practice>
   | EndpointsOf<typeof prints>
   | EndpointsOf<typeof quizzes>
   | EndpointsOf<typeof ranges>

@@ -32,12 +32,18 @@ export interface ConfusionData {
     named: string | null;
   }[];
   /** Pairs that were taught again, a before b in the alphabet. */
-  reteachings: ReteachingBody[];
+  reteachings: (ReteachingBody & {
+    /** Whom it was taught to; null for the whole class. */
+    students: string[] | null;
+  })[];
 }
 
-/** The report on a class, with how fair its stations were: an ideal reader's chance of naming the tree there. */
+/**
+ * The report on a class, with how fair its stations were: an ideal reader's chance of naming the tree there, and what a beginner takes it for, with
+ * the share of readings.
+ */
 export interface ClassReport extends ConfusionReport {
-  fairness: (Pick<Fairness, 'right' | 'judgement'> & { stationId: string })[];
+  fairness: (Pick<Fairness, 'right' | 'judgement'> & { stationId: string; taken: Fairness['rivals'] })[];
 }
 
 /** How far a computation is. */

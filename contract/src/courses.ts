@@ -8,7 +8,15 @@ import type { ImportReport } from './reports.ts';
 import type { QuizSummary } from './quizzes.ts';
 
 /** What students of a course may open beside their quizzes. */
-export const OPEN_TO_STUDENTS = ['profiles', 'contrasts', 'keys', 'recap', 'lessons', 'notebook'] as const;
+export const OPEN_TO_STUDENTS = [
+  'profiles',
+  'contrasts',
+  'keys',
+  'recap',
+  'lessons',
+  'notebook',
+  'practice',
+] as const;
 export type OpenToStudents = (typeof OPEN_TO_STUDENTS)[number];
 
 export interface CourseBody {
@@ -26,6 +34,8 @@ export interface CourseBody {
   opens?: OpenToStudents[];
   /** Weeks without a lesson. */
   closedWeeks?: number[];
+  /** Those who teach see each slip of practice. */
+  seesSlips?: boolean;
 }
 
 /** A course as it stands. */
@@ -36,6 +46,7 @@ export interface Course extends CourseBody {
   startsWith: TeachingStart;
   opens: OpenToStudents[];
   closedWeeks: number[];
+  seesSlips: boolean;
 }
 
 /** A part of the taught list. */
@@ -91,6 +102,7 @@ export const courseSchema = Joi.object<CourseBody>({
     .unique()
     .default([]),
   closedWeeks: Joi.array().items(Joi.number().integer().min(1).max(60)).unique().default([]),
+  seesSlips: Joi.boolean().default(false),
 });
 
 export interface SetBody {

@@ -29,8 +29,10 @@ import { notebookRoutes } from './notebook/routes.ts';
 import { lookalikeRoutes } from './lookalikes/routes.ts';
 import { markRoutes } from './marks/routes.ts';
 import { measurementRoutes } from './measurements/routes.ts';
+import { miniLessonRoutes } from './miniLessons/routes.ts';
 import { outingRoutes } from './outings/routes.ts';
 import { photoRoutes } from './photos/routes.ts';
+import { practiceRoutes } from './practice/routes.ts';
 import { lookalikePrintRoutes } from './prints/lookalikePrints.ts';
 import { printRoutes } from './prints/routes.ts';
 import { slipRoutes } from './prints/slips.ts';
@@ -55,6 +57,8 @@ const described: Route[] = [
   ...characterRoutes,
   ...rangeRoutes,
   ...measurementRoutes,
+  ...miniLessonRoutes,
+  ...practiceRoutes,
   ...groundRoutes,
   ...instrumentRoutes,
   ...photoRoutes,

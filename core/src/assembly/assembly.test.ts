@@ -41,6 +41,7 @@ const table: Candidate[] = trees.flatMap((taxonId, i) =>
     right: 0.7 + 0.3 * (((i * 7 + k * 3) % 11) / 10),
     beginner: 0.5 + 0.4 * (((i * 5 + k) % 9) / 8),
     rivals: [],
+    taken: [],
     tells: [`c${(i + k) % 12}`],
   })),
 );

@@ -19,6 +19,8 @@ export interface Candidate {
   beginner: number;
   /** Who cannot be excluded, the commonest first, with its share of readings. */
   rivals: { taxonId: string; share: number }[];
+  /** What beginners take it for, the commonest first, with its share of their readings. */
+  taken: { taxonId: string; share: number }[];
   /** Characters that could tell it from one of its rivals: what its answers would teach us of the class. */
   tells: string[];
 }
@@ -91,6 +93,7 @@ export function candidatesOf(
         right,
         beginner: novice.right,
         rivals: rivals.slice(0, RIVALS),
+        taken: novice.rivals.slice(0, RIVALS),
         tells: tellingOf(beginner, t, novice.rivals),
       });
     });

@@ -1,13 +1,5 @@
 import { randomFrom } from '../random/index.ts';
-import {
-  afterReteaching,
-  binomialTail,
-  confusedPairs,
-  differenceInterval,
-  excessOf,
-  predictiveTail,
-  type NamedAnswer,
-} from './index.ts';
+import { binomialTail, confusedPairs, excessOf, predictiveTail, type NamedAnswer } from './index.ts';
 
 const OPTIONS = ['a', 'b', 'c', 'd', 'e', 'f', 'g', 'h'];
 
@@ -98,24 +90,4 @@ test('who repeats a slip is not many who slip: over classes without any pair, ha
 test('one answer can be no finding', () => {
   const found = excess(answersOf(1, { a: { b: 1 } }));
   expect(found.get('a→b')!.standsOut).toBe(false);
-});
-
-test('after reteaching: resolved, improving, still mixed up, persisting, too few', () => {
-  const before = { mixed: 20, asked: 48 };
-  expect(afterReteaching(before, { mixed: 2, asked: 48 }, 0.02)).toBe('resolved');
-  expect(afterReteaching(before, { mixed: 9, asked: 48 }, 0.02)).toBe('improving');
-  expect(afterReteaching(before, { mixed: 14, asked: 48 }, 0.02)).toBe('still mixed up');
-  expect(afterReteaching(before, { mixed: 24, asked: 48 }, 0.02)).toBe('persisting');
-  expect(afterReteaching(before, { mixed: 3, asked: 10 }, 0.02)).toBe('still mixed up');
-  expect(afterReteaching(before, { mixed: 2, asked: 4 }, 0.3)).toBe('too few to say');
-  expect(afterReteaching(before, { mixed: 0, asked: 0 }, 0.02)).toBe('too few to say');
-  expect(afterReteaching({ mixed: 0, asked: 0 }, { mixed: 5, asked: 9 }, 0.02)).toBe('too few to say');
-});
-
-test('interval of a difference: Newcombe’s worked example', () => {
-  // 56/70 against 48/80 at 95 % is (0.0524, 0.3339); at 90 % it lies inside that.
-  const [low, high] = differenceInterval({ mixed: 56, asked: 70 }, { mixed: 48, asked: 80 });
-  expect(low).toBeGreaterThan(0.0524);
-  expect(high).toBeLessThan(0.3339);
-  expect((low + high) / 2).toBeCloseTo(0.195, 1);
 });

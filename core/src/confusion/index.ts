@@ -14,6 +14,7 @@ export * from './prediction.ts';
 export * from './prompted.ts';
 export * from './report.ts';
 export * from './retaught.ts';
+export * from './since.ts';
 export * from './situations.ts';
 export * from './stationStatistics.ts';
 export * from './student.ts';

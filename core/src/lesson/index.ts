@@ -3,6 +3,7 @@ export * from './drawing.ts';
 export * from './glossary.ts';
 export * from './lesson.ts';
 export * from './looking.ts';
+export * from './mini.ts';
 export * from './phrases.ts';
 export * from './points.ts';
 export * from './roots.ts';

@@ -28,6 +28,8 @@ export interface ClassInput {
 const SEED = 3701;
 /** Readings simulated for a station's fairness: enough to tell fair from unfair. */
 const READINGS = 600;
+/** So many of the trees that a beginner takes it for are told. */
+const TAKEN = 12;
 
 /** Everything that is said of a class, from plain data. `at` is told the share done and what is being done. */
 export function classReport(input: ClassInput, at: (share: number, doing: string) => void): ClassReport {
@@ -49,7 +51,12 @@ export function classReport(input: ClassInput, at: (share: number, doing: string
       ...options,
       draws: READINGS,
     });
-    return [{ stationId: station.id, right, judgement }];
+    const beginner = stationFairness(list, station.truth, vocabulary, station.view, {
+      ...options,
+      reader: 'novice',
+      draws: READINGS,
+    });
+    return [{ stationId: station.id, right, judgement, taken: beginner.rivals.slice(0, TAKEN) }];
   });
   const { stations, answers, seen, wentBy, prompted, earlier } = input;
   const report = reportOf(

@@ -46,8 +46,8 @@ export interface Reteaching {
 }
 
 export const reteachings = (db: Db, courseId: string) =>
-  db.query<Reteaching>(
-    `select a, b, to_char(taught_on, 'YYYY-MM-DD') as "taughtOn" from reteaching where course_id = $1 order by taught_on, a, b`,
+  db.query<Reteaching & { students: string[] | null }>(
+    `select a, b, to_char(taught_on, 'YYYY-MM-DD') as "taughtOn", students from reteaching where course_id = $1 order by taught_on, a, b`,
     [courseId],
   );
 
@@ -56,11 +56,12 @@ export const addReteaching = (
   courseId: string,
   { a, b, taughtOn }: Reteaching,
   accountId: string | null,
+  students: readonly string[] | null = null,
 ) =>
   db.query(
-    `insert into reteaching (course_id, a, b, taught_on, account_id) values ($1, $2, $3, $4, $5)
-     on conflict (course_id, a, b, taught_on) do nothing`,
-    [courseId, a, b, taughtOn, accountId],
+    `insert into reteaching (course_id, a, b, taught_on, account_id, students) values ($1, $2, $3, $4, $5, $6::jsonb)
+     on conflict (course_id, a, b, taught_on) do update set students = excluded.students`,
+    [courseId, a, b, taughtOn, accountId, students && JSON.stringify(students)],
   );
 
 export const removeReteaching = (db: Db, courseId: string, { a, b, taughtOn }: Reteaching) =>

@@ -5,11 +5,19 @@ import {
   type Assembly,
   type AssemblyGround,
   type Candidate,
+  type CandidateOptions,
   type CandidateTable,
   type ClassSoFar,
   type QuizWishes,
 } from '@hurrow/core/assembly';
 import { lessonOf, type LessonAsked, type LessonSetting, type LessonStop } from '@hurrow/core/lesson';
+import {
+  fittedWeights,
+  practiceCardsOf,
+  type History,
+  type PracticeCard,
+  type WeightsFit,
+} from '@hurrow/core/practice';
 import { highs } from '@hurrow/core/program';
 import {
   prospectsOf,
@@ -29,7 +37,23 @@ export type TeachingTask =
   | { kind: 'lesson'; setting: SentSetting; asked: LessonAsked }
   | { kind: 'prospects'; ground: TermGround }
   | { kind: 'proposal'; ground: TermGround; wishes: TermWishes }
-  | QuizTask;
+  | QuizTask
+  | CardsTask
+  | FitTask;
+
+/** Practice cards to be worked out of a list on a day. */
+export interface CardsTask {
+  kind: 'cards';
+  list: readonly ProfiledTaxon[];
+  vocabulary: Vocabulary;
+  options: CandidateOptions;
+}
+
+/** The schedule to be fitted to answers, by student. */
+export interface FitTask {
+  kind: 'fit';
+  histories: readonly History[];
+}
 
 export interface SentSetting extends Omit<LessonSetting, 'rangeOf'> {
   ranges: Record<string, Range>;
@@ -100,7 +124,9 @@ async function makeQuiz({ key, ground, wishes, so, forms }: QuizTask): Promise<Q
 /** Runs in a thread of its own, which never opens the store. */
 export default async function work(
   task: TeachingTask,
-): Promise<LessonStop[] | Prospects | TermProposal | QuizMade> {
+): Promise<LessonStop[] | Prospects | TermProposal | QuizMade | PracticeCard[] | WeightsFit | undefined> {
+  if (task.kind === 'cards') return practiceCardsOf(task.list, task.vocabulary, task.options);
+  if (task.kind === 'fit') return fittedWeights(task.histories);
   if (task.kind === 'quiz') return makeQuiz(task);
   if (task.kind === 'lesson') {
     const { ranges, ...setting } = task.setting;

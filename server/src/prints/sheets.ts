@@ -1,5 +1,6 @@
 import { glossary } from './glossary.ts';
 import { handout } from './handout.ts';
+import { miniLessonSheet } from './miniLessonSheet.ts';
 import { labelSheet } from './labels.ts';
 import { contrastSheet, keySheet, marksSheet } from './lookalikeSheets.ts';
 import { nameCards } from './nameCards.ts';
@@ -14,6 +15,7 @@ export const SHEETS = {
   contrast: contrastSheet,
   glossary,
   handout,
+  miniLesson: miniLessonSheet,
   key: keySheet,
   labels: labelSheet,
   marks: marksSheet,

@@ -5,7 +5,8 @@ import type { ConfusedPair, NamedAnswer } from '@hurrow/core/confusion';
 import { useKeys } from '../app/keys.ts';
 import { PairMatrix } from './PairMatrix.tsx';
 import { rankedPairs, type RankedPair } from './rankedPairs.ts';
-import { reteachingOf, type Reteaching } from './reteaching.ts';
+import type { SinceTaught } from '@hurrow/core/confusion';
+import { reteachingOf, VERDICT_WORDS } from './reteaching.ts';
 import { Unnamed } from './Unnamed.tsx';
 import type { PairOfTaxa } from './counting.ts';
 import { percent, percentRange, type Names } from './useNames.ts';
@@ -111,7 +112,7 @@ function List({ courseId, data, report, names, pairs }: Omit<PairsProps, 'answer
 
 interface PairRowProps {
   ranked: RankedPair;
-  again: Reteaching | undefined;
+  again: SinceTaught | undefined;
   at: boolean;
   base: string;
   names: Names;
@@ -135,10 +136,9 @@ function PairRow({ ranked: { pair, expected, standsOut }, again, at, base, names
         )}
         {ways.some((way) => way.repeated) && <small className="quiet"> repeated</small>}
         {again && (
-          <small className={again.status === 'persisting' ? 'rust' : 'quiet'}>
+          <small className={again.verdict === 'as before' ? 'rust' : 'quiet'}>
             {' '}
-            taught again {again.taughtOn}:{' '}
-            {again.status === 'persisting' ? 'still mixed up as before' : again.status}
+            taught again {again.taughtOn}: {VERDICT_WORDS[again.verdict].toLowerCase()}
           </small>
         )}
       </td>

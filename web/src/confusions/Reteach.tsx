@@ -2,9 +2,11 @@ import type { ClassReport, ConfusionData } from '@hurrow/contract/confusions';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { useState } from 'react';
+import { Link } from 'react-router';
+import type { SinceTaught } from '@hurrow/core/confusion';
 import { call } from '../app/api.ts';
-import { sessionQuery } from '../app/session.ts';
-import { reteachingOf } from './reteaching.ts';
+import { sessionQuery, useMayChange } from '../app/session.ts';
+import { cautionOf, reteachingOf, VERDICT_WORDS } from './reteaching.ts';
 import { percent } from './useNames.ts';
 import styles from './confusions.module.css';
 import { LinkButton, Problem } from '../app/parts.tsx';
@@ -31,22 +33,22 @@ export function Reteach({ courseId, data, report, a, b }: ReteachProps) {
   const takeBack = (taughtOn: string) =>
     save(() => call('POST /api/courses/{courseId}/reteachings/remove', noted(taughtOn)), { done });
   const held = data.reteachings.filter((row) => [row.a, row.b].includes(a) && [row.a, row.b].includes(b));
+  const mayChange = useMayChange();
   const since = reteachingOf(data, report, a, b);
   return (
     <div className={styles['reteach']}>
       <h2>Taught again</h2>
-      {since && (
-        <p>
-          <strong>
-            {since.status === 'too few to say' ? 'Too few answers to say' : WORDS[since.status]}
-          </strong>{' '}
-          since {since.taughtOn}: mixed up in {share(since.before)} before, {share(since.after)} after.
-        </p>
-      )}
+      <p>
+        <Link className={styles['door']} to={`/c/${courseId}/confusions/${a}/${b}/lesson`}>
+          Make a mini-lesson
+        </Link>
+      </p>
+      {since && <Since since={since} />}
       <ul>
-        {held.map(({ taughtOn }) => (
+        {held.map(({ taughtOn, students }) => (
           <li key={taughtOn}>
-            {taughtOn} <LinkButton onClick={() => void takeBack(taughtOn)}>Take back</LinkButton>
+            {taughtOn}, {students ? `${students.length} students` : 'the class'}{' '}
+            {mayChange && <LinkButton onClick={() => void takeBack(taughtOn)}>Take back</LinkButton>}
           </li>
         ))}
       </ul>
@@ -69,12 +71,25 @@ export function Reteach({ courseId, data, report, a, b }: ReteachProps) {
   );
 }
 
-const WORDS = {
-  resolved: 'Resolved',
-  improving: 'Improving',
-  'still mixed up': 'Still mixed up, may have improved',
-  persisting: 'Still mixed up as before',
-} as const;
+/** What became of it: a verdict, the shares with the interval of what was gained, and what has to be borne in mind. */
+function Since({ since }: { since: SinceTaught }) {
+  const { verdict, taughtOn, counted, difference } = since;
+  const caution = cautionOf(since);
+  const asked = counted.before.asked > 0 && counted.after.asked > 0;
+  return (
+    <>
+      <p>
+        <strong>{VERDICT_WORDS[verdict]}</strong> since {taughtOn}: mixed up in {share(counted.before)}{' '}
+        before, {share(counted.after)} after.
+        {asked && <> At specimens like the later ones {points(difference)} fewer (90 % interval).</>}
+      </p>
+      {caution && <p className="quiet">{caution}</p>}
+    </>
+  );
+}
+
+const points = ([low, high]: [number, number]): string =>
+  `${Math.round(100 * low)} to ${Math.round(100 * high)} in a hundred`;
 
 const share = ({ mixed, asked }: { mixed: number; asked: number }) =>
   asked === 0 ? 'no answers' : `${mixed} of ${asked} answers (${percent(mixed / asked)})`;

@@ -3,7 +3,15 @@ import { countedOf } from './counting.ts';
 import { reteachingOf } from './reteaching.ts';
 
 const station = (id: string, quizId: string, truth: string, more: object = {}) =>
-  ({ id, quizId, truth, voided: false, leftOut: false, ...more }) as ConfusionData['stations'][number];
+  ({
+    id,
+    quizId,
+    truth,
+    view: { organs: ['leaf'] },
+    voided: false,
+    leftOut: false,
+    ...more,
+  }) as ConfusionData['stations'][number];
 let n = 0;
 const answers = (stationId: string, quizId: string, named: string | null, times: number) =>
   Array.from({ length: times }, () => ({
@@ -61,15 +69,14 @@ describe('a pair that was taught again', () => {
       ...answers('2', 'after', 'spruce', 40 - after),
       ...answers('3', 'after', 'fir', 9),
     ],
-    reteachings: [{ a: 'fir', b: 'spruce', taughtOn: '2026-10-01' }],
+    reteachings: [{ a: 'fir', b: 'spruce', taughtOn: '2026-10-01', students: null }],
   });
   test('is counted before and since, in both directions, and the very day counts as since', () => {
     expect(reteachingOf(data(0), undefined, 'spruce', 'fir')).toMatchObject({
-      before: { mixed: 20, asked: 40 },
-      after: { mixed: 0, asked: 40 },
-      status: 'resolved',
+      counted: { before: { mixed: 20, asked: 40 }, after: { mixed: 0, asked: 40 } },
+      verdict: 'resolved',
     });
-    expect(reteachingOf(data(20), undefined, 'fir', 'spruce')!.status).not.toBe('resolved');
+    expect(reteachingOf(data(20), undefined, 'fir', 'spruce')!.verdict).not.toBe('resolved');
   });
   test('another pair was not taught again', () => {
     expect(reteachingOf(data(0), undefined, 'fir', 'elm')).toBeUndefined();

@@ -1,11 +1,24 @@
 import type { ClassReport, ConfusionData } from '@hurrow/contract/confusions';
-import { afterReteaching, type AfterReteaching } from '@hurrow/core/confusion';
+import { sinceTaught, type AfterReteaching, type HeldClass, type SinceTaught } from '@hurrow/core/confusion';
+import { SHOWN_TITLES, listInWords } from '@hurrow/core/view';
+import type { ShownOrgan } from '@hurrow/core/vocabulary';
 
-export interface Reteaching {
-  taughtOn: string;
-  status: AfterReteaching;
-  before: { mixed: number; asked: number };
-  after: { mixed: number; asked: number };
+/** What a class has answered, without the stations that do not count. */
+export function heldClass(data: ConfusionData, report: ClassReport | undefined): HeldClass {
+  const takenAt = new Map((report?.fairness ?? []).map(({ stationId, taken }) => [stationId, taken]));
+  return {
+    stations: data.stations
+      .filter(({ voided, leftOut }) => !voided && !leftOut)
+      .map(({ id, quizId, truth, view }) => ({
+        id,
+        quizId,
+        truth,
+        organs: view.organs,
+        taken: takenAt.get(id) ?? [],
+      })),
+    answers: data.answers,
+    heldOn: new Map(data.quizzes.map(({ id, heldOn }) => [id, heldOn])),
+  };
 }
 
 /** What became of a pair since it was last taught again; undefined where it was not. Quizzes of that very day count as after. */
@@ -14,33 +27,33 @@ export function reteachingOf(
   report: ClassReport | undefined,
   a: string,
   b: string,
-): Reteaching | undefined {
+): SinceTaught | undefined {
   const last = data.reteachings
     .filter((row) => [row.a, row.b].includes(a) && [row.a, row.b].includes(b))
     .at(-1);
   if (!last) return undefined;
-  const heldOn = new Map(data.quizzes.map((quiz) => [quiz.id, quiz.heldOn]));
-  const stations = new Map(
-    data.stations
-      .filter(({ truth, voided, leftOut }) => !voided && !leftOut && (truth === a || truth === b))
-      .map((station) => [station.id, station]),
-  );
-  const counts = { before: { mixed: 0, asked: 0 }, after: { mixed: 0, asked: 0 } };
-  for (const { stationId, quizId, named } of data.answers) {
-    const station = stations.get(stationId);
-    if (!station) continue;
-    const side = counts[heldOn.get(quizId)! < last.taughtOn ? 'before' : 'after'];
-    side.asked += 1;
-    if (named === (station.truth === a ? b : a)) side.mixed += 1;
-  }
-  const expected =
-    report?.pairs.filter(({ truth, answer }) => [a, b].includes(truth) && [a, b].includes(answer)) ?? [];
-  const expectedRate = expected.length
-    ? expected.reduce((sum, pair) => sum + pair.expectedRate, 0) / expected.length
-    : 0;
-  return {
-    taughtOn: last.taughtOn,
-    status: afterReteaching(counts.before, counts.after, expectedRate),
-    ...counts,
-  };
+  return sinceTaught(heldClass(data, report), a, b, last.taughtOn, last.students ?? undefined);
+}
+
+export const VERDICT_WORDS: Record<AfterReteaching, string> = {
+  resolved: 'Resolved',
+  improving: 'Improving',
+  'still mixed up': 'Still mixed up, may have improved',
+  'as before': 'Still mixed up as before',
+  'too few to say': 'Too few answers to say',
+};
+
+/** What has to be borne in mind with a verdict: later specimens that were easier, harder, or showed something else. */
+export function cautionOf({ specimens, otherOrgans }: SinceTaught): string {
+  const parts = otherOrgans.map((organ) => SHOWN_TITLES[organ as ShownOrgan]);
+  return [
+    specimens === 'as hard'
+      ? ''
+      : `The later specimens were ${specimens} to tell by the evidence; that is taken out of the verdict, as far as it can be known.`,
+    parts.length
+      ? `Before and after were not shown alike: ${listInWords(parts)} ${parts.length === 1 ? 'was' : 'were'} seen only once.`
+      : '',
+  ]
+    .filter(Boolean)
+    .join(' ');
 }

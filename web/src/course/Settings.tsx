@@ -42,6 +42,7 @@ export default function Settings({ course }: { course: WholeCourse | undefined }
         startsWith: course.startsWith,
         opens: course.opens,
         closedWeeks: course.closedWeeks,
+        seesSlips: course.seesSlips,
         place: writtenPlace(course),
       }
     : {
@@ -54,6 +55,7 @@ export default function Settings({ course }: { course: WholeCourse | undefined }
         startsWith: 'leaf',
         opens: [],
         closedWeeks: [],
+        seesSlips: false,
         place: writtenPlace(library!.reference),
       };
   return (
@@ -72,6 +74,7 @@ const OPENS: [OpenToStudents, string][] = [
   ['recap', 'the recap of each set'],
   ['lessons', 'the lesson of each set, from its week on'],
   ['notebook', 'a notebook of what they see at trees'],
+  ['practice', 'practice on the phone, of the sets taught so far'],
 ];
 
 function Form({ course, start }: { course: WholeCourse | undefined; start: Draft }) {

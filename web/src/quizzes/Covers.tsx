@@ -27,7 +27,9 @@ export function Covers({ course, stations, judged, so, near, onOrder }: CoversPr
       if (!each) return [];
       const { taxonId, view } = station;
       const kind = kindOfPlanned(station)?.id ?? station.medium;
-      return [expectedRight({ id: '', taxonId, kind, view, tells: [], ...each }, so ?? { answered: {} })];
+      return [
+        expectedRight({ id: '', taxonId, kind, view, tells: [], taken: [], ...each }, so ?? { answered: {} }),
+      ];
     }),
   );
   const unfair = known.filter(({ judgement }) => judgement !== 'fair').length;

@@ -48,7 +48,11 @@ export function RunStations({ course, quiz, act, counts, running }: RunStationsP
         const stands = stationStands(counts, station.id);
         const known = judged[i];
         const expected =
-          known && expectedRight({ id: '', taxonId, kind: '', view, tells: [], ...known }, { answered: {} });
+          known &&
+          expectedRight(
+            { id: '', taxonId, kind: '', view, tells: [], taken: [], ...known },
+            { answered: {} },
+          );
         const trouble = quiz.state === 'open' ? troubleAt(stands, expected) : '';
         const notes = running?.stations.find(({ stationId }) => stationId === station.id)?.notes ?? [];
         return (

@@ -26,6 +26,7 @@ const candidate = (taxonId: string, kind = 'cutting', more: Partial<Candidate> =
   beginner: 0.7,
   rivals: [],
   tells: [],
+  taken: [],
   ...more,
 });
 const so: ClassSoFar = { sets, answered: {}, mixedUp: [], doubtful: {} };

@@ -16,6 +16,8 @@ import ui from '../app/parts.module.css';
 
 // Drawings and evidence come only to those who look at trees: a quiz loads little.
 const Trees = lazy(() => import('./Trees.tsx'));
+const loadPractice = () => import('../practice/PracticePages.tsx');
+const PracticePages = lazy(loadPractice);
 const OwnNotebook = lazy(() => import('../notebook/OwnNotebook.tsx'));
 
 /** A student's pages, made for a phone. */
@@ -71,7 +73,15 @@ function Open({ told, outbox, box }: { told: Told; outbox: Outbox; box: NoteBox 
   const [lost, setLost] = useState(false);
   const queries = useQueryClient();
   useEffect(() => onSessionLost(() => setLost(true)), []);
-  useEffect(() => void install().catch(() => undefined), []);
+  const practises = sitting.opens.includes('practice');
+  // What is practised with comes onto the phone as well, behind everything that a quiz needs.
+  useEffect(
+    () =>
+      void install()
+        .then(() => (practises ? loadPractice().then(install) : undefined))
+        .catch(() => undefined),
+    [practises],
+  );
   useEffect(() => {
     const again = () => {
       void outbox.send();
@@ -113,6 +123,14 @@ function Open({ told, outbox, box }: { told: Told; outbox: Outbox; box: NoteBox 
           element={
             <Suspense fallback={<p className={styles['pad']}>Opening…</p>}>
               <Trees sitting={sitting} />
+            </Suspense>
+          }
+        />
+        <Route
+          path="practice/*"
+          element={
+            <Suspense fallback={<p className={styles['pad']}>Opening…</p>}>
+              <PracticePages />
             </Suspense>
           }
         />

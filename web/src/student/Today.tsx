@@ -101,7 +101,12 @@ function ToLearn({ opens }: Pick<Sitting, 'opens'>) {
   return (
     <>
       <h2>To learn with</h2>
-      {opens.some((part) => part !== 'notebook') && (
+      {opens.includes('practice') && (
+        <Link className={`${ui['press']} ${styles['wide-press']}`} to="/practice">
+          Practice
+        </Link>
+      )}
+      {opens.some((part) => part !== 'notebook' && part !== 'practice') && (
         <Link className={`${ui['press']} ${styles['wide-press']}`} to="/trees">
           Trees of the course
         </Link>

@@ -1,0 +1,66 @@
+import type { PracticePack } from '@hurrow/contract/practice';
+import { HALF_PICTURE, pressed, type Question } from '@hurrow/core/practice';
+import { characterName } from '@hurrow/core/score';
+import { useState, type MouseEvent } from 'react';
+import { readVocabulary } from './ground.ts';
+import { Picture } from './Picture.tsx';
+import ui from '../app/parts.module.css';
+import styles from './practice.module.css';
+
+interface DiffersProps {
+  question: Extract<Question, { way: 'differs' }>;
+  pack: PracticePack;
+  onTold(right: boolean, slips: number): void;
+}
+
+/** Two specimens, alike but for what decides: its place is pressed on either, or chosen in words. A second press is allowed, and is a slip. */
+export function Differs({ question, pack, onTold }: DiffersProps) {
+  const [missed, setMissed] = useState<string[]>([]);
+  const vocabulary = readVocabulary(pack);
+  const name = (id: string) => characterName(vocabulary.get(id)!, pack.audience);
+  const tell = (characterId: string | undefined, right: boolean) => {
+    if (right) return onTold(true, missed.length);
+    if (missed.length > 0) return onTold(false, 0);
+    setMissed([characterId ? name(characterId) : 'this place']);
+  };
+  const press = (picture: 0 | 1) => (event: MouseEvent<HTMLElement>) => {
+    const box = event.currentTarget.getBoundingClientRect();
+    const x = ((event.clientX - box.left) / box.width) * HALF_PICTURE.width;
+    const y = ((event.clientY - box.top) / box.height) * HALF_PICTURE.height;
+    const found = pressed(question, picture, x, y);
+    tell(found?.characterId, found?.right ?? false);
+  };
+  return (
+    <>
+      <div className={styles['two']}>
+        {question.pictures.map((shown, i) => (
+          // For fingers and pens; keys and screen readers have the words below.
+          // eslint-disable-next-line jsx-a11y/click-events-have-key-events, jsx-a11y/no-static-element-interactions
+          <div key={i} onClick={press(i as 0 | 1)} className={styles['pressable']}>
+            <Picture shown={shown} what={i === 0 ? 'The first' : 'The second'} />
+          </div>
+        ))}
+      </div>
+      <p role="status">
+        {missed.length > 0
+          ? `In ${missed[0]!} they are alike. Look once more.`
+          : 'Where do they differ? Press the place on either.'}
+      </p>
+      <details className={styles['words']}>
+        <summary>Say it in words</summary>
+        <div className={styles['choices']} role="group" aria-label="In what do they differ?">
+          {question.characters.map((id) => (
+            <button
+              key={id}
+              type="button"
+              className={ui['press']}
+              onClick={() => tell(id, question.right.includes(id))}
+            >
+              {name(id)}
+            </button>
+          ))}
+        </div>
+      </details>
+    </>
+  );
+}

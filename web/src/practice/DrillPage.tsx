@@ -1,0 +1,143 @@
+import type { PracticePack } from '@hurrow/contract/practice';
+import { WAY_WORDS } from '@hurrow/core/practice';
+import { useMemo, useReducer, useRef, useState } from 'react';
+import { Link, useSearchParams } from 'react-router';
+import { After } from './After.tsx';
+import { Differs } from './Differs.tsx';
+import { Drill, type Told } from './drill.ts';
+import { NameIt } from './NameIt.tsx';
+import type { ReviewBox } from './reviewBox.ts';
+import { Settles } from './Settles.tsx';
+import { SortThese } from './SortThese.tsx';
+import { wishOf } from './wish.ts';
+import ui from '../app/parts.module.css';
+import student from '../student/student.module.css';
+import styles from './practice.module.css';
+
+/** So many of six may lie wrong for the two trees to count as known. */
+const FORGIVEN = 1;
+
+/** A session: one question, one specimen, the whole screen. */
+export function DrillPage({ pack, box }: { pack: PracticePack; box: ReviewBox }) {
+  const [search] = useSearchParams();
+  const wished = search.toString();
+  const drill = useMemo(
+    () =>
+      new Drill(pack, box.answers(), wishOf(new URLSearchParams(wished)), {
+        now: box.now,
+        save: (review) => void box.add(review).then(() => box.send()),
+        seed: 1 + Math.floor(Math.random() * 1e6),
+      }),
+    [pack, box, wished],
+  );
+  const [turn, again] = useReducer((n: number) => n + 1, 0);
+  const [after, setAfter] = useState<{ told: Told; said: string }>();
+  const { question, answered, right, minutes, spent, ended } = drill.state();
+  const tell = (told: Omit<Told, 'took'>, said: string, took: number) => {
+    const whole = { ...told, took };
+    drill.told(whole);
+    setAfter({ told: whole, said });
+  };
+  const next = () => {
+    drill.next();
+    setAfter(undefined);
+    again();
+  };
+  if (!question) return <Ended answered={answered} right={right} ended={ended ?? 'done'} />;
+  return (
+    <>
+      <header className={student['phone-bar']}>
+        <h1>{WAY_WORDS[question.way].title}</h1>
+        <Link className={ui['press']} to="/practice">
+          Stop
+        </Link>
+      </header>
+      <div
+        className={student['phone-progress']}
+        role="img"
+        aria-label={`${answered} answered, ${Math.max(0, Math.round(minutes - spent))} minutes left`}
+      >
+        <i style={{ width: `${Math.min(100, (100 * spent) / minutes)}%` }} />
+      </div>
+      <main className={student['pad']}>
+        {!after && <Asked key={turn} question={question} pack={pack} onTold={tell} />}
+        {after && (
+          <After
+            key={`after ${turn}`}
+            question={question}
+            told={after.told}
+            said={after.said}
+            pack={pack}
+            ground={drill.ground}
+            mixUps={drill.known()}
+            onNext={next}
+          />
+        )}
+      </main>
+    </>
+  );
+}
+
+type Shown = NonNullable<ReturnType<Drill['state']>['question']>;
+
+interface AskedProps {
+  question: Shown;
+  pack: PracticePack;
+  onTold(told: Omit<Told, 'took'>, said: string, took: number): void;
+}
+
+/** The question in its way. */
+function Asked({ question, pack, onTold }: AskedProps) {
+  const began = useRef(performance.now());
+  const tell = (told: Omit<Told, 'took'>, said = '') =>
+    onTold(told, said, (performance.now() - began.current) / 1000);
+  switch (question.way) {
+    case 'differs':
+      return <Differs question={question} pack={pack} onTold={(right, slips) => tell({ right, slips })} />;
+    case 'settles':
+      return <Settles question={question} pack={pack} onTold={(right) => tell({ right, slips: 0 })} />;
+    case 'sort':
+      return (
+        <SortThese
+          question={question}
+          pack={pack}
+          onTold={(wrong) =>
+            tell({
+              right: wrong <= FORGIVEN,
+              slips: wrong,
+              ...(wrong > FORGIVEN
+                ? { named: question.pair.find((id) => id !== question.card.taxonId)! }
+                : {}),
+            })
+          }
+        />
+      );
+    default:
+      return <NameIt question={question} pack={pack} onTold={tell} />;
+  }
+}
+
+function Ended({ answered, right, ended }: { answered: number; right: number; ended: 'time' | 'done' }) {
+  return (
+    <>
+      <header className={student['phone-bar']}>
+        <h1>Practice</h1>
+      </header>
+      <main className={student['pad']}>
+        <p className={styles['asked']}>
+          {answered === 0
+            ? 'Nothing of this is due now.'
+            : `${answered} answered, ${right} of them right at the first try.`}
+        </p>
+        <p className="quiet">
+          {ended === 'time'
+            ? 'The time is over. What was wrong comes back first.'
+            : 'That is all for now. What you know comes back when it is about to fade.'}
+        </p>
+        <Link className={`${ui['press']} ${ui['chief']} ${student['wide-press']}`} to="/practice">
+          Back to practice
+        </Link>
+      </main>
+    </>
+  );
+}

@@ -1,0 +1,101 @@
+import type { PracticePack } from '@hurrow/contract/practice';
+import { miniLesson } from '@hurrow/core/lesson';
+import { pairView } from '@hurrow/core/practice';
+import { dayOfYear } from '@hurrow/core/season';
+import { drawingToSvg } from '@hurrow/core/specimen';
+import { useEffect, useMemo } from 'react';
+import { Link, useParams } from 'react-router';
+import { call } from '../app/api.ts';
+import { groundOf } from './drill.ts';
+import { MiniCalls } from './MiniCalls.tsx';
+import { nameOf, TreeName } from './TreeName.tsx';
+import ui from '../app/parts.module.css';
+import student from '../student/student.module.css';
+import styles from './practice.module.css';
+
+/** A mini-lesson that was sent: both trees, what tells them apart, ten to call, and the drill. */
+export function MiniLessonPage({ pack, now }: { pack: PracticePack; now: number }) {
+  const { lessonId } = useParams();
+  const lesson = pack.miniLessons.find(({ id }) => id === lessonId);
+  const made = useMemo(() => {
+    if (!lesson) return undefined;
+    const ground = groundOf(pack);
+    const day = dayOfYear(new Date(now).toISOString().slice(0, 10));
+    const view = pairView(ground, lesson.a, lesson.b, day);
+    return (
+      view && {
+        view,
+        ...miniLesson(pack.taxa, lesson.a, lesson.b, lesson.characterId, { ...ground, view }, 4),
+      }
+    );
+    // The day does not change under a lesson that is open.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [pack, lesson]);
+  const id = lesson?.id;
+  useEffect(() => {
+    if (id) call('POST /api/sit/mini-lessons/{id}/opened', { params: { id } }).catch(() => undefined);
+  }, [id]);
+  if (!lesson || !made)
+    return (
+      <main className={student['pad']}>
+        <p>This lesson is not here any more.</p>
+        <Link to="/practice">Back to practice</Link>
+      </main>
+    );
+  const pair: [string, string] = [lesson.a, lesson.b];
+  const drill = `/practice/go?${new URLSearchParams({ what: `pair:${pair.join(',')}`, way: 'mixed', minutes: '5' })}`;
+  return (
+    <>
+      <header className={student['phone-bar']}>
+        <h1>
+          <TreeName pack={pack} id={pair[0]} /> or <TreeName pack={pack} id={pair[1]} />?
+        </h1>
+        <Link className={ui['press']} to="/practice">
+          Back
+        </Link>
+      </header>
+      <main className={student['pad']}>
+        {lesson.note && <p className={styles['note']}>{lesson.note}</p>}
+        <img
+          className={styles['picture']}
+          src={`data:image/svg+xml;utf8,${encodeURIComponent(drawingToSvg(made.plate, ''))}`}
+          alt={`${nameOf(pack, pair[0])} to the left, ${nameOf(pack, pair[1])} to the right`}
+        />
+        <p className={styles['under']}>
+          <TreeName pack={pack} id={pair[0]} />
+          <TreeName pack={pack} id={pair[1]} />
+        </p>
+        <dl className={styles['lines']}>
+          {made.lines.map(({ lead, character, shows }) => (
+            <div key={character}>
+              <dt>
+                {lead} {character}
+              </dt>
+              <dd>
+                {shows[0]} in <TreeName pack={pack} id={pair[0]} />; {shows[1]} in{' '}
+                <TreeName pack={pack} id={pair[1]} />
+              </dd>
+            </div>
+          ))}
+        </dl>
+        {made.settles && <p>{made.settles}.</p>}
+        {made.exceptions.map((text) => (
+          <p key={text} className="quiet">
+            {text}
+          </p>
+        ))}
+        <MiniCalls
+          specimens={made.specimens}
+          view={made.view}
+          pair={pair}
+          ground={groundOf(pack)}
+          name={(taxonId) => nameOf(pack, taxonId)}
+        />
+        <Link className={`${ui['press']} ${ui['chief']} ${student['wide-press']}`} to={drill}>
+          Drill the two
+          <small>5 minutes</small>
+        </Link>
+      </main>
+    </>
+  );
+}

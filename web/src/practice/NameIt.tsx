@@ -1,0 +1,166 @@
+import type { PracticePack } from '@hurrow/contract/practice';
+import { GLANCE, type Question } from '@hurrow/core/practice';
+import { commonName } from '@hurrow/core/taxon';
+import { useEffect, useMemo, useState } from 'react';
+import type { Told } from './drill.ts';
+import { Features } from './Features.tsx';
+import { namedAs, namesLike } from './named.ts';
+import { Picture } from './Picture.tsx';
+import { TreeName } from './TreeName.tsx';
+import ui from '../app/parts.module.css';
+import styles from './practice.module.css';
+import student from '../student/student.module.css';
+
+export type NamingQuestion = Extract<Question, { way: 'name' | 'glance' | 'features' | 'which' }>;
+
+interface NameItProps {
+  question: NamingQuestion;
+  pack: PracticePack;
+  onTold(told: Omit<Told, 'took'>, said: string): void;
+}
+
+/** One specimen to be named: written, chosen, after a glance, or after its features. */
+export function NameIt({ question, pack, onTold }: NameItProps) {
+  const [misread, setMisread] = useState<number>();
+  if (question.way === 'glance') return <Glance question={question} pack={pack} onTold={onTold} />;
+  const asksFirst = question.way === 'features' && misread === undefined;
+  return (
+    <>
+      <Picture shown={question.shown} />
+      {question.way === 'features' && (
+        <Features asks={question.asks} ground={pack} onRead={setMisread} read={misread !== undefined} />
+      )}
+      {!asksFirst && question.way === 'which' && (
+        <Choices
+          pack={pack}
+          choices={question.choices}
+          onChoose={(id) => onTold({ right: id === question.card.taxonId, slips: 0, named: id }, '')}
+        />
+      )}
+      {!asksFirst && question.way !== 'which' && (
+        <Write
+          pack={pack}
+          truth={question.card.taxonId}
+          onTold={(told, said) => onTold({ ...told, slips: told.slips + (misread ?? 0) }, said)}
+        />
+      )}
+    </>
+  );
+}
+
+/** Three seconds to look, from when one is ready. */
+function Glance({
+  question,
+  pack,
+  onTold,
+}: NameItProps & { question: Extract<NamingQuestion, { way: 'glance' }> }) {
+  const [phase, setPhase] = useState<'ready' | 'looking' | 'gone'>('ready');
+  const [looks, setLooks] = useState(0);
+  useEffect(() => {
+    if (phase !== 'looking') return undefined;
+    const timer = window.setTimeout(() => setPhase('gone'), GLANCE * 1000);
+    return () => window.clearTimeout(timer);
+  }, [phase]);
+  const look = () => {
+    setLooks(looks + 1);
+    setPhase('looking');
+  };
+  return (
+    <>
+      {phase === 'looking' ? (
+        <Picture shown={question.shown} />
+      ) : (
+        <div className={styles['covered']}>
+          <button type="button" className={`${ui['press']} ${ui['chief']}`} onClick={look}>
+            {phase === 'ready' ? 'Look: three seconds' : 'Look again'}
+          </button>
+        </div>
+      )}
+      {phase === 'gone' && (
+        <Choices
+          pack={pack}
+          choices={question.choices}
+          onChoose={(id) => onTold({ right: id === question.card.taxonId, slips: looks - 1, named: id }, '')}
+        />
+      )}
+    </>
+  );
+}
+
+function Choices({
+  pack,
+  choices,
+  onChoose,
+}: {
+  pack: PracticePack;
+  choices: readonly string[];
+  onChoose(id: string): void;
+}) {
+  return (
+    <div className={styles['choices']} role="group" aria-label="Which tree is it?">
+      {choices.map((id) => (
+        <button key={id} type="button" className={ui['press']} onClick={() => onChoose(id)}>
+          <TreeName pack={pack} id={id} />
+        </button>
+      ))}
+    </div>
+  );
+}
+
+function Write({
+  pack,
+  truth,
+  onTold,
+}: {
+  pack: PracticePack;
+  truth: string;
+  onTold(told: Omit<Told, 'took'>, said: string): void;
+}) {
+  const [text, setText] = useState('');
+  const list = useMemo(() => pack.taxa.map(({ taxon }) => taxon), [pack]);
+  const names = useMemo(() => (pack.common ? list.map((taxon) => commonName(taxon)) : []), [pack, list]);
+  const told = (written: string) => {
+    const { right, slips, taxonId, said } = namedAs(written, truth, list, pack.common);
+    onTold({ right, slips, ...(taxonId ? { named: taxonId } : {}) }, said);
+  };
+  return (
+    <form
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (text.trim()) told(text);
+      }}
+    >
+      <label className={student['field']}>
+        <span>{pack.common ? 'Name' : 'Genus and species, or its common name'}</span>
+        <input
+          value={text}
+          onChange={(event) => setText(event.target.value)}
+          maxLength={120}
+          autoComplete="off"
+          autoCorrect="off"
+          spellCheck={false}
+          autoCapitalize="none"
+          enterKeyHint="done"
+        />
+      </label>
+      {namesLike(text, names).map((name) => (
+        <button
+          key={name}
+          type="button"
+          className={`${ui['press']} ${styles['suggestion']}`}
+          onClick={() => told(name)}
+        >
+          {name}
+        </button>
+      ))}
+      <div className={student['phone-go']}>
+        <button type="button" className={ui['press']} onClick={() => told('')} title="Show me what it is">
+          No idea
+        </button>
+        <button type="submit" className={`${ui['press']} ${ui['chief']}`} disabled={!text.trim()}>
+          That is it
+        </button>
+      </div>
+    </form>
+  );
+}

@@ -1,0 +1,64 @@
+import { useEffect, useState, useSyncExternalStore } from 'react';
+import { Link, Route, Routes } from 'react-router';
+import { speaksFor } from '../app/api.ts';
+import { DrillPage } from './DrillPage.tsx';
+import { MiniLessonPage } from './MiniLessonPage.tsx';
+import { ReviewBox } from './reviewBox.ts';
+import { Start } from './Start.tsx';
+import student from '../student/student.module.css';
+
+/** Practice on the phone: what there is to do, the session, lessons that were sent. It works without a signal once it was opened with one. */
+export default function PracticePages() {
+  const [box, setBox] = useState<ReviewBox>();
+  useEffect(() => {
+    const studentId = speaksFor();
+    if (!studentId) return undefined;
+    let opened: ReviewBox | undefined;
+    let left = false;
+    void ReviewBox.open(studentId).then((made) => {
+      if (left) return made.close();
+      opened = made;
+      setBox(made);
+      void made.refresh();
+    });
+    const online = () => void opened?.send();
+    window.addEventListener('online', online);
+    return () => {
+      left = true;
+      opened?.close();
+      window.removeEventListener('online', online);
+    };
+  }, []);
+  if (!box) return <p className={student['pad']}>Opening…</p>;
+  return <Opened box={box} />;
+}
+
+function Opened({ box }: { box: ReviewBox }) {
+  const state = useSyncExternalStore(box.subscribe, box.snapshot);
+  const { pack } = state;
+  if (state.problem || !pack)
+    return (
+      <main className={student['pad']}>
+        <p role="alert">
+          {state.problem ??
+            (state.offline
+              ? 'There is no signal, and nothing to practise is on this phone yet. Open this page once where there is one.'
+              : 'Opening…')}
+        </p>
+        <Link to="/">Back</Link>
+      </main>
+    );
+  return (
+    <Routes>
+      <Route path="go" element={<Going box={box} />} />
+      <Route path="lesson/:lessonId" element={<MiniLessonPage pack={pack} now={box.now()} />} />
+      <Route path="*" element={<Start pack={pack} box={box} state={state} />} />
+    </Routes>
+  );
+}
+
+/** A session, with the pack that was there when it began. */
+function Going({ box }: { box: ReviewBox }) {
+  const [pack] = useState(box.snapshot().pack!);
+  return <DrillPage pack={pack} box={box} />;
+}
