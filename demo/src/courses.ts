@@ -25,6 +25,8 @@ import * as notebook from '@hurrow/server/notebook/queries';
 import * as quizzes from '@hurrow/server/quizzes/queries';
 import { wholeAnswerKey } from '@hurrow/server/quizzes/marking';
 import { receive } from '@hurrow/server/quizzes/receive';
+import { weekOf } from '@hurrow/core/term';
+import { fillMiniLesson, fillPractice } from './practice.ts';
 import { answerOf, retaughtBy, seenBy, toldBy } from './students.ts';
 
 const SEED = 20261015;
@@ -66,6 +68,10 @@ export interface CourseFile extends Omit<Parameters<typeof courses.addCourse>[4]
   };
   /** Pairs that were taught again on a day. */
   retaught?: { pair: [string, string]; on: string }[];
+  /** From and to which day the class practised on its phones. */
+  practised?: { from: string; to: string };
+  /** A mini-lesson, and how many students of the list it was sent to. */
+  sent?: { pair: [string, string]; on: string; students: number };
 }
 
 export interface DemoFile {
@@ -110,10 +116,22 @@ export async function fillCourse(db: Db, file: CourseFile, ground: Ground): Prom
     const [a, b] = [...pair].sort() as [string, string];
     await addReteaching(db, courseId, { a, b, taughtOn: on }, ground.accountId);
   }
+  if (file.practised) {
+    const { latitude, longitude, elevation } = file;
+    await fillPractice(db, {
+      students,
+      taughtBy: (day) => taughtBy(file, ground, weekOf(file.startsOn, day)),
+      reference: ground.reference,
+      site: { latitude, longitude, elevation },
+      ...file.practised,
+    });
+  }
   for (const quiz of file.quizzes) {
     const stations = await setQuiz(db, courseId, file, quiz, ground);
     if (quiz.state === 'closed') await answerQuiz(db, file, quiz, students, stations, ground);
   }
+  if (file.sent)
+    await fillMiniLesson(db, courseId, file.sent, students.slice(0, file.sent.students), ground.accountId);
   return courseId;
 }
 

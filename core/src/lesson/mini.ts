@@ -34,14 +34,15 @@ export interface MiniLessonMade {
   specimens: MiniSpecimen[];
 }
 
-/** Frame of the plate, pixels. */
-const PLATE = { width: 720, height: 330 };
+/** Frame of the plate, pixels: of a page, and of a phone. */
+export const MINI_PLATE = { page: { width: 720, height: 330 }, phone: { width: 400, height: 250 } };
 
 /**
  * Makes a mini-lesson of two trees of a list in a view.
  *
  * @param first a character to look at first: that of the finding it is taught for, where it tells the two apart; null for what tells best
  * @param seed of the ten specimens
+ * @param frame of the plate, pixels
  * @throws where either tree is not on the list
  * @example
  * miniLesson(list, 'abies-grandis', 'abies-lasiocarpa', null, wording, 3).lines[0]; // { lead: 'Look at the', character: 'white bands', shows: […] }
@@ -53,6 +54,7 @@ export function miniLesson(
   first: string | null,
   wording: Wording,
   seed: number,
+  frame: { width: number; height: number } = MINI_PLATE.page,
 ): MiniLessonMade {
   const { vocabulary, view, audience } = wording;
   const found = contrast(list, aId, bId, vocabulary, view, wording);
@@ -64,7 +66,7 @@ export function miniLesson(
   const said = tells ? [first, ...found.said.filter((id) => id !== first)].slice(0, 3) : found.said;
   const plate = contrastPlate([a, b], vocabulary, view, {
     ...wording,
-    ...PLATE,
+    ...frame,
     deciding: said,
     label: (index, id) => {
       const character = vocabulary.get(id)!;

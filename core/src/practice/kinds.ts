@@ -1,6 +1,6 @@
 import { candidatesOf, type Candidate, type CandidateOptions, type StationKind } from '../assembly/index.ts';
 import type { ProfiledTaxon } from '../evidence/index.ts';
-import { STRAINED_AT } from '../station/index.ts';
+import { FAIR_AT } from '../station/index.ts';
 import type { Vocabulary } from '../vocabulary/index.ts';
 
 /** What a practice card shows, always drawn: of a tree one organ, or a twig as it stands. */
@@ -43,7 +43,7 @@ export const practiceCardsOf = (
   options: CandidateOptions,
 ): PracticeCard[] =>
   candidatesOf(list, vocabulary, { ...options, kinds: PRACTICE_KINDS })
-    .candidates.filter(({ right }) => right >= STRAINED_AT)
+    .candidates.filter(({ right }) => right >= FAIR_AT)
     .map(({ id, taxonId, kind, view, right, taken }) => ({ id, taxonId, kind, view, right, taken }));
 
 /** Two trees that are taken for each other. */

@@ -1,7 +1,7 @@
 import type { Spots } from './question.ts';
 
 /** A press counts for a place within so many pixels of the picture: about the tip of a finger. */
-const REACH = 42;
+const REACH = 52;
 
 /**
  * What was pressed on one of two pictures: right where a place in which they differ is in reach, else the nearest place; undefined where nothing is.

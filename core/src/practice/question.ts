@@ -42,6 +42,8 @@ export const GLANCE = 3;
 const CHOICES = 4;
 /** Features that are asked before the name. */
 const FEATURES = 2;
+/** Rivals that are tried, the likeliest first. */
+const TRIED = 4;
 /** Specimens to sort. */
 const TO_SORT = 6;
 /** Ways of a character to choose from when one says what settles it. */
@@ -93,8 +95,8 @@ export interface Spots {
 
 /** Frame of a picture, pixels. */
 export const PICTURE = { width: 360, height: 300 };
-/** Frame of one of two beside each other. */
-export const HALF_PICTURE = { width: 180, height: 220 };
+/** Frame of one of two beside each other: larger than it is shown, so that a twig fills it. */
+export const HALF_PICTURE = { width: 270, height: 225 };
 
 /**
  * A question about a card in a way, with a new individual each time. Ways that need a rival take the heaviest mix-up of the tree, else what
@@ -143,11 +145,19 @@ export function questionOf(
       return made && choices.length === 2 ? { way, ...made, choices: choices as [string, string] } : naming();
     }
     case 'differs':
-      return firstOf(rivals, (rival) => differing(card, rival, seed, ground, random.uniform)) ?? naming();
+      return (
+        firstOf(rivals.slice(0, TRIED), (rival) => differing(card, rival, seed, ground, random.uniform)) ??
+        naming()
+      );
     case 'settles':
-      return firstOf(rivals, (rival) => settling(card, rival, ground, random.uniform)) ?? naming();
+      return (
+        firstOf(rivals.slice(0, TRIED), (rival) => settling(card, rival, ground, random.uniform)) ?? naming()
+      );
     case 'sort':
-      return firstOf(rivals, (rival) => sorting(card, rival, seed, ground, random.uniform)) ?? naming();
+      return (
+        firstOf(rivals.slice(0, TRIED), (rival) => sorting(card, rival, seed, ground, random.uniform)) ??
+        naming()
+      );
   }
 }
 
@@ -241,7 +251,10 @@ function differing(
 ): Question | undefined {
   const [truth, other] = [treeOf(card.taxonId, ground)!, treeOf(rival, ground)!];
   const said = found(card, rival, ground)?.said ?? [];
-  const pair = alikeBut([truth, other], ground.vocabulary, card.view, said, { ...ground, seed });
+  const alike = alikeBut([truth, other], ground.vocabulary, card.view, said, { ...ground, seed });
+  // Whether it has turned already is the day's doing and tells no two trees apart.
+  const autumn = alike.every((traits) => traits.autumn);
+  const pair = alike.map((traits) => ({ ...traits, autumn }));
   const right = Object.keys(pair[0]!.values).filter(
     (id) => ground.vocabulary.has(id) && differ(pair[0]!.values[id], pair[1]!.values[id]),
   );

@@ -88,7 +88,7 @@ export async function packOf(db: Db, course: Course, studentId: string, now: Dat
   if (!(await openNow(db, course)).includes('practice'))
     throw new Problem(
       403,
-      'Practice is not open now: your instructor has not opened it, or a quiz is going on. What you practised is kept.',
+      'Your instructor has not opened practice to you. What you practised is kept.',
     );
   const today = now.toISOString().slice(0, 10);
   const taught = await taughtSoFar(db, course, today);

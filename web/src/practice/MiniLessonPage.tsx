@@ -1,5 +1,5 @@
 import type { PracticePack } from '@hurrow/contract/practice';
-import { miniLesson } from '@hurrow/core/lesson';
+import { MINI_PLATE, miniLesson } from '@hurrow/core/lesson';
 import { pairView } from '@hurrow/core/practice';
 import { dayOfYear } from '@hurrow/core/season';
 import { drawingToSvg } from '@hurrow/core/specimen';
@@ -13,6 +13,9 @@ import ui from '../app/parts.module.css';
 import student from '../student/student.module.css';
 import styles from './practice.module.css';
 
+/** The ten specimens of a lesson are the same each time it is opened. */
+const SEED = 4;
+
 /** A mini-lesson that was sent: both trees, what tells them apart, ten to call, and the drill. */
 export function MiniLessonPage({ pack, now }: { pack: PracticePack; now: number }) {
   const { lessonId } = useParams();
@@ -22,12 +25,10 @@ export function MiniLessonPage({ pack, now }: { pack: PracticePack; now: number 
     const ground = groundOf(pack);
     const day = dayOfYear(new Date(now).toISOString().slice(0, 10));
     const view = pairView(ground, lesson.a, lesson.b, day);
-    return (
-      view && {
-        view,
-        ...miniLesson(pack.taxa, lesson.a, lesson.b, lesson.characterId, { ...ground, view }, 4),
-      }
-    );
+    if (!view) return undefined;
+    const { a, b, characterId } = lesson;
+    const wording = { ...ground, view };
+    return { view, ground, ...miniLesson(pack.taxa, a, b, characterId, wording, SEED, MINI_PLATE.phone) };
     // The day does not change under a lesson that is open.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [pack, lesson]);
@@ -88,7 +89,7 @@ export function MiniLessonPage({ pack, now }: { pack: PracticePack; now: number 
           specimens={made.specimens}
           view={made.view}
           pair={pair}
-          ground={groundOf(pack)}
+          ground={made.ground}
           name={(taxonId) => nameOf(pack, taxonId)}
         />
         <Link className={`${ui['press']} ${ui['chief']} ${student['wide-press']}`} to={drill}>

@@ -35,7 +35,7 @@ export function Start({ pack, box, state }: { pack: PracticePack; box: ReviewBox
         <p className={styles['asked']}>{workInWords(work)}</p>
         <Sentence wish={wish} proposed={work.minutes} onWish={setWish} />
         <Link className={`${ui['press']} ${ui['chief']} ${student['wide-press']}`} to={to}>
-          Practise
+          Practice
           <small>{minutes || work.minutes} minutes</small>
         </Link>
         <Sent pack={pack} />
@@ -68,7 +68,7 @@ const keptInWords = ({ waiting, offline, unkept }: ReviewState): string => {
 function Sentence({ wish, proposed, onWish }: { wish: Wish; proposed: number; onWish(wish: Wish): void }) {
   return (
     <p className={styles['sentence']}>
-      Practise{' '}
+      Practice{' '}
       <select
         aria-label="Of what"
         value={wish.what}

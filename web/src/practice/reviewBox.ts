@@ -78,7 +78,7 @@ export class ReviewBox {
       await this.store?.drop(known).catch(() => undefined);
       this.tell({ pack, ahead, offline: false, problem: undefined });
     } catch (error) {
-      // Closed by the instructor, or while a quiz is open: it says so, and what is along is not practised with.
+      // Closed by the instructor: it says so, and what is along is not practised with.
       if (isProblem(error, 'forbidden')) this.tell({ problem: (error as Error).message });
       else this.tell({ offline: true });
     }
