@@ -9,6 +9,7 @@ import type * as exchange from './exchange.ts';
 import type * as grounds from './grounds.ts';
 import type * as instruments from './instruments.ts';
 import type * as keeping from './keeping.ts';
+import type * as learning from './learning.ts';
 import type * as lessons from './lessons.ts';
 import type * as library from './library.ts';
 import type * as lookalikes from './lookalikes.ts';
@@ -43,6 +44,7 @@ type AnyEndpoint =
   | EndpointsOf<typeof grounds>
   | EndpointsOf<typeof instruments>
   | EndpointsOf<typeof keeping>
+  | EndpointsOf<typeof learning>
   | EndpointsOf<typeof lessons>
   | EndpointsOf<typeof library>
   | EndpointsOf<typeof lookalikes>

@@ -1,5 +1,7 @@
 import Joi from 'joi';
 import type { Answer } from '@hurrow/core/names';
+import type { MiniLesson } from './miniLessons.ts';
+import type { KeptReview } from './practice.ts';
 import type { Entry } from './notebook.ts';
 import type { KeptSort } from './sorts.ts';
 import { endpoint, INSTRUCTORS, type Done } from './endpoint.ts';
@@ -36,6 +38,11 @@ export interface EverythingOfOne {
   }[];
   notebook: Entry[];
   sorts: KeptSort[];
+  practice: KeptReview[];
+  /** Sent to them after findings. */
+  miniLessons: MiniLesson[];
+  /** What was noted for an advising talk. */
+  advisingNote: string;
 }
 
 export const history = endpoint<{ query: { courseId?: string }; answer: HistoryLine[] }>()({

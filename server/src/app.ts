@@ -29,6 +29,7 @@ import { notebookRoutes } from './notebook/routes.ts';
 import { lookalikeRoutes } from './lookalikes/routes.ts';
 import { markRoutes } from './marks/routes.ts';
 import { measurementRoutes } from './measurements/routes.ts';
+import { learningRoutes } from './learning/routes.ts';
 import { miniLessonRoutes } from './miniLessons/routes.ts';
 import { outingRoutes } from './outings/routes.ts';
 import { photoRoutes } from './photos/routes.ts';
@@ -57,6 +58,7 @@ const described: Route[] = [
   ...characterRoutes,
   ...rangeRoutes,
   ...measurementRoutes,
+  ...learningRoutes,
   ...miniLessonRoutes,
   ...practiceRoutes,
   ...groundRoutes,

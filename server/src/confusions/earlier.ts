@@ -1,6 +1,6 @@
 import type { EarlierClasses } from '@hurrow/core/confusion';
 import type { Course } from '@hurrow/contract/courses';
-import { sets } from '../courses/queries.ts';
+import { coursesBefore, sets } from '../courses/queries.ts';
 import type { Db } from '../db/index.ts';
 import { reportsBefore } from './queries.ts';
 
@@ -25,6 +25,15 @@ export async function earlierClasses(db: Db, course: Course): Promise<EarlierCla
   if (names.length === 0) return undefined;
   const mean = (values: number[]) => values.reduce((sum, x) => sum + x, 0) / values.length;
   return { names, overlooked: Object.fromEntries([...chances].map(([id, all]) => [id, mean(all)])) };
+}
+
+/** Earlier courses of the library with the like list, the latest first. */
+export async function alikeBefore(db: Db, course: Course): Promise<Course[]> {
+  const taught = await taughtIn(db, course.id);
+  const found: Course[] = [];
+  for (const other of await coursesBefore(db, course.id))
+    if (alike(taught, await taughtIn(db, other.id))) found.push(other);
+  return found;
 }
 
 const taughtIn = async (db: Db, courseId: string) =>

@@ -11,6 +11,15 @@ export const courses = (db: Db) =>
 export const course = async (db: Db, id: string) =>
   (await db.query<Course>(`select ${COLUMNS} from course where id = $1::uuid`, [uuidOf(id)]))[0];
 
+/** Courses of the same library that began before one, the latest first. */
+export const coursesBefore = (db: Db, id: string) =>
+  db.query<Course>(
+    `select ${COLUMNS} from course
+      where library_id = (select library_id from course where id = $1::uuid)
+        and starts_on < (select starts_on from course where id = $1::uuid) order by course.starts_on desc, id`,
+    [uuidOf(id)],
+  );
+
 export const addCourse = (db: Db, id: string, libraryId: string, code: string, body: CourseBody) =>
   db.query(
     `insert into course (id, library_id, code, name, starts_on, weeks, audience, units, marking, latitude, longitude, elevation, starts_with, opens, closed_weeks, sees_slips)

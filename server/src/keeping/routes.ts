@@ -7,6 +7,9 @@ import { courseOf } from '../courses/course.ts';
 import type { Db } from '../db/index.ts';
 import { forgetMarks, marksOf } from '../quizzes/marking.ts';
 import { entriesOfStudent } from '../notebook/queries.ts';
+import { advisingNote } from '../learning/queries.ts';
+import { miniLessonsTo } from '../miniLessons/queries.ts';
+import { reviewsOf } from '../practice/queries.ts';
 import { keptSort, sortsOfStudent } from '../sorts/queries.ts';
 import { quizStates } from '../quizzes/queries.ts';
 import { forgetNames, takeName } from './names.ts';
@@ -55,6 +58,9 @@ async function everythingOf(db: Db, courseId: string, studentId: string): Promis
     marks,
     notebook: await entriesOfStudent(db, student.id),
     sorts: (await sortsOfStudent(db, student.id)).map(keptSort),
+    practice: await reviewsOf(db, student.id),
+    miniLessons: await miniLessonsTo(db, student.id),
+    advisingNote: await advisingNote(db, student.id),
   };
 }
 

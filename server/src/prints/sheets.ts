@@ -1,4 +1,5 @@
 import { glossary } from './glossary.ts';
+import { courseReport } from './courseReport.ts';
 import { handout } from './handout.ts';
 import { miniLessonSheet } from './miniLessonSheet.ts';
 import { labelSheet } from './labels.ts';
@@ -14,6 +15,7 @@ export const SHEETS = {
   cards: nameCards,
   contrast: contrastSheet,
   glossary,
+  courseReport,
   handout,
   miniLesson: miniLessonSheet,
   key: keySheet,

@@ -47,3 +47,6 @@ create table mini_lesson_student (
 
 -- Whom a pair was taught again to: ids of students, null for the whole class.
 alter table reteaching add column students jsonb;
+
+-- What is to be said to a student in an advising talk; for those who teach.
+alter table student add column advising_note text not null default '';
