@@ -14,7 +14,7 @@ const DAY = 24 * 3600_000;
 /** Of the students so many practise at all; the one that the demo signs in as among them. */
 const PRACTISES = 0.6;
 /** Cards in a session, and milliseconds of a right and a wrong answer. */
-const CARDS = 14;
+const CARDS = 24;
 const TAKES = { right: 9000, wrong: 21_000 };
 
 export interface PractisedCourse {
@@ -44,7 +44,7 @@ export async function fillPractice(db: Db, course: PractisedCourse): Promise<voi
     for (
       let at = Date.parse(`${course.from}T17:00:00Z`) + Math.floor(3 * random.uniform()) * DAY;
       at < Date.parse(`${course.to}T00:00:00Z`);
-      at += (2 + Math.floor(6 * random.uniform() + 5 * keen)) * DAY
+      at += (1 + Math.floor(3 * random.uniform() + 4 * keen)) * DAY
     ) {
       const taught = course.taughtBy(new Date(at).toISOString().slice(0, 10)).map(({ taxon }) => taxon.id);
       const open = cards.filter(({ taxonId }) => taught.includes(taxonId));

@@ -3,6 +3,11 @@ import { Button, Progress } from 'antd';
 import { useState, type ReactNode } from 'react';
 import { NavLink, Route, Routes } from 'react-router';
 import { messageOf } from '../app/api.ts';
+import { MiniLesson } from '../learning/MiniLesson.tsx';
+import { Report } from '../learning/Report.tsx';
+import { StudentPage } from '../learning/StudentPage.tsx';
+import { Students } from '../learning/Students.tsx';
+import { Trends } from '../learning/Trends.tsx';
 import { Characters } from './Characters.tsx';
 import { PairPage } from './PairPage.tsx';
 import { Pairs } from './Pairs.tsx';
@@ -20,6 +25,8 @@ import styles from './confusions.module.css';
 export default function ConfusionsPlace({ courseId }: { courseId: string }) {
   return (
     <Routes>
+      <Route path="students/:studentId" element={<StudentPage courseId={courseId} />} />
+      <Route path=":aId/:bId/lesson" element={<MiniLesson courseId={courseId} />} />
       <Route path=":aId/:bId" element={<PairPage courseId={courseId} />} />
       <Route path="*" element={<Parts courseId={courseId} />} />
     </Routes>
@@ -53,6 +60,9 @@ function Parts({ courseId }: { courseId: string }) {
           <NavLink to={`${base}/pairs`}>Pairs</NavLink>
           <NavLink to={`${base}/characters`}>Characters</NavLink>
           <NavLink to={`${base}/stations`}>Stations</NavLink>
+          <NavLink to={`${base}/students`}>Students</NavLink>
+          <NavLink to={`${base}/trends`}>Over the quizzes</NavLink>
+          <NavLink to={`${base}/report`}>For a colleague</NavLink>
         </nav>
         <Facts data={data!} answers={answers} />
         <Choices
@@ -91,6 +101,9 @@ function Parts({ courseId }: { courseId: string }) {
               <Characters courseId={courseId} data={data!} report={report} names={names} />
             ))}
           />
+          <Route path="students" element={<Students courseId={courseId} data={data!} names={names} />} />
+          <Route path="trends" element={<Trends courseId={courseId} names={names} />} />
+          <Route path="report" element={<Report courseId={courseId} />} />
           <Route
             path="stations"
             element={withReport((report) => (

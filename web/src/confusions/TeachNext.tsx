@@ -130,6 +130,16 @@ function FindingRow({
               Show {names.taxon(pair.truth)} beside {names.taxon(pair.answer)}
             </Link>
           )}
+          {pair && (
+            <Link
+              className={styles['door']}
+              to={`${base}/${pair.truth}/${pair.answer}/lesson${
+                found.kind === 'character' ? `?first=${found.character.characterId}` : ''
+              }`}
+            >
+              Make a mini-lesson
+            </Link>
+          )}
           {found.kind === 'species' && (
             <Link className={styles['door']} to={`/c/${courseId}/species/${found.species.taxonId}`}>
               Open its profile

@@ -1,4 +1,4 @@
-import { MOST_REVIEWS, type PracticePack, type ReviewBody } from '@hurrow/contract/practice';
+import type { PracticePack, ReviewBody } from '@hurrow/contract/practice';
 import { call, isProblem } from '../app/api.ts';
 import { newId } from '../app/newId.ts';
 import { ReviewStore, type HeldReview } from './reviewStore.ts';
@@ -16,6 +16,8 @@ export type ReviewState = Readonly<{
 }>;
 
 const GIVE_UP = 20_000;
+/** As many as the server takes at once. */
+const BATCH = 500;
 
 /** A student's practice on this phone: what there is to practise, and the answers, kept until the server has them and sent in their order. */
 export class ReviewBox {
@@ -105,7 +107,7 @@ export class ReviewBox {
     this.sending = true;
     try {
       for (;;) {
-        const batch = this.held.filter(({ sent }) => !sent).slice(0, MOST_REVIEWS);
+        const batch = this.held.filter(({ sent }) => !sent).slice(0, BATCH);
         if (batch.length === 0) break;
         const reviews = batch.map(({ studentId: _studentId, sent: _sent, ...body }) => body);
         const { received } = await call('POST /api/practice/reviews', { body: { reviews } }, GIVE_UP);

@@ -1,0 +1,85 @@
+import { jest } from '@jest/globals';
+import 'fake-indexeddb/auto';
+import { IDBFactory } from 'fake-indexeddb';
+import type { ReviewBody } from '@hurrow/contract/practice';
+import { ReviewBox } from './reviewBox.ts';
+
+let sent: ReviewBody[][];
+let reach: 'there' | 'gone' | 'closed';
+let known: { id: string }[];
+const json = (status: number, body: unknown) =>
+  Promise.resolve(new Response(JSON.stringify(body), { status }));
+const opened: ReviewBox[] = [];
+const open = async (studentId = 's1') => {
+  const box = await ReviewBox.open(studentId);
+  opened.push(box);
+  return box;
+};
+const review = (at: number) => ({
+  cardId: 'a leaf',
+  way: 'name' as const,
+  rating: 3 as const,
+  named: null,
+  tookMs: 9000,
+  at: new Date(at).toISOString(),
+});
+
+beforeEach(() => {
+  sent = [];
+  reach = 'there';
+  known = [];
+  Object.assign(globalThis, { indexedDB: new IDBFactory() });
+  globalThis.fetch = jest.fn((path: unknown, init: RequestInit = {}) => {
+    if (reach === 'gone') return Promise.reject(new TypeError('no network'));
+    if (String(path).endsWith('/reviews')) {
+      const { reviews } = JSON.parse(String(init.body)) as { reviews: ReviewBody[] };
+      sent.push(reviews);
+      known.push(...reviews);
+      return json(200, { received: reviews.map(({ id }) => id) });
+    }
+    if (reach === 'closed') return json(403, { code: 'forbidden', message: 'not opened' });
+    return json(200, { now: Date.now() + 5000, reviews: known, cards: [] });
+  }) as typeof fetch;
+});
+afterEach(() => opened.splice(0).forEach((box) => box.close()));
+
+test('a thousand answers without a signal are kept, sent once it is there, once and in order', async () => {
+  const box = await open();
+  await box.refresh();
+  reach = 'gone';
+  for (let i = 0; i < 1000; i += 1) await box.add(review(i * 1000));
+  await box.send();
+  expect(box.snapshot()).toMatchObject({ waiting: 1000, offline: true });
+  box.close();
+  opened.splice(0);
+  // The phone was restarted meanwhile.
+  const again = await open();
+  expect(again.snapshot().waiting).toBe(1000);
+  expect(again.snapshot().pack).toBeDefined();
+  reach = 'there';
+  await Promise.all([again.send(), again.send()]);
+  const all = sent.flat();
+  expect(all.map(({ sequence }) => sequence)).toEqual(Array.from({ length: 1000 }, (_, i) => i + 1));
+  expect(new Set(all.map(({ id }) => id)).size).toBe(1000);
+  expect(again.snapshot()).toMatchObject({ waiting: 0, offline: false });
+  await again.refresh();
+  expect(again.answers()).toHaveLength(1000);
+});
+
+test('the server’s clock is taken for now, and what is closed says so', async () => {
+  const box = await open();
+  await box.refresh();
+  expect(box.now() - Date.now()).toBeGreaterThan(4000);
+  reach = 'closed';
+  await box.refresh();
+  expect(box.snapshot().problem).toBe('not opened');
+});
+
+test('another student on the same phone finds nothing of it, and loses nothing', async () => {
+  const first = await open('s1');
+  reach = 'gone';
+  await first.add(review(1));
+  const second = await open('s2');
+  expect(second.snapshot()).toMatchObject({ waiting: 0, pack: undefined });
+  expect((await open('s1')).snapshot().waiting).toBe(1);
+});
