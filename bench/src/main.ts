@@ -12,11 +12,14 @@ import { keys } from './keys.ts';
 import { largeLibrary } from './largeLibrary.ts';
 import { pages } from './pages.ts';
 import { pairs } from './pairs.ts';
+import { practice } from './practice.ts';
+import { practicePage } from './practicePage.ts';
 import { reading } from './reading.ts';
 import { server } from './server.ts';
 import { sitting } from './sitting.ts';
 import { sorting } from './sorting.ts';
 import { teaching } from './teaching.ts';
+import { verdictRows } from './verdicts.ts';
 import type { Row } from './row.ts';
 
 const rows: Row[] = [];
@@ -30,6 +33,8 @@ for (const measure of [
   attention,
   teaching,
   sorting,
+  practice,
+  verdictRows,
   assembly,
   grounds,
   drawing,
@@ -37,6 +42,7 @@ for (const measure of [
   pages,
   groundsPage,
   sitting,
+  practicePage,
   server,
 ])
   rows.push(...(await measure()));

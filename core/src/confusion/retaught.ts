@@ -49,7 +49,7 @@ const AS_HARD = 1.35;
 const EXPECTED_BETWEEN = [0.02, 0.9] as const;
 
 /**
- * What became of a pair after it was taught again (docs/method.md, Reports). The log-odds of mixing it up are those of the evidence at each
+ * What became of a pair after it was taught again (docs/method.md, Pairs). The log-odds of mixing it up are those of the evidence at each
  * station, plus what the class adds before (θ) and the change since (δ), plus what each station adds for itself. θ is drawn towards the other pairs of the class, so that
  * the one that looked worst is not said to have improved because it looked worst; what the later specimens are easier by is taken out. Resolved:
  * the odds are that the share is halved at least, and seldom now. Improving: the change is surely downwards. As before: surely more than half

@@ -72,10 +72,10 @@ export const answersOf = (db: Db, studentId: string) =>
 /** Takes the name and the code of a student away; nobody signs in as the student any more. */
 export const makeNameless = async (db: Db, studentId: string, name: string) => {
   await db.query('delete from session where student_id = $1', [studentId]);
-  await db.query(`update student set name = $2, code = 'gone-' || id, nameless = true, advising_note = '' where id = $1`, [
-    studentId,
-    name,
-  ]);
+  await db.query(
+    `update student set name = $2, code = 'gone-' || id, nameless = true, advising_note = '' where id = $1`,
+    [studentId, name],
+  );
 };
 
 /** The highest number that stands for a name in a course: one that was given is not given again. */

@@ -60,7 +60,9 @@ afterAll(() => hurrow.close());
 describe('practice', () => {
   test('cards are of what was taught so far, and own mix-ups of results that were seen', async () => {
     const before = await pack();
-    expect(before.taxa.map(({ taxon }) => taxon.id).sort()).toEqual([planted.red.id, planted.sugar.id].sort());
+    expect(before.taxa.map(({ taxon }) => taxon.id).sort()).toEqual(
+      [planted.red.id, planted.sugar.id].sort(),
+    );
     expect(before.cards.map(({ kind }) => kind)).toContain('leaf');
     expect(before.mixUps.filter(({ own }) => own)).toEqual([]);
     await owner.post(`/api/quizzes/${planted.quizId}/release`, { released: true });
@@ -70,7 +72,10 @@ describe('practice', () => {
   });
 
   test('an answer is kept once, in the order of the phone, and for nobody else', async () => {
-    const reviews = [review({ rating: 1, named: planted.sugar.id }), review({ at: '2026-10-11T16:00:00.000Z' })];
+    const reviews = [
+      review({ rating: 1, named: planted.sugar.id }),
+      review({ at: '2026-10-11T16:00:00.000Z' }),
+    ];
     const sent = reviews.map(({ id }) => id);
     expect((await send([...reviews].reverse())).body.received.sort()).toEqual([...sent].sort());
     expect((await send(reviews)).body.received).toHaveLength(2);
@@ -114,7 +119,12 @@ describe('practice', () => {
     await course({ opens: ['practice'], seesSlips: true });
     const { slips } = (await owner.get<CoursePractice>(at)).body;
     expect(slips).toEqual([
-      { studentId: ids['Rowan'], cardId: `${planted.red.id} leaf`, named: planted.sugar.id, on: '2026-10-10' },
+      {
+        studentId: ids['Rowan'],
+        cardId: `${planted.red.id} leaf`,
+        named: planted.sugar.id,
+        on: '2026-10-10',
+      },
     ]);
     expect((await rowan.get(at)).status).toBe(403);
   });

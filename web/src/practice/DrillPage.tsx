@@ -46,19 +46,21 @@ export function DrillPage({ pack, box }: { pack: PracticePack; box: ReviewBox })
   if (!question) return <Ended answered={answered} right={right} ended={ended ?? 'done'} />;
   return (
     <>
-      <header className={student['phone-bar']}>
-        <h1>{WAY_WORDS[question.way].title}</h1>
-        <Link className={ui['press']} to="/practice">
-          Stop
-        </Link>
+      <header>
+        <div className={student['phone-bar']}>
+          <h1>{WAY_WORDS[question.way].title}</h1>
+          <Link className={ui['press']} to="/practice">
+            Stop
+          </Link>
+        </div>
+        <div
+          className={student['phone-progress']}
+          role="img"
+          aria-label={`${answered} answered, ${Math.max(0, Math.round(minutes - spent))} minutes left`}
+        >
+          <i style={{ width: `${Math.min(100, (100 * spent) / minutes)}%` }} />
+        </div>
       </header>
-      <div
-        className={student['phone-progress']}
-        role="img"
-        aria-label={`${answered} answered, ${Math.max(0, Math.round(minutes - spent))} minutes left`}
-      >
-        <i style={{ width: `${Math.min(100, (100 * spent) / minutes)}%` }} />
-      </div>
       <main className={student['pad']}>
         {!after && <Asked key={turn} question={question} pack={pack} onTold={tell} />}
         {after && (

@@ -3,7 +3,8 @@ import { Link, Route, Routes } from 'react-router';
 import { speaksFor } from '../app/api.ts';
 import { DrillPage } from './DrillPage.tsx';
 import { MiniLessonPage } from './MiniLessonPage.tsx';
-import { ReviewBox } from './reviewBox.ts';
+import { ownBox } from './ownBox.ts';
+import type { ReviewBox } from './reviewBox.ts';
 import { Start } from './Start.tsx';
 import student from '../student/student.module.css';
 
@@ -13,19 +14,16 @@ export default function PracticePages() {
   useEffect(() => {
     const studentId = speaksFor();
     if (!studentId) return undefined;
-    let opened: ReviewBox | undefined;
     let left = false;
-    void ReviewBox.open(studentId).then((made) => {
-      if (left) return made.close();
-      opened = made;
+    void ownBox(studentId).then((made) => {
+      if (left) return;
       setBox(made);
       void made.refresh();
     });
-    const online = () => void opened?.send();
+    const online = () => void ownBox(studentId).then((made) => made.send());
     window.addEventListener('online', online);
     return () => {
       left = true;
-      opened?.close();
       window.removeEventListener('online', online);
     };
   }, []);

@@ -1,7 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { Route, Routes } from 'react-router';
-import { messageOf, onSessionLost } from '../app/api.ts';
+import { messageOf, onSessionLost, speaksFor } from '../app/api.ts';
 import { NoteBox } from '../notebook/noteBox.ts';
 import { install } from './installed.ts';
 import { Outbox } from './outbox.ts';
@@ -18,6 +18,12 @@ import ui from '../app/parts.module.css';
 const Trees = lazy(() => import('./Trees.tsx'));
 const loadPractice = () => import('../practice/PracticePages.tsx');
 const PracticePages = lazy(loadPractice);
+async function takePracticeAlong(): Promise<void> {
+  const studentId = speaksFor();
+  const [{ bringAlong }] = await Promise.all([import('../practice/ownBox.ts'), loadPractice()]);
+  if (studentId) await bringAlong(studentId);
+  await install();
+}
 const OwnNotebook = lazy(() => import('../notebook/OwnNotebook.tsx'));
 
 /** A student's pages, made for a phone. */
@@ -78,7 +84,7 @@ function Open({ told, outbox, box }: { told: Told; outbox: Outbox; box: NoteBox 
   useEffect(
     () =>
       void install()
-        .then(() => (practises ? loadPractice().then(install) : undefined))
+        .then(() => (practises ? takePracticeAlong() : undefined))
         .catch(() => undefined),
     [practises],
   );
