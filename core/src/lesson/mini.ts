@@ -70,7 +70,9 @@ export function miniLesson(
     deciding: said,
     label: (index, id) => {
       const character = vocabulary.get(id)!;
-      return `${characterName(character, audience)}: ${shownInWords([a, b][index]!, character, wording)}`;
+      // Above a drawing there is room for what is usual.
+      const [usual = ''] = shownInWords([a, b][index]!, character, wording).split(', ');
+      return `${characterName(character, audience)}: ${usual}`;
     },
   });
   return {

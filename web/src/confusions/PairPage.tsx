@@ -8,6 +8,7 @@ import { characterName } from '@hurrow/core/score';
 import { dayLabel } from '@hurrow/core/season';
 import { commonName } from '@hurrow/core/taxon';
 import { listInWords, MEDIUM_TITLES, viewInWords } from '@hurrow/core/view';
+import { upperFirst } from '@hurrow/core/words';
 import { courseQuery, useLibrary, useVocabulary } from '../app/data.ts';
 import { useFieldDate } from '../app/fieldDate.tsx';
 import { useVasculum } from '../app/vasculum.tsx';
@@ -63,7 +64,7 @@ export function PairPage({ courseId }: { courseId: string }) {
   const audience = course?.audience ?? 'technical';
   return (
     <section className={ui['page']}>
-      <PageHead title={`${commonName(a.taxon)} or ${commonName(b.taxon)}?`}>
+      <PageHead title={`${upperFirst(commonName(a.taxon))} or ${commonName(b.taxon)}?`}>
         <Link to={`/c/${courseId}/confusions/pairs`}>All pairs</Link>
       </PageHead>
       <div className={styles['pair-layout']}>
