@@ -32,7 +32,7 @@ export function Differs({ question, pack, onTold }: DiffersProps) {
   };
   return (
     <>
-      <div className={styles['two']}>
+      <div className={styles['stacked']}>
         {question.pictures.map((shown, i) => (
           // For fingers and pens; keys and screen readers have the words below.
           // eslint-disable-next-line jsx-a11y/click-events-have-key-events, jsx-a11y/no-static-element-interactions
