@@ -141,7 +141,7 @@ test('a pair taught again is noted in either order, once, and taken back', async
   const noted = async () => (await owner.get<{ reteachings: object[] }>(path())).body.reteachings;
   await note({ a, b, taughtOn: '2026-10-01' });
   await note({ a: b, b: a, taughtOn: '2026-10-01' });
-  expect(await noted()).toEqual([{ a: b, b: a, taughtOn: '2026-10-01' }]);
+  expect(await noted()).toEqual([{ a: b, b: a, taughtOn: '2026-10-01', students: null }]);
   const back = { a, b, taughtOn: '2026-10-01' };
   await owner.post(`/api/courses/${planted.courseId}/reteachings/remove`, back);
   expect(await noted()).toEqual([]);

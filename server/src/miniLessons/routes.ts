@@ -44,6 +44,11 @@ export const miniLessonRoutes = [
       const others = (await queries.miniLessonsOf(tx, id)).filter(
         (each) => each.a === a && each.b === b && each.sentOn === taughtOn,
       );
+      const noted = (await reteachings(tx, id)).find(
+        (row) => row.a === a && row.b === b && row.taughtOn === taughtOn,
+      );
+      // That it was taught to the whole class was noted by itself.
+      if (noted?.students === null) return;
       await removeReteaching(tx, id, { a, b, taughtOn });
       const to = [...new Set(others.flatMap((each) => each.students.map((student) => student.id)))];
       if (to.length > 0) await addReteaching(tx, id, { a, b, taughtOn }, null, to);

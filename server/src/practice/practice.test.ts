@@ -173,6 +173,20 @@ describe('a mini-lesson', () => {
     expect(reteachings).toMatchObject([{ students: [ids['Selma']] }]);
   });
 
+  test('what was noted as taught to the class stays noted when a lesson of the day is taken back', async () => {
+    const [a, b] = [planted.red.id, planted.sugar.id];
+    await owner.post(`/api/courses/${planted.courseId}/reteachings`, { a, b, taughtOn: '2026-10-12' });
+    const lesson = body({ sentOn: '2026-10-12' });
+    await owner.post(at(), lesson);
+    await owner.call('DELETE', `${at()}/${lesson.id}`);
+    const { reteachings } = (
+      await owner.get<{ reteachings: { taughtOn: string }[] }>(`/api/courses/${planted.courseId}/confusions`)
+    ).body;
+    expect(reteachings.filter(({ taughtOn }) => taughtOn === '2026-10-12')).toMatchObject([
+      { students: null },
+    ]);
+  });
+
   test('needs two trees of the list and a student; it prints', async () => {
     expect((await owner.post<{ message: string }>(at(), body({ b: 'gone' }))).body.message).toContain(
       'on the course’s list',

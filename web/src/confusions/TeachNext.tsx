@@ -5,6 +5,7 @@ import { Link } from 'react-router';
 import { asText, isSure, rankedFindings, say, stationsToAsk, type Finding } from '@hurrow/core/finding';
 import { listInWords } from '@hurrow/core/view';
 import type { Standing } from '@hurrow/core/vocabulary';
+import { lessonAt, lessonPair } from '../learning/lessonPair.ts';
 import { AnswersBehind } from './AnswersBehind.tsx';
 import { IntervalBar } from './IntervalBar.tsx';
 import { NotTheirFault } from './NotTheirFault.tsx';
@@ -113,6 +114,7 @@ function FindingRow({
   const { headline, sentences, pair, behind } = say(found, report);
   const base = `/c/${courseId}/confusions`;
   const range = `${signed(interval[0])} to ${signed(interval[1])}`;
+  const taught = lessonPair(pair, behind, data);
   const suspects = stationsToAsk(found, report.reports);
   return (
     <li>
@@ -130,13 +132,8 @@ function FindingRow({
               Show {names.taxon(pair.truth)} beside {names.taxon(pair.answer)}
             </Link>
           )}
-          {pair && (
-            <Link
-              className={styles['door']}
-              to={`${base}/${pair.truth}/${pair.answer}/lesson${
-                found.kind === 'character' ? `?first=${found.character.characterId}` : ''
-              }`}
-            >
+          {taught && (
+            <Link className={styles['door']} to={lessonAt(base, taught, found)}>
               Make a mini-lesson
             </Link>
           )}

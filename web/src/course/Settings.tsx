@@ -364,6 +364,16 @@ function Opens({ draft, set }: PartProps) {
           {words}
         </label>
       ))}
+      {draft.opens.includes('practice') && (
+        <label className={styles['tick']}>
+          <input
+            type="checkbox"
+            checked={draft.seesSlips}
+            onChange={() => set('seesSlips', !draft.seesSlips)}
+          />{' '}
+          those who teach see single slips of practice, and not only how much is practiced and known
+        </label>
+      )}
       <p className="quiet">
         While a quiz is open, contrasts and keys are closed to them; profiles and recap help no more than a
         book.

@@ -14,8 +14,8 @@ import { Opening, PageHead, Problem } from '../app/parts.tsx';
 import { useSaving } from '../app/useSaving.ts';
 import { useKept } from '../drafts/useKept.ts';
 import { counted, percent, useNames, type Names } from '../confusions/useNames.ts';
-import { studentQuery } from './learningQueries.ts';
-import { timesSaid } from './standings.ts';
+import { practiceQuery, studentQuery } from './learningQueries.ts';
+import { practiceSlips, timesSaid } from './standings.ts';
 import { recordOf, standingSaid } from './studentRecord.ts';
 import { useGroundOf } from './useGroundOf.ts';
 import ui from '../app/parts.module.css';
@@ -52,7 +52,7 @@ export function StudentPage({ courseId }: { courseId: string }) {
         </div>
         <aside>
           <Quizzes found={found} learned={learned} />
-          <Practiced learned={learned} names={names} />
+          <Practiced courseId={courseId} learned={learned} names={names} />
           <AdvisingNote courseId={courseId} learned={learned} />
         </aside>
       </div>
@@ -234,8 +234,13 @@ function Quizzes({ found, learned }: Pick<PartProps, 'found' | 'learned'>) {
   );
 }
 
-function Practiced({ learned, names }: Pick<PartProps, 'learned' | 'names'>) {
+function Practiced({
+  courseId,
+  learned,
+  names,
+}: Pick<PartProps, 'learned' | 'names'> & { courseId: string }) {
   const { practice, miniLessons } = learned;
+  const slips = practiceSlips(useQuery(practiceQuery(courseId)).data?.slips ?? [], learned.id);
   return (
     <>
       <h2>Practice</h2>
@@ -244,6 +249,20 @@ function Practiced({ learned, names }: Pick<PartProps, 'learned' | 'names'>) {
           ? 'Has not practiced on the phone.'
           : `${counted(practice.answers, 'card')} on ${counted(practice.days, 'day')}, the last on ${practice.lastOn}. Knows ${practice.known} of ${practice.cards} cards; ${practice.due} due.`}
       </p>
+      {slips.length > 0 && (
+        <p>
+          In practice took{' '}
+          {listInWords(
+            slips
+              .slice(0, 4)
+              .map(
+                ({ truth, named, times }) =>
+                  `${names.taxon(truth)} for ${names.taxon(named)} (${timesSaid(times)})`,
+              ),
+          )}
+          .
+        </p>
+      )}
       {miniLessons.map(({ id, a, b, sentOn, students }) => (
         <p key={id}>
           Was sent {names.taxon(a)} or {names.taxon(b)} on {sentOn};{' '}

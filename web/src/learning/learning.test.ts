@@ -1,6 +1,7 @@
 import type { ClassCounts, QuizCounts } from '@hurrow/contract/learning';
 import { concernedBy } from './concerned.ts';
-import { slipsOf, standings, timesSaid } from './standings.ts';
+import { lessonAt, lessonPair } from './lessonPair.ts';
+import { practiceSlips, slipsOf, standings, timesSaid } from './standings.ts';
 import { recordOf, standingSaid } from './studentRecord.ts';
 import { chartRows, shareOfClass, trendLines } from './trendLines.ts';
 
@@ -50,6 +51,34 @@ test('each student in a line: what counts, and only what was taken twice', () =>
   expect(rows[2]!.again).toEqual([]);
   expect(slipsOf(data)).toHaveLength(3);
   expect([1, 2, 3, 7].map(timesSaid)).toEqual(['once', 'twice', 'three times', '7 times']);
+});
+
+test('a finding is taught on the pair it names, else on the commonest mistake behind it', () => {
+  const behind = ['1 s1', '2 s1', '1 s2', '4 s3'];
+  expect(lessonPair({ truth: 'a', answer: 'b' }, behind, data)).toEqual({ truth: 'a', answer: 'b' });
+  expect(lessonPair(undefined, behind, data)).toEqual({ truth: 'fir', answer: 'spruce' });
+  expect(lessonPair(undefined, ['4 s3'], data)).toBeUndefined();
+  const found = { kind: 'character', character: { characterId: 'leaf.teeth' } } as never;
+  expect(lessonAt('/c', { truth: 'a', answer: 'b' }, found)).toBe('/c/a/b/lesson?first=leaf.teeth');
+  expect(lessonAt('/c', { truth: 'a', answer: 'b' }, { kind: 'name' } as never)).toBe('/c/a/b/lesson');
+});
+
+test('slips of practice are a student’s own, the most often first', () => {
+  const slip = (studentId: string, cardId: string, named: string) => ({ studentId, cardId, named });
+  expect(
+    practiceSlips(
+      [
+        slip('s1', 'fir leaf', 'elm'),
+        slip('s1', 'fir bark', 'spruce'),
+        slip('s1', 'fir leaf', 'spruce'),
+        slip('s2', 'fir leaf', 'elm'),
+      ],
+      's1',
+    ),
+  ).toEqual([
+    { truth: 'fir', named: 'spruce', times: 2 },
+    { truth: 'fir', named: 'elm', times: 1 },
+  ]);
 });
 
 test('a student’s answers are read with their days, and stand against the class in a sentence', () => {

@@ -63,3 +63,19 @@ export function standings(
 /** Twice, three times, 4 times. */
 export const timesSaid = (times: number): string =>
   times === 1 ? 'once' : times === 2 ? 'twice' : times === 3 ? 'three times' : `${times} times`;
+
+/** What a student took for what in practice, the most often first; nothing where the course does not show single slips. */
+export function practiceSlips(
+  slips: readonly { studentId: string; cardId: string; named: string }[],
+  studentId: string,
+): { truth: string; named: string; times: number }[] {
+  const times = new Map<string, { truth: string; named: string; times: number }>();
+  for (const slip of slips) {
+    if (slip.studentId !== studentId) continue;
+    const truth = slip.cardId.split(' ')[0]!;
+    const held = times.get(`${truth} ${slip.named}`) ?? { truth, named: slip.named, times: 0 };
+    held.times += 1;
+    times.set(`${truth} ${slip.named}`, held);
+  }
+  return [...times.values()].sort((x, y) => y.times - x.times);
+}
