@@ -203,7 +203,7 @@ test('uploads a picture that is none, and one that is', async ({ page }) => {
   await add.setInputFiles({
     name: 'yew.png',
     mimeType: 'image/png',
-    buffer: readFileSync(new URL('../../docs/screenshots/contrast.png', import.meta.url)),
+    buffer: readFileSync(new URL('../../docs/screenshots/pair.png', import.meta.url)),
   });
   await expect(page.getByText('leaf · no credit yet')).toBeVisible();
   await page.getByLabel('Credit').fill('I. Falk');

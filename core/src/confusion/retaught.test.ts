@@ -82,14 +82,22 @@ describe('since a pair was taught again', () => {
       ['two', '2026-10-01'],
     ]),
   };
-  test('one answer of each student and tree counts, the very day counts as since, other organs are told', () => {
+  test('answers of one student to one tree weigh less than as many students, the very day counts as since, other organs are told', () => {
     const found = sinceTaught(held, 'spruce', 'fir', '2026-10-01');
-    expect(found.counted).toEqual({ before: { asked: 20, mixed: 20 }, after: { asked: 20, mixed: 0 } });
+    expect(found.counted).toEqual({ before: { asked: 40, mixed: 40 }, after: { asked: 20, mixed: 0 } });
+    const others = {
+      ...held,
+      answers: held.answers.map((each) => ({ ...each, studentId: `${each.studentId}${each.stationId}` })),
+    };
+    const wide = ([low, high]: [number, number]) => high - low;
+    expect(wide(found.difference)).toBeGreaterThan(
+      wide(sinceTaught(others, 'spruce', 'fir', '2026-10-01').difference),
+    );
     expect(found.otherOrgans.sort()).toEqual(['bark', 'leaf']);
     expect(found.verdict).toBe('improving');
   });
   test('it is counted for those whom it was taught to', () => {
-    expect(sinceTaught(held, 'fir', 'spruce', '2026-10-01', ['s1', 's2']).counted.before.asked).toBe(2);
+    expect(sinceTaught(held, 'fir', 'spruce', '2026-10-01', ['s1', 's2']).counted.before.asked).toBe(4);
     expect(sinceTaught(held, 'fir', 'spruce', '2026-12-01').verdict).toBe('too few to say');
   });
 });

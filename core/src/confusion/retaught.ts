@@ -1,7 +1,7 @@
 /** What became of a pair since it was taught again. */
 export type AfterReteaching = 'resolved' | 'improving' | 'still mixed up' | 'as before' | 'too few to say';
 
-/** Answers to one station that showed either tree of a pair, one a student. */
+/** Answers to one station that showed either tree of a pair; those of a student who answered to it elsewhere as well weigh less than one. */
 export interface StationCount {
   asked: number;
   /** Answers that named the other tree of the pair. */
@@ -26,7 +26,7 @@ export interface Retaught {
 export type Peers = readonly (readonly StationCount[])[];
 
 /** So likely something has to be before it is said: that it is resolved, has become rarer, or has not even halved, which damps more than it helps. */
-const LIKELY = { resolved: 0.9, improving: 0.9, asBefore: 0.985 };
+const LIKELY = { resolved: 0.85, improving: 0.9, asBefore: 0.985 };
 /** So likely it has to be seldom now, to be resolved. */
 const SURELY_SELDOM = 0.8;
 /** As likely as not seldom now, and nobody can say that it still happens. */
@@ -34,7 +34,7 @@ const PERHAPS_SELDOM = 0.05;
 /** How much stations of one pair differ in what nobody knows of them, as a standard deviation of the log-odds. */
 const STATION_SD = 0.35;
 /** How much teaching, or time, may change the log-odds before anything is known. */
-const CHANGE_SD = 1.2;
+const CHANGE_SD = 1.5;
 /** Where there are too few other pairs to learn from: log-odds over those of a beginner's misreading, and how they differ. */
 const USUAL = { mean: 0, sd: 1 };
 /** So many pairs' worth of knowing are the usual ones beside those of the class. */

@@ -28,7 +28,7 @@ export interface HeldClass {
 
 export interface SinceTaught extends Retaught {
   taughtOn: string;
-  /** What was counted: one answer of each student and tree. */
+  /** What was counted. */
   counted: { before: { asked: number; mixed: number }; after: { asked: number; mixed: number } };
   /** Organs that only the later stations showed, or only the earlier. */
   otherOrgans: string[];
@@ -36,12 +36,14 @@ export interface SinceTaught extends Retaught {
 
 /** Where nothing is known of a station: about what a beginner mixes up of two trees that are alike. */
 const UNKNOWN = 0.1;
+/** How far a student's answers to one tree go together, 0 not at all, 1 all alike: k of them weigh as k/(1 + (k − 1)·this). */
+const TOGETHER = 0.5;
 /** Other pairs that could have been singled out: those that evidence lets a beginner mix up so often. */
 const COULD_BE = 0.05;
 
 /**
  * What became of a pair since a day on which it was taught again: its answers before and since, held against the class's other pairs before. Quizzes of
- * that very day count as since. Of each student and tree one answer counts: the last before, the first since.
+ * that very day count as since. Several answers of a student to one tree tell more than one, and less than as many students: who slips repeats it.
  *
  * @param only students whom it was taught to; all where nothing is said
  * @example
@@ -62,7 +64,7 @@ export function sinceTaught(
   return {
     ...found,
     taughtOn,
-    counted: { before: sumOf(before.counts), after: sumOf(after.counts) },
+    counted: { before: before.plain, after: after.plain },
     otherOrgans: [...after.organs, ...before.organs].filter(
       (organ, i, all) =>
         all.indexOf(organ) === i &&
@@ -79,7 +81,12 @@ function countsOf(
   b: string,
   taughtOn: string,
   when: 'before' | 'after',
-): { counts: StationCount[]; organs: Set<string> } {
+): {
+  counts: StationCount[];
+  organs: Set<string>;
+  /** As they were given. */
+  plain: { asked: number; mixed: number };
+} {
   const dayOf = (station: HeldStation) => heldOn.get(station.quizId) ?? '';
   const asked = new Map(
     stations
@@ -89,31 +96,30 @@ function countsOf(
       )
       .map((station) => [station.id, station]),
   );
-  const one = new Map<string, { station: HeldStation; mixed: boolean }>();
-  for (const { studentId, stationId, named } of answers) {
+  const given = answers.flatMap(({ studentId, stationId, named }) => {
     const station = asked.get(stationId);
-    if (!station) continue;
-    const key = `${studentId} ${station.truth}`;
-    const known = one.get(key);
-    const later = known && dayOf(station) > dayOf(known.station);
-    if (known && later !== (when === 'before')) continue;
-    one.set(key, { station, mixed: named === (station.truth === a ? b : a) });
-  }
+    if (!station) return [];
+    const other = station.truth === a ? b : a;
+    return [{ key: `${studentId} ${station.truth}`, station, other, mixed: named === other }];
+  });
+  const times = new Map<string, number>();
+  for (const { key } of given) times.set(key, (times.get(key) ?? 0) + 1);
   const counts = new Map<string, StationCount>();
   const organs = new Set<string>();
-  for (const { station, mixed } of one.values()) {
-    const other = station.truth === a ? b : a;
+  const plain = { asked: given.length, mixed: given.filter(({ mixed }) => mixed).length };
+  for (const { key, station, other, mixed } of given) {
+    const weight = 1 / (1 + (times.get(key)! - 1) * TOGETHER);
     const expected =
       station.taken.length === 0
         ? UNKNOWN
         : (station.taken.find(({ taxonId }) => taxonId === other)?.share ?? 0);
     const count = counts.get(station.id) ?? { asked: 0, mixed: 0, expected };
-    count.asked += 1;
-    if (mixed) count.mixed += 1;
+    count.asked += weight;
+    if (mixed) count.mixed += weight;
     counts.set(station.id, count);
     station.organs.forEach((organ) => organs.add(organ));
   }
-  return { counts: [...counts.values()], organs };
+  return { counts: [...counts.values()], organs, plain };
 }
 
 /** Pairs that could have been singled out instead: mixed up by somebody, or by a beginner's reading. */
@@ -133,8 +139,3 @@ function otherPairs({ stations, answers }: HeldClass, a: string, b: string): [st
   pairs.delete([a, b].sort().join(' '));
   return [...pairs.values()];
 }
-
-const sumOf = (counts: readonly StationCount[]) => ({
-  asked: counts.reduce((sum, { asked }) => sum + asked, 0),
-  mixed: counts.reduce((sum, { mixed }) => sum + mixed, 0),
-});

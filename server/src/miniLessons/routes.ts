@@ -31,7 +31,7 @@ export const miniLessonRoutes = [
         course.id,
         { a, b, taughtOn },
         accountOf(who),
-        await taughtTo(tx, course.id, { a, b, taughtOn }, to, known),
+        await taughtTo(tx, course.id, { a, b, taughtOn }, to),
       );
     });
   }),
@@ -89,18 +89,16 @@ async function refuseUntaught(db: Db, courseId: string, { a, b }: { a: string; b
     throw badInput('Both species must be on the course’s list. Choose two that are taught.');
 }
 
-/** Whom a pair was taught to on a day, with those it is sent to now; null for the whole class. */
+/** Whom a pair was taught to on a day, with those it is sent to now; null where it was noted for the whole class. */
 async function taughtTo(
   db: Db,
   courseId: string,
   { a, b, taughtOn }: { a: string; b: string; taughtOn: string },
   to: readonly string[],
-  all: readonly string[],
 ): Promise<string[] | null> {
   const before = (await reteachings(db, courseId)).find(
     (row) => row.a === a && row.b === b && row.taughtOn === taughtOn,
   );
   if (before && before.students === null) return null;
-  const together = [...new Set([...(before?.students ?? []), ...to])];
-  return all.every((id) => together.includes(id)) ? null : together;
+  return [...new Set([...(before?.students ?? []), ...to])];
 }
