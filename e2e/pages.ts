@@ -47,7 +47,11 @@ export const OF_A_COURSE = [
   ['confusions/pairs', 'Answers mixed up'],
   ['confusions/characters', 'Share of its worth used'],
   ['confusions/stations', 'Does the model know this class?'],
+  ['confusions/students', 'Who should practice together'],
+  ['confusions/trends', 'Share mixed up'],
+  ['confusions/report', 'The figures as tables'],
   ['confusions/abies-grandis/abies-lasiocarpa', 'The answers behind it'],
+  ['confusions/abies-grandis/abies-lasiocarpa/lesson', 'Which are these?'],
 ] as const;
 
 /** Goes to a page of the workbench as a link of it does: opening the application anew for each takes seconds. */

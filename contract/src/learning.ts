@@ -38,7 +38,7 @@ export const ofStudent = endpoint<{ answer: StudentLearning }>()({
   method: 'get',
   path: '/api/courses/{courseId}/students/{studentId}/learning',
   summary:
-    'What one student answered, read, went by and practised, with the class’s shares to hold it against.',
+    'What one student answered, read, went by and practiced, with the class’s shares to hold it against.',
   allow: STAFF,
 });
 

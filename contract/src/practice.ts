@@ -37,7 +37,7 @@ export type KeptReview = Pick<ReviewBody, 'id' | 'cardId' | 'rating' | 'named' |
 /** A card with whether it can be met with outdoors on the day. */
 export type CardOfDay = PracticeCard & { inSeason: boolean };
 
-/** Everything that a phone needs to practise without a signal. */
+/** Everything that a phone needs to practice without a signal. */
 export interface PracticePack {
   /** Milliseconds since 1970, by the server. */
   now: number;
@@ -64,7 +64,7 @@ export const pack = endpoint<{ answer: PracticePack }>()({
   method: 'get',
   path: '/api/practice',
   summary:
-    'Everything that a student needs to practise, without a signal as well: cards of the trees taught so far, own mix-ups, own answers.',
+    'Everything that a student needs to practice, without a signal as well: cards of the trees taught so far, own mix-ups, own answers.',
   allow: ['student'],
 });
 
@@ -96,14 +96,14 @@ export const review = endpoint<{ body: { reviews: ReviewBody[] }; answer: { rece
   body: Joi.object({ reviews: Joi.array().items(reviewSchema).min(1).max(MOST_REVIEWS).required() }),
 });
 
-/** How much a student practises, and what is known; each slip only where the course says so. */
+/** How much a student practices, and what is known; each slip only where the course says so. */
 export interface PracticeOf {
   studentId: string;
   name: string;
   answers: number;
   /** Minutes, by what answers took. */
   minutes: number;
-  /** Days on which was practised, and the last of them. */
+  /** Days on which was practiced, and the last of them. */
   days: number;
   lastOn: string | null;
   cards: number;
@@ -123,6 +123,6 @@ export const ofCourse = endpoint<{ answer: CoursePractice }>()({
   method: 'get',
   path: '/api/courses/{courseId}/practice',
   summary:
-    'How much the students of a course practise and what they know; single slips only where the course shows them.',
+    'How much the students of a course practice and what they know; single slips only where the course shows them.',
   allow: STAFF,
 });

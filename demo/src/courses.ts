@@ -68,8 +68,8 @@ export interface CourseFile extends Omit<Parameters<typeof courses.addCourse>[4]
   };
   /** Pairs that were taught again on a day. */
   retaught?: { pair: [string, string]; on: string }[];
-  /** From and to which day the class practised on its phones. */
-  practised?: { from: string; to: string };
+  /** From and to which day the class practiced on its phones. */
+  practiced?: { from: string; to: string };
   /** A mini-lesson, and how many students of the list it was sent to. */
   sent?: { pair: [string, string]; on: string; students: number };
 }
@@ -116,14 +116,14 @@ export async function fillCourse(db: Db, file: CourseFile, ground: Ground): Prom
     const [a, b] = [...pair].sort() as [string, string];
     await addReteaching(db, courseId, { a, b, taughtOn: on }, ground.accountId);
   }
-  if (file.practised) {
+  if (file.practiced) {
     const { latitude, longitude, elevation } = file;
     await fillPractice(db, {
       students,
       taughtBy: (day) => taughtBy(file, ground, weekOf(file.startsOn, day)),
       reference: ground.reference,
       site: { latitude, longitude, elevation },
-      ...file.practised,
+      ...file.practiced,
     });
   }
   for (const quiz of file.quizzes) {

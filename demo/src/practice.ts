@@ -11,13 +11,13 @@ import { addReviews } from '@hurrow/server/practice/queries';
 import { TRUTHS } from './students.ts';
 
 const DAY = 24 * 3600_000;
-/** Of the students so many practise at all; the one that the demo signs in as among them. */
-const PRACTISES = 0.6;
+/** Of the students so many practice at all; the one that the demo signs in as among them. */
+const PRACTICES = 0.6;
 /** Cards in a session, and milliseconds of a right and a wrong answer. */
 const CARDS = 24;
 const TAKES = { right: 9000, wrong: 21_000 };
 
-export interface PractisedCourse {
+export interface PracticedCourse {
   students: readonly { id: string; name: string }[];
   /** Taxa taught by a day. */
   taughtBy(day: string): ProfiledTaxon[];
@@ -29,7 +29,7 @@ export interface PractisedCourse {
 }
 
 /** Practice of a class over its weeks: some do it every few days, some seldom, some never. Each forgets, and mixes up what the class mixes up. */
-export async function fillPractice(db: Db, course: PractisedCourse): Promise<void> {
+export async function fillPractice(db: Db, course: PracticedCourse): Promise<void> {
   const { reference, site } = course;
   const list = course.taughtBy(course.to);
   const day = dayOfYear(course.to);
@@ -38,7 +38,7 @@ export async function fillPractice(db: Db, course: PractisedCourse): Promise<voi
   for (const [n, student] of course.students.entries()) {
     const random = randomFrom(seedOf('practice', n));
     const keen = random.uniform();
-    if (keen > PRACTISES && n > 0) continue;
+    if (keen > PRACTICES && n > 0) continue;
     const memory = new Memory();
     const reviews = [];
     for (

@@ -5,7 +5,7 @@ export interface GroupSlip {
   named: string;
 }
 
-/** Students who should practise together, by the pair that they share. */
+/** Students who should practice together, by the pair that they share. */
 export interface PracticeGroup {
   a: string;
   b: string;
@@ -17,7 +17,7 @@ const LEAST = 2;
 const MOST = 6;
 
 /**
- * Groups that should practise together: the pair that most students share makes the first, and so on with those who are left; each student is in one
+ * Groups that should practice together: the pair that most students share makes the first, and so on with those who are left; each student is in one
  * group, with the pair they slipped in most where there is a choice.
  *
  * @example

@@ -26,7 +26,7 @@ export const PRACTICE_KINDS: readonly StationKind[] = [
   { id: 'bark', title: 'bark', medium: 'drawing', organs: ['bark'], cut: false },
 ];
 
-/** What is practised: a tree by one of its organs, drawn as another individual each time. Its id is of tree and kind: `abies-grandis bareTwig`. */
+/** What is practiced: a tree by one of its organs, drawn as another individual each time. Its id is of tree and kind: `abies-grandis bareTwig`. */
 export type PracticeCard = Pick<Candidate, 'id' | 'taxonId' | 'kind' | 'view' | 'right' | 'taken'>;
 
 /**

@@ -22,7 +22,7 @@ import { SHOWN_BY, type Vocabulary } from '../vocabulary/index.ts';
 import type { View } from '../view/index.ts';
 import { mixedUp, type MixUp, type PracticeCard } from './kinds.ts';
 
-/** Ways of practising, as a student chooses them; the bark, the bare twig and the like are ways of naming. */
+/** Ways of practicing, as a student chooses them; the bark, the bare twig and the like are ways of naming. */
 export const WAYS = ['name', 'glance', 'features', 'which', 'differs', 'settles', 'sort'] as const;
 export type Way = (typeof WAYS)[number];
 

@@ -166,7 +166,7 @@ const PRACTICE: Columns = {
     student: 'Name of the student, or the code',
     answers: 'Number of answers to practice cards',
     minutes: 'Minutes, by what the answers took',
-    days: 'Number of days on which was practised',
+    days: 'Number of days on which was practiced',
     last_on: 'The last of them, ISO 8601',
     cards: 'Number of cards of what was taught so far',
     known: 'Cards that will be known for a week, by the schedule',

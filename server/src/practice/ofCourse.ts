@@ -6,7 +6,7 @@ import type { Db } from '../db/index.ts';
 import { cardsOf, taughtSoFar } from './pack.ts';
 import * as queries from './queries.ts';
 
-/** How much each student of a course practises, and what is known of what was taught so far. */
+/** How much each student of a course practices, and what is known of what was taught so far. */
 export async function practiceOfCourse(db: Db, course: Course, now: Date): Promise<PracticeOf[]> {
   const today = now.toISOString().slice(0, 10);
   const { cards } = await cardsOf(db, course, await taughtSoFar(db, course, today), today);

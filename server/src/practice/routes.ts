@@ -2,6 +2,7 @@ import * as practice from '@hurrow/contract/practice';
 import type { CoursePractice } from '@hurrow/contract/practice';
 import { serve } from '../api/route.ts';
 import { courseOf } from '../courses/course.ts';
+import { keepPace } from '../sitting/pace.ts';
 import { packOf } from './pack.ts';
 import { practiceOfCourse } from './ofCourse.ts';
 import { fitWhereDue } from './fitting.ts';
@@ -11,8 +12,9 @@ export const practiceRoutes = [
   serve(practice.pack, async ({ db, who, now }) =>
     packOf(db, await courseOf(db, who!.courseId!), who!.studentId!, now),
   ),
-  // What was practised counts whatever is open by the time that it is sent.
+  // What was practiced counts whatever is open by the time that it is sent.
   serve(practice.review, async ({ db, body, who, now, request }) => {
+    keepPace('practice', `practice ${who!.studentId!}`, body.reviews.length, performance.now());
     const ids = body.reviews.map(({ id }) => id);
     const received = await db.transaction(async (tx) => {
       await queries.addReviews(tx, who!.studentId!, body.reviews, now);

@@ -2,9 +2,10 @@ import { Problem } from '../api/problem.ts';
 
 /**
  * Answers that are taken in a minute: of a student, whose phone sends some hundreds at once after a day away, and of a course, for
- * three hundred who answer twenty stations in that minute and many who come back to the network together.
+ * three hundred who answer twenty stations in that minute and many who come back to the network together; and to practice cards, which a phone
+ * may bring home by the thousand.
  */
-const MOST = { student: 1000, course: 20_000 };
+const MOST = { student: 1000, course: 20_000, practice: 3000 };
 
 /** When the minute of a student or course began, in milliseconds, and the answers since. */
 const minutes = new Map<string, { since: number; answers: number }>();
@@ -23,7 +24,7 @@ export function keepPace(of: keyof typeof MOST, id: string, answers: number, now
   if (minute.answers + answers > MOST[of])
     throw new Problem(
       429,
-      `These are more answers than ${of === 'student' ? 'anyone' : 'a class'} writes in a minute. They are kept on this phone and sent again soon.`,
+      `These are more answers than ${of === 'course' ? 'a class' : 'anyone'} writes in a minute. They are kept on this phone and sent again soon.`,
     );
   minute.answers += answers;
   minutes.set(id, minute);

@@ -47,23 +47,12 @@ function Parts({ courseId }: { courseId: string }) {
     return (
       <Nothing text="No answers yet. Open a quiz and let students answer, or enter their papers; the confusions then stand here." />
     );
-  const base = `/c/${courseId}/confusions`;
   const withReport = (show: (report: ClassReport) => ReactNode) =>
     work.report ? show(work.report) : <Waiting work={work} />;
   return (
     <div className={styles['confusions']}>
       <aside>
-        <nav aria-label="Parts of Confusions">
-          <NavLink to={base} end>
-            What to teach next
-          </NavLink>
-          <NavLink to={`${base}/pairs`}>Pairs</NavLink>
-          <NavLink to={`${base}/characters`}>Characters</NavLink>
-          <NavLink to={`${base}/stations`}>Stations</NavLink>
-          <NavLink to={`${base}/students`}>Students</NavLink>
-          <NavLink to={`${base}/trends`}>Over the quizzes</NavLink>
-          <NavLink to={`${base}/report`}>For a colleague</NavLink>
-        </nav>
+        <PartsNav base={`/c/${courseId}/confusions`} />
         <Facts data={data!} answers={answers} />
         <Choices
           scores={scores}
@@ -115,6 +104,21 @@ function Parts({ courseId }: { courseId: string }) {
     </div>
   );
 }
+
+/** The parts of the place. */
+const PartsNav = ({ base }: { base: string }) => (
+  <nav aria-label="Parts of Confusions">
+    <NavLink to={base} end>
+      What to teach next
+    </NavLink>
+    <NavLink to={`${base}/pairs`}>Pairs</NavLink>
+    <NavLink to={`${base}/characters`}>Characters</NavLink>
+    <NavLink to={`${base}/stations`}>Stations</NavLink>
+    <NavLink to={`${base}/students`}>Students</NavLink>
+    <NavLink to={`${base}/trends`}>Over the quizzes</NavLink>
+    <NavLink to={`${base}/report`}>For a colleague</NavLink>
+  </nav>
+);
 
 /** What the figures rest on, as far as it can be chosen. */
 function Choices({

@@ -31,44 +31,46 @@ export function Students({ courseId, data, names }: StudentsProps) {
           Adding up what was practiced…
         </p>
       )}
-      <table className={ui['plain-table']}>
-        <thead>
-          <tr>
-            <th>Student</th>
-            <th className={ui['num']}>Right</th>
-            <th>Took again and again</th>
-            <th className={ui['num']}>Practiced</th>
-            <th className={ui['num']}>Knows</th>
-          </tr>
-        </thead>
-        <tbody>
-          {rows.map(({ id, name, asked, right, again, practiced }) => (
-            <tr key={id}>
-              <td>
-                <Link to={`${base}/students/${id}`}>{name}</Link>
-              </td>
-              <td className={ui['num']}>
-                {asked > 0 ? `${percent(right / asked)} of ${asked}` : 'no answers'}
-              </td>
-              <td>
-                {again.map(({ truth, named, times }) => (
-                  <div key={`${truth} ${named}`}>
-                    {names.taxon(truth)} for {names.taxon(named)}, {timesSaid(times)}
-                  </div>
-                ))}
-              </td>
-              <td className={ui['num']}>
-                {practiced && practiced.answers > 0
-                  ? `${practiced.minutes} min on ${counted(practiced.days, 'day')}`
-                  : ''}
-              </td>
-              <td className={ui['num']}>
-                {practiced && practiced.cards > 0 ? `${practiced.known} of ${practiced.cards}` : ''}
-              </td>
+      <div className={styles['across']}>
+        <table className={ui['plain-table']}>
+          <thead>
+            <tr>
+              <th>Student</th>
+              <th className={ui['num']}>Right</th>
+              <th>Took again and again</th>
+              <th className={ui['num']}>Practiced</th>
+              <th className={ui['num']}>Knows</th>
             </tr>
-          ))}
-        </tbody>
-      </table>
+          </thead>
+          <tbody>
+            {rows.map(({ id, name, asked, right, again, practiced }) => (
+              <tr key={id}>
+                <td>
+                  <Link to={`${base}/students/${id}`}>{name}</Link>
+                </td>
+                <td className={ui['num']}>
+                  {asked > 0 ? `${percent(right / asked)} of ${asked}` : 'no answers'}
+                </td>
+                <td>
+                  {again.map(({ truth, named, times }) => (
+                    <div key={`${truth} ${named}`}>
+                      {names.taxon(truth)} for {names.taxon(named)}, {timesSaid(times)}
+                    </div>
+                  ))}
+                </td>
+                <td className={ui['num']}>
+                  {practiced && practiced.answers > 0
+                    ? `${practiced.minutes} min on ${counted(practiced.days, 'day')}`
+                    : ''}
+                </td>
+                <td className={ui['num']}>
+                  {practiced && practiced.cards > 0 ? `${practiced.known} of ${practiced.cards}` : ''}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
       <p className="quiet">
         Once is a slip: what is said of one student here happened twice at least. What they know is by the
         schedule of their practice.{' '}

@@ -108,65 +108,67 @@ const ROWS = 24;
 /** The same in figures, each with its interval; a tick draws the line. */
 function TrendTable({ lines, shown, onToggle, nameOf, quizzes, pairAt, earlier }: TableProps) {
   return (
-    <table className={ui['plain-table']}>
-      <thead>
-        <tr>
-          <th>Drawn</th>
-          <th />
-          {quizzes.map(({ id, title }) => (
-            <th key={id} className={ui['num']}>
-              {title}
-            </th>
-          ))}
-          {earlier.map(({ name }) => (
-            <th key={name} className={ui['num']}>
-              {name}
-            </th>
-          ))}
-        </tr>
-      </thead>
-      <tbody>
-        {lines.slice(0, ROWS).map((line) => (
-          <tr key={line.key}>
-            <td>
-              <input
-                type="checkbox"
-                aria-label={`Draw ${nameOf(line)}`}
-                checked={shown.includes(line.key)}
-                onChange={() => onToggle(line.key)}
-              />
-            </td>
-            <td>
-              {pairAt ? <Link to={`${pairAt}/${line.ids.join('/')}`}>{nameOf(line)}</Link> : nameOf(line)}
-            </td>
-            {quizzes.map(({ id }) => {
-              const point = line.points.find(({ quizId }) => quizId === id);
-              return (
-                <td key={id} className={ui['num']}>
-                  {point ? (
-                    <>
-                      {percent(point.share)}{' '}
-                      <small className={styles['of']}>
-                        {percentRange(point.interval)} of {point.of}
-                      </small>
-                    </>
-                  ) : (
-                    ''
-                  )}
-                </td>
-              );
-            })}
-            {earlier.map(({ name, share }) => {
-              const of = share(line.ids);
-              return (
-                <td key={name} className={ui['num']}>
-                  {of ? percent(of.share) : ''}
-                </td>
-              );
-            })}
+    <div className={styles['across']}>
+      <table className={ui['plain-table']}>
+        <thead>
+          <tr>
+            <th>Drawn</th>
+            <th />
+            {quizzes.map(({ id, title }) => (
+              <th key={id} className={ui['num']}>
+                {title}
+              </th>
+            ))}
+            {earlier.map(({ name }) => (
+              <th key={name} className={ui['num']}>
+                {name}
+              </th>
+            ))}
           </tr>
-        ))}
-      </tbody>
-    </table>
+        </thead>
+        <tbody>
+          {lines.slice(0, ROWS).map((line) => (
+            <tr key={line.key}>
+              <td>
+                <input
+                  type="checkbox"
+                  aria-label={`Draw ${nameOf(line)}`}
+                  checked={shown.includes(line.key)}
+                  onChange={() => onToggle(line.key)}
+                />
+              </td>
+              <td>
+                {pairAt ? <Link to={`${pairAt}/${line.ids.join('/')}`}>{nameOf(line)}</Link> : nameOf(line)}
+              </td>
+              {quizzes.map(({ id }) => {
+                const point = line.points.find(({ quizId }) => quizId === id);
+                return (
+                  <td key={id} className={ui['num']}>
+                    {point ? (
+                      <>
+                        {percent(point.share)}{' '}
+                        <small className={styles['of']}>
+                          {percentRange(point.interval)} of {point.of}
+                        </small>
+                      </>
+                    ) : (
+                      ''
+                    )}
+                  </td>
+                );
+              })}
+              {earlier.map(({ name, share }) => {
+                const of = share(line.ids);
+                return (
+                  <td key={name} className={ui['num']}>
+                    {of ? percent(of.share) : ''}
+                  </td>
+                );
+              })}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
   );
 }

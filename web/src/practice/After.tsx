@@ -1,9 +1,9 @@
 import type { PracticePack } from '@hurrow/contract/practice';
 import type { MixUp, PracticeGround, Question } from '@hurrow/core/practice';
-import { upperFirst } from '@hurrow/core/words';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { afterSlip, type AfterSlip } from './afterSlip.ts';
 import type { Told } from './drill.ts';
+import { Lines } from './Lines.tsx';
 import { nameOf, TreeName } from './TreeName.tsx';
 import ui from '../app/parts.module.css';
 import styles from './practice.module.css';
@@ -143,19 +143,7 @@ function WhichIsWhich({
           </figure>
         ))}
       </div>
-      <dl className={styles['lines']}>
-        {found.lines.map(({ lead, character, shows }) => (
-          <div key={character}>
-            <dt>
-              {lead} {character}
-            </dt>
-            <dd>
-              {upperFirst(shows[0]) || 'not told'} in <TreeName pack={pack} id={pair[0]} />;{' '}
-              {shows[1] || 'not told'} in <TreeName pack={pack} id={pair[1]} />
-            </dd>
-          </div>
-        ))}
-      </dl>
+      <Lines lines={found.lines} pack={pack} pair={pair} />
       {chosen !== undefined && (
         <p>
           {right ? 'Yes, so they stand.' : 'The other way round.'} {found.settles ? `${found.settles}.` : ''}

@@ -7,6 +7,7 @@ import { useEffect, useMemo } from 'react';
 import { Link, useParams } from 'react-router';
 import { call } from '../app/api.ts';
 import { groundOf } from './drill.ts';
+import { Lines } from './Lines.tsx';
 import { MiniCalls } from './MiniCalls.tsx';
 import { nameOf, TreeName } from './TreeName.tsx';
 import ui from '../app/parts.module.css';
@@ -66,19 +67,7 @@ export function MiniLessonPage({ pack, now }: { pack: PracticePack; now: number 
           <TreeName pack={pack} id={pair[0]} />
           <TreeName pack={pack} id={pair[1]} />
         </p>
-        <dl className={styles['lines']}>
-          {made.lines.map(({ lead, character, shows }) => (
-            <div key={character}>
-              <dt>
-                {lead} {character}
-              </dt>
-              <dd>
-                {shows[0]} in <TreeName pack={pack} id={pair[0]} />; {shows[1]} in{' '}
-                <TreeName pack={pack} id={pair[1]} />
-              </dd>
-            </div>
-          ))}
-        </dl>
+        <Lines lines={made.lines} pack={pack} pair={pair} />
         {made.settles && <p>{made.settles}.</p>}
         {made.exceptions.map((text) => (
           <p key={text} className="quiet">

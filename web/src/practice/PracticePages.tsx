@@ -20,11 +20,8 @@ export default function PracticePages() {
       setBox(made);
       void made.refresh();
     });
-    const online = () => void ownBox(studentId).then((made) => made.send());
-    window.addEventListener('online', online);
     return () => {
       left = true;
-      window.removeEventListener('online', online);
     };
   }, []);
   if (!box) return <p className={student['pad']}>Opening…</p>;
@@ -40,7 +37,7 @@ function Opened({ box }: { box: ReviewBox }) {
         <p role="alert">
           {state.problem ??
             (state.offline
-              ? 'There is no signal, and nothing to practise is on this phone yet. Open this page once where there is one.'
+              ? 'There is no signal, and nothing to practice with is on this phone yet. Open this page once where there is one.'
               : 'Opening…')}
         </p>
         <Link to="/">Back</Link>

@@ -14,7 +14,7 @@ import styles from './practice.module.css';
 /** So many of one's own mix-ups are named. */
 const NAMED = 4;
 
-/** What there is to practise: a sentence whose parts are chosen, what is due, lessons that were sent, and what one mixes up. */
+/** What there is to practice: a sentence whose parts are chosen, what is due, lessons that were sent, and what one mixes up. */
 export function Start({ pack, box, state }: { pack: PracticePack; box: ReviewBox; state: ReviewState }) {
   const [wish, setWish] = useState<Wish>(USUAL);
   const answers = box.answers();

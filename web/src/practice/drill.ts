@@ -122,7 +122,7 @@ export class Drill {
     this.memory = memoryOf(pack, answers);
     this.began = now();
     const [a, b] = pairOf(wish) ?? [];
-    // What is practised as a pair is asked as one.
+    // What is practiced as a pair is asked as one.
     const wished: MixUp[] = a && b ? [{ a, b, weight: 1, own: true }] : [];
     this.mixUps = [...wished, ...mixUpsOf(pack, answers, this.began)];
     this.cards = cardsWished(pack, this.mixUps, wish);
@@ -201,7 +201,7 @@ export class Drill {
     return undefined;
   }
 
-  /** A chosen organ, pair or mix-up is practised for its minutes, due or not: what is known least comes next. */
+  /** A chosen organ, pair or mix-up is practiced for its minutes, due or not: what is known least comes next. */
   private again(): PracticeCard | undefined {
     if (this.wish.what === 'due') return undefined;
     const lately = new Set(this.asked.slice(-2).map(({ cardId }) => cardId));

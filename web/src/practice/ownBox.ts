@@ -1,13 +1,20 @@
 import { ReviewBox } from './reviewBox.ts';
 
+/** Milliseconds after which what waits is tried again: the network says seldom when it is back. */
+const AGAIN = 15_000;
+
 let held: { studentId: string; box: Promise<ReviewBox> } | undefined;
 
 /** The practice of a student on this phone, opened once for all pages that ask. */
 export function ownBox(studentId: string): Promise<ReviewBox> {
   if (held?.studentId === studentId) return held.box;
   void held?.box.then((box) => box.close());
-  held = { studentId, box: ReviewBox.open(studentId) };
-  return held.box;
+  const box = ReviewBox.open(studentId);
+  held = { studentId, box };
+  const send = () => void box.then((made) => made.send());
+  window.setInterval(send, AGAIN);
+  window.addEventListener('online', send);
+  return box;
 }
 
 /** Brings onto the phone what is practiced with, before it is asked for: it is there then without a signal. */

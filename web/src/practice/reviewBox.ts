@@ -19,7 +19,7 @@ const GIVE_UP = 20_000;
 /** As many as the server takes at once. */
 const BATCH = 500;
 
-/** A student's practice on this phone: what there is to practise, and the answers, kept until the server has them and sent in their order. */
+/** A student's practice on this phone: what there is to practice, and the answers, kept until the server has them and sent in their order. */
 export class ReviewBox {
   readonly studentId: string;
   private readonly store: ReviewStore | undefined;
@@ -66,7 +66,7 @@ export class ReviewBox {
     return [...told, ...this.held.filter(({ id }) => !ids.has(id))];
   }
 
-  /** Asks the server for what there is to practise; without a signal what the phone has along stays. */
+  /** Asks the server for what there is to practice; without a signal what the phone has along stays. */
   async refresh(): Promise<void> {
     await this.send();
     try {
@@ -80,7 +80,7 @@ export class ReviewBox {
       await this.store?.drop(known).catch(() => undefined);
       this.tell({ pack, ahead, offline: false, problem: undefined });
     } catch (error) {
-      // Closed by the instructor: it says so, and what is along is not practised with.
+      // Closed by the instructor: it says so, and what is along is not practiced with.
       if (isProblem(error, 'forbidden')) this.tell({ problem: (error as Error).message });
       else this.tell({ offline: true });
     }

@@ -8,7 +8,7 @@ export interface HeldReview extends ReviewBody {
   sent: boolean;
 }
 
-/** What a phone was given to practise with, and how far the server's clock is ahead of its own, milliseconds. */
+/** What a phone was given to practice with, and how far the server's clock is ahead of its own, milliseconds. */
 export interface HeldPack {
   studentId: string;
   pack: PracticePack;

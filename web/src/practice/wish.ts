@@ -1,7 +1,7 @@
 import type { CardOfDay, PracticePack } from '@hurrow/contract/practice';
 import { LENGTHS, PRACTICE_KINDS, WAYS, type MixUp, type Way } from '@hurrow/core/practice';
 
-/** What a student wants to practise: of which cards, in which way, how long. */
+/** What a student wants to practice: of which cards, in which way, how long. */
 export interface Wish {
   /** `due`, `mine`, the id of a kind of card, or `pair:<a>,<b>`. */
   what: string;
@@ -42,7 +42,7 @@ export const pairOf = ({ what }: Pick<Wish, 'what'>): [string, string] | undefin
 
 /**
  * The cards that a wish is about. What is due keeps to what can be met with on the day, as long as there is some of it; a chosen organ is
- * practised all year.
+ * practiced all year.
  */
 export function cardsWished(
   { cards }: Pick<PracticePack, 'cards'>,

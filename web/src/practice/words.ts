@@ -10,7 +10,7 @@ export function workInWords({ due, fresh, known, minutes }: Workload): string {
   if (due === 0 && fresh === 0)
     return known > 0
       ? 'Nothing is due: you know it now. It comes back when it is about to fade.'
-      : 'There is nothing to practise here yet.';
+      : 'There is nothing to practice here yet.';
   const parts = [due > 0 ? `${due} due` : '', fresh > 0 ? `${fresh} new` : ''].filter(Boolean);
   return `${parts.join(' and ')}, about ${minutes} minutes.${known > 0 ? ` You know ${known}.` : ''}`;
 }

@@ -73,21 +73,8 @@ function Signed({ told }: { told: Told }) {
   return <Open told={told} outbox={outbox} box={box} />;
 }
 
-function Open({ told, outbox, box }: { told: Told; outbox: Outbox; box: NoteBox }) {
-  const { sitting, ahead } = told;
-  const { look, zoom, change } = useLook();
-  const [lost, setLost] = useState(false);
-  const queries = useQueryClient();
-  useEffect(() => onSessionLost(() => setLost(true)), []);
-  const practises = sitting.opens.includes('practice');
-  // What is practised with comes onto the phone as well, behind everything that a quiz needs.
-  useEffect(
-    () =>
-      void install()
-        .then(() => (practises ? takePracticeAlong() : undefined))
-        .catch(() => undefined),
-    [practises],
-  );
+/** Sends what waits, now, every few seconds, and as soon as there is a signal. */
+function useSending(outbox: Outbox, box: NoteBox): void {
   useEffect(() => {
     const again = () => {
       void outbox.send();
@@ -105,6 +92,24 @@ function Open({ told, outbox, box }: { told: Told; outbox: Outbox; box: NoteBox 
       window.removeEventListener('online', atOnce);
     };
   }, [outbox, box]);
+}
+
+function Open({ told, outbox, box }: { told: Told; outbox: Outbox; box: NoteBox }) {
+  const { sitting, ahead } = told;
+  const { look, zoom, change } = useLook();
+  const [lost, setLost] = useState(false);
+  const queries = useQueryClient();
+  useEffect(() => onSessionLost(() => setLost(true)), []);
+  const practices = sitting.opens.includes('practice');
+  // What is practiced with comes onto the phone as well, behind everything that a quiz needs.
+  useEffect(
+    () =>
+      void install()
+        .then(() => (practices ? takePracticeAlong() : undefined))
+        .catch(() => undefined),
+    [practices],
+  );
+  useSending(outbox, box);
   return (
     <div className={styles['phone']} style={{ zoom }}>
       {lost && (

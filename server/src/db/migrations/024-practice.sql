@@ -26,7 +26,7 @@ create table practice_fit (
   fit       jsonb
 );
 
--- A contrast of two trees sent to students after a finding, to learn from and to practise.
+-- A contrast of two trees sent to students after a finding, to learn from and to practice.
 create table mini_lesson (
   id           uuid primary key,
   course_id    uuid not null references course on delete cascade,

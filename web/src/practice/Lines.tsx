@@ -1,0 +1,30 @@
+import type { PracticePack } from '@hurrow/contract/practice';
+import type { SaidLine } from '@hurrow/core/evidence';
+import { upperFirst } from '@hurrow/core/words';
+import { TreeName } from './TreeName.tsx';
+import styles from './practice.module.css';
+
+/** What tells two trees apart, the first thing to look at first, with what each of the pair shows. */
+export const Lines = ({
+  lines,
+  pack,
+  pair,
+}: {
+  lines: readonly SaidLine[];
+  pack: PracticePack;
+  pair: readonly [string, string];
+}) => (
+  <dl className={styles['lines']}>
+    {lines.map(({ lead, character, shows }) => (
+      <div key={character}>
+        <dt>
+          {lead} {character}
+        </dt>
+        <dd>
+          {upperFirst(shows[0]) || 'not told'} in <TreeName pack={pack} id={pair[0]} />;{' '}
+          {shows[1] || 'not told'} in <TreeName pack={pack} id={pair[1]} />
+        </dd>
+      </div>
+    ))}
+  </dl>
+);
