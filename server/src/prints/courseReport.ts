@@ -8,6 +8,7 @@ import { asText, isSure, rankedFindings, say } from '@hurrow/core/finding';
 import type { SinceTaught } from '@hurrow/core/confusion';
 import { characterName } from '@hurrow/core/score';
 import { stateOf, type Vocabulary } from '@hurrow/core/vocabulary';
+import { weekOf } from '@hurrow/core/term';
 import { upperFirst } from '@hurrow/core/words';
 
 export interface CourseReportInput {
@@ -42,13 +43,16 @@ const VERDICTS: Record<SinceTaught['verdict'], string> = {
 const percent = (share: number): string => `${Math.round(100 * share)} %`;
 const range = ([low, high]: readonly [number, number]): string =>
   `${Math.round(100 * low)}–${Math.round(100 * high)} %`;
-const title = (text: string): Content => ({
+const title = (text: string, more: { pageBreak?: 'before' } = {}): Content => ({
   text,
   font: 'Serif',
   bold: true,
   fontSize: 13,
   margin: [0, 10, 0, 3],
+  ...more,
 });
+/** What helped, and how sure it is, stand together on the second page. */
+const SECOND_PAGE = { pageBreak: 'before' as const };
 
 /** Two pages on a course for a colleague or coordinator. No student is named. */
 export function courseReport(input: CourseReportInput): Omit<TDocumentDefinitions, 'pageSize'> {
@@ -77,16 +81,19 @@ export function courseReport(input: CourseReportInput): Omit<TDocumentDefinition
   };
 }
 
-function taught({ sets, names, counts, practice }: CourseReportInput): Content[] {
+function taught({ course, on, sets, names, counts, practice }: CourseReportInput): Content[] {
+  const week = weekOf(course.startsOn, on);
   const active = practice.filter(({ answers }) => answers > 0);
   const minutes = active.reduce((sum, each) => sum + each.minutes, 0);
   return [
     title('What was taught'),
     {
-      ul: sets.map(
-        ({ title: set, week, taxa }) =>
-          `${week === null ? '' : `Week ${week}: `}${set}: ${taxa.map((id) => names[id] ?? id).join(', ')}`,
-      ),
+      ul: sets
+        .filter((set) => (set.week ?? 1) <= week)
+        .map(
+          ({ title: set, week: at, taxa }) =>
+            `${at === null ? '' : `Week ${at}: `}${set}: ${taxa.map((id) => names[id] ?? id).join(', ')}`,
+        ),
       fontSize: 8.5,
     },
     {
@@ -169,9 +176,10 @@ function overlooked({ report, names, vocabulary, course }: CourseReportInput): C
 
 function helped({ since, names }: CourseReportInput): Content[] {
   const name = (id: string) => names[id] ?? id;
-  if (since.length === 0) return [title('What helped'), { text: 'No pair was noted as taught again.' }];
+  if (since.length === 0)
+    return [title('What helped', SECOND_PAGE), { text: 'No pair was noted as taught again.' }];
   return [
-    title('What helped'),
+    title('What helped', SECOND_PAGE),
     {
       ul: since.slice(-MOST.since).map((row) => {
         const { before, after } = row.counted;

@@ -33,7 +33,6 @@ export function miniLessonSheet(
       ...LAID_OUT,
       units: ground.units,
       plain: true,
-      insets: false,
     });
     const stack: Content[] = [
       { text: `${i + 1}`, bold: true, fontSize: 9 },
