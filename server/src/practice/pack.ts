@@ -9,10 +9,9 @@ import { openNow } from '../courses/openNow.ts';
 import { Problem } from '../api/problem.ts';
 import type { Db } from '../db/index.ts';
 import type { CardsTask } from '../lessons/worker.ts';
+import { countedAnswers } from '../learning/record.ts';
 import { committedLibrary } from '../library/committed.ts';
 import { miniLessonsTo } from '../miniLessons/queries.ts';
-import { marksOf } from '../quizzes/marking.ts';
-import { quizzesOfCourse } from '../quizzes/queries.ts';
 import { isReleasedTo } from '../quizzes/releasing.ts';
 import { inThread } from '../thread.ts';
 import * as queries from './queries.ts';
@@ -60,26 +59,12 @@ export async function cardsOf(
 
 /** What the class and one student have mixed up in quizzes: the student's own only of results that they have seen. */
 async function quizMixUps(db: Db, course: Course, studentId: string, now: number): Promise<MixUp[]> {
-  const answers: { truth: string; named: string | null }[] = [];
-  const own = [];
-  for (const quiz of await quizzesOfCourse(db, course.id)) {
-    if (quiz.state !== 'closed') continue;
-    const marks = await marksOf(db, quiz);
-    const truths = new Map(
-      marks.stations.flatMap((station) =>
-        station.frozen && !station.voided ? [[station.id, station.frozen.truth] as const] : [],
-      ),
-    );
-    const isSeen = isReleasedTo(quiz, studentId);
-    for (const answer of marks.answers) {
-      const truth = truths.get(answer.stationId);
-      if (truth === undefined) continue;
-      const named = answer.mark.resolution.taxonId ?? null;
-      answers.push({ truth, named });
-      if (isSeen && named && answer.studentId === studentId)
-        own.push({ taxonId: truth, named, at: Date.parse(`${quiz.heldOn}T12:00:00Z`) });
-    }
-  }
+  const answers = (await countedAnswers(db, course.id)).filter(({ quiz }) => quiz.state === 'closed');
+  const own = answers.flatMap(({ quiz, studentId: whose, truth, named }) =>
+    whose === studentId && named && isReleasedTo(quiz, studentId)
+      ? [{ taxonId: truth, named, at: Date.parse(`${quiz.heldOn}T12:00:00Z`) }]
+      : [],
+  );
   return [...ownMixUps(own, now), ...classMixUps(answers)];
 }
 

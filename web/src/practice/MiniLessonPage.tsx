@@ -18,20 +18,18 @@ import styles from './practice.module.css';
 const SEED = 4;
 
 /** A mini-lesson that was sent: both trees, what tells them apart, ten to call, and the drill. */
-export function MiniLessonPage({ pack, now }: { pack: PracticePack; now: number }) {
+export function MiniLessonPage({ pack }: { pack: PracticePack }) {
   const { lessonId } = useParams();
   const lesson = pack.miniLessons.find(({ id }) => id === lessonId);
   const made = useMemo(() => {
     if (!lesson) return undefined;
     const ground = groundOf(pack);
-    const day = dayOfYear(new Date(now).toISOString().slice(0, 10));
+    const day = dayOfYear(new Date(pack.now).toISOString().slice(0, 10));
     const view = pairView(ground, lesson.a, lesson.b, day);
     if (!view) return undefined;
     const { a, b, characterId } = lesson;
     const wording = { ...ground, view };
     return { view, ground, ...miniLesson(pack.taxa, a, b, characterId, wording, SEED, MINI_PLATE.phone) };
-    // The day does not change under a lesson that is open.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [pack, lesson]);
   const id = lesson?.id;
   useEffect(() => {

@@ -46,7 +46,7 @@ function Opened({ box }: { box: ReviewBox }) {
   return (
     <Routes>
       <Route path="go" element={<Going box={box} />} />
-      <Route path="lesson/:lessonId" element={<MiniLessonPage pack={pack} now={box.now()} />} />
+      <Route path="lesson/:lessonId" element={<MiniLessonPage pack={pack} />} />
       <Route path="*" element={<Start pack={pack} box={box} state={state} />} />
     </Routes>
   );
