@@ -280,13 +280,7 @@ function differing(
     random,
   );
   const flip = random() < 0.5;
-  const pictures = pair.map((traits, i) => ({
-    svg: drawingToSvg(
-      plates[i]!,
-      traitsInWords(traits, card.view.organs, ground.vocabulary, ground.audience, ground.units),
-    ),
-    words: traitsInWords(traits, card.view.organs, ground.vocabulary, ground.audience, ground.units),
-  }));
+  const pictures = pair.map((traits) => picture(traits, card.view, ground, [], HALF_PICTURE)!);
   const order = flip ? ([1, 0] as const) : ([0, 1] as const);
   return {
     way: 'differs',

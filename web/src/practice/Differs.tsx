@@ -16,6 +16,7 @@ interface DiffersProps {
 /** Two specimens, alike but for what decides: its place is pressed on either, or chosen in words. A second press is allowed, and is a slip. */
 export function Differs({ question, pack, onTold }: DiffersProps) {
   const [missed, setMissed] = useState<string[]>([]);
+  const [inWords, setInWords] = useState(false);
   const vocabulary = readVocabulary(pack);
   const name = (id: string) => characterName(vocabulary.get(id)!, pack.audience);
   const tell = (characterId: string | undefined, right: boolean) => {
@@ -24,6 +25,8 @@ export function Differs({ question, pack, onTold }: DiffersProps) {
     setMissed([characterId ? name(characterId) : 'this place']);
   };
   const press = (picture: 0 | 1) => (event: MouseEvent<HTMLElement>) => {
+    // A key presses no place: it opens the words. What is drawn names the button.
+    if (event.detail === 0) return setInWords(true);
     const box = event.currentTarget.getBoundingClientRect();
     const x = ((event.clientX - box.left) / box.width) * HALF_PICTURE.width;
     const y = ((event.clientY - box.top) / box.height) * HALF_PICTURE.height;
@@ -34,11 +37,9 @@ export function Differs({ question, pack, onTold }: DiffersProps) {
     <>
       <div className={styles['stacked']}>
         {question.pictures.map((shown, i) => (
-          // For fingers and pens; keys and screen readers have the words below.
-          // eslint-disable-next-line jsx-a11y/click-events-have-key-events, jsx-a11y/no-static-element-interactions
-          <div key={i} onClick={press(i as 0 | 1)} className={styles['pressable']}>
+          <button key={i} type="button" onClick={press(i as 0 | 1)} className={styles['pressable']}>
             <Picture shown={shown} what={i === 0 ? 'The first' : 'The second'} />
-          </div>
+          </button>
         ))}
       </div>
       <p role="status">
@@ -46,7 +47,11 @@ export function Differs({ question, pack, onTold }: DiffersProps) {
           ? `In ${missed[0]!} they are alike. Look once more.`
           : 'Where do they differ? Press the place on either.'}
       </p>
-      <details className={styles['words']}>
+      <details
+        className={styles['words']}
+        open={inWords}
+        onToggle={(event) => setInWords(event.currentTarget.open)}
+      >
         <summary>Say it in words</summary>
         <div className={styles['choices']} role="group" aria-label="In what do they differ?">
           {question.characters.map((id) => (
