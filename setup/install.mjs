@@ -56,23 +56,46 @@ const CHROMIUM = ['/usr/bin/chromium', '/usr/bin/chromium-browser', '/usr/bin/go
 export const findChromium = () =>
   [process.env.CHROMIUM_PATH, ...CHROMIUM].find((path) => path && existsSync(path));
 
-/** Chromium for the journeys: Debian's, installed when this user may; else a line that says what to install. */
-export function installChromium() {
-  const found = findChromium();
+/**
+ * Installs a package of Debian where what it brings is not found and this user may install; else says what to do and ends this process.
+ *
+ * @param find what looks for it
+ * @returns what `find` found
+ */
+export function installDebian(name, find, otherwise) {
+  const found = find();
   if (found) return found;
   const debian = existsSync('/etc/debian_version') || /debian|ubuntu/i.test(read('/etc/os-release'));
   if (debian && process.getuid?.() === 0) {
-    console.log('Installing Chromium…');
+    console.log(`Installing ${name}…`);
     run('apt-get', ['update', '-qq'], { DEBIAN_FRONTEND: 'noninteractive' });
-    run('apt-get', ['install', '-y', '-qq', 'chromium'], { DEBIAN_FRONTEND: 'noninteractive' });
-    const now = findChromium();
+    run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', name], {
+      DEBIAN_FRONTEND: 'noninteractive',
+    });
+    const now = find();
     if (now) return now;
   }
-  console.error(
-    'The journeys need Chromium. Install it (on Debian: sudo apt-get install chromium) or set CHROMIUM_PATH to one, then run npm test again.',
-  );
+  console.error(otherwise);
   process.exit(1);
 }
+
+/** Chromium for the journeys: Debian's, installed when this user may; else a line that says what to install. */
+export const installChromium = () =>
+  installDebian(
+    'chromium',
+    findChromium,
+    'The journeys need Chromium. Install it (on Debian: sudo apt-get install chromium) or set CHROMIUM_PATH to one, then run npm test again.',
+  );
+
+const NGINX = ['/usr/sbin/nginx', '/usr/bin/nginx', '/usr/local/sbin/nginx'];
+
+/** nginx for the test of several processes: Debian's, installed when this user may. */
+export const installNginx = () =>
+  installDebian(
+    'nginx-light',
+    () => NGINX.find((path) => existsSync(path)),
+    'The test of several processes needs nginx. Install it (on Debian: sudo apt-get install nginx-light), then run npm test again.',
+  );
 
 const read = (file) => (existsSync(file) ? readFileSync(file, 'utf8') : '');
 

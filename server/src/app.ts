@@ -17,7 +17,7 @@ import { characterRoutes } from './characters/routes.ts';
 import type { Config } from './config.ts';
 import { confusionRoutes } from './confusions/routes.ts';
 import { courseRoutes } from './courses/routes.ts';
-import type { Db } from './db/index.ts';
+import { forget, type Db } from './db/index.ts';
 import { exchangeRoutes } from './exchange/routes.ts';
 import { groundRoutes } from './grounds/routes.ts';
 import { Health } from './health/health.ts';
@@ -38,6 +38,7 @@ import { lookalikePrintRoutes } from './prints/lookalikePrints.ts';
 import { printRoutes } from './prints/routes.ts';
 import { slipRoutes } from './prints/slips.ts';
 import { specimenPictureRoutes } from './prints/specimenPicture.ts';
+import { hearAnswersGone } from './quizzes/marking.ts';
 import { quizRoutes } from './quizzes/routes.ts';
 import { rangeRoutes } from './range/routes.ts';
 import { runningRoutes } from './running/routes.ts';
@@ -99,6 +100,8 @@ export function createApp(store: Db, config: Config, webFolder?: string, health 
     // The words of the statement only: what was filled in may be about people.
     if (took > SLOW) logger.warn({ sql, took: Math.round(took) }, 'slow query');
   });
+  db.hear('changed', () => forget(db));
+  hearAnswersGone(db);
   app.disable('x-powered-by');
   app.set('trust proxy', config.proxies);
   if (config.proxies === 0) app.use(proxyNoticed(logger));

@@ -7,7 +7,7 @@ import { keepBackups } from './backups/daily.ts';
 import { shelfOf } from './backups/shelf.ts';
 import { nowOf, readConfig, type Config } from './config.ts';
 import { Health } from './health/health.ts';
-import { migrate, openFolder, type Db } from './db/index.ts';
+import { migrate, openFolder, openServer, type Db } from './db/index.ts';
 import { forgetNames } from './keeping/names.ts';
 import { endThreads } from './thread.ts';
 import { bringBack } from './quizzes/receive.ts';
@@ -16,7 +16,9 @@ const beside = (path: string) => fileURLToPath(new URL(path, import.meta.url));
 
 async function start(): Promise<void> {
   const config = readConfig(process.env);
-  const db = await openFolder(resolve(config.dataFolder), { packed: beside('./empty-store.tar.gz') });
+  const db = config.databaseUrl
+    ? await openServer(config.databaseUrl)
+    : await openFolder(resolve(config.dataFolder), { packed: beside('./empty-store.tar.gz') });
   await migrate(db);
   await tidyUp(db, config);
   const { back, strangers } = await bringBack(db);
@@ -28,7 +30,7 @@ async function start(): Promise<void> {
     console.warn(
       `${counted(strangers, 'answer')} in answers.journal belong to stations or students that the store does not know, as when an older copy of it was put back. They stay in the journal.`,
     );
-  const endKeeping = keepBackups(db.files!, shelfOf(db.files!.folder));
+  const endKeeping = db.files && keepBackups(db.files, shelfOf(db.files.folder));
   const daily = setInterval(() => void tidyUp(db, config).catch(console.error), 86_400_000);
   const pages = beside('../../web/dist');
   if (!existsSync(pages)) console.warn('The pages are not built. Run “npm run build” and start again.');
@@ -49,7 +51,7 @@ async function start(): Promise<void> {
     if (stopping) return;
     stopping = true;
     health.stop();
-    endKeeping();
+    endKeeping?.();
     clearInterval(daily);
     server.close(() => void Promise.all([endThreads(), db.close()]).then(() => process.exit(0)));
     server.closeIdleConnections();
@@ -60,10 +62,11 @@ async function start(): Promise<void> {
 }
 
 /** What is done each day: names whose time is up, and sessions that have run out. */
-async function tidyUp(db: Db, config: Config): Promise<void> {
-  await forgetNames(db, nowOf(config));
-  await db.query('delete from session where expires_at < now()');
-}
+const tidyUp = (db: Db, config: Config): Promise<void> =>
+  db.alone('tidy up', async () => {
+    await forgetNames(db, nowOf(config));
+    await db.query('delete from session where expires_at < now()');
+  });
 
 start().catch((error: unknown) => {
   console.error(error instanceof Error ? error.message : error);

@@ -62,9 +62,12 @@ export function register(
 }
 
 /** After a change nothing that was remembered holds; answers of students change nothing that others are asked about. */
-const changed = (db: Db, { method, severally }: Route) => {
-  if (method !== 'get' && !severally) forget(db);
-};
+async function changed(db: Db, { method, severally }: Route): Promise<void> {
+  if (method === 'get' || severally) return;
+  forget(db);
+  // Others forget, too; where they cannot be told, they do so by themselves in two seconds.
+  await db.tell('changed', '').catch(() => undefined);
+}
 
 /** Counts failed calls of ten minutes from an address at one account or course. */
 const slowGuessing = (path: string, { field, most }: NonNullable<Route['guessable']>) =>

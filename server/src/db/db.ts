@@ -1,5 +1,8 @@
 import type { Kept } from './journal.ts';
 
+/** What processes on one store tell each other: about what anything was changed, of which quiz answers came, which job went on. */
+export type Channel = 'changed' | 'answers' | 'job';
+
 /** The one door to the store: plain SQL with $1 parameters, the same on PGlite and on a PostgreSQL server. */
 export interface Db {
   query<Row>(sql: string, parameters?: unknown[]): Promise<Row[]>;
@@ -13,6 +16,16 @@ export interface Db {
   kept<Row extends Kept>(): Promise<Row[]>;
   /** Takes rows out of what was kept, for good. */
   strike(ids: readonly string[]): Promise<void>;
+  /** Tells every process that works on this store; inside a transaction they are told when it has ended well. */
+  tell(channel: Channel, about: string): Promise<void>;
+  /**
+   * Calls back with each message, this process's own too, and without one where some may have been missed. Returns what stops it.
+   */
+  hear(channel: Channel, listener: (about?: string) => void): () => void;
+  /** Runs work that no two processes may do at the same time; the second waits. */
+  alone<T>(name: string, work: () => Promise<T>): Promise<T>;
+  /** Whether other processes may work on it, too: a folder has one owner, a server any number. */
+  shared: boolean;
   close(): Promise<void>;
   /** The files of a store that lies in a folder of this machine; none in memory. */
   files?: StoreFiles;

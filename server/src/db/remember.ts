@@ -13,7 +13,7 @@ const memories = new WeakMap<Db, Map<string, Held>>();
 
 /**
  * Asks the store once for what a whole class asks for in the same moment: who calls, whether the quiz is open. What is remembered is
- * forgotten after two seconds, and with every change that is made here (`forget`).
+ * forgotten after two seconds, and with every change, here or in another process (`forget`).
  *
  * @example
  * await remember(db, `course ${id}`, () => queries.course(db, id));
@@ -32,5 +32,5 @@ export function remember<T>(db: Db, key: string, ask: () => Promise<T>): Promise
   return answer;
 }
 
-/** Forgets everything about a store: something in it was changed. */
+/** Forgets here what was remembered about a store. */
 export const forget = (db: Db): void => void memories.get(db)?.clear();

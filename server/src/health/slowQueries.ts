@@ -31,6 +31,7 @@ export function watched(db: Db, tell: Watcher): Db {
     keep: (rows) => timed(KEEP, () => db.keep(rows)),
     kept: () => db.kept(),
     strike: (ids) => db.strike(ids),
+    tell: (channel, about) => db.tell(channel, about),
     transaction: (work) => db.transaction((tx) => work(watched(tx, tell))),
   };
 }

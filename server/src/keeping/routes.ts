@@ -5,7 +5,7 @@ import { badInput, notFound } from '../api/problem.ts';
 import { accountOf, serve } from '../api/route.ts';
 import { courseOf } from '../courses/course.ts';
 import type { Db } from '../db/index.ts';
-import { forgetMarks, marksOf } from '../quizzes/marking.ts';
+import { answersGone, marksOf } from '../quizzes/marking.ts';
 import { entriesOfStudent } from '../notebook/queries.ts';
 import { advisingNote } from '../learning/queries.ts';
 import { miniLessonsTo } from '../miniLessons/queries.ts';
@@ -93,7 +93,7 @@ export const keepingRoutes = [
       return queries.deleteStudent(tx, course.id, student.id);
     });
     await db.strike(removed);
-    forgetMarks();
+    await answersGone(db);
   }),
   serve(keeping.removeCourse, async ({ db, params, body, who, now }) => {
     const course = await courseOf(db, params.courseId);
@@ -104,7 +104,7 @@ export const keepingRoutes = [
       return queries.deleteCourse(tx, course.id);
     });
     await db.strike(removed);
-    forgetMarks();
+    await answersGone(db);
   }),
   serve(keeping.namesKept, async ({ db }) => ({ months: await queries.namesKeptMonths(db) })),
   serve(keeping.keepNames, async ({ db, body, who, now }) => {

@@ -1,14 +1,12 @@
-import { EventEmitter } from 'node:events';
+import type { Db } from '../db/index.ts';
 
-const changes = new EventEmitter().setMaxListeners(0);
-
-/** Says that answers of a quiz have come. */
-export const answersCame = (quizIds: Iterable<string>): void => {
-  for (const id of new Set(quizIds)) changes.emit(id);
-};
+/** Tells whoever watches, in any process, that answers of quizzes have come. Nobody waits for it: who is not told looks later. */
+export function answersCame(db: Db, quizIds: Iterable<string>): void {
+  for (const id of new Set(quizIds)) db.tell('answers', id).catch(() => undefined);
+}
 
 /** Calls back whenever answers of a quiz have come. Returns what stops it. */
-export function onAnswers(quizId: string, listener: () => void): () => void {
-  changes.on(quizId, listener);
-  return () => changes.off(quizId, listener);
-}
+export const onAnswers = (db: Db, quizId: string, listener: () => void): (() => void) =>
+  db.hear('answers', (about) => {
+    if (about === undefined || about === quizId) listener();
+  });

@@ -80,7 +80,7 @@ export async function enterPaper(db: Db, quizId: string, body: PaperBody, by: By
         `decided between two answers at station ${station.position} of “${row.title}”`,
       );
   });
-  answersCame([quizId]);
+  answersCame(db, [quizId]);
 }
 
 /** Says what a file of answers would add and replace, and does it unless it is a dry run. */
@@ -134,6 +134,6 @@ export async function importAnswers(
       ignored: [],
     };
   });
-  answersCame([quizId]);
+  answersCame(db, [quizId]);
   return report;
 }

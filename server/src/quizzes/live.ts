@@ -70,7 +70,7 @@ export async function tellLive(
       told = now;
     };
     // Changes that come while one is told share the next message.
-    const stop = onAnswers(quizId, () => {
+    const stop = onAnswers(db, quizId, () => {
       waiting ??= setTimeout(() => {
         waiting = undefined;
         tell().catch(() => response.end());

@@ -47,6 +47,21 @@ const marked = new Map<string, Marked>();
 /** Forgets answers and marks, after another store was put in the place of this one or a student was removed. */
 export const forgetMarks = (): void => marked.clear();
 
+/** What is said when answers were removed for good. */
+const GONE = 'answers gone';
+
+/** Lets every process forget answers that were removed. */
+export async function answersGone(db: Db): Promise<void> {
+  forgetMarks();
+  await db.tell('changed', GONE);
+}
+
+/** Forgets what another process removed, or may have. Returns what stops it. */
+export const hearAnswersGone = (db: Db): (() => void) =>
+  db.hear('changed', (about) => {
+    if (about === undefined || about === GONE) forgetMarks();
+  });
+
 /** Reads the answers that came since the newest that is held, some at a time: others are not kept waiting. */
 async function readOn(db: Db, quizId: string, held: Marked): Promise<void> {
   for (;;) {

@@ -35,7 +35,7 @@ export const runningRoutes = [
     await queries.setStudent(db, quiz.id, { studentId: student.id, ...body });
     const open = body.reopened ? ', and may answer still' : '';
     await note(db, { who, now }, quiz.courseId, `said: a student ${SAID[body.was]} “${quiz.title}”${open}`);
-    answersCame([quiz.id]);
+    answersCame(db, [quiz.id]);
   }),
   serve(contract.noteStation, async ({ db, params, body, who, now }) => {
     const station = await quizQueries.station(db, params.stationId);

@@ -83,7 +83,7 @@ export const sittingRoutes = [
     health.countAnswers(received.length);
     const quizIds = new Set(all.flatMap((entry) => ('body' in entry ? entry.quizId : [])));
     await notePhones(db, quizIds, who!.studentId!, body);
-    answersCame(quizIds);
+    answersCame(db, quizIds);
     const refused = [
       ...all.flatMap((entry) => ('wrong' in entry ? entry : [])),
       ...stored.flatMap((row, i) => (row instanceof Problem ? { id: good[i]!.id, wrong: row } : [])),

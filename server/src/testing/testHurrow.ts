@@ -6,6 +6,7 @@ import type { Config } from '../config.ts';
 import { endThreads } from '../thread.ts';
 import { strayIn } from './answersCheck.ts';
 import { openInMemory, type Db } from '../db/index.ts';
+import { serverStore } from './serverStore.ts';
 
 export interface Answer<T = Record<string, unknown>> {
   status: number;
@@ -101,6 +102,7 @@ export interface TestHurrow {
 export const CONFIG: Config = {
   port: 0,
   dataFolder: '',
+  databaseUrl: '',
   demo: false,
   clock: '2026-10-15T16:00:00Z',
   secure: false,
@@ -111,6 +113,9 @@ export const CONFIG: Config = {
 };
 
 export const OWNER = { name: 'Ines Falk', email: 'ines@example.org', password: 'a long enough password' };
+
+/** Whether these tests run on a PostgreSQL server and not on the embedded store. */
+export const ON_A_SERVER = process.env['HURROW_TEST_STORE'] === 'postgres';
 
 /** Stores that tests of this file have left: emptied, the next test takes one, which saves the seconds of opening another. */
 const left: Db[] = [];
@@ -127,6 +132,7 @@ afterAll(async () => {
 /** An empty store in its newest shape. */
 async function emptyStore(): Promise<Db> {
   const db = left.pop();
+  if (!db && ON_A_SERVER) return serverStore();
   if (!db) return openInMemory(new Blob([readFileSync(process.env['HURROW_PACKED_STORE']!)]));
   const tables = await db.query<{ name: string }>(
     `select tablename as name from pg_tables where schemaname = 'public' and tablename <> 'migration'`,
