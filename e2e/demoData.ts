@@ -3,15 +3,32 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { startPostgres } from '../setup/postgres.mjs';
+import { addressOf, atServer, TEMPLATES } from './database.ts';
 
-/** Makes the demo's data once for all journeys, before the first; each takes a copy. Returns what removes it. */
-export default function makeDemoData(): () => void {
+/**
+ * Makes the demo's data once for all journeys, before the first, in a folder and on a PostgreSQL server; each journey takes a copy. Returns
+ * what removes it.
+ */
+export default async function makeDemoData(): Promise<() => void> {
   const folder = mkdtempSync(join(tmpdir(), 'hurrow-demo-'));
-  const built = spawnSync(process.execPath, ['--import', 'tsx', 'demo/src/build.ts', folder], {
-    cwd: fileURLToPath(new URL('../', import.meta.url)),
-    encoding: 'utf8',
-  });
-  if (built.status !== 0) throw new Error(`The demo data could not be made: ${built.stderr}`);
+  run('The demo data could not be made', ['--import', 'tsx', 'demo/src/build.ts', folder]);
   process.env['HURROW_DEMO_DATA'] = folder;
-  return () => rmSync(folder, { recursive: true, force: true });
+  const server = await startPostgres(['max_connections=300']);
+  process.env['HURROW_TEST_DATABASE'] = server.url;
+  await atServer(`create database ${TEMPLATES.demo}`);
+  run('The demo data could not be moved', ['server/dist/care.js', 'move', 'to-server'], {
+    HURROW_DATA: folder,
+    DATABASE_URL: addressOf(TEMPLATES.demo),
+  });
+  return () => {
+    server.stop();
+    rmSync(folder, { recursive: true, force: true });
+  };
+}
+
+function run(otherwise: string, words: string[], env: Record<string, string> = {}): void {
+  const cwd = fileURLToPath(new URL('../', import.meta.url));
+  const ran = spawnSync(process.execPath, words, { cwd, encoding: 'utf8', env: { ...process.env, ...env } });
+  if (ran.status !== 0) throw new Error(`${otherwise}: ${ran.stderr}`);
 }

@@ -4,9 +4,13 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import type { Page } from '@playwright/test';
+import { newDatabase } from './database.ts';
 import { freePort } from './freePort.ts';
 
 const root = fileURLToPath(new URL('../', import.meta.url));
+
+/** Whether the journeys run on a PostgreSQL server and not on the embedded store. */
+export const ON_A_SERVER = process.env['HURROW_TEST_STORE'] === 'postgres';
 
 /** A built Hurrow in a process and a data folder of its own. */
 export class Hurrow {
@@ -15,6 +19,8 @@ export class Hurrow {
   private instruments: Awaited<ReturnType<typeof simulated>> | undefined;
   private readonly folder = mkdtempSync(join(tmpdir(), 'hurrow-journey-'));
   private readonly demo: boolean;
+  /** Its database, where it runs on a PostgreSQL server. */
+  private database: string | undefined;
   /** The same after each start, so that phones find it again. */
   private port: number | undefined;
 
@@ -25,7 +31,8 @@ export class Hurrow {
   /** With the demo's data and doors, or empty as on a new machine. */
   static async start(kind: 'demo' | 'empty'): Promise<Hurrow> {
     const hurrow = new Hurrow(kind === 'demo');
-    if (hurrow.demo) cpSync(process.env['HURROW_DEMO_DATA']!, hurrow.folder, { recursive: true });
+    if (ON_A_SERVER) hurrow.database = await newDatabase(kind);
+    else if (hurrow.demo) cpSync(process.env['HURROW_DEMO_DATA']!, hurrow.folder, { recursive: true });
     await hurrow.run();
     return hurrow;
   }
@@ -38,6 +45,7 @@ export class Hurrow {
       ...process.env,
       PORT: String(port),
       HURROW_DATA: this.folder,
+      DATABASE_URL: this.database ?? '',
       HURROW_CLOCK: '2026-10-15T16:00:00Z',
       HURROW_DEMO: this.demo ? '1' : '',
       ...this.instruments?.addresses,
@@ -72,6 +80,8 @@ export class Hurrow {
   /** As a power cut at its worst: of the store nothing reached the disk since the demo was built. */
   async cutPower(): Promise<void> {
     await this.kill();
+    // A server has a disk and a power of its own.
+    if (this.database) return;
     const store = join(this.folder, 'store');
     rmSync(store, { recursive: true });
     cpSync(join(process.env['HURROW_DEMO_DATA']!, 'store'), store, { recursive: true });

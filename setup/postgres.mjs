@@ -14,7 +14,9 @@ export function findPostgres() {
         .sort((a, b) => Number(b) - Number(a))
         .map((version) => join(debian, version, 'bin'))
     : [];
-  return [process.env.POSTGRES_BIN, ...versions].find((folder) => folder && existsSync(join(folder, 'initdb')));
+  return [process.env.POSTGRES_BIN, ...versions].find(
+    (folder) => folder && existsSync(join(folder, 'initdb')),
+  );
 }
 
 /** PostgreSQL for the tests: Debian's, installed when this user may; else a line that says what to install, and the end. */
@@ -50,9 +52,28 @@ export async function startPostgres(settings = []) {
     });
     if (status !== 0) throw new Error(`${program} of PostgreSQL failed: ${error?.message ?? stderr}`);
   };
-  call('initdb', '-D', data, '-U', 'hurrow', '-A', 'scram-sha-256', '--pwfile', secretFile, '-E', 'UTF8', '--locale=C.UTF-8', '--no-sync');
+  call(
+    'initdb',
+    '-D',
+    data,
+    '-U',
+    'hurrow',
+    '-A',
+    'scram-sha-256',
+    '--pwfile',
+    secretFile,
+    '-E',
+    'UTF8',
+    '--locale=C.UTF-8',
+    '--no-sync',
+  );
   const port = await freePort();
-  const options = ['listen_addresses=127.0.0.1', `unix_socket_directories=${folder}`, `port=${port}`, ...settings]
+  const options = [
+    'listen_addresses=127.0.0.1',
+    `unix_socket_directories=${folder}`,
+    `port=${port}`,
+    ...settings,
+  ]
     .map((setting) => `-c ${setting}`)
     .join(' ');
   const log = join(folder, 'log');

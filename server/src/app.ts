@@ -23,6 +23,7 @@ import { groundRoutes } from './grounds/routes.ts';
 import { Health } from './health/health.ts';
 import { SLOW, watched } from './health/slowQueries.ts';
 import { instrumentRoutes } from './instruments/routes.ts';
+import type { HurrowJobs } from './jobs/kinds.ts';
 import { keepingRoutes } from './keeping/routes.ts';
 import { lessonRoutes } from './lessons/routes.ts';
 import { notebookRoutes } from './notebook/routes.ts';
@@ -91,8 +92,18 @@ const described: Route[] = [
 /** Every route of the API, its own description among them. */
 export const ROUTES: Route[] = [...described, serve(description, async () => openApi(ROUTES) as object)];
 
-/** The application: API under /api, the built pages from `webFolder` for everything else. */
-export function createApp(store: Db, config: Config, webFolder?: string, health = new Health()): Express {
+/**
+ * The application: API under /api, the built pages from `webFolder` for everything else.
+ *
+ * @param jobs of the same store; whoever made them closes them
+ */
+export function createApp(
+  store: Db,
+  config: Config,
+  jobs: HurrowJobs,
+  webFolder?: string,
+  health = new Health(),
+): Express {
   const app = express();
   const logger = pino({ level: config.logLevel });
   const db = watched(store, (sql, took) => {
@@ -158,7 +169,7 @@ export function createApp(store: Db, config: Config, webFolder?: string, health 
     }),
   );
   app.use(compression());
-  register(app, ROUTES, db, config, health);
+  register(app, ROUTES, db, jobs, config, health);
   if (webFolder && existsSync(webFolder)) servePages(app, webFolder);
   return app;
 }

@@ -8,6 +8,8 @@ import { shelfOf } from './backups/shelf.ts';
 import { nowOf, readConfig, type Config } from './config.ts';
 import { Health } from './health/health.ts';
 import { migrate, openFolder, openServer, type Db } from './db/index.ts';
+import { jobsOn } from './jobs/kinds.ts';
+import { giveBack, sweep } from './jobs/queries.ts';
 import { forgetNames } from './keeping/names.ts';
 import { endThreads } from './thread.ts';
 import { bringBack } from './quizzes/receive.ts';
@@ -21,6 +23,8 @@ async function start(): Promise<void> {
     : await openFolder(resolve(config.dataFolder), { packed: beside('./empty-store.tar.gz') });
   await migrate(db);
   await tidyUp(db, config);
+  // A folder has one owner: nobody else is at what another left undone.
+  if (!db.shared) await giveBack(db);
   const { back, strangers } = await bringBack(db);
   if (back > 0)
     console.warn(
@@ -35,7 +39,8 @@ async function start(): Promise<void> {
   const pages = beside('../../web/dist');
   if (!existsSync(pages)) console.warn('The pages are not built. Run “npm run build” and start again.');
   const health = new Health();
-  const server = createApp(db, config, pages, health).listen(config.port, (error?: Error) => {
+  const jobs = jobsOn(db);
+  const server = createApp(db, config, jobs, pages, health).listen(config.port, (error?: Error) => {
     // Express calls back on an error too: a port in use is not ready.
     if (!error) console.log(`Hurrow is ready at http://localhost:${config.port}`);
   });
@@ -53,7 +58,15 @@ async function start(): Promise<void> {
     health.stop();
     endKeeping?.();
     clearInterval(daily);
-    server.close(() => void Promise.all([endThreads(), db.close()]).then(() => process.exit(0)));
+    // What others wait for is given to another process at once; what is asked here is still answered.
+    const given = jobs.close().catch(console.error);
+    server.close(
+      () =>
+        void given
+          .then(endThreads)
+          .then(() => db.close())
+          .then(() => process.exit(0)),
+    );
     server.closeIdleConnections();
     setTimeout(() => server.closeAllConnections(), 2000).unref();
   };
@@ -66,6 +79,7 @@ const tidyUp = (db: Db, config: Config): Promise<void> =>
   db.alone('tidy up', async () => {
     await forgetNames(db, nowOf(config));
     await db.query('delete from session where expires_at < now()');
+    await sweep(db);
   });
 
 start().catch((error: unknown) => {

@@ -2,6 +2,7 @@ import { fileURLToPath } from 'node:url';
 import { createApp } from '@hurrow/server/app';
 import { readConfig } from '@hurrow/server/config';
 import { migrate, openFolder } from '@hurrow/server/db';
+import { jobsOn } from '@hurrow/server/jobs/kinds';
 import { bringBack } from '@hurrow/server/quizzes/receive';
 import { Disk } from './disk.ts';
 
@@ -33,8 +34,9 @@ const watched = {
 };
 await migrate(watched);
 await bringBack(watched);
-createApp(watched, { ...readConfig(process.env), demo: true, dataFolder: folder }).listen(Number(port), () =>
-  process.send!('ready'),
+createApp(watched, { ...readConfig(process.env), demo: true, dataFolder: folder }, jobsOn(watched)).listen(
+  Number(port),
+  () => process.send!('ready'),
 );
 process.on('message', (calls: number) => {
   callsLeft = calls;

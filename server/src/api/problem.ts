@@ -9,6 +9,7 @@ const BY_STATUS: Record<number, ProblemCode> = {
   413: 'tooLarge',
   422: 'invalid',
   429: 'tooMany',
+  503: 'unexpected',
   507: 'diskFull',
 };
 export const codeOf = (status: number): ProblemCode =>

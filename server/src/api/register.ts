@@ -6,9 +6,11 @@ import type { Config } from '../config.ts';
 import { nowOf } from '../config.ts';
 import { forget, type Db } from '../db/index.ts';
 import type { Health } from '../health/health.ts';
+import type { HurrowJobs } from '../jobs/kinds.ts';
 import { whoIs } from '../auth/sessions.ts';
 import { isPlainText } from './plainText.ts';
-import { badInput, Problem } from './problem.ts';
+import { asProblem } from './asProblem.ts';
+import { Problem } from './problem.ts';
 import type { Route, Who } from './route.ts';
 
 /** Hangs the routes into the application: who may call, what is valid, and errors as JSON with a message. */
@@ -16,6 +18,7 @@ export function register(
   app: Express,
   routes: readonly Route[],
   db: Db,
+  jobs: HurrowJobs,
   config: Config,
   health: Health,
 ): void {
@@ -38,6 +41,7 @@ export function register(
         );
       const work = entry.handle({
         db,
+        jobs,
         config,
         health,
         now: nowOf(config),
@@ -125,45 +129,8 @@ function valid(schema: Joi.ObjectSchema | undefined, input: unknown): unknown {
   );
 }
 
-/** What the system and PostgreSQL call a disk that is full or can only be read, and a page that is not what it was. */
-const DISK_FULL = new Set(['ENOSPC', 'EDQUOT', 'EROFS', '53100']);
-/** What PostgreSQL says of a key that does not fit into an index. */
-const TOO_LONG = '54000';
-const DAMAGED = new Set(['XX001', 'XX002']);
-
 const errorsAsJson: ErrorRequestHandler = (error: unknown, request: Request, response, next) => {
   if (response.headersSent) return next(error);
-  const { status, code, message, details } = asProblem(error, request);
+  const { status, code, message, details } = asProblem(error, request.log, request.id);
   response.status(status).json({ code, message, details } satisfies ProblemAnswer);
 };
-
-/** What went wrong as it is told; what nobody foresaw is logged and told by the number of the call. */
-function asProblem(error: unknown, request: Request): Problem {
-  if (error instanceof Problem) return error;
-  const { status, code = '' } = error as { status?: number; code?: string };
-  if (status === 413)
-    return new Problem(413, 'The file is too large for one request. Send a smaller one, or in parts.');
-  if (status && status < 500)
-    return new Problem(status, 'The request could not be read. Reload the page and try again.');
-  if (code === TOO_LONG)
-    return badInput(
-      'A name in this is far too long to be one, such as that of a source, a species or a character. Look for a cell into which something else has slipped; nothing was stored.',
-    );
-  request.log?.error(error);
-  if (DISK_FULL.has(code))
-    return new Problem(
-      507,
-      'The disk of this Hurrow is full, and this was not stored. It stays where you typed it; tell the owner to make room, then try again.',
-    );
-  if (DAMAGED.has(code))
-    return new Problem(
-      500,
-      'A part of the store cannot be read, as after a fault of the disk. The owner stops Hurrow and brings it back with “npm run repair”; nothing you typed was lost.',
-      undefined,
-      'damaged',
-    );
-  return new Problem(
-    500,
-    `Something went wrong on the server. Nothing you typed was lost; try again, and if it stays tell the owner the number ${String(request.id)}.`,
-  );
-}

@@ -12,6 +12,7 @@ import type {
 import type { Config } from '../config.ts';
 import type { Db } from '../db/index.ts';
 import type { Health } from '../health/health.ts';
+import type { HurrowJobs } from '../jobs/kinds.ts';
 
 /** Who is calling, from the session cookie. */
 export interface Who {
@@ -24,6 +25,8 @@ export interface Who {
 
 export interface Context<E> {
   db: Db;
+  /** Work that takes long, which any process may do. */
+  jobs: HurrowJobs;
   config: Config;
   health: Health;
   now: Date;

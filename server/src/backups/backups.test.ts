@@ -7,6 +7,7 @@ import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { createApp } from '../app.ts';
 import { migrate, openFolder, type Db } from '../db/index.ts';
+import { jobsOn } from '../jobs/kinds.ts';
 import { bringBack } from '../quizzes/receive.ts';
 import { Caller, CONFIG, MAPLES, OWNER, plantCourse } from '../testing/testHurrow.ts';
 import { backupsOn, fileName, isBackupName, tidy } from './shelf.ts';
@@ -24,11 +25,13 @@ async function running(folder: string) {
   const db = await openFolder(folder, { packed });
   await migrate(db);
   await bringBack(db);
-  const server = createApp(db, CONFIG).listen(0);
+  const jobs = jobsOn(db);
+  const server = createApp(db, CONFIG, jobs).listen(0);
   await once(server, 'listening');
   const base = `http://localhost:${(server.address() as AddressInfo).port}`;
   const stop = async () => {
     stopRunning = undefined;
+    await jobs.close();
     server.closeAllConnections();
     server.close();
     await db.close();

@@ -1,9 +1,10 @@
 import { existsSync, readdirSync, writeFileSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
+import { fileURLToPath } from 'node:url';
 import { counted } from '@hurrow/core/words';
 import { readConfig } from '../config.ts';
-import { FolderInUse, migrate, openFolder, StoreDamaged } from '../db/index.ts';
+import { copyStore, FolderInUse, migrate, openFolder, openServer, StoreDamaged } from '../db/index.ts';
 import { bringBack } from '../quizzes/receive.ts';
 import { makeBackup, placeBackup } from './backup.ts';
 import { endThreads } from '../thread.ts';
@@ -11,9 +12,10 @@ import { ASKED } from './daily.ts';
 import { inWords } from './note.ts';
 import { backupsOn, isBackupName, makeShelf, shelfOf, type Shelved } from './shelf.ts';
 
-/** What the command line does for the data: backup, backups, restore, repair. */
+/** What the command line does for the data: backup, backups, restore, repair, move. */
 
-const folder = resolve(readConfig(process.env).dataFolder);
+const config = readConfig(process.env);
+const folder = resolve(config.dataFolder);
 const shelf = shelfOf(folder);
 const say = (line: string) => console.log(line);
 const when = (iso: string) => iso.slice(0, 16).replace('T', ' ') + ' UTC';
@@ -98,12 +100,50 @@ async function repair(): Promise<void> {
   );
 }
 
+/** Moves all data from the folder to the server of DATABASE_URL, or back; the one they come from stays as it is. */
+async function move(where: string | undefined): Promise<void> {
+  if (where !== 'to-server' && where !== 'to-folder')
+    throw new Error('Say where to: npm run move -- to-server, or npm run move -- to-folder.');
+  if (!config.databaseUrl)
+    throw new Error('Set DATABASE_URL to the database that the data are moved to, or from.');
+  if (where === 'to-server' && !existsSync(join(folder, 'store')))
+    throw new Error(`There are no data in ${folder}. Set HURROW_DATA to the folder of your Hurrow.`);
+  const server = await openServer(config.databaseUrl);
+  try {
+    const here = await openFolder(folder, {
+      packed: fileURLToPath(new URL('./empty-store.tar.gz', import.meta.url)),
+    });
+    try {
+      const [from, to] = where === 'to-server' ? [here, server] : [server, here];
+      for (const db of [from, to]) await migrate(db);
+      if (where === 'to-server') await bringBack(here);
+      if ((await to.query('select 1 from account limit 1')).length > 0)
+        throw new Error(
+          `There are data already ${where === 'to-server' ? 'in the database of DATABASE_URL' : `in ${folder}`}. Nothing was moved: choose an empty one.`,
+        );
+      const sums = await copyStore(from, to);
+      for (const [table, { rows }] of Object.entries(sums)) if (rows > 0) say(`${rows} in ${table}`);
+      say('Moved, and compared row by row: both say the same. What was moved from stays as it is.');
+      say(
+        where === 'to-server'
+          ? 'Start Hurrow with DATABASE_URL from now on; when all is well, put the folder away.'
+          : 'Start Hurrow without DATABASE_URL from now on; when all is well, put the database away.',
+      );
+    } finally {
+      await here.close();
+    }
+  } finally {
+    await server.close();
+  }
+}
+
 const [command, argument] = process.argv.slice(2);
 const COMMANDS: Record<string, () => Promise<void>> = {
   backup,
   backups,
   restore: () => restore(argument),
   repair,
+  move: () => move(argument),
 };
 
 try {

@@ -1,46 +1,45 @@
 import { MessageChannel } from 'node:worker_threads';
+import type { ClassReport, Progress, Scores } from '@hurrow/contract/confusions';
+import { courseOf } from '../courses/course.ts';
+import type { Doing } from '../jobs/jobs.ts';
 import { inThread } from '../thread.ts';
-import type { ClassReport, Progress } from '@hurrow/contract/confusions';
 import type { ClassInput } from './classReport.ts';
+import { gather } from './gather.ts';
+import * as queries from './queries.ts';
 import type { Task } from './worker.ts';
 
-interface Running extends Progress {
-  stop: AbortController;
-  done: Promise<ClassReport>;
+/** Reports of a course that are kept: enough to undo a few changes without computing again. */
+const KEPT_REPORTS = 12;
+
+/**
+ * Computes the report on a course as it stands and keeps it, where it is not kept already.
+ *
+ * @returns the key under which it is kept: that of what it was asked for, or of what came in between
+ */
+export async function keepReportOf(
+  { courseId, scores, earlier, at }: { courseId: string; scores: Scores; earlier: boolean; at: string },
+  { db, signal, progress }: Doing,
+): Promise<{ key: string }> {
+  const { key, input } = await gather(db, await courseOf(db, courseId), scores, earlier);
+  if (await queries.report(db, courseId, key)) return { key };
+  const report = await computed(input, signal, progress);
+  await queries.keepReport(db, courseId, key, report, new Date(at));
+  await queries.dropOldReports(db, courseId, KEPT_REPORTS);
+  return { key };
 }
 
-/** What is being computed in this process, by key. Another process computes for itself; the first to finish is kept. */
-const running = new Map<string, Running>();
-
-/** How far the computation of a key is; undefined where none is under way. */
-export const progressOf = (key: string): Progress | undefined => {
-  const held = running.get(key);
-  return held && { share: held.share, doing: held.doing };
-};
-
-/** Stops the computation of a key, if one is under way. */
-export const stopComputing = (key: string): void => running.get(key)?.stop.abort();
-
-/** Computes a report in a thread, once for each key at a time. Rejects when it is stopped. */
-export function computeReport(key: string, input: ClassInput): Promise<ClassReport> {
-  const held = running.get(key);
-  if (held) return held.done;
+/** Computes a report in a thread. Rejects when it is stopped. */
+async function computed(
+  input: ClassInput,
+  signal: AbortSignal,
+  progress: (now: Progress) => void,
+): Promise<ClassReport> {
   const { port1, port2 } = new MessageChannel();
-  const stop = new AbortController();
+  port1.on('message', progress);
   const task: Task = { input, progress: port2 };
-  const entry: Running = {
-    share: 0,
-    doing: 'waiting for its turn',
-    stop,
-    done: inThread<ClassReport>('confusionWorker', task, {
-      signal: stop.signal,
-      transferList: [port2],
-    }).finally(() => {
-      port1.close();
-      running.delete(key);
-    }),
-  };
-  port1.on('message', ({ share, doing }: Progress) => Object.assign(entry, { share, doing }));
-  running.set(key, entry);
-  return entry.done;
+  try {
+    return await inThread<ClassReport>('confusionWorker', task, { signal, transferList: [port2] });
+  } finally {
+    port1.close();
+  }
 }

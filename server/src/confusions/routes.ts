@@ -6,13 +6,9 @@ import { sets, students } from '../courses/queries.ts';
 import type { Db } from '../db/index.ts';
 import { marksOf } from '../quizzes/marking.ts';
 import { quiz, quizzesOfCourse, station as stationRow } from '../quizzes/queries.ts';
-import { computeReport, progressOf, stopComputing } from './computing.ts';
 import { gather } from './gather.ts';
 import * as queries from './queries.ts';
 import { type ReteachingBody } from '@hurrow/contract/confusions';
-
-/** Reports of a course that are kept: enough to undo a few changes without computing again. */
-const KEPT_REPORTS = 12;
 
 export const confusionRoutes = [
   serve(confusions.ofCourse, async ({ db, params }) => {
@@ -60,27 +56,22 @@ export const confusionRoutes = [
       reteachings: await queries.reteachings(db, course.id),
     };
   }),
-  serve(confusions.report, async ({ db, params, query, now, request }) => {
+  serve(confusions.report, async ({ db, jobs, params, query, now }) => {
     const course = await courseOf(db, params.courseId);
-    const { key, input } = await gather(db, course, query.scores, query.earlier === 'with');
+    const [scores, earlier] = [query.scores, query.earlier === 'with'];
+    const { key } = await gather(db, course, scores, earlier);
     const kept = await queries.report(db, course.id, key);
     if (kept) return { key, report: kept.report };
-    if (progressOf(key)) return { key };
     // Whoever asks after a computation has stopped or failed starts it anew.
-    void computeReport(key, input)
-      .then(async (report) => {
-        await queries.keepReport(db, course.id, key, report, now);
-        await queries.dropOldReports(db, course.id, KEPT_REPORTS);
-      })
-      .catch((error: unknown) => {
-        if ((error as Error).name !== 'AbortError') request.log?.error(error);
-      });
+    await jobs.start('confusions', key, { courseId: course.id, scores, earlier, at: now.toISOString() });
     return { key };
   }),
-  serve(confusions.progress, async ({ params }) => ({ computing: progressOf(params.key) ?? null })),
-  serve(confusions.stop, async ({ db, params, body }) => {
+  serve(confusions.progress, async ({ jobs, params }) => ({
+    computing: (await jobs.progressOf('confusions', params.key)) ?? null,
+  })),
+  serve(confusions.stop, async ({ db, jobs, params, body }) => {
     await courseOf(db, params.courseId);
-    stopComputing(body.key);
+    await jobs.stop('confusions', body.key);
   }),
   serve(confusions.leaveOut, async ({ db, params, body }) => {
     const course = await courseOf(db, params.courseId);

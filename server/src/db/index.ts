@@ -7,4 +7,5 @@ export { openServer } from './postgres.ts';
 export { FolderInUse, lockFolder } from './lock.ts';
 export * from './rowsByTable.ts';
 export { bringToDisk } from './storeFiles.ts';
+export { copyStore, differing, sumsOf } from './copyStore.ts';
 export { forget, remember } from './remember.ts';

@@ -73,7 +73,7 @@ async function checked(pool: pg.Pool): Promise<ArrayTypes> {
   const { version, fsync, commit } = rows[0]!;
   if (Number(version) < OLDEST)
     throw new Error(`It is PostgreSQL ${Math.floor(Number(version) / 10_000)}; Hurrow needs 15 or newer.`);
-  if ((fsync === 'off' || commit === 'off') && process.env['HURROW_TEST_STORE'] === undefined)
+  if ((fsync === 'off' || commit === 'off') && process.env['HURROW_TEST_DATABASE'] === undefined)
     console.warn(
       'This PostgreSQL server confirms before it has written to its disk (fsync or synchronous_commit is off): answers that were acknowledged can be lost in a power cut. Turn both on.',
     );
@@ -226,7 +226,11 @@ function listening(url: string) {
   let client: pg.Client | undefined;
   let closed = false;
   const connect = async (first: boolean): Promise<void> => {
-    const fresh = new pg.Client({ connectionString: url, application_name: 'hurrow, listening', keepAlive: true });
+    const fresh = new pg.Client({
+      connectionString: url,
+      application_name: 'hurrow, listening',
+      keepAlive: true,
+    });
     let lost = false;
     const again = () => {
       if (lost || closed) return;

@@ -2,6 +2,7 @@ import * as exchange from '@hurrow/contract/exchange';
 import { accountOf, serve } from '../api/route.ts';
 import { committedLibrary } from '../library/committed.ts';
 import { EXPORTS } from '@hurrow/contract/exchange';
+import { importKey } from '../jobs/kinds.ts';
 import { importFile } from './import.ts';
 import { askLibrary } from './library.ts';
 
@@ -24,5 +25,9 @@ export const exchangeRoutes = [
     });
     response.send(text);
   }),
-  serve(exchange.importLibrary, ({ db, body, who, now }) => importFile(db, body, accountOf(who), now)),
+  serve(exchange.importLibrary, ({ db, jobs, body, who, now }) => {
+    const accountId = accountOf(who);
+    if (body.dryRun) return importFile(db, body, accountId, now);
+    return jobs.ask('import', importKey(body, accountId), { body, accountId, at: now.toISOString() });
+  }),
 ];

@@ -4,10 +4,10 @@ import { commonName, scientificName } from '@hurrow/core/taxon';
 import { characterName } from '@hurrow/core/score';
 import { notFound } from '../api/problem.ts';
 import { serve } from '../api/route.ts';
-import { computeReport } from '../confusions/computing.ts';
+import type { HurrowJobs } from '../jobs/kinds.ts';
 import { alikeBefore } from '../confusions/earlier.ts';
 import { gather } from '../confusions/gather.ts';
-import { keepReport, report as keptReport } from '../confusions/queries.ts';
+import { report as keptReport } from '../confusions/queries.ts';
 import { courseOf } from '../courses/course.ts';
 import { sets, students } from '../courses/queries.ts';
 import type { Db } from '../db/index.ts';
@@ -50,10 +50,10 @@ export const learningRoutes = [
     for (const each of classes) counts.push(countsOf(each, await countedAnswers(db, each.id)));
     return { classes: counts.filter(({ quizzes }, i) => i === 0 || quizzes.length > 0) };
   }),
-  serve(learning.table, async ({ db, params, query, now, response }) => {
+  serve(learning.table, async ({ db, jobs, params, query, now, response }) => {
     const course = await courseOf(db, params.courseId);
     const { vocabulary, profileOf } = await words(db);
-    const report = await reportNow(db, course, now);
+    const report = await reportNow(db, jobs, course, now);
     const all = await students(db, course.id);
     const codes = codesOf(all.map(({ id }) => id));
     const names = new Map(all.map(({ id, name }) => [id, name]));
@@ -71,9 +71,9 @@ export const learningRoutes = [
       character: (id) => (vocabulary.has(id) ? characterName(vocabulary.get(id)!, 'technical') : id),
     });
   }),
-  serve(learning.report, async ({ db, params, query, now }) => {
+  serve(learning.report, async ({ db, jobs, params, query, now }) => {
     const course = await courseOf(db, params.courseId);
-    const report = await reportNow(db, course, now);
+    const report = await reportNow(db, jobs, course, now);
     const { vocabulary, profileOf } = await words(db);
     const taught = await sets(db, course.id);
     const answers = await countedAnswers(db, course.id);
@@ -116,11 +116,11 @@ async function words(db: Db) {
 }
 
 /** The report on a class as it stands: the one that is kept, else worked out now. */
-async function reportNow(db: Db, course: Course, now: Date) {
-  const { key, input } = await gather(db, course, 'now');
+async function reportNow(db: Db, jobs: HurrowJobs, course: Course, now: Date) {
+  const { key } = await gather(db, course, 'now');
   const kept = await keptReport(db, course.id, key);
   if (kept) return kept.report;
-  const made = await computeReport(key, input);
-  await keepReport(db, course.id, key, made, now);
-  return made;
+  const asked = { courseId: course.id, scores: 'now' as const, earlier: true, at: now.toISOString() };
+  const made = await jobs.ask('confusions', key, asked);
+  return (await keptReport(db, course.id, made.key))!.report;
 }

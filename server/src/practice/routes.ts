@@ -5,7 +5,7 @@ import { courseOf } from '../courses/course.ts';
 import { keepPace } from '../sitting/pace.ts';
 import { packOf } from './pack.ts';
 import { practiceOfCourse } from './ofCourse.ts';
-import { fitWhereDue } from './fitting.ts';
+import { isFitDue } from './fitting.ts';
 import * as queries from './queries.ts';
 
 export const practiceRoutes = [
@@ -13,14 +13,15 @@ export const practiceRoutes = [
     packOf(db, await courseOf(db, who!.courseId!), who!.studentId!, now),
   ),
   // What was practiced counts whatever is open by the time that it is sent.
-  serve(practice.review, async ({ db, body, who, now, request }) => {
+  serve(practice.review, async ({ db, body, jobs, who, now }) => {
     keepPace('practice', `practice ${who!.studentId!}`, body.reviews.length, performance.now());
     const ids = body.reviews.map(({ id }) => id);
     const received = await db.transaction(async (tx) => {
       await queries.addReviews(tx, who!.studentId!, body.reviews, now);
       return queries.ownIds(tx, who!.studentId!, ids);
     });
-    void fitWhereDue(db, who!.courseId!).catch((error: unknown) => request.log?.error(error));
+    if (await isFitDue(db, who!.courseId!))
+      await jobs.start('fit', who!.courseId!, { courseId: who!.courseId! });
     return { received };
   }),
   serve(practice.ofCourse, async ({ db, params, now }): Promise<CoursePractice> => {

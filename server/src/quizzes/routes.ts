@@ -4,7 +4,7 @@ import { STAFF } from '@hurrow/contract/endpoint';
 import { fullPoints } from '@hurrow/core/names';
 import { conflict, notFound } from '../api/problem.ts';
 import { whoIs } from '../auth/sessions.ts';
-import { serve } from '../api/route.ts';
+import { accountOf, serve } from '../api/route.ts';
 import { unchanged } from '../api/unchanged.ts';
 import { courseOf } from '../courses/course.ts';
 import { note } from '../keeping/queries.ts';
@@ -12,7 +12,6 @@ import * as courseQueries from '../courses/queries.ts';
 import { fixedStations } from './fixed.ts';
 import { marksOf } from './marking.ts';
 import { enterPaper, importAnswers } from './entering.ts';
-import { openQuiz } from './opening.ts';
 import { writeStations } from './planning.ts';
 import { plannedQuizOf, quizOf } from './quiz.ts';
 import { releaseTo } from './releasing.ts';
@@ -70,10 +69,12 @@ export const quizRoutes = [
       await queries.removeQuiz(tx, row.id);
     }),
   ),
-  serve(quizzes.open, ({ db, params, now, who }) =>
-    openQuiz(db, params.quizId, now, (tx, { courseId, title }) =>
-      note(tx, { who, now }, courseId, `opened the quiz “${title}”`),
-    ),
+  serve(quizzes.open, ({ jobs, params, now, who }) =>
+    jobs.ask('open', params.quizId, {
+      quizId: params.quizId,
+      accountId: accountOf(who),
+      at: now.toISOString(),
+    }),
   ),
   serve(quizzes.close, async ({ db, params, who, now }) => {
     const row = await quizOf(db, params.quizId);

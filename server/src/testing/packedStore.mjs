@@ -16,7 +16,9 @@ export default async function packStore() {
   globalThis.postgresOfTests = server;
   process.env.HURROW_TEST_DATABASE = server.url;
   const script = fileURLToPath(new URL('./packStore.ts', import.meta.url));
-  const packed = spawnSync(process.execPath, ['--import', 'tsx', script, file, server.url], { encoding: 'utf8' });
+  const packed = spawnSync(process.execPath, ['--import', 'tsx', script, file, server.url], {
+    encoding: 'utf8',
+  });
   if (packed.status !== 0) throw new Error(`The empty store could not be made: ${packed.stderr}`);
   process.env.HURROW_PACKED_STORE = file;
 }

@@ -3,6 +3,7 @@ import { readFileSync } from 'node:fs';
 import type { AddressInfo } from 'node:net';
 import { createApp } from '../app.ts';
 import type { Config } from '../config.ts';
+import { jobsOn } from '../jobs/kinds.ts';
 import { endThreads } from '../thread.ts';
 import { strayIn } from './answersCheck.ts';
 import { openInMemory, type Db } from '../db/index.ts';
@@ -144,7 +145,8 @@ async function emptyStore(): Promise<Db> {
 /** A whole Hurrow on a store in memory and a free port, with its owner signed in. */
 export async function startHurrow(config: Partial<Config> = {}): Promise<TestHurrow> {
   const db = await emptyStore();
-  const app = createApp(db, { ...CONFIG, ...config });
+  const jobs = jobsOn(db);
+  const app = createApp(db, { ...CONFIG, ...config }, jobs);
   const server = app.listen(0);
   await once(server, 'listening');
   const base = `http://localhost:${(server.address() as AddressInfo).port}`;
@@ -161,6 +163,7 @@ export async function startHurrow(config: Partial<Config> = {}): Promise<TestHur
     owner,
     caller: () => new Caller(base),
     close: async () => {
+      await jobs.close();
       server.closeAllConnections();
       server.close();
       if (ended) await db.close();
