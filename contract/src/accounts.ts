@@ -32,11 +32,12 @@ export const all = endpoint<{ answer: Account[] }>()({
 
 export const add = endpoint<{
   body: { name: string; email: string; role: Role };
-  answer: { id: string; password: string };
+  answer: { id: string; invitation: string };
 }>()({
   method: 'post',
   path: '/api/accounts',
-  summary: 'Adds an instructor or an assistant. The answer holds the first password, which is shown once.',
+  summary:
+    'Adds an instructor or an assistant. The answer holds the secret of a link by which they choose their password, shown once.',
   allow: ['owner'],
   body: Joi.object({
     name: Joi.string().trim().max(120).required().label('Name'),
@@ -62,10 +63,11 @@ export const change = endpoint<{ body: { role: Role; left: boolean }; answer: Do
   }),
 });
 
-export const renewPassword = endpoint<{ answer: { password: string } }>()({
+export const inviteAgain = endpoint<{ answer: { invitation: string } }>()({
   method: 'post',
-  path: '/api/accounts/{accountId}/password',
-  summary: 'Gives an account a new first password in place of a forgotten one, and ends its sessions.',
+  path: '/api/accounts/{accountId}/invitation',
+  summary:
+    'Gives an account a new link in place of a forgotten password or a lost telephone: password and second factor open nothing any more, and its sessions end.',
   allow: ['owner'],
   params: accountParams,
 });

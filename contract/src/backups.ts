@@ -15,8 +15,8 @@ export interface Backup {
 }
 
 export interface Backups {
-  /** The folder in which they lie. */
-  shelf: string;
+  /** The folder in which they lie; null where the data are on a PostgreSQL server, which is backed up by its own tools. */
+  shelf: string | null;
   /** Days for which one is kept. */
   days: number;
   /** Newest first. */

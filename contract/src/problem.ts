@@ -17,6 +17,8 @@ export type ProblemCode =
   /** The quiz was closed before the answer came. */
   | 'late'
   | 'signedOut'
+  /** The password is right; the code of the second factor is asked for. */
+  | 'secondFactor'
   | 'forbidden'
   /** Too many calls in a short time. */
   | 'tooMany'

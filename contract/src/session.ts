@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { endpoint, type Done, type Role } from './endpoint.ts';
+import { endpoint, STAFF, type Done, type Role, type Sent } from './endpoint.ts';
 
 /** What the pages need to know before anything else. */
 export interface Session {
@@ -8,12 +8,23 @@ export interface Session {
   /** The server's date, which the demo holds still. */
   today: string;
   who: { id: string; name: string; role: Role; course?: string } | null;
+  /** Name of the institution that vouches for those who teach; null where none does. */
+  institution: string | null;
 }
 
 /** What an instructor signs in with. */
 export interface Credentials {
   email: string;
   password: string;
+  /** Of the telephone, or a recovery code, where a second factor is asked for. */
+  code?: string;
+}
+
+/** A second factor as it stands. */
+export interface Second {
+  on: boolean;
+  /** Recovery codes that are left. */
+  recovery: number;
 }
 
 /** What a student signs in with. */
@@ -66,7 +77,84 @@ export const signIn = endpoint<{ body: Credentials; answer: Session }>()({
   body: Joi.object({
     email: Joi.string().trim().required().label('E-mail'),
     password: Joi.string().required().label('Password'),
+    code: Joi.string().trim().max(40).label('Code'),
   }),
+});
+
+export const institution = endpoint<{ answer: Sent }>()({
+  method: 'get',
+  path: '/api/session/institution',
+  summary: 'Leads to the institution that vouches for those who teach (OpenID Connect), where one is set.',
+  allow: 'anyone',
+  answers: 'text/html',
+});
+
+export const institutionBack = endpoint<{ answer: Sent }>()({
+  method: 'get',
+  path: '/api/session/institution/back',
+  summary: 'Where the institution leads back to: signs in whom it vouches for, if the owner has added them.',
+  allow: 'anyone',
+  query: Joi.object().unknown(),
+  answers: 'text/html',
+});
+
+export const invited = endpoint<{ body: { token: string }; answer: { name: string; email: string } }>()({
+  method: 'post',
+  path: '/api/session/invited',
+  summary: 'Whom a link invites. It is sent, not asked for by its address, so that no log has it.',
+  allow: 'anyone',
+  guessable: { field: '', most: 20 },
+  body: Joi.object({ token: Joi.string().max(80).required() }),
+});
+
+export const accept = endpoint<{ body: { token: string; password: string }; answer: Session }>()({
+  method: 'post',
+  path: '/api/session/invitation',
+  summary: 'Uses a link: the invited chooses a password and is signed in.',
+  allow: 'anyone',
+  guessable: { field: '', most: 20 },
+  body: Joi.object({
+    token: Joi.string().max(80).required(),
+    password: Joi.string().min(10).max(200).required().label('Password'),
+  }),
+});
+
+export const second = endpoint<{ answer: Second }>()({
+  method: 'get',
+  path: '/api/session/second',
+  summary: 'Whether the own account asks for a second factor.',
+  allow: STAFF,
+});
+
+export const beginSecond = endpoint<{
+  body: { password: string };
+  answer: { secret: string; address: string; picture: string };
+}>()({
+  method: 'post',
+  path: '/api/session/second',
+  summary:
+    'Begins a second factor: a new secret for the telephone (RFC 6238), its address, and that as a QR code in SVG. It is asked for once a code was confirmed.',
+  allow: STAFF,
+  guessable: { field: '', most: 20 },
+  body: Joi.object({ password: Joi.string().required().label('Password') }),
+});
+
+export const confirmSecond = endpoint<{ body: { code: string }; answer: { recovery: string[] } }>()({
+  method: 'put',
+  path: '/api/session/second',
+  summary: 'Turns the second factor on with a first code; the answer holds recovery codes, shown once.',
+  allow: STAFF,
+  guessable: { field: '', most: 20 },
+  body: Joi.object({ code: Joi.string().trim().max(40).required().label('Code') }),
+});
+
+export const endSecond = endpoint<{ body: { password: string }; answer: Done }>()({
+  method: 'post',
+  path: '/api/session/second/off',
+  summary: 'Turns the own second factor off.',
+  allow: STAFF,
+  guessable: { field: '', most: 20 },
+  body: Joi.object({ password: Joi.string().required().label('Password') }),
 });
 
 export const signInStudent = endpoint<{

@@ -17,6 +17,19 @@ export interface Config {
   /** Addresses of a receiver and of a range-finder that speak NMEA 0183 over TCP; empty where there is none. */
   receiver: string;
   rangeFinder: string;
+  institution: Institution | undefined;
+}
+
+/** An institution that vouches for those who teach, by OpenID Connect. */
+export interface Institution {
+  /** Address under which it describes itself. */
+  issuer: string;
+  client: string;
+  secret: string;
+  /** As the first page calls it. */
+  name: string;
+  /** The address of this Hurrow as browsers see it, without a stroke at its end. */
+  here: string;
 }
 
 /** Settings from the environment. Throws with what to change on a bad value. */
@@ -54,7 +67,33 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
     logLevel: env['LOG_LEVEL'] ?? 'warn',
     receiver: instrument('HURROW_RECEIVER'),
     rangeFinder: instrument('HURROW_RANGEFINDER'),
+    institution: institutionIn(env),
   };
+}
+
+const OIDC = ['HURROW_OIDC_ISSUER', 'HURROW_OIDC_CLIENT', 'HURROW_OIDC_SECRET', 'HURROW_URL'] as const;
+
+function institutionIn(env: NodeJS.ProcessEnv): Institution | undefined {
+  const [issuer, client, secret, here] = OIDC.map((name) => env[name] ?? '') as [
+    string,
+    string,
+    string,
+    string,
+  ];
+  if (!issuer) return undefined;
+  const missing = OIDC.filter((name) => !env[name]);
+  if (missing.length > 0)
+    throw new Error(
+      `HURROW_OIDC_ISSUER is set, and ${missing.join(', ')} is not. Set all of ${OIDC.join(', ')}, or none.`,
+    );
+  for (const [name, address] of [
+    ['HURROW_OIDC_ISSUER', issuer],
+    ['HURROW_URL', here],
+  ] as const)
+    if (!/^https:\/\/|^http:\/\/(localhost|127\.0\.0\.1)([:/]|$)/.test(address))
+      throw new Error(`${name} is “${address}”. Set it to an address that begins with https://.`);
+  const name = env['HURROW_OIDC_NAME'] || new URL(issuer).hostname;
+  return { issuer, client, secret, name, here: here.replace(/\/+$/, '') };
 }
 
 function databaseIn(url: string): string {

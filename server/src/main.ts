@@ -80,6 +80,8 @@ const tidyUp = (db: Db, config: Config): Promise<void> =>
     await forgetNames(db, nowOf(config));
     await db.query('delete from session where expires_at < now()');
     await sweep(db);
+    await db.query('delete from invitation where expires_at < now()');
+    await db.query('delete from failed_sign_in where until < now()');
   });
 
 start().catch((error: unknown) => {

@@ -10,6 +10,7 @@ import { BrowserRouter } from 'react-router';
 import { ApiError, messageOf } from './app/api.ts';
 import { sessionQuery } from './app/session.ts';
 import { holdWhilePressed } from './app/steady.ts';
+import { arriving } from './signin/arriving.ts';
 import { SignIn } from './signin/SignIn.tsx';
 import ui from './app/parts.module.css';
 import { Fenced, Opening } from './app/parts.tsx';
@@ -42,7 +43,8 @@ function Entry() {
       </div>
     );
   const { who } = session.data!;
-  if (!who) return <SignIn session={session.data!} />;
+  // A link that invites someone is theirs, whoever else is signed in on this machine.
+  if (!who || arriving(window.location.hash).kind === 'invitation') return <SignIn session={session.data!} />;
   return (
     <Fenced where={who.role}>
       <Suspense fallback={<Opening />}>

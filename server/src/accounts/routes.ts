@@ -1,18 +1,30 @@
-import { randomUUID } from 'node:crypto';
+import { randomBytes, randomUUID } from 'node:crypto';
 import { hash, verify } from '@node-rs/argon2';
 import * as accounts from '@hurrow/contract/accounts';
 import type { Account } from '@hurrow/contract/accounts';
 import { conflict, notFound, Problem } from '../api/problem.ts';
 import { accountOf, serve } from '../api/route.ts';
 import { accountByEmail, addAccount } from '../auth/queries.ts';
+import { invite } from '../auth/invitations.ts';
+import { turnOff } from '../auth/secondQueries.ts';
 import { tokenHashOf } from '../auth/sessions.ts';
-import { readableCode } from '../courses/codes.ts';
 import type { Db } from '../db/index.ts';
 import { note } from '../keeping/queries.ts';
 import * as queries from './queries.ts';
 
-/** A first password that is read from a note and typed once: three groups of four. */
-const firstPassword = (): string => [4, 4, 4].map(readableCode).join('-');
+/** A password that nobody knows, until a link was used. */
+const unknownPassword = (): Promise<string> => hash(randomBytes(32));
+
+/** A new link for an account, which nothing else opens any more. */
+export async function inviteAgain(db: Db, accountId: string): Promise<string> {
+  const hashed = await unknownPassword();
+  return db.transaction(async (tx) => {
+    await queries.setPassword(tx, accountId, hashed);
+    await turnOff(tx, accountId);
+    await queries.endSessions(tx, accountId, null);
+    return invite(tx, accountId);
+  });
+}
 
 /** The account of an address that the owner may change. Throws where there is none, or it is the owner's own. */
 async function changeable(db: Db, id: string): Promise<Account> {
@@ -28,10 +40,10 @@ export const accountRoutes = [
   serve(accounts.add, async ({ db, body, who, now }) => {
     if (await accountByEmail(db, body.email))
       throw conflict(`${body.email} has an account here already. Change its role in the list instead.`);
-    const [id, password] = [randomUUID(), firstPassword()];
-    await addAccount(db, id, body.email, body.name, await hash(password), body.role);
+    const id = randomUUID();
+    await addAccount(db, id, body.email, body.name, await unknownPassword(), body.role);
     await note(db, { who, now }, null, `added ${body.name} as ${body.role}`);
-    return { id, password };
+    return { id, invitation: await invite(db, id) };
   }),
   serve(accounts.change, ({ db, params, body, who, now }) =>
     db.transaction(async (tx) => {
@@ -43,16 +55,11 @@ export const accountRoutes = [
       if (body.left) await queries.endSessions(tx, held.id, null);
     }),
   ),
-  serve(accounts.renewPassword, async ({ db, params, who, now }) => {
+  serve(accounts.inviteAgain, async ({ db, params, who, now }) => {
     const held = await changeable(db, params.accountId);
-    const password = firstPassword();
-    const hashed = await hash(password);
-    await db.transaction(async (tx) => {
-      await queries.setPassword(tx, held.id, hashed);
-      await queries.endSessions(tx, held.id, null);
-    });
-    await note(db, { who, now }, null, `gave ${held.name} a new first password`);
-    return { password };
+    const invitation = await inviteAgain(db, held.id);
+    await note(db, { who, now }, null, `gave ${held.name} a new link to sign in`);
+    return { invitation };
   }),
   serve(accounts.endOthers, async ({ db, who, request }) => {
     await queries.endSessions(db, accountOf(who), tokenHashOf(request) ?? null);

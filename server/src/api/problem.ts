@@ -6,6 +6,7 @@ const BY_STATUS: Record<number, ProblemCode> = {
   403: 'forbidden',
   404: 'missing',
   409: 'conflict',
+  410: 'missing',
   413: 'tooLarge',
   422: 'invalid',
   429: 'tooMany',

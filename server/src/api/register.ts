@@ -11,6 +11,7 @@ import { whoIs } from '../auth/sessions.ts';
 import { isPlainText } from './plainText.ts';
 import { asProblem } from './asProblem.ts';
 import { Problem } from './problem.ts';
+import { SharedCount } from './sharedCount.ts';
 import type { Route, Who } from './route.ts';
 
 /** Hangs the routes into the application: who may call, what is valid, and errors as JSON with a message. */
@@ -22,9 +23,10 @@ export function register(
   config: Config,
   health: Health,
 ): void {
+  const count = () => (db.shared ? { store: new SharedCount(db) } : {});
   for (const entry of routes) {
     const path = entry.path.replace(/\{(\w+)\}/g, ':$1');
-    const guards = entry.guessable ? [slowGuessing(entry.path, entry.guessable)] : [];
+    const guards = entry.guessable ? [slowGuessing(entry.path, entry.guessable, count())] : [];
     const limit = entry.guessable ? '10kb' : (entry.limit ?? '4mb');
     const read = entry.takesImage ? express.raw({ type: 'image/*', limit }) : express.json({ limit });
     // Who calls is known before anything that is sent is read: nobody makes the server read a file who may not send one.
@@ -73,9 +75,14 @@ async function changed(db: Db, { method, severally }: Route): Promise<void> {
   await db.tell('changed', '').catch(() => undefined);
 }
 
-/** Counts failed calls of ten minutes from an address at one account or course. */
-const slowGuessing = (path: string, { field, most }: NonNullable<Route['guessable']>) =>
+/** Counts failed calls of ten minutes from an address at one account or course; where processes share a store, together. */
+const slowGuessing = (
+  path: string,
+  { field, most }: NonNullable<Route['guessable']>,
+  counted: { store?: SharedCount },
+) =>
   rateLimit({
+    ...counted,
     windowMs: 10 * 60_000,
     limit: most,
     skipSuccessfulRequests: true,

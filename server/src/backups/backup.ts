@@ -36,6 +36,10 @@ async function alone<T>(work: () => Promise<T>): Promise<T> {
 
 /** The files of a store. Throws where it has none. */
 export function filesOf(db: Db): StoreFiles {
+  if (db.shared)
+    throw conflict(
+      'This Hurrow keeps its data on a PostgreSQL server, which is backed up by its own tools: docs/operations.md says how.',
+    );
   if (!db.files) throw conflict('This Hurrow keeps its data in memory; there is nothing to back up.');
   return db.files;
 }

@@ -3,6 +3,8 @@ import { join, resolve } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
 import { fileURLToPath } from 'node:url';
 import { counted } from '@hurrow/core/words';
+import { inviteAgain } from '../accounts/routes.ts';
+import { accountByEmail } from '../auth/queries.ts';
 import { readConfig } from '../config.ts';
 import { copyStore, FolderInUse, migrate, openFolder, openServer, StoreDamaged } from '../db/index.ts';
 import { bringBack } from '../quizzes/receive.ts';
@@ -12,7 +14,7 @@ import { ASKED } from './daily.ts';
 import { inWords } from './note.ts';
 import { backupsOn, isBackupName, makeShelf, shelfOf, type Shelved } from './shelf.ts';
 
-/** What the command line does for the data: backup, backups, restore, repair, move. */
+/** What the command line does for the data: backup, backups, restore, repair, move, unlock. */
 
 const config = readConfig(process.env);
 const folder = resolve(config.dataFolder);
@@ -23,6 +25,10 @@ const lineOf = ({ name, note }: Omit<Shelved, 'bytes'>) =>
   `${when(note.made)}  ${note.library}: ${inWords(note)}\n    ${join(shelf, name)}`;
 
 async function backup(): Promise<void> {
+  if (config.databaseUrl)
+    throw new Error(
+      'The data are on a PostgreSQL server, which is backed up by its own tools: see docs/operations.md.',
+    );
   if (!existsSync(join(folder, 'store')))
     throw new Error(`There are no data in ${folder}. Set HURROW_DATA to the folder of your Hurrow.`);
   let db;
@@ -137,6 +143,22 @@ async function move(where: string | undefined): Promise<void> {
   }
 }
 
+/** Lets someone in again who lost password and telephone, the owner too: whoever may run this on the machine may do so. */
+async function unlock(email: string | undefined): Promise<void> {
+  if (!email) throw new Error('Say whom: npm run unlock -- name@example.org');
+  const db = config.databaseUrl ? await openServer(config.databaseUrl) : await openFolder(folder);
+  try {
+    await migrate(db);
+    const account = await accountByEmail(db, email);
+    if (!account) throw new Error(`Nobody here has the e-mail ${email}.`);
+    say(`Send ${account.name} to this address behind that of your Hurrow; it opens once, within a week:`);
+    say(`/#invitation/${await inviteAgain(db, account.id)}`);
+    say('The old password and the second factor open nothing any more.');
+  } finally {
+    await db.close();
+  }
+}
+
 const [command, argument] = process.argv.slice(2);
 const COMMANDS: Record<string, () => Promise<void>> = {
   backup,
@@ -144,6 +166,7 @@ const COMMANDS: Record<string, () => Promise<void>> = {
   restore: () => restore(argument),
   repair,
   move: () => move(argument),
+  unlock: () => unlock(argument),
 };
 
 try {

@@ -29,11 +29,11 @@ function fileOf(db: Db, name: string): string {
 }
 
 export const backupRoutes = [
-  serve(backups.list, async ({ db }) => ({
-    shelf: shelfFor(db),
-    days: DAYS,
-    backups: (await backupsOn(shelfFor(db))).map(shown),
-  })),
+  serve(backups.list, async ({ db }) =>
+    db.shared
+      ? { shelf: null, days: DAYS, backups: [] }
+      : { shelf: shelfFor(db), days: DAYS, backups: (await backupsOn(shelfFor(db))).map(shown) },
+  ),
   serve(backups.make, async ({ db }) => {
     const { name } = await makeBackup(filesOf(db), shelfFor(db), new Date());
     return { name };

@@ -94,6 +94,8 @@ export class Caller {
 
 export interface TestHurrow {
   db: Db;
+  /** Its address. */
+  base: string;
   caller(): Caller;
   owner: Caller;
   close(): Promise<void>;
@@ -111,6 +113,7 @@ export const CONFIG: Config = {
   logLevel: 'silent',
   receiver: '',
   rangeFinder: '',
+  institution: undefined,
 };
 
 export const OWNER = { name: 'Ines Falk', email: 'ines@example.org', password: 'a long enough password' };
@@ -160,6 +163,7 @@ export async function startHurrow(config: Partial<Config> = {}): Promise<TestHur
   });
   return {
     db,
+    base,
     owner,
     caller: () => new Caller(base),
     close: async () => {

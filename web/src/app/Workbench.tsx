@@ -3,7 +3,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { App as AntApp, ConfigProvider, Modal } from 'antd';
 import { lazy, Suspense, useEffect, useRef, useState, type ReactNode } from 'react';
 import { Link, Navigate, NavLink, Route, Routes, useLocation, useNavigate, useParams } from 'react-router';
-import { call, messageOf, onSessionLost, signInAgain } from './api.ts';
+import { call, isProblem, messageOf, onSessionLost, signInAgain } from './api.ts';
 import { courseQuery, coursesQuery, useLibrary } from './data.ts';
 import { FieldDateProvider, useFieldDate } from './fieldDate.tsx';
 import { Find } from './Find.tsx';
@@ -247,6 +247,7 @@ function Header({
 /** When the session has ended: sign in again right here, so that nothing typed is lost. */
 function SignedOut() {
   const [lost, setLost] = useState(false);
+  const [asksCode, setAsksCode] = useState(false);
   const { save, problem } = useSaving();
   const queries = useQueryClient();
   const where = useLocation().pathname;
@@ -259,11 +260,13 @@ function SignedOut() {
       role="alert"
       onSubmit={(event) => {
         event.preventDefault();
-        const fields = Object.fromEntries(new FormData(event.currentTarget)) as Record<
-          keyof Credentials,
-          string
-        >;
-        void save(() => signInAgain(fields), {
+        const fields = Object.fromEntries(new FormData(event.currentTarget)) as unknown as Credentials;
+        const signIn = () =>
+          signInAgain(fields).catch((error: unknown) => {
+            if (isProblem(error, 'secondFactor')) setAsksCode(true);
+            throw error;
+          });
+        void save(signIn, {
           done: () => {
             setLost(false);
             return queries.invalidateQueries({ predicate: (query) => query.state.status === 'error' });
@@ -288,6 +291,15 @@ function SignedOut() {
         autoComplete="current-password"
         required
       />
+      {asksCode && (
+        <input
+          name="code"
+          placeholder="Code"
+          aria-label="Code of your telephone"
+          autoComplete="one-time-code"
+          required
+        />
+      )}
       <button>Sign in</button>
       {problem && <span className="rust">{problem}</span>}
     </form>

@@ -39,7 +39,7 @@ export const speaksFor = (): string | undefined => student;
 let signingIn: Promise<unknown> = Promise.resolve();
 
 /** Signs in again after a session has ended. Calls made while it runs wait for it: who presses “Save” at once means to be signed in. */
-export function signInAgain(body: { email: string; password: string }): Promise<void> {
+export function signInAgain(body: { email: string; password: string; code?: string }): Promise<void> {
   const signed = call('POST /api/session/account', { body });
   signingIn = signed.catch(() => undefined);
   return signed.then(() => undefined);

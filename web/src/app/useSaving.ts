@@ -6,6 +6,7 @@ import { Saving, type SavingState } from './saving.ts';
 export const STALE = {
   accounts: ['accounts'],
   backups: ['backups'],
+  second: ['second'],
   courses: ['courses'],
   course: (id: string) => ['course', id],
   quiz: (id: string) => ['quiz', id],

@@ -20,6 +20,16 @@ export function Backups() {
   if (held.error) return <Problem>{messageOf(held.error)}</Problem>;
   if (!held.data) return null;
   const { backups, shelf, days } = held.data;
+  if (shelf === null)
+    return (
+      <section className={styles['add']} aria-labelledby="backups">
+        <h2 id="backups">Backups</h2>
+        <p className={styles['says']}>
+          This Hurrow keeps its data on a PostgreSQL server, which is backed up by its own tools. Whoever
+          looks after the server finds the commands in docs/operations.md.
+        </p>
+      </section>
+    );
   const state = stateOfBackups(backups, new Date());
   return (
     <section className={styles['add']} aria-labelledby="backups">

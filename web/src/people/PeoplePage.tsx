@@ -6,7 +6,9 @@ import { useQuery } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
 import { call } from '../app/api.ts';
 import { NamesKept } from '../keeping/NamesKept.tsx';
+import { invitationAddress } from '../signin/arriving.ts';
 import { Backups } from './Backups.tsx';
+import { SecondFactor } from './SecondFactor.tsx';
 import field from '../app/field.module.css';
 import styles from './people.module.css';
 import { Notice, Problem } from '../app/parts.tsx';
@@ -27,6 +29,7 @@ export default function PeoplePage({ session }: { session: Session }) {
       <h1>People</h1>
       {session.who?.role === 'owner' && <Teachers />}
       <OwnPassword />
+      <SecondFactor />
       {session.who?.role === 'owner' && (
         <>
           <section className={styles['add']}>
@@ -46,11 +49,13 @@ const fieldsOf = <Fields,>(form: HTMLFormElement) => Object.fromEntries(new Form
 function Teachers() {
   const { save, problem } = useSaving();
   const held = useQuery({ queryKey: STALE.accounts, queryFn: () => call('GET /api/accounts') });
-  /** A first password is shown once, until the page is left. */
-  const [first, setFirst] = useState<{ name: string; password: string }>();
+  /** A link is shown once, until the page is left. */
+  const [invited, setInvited] = useState<{ name: string; address: string }>();
   const run = async (work: () => Promise<object>, name: string) => {
     await save(work, {
-      done: (answer) => 'password' in answer && setFirst({ name, password: String(answer.password) }),
+      done: (answer) =>
+        'invitation' in answer &&
+        setInvited({ name, address: invitationAddress(window.location.origin, String(answer.invitation)) }),
       stale: [STALE.accounts],
     });
   };
@@ -81,12 +86,7 @@ function Teachers() {
           ))}
         </tbody>
       </table>
-      {first && (
-        <Notice>
-          The first password of {first.name} is <strong className={ui['code']}>{first.password}</strong>. Note
-          it now: it is shown only here. It is changed under People after signing in.
-        </Notice>
-      )}
+      {invited && <Invited {...invited} />}
       {problem && <Problem>{problem}</Problem>}
       <form className={styles['add']} onSubmit={add}>
         <h2>Add someone who teaches</h2>
@@ -108,6 +108,31 @@ function Teachers() {
         </Button>
       </form>
     </>
+  );
+}
+
+/** A link to be sent to someone, who chooses a password by it. */
+function Invited({ name, address }: { name: string; address: string }) {
+  const { message } = App.useApp();
+  return (
+    <Notice>
+      Send {name} this link; it is shown only here, opens once, and is good for a week. By it {name} chooses a
+      password.
+      <input
+        className={`${field['field']} ${styles['link']}`}
+        aria-label={`Link for ${name}`}
+        value={address}
+        readOnly
+        onFocus={(event) => event.target.select()}
+      />
+      <Button
+        onClick={() =>
+          void navigator.clipboard?.writeText(address).then(() => message.success('The link is copied.'))
+        }
+      >
+        Copy it
+      </Button>
+    </Notice>
   );
 }
 
@@ -150,12 +175,12 @@ function Teacher({
               size="small"
               onClick={() =>
                 void run(
-                  () => call('POST /api/accounts/{accountId}/password', { params: { accountId: id } }),
+                  () => call('POST /api/accounts/{accountId}/invitation', { params: { accountId: id } }),
                   name,
                 )
               }
             >
-              New password
+              New link
             </Button>{' '}
             <Button size="small" onClick={() => change({ role, left: !left })}>
               {left ? 'Take back' : 'Has left'}

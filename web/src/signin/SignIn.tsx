@@ -1,17 +1,18 @@
 import type { Session } from '@hurrow/contract/session';
-import { useState, type FormEvent, type ReactNode } from 'react';
-import type { Credentials, StudentCodes } from '@hurrow/contract/session';
+import { useState } from 'react';
+import type { StudentCodes } from '@hurrow/contract/session';
 import { call } from '../app/api.ts';
-import { decoded } from '../app/decoded.ts';
 import { PlaceFields } from '../app/PlaceFields.tsx';
 import { readPlace } from '../app/writtenPlace.ts';
+import { AccountDoor } from './AccountDoor.tsx';
+import { arriving } from './arriving.ts';
+import { Invitation } from './Invitation.tsx';
+import { Field, SentForm } from './SentForm.tsx';
 import styles from './signin.module.css';
-import { Problem } from '../app/parts.tsx';
-import { useSaving } from '../app/useSaving.ts';
-import ui from '../app/parts.module.css';
 
 /** The first page: sign-in for those who teach and for students, the demo's people, or the set-up of a new installation. */
 export function SignIn({ session }: { session: Session }) {
+  const [here] = useState(() => arriving(window.location.hash));
   return (
     <div className={styles['door']}>
       <header className={styles['door-head']}>
@@ -24,11 +25,16 @@ export function SignIn({ session }: { session: Session }) {
       <main className={styles['door-body']}>
         {session.setupNeeded ? (
           <Setup />
+        ) : here.kind === 'invitation' ? (
+          <Invitation token={here.token} />
         ) : (
           <>
             {session.demo && <DemoDoor />}
-            <StudentDoor />
-            <AccountDoor />
+            <StudentDoor slip={here.kind === 'slip' ? here : NO_SLIP} />
+            <AccountDoor
+              institution={session.institution}
+              turnedAway={here.kind === 'turnedAway' ? here.message : undefined}
+            />
           </>
         )}
       </main>
@@ -36,59 +42,9 @@ export function SignIn({ session }: { session: Session }) {
   );
 }
 
-/** The beginning of every key: who is signed in decides what one sees. */
-const EVERYTHING: readonly unknown[] = [];
+const NO_SLIP = { course: '', personal: '' };
 
-/** A form that posts its fields and then reloads who is signed in; what was typed stays when it fails. */
-function SentForm<Name extends string>({
-  send,
-  button,
-  chief,
-  children,
-}: {
-  send(fields: Record<Name, string>): Promise<unknown>;
-  button: string;
-  chief?: boolean;
-  children: ReactNode;
-}) {
-  const { save, saving, problem } = useSaving();
-  const submit = (event: FormEvent<HTMLFormElement>) => {
-    event.preventDefault();
-    const fields = Object.fromEntries(new FormData(event.currentTarget)) as Record<Name, string>;
-    void save(() => send(fields), { stale: [EVERYTHING] });
-  };
-  return (
-    <form onSubmit={submit}>
-      {children}
-      {problem && <Problem>{problem}</Problem>}
-      <button className={chief ? `${ui['press']} ${ui['chief']}` : ui['press']} disabled={saving}>
-        {button}
-      </button>
-    </form>
-  );
-}
-
-export function Field({
-  label,
-  name,
-  ...input
-}: { label: string; name: string } & React.InputHTMLAttributes<HTMLInputElement>) {
-  return (
-    <label className={ui['field']}>
-      <span>{label}</span>
-      <input name={name} {...input} />
-    </label>
-  );
-}
-
-/** The codes of a slip: its QR code opens the address with both behind the #, which is sent to nobody. */
-const codesOfSlip = (): { course: string; personal: string } => {
-  const [course = '', personal = ''] = decoded(window.location.hash.slice(1)).split('/');
-  return { course, personal };
-};
-
-function StudentDoor() {
-  const [slip] = useState(codesOfSlip);
+function StudentDoor({ slip }: { slip: { course: string; personal: string } }) {
   return (
     <section aria-labelledby="student-door">
       <h2 id="student-door">Students</h2>
@@ -114,23 +70,6 @@ function StudentDoor() {
           autoCapitalize="characters"
           required
         />
-      </SentForm>
-    </section>
-  );
-}
-
-function AccountDoor() {
-  return (
-    <section aria-labelledby="account-door">
-      <h2 id="account-door">Instructors</h2>
-      <p className="quiet">Species, courses, quizzes and what to teach next.</p>
-      <SentForm<keyof Credentials>
-        send={(body) => call('POST /api/session/account', { body })}
-        button="Sign in"
-        chief
-      >
-        <Field label="E-mail" name="email" type="email" autoComplete="username" required />
-        <Field label="Password" name="password" type="password" autoComplete="current-password" required />
       </SentForm>
     </section>
   );
