@@ -87,6 +87,6 @@ export const changePassword = endpoint<{ body: PasswordChange; answer: Done }>()
   guessable: { field: '', most: 20 },
   body: Joi.object({
     now: Joi.string().required().label('Password now'),
-    next: Joi.string().min(10).max(200).required().label('New password'),
+    next: Joi.string().min(12).max(200).required().label('New password'),
   }),
 });

@@ -46,7 +46,7 @@ export interface SetupBody {
 const setupBody = Joi.object<SetupBody>({
   name: Joi.string().trim().max(120).required().label('Your name'),
   email: Joi.string().trim().email({ tlds: false }).max(200).required().label('E-mail'),
-  password: Joi.string().min(10).max(200).required().label('Password'),
+  password: Joi.string().min(12).max(200).required().label('Password'),
   libraryName: Joi.string().trim().max(120).default('Our library').label('Name of the library'),
   latitude: Joi.number().min(-90).max(90).required().label('Latitude'),
   longitude: Joi.number().min(-180).max(180).required().label('Longitude'),
@@ -115,7 +115,7 @@ export const accept = endpoint<{ body: { token: string; password: string }; answ
   guessable: { field: '', most: 20 },
   body: Joi.object({
     token: Joi.string().max(80).required(),
-    password: Joi.string().min(10).max(200).required().label('Password'),
+    password: Joi.string().min(12).max(200).required().label('Password'),
   }),
 });
 

@@ -4,7 +4,7 @@ import { CLIENT, simulatedInstitution } from './simulatedInstitution.ts';
 const port = Number(process.argv[2] ?? 4690);
 const { issuer } = await simulatedInstitution(
   [
-    { subject: 'q-1', name: 'Maren Oakes', email: 'maren.oakes@example.org', verified: true },
+    { subject: 'q-1', name: 'Marisol Overbeck', email: 'overbeck@quillanridge.example', verified: true },
     { subject: 'q-2', name: 'Someone whom nobody has added', email: 'someone@example.org', verified: true },
   ],
   port,

@@ -8,19 +8,23 @@ const FOLDER = new URL('./migrations/', import.meta.url);
  * Brings the store to the newest shape; each migration runs once, in a transaction of its own. Of several processes that start together one
  * brings the store on; the others wait and find it done.
  */
-export const migrate = (db: Db): Promise<void> => db.alone('migrate', () => bringOn(db));
+export const migrate = (db: Db): Promise<void> => db.alone('migrate', () => bringOn(db, migrations()));
 
-async function bringOn(db: Db): Promise<void> {
+/** The names of all migrations, in their order. */
+export const migrations = (): string[] =>
+  readdirSync(FOLDER)
+    .filter((name) => name.endsWith('.sql'))
+    .sort();
+
+/** Runs those of the migrations given that have not run. */
+export async function bringOn(db: Db, names: readonly string[]): Promise<void> {
   await db.script(
     'create table if not exists migration (name text primary key, at timestamptz not null default now())',
   );
   const ran = new Set(
     (await db.query<{ name: string }>('select name from migration')).map((row) => row.name),
   );
-  const files = readdirSync(FOLDER)
-    .filter((name) => name.endsWith('.sql'))
-    .sort();
-  for (const name of files) {
+  for (const name of names) {
     if (ran.has(name)) continue;
     await db.transaction(async (tx) => {
       // A table of millions of answers may take longer than a statement has otherwise.

@@ -224,14 +224,14 @@ function OwnPassword() {
         />
       </label>{' '}
       <label>
-        new, ten characters or more{' '}
+        new, twelve characters or more{' '}
         <input
           className={field['field']}
           name="next"
           type="password"
           autoComplete="new-password"
           required
-          minLength={10}
+          minLength={12}
         />
       </label>{' '}
       <Button htmlType="submit" loading={saving}>

@@ -28,11 +28,11 @@ export function Invitation({ token }: { token: string }) {
           <SentForm<'password'> send={accept} button="Choose it and come in" chief>
             <input type="hidden" name="email" autoComplete="username" value={held.data.email} readOnly />
             <Field
-              label="Password, ten characters or more"
+              label="Password, twelve characters or more"
               name="password"
               type="password"
               autoComplete="new-password"
-              minLength={10}
+              minLength={12}
               required
             />
           </SentForm>

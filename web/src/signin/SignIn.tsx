@@ -119,11 +119,11 @@ function Setup() {
         <Field label="Your name" name="name" autoComplete="name" required />
         <Field label="E-mail" name="email" type="email" autoComplete="username" required />
         <Field
-          label="Password, ten characters or more"
+          label="Password, twelve characters or more"
           name="password"
           type="password"
           autoComplete="new-password"
-          minLength={10}
+          minLength={12}
           required
         />
         <Field label="Name of the library" name="libraryName" placeholder="Trees of our county" required />
