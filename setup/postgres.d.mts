@@ -1,10 +1,14 @@
 /** A PostgreSQL server of its own, on this machine alone. */
 export interface StartedPostgres {
   folder: string;
+  /** Where its programs lie. */
+  bin: string;
   url: string;
-  start(): void;
-  crash(): void;
-  stop(): void;
+  place(name: string): string;
+  give(path: string): void;
+  start(at?: string): void;
+  crash(at?: string): void;
+  stop(at?: string): void;
 }
 export function findPostgres(): string | undefined;
 export function installPostgres(): string;

@@ -1,22 +1,24 @@
 import { spawn } from 'node:child_process';
 import { findChromium, installPackages, root, run, runTogether } from './install.mjs';
 
-// Chromium, which only the journeys need, comes over the network while all else goes on.
-const chromium = spawn(process.execPath, ['setup/chromium.mjs'], { cwd: root, stdio: 'inherit' });
-const fetched = new Promise((resolve) => chromium.on('close', resolve));
+// What later steps need comes over the network while the first goes on.
+const programs = spawn(process.execPath, ['setup/programs.mjs'], { cwd: root, stdio: 'inherit' });
+const fetched = new Promise((resolve) => programs.on('close', resolve));
 
 installPackages();
 const script = (name) => ['npm', ['run', '--silent', name]];
 // Lint keeps one processor for minutes: the tests of the heart have the other.
 console.log('\n— types, lint, build and core');
 await runTogether([script('types'), script('lint'), script('answers'), script('build'), script('unit')]);
+if ((await fetched) !== 0) process.exit(1);
 // Whoever is killed and started again waits more than it works.
 console.log('\n— server, and what it endures in short');
 await runTogether([
   script('serverTests'),
   [process.execPath, ['--import', 'tsx', 'bench/src/endure/main.ts', 'short']],
 ]);
-if ((await fetched) !== 0) process.exit(1);
+console.log('\n— server, on a PostgreSQL server');
+run('npm', ['run', '--silent', 'postgresTests']);
 process.env.CHROMIUM_PATH = findChromium();
 console.log('\n— journeys');
 run(...script('journeys'));

@@ -1,15 +1,11 @@
-import { spawn, spawnSync } from 'node:child_process';
-import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
+import { mkdtempSync, readdirSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { fileURLToPath } from 'node:url';
 import { expect, test } from '@playwright/test';
+import { commandsOf, ran as runTo, started as start } from '../commands.ts';
 import { freePort } from '../freePort.ts';
 
-const root = fileURLToPath(new URL('../../', import.meta.url));
-const COMMANDS = [
-  ...readFileSync(`${root}docs/operations.md`, 'utf8').matchAll(/```sh\n([^`]*)```/g),
-].flatMap(([, block]) => block!.trim().split('\n'));
+const COMMANDS = commandsOf('operations.md', 'sh');
 
 const places: string[] = [];
 const place = () => {
@@ -19,39 +15,10 @@ const place = () => {
 };
 test.afterAll(() => places.forEach((folder) => rmSync(folder, { recursive: true, force: true })));
 
-const envOf = (data: string, port: number) => ({
-  ...process.env,
-  HURROW_DATA: data,
-  PORT: String(port),
-  HURROW_BACKUPS: '',
-});
-
-/** Runs a command of the page to its end. */
-function ran(command: string, data: string): string {
-  const { status, stdout, stderr } = spawnSync(command, {
-    shell: true,
-    cwd: root,
-    encoding: 'utf8',
-    env: envOf(data, 1),
-  });
-  expect(status, stdout + stderr).toBe(0);
-  return stdout;
-}
-
-/** Runs a command that goes on until it is stopped. */
-async function started(command: string, data: string) {
-  const port = await freePort();
-  const child = spawn(command, { shell: true, cwd: root, env: envOf(data, port), detached: true });
-  let said = '';
-  child.stdout.on('data', (part: Buffer) => (said += part.toString()));
-  await expect.poll(() => said, { timeout: 60_000 }).toContain('Hurrow is ready at');
-  const stop = async () => {
-    const gone = new Promise((resolve) => child.once('exit', resolve));
-    process.kill(-child.pid!, 'SIGTERM');
-    await gone;
-  };
-  return { url: `http://localhost:${port}`, stop };
-}
+const envOf = (data: string) => ({ HURROW_DATA: data, HURROW_BACKUPS: '', DATABASE_URL: '' });
+const ran = (command: string, data: string) => runTo(command, { ...envOf(data), PORT: '1' });
+const started = async (command: string, data: string) =>
+  start(command, { ...envOf(data), PORT: String(await freePort()) });
 
 test('every command that the page on operations names does what it says', async () => {
   expect(COMMANDS).toEqual([
@@ -60,9 +27,11 @@ test('every command that the page on operations names does what it says', async 
     'npm run backups',
     'npm run restore -- FILE',
     'npm run repair',
+    'npm run unlock -- name@example.org',
     'HURROW_HTTPS=1 HURROW_PROXIES=1 npm start',
   ]);
-  const [start, backup, backups, restore, repair, behindProxy] = COMMANDS as [
+  const [first, backup, backups, restore, repair, unlock, behindProxy] = COMMANDS as [
+    string,
     string,
     string,
     string,
@@ -71,7 +40,20 @@ test('every command that the page on operations names does what it says', async 
     string,
   ];
   const data = place();
-  const hurrow = await started(start, data);
+  const hurrow = await started(first, data);
+  await fetch(`${hurrow.url}/api/setup`, {
+    method: 'POST',
+    headers: { 'x-hurrow': '1', 'content-type': 'application/json' },
+    body: JSON.stringify({
+      name: 'Ines Falk',
+      email: 'name@example.org',
+      password: 'a long enough password',
+      libraryName: 'Trees',
+      latitude: 47,
+      longitude: -116,
+      elevation: 800,
+    }),
+  });
   expect(await (await fetch(`${hurrow.url}/readyz`)).json()).toEqual({ ready: true });
   expect((await fetch(`${hurrow.url}/healthz`)).status).toBe(200);
   expect(await (await fetch(`${hurrow.url}/metrics`)).text()).toContain('hurrow_request_seconds');
@@ -84,10 +66,17 @@ test('every command that the page on operations names does what it says', async 
   const other = place();
   expect(ran(restore.replace('FILE', join(data, 'backups', file!)), other)).toContain('Restored the backup');
   expect(ran(repair, other)).toContain('is whole');
+  const [, token] = /#invitation\/(\S+)/.exec(ran(unlock, other))!;
   const secured = await started(behindProxy, other);
   const session = await fetch(`${secured.url}/api/session`, {
     headers: { 'x-forwarded-for': '203.0.113.5' },
   });
   expect(session.headers.get('strict-transport-security')).toContain('max-age');
+  const invited = await fetch(`${secured.url}/api/session/invited`, {
+    method: 'POST',
+    headers: { 'x-hurrow': '1', 'content-type': 'application/json' },
+    body: JSON.stringify({ token }),
+  });
+  expect(await invited.json()).toEqual({ name: 'Ines Falk', email: 'name@example.org' });
   await secured.stop();
 });

@@ -12,6 +12,7 @@ import { jobsOn } from './jobs/kinds.ts';
 import { giveBack, sweep } from './jobs/queries.ts';
 import { forgetNames } from './keeping/names.ts';
 import { endThreads } from './thread.ts';
+import { dropOld } from './workedOut/workedOut.ts';
 import { bringBack } from './quizzes/receive.ts';
 
 const beside = (path: string) => fileURLToPath(new URL(path, import.meta.url));
@@ -80,6 +81,7 @@ const tidyUp = (db: Db, config: Config): Promise<void> =>
     await forgetNames(db, nowOf(config));
     await db.query('delete from session where expires_at < now()');
     await sweep(db);
+    await dropOld(db);
     await db.query('delete from invitation where expires_at < now()');
     await db.query('delete from failed_sign_in where until < now()');
   });

@@ -2,8 +2,8 @@ import { milliseconds, type Row } from '../row.ts';
 import type { Person } from './processes.ts';
 
 /** Courses that are looked at, and how often each page of each. */
-const LOOKED_AT = 6;
-const TIMES = 4;
+const LOOKED_AT = 3;
+const TIMES = 10;
 
 interface Course {
   id: string;

@@ -6,13 +6,15 @@ import { Person } from './processes.ts';
 /** Students that answer, of how many courses, and the minutes in which they do, all of their stations evenly spread. */
 const STUDENTS = 2000;
 const COURSES = 40;
-const MINUTES = 2;
+const MINUTES = 5;
+/** Milliseconds within which all sign in. */
+const SIGNING_IN = 60_000;
 
 const share = (sorted: readonly number[], of: number): number =>
   sorted[Math.floor((sorted.length - 1) * of)]!;
 
 /**
- * Two thousand students in forty courses who answer a quiz on two processes, five times as fast as asked for. A failed call is sent again as a
+ * Two thousand students in forty courses who answer a quiz on two processes, twice as fast as asked for. A failed call is sent again as a
  * phone does, and counted.
  */
 export async function submitting(bases: readonly string[]): Promise<Row[]> {
@@ -28,7 +30,7 @@ export async function submitting(bases: readonly string[]): Promise<Row[]> {
   let stored = 0;
   const began = performance.now();
   const sit = async ({ person, course, code }: (typeof people)[number]) => {
-    await wait(Math.random() * 20_000);
+    await wait(Math.random() * SIGNING_IN);
     const signed = await person.ask('POST', '/api/session/student', {
       courseCode: course,
       personalCode: code,
@@ -36,7 +38,7 @@ export async function submitting(bases: readonly string[]): Promise<Row[]> {
     signIns.push(signed.took);
     const sitting = await person.json<{ open: { stations: { id: string }[] }[] }>('/api/sit');
     const { stations } = sitting.open[0]!;
-    const pause = (MINUTES * 60_000 - 25_000) / stations.length;
+    const pause = (MINUTES * 60_000 - SIGNING_IN) / stations.length;
     for (const [i, station] of stations.entries()) {
       await wait(Math.random() * pause * 2 * (i === 0 ? 0.5 : 1));
       const response = {

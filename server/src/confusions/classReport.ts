@@ -23,13 +23,37 @@ export interface ClassInput {
   earlier?: EarlierClasses;
   libraries: { key: string; library: Library }[];
   site: Place;
+  /** How fair stations are, by their ids, as far as that was worked out before. */
+  known?: Record<string, StationFairness>;
 }
+
+/** How fair a station is, whichever of several stations alike it is. */
+export type StationFairness = Omit<ClassReport['fairness'][number], 'stationId'>;
 
 const SEED = 3701;
 /** Readings simulated for a station's fairness: enough to tell fair from unfair. */
 const READINGS = 600;
 /** So many of the trees that a beginner takes it for are told. */
 const TAKEN = 12;
+
+/** How fair a station is; undefined where its tree is no longer in the library. */
+function judged(
+  { truth, view, options: named }: AskedStation,
+  { taxa, vocabulary, options }: Setting,
+): StationFairness | undefined {
+  const list = taxa.filter(({ taxon }) => named.includes(taxon.id));
+  if (!list.some(({ taxon }) => taxon.id === truth)) return undefined;
+  const { right, judgement } = stationFairness(list, truth, vocabulary, view, {
+    ...options,
+    draws: READINGS,
+  });
+  const beginner = stationFairness(list, truth, vocabulary, view, {
+    ...options,
+    reader: 'novice',
+    draws: READINGS,
+  });
+  return { right, judgement, taken: beginner.rivals.slice(0, TAKEN) };
+}
 
 /** Everything that is said of a class, from plain data. `at` is told the share done and what is being done. */
 export function classReport(input: ClassInput, at: (share: number, doing: string) => void): ClassReport {
@@ -42,21 +66,15 @@ export function classReport(input: ClassInput, at: (share: number, doing: string
   );
   const libraryOf = new Map(input.stations.map(({ id, libraryKey }) => [id, libraryKey]));
   const settingOf = (station: AskedStation) => settings.get(libraryOf.get(station.id)!)!;
+  // The same tree shown in the same way is as fair a second time.
+  const alike = new Map<string, StationFairness | undefined>();
   const fairness = input.stations.flatMap((station, i) => {
     at((0.3 * i) / input.stations.length, 'judging the fairness of each station');
-    const { taxa, vocabulary, options } = settingOf(station);
-    const list = taxa.filter(({ taxon }) => station.options.includes(taxon.id));
-    if (!list.some(({ taxon }) => taxon.id === station.truth)) return [];
-    const { right, judgement } = stationFairness(list, station.truth, vocabulary, station.view, {
-      ...options,
-      draws: READINGS,
-    });
-    const beginner = stationFairness(list, station.truth, vocabulary, station.view, {
-      ...options,
-      reader: 'novice',
-      draws: READINGS,
-    });
-    return [{ stationId: station.id, right, judgement, taken: beginner.rivals.slice(0, TAKEN) }];
+    const { truth, view, options } = station;
+    const key = JSON.stringify([libraryOf.get(station.id), truth, view, options]);
+    if (!alike.has(key)) alike.set(key, input.known?.[station.id] ?? judged(station, settingOf(station)));
+    const found = alike.get(key);
+    return found ? [{ stationId: station.id, ...found }] : [];
   });
   const { stations, answers, seen, wentBy, prompted, earlier } = input;
   const report = reportOf(

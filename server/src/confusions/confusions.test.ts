@@ -54,6 +54,19 @@ test('a report is computed once, kept, and there at once when it is asked for ag
   expect(await ask()).toEqual(first);
 });
 
+test('how fair a station is, is worked out once and taken from there for another report', async () => {
+  await reportOf();
+  const [{ n }] = (await hurrow.db.query<{ n: number }>('select count(*)::int as n from worked_out')) as [
+    { n: number },
+  ];
+  expect(n).toBe(2);
+  await hurrow.db.query(`update worked_out set value = jsonb_set(value, '{right}', '0.125')`);
+  await hurrow.db.query('delete from confusion_report');
+  const { report } = await reportOf();
+  expect(report.fairness.map(({ right }) => right)).toEqual([0.125, 0.125]);
+  await hurrow.db.script('delete from worked_out; delete from confusion_report');
+});
+
 test('a quiz is put together from answers that count: those at a station that was left out say nothing', async () => {
   const shown = async () => {
     const { answered } = await classSoFar(hurrow.db, await courseOf(hurrow.db, planted.courseId));

@@ -6,6 +6,8 @@ import { reportsBefore } from './queries.ts';
 
 /** Lists of which so much is shared are alike. */
 const ALIKE = 0.7;
+/** So many earlier classes with the like list are looked at, the latest: a department has taught it fifty times. */
+const MOST = 4;
 
 /**
  * What earlier classes of the library passed over, by the newest report of each: only of classes with the like list that said what they went by.
@@ -17,6 +19,7 @@ export async function earlierClasses(db: Db, course: Course): Promise<EarlierCla
   const chances = new Map<string, number[]>();
   for (const { courseId, name, report } of await reportsBefore(db, course.id)) {
     const told = report.characters.filter((found) => found.told);
+    if (names.length === MOST) break;
     if (told.length === 0 || !alike(taught, await taughtIn(db, courseId))) continue;
     names.push(name);
     for (const { characterId, overlooked } of told)
@@ -32,7 +35,7 @@ export async function alikeBefore(db: Db, course: Course): Promise<Course[]> {
   const taught = await taughtIn(db, course.id);
   const found: Course[] = [];
   for (const other of await coursesBefore(db, course.id))
-    if (alike(taught, await taughtIn(db, other.id))) found.push(other);
+    if (found.length < MOST && alike(taught, await taughtIn(db, other.id))) found.push(other);
   return found;
 }
 

@@ -5,7 +5,7 @@ import { isPrompted } from '@hurrow/core/station';
 import type { Course } from '@hurrow/contract/courses';
 import type { Db } from '../db/index.ts';
 import type { MarkedAnswer } from '@hurrow/contract/quizzes';
-import { marksOf } from '../quizzes/marking.ts';
+import { marksOfAll } from '../quizzes/marking.ts';
 import { readInNotebooks, readInSorts } from './noted.ts';
 import { quizzesOfCourse, type StationRow } from '../quizzes/queries.ts';
 import { committedLibrary } from '../library/committed.ts';
@@ -31,8 +31,7 @@ export async function gather(db: Db, course: Course, scores: Scores, withEarlier
     libraries: [],
     site: siteOf(course),
   };
-  for (const quiz of quizzes) {
-    const marks = await marksOf(db, quiz);
+  for (const { quiz, ...marks } of await marksOfAll(db, quizzes)) {
     const counted = new Map<string, StationRow>();
     for (const station of marks.stations) {
       if (!station.frozen || station.voided || station.leftOut) continue;

@@ -10,13 +10,14 @@ export const report = async (db: Db, courseId: string, key: string) =>
     )
   )[0];
 
-/** The newest report of each course of the same library that began before one, the latest course first. */
+/** What the newest report of each course of the same library that began before one says of characters, the latest course first. */
 export const reportsBefore = (db: Db, courseId: string) =>
-  db.query<{ courseId: string; name: string; report: ClassReport }>(
-    `select distinct on (earlier.starts_on, earlier.id) earlier.id as "courseId", earlier.name, report
+  db.query<{ courseId: string; name: string; report: Pick<ClassReport, 'characters'> }>(
+    `select distinct on (earlier.starts_on, earlier.id) earlier.id as "courseId", earlier.name,
+            jsonb_build_object('characters', report->'characters') as report
        from course join course as earlier on earlier.library_id = course.library_id and earlier.starts_on < course.starts_on
        join confusion_report on course_id = earlier.id
-       where course.id = $1::uuid order by earlier.starts_on desc, earlier.id, computed_at desc`,
+       where course.id = $1::uuid order by earlier.starts_on desc, earlier.id, computed_at desc limit 12`,
     [uuidOf(courseId)],
   );
 

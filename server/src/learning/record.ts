@@ -3,7 +3,7 @@ import type { QuizHead } from '@hurrow/contract/quizzes';
 import type { ClassCounts, LearnedAnswer, QuizCounts, StudentLearning } from '@hurrow/contract/learning';
 import { weekOf } from '@hurrow/core/term';
 import type { Db } from '../db/index.ts';
-import { marksOf } from '../quizzes/marking.ts';
+import { marksOfAll } from '../quizzes/marking.ts';
 import { quizzesOfCourse } from '../quizzes/queries.ts';
 
 /** One answer that counts, with what its station showed. */
@@ -21,9 +21,8 @@ export interface CountedAnswer extends LearnedAnswer {
 /** Every answer of a course at stations that count, quiz by quiz. */
 export async function countedAnswers(db: Db, courseId: string): Promise<CountedAnswer[]> {
   const found: CountedAnswer[] = [];
-  for (const quiz of await quizzesOfCourse(db, courseId)) {
-    if (quiz.state === 'planned') continue;
-    const { stations, answers } = await marksOf(db, quiz);
+  const quizzes = (await quizzesOfCourse(db, courseId)).filter(({ state }) => state !== 'planned');
+  for (const { quiz, stations, answers } of await marksOfAll(db, quizzes)) {
     const byId = new Map(stations.map((station) => [station.id, station]));
     for (const answer of answers) {
       const station = byId.get(answer.stationId);
@@ -97,7 +96,11 @@ export function recordOf(
 /** Counts of each quiz of a class. */
 export function countsOf(course: Course, all: readonly CountedAnswer[]): ClassCounts {
   const byQuiz = new Map<string, CountedAnswer[]>();
-  for (const answer of all) byQuiz.set(answer.quizId, [...(byQuiz.get(answer.quizId) ?? []), answer]);
+  for (const answer of all) {
+    const held = byQuiz.get(answer.quizId);
+    if (held) held.push(answer);
+    else byQuiz.set(answer.quizId, [answer]);
+  }
   return {
     courseId: course.id,
     name: course.name,

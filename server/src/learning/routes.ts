@@ -17,6 +17,7 @@ import { miniLessonsOf } from '../miniLessons/queries.ts';
 import { practiceOfCourse } from '../practice/ofCourse.ts';
 import { printed } from '../prints/printed.ts';
 import { countedAnswers, countsOf, recordOf } from './record.ts';
+import { countsOfEarlier } from './earlierCounts.ts';
 import { reportedPairs } from './pairs.ts';
 import * as queries from './queries.ts';
 import { sinceAll } from './since.ts';
@@ -45,10 +46,9 @@ export const learningRoutes = [
   }),
   serve(learning.trends, async ({ db, params }) => {
     const course = await courseOf(db, params.courseId);
-    const classes = [course, ...(await alikeBefore(db, course))];
-    const counts = [];
-    for (const each of classes) counts.push(countsOf(each, await countedAnswers(db, each.id)));
-    return { classes: counts.filter(({ quizzes }, i) => i === 0 || quizzes.length > 0) };
+    const now = countsOf(course, await countedAnswers(db, course.id));
+    const before = await countsOfEarlier(db, await alikeBefore(db, course));
+    return { classes: [now, ...before.filter(({ quizzes }) => quizzes.length > 0)] };
   }),
   serve(learning.table, async ({ db, jobs, params, query, now, response }) => {
     const course = await courseOf(db, params.courseId);

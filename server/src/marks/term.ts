@@ -3,7 +3,7 @@ import { writeTable } from '@hurrow/core/formats';
 import { termResult, USUAL_SCHEME, type QuizResult } from '@hurrow/core/marks';
 import * as courseQueries from '../courses/queries.ts';
 import type { Db } from '../db/index.ts';
-import { marksOf } from '../quizzes/marking.ts';
+import { marksOfAll } from '../quizzes/marking.ts';
 import { quizStates } from '../quizzes/queries.ts';
 import { studentsOfQuiz } from '../running/queries.ts';
 import { pointsOf } from './points.ts';
@@ -15,8 +15,7 @@ export async function termMarks(db: Db, courseId: string): Promise<TermMarks> {
   const students = (await courseQueries.students(db, courseId)).filter(({ nameless }) => !nameless);
   const closed = (await quizStates(db, courseId)).filter(({ state }) => state === 'closed');
   const results = new Map<string, QuizResult[]>(students.map(({ id }) => [id, []]));
-  for (const quiz of closed) {
-    const marked = await marksOf(db, quiz);
+  for (const { quiz, ...marked } of await marksOfAll(db, closed)) {
     const { outOf, credit, of } = pointsOf(marked);
     const said = new Map((await studentsOfQuiz(db, quiz.id)).map(({ studentId, was }) => [studentId, was]));
     for (const { id } of students) {

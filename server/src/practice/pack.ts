@@ -1,3 +1,4 @@
+import { MODEL_VERSION } from '@hurrow/core/confusion';
 import type { CardOfDay, PracticePack } from '@hurrow/contract/practice';
 import type { Course } from '@hurrow/contract/courses';
 import { classMixUps, inSeason, ownMixUps, type MixUp, type PracticeCard } from '@hurrow/core/practice';
@@ -14,11 +15,12 @@ import { committedLibrary } from '../library/committed.ts';
 import { miniLessonsTo } from '../miniLessons/queries.ts';
 import { isReleasedTo } from '../quizzes/releasing.ts';
 import { inThread } from '../thread.ts';
+import { keepWorkedOut, keyOf, workedOut } from '../workedOut/workedOut.ts';
 import * as queries from './queries.ts';
 
 /** Cards are worked out anew with the library, the list and the week. */
 const DAYS = 7;
-const KEPT = 8;
+const KEPT = 40;
 const cardsByKey = new Map<string, Promise<PracticeCard[]>>();
 
 /** Taxa of the sets whose week has begun, in the order of the list. */
@@ -49,12 +51,22 @@ export async function cardsOf(
       vocabulary: read.vocabulary,
       options: { day, reference: read.library.reference, site },
     };
-    working = inThread<PracticeCard[]>('teachingWorker', task);
+    working = cardsWorkedOut(db, key, task);
     cardsByKey.set(key, working);
     working.catch(() => cardsByKey.delete(key));
     for (const oldest of cardsByKey.keys()) if (cardsByKey.size > KEPT) cardsByKey.delete(oldest);
   }
   return { cards: await working, list };
+}
+
+/** Cards that any process has worked out, or those that are worked out now. */
+async function cardsWorkedOut(db: Db, rests: string, task: CardsTask): Promise<PracticeCard[]> {
+  const key = keyOf('practice cards', MODEL_VERSION, rests);
+  const kept = (await workedOut<PracticeCard[]>(db, [key])).get(key);
+  if (kept) return kept;
+  const cards = await inThread<PracticeCard[]>('teachingWorker', task);
+  await keepWorkedOut(db, new Map([[key, cards]]));
+  return cards;
 }
 
 /** What the class and one student have mixed up in quizzes: the student's own only of results that they have seen. */

@@ -2,7 +2,7 @@ import type { Db } from '../db/index.ts';
 import * as queries from './queries.ts';
 
 /** Quizzes whose stations are kept in memory: those that a class sits, and those that are looked at. */
-const KEPT = 24;
+const KEPT = 60;
 const held = new Map<string, queries.StationRow[]>();
 
 /**

@@ -38,8 +38,11 @@ interface Marked {
   responses: Map<string, queries.ResponseRow>;
   newest: Date | null;
   marks: Map<string, { rests: string; mark: Mark }>;
+  /** All marked answers as they were worked out last, and what they rested on. */
+  whole?: { rests: string; answers: MarkedAnswer[] };
 }
-const KEPT = 12;
+/** Answers that are held at most, of whichever quizzes: some hundred megabytes. The quiz that is looked at is held in any case. */
+const MOST_HELD = 80_000;
 /** Answers that are read, and marked, before others have their turn. */
 const PAGE = 500;
 const marked = new Map<string, Marked>();
@@ -94,7 +97,13 @@ async function heldResponses(db: Db, quizId: string): Promise<Marked> {
   }
   marked.delete(quizId);
   marked.set(quizId, held);
-  for (const oldest of marked.keys()) if (marked.size > KEPT) marked.delete(oldest);
+  let all = 0;
+  for (const { responses } of marked.values()) all += responses.size;
+  for (const [oldest, { responses }] of marked) {
+    if (all <= MOST_HELD || oldest === quizId) break;
+    marked.delete(oldest);
+    all -= responses.size;
+  }
   return held;
 }
 
@@ -121,7 +130,7 @@ function rulingOn(
 }
 
 /**
- * The marks of a quiz, worked out from the frozen stations, the responses and the rulings: nothing of them is stored.
+ * The marks of a quiz, worked out from the frozen stations, the responses and the rulings: nothing of them is stored. Answers are shared by all who ask: not to be altered by the caller.
  *
  * @param by other points than the quiz is marked by, to see what they would change
  */
@@ -134,10 +143,16 @@ export async function marksOf(
   const marking =
     by ?? (await queries.markingOf(db, quizRow.id)) ?? stations.find(({ frozen }) => frozen)?.frozen?.marking;
   const under = JSON.stringify(marking);
-  const { responses, marks } = await heldResponses(db, quizRow.id);
-  const rulings = await queries.rulings(db, quizRow.courseId);
+  const [held, rulings] = await Promise.all([
+    heldResponses(db, quizRow.id),
+    queries.rulings(db, quizRow.courseId),
+  ]);
+  const { responses, marks } = held;
+  const rests = `${responses.size} ${held.newest?.getTime()} ${under} ${rulings.map(({ id }) => id).join(' ')}`;
+  if (held.whole?.rests === rests) return { stations, answers: held.whole.answers, marking };
   const byId = new Map(stations.map((station) => [station.id, station]));
   const listOf = new Map(stations.map(({ id, frozen }) => [id, frozen ? sharedList(frozen.list) : []]));
+  const alike = onceForAll();
   const marksOne = ({ response, conflicting }: Effective): MarkedAnswer[] => {
     const frozen = byId.get(response.stationId)?.frozen;
     const truth = frozen?.list.find((taxon) => taxon.id === frozen.truth);
@@ -153,12 +168,14 @@ export async function marksOf(
         written: response.answer,
         text,
         mark: markOnce(marks, response.id, `${ruling?.id ?? ''} ${under}`, () =>
-          markAnswer(
-            response.answer,
-            truth,
-            listOf.get(response.stationId)!,
-            marking!,
-            ruling && { taxonId: ruling.countsAs, ...(ruling.points ? { points: ruling.points } : {}) },
+          alike(response, ruling, () =>
+            markAnswer(
+              response.answer,
+              truth,
+              listOf.get(response.stationId)!,
+              marking!,
+              ruling && { taxonId: ruling.countsAs, ...(ruling.points ? { points: ruling.points } : {}) },
+            ),
           ),
         ),
         ruling: ruling
@@ -183,7 +200,30 @@ export async function marksOf(
     answers.push(...marksOne(effective));
     if (i % PAGE === PAGE - 1) await breathe();
   }
+  held.whole = { rests, answers };
   return { stations, answers, marking };
+}
+
+/** The marks of several quizzes, asked for side by side. */
+export const marksOfAll = <Q extends QuizHead>(
+  db: Db,
+  quizzes: readonly Q[],
+): Promise<(Awaited<ReturnType<typeof marksOf>> & { quiz: Q })[]> =>
+  Promise.all(quizzes.map(async (quiz) => ({ quiz, ...(await marksOf(db, quiz)) })));
+
+/** Works a mark out once for all who wrote the same at a station: most of a class does. */
+function onceForAll() {
+  const known = new Map<string, Mark>();
+  return (
+    { stationId, answer }: queries.ResponseRow,
+    ruling: queries.RulingRow | undefined,
+    work: () => Mark,
+  ): Mark => {
+    const key = `${stationId} ${ruling?.id ?? ''} ${JSON.stringify(answer)}`;
+    const held = known.get(key) ?? work();
+    known.set(key, held);
+    return held;
+  };
 }
 
 /** The mark of an answer, worked out again only where it rests on another ruling or other points. */

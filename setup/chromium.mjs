@@ -1,3 +1,0 @@
-import { installChromium } from './install.mjs';
-
-installChromium();
