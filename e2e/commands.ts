@@ -11,16 +11,21 @@ export const commandsOf = (page: string, kind: string): string[] =>
     ...readFileSync(`${root}docs/${page}`, 'utf8').matchAll(new RegExp(`\`\`\`${kind}\n([^\`]*)\`\`\``, 'g')),
   ].flatMap(([, block]) => block!.trim().split('\n'));
 
-/** Runs a command of a page to its end; resolves with what it says. */
+const run = (command: string, env: Record<string, string>) =>
+  spawnSync(command, { shell: true, cwd: root, encoding: 'utf8', env: { ...process.env, ...env } });
+
+/** Runs a command of a page to its end; what it says. */
 export function ran(command: string, env: Record<string, string>): string {
-  const { status, stdout, stderr } = spawnSync(command, {
-    shell: true,
-    cwd: root,
-    encoding: 'utf8',
-    env: { ...process.env, ...env },
-  });
+  const { status, stdout, stderr } = run(command, env);
   expect(status, stdout + stderr).toBe(0);
   return stdout;
+}
+
+/** Runs a command that is to be refused; what it says to that. */
+export function refused(command: string, env: Record<string, string>): string {
+  const { status, stderr } = run(command, env);
+  expect(status).not.toBe(0);
+  return stderr;
 }
 
 /** Runs a command that goes on until it is stopped, and waits until Hurrow is ready. */

@@ -33,9 +33,7 @@ async function check(on: Page, where: string) {
   ).toHaveLength(1);
   const skipped = levels.filter((level, i) => level > (levels[i - 1] ?? 0) + 1);
   expect(skipped, `${where}: headings in order, ${levels.join(' ')}`).toEqual([]);
-  const serious = violations.filter(
-    (violation) => violation.impact === 'serious' || violation.impact === 'critical',
-  );
+  const serious = violations.filter((violation) => violation.impact !== 'minor');
   expect(
     serious.map((violation) => `${where}: ${violation.id} ${violation.nodes[0]?.html.slice(0, 140)}`),
   ).toEqual([]);
@@ -55,15 +53,15 @@ async function checkAll(page: Page, pages: readonly (readonly [string, string])[
   return base;
 }
 
-test('no page of the library has a serious accessibility fault', async ({ page }) => {
+test('no page of the library has an accessibility fault that is more than minor', async ({ page }) => {
   await checkAll(page, OF_THE_LIBRARY);
 });
 
-test('no page of lookalikes has a serious accessibility fault', async ({ page }) => {
+test('no page of lookalikes has an accessibility fault that is more than minor', async ({ page }) => {
   await checkAll(page, OF_LOOKALIKES);
 });
 
-test('no page of a course has a serious accessibility fault', async ({ page }) => {
+test('no page of a course has an accessibility fault that is more than minor', async ({ page }) => {
   const base = await checkAll(page, OF_A_COURSE);
   await page.goto(`${base}/quizzes`);
   await page.getByRole('link', { name: 'Quiz 1' }).click();
@@ -80,7 +78,7 @@ test('no page of a course has a serious accessibility fault', async ({ page }) =
   await check(page, 'bell');
 });
 
-test('no page of a student has a serious accessibility fault', async ({ page }) => {
+test('no page of a student has an accessibility fault that is more than minor', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 });
   await page.goto(hurrow.url);
   await expect(page.getByRole('heading', { name: 'Students' })).toBeVisible();
@@ -100,7 +98,9 @@ test('no page of a student has a serious accessibility fault', async ({ page }) 
   await check(page, 'entry');
 });
 
-test('no page for the phone outdoors has a serious accessibility fault', async ({ page }) => {
+test('no page for the phone outdoors has an accessibility fault that is more than minor', async ({
+  page,
+}) => {
   await page.setViewportSize({ width: 390, height: 844 });
   await hurrow.enter(page, 'instructor');
   await expect(page).toHaveURL(/\/c\//);

@@ -1,11 +1,10 @@
-import { spawnSync } from 'node:child_process';
 import { appendFileSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, test } from '@playwright/test';
 import pg from 'pg';
 import { startPostgres, type StartedPostgres } from '../../setup/postgres.mjs';
-import { commandsOf, ran, started } from '../commands.ts';
+import { commandsOf, ran, refused, started } from '../commands.ts';
 import { freePort } from '../freePort.ts';
 
 const SHELL = commandsOf('server.md', 'sh');
@@ -23,7 +22,7 @@ const path = `${process.env['PATH']}`;
 
 test.beforeAll(async () => {
   server = await startPostgres(['wal_level=replica', 'max_wal_senders=4']);
-  log = server.place('log');
+  log = server.place('kept-log');
 });
 test.afterAll(() => {
   server.stop();
@@ -68,8 +67,7 @@ test('the page on servers, from the first statement to the moment before a misha
   const planted = await courses();
   expect(planted).toHaveLength(2);
   // A second move finds data there and says so.
-  const again = spawnSync(toServer, { shell: true, encoding: 'utf8', env: { ...process.env, ...env } });
-  expect([again.status, again.stderr]).toEqual([1, expect.stringContaining('There are data already')]);
+  expect(refused(toServer, env)).toContain('There are data already');
   await hurrow.stop();
 
   // A file of everything, and back from it.

@@ -6,19 +6,25 @@ import { demoFolder } from '../start.ts';
 import { plantDepartment } from './plant.ts';
 import { Person, startOn } from './processes.ts';
 
-/** `npm run growth`: what grows how, with ten, a hundred and a thousand courses of forty students and five quizzes of twenty stations. */
+/** `npm run growth`: what grows how, with ten, a hundred and a thousand courses of forty students and four quizzes of twenty stations. */
 const STEPS = [10, 100, 1000];
 const root = fileURLToPath(new URL('../../../', import.meta.url));
 const { folder, remove } = demoFolder();
 
-console.log('courses   answers   database                indexes    ready after   page of a course, p95   memory of a process');
+console.log(
+  'courses   answers   database                indexes    ready after   page of a course, p95   memory of a process',
+);
 for (const courses of STEPS) {
   const postgres = await startPostgres(['shared_buffers=1GB', 'max_wal_size=4GB']);
   try {
     const env = { ...process.env, HURROW_DATA: folder, DATABASE_URL: postgres.url };
-    const ran = spawnSync(process.execPath, ['server/dist/care.js', 'move', 'to-server'], { cwd: root, env, encoding: 'utf8' });
+    const ran = spawnSync(process.execPath, ['server/dist/care.js', 'move', 'to-server'], {
+      cwd: root,
+      env,
+      encoding: 'utf8',
+    });
     if (ran.status !== 0) throw new Error(ran.stderr);
-    const { answers } = await plantDepartment(postgres.url, { courses, students: 40, quizzes: 6, taxa: 0 });
+    const { answers } = await plantDepartment(postgres.url, { courses, students: 40, quizzes: 5, taxa: 0 });
     const client = new pg.Client({ connectionString: postgres.url });
     await client.connect();
     const { rows } = await client.query<{ all: string; indexes: string }>(

@@ -57,14 +57,14 @@ try {
     wanted: '< 10 s',
   });
   for (const row of await asking(instructor)) say(row);
-  for (const row of await submitting(bases)) say(row);
+  for (const row of await submitting(bases, courses)) say(row);
   // As many calls as an hour of a busy day has.
   const before = await Promise.all(running.map(({ memory }) => memory()));
   const addresses = [
     '/api/courses',
     `/api/courses/${unread.id}`,
     '/api/library/search?q=naked',
-    `/api/courses/${unread.id}/trends`,
+    `/api/courses/${unread.id}/practice`,
   ];
   for (let i = 0; i < rounds; i += 1) await Promise.all(addresses.map((path) => instructor.ask('GET', path)));
   const after = await Promise.all(running.map(({ memory }) => memory()));

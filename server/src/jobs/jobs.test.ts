@@ -9,7 +9,7 @@ interface Gate {
   open(): void;
 }
 const gate = (): Gate => {
-  let open = () => undefined as void;
+  let open: () => void = () => undefined;
   const opened = new Promise<void>((resolve) => (open = resolve));
   return { opened, open };
 };
@@ -39,8 +39,8 @@ describe.each([
       done.push(signal.aborted ? 'stopped' : 'held');
       signal.throwIfAborted();
     },
-    refused: async (_input: object) => {
-      throw badInput('No such file.', { line: 3 });
+    refused: async ({ line }: { line: number }) => {
+      throw badInput('No such file.', { line });
     },
   };
   const made: { close(): Promise<void> }[] = [];
@@ -66,7 +66,7 @@ describe.each([
   test('whoever asks is told what came of it, also of a problem', async () => {
     const jobs = process();
     expect(await jobs.ask('add', 'two', { n: 2 })).toEqual({ sum: 3 });
-    await expect(jobs.ask('refused', '', {})).rejects.toMatchObject({
+    await expect(jobs.ask('refused', '', { line: 3 })).rejects.toMatchObject({
       status: 422,
       message: 'No such file.',
       details: { line: 3 },

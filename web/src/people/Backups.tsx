@@ -50,7 +50,7 @@ export function Backups() {
               <th scope="col">Made</th>
               <th scope="col">Holds</th>
               <th scope="col">Size</th>
-              <th scope="col" />
+              <td />
             </tr>
           </thead>
           <tbody>

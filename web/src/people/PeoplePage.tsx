@@ -77,7 +77,7 @@ function Teachers() {
             <th scope="col">Name</th>
             <th scope="col">E-mail</th>
             <th scope="col">May</th>
-            <th scope="col" />
+            <td />
           </tr>
         </thead>
         <tbody>
