@@ -6,8 +6,8 @@ export default defineConfig({
   outputDir: '../test-results',
   timeout: 240_000,
   expect: { timeout: 15_000 },
-  // One a core; every file has a Hurrow of its own.
-  workers: 2,
+  // One more than cores, since a browser waits as long as it works; every file has a Hurrow of its own.
+  workers: 3,
   reporter: 'list',
   use: {
     actionTimeout: 15_000,
