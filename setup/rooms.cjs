@@ -45,7 +45,7 @@ module.exports = {
       { path: '/queries\\.ts$' },
       {
         path: '^server/src/',
-        pathNot: '^server/src/(db/|[a-z]+/queries\\.ts$|api/route\\.ts$|.*/worker\\.ts$)',
+        pathNot: '^server/src/(db/|[a-z]+/queries\\.ts$|api/who\\.ts$|.*/worker\\.ts$)',
       },
     ),
   ],

@@ -1,4 +1,4 @@
-import { randomBytes, randomUUID } from 'node:crypto';
+import { randomUUID } from 'node:crypto';
 import { hash, verify } from '@node-rs/argon2';
 import * as accounts from '@hurrow/contract/accounts';
 import type { Account } from '@hurrow/contract/accounts';
@@ -6,25 +6,11 @@ import { conflict, notFound, Problem } from '../api/problem.ts';
 import { accountOf, serve } from '../api/route.ts';
 import { accountByEmail, addAccount } from '../auth/queries.ts';
 import { invite } from '../auth/invitations.ts';
-import { turnOff } from '../auth/secondQueries.ts';
 import { tokenHashOf } from '../auth/sessions.ts';
 import type { Db } from '../db/index.ts';
 import { note } from '../keeping/queries.ts';
+import { inviteAgain, unknownPassword } from './inviting.ts';
 import * as queries from './queries.ts';
-
-/** A password that nobody knows, until a link was used. */
-const unknownPassword = (): Promise<string> => hash(randomBytes(32));
-
-/** A new link for an account, which nothing else opens any more. */
-export async function inviteAgain(db: Db, accountId: string): Promise<string> {
-  const hashed = await unknownPassword();
-  return db.transaction(async (tx) => {
-    await queries.setPassword(tx, accountId, hashed);
-    await turnOff(tx, accountId);
-    await queries.endSessions(tx, accountId, null);
-    return invite(tx, accountId);
-  });
-}
 
 /** The account of an address that the owner may change. Throws where there is none, or it is the owner's own. */
 async function changeable(db: Db, id: string): Promise<Account> {

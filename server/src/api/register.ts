@@ -12,7 +12,8 @@ import { isPlainText } from './plainText.ts';
 import { asProblem } from './asProblem.ts';
 import { Problem } from './problem.ts';
 import { SharedCount } from './sharedCount.ts';
-import type { Route, Who } from './route.ts';
+import type { Route } from './route.ts';
+import type { Who } from './who.ts';
 
 /** Hangs the routes into the application: who may call, what is valid, and errors as JSON with a message. */
 export function register(

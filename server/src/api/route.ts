@@ -6,22 +6,13 @@ import type {
   Endpoint,
   ParametersOf,
   QueryOf,
-  Role,
   Sent,
 } from '@hurrow/contract/endpoint';
 import type { Config } from '../config.ts';
 import type { Db } from '../db/index.ts';
 import type { Health } from '../health/health.ts';
 import type { HurrowJobs } from '../jobs/kinds.ts';
-
-/** Who is calling, from the session cookie. */
-export interface Who {
-  role: Role;
-  name: string;
-  accountId?: string;
-  studentId?: string;
-  courseId?: string;
-}
+import type { Who } from './who.ts';
 
 export interface Context<E> {
   db: Db;

@@ -2,7 +2,7 @@ import { createHash, randomBytes } from 'node:crypto';
 import type { Request, Response } from 'express';
 import type { Config } from '../config.ts';
 import { remember, type Db } from '../db/index.ts';
-import type { Who } from '../api/route.ts';
+import type { Who } from '../api/who.ts';
 import * as queries from './queries.ts';
 
 const COOKIE = 'hurrow';

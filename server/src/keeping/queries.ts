@@ -1,6 +1,6 @@
 import type { HistoryLine } from '@hurrow/contract/keeping';
 import type { Answer } from '@hurrow/core/names';
-import type { Who } from '../api/route.ts';
+import type { Who } from '../api/who.ts';
 import type { Db } from '../db/index.ts';
 import { uuidOf } from '../db/uuid.ts';
 

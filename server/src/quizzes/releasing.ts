@@ -1,6 +1,6 @@
 import type { QuizHead, ReleaseBody } from '@hurrow/contract/quizzes';
 import { notFound } from '../api/problem.ts';
-import type { Who } from '../api/route.ts';
+import type { Who } from '../api/who.ts';
 import { students } from '../courses/queries.ts';
 import type { Db } from '../db/index.ts';
 import { note } from '../keeping/queries.ts';

@@ -48,7 +48,6 @@ export function AccountDoor({
             label="Code of your telephone, or a recovery code"
             name="code"
             autoComplete="one-time-code"
-            autoFocus
             required
           />
         )}
