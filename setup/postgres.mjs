@@ -107,12 +107,15 @@ export async function startPostgres(settings = []) {
 const idOf = (user, what) => Number(spawnSync('id', [what, user], { encoding: 'utf8' }).stdout);
 const idsOf = (user) => ({ uid: idOf(user, '-u'), gid: idOf(user, '-g') });
 
-const freePort = () =>
-  new Promise((resolve, reject) => {
-    const probe = createServer();
-    probe.once('error', reject);
-    probe.listen(0, '127.0.0.1', () => {
-      const { port } = probe.address();
-      probe.close(() => resolve(port));
+/** Below the ports that the system gives to connections, so that nobody takes it in between. */
+async function freePort() {
+  for (;;) {
+    const port = 20_000 + Math.floor(Math.random() * 12_000);
+    const free = await new Promise((resolve) => {
+      const probe = createServer();
+      probe.once('error', () => resolve(false));
+      probe.listen(port, '127.0.0.1', () => probe.close(() => resolve(true)));
     });
-  });
+    if (free) return port;
+  }
+}
