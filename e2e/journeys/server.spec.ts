@@ -68,6 +68,9 @@ test('the page on servers, from the first statement to the moment before a misha
   expect(planted).toHaveLength(2);
   // A second move finds data there and says so.
   expect(refused(toServer, env)).toContain('There are data already');
+  // What is done to a folder is not done behind its back.
+  for (const command of ['backup', 'restore -- FILE', 'repair'])
+    expect(refused(`npm run ${command}`, env)).toContain('DATABASE_URL is set');
   await hurrow.stop();
 
   // A file of everything, and back from it.

@@ -42,7 +42,7 @@ export function asProblem(error: unknown, log?: Pick<Logger, 'error'>, call?: un
   if (DAMAGED.has(code))
     return new Problem(
       500,
-      'A part of the store cannot be read, as after a fault of the disk. The owner stops Hurrow and brings it back with “npm run repair”; nothing you typed was lost.',
+      'A part of the store cannot be read, as after a fault of the disk. Nothing you typed was lost; tell the owner. A folder is brought back with Hurrow stopped by “npm run repair”, a PostgreSQL server by its own tools.',
       undefined,
       'damaged',
     );

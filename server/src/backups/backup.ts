@@ -38,7 +38,7 @@ async function alone<T>(work: () => Promise<T>): Promise<T> {
 export function filesOf(db: Db): StoreFiles {
   if (db.shared)
     throw conflict(
-      'This Hurrow keeps its data on a PostgreSQL server, which is backed up by its own tools: docs/operations.md says how.',
+      'This Hurrow keeps its data on a PostgreSQL server, which is backed up by its own tools: docs/server.md says how.',
     );
   if (!db.files) throw conflict('This Hurrow keeps its data in memory; there is nothing to back up.');
   return db.files;

@@ -25,10 +25,6 @@ const lineOf = ({ name, note }: Omit<Shelved, 'bytes'>) =>
   `${when(note.made)}  ${note.library}: ${inWords(note)}\n    ${join(shelf, name)}`;
 
 async function backup(): Promise<void> {
-  if (config.databaseUrl)
-    throw new Error(
-      'The data are on a PostgreSQL server, which is backed up by its own tools: see docs/operations.md.',
-    );
   if (!existsSync(join(folder, 'store')))
     throw new Error(`There are no data in ${folder}. Set HURROW_DATA to the folder of your Hurrow.`);
   let db;
@@ -160,11 +156,15 @@ async function unlock(email: string | undefined): Promise<void> {
 }
 
 const [command, argument] = process.argv.slice(2);
-const COMMANDS: Record<string, () => Promise<void>> = {
+/** What is done to a folder, and has nothing to do where the data are on a server. */
+const OF_A_FOLDER: Record<string, () => Promise<void>> = {
   backup,
   backups,
   restore: () => restore(argument),
   repair,
+};
+const COMMANDS: Record<string, () => Promise<void>> = {
+  ...OF_A_FOLDER,
   move: () => move(argument),
   unlock: () => unlock(argument),
 };
@@ -172,6 +172,10 @@ const COMMANDS: Record<string, () => Promise<void>> = {
 try {
   const work = COMMANDS[command ?? ''];
   if (!work) throw new Error(`Say what to do: ${Object.keys(COMMANDS).join(', ')}.`);
+  if (config.databaseUrl && OF_A_FOLDER[command!])
+    throw new Error(
+      `DATABASE_URL is set: the data are on a PostgreSQL server, which has its own tools for this; see docs/server.md. For a folder run “npm run ${command}” without DATABASE_URL.`,
+    );
   await work();
 } catch (error) {
   console.error(error instanceof Error ? error.message : error);

@@ -26,7 +26,7 @@ export function Backups() {
         <h2 id="backups">Backups</h2>
         <p className={styles['says']}>
           This Hurrow keeps its data on a PostgreSQL server, which is backed up by its own tools. Whoever
-          looks after the server finds the commands in docs/operations.md.
+          looks after the server finds the commands in docs/server.md.
         </p>
       </section>
     );
