@@ -67,4 +67,6 @@ test('a colleague is added, comes in by the link, adds a telephone, and signs in
   const late = await (await browser.newContext()).newPage();
   await late.goto(link);
   await expect(late.getByText(/Ask the owner of this Hurrow for a new one/)).toBeVisible();
+  await late.getByRole('link', { name: /^Sign in/ }).click();
+  await expect(late.getByRole('heading', { name: 'Instructors' })).toBeVisible();
 });

@@ -125,13 +125,16 @@ function Invited({ name, address }: { name: string; address: string }) {
         readOnly
         onFocus={(event) => event.target.select()}
       />
-      <Button
-        onClick={() =>
-          void navigator.clipboard?.writeText(address).then(() => message.success('The link is copied.'))
-        }
-      >
-        Copy it
-      </Button>
+      {/* Over plain http browsers copy nothing for a page; the field is selected when it is pressed. */}
+      {window.isSecureContext && (
+        <Button
+          onClick={() =>
+            void navigator.clipboard.writeText(address).then(() => message.success('The link is copied.'))
+          }
+        >
+          Copy it
+        </Button>
+      )}
     </Notice>
   );
 }

@@ -36,11 +36,7 @@ export function AccountDoor({
           <p className="quiet">or with a password of this Hurrow:</p>
         </>
       )}
-      <SentForm<keyof Credentials>
-        send={(fields) => send(fields)}
-        button="Sign in"
-        {...(institution ? {} : { chief: true })}
-      >
+      <SentForm<keyof Credentials> send={send} button="Sign in" chief={institution === null}>
         <Field label="E-mail" name="email" type="email" autoComplete="username" required />
         <Field label="Password" name="password" type="password" autoComplete="current-password" required />
         {asksCode && (

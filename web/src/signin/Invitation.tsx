@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { call, messageOf } from '../app/api.ts';
 import { Problem } from '../app/parts.tsx';
-import { Field, SentForm } from './SentForm.tsx';
+import { NewPassword, SentForm } from './SentForm.tsx';
 
 /** Where a link leads that the owner has sent: the invited chooses a password and is in. */
 export function Invitation({ token }: { token: string }) {
@@ -19,7 +19,12 @@ export function Invitation({ token }: { token: string }) {
   return (
     <section aria-labelledby="invitation">
       <h2 id="invitation">{held.data ? `Welcome, ${held.data.name}` : 'You are invited'}</h2>
-      {held.error && <Problem>{messageOf(held.error)}</Problem>}
+      {held.error && (
+        <>
+          <Problem>{messageOf(held.error)}</Problem>
+          <a href="/">Sign in with a password that you have</a>
+        </>
+      )}
       {held.data && (
         <>
           <p className="quiet">
@@ -27,14 +32,7 @@ export function Invitation({ token }: { token: string }) {
           </p>
           <SentForm<'password'> send={accept} button="Choose it and come in" chief>
             <input type="hidden" name="email" autoComplete="username" value={held.data.email} readOnly />
-            <Field
-              label="Password, twelve characters or more"
-              name="password"
-              type="password"
-              autoComplete="new-password"
-              minLength={12}
-              required
-            />
+            <NewPassword />
           </SentForm>
         </>
       )}

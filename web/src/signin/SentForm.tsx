@@ -47,3 +47,15 @@ export function Field({
     </label>
   );
 }
+
+/** A password that is chosen. */
+export const NewPassword = () => (
+  <Field
+    label="Password, twelve characters or more"
+    name="password"
+    type="password"
+    autoComplete="new-password"
+    minLength={12}
+    required
+  />
+);

@@ -7,7 +7,7 @@ import { readPlace } from '../app/writtenPlace.ts';
 import { AccountDoor } from './AccountDoor.tsx';
 import { arriving } from './arriving.ts';
 import { Invitation } from './Invitation.tsx';
-import { Field, SentForm } from './SentForm.tsx';
+import { Field, NewPassword, SentForm } from './SentForm.tsx';
 import styles from './signin.module.css';
 
 /** The first page: sign-in for those who teach and for students, the demo's people, or the set-up of a new installation. */
@@ -118,14 +118,7 @@ function Setup() {
       >
         <Field label="Your name" name="name" autoComplete="name" required />
         <Field label="E-mail" name="email" type="email" autoComplete="username" required />
-        <Field
-          label="Password, twelve characters or more"
-          name="password"
-          type="password"
-          autoComplete="new-password"
-          minLength={12}
-          required
-        />
+        <NewPassword />
         <Field label="Name of the library" name="libraryName" placeholder="Trees of our county" required />
         <p className="quiet">
           Where you note flowering and leaf fall; months are shifted from there to each course’s site.
