@@ -10,13 +10,7 @@ import { STALE, useSaving } from '../app/useSaving.ts';
 import styles from './people.module.css';
 
 /** What is shown while it is turned on: the secret for the telephone, then the recovery codes. */
-type Step =
-  { at: 'telephone'; secret: string; address: string; picture: string } | { at: 'recovery'; codes: string[] };
-
-const fieldOf = (event: FormEvent<HTMLFormElement>, name: string): string => {
-  event.preventDefault();
-  return String(new FormData(event.currentTarget).get(name));
-};
+type Step = { at: 'telephone'; secret: string; picture: string } | { at: 'recovery'; codes: string[] };
 
 /** The own second factor: a code of the telephone that is asked for beside the password. */
 export function SecondFactor() {
@@ -28,7 +22,7 @@ export function SecondFactor() {
   const { on, recovery } = held.data;
   const begin = (password: string) =>
     save(() => call('POST /api/session/second', { body: { password } }), {
-      done: (begun) => setStep({ at: 'telephone', ...begun }),
+      done: ({ secret, picture }) => setStep({ at: 'telephone', secret, picture }),
     });
   const end = (password: string) =>
     save(() => call('POST /api/session/second/off', { body: { password } }), {
@@ -44,80 +38,100 @@ export function SecondFactor() {
     <section className={styles['add']} aria-labelledby="second-factor">
       <h2 id="second-factor">Second factor</h2>
       {step === undefined && (
-        <form
+        <OneField
           key={String(on)}
-          onSubmit={(event) => {
-            const password = fieldOf(event, 'password');
-            void (on ? end(password) : begin(password));
-          }}
-        >
-          <p className={styles['says']}>
-            {on
+          label="Your password"
+          input={{ type: 'password', autoComplete: 'current-password' }}
+          send={on ? end : begin}
+          button={on ? 'Turn it off' : 'Turn it on'}
+          saving={saving}
+          says={
+            on
               ? `On: signing in asks for a code of your telephone, too. ${counted(recovery, 'recovery code')} left.`
-              : 'Off. A code of your telephone, beside the password, keeps marks closed to whoever learns the password. Any authenticator application will do.'}
-          </p>
-          <label>
-            Your password{' '}
-            <input
-              className={field['field']}
-              name="password"
-              type="password"
-              autoComplete="current-password"
-              required
-            />
-          </label>{' '}
-          <Button htmlType="submit" loading={saving}>
-            {on ? 'Turn it off' : 'Turn it on'}
-          </Button>
-        </form>
+              : 'Off. A code of your telephone, beside the password, keeps marks closed to whoever learns the password. Any authenticator application will do.'
+          }
+        />
       )}
       {step?.at === 'telephone' && (
-        <form onSubmit={(event) => void confirm(fieldOf(event, 'code'))} className={styles['telephone']}>
+        <div className={styles['telephone']}>
           <img
             src={`data:image/svg+xml;utf8,${encodeURIComponent(step.picture)}`}
-            alt="QR code of the secret below"
+            alt="QR code of the secret beside it"
             width={180}
             height={180}
           />
-          <div>
-            <p className={styles['says']}>
-              Let the authenticator on your telephone read the square, or type this into it:{' '}
-              <span className={ui['code']}>{step.secret.replace(/(.{4})/g, '$1 ')}</span>
-            </p>
-            <label>
-              The six digits that it shows{' '}
-              <input
-                className={field['field']}
-                name="code"
-                inputMode="numeric"
-                autoComplete="one-time-code"
-                required
-              />
-            </label>{' '}
-            <Button htmlType="submit" type="primary" loading={saving}>
-              Turn it on
-            </Button>{' '}
-            <Button onClick={() => setStep(undefined)}>Leave it off</Button>
-          </div>
-        </form>
+          <OneField
+            label="The six digits that it shows"
+            input={{ inputMode: 'numeric', autoComplete: 'one-time-code' }}
+            send={confirm}
+            button="Turn it on"
+            saving={saving}
+            says={
+              <>
+                Let the authenticator on your telephone read the square, or type this into it:{' '}
+                <span className={ui['code']}>{step.secret.replace(/(.{4})/g, '$1 ')}</span>
+              </>
+            }
+            leave={<Button onClick={() => setStep(undefined)}>Leave it off</Button>}
+          />
+        </div>
       )}
-      {step?.at === 'recovery' && (
-        <Notice>
-          <p className={styles['says']}>
-            It is on. Should you lose the telephone, each of these opens once in place of a code. Print or
-            copy them now, and keep them apart from it: they are not shown again.
-          </p>
-          <ul className={styles['recovery']}>
-            {step.codes.map((code) => (
-              <li key={code} className={ui['code']}>
-                {code}
-              </li>
-            ))}
-          </ul>
-          <Button onClick={() => setStep(undefined)}>I have them</Button>
-        </Notice>
-      )}
+      {step?.at === 'recovery' && <Recovery codes={step.codes} onDone={() => setStep(undefined)} />}
       {problem && <Problem>{problem}</Problem>}
     </section>
   );
 }
+
+/** A form of one field and what it is for. */
+function OneField({
+  label,
+  input,
+  send,
+  button,
+  saving,
+  says,
+  leave,
+}: {
+  label: string;
+  input: React.InputHTMLAttributes<HTMLInputElement>;
+  send(value: string): Promise<unknown>;
+  button: string;
+  saving: boolean;
+  says: React.ReactNode;
+  leave?: React.ReactNode;
+}) {
+  const submit = (event: FormEvent<HTMLFormElement>) => {
+    event.preventDefault();
+    void send(String(new FormData(event.currentTarget).get('value')));
+  };
+  return (
+    <form onSubmit={submit}>
+      <p className={styles['says']}>{says}</p>
+      <label>
+        {label} <input className={field['field']} name="value" required {...input} />
+      </label>{' '}
+      <Button htmlType="submit" loading={saving} type={leave ? 'primary' : 'default'}>
+        {button}
+      </Button>{' '}
+      {leave}
+    </form>
+  );
+}
+
+/** Codes for the day that the telephone is lost, shown this once. */
+const Recovery = ({ codes, onDone }: { codes: readonly string[]; onDone(): void }) => (
+  <Notice>
+    <p className={styles['says']}>
+      It is on. Should you lose the telephone, each of these opens once in place of a code. Print or copy them
+      now, and keep them apart from it: they are not shown again.
+    </p>
+    <ul className={styles['recovery']}>
+      {codes.map((code) => (
+        <li key={code} className={ui['code']}>
+          {code}
+        </li>
+      ))}
+    </ul>
+    <Button onClick={onDone}>I have them</Button>
+  </Notice>
+);
