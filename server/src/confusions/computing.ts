@@ -1,12 +1,12 @@
 import { MessageChannel } from 'node:worker_threads';
+import { MODEL_VERSION } from '@hurrow/core/confusion';
 import type { ClassReport, Progress, Scores } from '@hurrow/contract/confusions';
 import { courseOf } from '../courses/course.ts';
-import { MODEL_VERSION } from '@hurrow/core/confusion';
 import type { Db } from '../db/index.ts';
 import type { Doing } from '../jobs/jobs.ts';
 import { stateOf } from '../library/committed.ts';
-import { keepWorkedOut, keyOf, workedOut } from '../workedOut/workedOut.ts';
 import { inThread } from '../thread.ts';
+import { keepWorkedOut, keyOf, workedOut } from '../workedOut/workedOut.ts';
 import type { ClassInput, StationFairness } from './classReport.ts';
 import { gather } from './gather.ts';
 import * as queries from './queries.ts';

@@ -1,4 +1,3 @@
-import { createHash } from 'node:crypto';
 import { setTimeout as wait } from 'node:timers/promises';
 import pg from 'pg';
 import type { Channel, Db } from './db.ts';
@@ -60,7 +59,7 @@ export async function openServer(url: string, connections = CONNECTIONS): Promis
     return serverDb(pool, arrays, heard);
   } catch (error) {
     await pool.end();
-    throw new Error(`${inWords(error, url)}`, { cause: error });
+    throw new Error(inWords(error, url), { cause: error });
   }
 }
 
@@ -85,11 +84,14 @@ async function checked(pool: pg.Pool): Promise<ArrayTypes> {
 
 function inWords(error: unknown, url: string): string {
   const where = url.replace(/\/\/[^@/]*@/, '//');
-  const what = error instanceof Error && error.message ? error.message : codeOf(error);
-  return `The PostgreSQL server of DATABASE_URL (${where}) cannot be used: ${what} Check that it runs, that the address, user and password are right, and that the database exists; or leave DATABASE_URL out to keep the data in a folder.`.replace(
-    /([^.!?]) Check/,
-    '$1. Check',
-  );
+  const what = (error instanceof Error && error.message) || codeOf(error);
+  return `The PostgreSQL server of DATABASE_URL (${where}) cannot be used: ${what.replace(/[.!?]?$/, '.')} Check that it runs, that the address, user and password are right, and that the database exists; or leave DATABASE_URL out to keep the data in a folder.`;
+}
+
+/** A statement that was met before: the name under which each connection prepares it, and the types of its parameters. */
+interface Known {
+  name: string;
+  types: number[];
 }
 
 /** A statement on one connection, prepared once and its values written as their types want them. */
@@ -97,45 +99,29 @@ function statements(arrays: ArrayTypes) {
   const types = {
     getTypeParser: (type: number) => readerOf(type, arrays) as (text: unknown) => unknown,
   } as unknown as pg.CustomTypesConfig;
-  const parameterTypes = new Map<string, Promise<number[]>>();
-  let probes = 0;
-  const probe = async (client: pg.ClientBase, sql: string): Promise<number[]> => {
-    const name = `types_${(probes += 1)}`;
-    await client.query(`prepare ${name} as ${sql}`);
+  const known = new Map<string, Known>();
+  let met = 0;
+  /** Asks the server for the types of a statement's parameters. Two that ask for the same at once ask twice. */
+  const meet = async (client: pg.ClientBase, sql: string): Promise<Known> => {
+    const name = `hurrow_${(met += 1)}`;
+    await client.query(`prepare ${name}_types as ${sql}`);
     const { rows } = await client.query<{ types: string[] }>(
       'select parameter_types::oid[]::text[] as types from pg_prepared_statements where name = $1',
-      [name],
+      [`${name}_types`],
     );
-    await client.query(`deallocate ${name}`);
-    return rows[0]!.types.map(Number);
-  };
-  const typesOf = (client: pg.ClientBase, sql: string): Promise<number[]> => {
-    const held = parameterTypes.get(sql);
-    if (held) return held;
-    const asked = probe(client, sql);
-    // Only what was answered is kept: another connection would wait for one whose transaction has failed.
-    asked.then(
-      (found) => void (parameterTypes.size < PREPARED && parameterTypes.set(sql, Promise.resolve(found))),
-      () => undefined,
-    );
-    return asked;
+    await client.query(`deallocate ${name}_types`);
+    const found = { name, types: rows[0]!.types.map(Number) };
+    if (known.size < PREPARED) known.set(sql, found);
+    return found;
   };
   return async <Row>(client: pg.ClientBase, sql: string, parameters: unknown[] = []): Promise<Row[]> => {
     if (parameters.length === 0) return (await client.query({ text: sql, types })).rows as Row[];
-    const oids = await typesOf(client, sql);
-    const values = parameters.map((value, i) => written(value, oids[i]!, arrays));
-    const name = parameterTypes.has(sql) ? { name: nameOf(sql) } : {};
+    const statement = known.get(sql) ?? (await meet(client, sql));
+    const values = parameters.map((value, i) => written(value, statement.types[i]!, arrays));
+    // Of more statements than are kept, each is prepared for this once.
+    const name = known.get(sql) === statement ? { name: statement.name } : {};
     return (await client.query({ ...name, text: sql, values, types })).rows as Row[];
   };
-}
-
-const names = new Map<string, string>();
-
-/** The name under which a statement is prepared. */
-function nameOf(sql: string): string {
-  let name = names.get(sql);
-  if (!name) names.set(sql, (name = createHash('sha1').update(sql).digest('hex')));
-  return name;
 }
 
 function serverDb(pool: pg.Pool, arrays: ArrayTypes, heard: ReturnType<typeof listening>): Db {
