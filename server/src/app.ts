@@ -19,6 +19,9 @@ import type { Config } from './config.ts';
 import { confusionRoutes } from './confusions/routes.ts';
 import { courseRoutes } from './courses/routes.ts';
 import { forget, type Db } from './db/index.ts';
+import { institutionRoutes } from './institution/routes.ts';
+import { invitationRoutes } from './invitations/routes.ts';
+import { secondRoutes } from './second/routes.ts';
 import { exchangeRoutes } from './exchange/routes.ts';
 import { groundRoutes } from './grounds/routes.ts';
 import { Health } from './health/health.ts';
@@ -54,6 +57,9 @@ import { libraryRoutes } from './library/routes.ts';
 
 const described: Route[] = [
   ...authRoutes,
+  ...institutionRoutes,
+  ...invitationRoutes,
+  ...secondRoutes,
   ...accountRoutes,
   ...backupRoutes,
   ...libraryRoutes,

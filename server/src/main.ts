@@ -8,11 +8,13 @@ import { shelfOf } from './backups/shelf.ts';
 import { nowOf, readConfig, type Config } from './config.ts';
 import { Health } from './health/health.ts';
 import { migrate, openFolder, openServer, type Db } from './db/index.ts';
+import { dropLate as dropLateInvitations } from './invitations/queries.ts';
+import { dropLate as dropLateGuesses } from './guesses/queries.ts';
 import { jobsOn } from './jobs/kinds.ts';
 import { giveBack, sweep } from './jobs/queries.ts';
 import { forgetNames } from './keeping/names.ts';
 import { endThreads } from './thread.ts';
-import { dropOld } from './workedOut/workedOut.ts';
+import { dropOld } from './workedOut/queries.ts';
 import { bringBack } from './quizzes/receive.ts';
 
 const beside = (path: string) => fileURLToPath(new URL(path, import.meta.url));
@@ -82,8 +84,8 @@ const tidyUp = (db: Db, config: Config): Promise<void> =>
     await db.query('delete from session where expires_at < now()');
     await sweep(db);
     await dropOld(db);
-    await db.query('delete from invitation where expires_at < now()');
-    await db.query('delete from failed_sign_in where until < now()');
+    await dropLateInvitations(db);
+    await dropLateGuesses(db);
   });
 
 start().catch((error: unknown) => {

@@ -1,15 +1,15 @@
 import { randomUUID } from 'node:crypto';
-import { hash, verify } from '@node-rs/argon2';
+import { hash } from '@node-rs/argon2';
 import * as accounts from '@hurrow/contract/accounts';
 import type { Account } from '@hurrow/contract/accounts';
-import { conflict, notFound, Problem } from '../api/problem.ts';
+import { conflict, notFound } from '../api/problem.ts';
 import { accountOf, serve } from '../api/route.ts';
 import { accountByEmail, addAccount } from '../auth/queries.ts';
-import { invite } from '../auth/invitations.ts';
 import { tokenHashOf } from '../auth/sessions.ts';
 import type { Db } from '../db/index.ts';
 import { note } from '../keeping/queries.ts';
-import { inviteAgain, unknownPassword } from './inviting.ts';
+import { inviteAgain, newLink, unknownPassword } from '../invitations/inviting.ts';
+import { checkPassword } from './password.ts';
 import * as queries from './queries.ts';
 
 /** The account of an address that the owner may change. Throws where there is none, or it is the owner's own. */
@@ -29,7 +29,7 @@ export const accountRoutes = [
     const id = randomUUID();
     await addAccount(db, id, body.email, body.name, await unknownPassword(), body.role);
     await note(db, { who, now }, null, `added ${body.name} as ${body.role}`);
-    return { id, invitation: await invite(db, id) };
+    return { id, invitation: await newLink(db, id) };
   }),
   serve(accounts.change, ({ db, params, body, who, now }) =>
     db.transaction(async (tx) => {
@@ -52,8 +52,7 @@ export const accountRoutes = [
   }),
   serve(accounts.changePassword, async ({ db, body, who, request }) => {
     const id = accountOf(who);
-    if (!(await verify((await queries.passwordHash(db, id))!, body.now)))
-      throw new Problem(422, 'That is not your password now. Check it and try again.');
+    await checkPassword(db, id, body.now);
     const hashed = await hash(body.next);
     await db.transaction(async (tx) => {
       await queries.setPassword(tx, id, hashed);

@@ -11,7 +11,7 @@ import { whoIs } from '../auth/sessions.ts';
 import { isPlainText } from './plainText.ts';
 import { asProblem } from './asProblem.ts';
 import { Problem } from './problem.ts';
-import { SharedCount } from './sharedCount.ts';
+import { SharedCount } from '../guesses/sharedCount.ts';
 import type { Route } from './route.ts';
 import type { Who } from './who.ts';
 

@@ -10,6 +10,9 @@ export interface AccountRow {
   left: boolean;
 }
 
+/** The columns of an `AccountRow`. */
+export const ACCOUNT = `id, email, name, password_hash as "passwordHash", role, left_at is not null as "left"`;
+
 export const addSession = (
   db: Db,
   tokenHash: string,
@@ -50,17 +53,12 @@ export const countAccounts = async (db: Db) =>
   (await db.query<{ n: number }>('select count(*)::int as n from account'))[0]!.n;
 
 export const accountByEmail = async (db: Db, email: string) =>
-  (
-    await db.query<AccountRow>(
-      'select id, email, name, password_hash as "passwordHash", role, left_at is not null as "left" from account where email = lower($1)',
-      [email],
-    )
-  )[0];
+  (await db.query<AccountRow>(`select ${ACCOUNT} from account where email = lower($1)`, [email]))[0];
 
 export const firstOwner = async (db: Db) =>
   (
     await db.query<AccountRow>(
-      `select id, email, name, password_hash as "passwordHash", role, false as "left" from account where role = 'owner' order by created_at limit 1`,
+      `select ${ACCOUNT} from account where role = 'owner' order by created_at limit 1`,
     )
   )[0];
 

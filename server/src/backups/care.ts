@@ -3,7 +3,7 @@ import { join, resolve } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
 import { fileURLToPath } from 'node:url';
 import { counted } from '@hurrow/core/words';
-import { inviteAgain } from '../accounts/inviting.ts';
+import { inviteAgain } from '../invitations/inviting.ts';
 import { accountByEmail } from '../auth/queries.ts';
 import { readConfig } from '../config.ts';
 import { copyStore, FolderInUse, migrate, openFolder, openServer, StoreDamaged } from '../db/index.ts';

@@ -1,7 +1,8 @@
 import type { ClassCounts } from '@hurrow/contract/learning';
 import type { Course } from '@hurrow/contract/courses';
 import type { Db } from '../db/index.ts';
-import { keepWorkedOut, keyOf, workedOut } from '../workedOut/workedOut.ts';
+import { keyOf } from '../workedOut/key.ts';
+import { keepWorkedOut, workedOut } from '../workedOut/queries.ts';
 import * as queries from './queries.ts';
 import { countedAnswers, countsOf } from './record.ts';
 

@@ -15,7 +15,8 @@ import { committedLibrary } from '../library/committed.ts';
 import { miniLessonsTo } from '../miniLessons/queries.ts';
 import { isReleasedTo } from '../quizzes/releasing.ts';
 import { inThread } from '../thread.ts';
-import { keepWorkedOut, keyOf, workedOut } from '../workedOut/workedOut.ts';
+import { keyOf } from '../workedOut/key.ts';
+import { keepWorkedOut, workedOut } from '../workedOut/queries.ts';
 import * as queries from './queries.ts';
 
 /** Cards are worked out anew with the library, the list and the week. */

@@ -2,7 +2,8 @@ import type { Request, Response } from 'express';
 import * as oidc from 'openid-client';
 import type { Config, Institution } from '../config.ts';
 import type { Db } from '../db/index.ts';
-import { accountByEmail, type AccountRow } from './queries.ts';
+import { accountByEmail, type AccountRow } from '../auth/queries.ts';
+import * as queries from './queries.ts';
 
 /** Where what a sign-in rests on is kept while the institution asks who it is. */
 const COOKIE = 'hurrow-asked';
@@ -111,17 +112,9 @@ export async function accountOfVouched(
   issuer: string,
   { subject, email }: Vouched,
 ): Promise<AccountRow | undefined> {
-  const [known] = await db.query<AccountRow>(
-    `select id, email, name, password_hash as "passwordHash", role, left_at is not null as "left"
-       from account join vouched on account_id = id where issuer = $1 and subject = $2`,
-    [issuer, subject],
-  );
+  const known = await queries.accountVouchedFor(db, issuer, subject);
   if (known) return known;
   const same = email === undefined ? undefined : await accountByEmail(db, email);
-  if (!same) return undefined;
-  await db.query(
-    'insert into vouched (issuer, subject, account_id) values ($1, $2, $3) on conflict do nothing',
-    [issuer, subject, same.id],
-  );
+  if (same) await queries.addVouched(db, issuer, subject, same.id);
   return same;
 }

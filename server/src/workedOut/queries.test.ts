@@ -1,5 +1,6 @@
 import { openInMemory, migrate, type Db } from '../db/index.ts';
-import { dropOld, keepWorkedOut, keyOf, workedOut } from './workedOut.ts';
+import { keyOf } from './key.ts';
+import { dropOld, keepWorkedOut, workedOut } from './queries.ts';
 
 let db: Db;
 beforeAll(async () => {

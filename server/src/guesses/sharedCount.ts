@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto';
 import type { Options, Store } from 'express-rate-limit';
 import type { Db } from '../db/index.ts';
+import * as queries from './queries.ts';
 
 /** Failed calls counted in the store: whoever guesses is slowed down by all processes together, not by each anew. */
 export class SharedCount implements Store {
@@ -16,25 +17,16 @@ export class SharedCount implements Store {
   }
 
   async increment(key: string): Promise<{ totalHits: number; resetTime: Date }> {
-    const [row] = await this.db.query<{ hits: number; until: Date }>(
-      `insert into failed_sign_in (key, hits, until) values ($1, 1, clock_timestamp() + make_interval(secs => $2))
-       on conflict (key) do update set
-         hits = case when failed_sign_in.until < clock_timestamp() then 1 else failed_sign_in.hits + 1 end,
-         until = case when failed_sign_in.until < clock_timestamp() then excluded.until else failed_sign_in.until end
-       returning hits, until`,
-      [hashed(key), this.windowMs / 1000],
-    );
-    return { totalHits: row!.hits, resetTime: row!.until };
+    const { hits, until } = await queries.countFailed(this.db, hashed(key), this.windowMs / 1000);
+    return { totalHits: hits, resetTime: until };
   }
 
   async decrement(key: string): Promise<void> {
-    await this.db.query('update failed_sign_in set hits = greatest(0, hits - 1) where key = $1', [
-      hashed(key),
-    ]);
+    await queries.takeBack(this.db, hashed(key));
   }
 
   async resetKey(key: string): Promise<void> {
-    await this.db.query('delete from failed_sign_in where key = $1', [hashed(key)]);
+    await queries.forgetFailed(this.db, hashed(key));
   }
 }
 

@@ -1,9 +1,4 @@
-import { createHash } from 'node:crypto';
 import type { Db } from '../db/index.ts';
-
-/** A short key of all that something follows from. */
-export const keyOf = (...rests: unknown[]): string =>
-  createHash('sha256').update(JSON.stringify(rests)).digest('base64url');
 
 /** What was worked out before, by key. */
 export async function workedOut<T>(db: Db, keys: readonly string[]): Promise<Map<string, T>> {

@@ -1,4 +1,4 @@
-import { CLIENT, simulatedInstitution } from './simulatedInstitution.ts';
+import { CLIENT, simulatedInstitution } from './simulated.ts';
 
 /** `npm run institution`: a simulated institution for the demo, on the port given. */
 const port = Number(process.argv[2] ?? 4690);

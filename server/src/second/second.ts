@@ -1,8 +1,9 @@
 import { createHash, timingSafeEqual } from 'node:crypto';
 import { Secret, TOTP } from 'otpauth';
 import { readableCode } from '../courses/codes.ts';
+import { Problem } from '../api/problem.ts';
 import type { Db } from '../db/index.ts';
-import * as queries from './secondQueries.ts';
+import * as queries from './queries.ts';
 
 /** Seconds that a code of the telephone is good for, and how many steps before and after are let in: clocks differ. */
 const STEP = 30;
@@ -65,4 +66,18 @@ export async function opens(db: Db, accountId: string, code: string): Promise<bo
   // Two sign-ins at once with the same code: one of them moves the step on.
   if (step !== undefined) return queries.moveStep(db, accountId, step);
   return queries.useRecovery(db, accountId, hashOf(code));
+}
+
+/** Throws (401) where an account asks for a second factor and the code is none of it. */
+export async function checkSecond(db: Db, accountId: string, code: string | undefined): Promise<void> {
+  if (!(await queries.secondOf(db, accountId))?.since) return;
+  if (code === undefined)
+    throw new Problem(401, 'Type the code of your telephone, too.', undefined, 'secondFactor');
+  if (!(await opens(db, accountId, code)))
+    throw new Problem(
+      401,
+      'That code opens nothing: it is not the one of now, or it was used. Wait for the next one, or type one of your recovery codes.',
+      undefined,
+      'secondFactor',
+    );
 }
