@@ -33,11 +33,12 @@ function sharedList(list: readonly NamedTaxon[]): readonly NamedTaxon[] {
 
 type Effective = EffectiveResponse<queries.ResponseRow>;
 
-/** Answers and marks of the quizzes that were looked at last. Answers never change; a mark changes with the ruling on it and the points given. */
+/** Answers and marks of the quizzes that were looked at last. Answers never change. */
 interface Marked {
   responses: Map<string, queries.ResponseRow>;
   newest: Date | null;
-  marks: Map<string, { rests: string; mark: Mark }>;
+  /** By all that a mark follows from: station, words, ruling and points. Most of a class writes the same. */
+  marks: Map<string, Mark>;
   /** All marked answers as they were worked out last, and what they rested on. */
   whole?: { rests: string; answers: MarkedAnswer[] };
 }
@@ -130,7 +131,8 @@ function rulingOn(
 }
 
 /**
- * The marks of a quiz, worked out from the frozen stations, the responses and the rulings: nothing of them is stored. Answers are shared by all who ask: not to be altered by the caller.
+ * The marks of a quiz, worked out from the frozen stations, the responses and the rulings: nothing of them is stored. Answers are shared by
+ * all who ask: not to be altered by the caller.
  *
  * @param by other points than the quiz is marked by, to see what they would change
  */
@@ -152,7 +154,6 @@ export async function marksOf(
   if (held.whole?.rests === rests) return { stations, answers: held.whole.answers, marking };
   const byId = new Map(stations.map((station) => [station.id, station]));
   const listOf = new Map(stations.map(({ id, frozen }) => [id, frozen ? sharedList(frozen.list) : []]));
-  const alike = onceForAll();
   const marksOne = ({ response, conflicting }: Effective): MarkedAnswer[] => {
     const frozen = byId.get(response.stationId)?.frozen;
     const truth = frozen?.list.find((taxon) => taxon.id === frozen.truth);
@@ -167,15 +168,13 @@ export async function marksOf(
         by: response.by,
         written: response.answer,
         text,
-        mark: markOnce(marks, response.id, `${ruling?.id ?? ''} ${under}`, () =>
-          alike(response, ruling, () =>
-            markAnswer(
-              response.answer,
-              truth,
-              listOf.get(response.stationId)!,
-              marking!,
-              ruling && { taxonId: ruling.countsAs, ...(ruling.points ? { points: ruling.points } : {}) },
-            ),
+        mark: markOnce(marks, [response.stationId, response.answer, ruling?.id, under], () =>
+          markAnswer(
+            response.answer,
+            truth,
+            listOf.get(response.stationId)!,
+            marking!,
+            ruling && { taxonId: ruling.countsAs, ...(ruling.points ? { points: ruling.points } : {}) },
           ),
         ),
         ruling: ruling
@@ -211,26 +210,10 @@ export const marksOfAll = <Q extends QuizHead>(
 ): Promise<(Awaited<ReturnType<typeof marksOf>> & { quiz: Q })[]> =>
   Promise.all(quizzes.map(async (quiz) => ({ quiz, ...(await marksOf(db, quiz)) })));
 
-/** Works a mark out once for all who wrote the same at a station: most of a class does. */
-function onceForAll() {
-  const known = new Map<string, Mark>();
-  return (
-    { stationId, answer }: queries.ResponseRow,
-    ruling: queries.RulingRow | undefined,
-    work: () => Mark,
-  ): Mark => {
-    const key = `${stationId} ${ruling?.id ?? ''} ${JSON.stringify(answer)}`;
-    const held = known.get(key) ?? work();
-    known.set(key, held);
-    return held;
-  };
-}
-
-/** The mark of an answer, worked out again only where it rests on another ruling or other points. */
-function markOnce(marks: Marked['marks'], responseId: string, rests: string, work: () => Mark): Mark {
-  const held = marks.get(responseId);
-  if (held && held.rests === rests) return held.mark;
-  const mark = work();
-  marks.set(responseId, { rests, mark });
+/** A mark, worked out once for all that follows from the same. */
+function markOnce(marks: Map<string, Mark>, rests: unknown[], work: () => Mark): Mark {
+  const key = JSON.stringify(rests);
+  const mark = marks.get(key) ?? work();
+  marks.set(key, mark);
   return mark;
 }
