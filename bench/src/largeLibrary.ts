@@ -9,7 +9,7 @@ import { BUILT_IN } from '@hurrow/core/vocabulary';
 import * as auth from '@hurrow/server/auth/queries';
 import { migrate, openFolder } from '@hurrow/server/db';
 import * as species from '@hurrow/server/library/queries';
-import { ofTaxon, writeScores } from '@hurrow/server/library/store';
+import { addLargeTaxa } from './largeTaxa.ts';
 import { startServer } from './start.ts';
 import { median, milliseconds, type Row } from './row.ts';
 import { syntheticLibrary } from './synthetic.ts';
@@ -30,33 +30,12 @@ const QUERIES = [
 async function plant(folder: string): Promise<void> {
   const db = await openFolder(folder);
   await migrate(db);
-  const scored = [...BUILT_IN.values()].filter((character) => !character.derived).slice(0, 120);
-  const { taxa } = syntheticLibrary(1000, 120, 5);
   await db.transaction(async (tx) => {
     const [accountId, libraryId] = [randomUUID(), randomUUID()];
     await auth.addAccount(tx, accountId, OWNER.email, 'Bench', await hash(OWNER.password), 'owner');
     await auth.addLibrary(tx, libraryId, 'Large', 47, -116, 800);
     await species.addSource(tx, libraryId, 'own', 'Own', 0);
-    const revision = await species.addRevision(tx, libraryId, accountId, new Date(), 'Large');
-    await species.addTaxa(
-      tx,
-      libraryId,
-      taxa.map(({ taxon }) => taxon.id),
-    );
-    await species.addTaxonVersions(
-      tx,
-      revision,
-      taxa.map(({ taxon: { id, ...record } }) => ({ taxonId: id, record })),
-    );
-    for (const { taxon, scores } of taxa) {
-      const rows = scores.map(({ value }, i) => ({
-        characterId: scored[i]!.id,
-        sourceId: 'own',
-        qualifiers: {},
-        value,
-      }));
-      await writeScores(tx, revision, ofTaxon(taxon.id, rows));
-    }
+    await addLargeTaxa(tx, { libraryId, accountId, sourceId: 'own' }, 1000);
   });
   await db.close();
 }

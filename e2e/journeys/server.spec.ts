@@ -66,12 +66,14 @@ test('the page on servers, from the first statement to the moment before a misha
   expect(await (await fetch(`${hurrow.url}/readyz`)).json()).toEqual({ ready: true });
   const planted = await courses();
   expect(planted).toHaveLength(2);
-  // A second move finds data there and says so.
-  expect(refused(toServer, env)).toContain('There are data already');
+  // Nothing is moved under a Hurrow that runs.
+  expect(refused(toFolder, env)).toContain('Stop all its processes first');
   // What is done to a folder is not done behind its back.
   for (const command of ['backup', 'restore -- FILE', 'repair'])
     expect(refused(`npm run ${command}`, env)).toContain('DATABASE_URL is set');
   await hurrow.stop();
+  // A second move finds data there and says so.
+  expect(refused(toServer, env)).toContain('There are data already');
 
   // A file of everything, and back from it.
   const at = (command: string) => command.replaceAll('hurrow.dump', join(folder, 'hurrow.dump'));

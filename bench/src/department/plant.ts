@@ -1,8 +1,6 @@
 import { openServer, type Db } from '@hurrow/server/db';
 import * as species from '@hurrow/server/library/queries';
-import { ofTaxon, writeScores } from '@hurrow/server/library/store';
-import { BUILT_IN } from '@hurrow/core/vocabulary';
-import { syntheticLibrary } from '../synthetic.ts';
+import { addLargeTaxa } from '../largeTaxa.ts';
 
 /** A department as it is planted. */
 export interface Size {
@@ -42,28 +40,8 @@ async function addTaxa(tx: Db, n: number): Promise<void> {
   const library = (await species.theLibrary(tx))!;
   const [own] = await species.sources(tx, library.id);
   const [account] = await tx.query<{ id: string }>('select id from account limit 1');
-  const scored = [...BUILT_IN.values()].filter((character) => !character.derived).slice(0, 120);
-  const { taxa } = syntheticLibrary(n, 120, 5);
-  const revision = await species.addRevision(tx, library.id, account!.id, new Date(), 'Large');
-  await species.addTaxa(
-    tx,
-    library.id,
-    taxa.map(({ taxon }) => taxon.id),
-  );
-  await species.addTaxonVersions(
-    tx,
-    revision,
-    taxa.map(({ taxon: { id, ...record } }) => ({ taxonId: id, record })),
-  );
-  for (const { taxon, scores } of taxa) {
-    const rows = scores.map(({ value }, i) => ({
-      characterId: scored[i]!.id,
-      sourceId: own!.id,
-      qualifiers: {},
-      value,
-    }));
-    await writeScores(tx, revision, ofTaxon(taxon.id, rows));
-  }
+  const ids = { libraryId: library.id, accountId: account!.id, sourceId: own!.id };
+  await addLargeTaxa(tx, ids, n);
 }
 
 const coursesAs = ({ courses, students, quizzes }: Size): string => `

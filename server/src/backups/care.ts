@@ -6,7 +6,15 @@ import { counted } from '@hurrow/core/words';
 import { inviteAgain } from '../invitations/inviting.ts';
 import { accountByEmail } from '../auth/queries.ts';
 import { readConfig } from '../config.ts';
-import { copyStore, FolderInUse, migrate, openFolder, openServer, StoreDamaged } from '../db/index.ts';
+import {
+  copyStore,
+  FolderInUse,
+  migrate,
+  openFolder,
+  openServer,
+  othersOn,
+  StoreDamaged,
+} from '../db/index.ts';
 import { bringBack } from '../quizzes/receive.ts';
 import { makeBackup, placeBackup } from './backup.ts';
 import { endThreads } from '../thread.ts';
@@ -110,6 +118,11 @@ async function move(where: string | undefined): Promise<void> {
     throw new Error('Set DATABASE_URL to the database that the data are moved to, or from.');
   if (where === 'to-server' && !existsSync(join(folder, 'store')))
     throw new Error(`There are no data in ${folder}. Set HURROW_DATA to the folder of your Hurrow.`);
+  // What they wrote meanwhile would be on one side alone.
+  if ((await othersOn(config.databaseUrl)) > 0)
+    throw new Error(
+      'Hurrow runs on the database of DATABASE_URL. Stop all its processes first; nothing was moved.',
+    );
   const server = await openServer(config.databaseUrl);
   try {
     const here = await openFolder(folder, {

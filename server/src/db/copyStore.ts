@@ -4,6 +4,9 @@ import type { Db } from './db.ts';
 const AT_ONCE = 500;
 const SIGNS = 8_000_000;
 
+/** Millions of rows take longer than a statement has otherwise, and one side waits while the other is read. */
+const TAKE_TIME = 'set local statement_timeout = 0; set local idle_in_transaction_session_timeout = 0';
+
 /** Rows of each table, a sum over all that is written in them, equal for equal rows in whatever order, and the signs of the longest. */
 export type Sums = Record<string, { rows: number; sum: string; longest: number }>;
 
@@ -53,7 +56,7 @@ export const differing = (a: Sums, b: Sums): string[] =>
 export async function copyStore(from: Db, to: Db): Promise<Sums> {
   for (const db of [from, to]) await db.script(`set timezone = 'UTC'`);
   return to.transaction(async (into) => {
-    await into.script('set local statement_timeout = 0');
+    await into.script(TAKE_TIME);
     const tables = (await tablesOf(from)).filter((table) => table !== 'migration');
     const links = await linksOf(into);
     // Rows come table by table: which refers to which is looked at again when all are there.
@@ -61,7 +64,7 @@ export async function copyStore(from: Db, to: Db): Promise<Sums> {
     for (const table of tables) await into.script(`alter table "${table}" disable trigger user`);
     // Sums and rows of the same moment, whoever writes meanwhile.
     const sums = await from.transaction(async (out) => {
-      await out.script('set local statement_timeout = 0');
+      await out.script(TAKE_TIME);
       const before = await sumsOf(out);
       for (const table of tables) await copyTable(out, into, table, before[table]!.longest);
       return before;

@@ -3,7 +3,7 @@ export { Journal, type Kept } from './journal.ts';
 export * from './migrate.ts';
 export * from './folderStore.ts';
 export { openInMemory } from './pglite.ts';
-export { openServer } from './postgres.ts';
+export { openServer, othersOn } from './postgres.ts';
 export { FolderInUse, lockFolder } from './lock.ts';
 export * from './rowsByTable.ts';
 export { bringToDisk } from './storeFiles.ts';

@@ -63,6 +63,27 @@ export async function openServer(url: string, connections = CONNECTIONS): Promis
   }
 }
 
+/**
+ * How many connections other processes of Hurrow have to a database now.
+ *
+ * @example
+ * await othersOn('postgresql://hurrow@localhost/hurrow'); // 2: one that asks, one that listens
+ */
+export async function othersOn(url: string): Promise<number> {
+  const client = new pg.Client({ connectionString: url });
+  try {
+    await client.connect();
+    const { rows } = await client.query<{ n: number }>(
+      `select count(*)::int as n from pg_stat_activity where datname = current_database() and application_name like 'hurrow%'`,
+    );
+    return rows[0]!.n;
+  } catch (error) {
+    throw new Error(inWords(error, url), { cause: error });
+  } finally {
+    await client.end().catch(() => undefined);
+  }
+}
+
 /** Looks whether a server will do; the types of its arrays. */
 async function checked(pool: pg.Pool): Promise<ArrayTypes> {
   const { rows } = await pool.query<{ version: string; fsync: string; commit: string }>(
