@@ -10,9 +10,6 @@ const TAKE_TIME = 'set local statement_timeout = 0; set local idle_in_transactio
 /** Rows of each table, a sum over all that is written in them, equal for equal rows in whatever order, and the signs of the longest. */
 export type Sums = Record<string, { rows: number; sum: string; longest: number }>;
 
-/** A table that has rows on one side that the other lacks. */
-export class CopyDiffers extends Error {}
-
 const tablesOf = async (db: Db): Promise<string[]> =>
   (
     await db.query<{ name: string }>(
@@ -49,7 +46,8 @@ export const differing = (a: Sums, b: Sums): string[] =>
   );
 
 /**
- * Copies all rows of a store into an empty one of the same shape, and looks whether both then say the same. All of it or nothing.
+ * Copies all rows of a store into an empty one of the same shape, and looks whether both then say the same. All of it or nothing: throws, and
+ * takes all back, where they differ.
  *
  * @returns rows by table
  */
@@ -75,7 +73,7 @@ export async function copyStore(from: Db, to: Db): Promise<Sums> {
     await numberOn(into);
     const different = differing(sums, await sumsOf(into));
     if (different.length > 0)
-      throw new CopyDiffers(
+      throw new Error(
         `The copy is not what was copied (${different.join('; ')}), and was taken back. Nothing is lost; tell who looks after this Hurrow.`,
       );
     return sums;
