@@ -1,12 +1,12 @@
-import type { Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 
-/** Pages of the library, each with a text by which it is known to be there. */
+/** Pages of the library, each with a text that only it has, by which it is known to be there. */
 export const OF_THE_LIBRARY = [
   ['species/abies-grandis', 'Into the vasculum'],
   ['species/abies-grandis/edit', 'copy what is empty from'],
   ['species/exchange', 'Import species'],
   ['species/character-list', 'Take the list as CSV'],
-  ['species/side-by-side', 'Side by side'],
+  ['species/side-by-side', 'this course’s list only'],
   ['species/sources', 'What is missing'],
   ['species/characters', 'Technical term'],
   ['species/populus-tremuloides/range', 'Does it grow here?'],
@@ -60,3 +60,17 @@ export const follow = (page: Page, address: string) =>
     history.pushState({}, '', to);
     dispatchEvent(new PopStateEvent('popstate', { state: {} }));
   }, address);
+
+/**
+ * Goes to a page and waits until it is there: a text that no page before it showed, and its heading. A text that the navigation has as well
+ * would be found while the page is still on its way.
+ */
+export async function arrive(page: Page, address: string, ready: string) {
+  const text = page.getByText(ready).filter({ visible: true });
+  if (new URL(address, page.url()).href !== page.url())
+    expect(await text.count(), `“${ready}” is there before ${address} is`).toBe(0);
+  await follow(page, address);
+  // A report on a class is worked out first, which takes its time on a busy machine.
+  await expect(text.first()).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByRole('heading', { level: 1 })).toHaveCount(1);
+}

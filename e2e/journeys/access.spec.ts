@@ -1,7 +1,7 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
 import { Hurrow } from '../hurrow.ts';
-import { follow, OF_A_COURSE, OF_LOOKALIKES, OF_THE_LIBRARY } from '../pages.ts';
+import { arrive, OF_A_COURSE, OF_LOOKALIKES, OF_THE_LIBRARY } from '../pages.ts';
 
 // Each of these is long: side by side they take half the time.
 test.describe.configure({ mode: 'parallel' });
@@ -45,9 +45,7 @@ async function checkAll(page: Page, pages: readonly (readonly [string, string])[
   await expect(page.getByText('Week 7.')).toBeVisible();
   const base = page.url().replace(/\/course$/, '');
   for (const [where, ready] of pages) {
-    await follow(page, `${base}/${where}`);
-    // A report on a class is worked out first, which takes its time on a busy machine.
-    await expect(page.getByText(ready).first()).toBeVisible({ timeout: 60_000 });
+    await arrive(page, `${base}/${where}`, ready);
     await check(page, where);
   }
   return base;
@@ -116,8 +114,7 @@ test('no page for the phone outdoors has an accessibility fault that is more tha
     [`${field}/${trees[0]!.id}`, 'What do you measure?'],
     [`/gather/${courseId}/${lists[0]!.id}`, 'Trees near you'],
   ] as const) {
-    await follow(page, where);
-    await expect(page.getByText(ready).first()).toBeVisible();
+    await arrive(page, where, ready);
     await check(page, where);
   }
 });
