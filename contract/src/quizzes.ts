@@ -1,5 +1,12 @@
 import Joi from 'joi';
-import { MOST_QUESTIONS, MOST_TOLD, type PlannedStation } from '@hurrow/core/station';
+import {
+  MOST_QUESTIONS,
+  MOST_TOLD,
+  QUESTION_KINDS,
+  type FrozenQuestion,
+  type PlannedStation,
+  type Question,
+} from '@hurrow/core/station';
 import {
   SURENESS,
   type Answer,
@@ -53,6 +60,9 @@ export interface Quiz extends QuizHead {
     prompt: string | null;
     /** Are four names to choose from instead of one to write? */
     choose: boolean;
+    /** What is asked in place of the name, and as it is fixed once the quiz is open. */
+    question: Question | null;
+    asking: FrozenQuestion | null;
     offered: string[];
     seed: number;
     voided: boolean;
@@ -72,7 +82,7 @@ export interface MarkedAnswer {
   /** Who gave it: the student's phone, or staff from paper or by decision. */
   by: Speaker;
   written: Answer;
-  /** What is resolved and ruled on. */
+  /** What is resolved and ruled on: the name as it was written, or in terms what was answered to another question. */
   text: string;
   mark: Mark;
   /** The instructor's word that the mark rests on. */
@@ -84,7 +94,15 @@ export interface MarkedAnswer {
 export interface Marks {
   quiz: QuizHead;
   students: { id: string; name: string }[];
-  stations: { id: string; position: number; taxonId: string; voided: boolean; credited: boolean }[];
+  stations: {
+    id: string;
+    position: number;
+    taxonId: string;
+    voided: boolean;
+    credited: boolean;
+    /** What it asks in place of the name. */
+    asking: FrozenQuestion | null;
+  }[];
   /** Full points of a station. */
   outOf: number;
   list: NamedTaxon[];
@@ -122,6 +140,32 @@ export const viewSchema = Joi.object({
   leaves: Joi.string().valid(...LEAF_CONDITIONS),
 });
 
+const character = Joi.string().max(80).required();
+
+/** What a station asks in place of the name. */
+const questionSchema = Joi.alternatives()
+  .conditional('.kind', {
+    switch: [
+      { is: 'family', then: Joi.object({ kind: Joi.string().required() }) },
+      { is: 'genus', then: Joi.object({ kind: Joi.string().required() }) },
+      { is: 'state', then: Joi.object({ kind: Joi.string().required(), characterId: character }) },
+      {
+        is: 'settles',
+        then: Joi.object({ kind: Joi.string().required(), from: Joi.string().max(120).required() }),
+      },
+      {
+        is: 'number',
+        then: Joi.object({
+          kind: Joi.string().required(),
+          characterId: character,
+          within: Joi.number().min(0).max(1).label('May be off by'),
+        }),
+        otherwise: Joi.object({ kind: Joi.string().valid(...QUESTION_KINDS) }),
+      },
+    ],
+  })
+  .label('What is asked');
+
 export const planSchema = Joi.object<PlanBody>({
   title: Joi.string().trim().max(120).required().label('Title'),
   heldOn: isoDate().required().label('Date'),
@@ -151,6 +195,7 @@ export const planSchema = Joi.object<PlanBody>({
         wentBy: Joi.boolean().default(false),
         prompt: Joi.string().max(80).allow(null).default(null).label('Hint by lot'),
         choose: Joi.boolean().default(false),
+        question: questionSchema.allow(null).default(null),
       }),
     )
     .required(),
@@ -163,6 +208,7 @@ export const answerSchema = Joi.object<Answer>({
   genus: written,
   epithet: written,
   family: written,
+  said: written,
   seen: Joi.object().pattern(Joi.string().max(80), Joi.string().allow('').max(80)),
   sure: Joi.string().valid(...SURENESS),
   wentBy: Joi.array()
@@ -179,6 +225,8 @@ export interface RulingBody {
   countsAs: string | null;
   /** Points by hand, by part of the answer. */
   points?: Partial<Record<AnswerPart, number>> | null;
+  /** The station of an answer that gives no name: points by hand then hold for what was said to its question. */
+  stationId?: string;
   /** The one answer that the ruling is on; all equal ones where it is null. */
   only?: { studentId: string; stationId: string } | null;
   reason?: string;
@@ -192,7 +240,10 @@ export const rulingSchema = Joi.object<RulingBody>({
   truth: Joi.string().max(120).required(),
   answer: answerSchema.required(),
   countsAs: Joi.string().max(120).allow(null).required(),
-  points: Joi.object({ name: part, genus: part, epithet: part, family: part }).allow(null).default(null),
+  points: Joi.object({ name: part, genus: part, epithet: part, family: part, said: part })
+    .allow(null)
+    .default(null),
+  stationId: Joi.string().uuid(),
   only: Joi.object({
     studentId: Joi.string().uuid().required(),
     stationId: Joi.string().uuid().required(),

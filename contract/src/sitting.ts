@@ -2,6 +2,7 @@ import Joi from 'joi';
 import type { Answer, NamingPolicy } from '@hurrow/core/names';
 import type { BellState, OwnRound } from '@hurrow/core/rotation';
 import type { Audience } from '@hurrow/core/score';
+import type { AskedOf, NameToChoose } from '@hurrow/core/station';
 import type { OpenToStudents } from './courses.ts';
 import { endpoint, type Done, type Sent } from './endpoint.ts';
 
@@ -18,13 +19,6 @@ export interface WentByOffered {
   characters: { id: string; word: string }[];
 }
 
-/** A name to choose. */
-export interface NameToChoose {
-  name: string;
-  latin: boolean;
-  answer: Answer;
-}
-
 export interface SatStation {
   id: string;
   position: number;
@@ -39,6 +33,8 @@ export interface SatStation {
   prompt: string | null;
   /** Names to choose from, each with the answer that choosing it gives; empty where a name is written. */
   choices: NameToChoose[];
+  /** null where the name is asked. */
+  question: AskedOf | null;
   answer: Answer | null;
 }
 
@@ -93,6 +89,8 @@ export interface ResultRow {
   latin: boolean;
   /** Where the family was asked for. */
   family: string | null;
+  /** Where something else than the name was asked: what, and what would have been right. */
+  question: { asked: string; right: string } | null;
   remarks: string[];
   /** Another tree of the list was named: it can be seen beside the right one. */
   mistaken: boolean;

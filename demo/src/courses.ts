@@ -238,6 +238,7 @@ async function setQuiz(
       wentBy,
       prompt: null,
       choose: false,
+      question: null,
     };
     await quizzes.addStation(db, station);
     if (quiz.state === 'planned') continue;

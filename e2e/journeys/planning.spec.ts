@@ -74,7 +74,7 @@ test('a quiz of twenty stations: proposed, two unfair ones repaired, sat blind, 
       await page.getByRole('button', { name: 'Next station ›' }).click();
     }
     await page.getByRole('button', { name: 'Hand in' }).click();
-    await expect(page.getByRole('heading', { name: '20 of 20 were not named:' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: '20 of 20 were missed:' })).toBeVisible();
     await page.getByRole('link', { name: 'Done' }).click();
     await expect(page.getByText(/sat it blind on 2026-10-15: missed 1 \(/)).toBeVisible();
   });

@@ -7,5 +7,6 @@ export * from './scoreTable.ts';
 export * from './sdd.ts';
 export * from './table.ts';
 export * from './wentBy.ts';
+export * from './said.ts';
 export * from './taxonTable.ts';
 export * from './trees.ts';

@@ -1,7 +1,9 @@
 import { answerText, resolveName, type Answer, type NamedTaxon } from '../names/index.ts';
 import { done, type Outcome } from '../outcome/index.ts';
 import { commonName, scientificName } from '../taxon/index.ts';
+import type { FrozenQuestion } from '../station/index.ts';
 import type { Character } from '../vocabulary/index.ts';
+import { readSaid } from './said.ts';
 import { readSaw } from './saw.ts';
 import { readWentBy } from './wentBy.ts';
 import { cell, readTable, type RowProblem } from './table.ts';
@@ -23,12 +25,13 @@ export interface ResponseTable {
 
 export interface ResponseContext {
   students: readonly { id: string; name: string; code: string }[];
-  /** With the characters that each asks to be read, and those it offers as gone by. */
+  /** With the characters that each asks to be read, those it offers as gone by, and what it asks in place of the name. */
   stations: readonly {
     id: string;
     position: number;
     asks?: readonly Character[];
     offered?: readonly Character[];
+    asking?: FrozenQuestion;
   }[];
   list: readonly NamedTaxon[];
 }
@@ -86,14 +89,19 @@ export function readResponses(csv: string, context: ResponseContext): Outcome<Re
       result.problems.push({ line: row.line, message: wentBy.problem });
       continue;
     }
+    const written = readAnswer(row, station.asking);
+    if (!written.ok) {
+      result.problems.push({ line: row.line, message: written.problem });
+      continue;
+    }
     seen.add(key);
     const answer: Answer = {
-      ...answerOf(cell(row, 'answer'), cell(row, 'genus'), cell(row, 'epithet'), cell(row, 'family')),
+      ...written.value,
       ...(Object.keys(saw.value).length ? { seen: saw.value } : {}),
       ...(wentBy.value.length ? { wentBy: wentBy.value } : {}),
     };
     const resolution = resolveName(answerText(answer), context.list);
-    if (resolution.how === 'none' || resolution.how === 'ambiguous')
+    if (!station.asking && (resolution.how === 'none' || resolution.how === 'ambiguous'))
       result.unknown.push({
         line: row.line,
         message: unknownMessage(answerText(answer), resolution.candidates, context.list),
@@ -103,9 +111,14 @@ export function readResponses(csv: string, context: ResponseContext): Outcome<Re
   return done(result);
 }
 
-function answerOf(name: string, genus: string, epithet: string, family: string): Answer {
-  if (genus || epithet) return { genus, epithet, family };
-  return family ? { name, family } : { name };
+/** What a row answers: a name, or what its station asks in place of one, in whichever column it stands. */
+function readAnswer(row: Parameters<typeof cell>[0], asking: FrozenQuestion | undefined): Outcome<Answer> {
+  const [name, genus, epithet, family] = (['answer', 'genus', 'epithet', 'family'] as const).map((column) =>
+    cell(row, column),
+  ) as [string, string, string, string];
+  if (asking) return readSaid((asking.kind === 'family' && family) || name || genus, asking);
+  if (genus || epithet) return done({ genus, epithet, family });
+  return done(family ? { name, family } : { name });
 }
 
 function unknownMessage(

@@ -4,6 +4,7 @@ export { markAnswer } from './mark.ts';
 export {
   DEFAULT_MARKING,
   fullPoints,
+  lessened,
   NAMING_POLICIES,
   PARTS_ASKED,
   POLICY_TITLES,
@@ -13,6 +14,7 @@ export {
   type AnswerPart,
   type Mark,
   type MarkingPolicy,
+  type NamePart,
   type NamingPolicy,
   type PartMark,
   type PartQuality,
@@ -21,4 +23,4 @@ export {
 } from './policy.ts';
 export { otherPlants } from './otherPlants.ts';
 export * from './resolve.ts';
-export { slip } from './slip.ts';
+export { slip, slipsAllowed } from './slip.ts';

@@ -30,6 +30,8 @@ export interface Answer {
   genus?: string;
   epithet?: string;
   family?: string;
+  /** What was answered where no name is asked: the id of a state or character that was chosen, or a number as it was written. */
+  said?: string;
   /** The states that were seen, by character, where the station asks “what do you see”. They bear no points. */
   seen?: Record<string, string>;
   /** What it was named by, where the station asks: ids of characters, or that it was the whole look, or a guess. It bears no points. */
@@ -48,7 +50,9 @@ export const SURENESS_WORDS: Record<Sureness, string> = {
 };
 
 /** What of an answer is a name. */
-export type AnswerPart = 'name' | 'genus' | 'epithet' | 'family';
+export type NamePart = 'name' | 'genus' | 'epithet' | 'family';
+/** What is marked of an answer: a name, or what was said where something else was asked. */
+export type AnswerPart = NamePart | 'said';
 
 /** How well a part was written. What is right but incomplete is `partly`; what the instructor decided is `ruled`. */
 export type PartQuality = 'right' | 'misspelled' | 'partly' | 'wrong' | 'missing' | 'ruled';
@@ -81,7 +85,7 @@ export interface Ruling {
 }
 
 /** The parts that a policy asks for. */
-export const PARTS_ASKED: Record<NamingPolicy, AnswerPart[]> = {
+export const PARTS_ASKED: Record<NamingPolicy, NamePart[]> = {
   common: ['name'],
   genus: ['genus'],
   binomial: ['genus', 'epithet'],

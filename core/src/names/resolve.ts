@@ -9,9 +9,10 @@ import { writtenNames, type Word } from './written.ts';
 export type { NamedTaxon } from './known.ts';
 
 export type ResolvedHow =
-  'exact' | 'synonym' | 'common' | 'misspelled' | 'ambiguous' | 'genus' | 'none' | 'blank';
+  'exact' | 'synonym' | 'common' | 'misspelled' | 'ambiguous' | 'genus' | 'none' | 'blank' | 'unasked';
 
 export interface Resolution {
+  /** `unasked` where the station asked for something else than the name of its tree. */
   how: ResolvedHow;
   taxonId?: string;
   /** How many letters are wrong, weighed as `slip` does; 0 unless misspelled, missing where no name was met. */

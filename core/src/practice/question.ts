@@ -1,10 +1,4 @@
-import {
-  contrast,
-  TELLS,
-  type Contrast,
-  type ProfiledTaxon,
-  type ReadingOptions,
-} from '../evidence/index.ts';
+import { contrast, type Contrast, type ProfiledTaxon, type ReadingOptions } from '../evidence/index.ts';
 import { randomFrom, seedOf } from '../random/index.ts';
 import type { Audience, UnitSystem } from '../score/index.ts';
 import {
@@ -17,8 +11,8 @@ import {
   type Trait,
   type Traits,
 } from '../specimen/index.ts';
-import { seeingQuestion, type SeeingQuestion } from '../station/index.ts';
-import { SHOWN_BY, type Vocabulary } from '../vocabulary/index.ts';
+import { byLot, seeingQuestion, settlersOf, type SeeingQuestion } from '../station/index.ts';
+import type { Vocabulary } from '../vocabulary/index.ts';
 import type { View } from '../view/index.ts';
 import { mixedUp, type MixUp, type PracticeCard } from './kinds.ts';
 
@@ -46,8 +40,8 @@ const FEATURES = 2;
 const TRIED = 4;
 /** Specimens to sort. */
 const TO_SORT = 6;
-/** Ways of a character to choose from when one says what settles it. */
-const SETTLERS = 4;
+/** Places that are no difference and may be pressed all the same. */
+const ALIKE = 4;
 
 /** What questions are made from: the trees taught, and how the course says things. */
 export interface PracticeGround extends ReadingOptions {
@@ -131,7 +125,7 @@ export function questionOf(
       return naming();
     case 'glance': {
       const made = one();
-      const choices = shuffled([card.taxonId, ...rivals.slice(0, CHOICES - 1)], random.uniform);
+      const choices = byLot([card.taxonId, ...rivals.slice(0, CHOICES - 1)], random.uniform);
       return made && choices.length > 1 ? { way, ...made, choices } : naming();
     }
     case 'features': {
@@ -141,7 +135,7 @@ export function questionOf(
     }
     case 'which': {
       const made = one();
-      const choices = shuffled([card.taxonId, ...rivals.slice(0, 1)], random.uniform);
+      const choices = byLot([card.taxonId, ...rivals.slice(0, 1)], random.uniform);
       return made && choices.length === 2 ? { way, ...made, choices: choices as [string, string] } : naming();
     }
     case 'differs':
@@ -275,7 +269,7 @@ function differing(
   });
   const pointed = right.filter((id) => spots.some(({ characterId }) => characterId === id));
   if (pointed.length === 0) return undefined;
-  const same = shuffled(
+  const same = byLot(
     spots.map(({ characterId }) => characterId).filter((id) => !right.includes(id)),
     random,
   );
@@ -288,7 +282,7 @@ function differing(
     pair: order.map((i) => [card.taxonId, rival][i]!) as [string, string],
     pictures: order.map((i) => pictures[i]!) as [Shown, Shown],
     right: pointed,
-    characters: shuffled([...pointed, ...same.slice(0, SETTLERS)], random),
+    characters: byLot([...pointed, ...same.slice(0, ALIKE)], random),
     spots: spots.map(({ characterId, at }) => ({
       characterId,
       at: order.map((i) => at[i]!) as Spots['spots'][number]['at'],
@@ -311,27 +305,10 @@ function settling(
   random: () => number,
 ): Question | undefined {
   const made = found(card, rival, ground);
-  if (!made || made.deciding.length === 0) return undefined;
-  const right = made.ranked.filter(({ evidence }) => evidence >= TELLS).map(({ characterId }) => characterId);
-  const first = made.said.find((id) => right.includes(id));
-  // What both share: the same organ first, so that the organ does not give it away.
-  const organ = first && SHOWN_BY[ground.vocabulary.get(first)!.organ];
-  const agreeing = shuffled(
-    made.agreeing.filter((id) => !ground.vocabulary.get(id)?.derived),
-    random,
-  ).sort(
-    (x, y) =>
-      Number(SHOWN_BY[ground.vocabulary.get(y)!.organ] === organ) -
-      Number(SHOWN_BY[ground.vocabulary.get(x)!.organ] === organ),
-  );
-  if (!first || agreeing.length < 2) return undefined;
-  return {
-    way: 'settles',
-    card,
-    pair: shuffled([card.taxonId, rival], random) as [string, string],
-    characters: shuffled([first, ...agreeing.slice(0, SETTLERS - 1)], random),
-    right,
-  };
+  const settlers = made && settlersOf(made, ground.vocabulary, random);
+  if (!settlers) return undefined;
+  const pair = byLot([card.taxonId, rival], random) as [string, string];
+  return { way: 'settles', card, pair, ...settlers };
 }
 
 function sorting(
@@ -360,16 +337,9 @@ function sorting(
     way: 'sort',
     card,
     pair: [card.taxonId, rival],
-    pieces: shuffled(
+    pieces: byLot(
       pieces.map((piece) => piece!),
       random,
     ),
   };
-}
-
-function shuffled<T>(many: readonly T[], random: () => number): T[] {
-  return many
-    .map((one) => ({ one, lot: random() }))
-    .sort((a, b) => a.lot - b.lot)
-    .map(({ one }) => one);
 }

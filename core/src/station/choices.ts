@@ -7,7 +7,9 @@ import {
   type ProfiledTaxon,
   type ReadingOptions,
 } from '../evidence/index.ts';
+import type { Answer, NamedTaxon, NamingPolicy } from '../names/index.ts';
 import { randomFrom, seedOf } from '../random/index.ts';
+import { commonName, scientificName } from '../taxon/index.ts';
 import type { View } from '../view/index.ts';
 import type { Vocabulary } from '../vocabulary/index.ts';
 
@@ -65,6 +67,41 @@ export function choicesOf(
     .map((id) => ({ id, lot: random.uniform() }))
     .sort((a, b) => a.lot - b.lot)
     .map(({ id }) => id);
+}
+
+/** A name to choose. */
+export interface NameToChoose {
+  name: string;
+  latin: boolean;
+  answer: Answer;
+}
+
+/**
+ * The names to choose from, as a naming policy asks for them, each with the answer that choosing it gives; a name that two of them bear is offered
+ * once.
+ *
+ * @param choices ids of taxa of the list
+ * @example
+ * namesToChoose(['abies-grandis'], list, 'genus'); // [{ name: 'Abies', latin: true, answer: { genus: 'Abies' } }]
+ */
+export function namesToChoose(
+  choices: readonly string[],
+  list: readonly NamedTaxon[],
+  policy: NamingPolicy,
+): NameToChoose[] {
+  const all = choices
+    .flatMap((id) => list.find((taxon) => taxon.id === id) ?? [])
+    .map((taxon): NameToChoose => {
+      if (policy === 'common') {
+        const name = commonName(taxon);
+        return { name, latin: false, answer: { name } };
+      }
+      const { genus, epithet, family } = taxon;
+      if (policy === 'genus') return { name: genus, latin: true, answer: { genus } };
+      const answer = { genus, epithet, ...(policy === 'binomialFamily' ? { family } : {}) };
+      return { name: scientificName(taxon), latin: true, answer };
+    });
+  return all.filter(({ name }, i) => all.findIndex((other) => other.name === name) === i);
 }
 
 /** The kinds of foliage of a taxon: broad blades, needles, scales. */

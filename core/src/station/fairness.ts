@@ -16,6 +16,10 @@ export interface Fairness {
   rivals: { taxonId: string; share: number }[];
 }
 
+/** How fair a share of ideal readers is, 0–1. */
+export const judgedAt = (right: number): Fairness['judgement'] =>
+  right >= FAIR_AT ? 'fair' : right >= STRAINED_AT ? 'strained' : 'unfair';
+
 /**
  * Fairness of a station before it is set (docs/method.md, Fairness): the share of `draws` simulated readings of the taxon's scores in the
  * view by which an ideal reader names it out of the whole list; ties share. The same seed gives the same figure.
@@ -46,7 +50,7 @@ export function fairnessOf(reader: Reader, t: number, draws = 4000, seed = 1): F
   const share = right / draws;
   return {
     right: share,
-    judgement: share >= FAIR_AT ? 'fair' : share >= STRAINED_AT ? 'strained' : 'unfair',
+    judgement: judgedAt(share),
     rivals: [...counts]
       .map(([k, n]) => ({ taxonId: reader.readings.taxa[k]!.taxon.id, share: n / draws }))
       .sort((a, b) => b.share - a.share),

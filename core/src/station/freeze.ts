@@ -1,5 +1,6 @@
 import type { ProfiledTaxon, ReadingOptions } from '../evidence/index.ts';
 import type { MarkingPolicy, NamedTaxon } from '../names/index.ts';
+import type { Outcome } from '../outcome/index.ts';
 import {
   drawingToSvg,
   drawPlate,
@@ -10,6 +11,7 @@ import {
 } from '../specimen/index.ts';
 import type { UnitSystem } from '../score/index.ts';
 import type { Vocabulary } from '../vocabulary/index.ts';
+import { fixQuestion, type FrozenQuestion, type QuestionContext } from './question/index.ts';
 import { seeingQuestion, type SeeingQuestion } from './seeing.ts';
 import { choicesOf } from './choices.ts';
 import { checklistOf } from './wentBy.ts';
@@ -25,14 +27,22 @@ export interface FreezeContext extends ReadingOptions {
   offered?: ReadonlyMap<string, number>;
 }
 
-/** Fixes a station as the quiz opens: the names accepted, the view, and of a drawing station the individual with its drawing. */
+/**
+ * Fixes a station as the quiz opens: the names accepted, the view, what is asked, and of a drawing station the individual with its drawing. Throws
+ * where its question cannot be asked (`questionAt`).
+ */
 export function freezeStation(station: PlannedStation, seed: number, context: FreezeContext): FrozenStation {
   const truth = context.list.find(({ taxon }) => taxon.id === station.taxonId);
   if (!truth) throw new Error('The taxon of a station must be on the taught list');
-  const wentBy = station.wentBy
-    ? checklistOf(station.taxonId, context.list, context.vocabulary, station.view, { ...context, seed })
-    : [];
   const drawn = station.medium === 'drawing' ? individualOf(truth, station, seed, context) : undefined;
+  const asked = questionAt(station, seed, context);
+  if (asked && !asked.ok) throw new Error(`The station ${asked.problem}`);
+  const question = asked?.value;
+  // What is no name was not arrived at by what tells trees apart, and nobody chooses among names.
+  const wentBy =
+    station.wentBy && !question
+      ? checklistOf(station.taxonId, context.list, context.vocabulary, station.view, { ...context, seed })
+      : [];
   return {
     revision: context.revision,
     truth: station.taxonId,
@@ -46,7 +56,8 @@ export function freezeStation(station: PlannedStation, seed: number, context: Fr
     ...(station.asks?.length ? { asks: questionsOf(station, truth, drawn?.traits ?? null, context) } : {}),
     ...(wentBy.length ? { wentBy } : {}),
     ...(station.prompt ? { prompt: station.prompt } : {}),
-    ...(station.choose
+    ...(question ? { question } : {}),
+    ...(station.choose && !question
       ? {
           choices: choicesOf(station.taxonId, context.list, context.vocabulary, station.view, {
             ...context,
@@ -75,7 +86,28 @@ export function individualOf(
   return plate && { traits, plate };
 }
 
-/** The questions of a station; those that cannot be read off what it shows on the day are left out. */
+/**
+ * The question of a station as opening fixes it, of the individual that is drawn where one is.
+ *
+ * @param station its view with the day of the quiz
+ * @returns undefined where the name is asked; refused, in words that stand behind “Station 3”, where the question cannot be asked
+ * @example
+ * questionAt({ question: { kind: 'state', characterId: 'bark.surface' }, … }, 1, context);
+ * // { ok: false, problem: 'asks for “bark surface”, which is not to be seen in what it shows, …' }
+ */
+export function questionAt(
+  station: PlannedStation,
+  seed: number,
+  context: QuestionContext,
+): Outcome<FrozenQuestion> | undefined {
+  const { question, taxonId, view, medium } = station;
+  const truth = context.list.find(({ taxon }) => taxon.id === taxonId);
+  if (!question || !truth) return undefined;
+  const drawn = medium === 'drawing' ? individualOf(truth, station, seed, context) : undefined;
+  return fixQuestion(question, { truth, view, traits: drawn?.traits ?? null, seed }, context);
+}
+
+/** The “what do you see” questions of a station; those that cannot be read off what it shows on the day are left out. */
 const questionsOf = (
   { asks = [], view }: PlannedStation,
   truth: ProfiledTaxon,

@@ -1,3 +1,4 @@
+import type { FrozenQuestion, Question } from './question/question.ts';
 import type { SeeingQuestion } from './seeing.ts';
 import type { NamedTaxon, MarkingPolicy } from '../names/index.ts';
 import type { Traits } from '../specimen/index.ts';
@@ -16,6 +17,8 @@ export interface PlannedStation {
   prompt?: string | null;
   /** Do students choose one of four names instead of writing one? */
   choose?: boolean;
+  /** What is asked in place of the name; its name where it is missing. */
+  question?: Question | null;
   /** Which individual is drawn, 1 to 2³¹ − 1; one is chosen by lot where none is given. */
   seed?: number;
 }
@@ -46,4 +49,6 @@ export interface FrozenStation {
   prompt?: string;
   /** Taxa whose names are to choose from, in their order; where it is missing a name is written. */
   choices?: string[];
+  /** What is asked in place of the name. */
+  question?: FrozenQuestion;
 }

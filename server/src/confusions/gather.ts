@@ -36,6 +36,8 @@ export async function gather(db: Db, course: Course, scores: Scores, withEarlier
     for (const station of marks.stations) {
       if (!station.frozen || station.voided || station.leftOut) continue;
       counted.set(station.id, station);
+      // What is asked besides names says what is seen, and nothing of what is taken for what.
+      if (station.frozen.question) continue;
       const { truth, view, list, revision, choices } = station.frozen;
       input.stations.push({
         id: station.id,
@@ -51,6 +53,13 @@ export async function gather(db: Db, course: Course, scores: Scores, withEarlier
       const station = counted.get(answer.stationId);
       if (!station) continue;
       const { studentId, stationId } = answer;
+      const { question } = station.frozen!;
+      if (question) {
+        const { kind, about: characterId, right } = question;
+        const said = answer.written.said;
+        if (kind === 'state' && said) input.seen.push({ characterId, stationId, studentId, right, said });
+        continue;
+      }
       for (const { characterId, right } of station.frozen!.asks ?? []) {
         const said = answer.written.seen?.[characterId];
         if (said) input.seen.push({ characterId, stationId, studentId, right, said });

@@ -4,7 +4,7 @@ import { accountOf, serve } from '../api/route.ts';
 import { courseOf } from '../courses/course.ts';
 import { sets, students } from '../courses/queries.ts';
 import type { Db } from '../db/index.ts';
-import { marksOfAll } from '../quizzes/marking.ts';
+import { marksOfAll, ofNames } from '../quizzes/marking.ts';
 import { quiz, quizzesOfCourse, station as stationRow } from '../quizzes/queries.ts';
 import { gather } from './gather.ts';
 import * as queries from './queries.ts';
@@ -17,7 +17,7 @@ export const confusionRoutes = [
     const names = new Map((await students(db, course.id)).map((student) => [student.id, student.name]));
     const stations = [];
     const answers = [];
-    for (const { quiz, ...marks } of await marksOfAll(db, quizzes)) {
+    for (const { quiz, ...marks } of (await marksOfAll(db, quizzes)).map(ofNames)) {
       for (const station of marks.stations) {
         if (!station.frozen) continue;
         stations.push({

@@ -53,7 +53,7 @@ async function everythingOf(db: Db, courseId: string, studentId: string): Promis
       ...row,
       writtenAt: row.writtenAt.toISOString(),
       receivedAt: row.receivedAt.toISOString(),
-      text: answerText(row.answer),
+      text: answerText(row.answer) || (row.answer.said ?? row.answer.family ?? ''),
     })),
     marks,
     notebook: await entriesOfStudent(db, student.id),

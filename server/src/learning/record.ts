@@ -3,7 +3,7 @@ import type { QuizHead } from '@hurrow/contract/quizzes';
 import type { ClassCounts, LearnedAnswer, QuizCounts, StudentLearning } from '@hurrow/contract/learning';
 import { weekOf } from '@hurrow/core/term';
 import type { Db } from '../db/index.ts';
-import { marksOfAll } from '../quizzes/marking.ts';
+import { marksOfAll, ofNames } from '../quizzes/marking.ts';
 import { quizzesOfCourse } from '../quizzes/queries.ts';
 
 /** One answer that counts, with what its station showed. */
@@ -18,11 +18,11 @@ export interface CountedAnswer extends LearnedAnswer {
   wentBy: { offered: string[]; told: string[] } | undefined;
 }
 
-/** Every answer of a course at stations that count, quiz by quiz. */
+/** Every answer of a course at stations that count and ask for a name, quiz by quiz. */
 export async function countedAnswers(db: Db, courseId: string): Promise<CountedAnswer[]> {
   const found: CountedAnswer[] = [];
   const quizzes = (await quizzesOfCourse(db, courseId)).filter(({ state }) => state !== 'planned');
-  for (const { quiz, stations, answers } of await marksOfAll(db, quizzes)) {
+  for (const { quiz, stations, answers } of (await marksOfAll(db, quizzes)).map(ofNames)) {
     const byId = new Map(stations.map((station) => [station.id, station]));
     for (const answer of answers) {
       const station = byId.get(answer.stationId);

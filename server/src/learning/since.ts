@@ -2,7 +2,7 @@ import type { ClassReport } from '@hurrow/contract/confusions';
 import { sinceTaught, type HeldClass, type SinceTaught } from '@hurrow/core/confusion';
 import { reteachings } from '../confusions/queries.ts';
 import type { Db } from '../db/index.ts';
-import { marksOfAll } from '../quizzes/marking.ts';
+import { marksOfAll, ofNames } from '../quizzes/marking.ts';
 import { quizzesOfCourse } from '../quizzes/queries.ts';
 
 export type Since = SinceTaught & { a: string; b: string; students: number | null };
@@ -25,7 +25,7 @@ async function heldClass(db: Db, courseId: string, report: ClassReport): Promise
     stations: [] as HeldClass['stations'][number][],
     answers: [] as HeldClass['answers'][number][],
   };
-  for (const { quiz, stations, answers } of await marksOfAll(db, quizzes)) {
+  for (const { quiz, stations, answers } of (await marksOfAll(db, quizzes)).map(ofNames)) {
     for (const { id, frozen, voided, leftOut } of stations)
       if (frozen && !voided && !leftOut)
         held.stations.push({

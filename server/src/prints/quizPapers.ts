@@ -9,7 +9,14 @@ import { POLICY_TITLES, type NamingPolicy } from '@hurrow/core/names';
 import { roundOf, type Rotation } from '@hurrow/core/rotation';
 import { characterName } from '@hurrow/core/score';
 import type { Place } from '@hurrow/core/season';
-import { fairnessOf, Reader, type PlannedStation } from '@hurrow/core/station';
+import {
+  fairnessOf,
+  inItsWords,
+  Reader,
+  rightInWords,
+  type FrozenQuestion,
+  type PlannedStation,
+} from '@hurrow/core/station';
 import { commonName, scientificName, type CautionKind } from '@hurrow/core/taxon';
 import { listInWords, MEDIUM_TITLES, viewInWords, type View } from '@hurrow/core/view';
 import type { Vocabulary } from '@hurrow/core/vocabulary';
@@ -22,8 +29,8 @@ export interface QuizPrinted {
   at: string;
   course: Course;
   quiz: QuizHead;
-  /** With the ids of the taxa whose names are to choose from, if any. */
-  stations: (PlannedStation & { position: number; choices: string[] })[];
+  /** With the ids of the taxa whose names are to choose from, or what is asked in place of the name. */
+  stations: (PlannedStation & { position: number; choices: string[]; asked: FrozenQuestion | undefined })[];
   list: readonly ProfiledTaxon[];
   vocabulary: Vocabulary;
   reference: Place;
@@ -79,73 +86,89 @@ function stationCards({ at, course, quiz, stations, list, vocabulary }: QuizPrin
   return {
     info: { title: `Stations of ${quiz.title}` },
     pageMargins: [MARGIN, MARGIN, MARGIN, 20],
-    content: stations.map(({ position, taxonId, medium, view, asks = [], choices }, i): Content => {
-      const cautions = list.find(({ taxon }) => taxon.id === taxonId)?.taxon.cautions ?? [];
-      const care = [
-        ...new Set(
-          cautions.flatMap(
-            ({ kind }) => CARE[kind] ?? (medium === 'livingTree' ? CARE_AT_TREE[kind] : undefined) ?? [],
+    content: stations.map(
+      ({ position, taxonId, medium, view, asks = [], choices, asked: question }, i): Content => {
+        const cautions = list.find(({ taxon }) => taxon.id === taxonId)?.taxon.cautions ?? [];
+        const care = [
+          ...new Set(
+            cautions.flatMap(
+              ({ kind }) => CARE[kind] ?? (medium === 'livingTree' ? CARE_AT_TREE[kind] : undefined) ?? [],
+            ),
           ),
-        ),
-      ];
-      const asked = asks.flatMap((id) => vocabulary.get(id) ?? []);
-      return {
-        ...(i > 0 && i % 2 === 0 ? { pageBreak: 'before' as const } : {}),
-        unbreakable: true,
-        layout: { hLineWidth: () => 1, vLineWidth: () => 1, paddingLeft: () => 20, paddingTop: () => 16 },
-        margin: [0, 0, 0, 16],
-        table: {
-          widths: [card.width - 44],
-          heights: [card.height - 44],
-          body: [
-            [
-              {
-                columns: [
-                  {
-                    width: '*',
-                    stack: [
-                      { text: String(position), font: 'Serif', bold: true, fontSize: 120, lineHeight: 0.9 },
-                      { text: upperFirst(MEDIUM_TITLES[medium]), fontSize: 18, bold: true },
-                      { text: `You look at ${viewInWords(view)}.`, fontSize: 13, margin: [0, 2, 0, 8] },
-                      ...nameAsked(choices, course, list),
-                      ...asked.map((character): Content => ({
-                        text: `First say what you see: ${characterName(character, course.audience)}.`,
-                        fontSize: 13,
-                        margin: [0, 4, 0, 0],
-                      })),
-                      {
-                        text: [...care, 'Do not taste anything. Leave it as you found it.'].join(' '),
-                        fontSize: 12,
-                        margin: [0, 10, 0, 0],
-                      },
-                    ],
-                  },
-                  {
-                    width: 110,
-                    stack: [
-                      {
-                        qr: `${at}/quiz/${quiz.id}/${position}`,
-                        fit: 100,
-                        eccLevel: 'M',
-                      },
-                      {
-                        text: quiz.title,
-                        alignment: 'center',
-                        fontSize: 9,
-                        color: GREY,
-                        margin: [0, 6, 0, 0],
-                      },
-                    ],
-                  },
-                ],
-              },
+        ];
+        const asked = asks.flatMap((id) => vocabulary.get(id) ?? []);
+        return {
+          ...(i > 0 && i % 2 === 0 ? { pageBreak: 'before' as const } : {}),
+          unbreakable: true,
+          layout: { hLineWidth: () => 1, vLineWidth: () => 1, paddingLeft: () => 20, paddingTop: () => 16 },
+          margin: [0, 0, 0, 16],
+          table: {
+            widths: [card.width - 44],
+            heights: [card.height - 44],
+            body: [
+              [
+                {
+                  columns: [
+                    {
+                      width: '*',
+                      stack: [
+                        { text: String(position), font: 'Serif', bold: true, fontSize: 120, lineHeight: 0.9 },
+                        { text: upperFirst(MEDIUM_TITLES[medium]), fontSize: 18, bold: true },
+                        { text: `You look at ${viewInWords(view)}.`, fontSize: 13, margin: [0, 2, 0, 8] },
+                        ...(question ? questionAsked(question, course) : nameAsked(choices, course, list)),
+                        ...asked.map((character): Content => ({
+                          text: `First say what you see: ${characterName(character, course.audience)}.`,
+                          fontSize: 13,
+                          margin: [0, 4, 0, 0],
+                        })),
+                        {
+                          text: [...care, 'Do not taste anything. Leave it as you found it.'].join(' '),
+                          fontSize: 12,
+                          margin: [0, 10, 0, 0],
+                        },
+                      ],
+                    },
+                    {
+                      width: 110,
+                      stack: [
+                        {
+                          qr: `${at}/quiz/${quiz.id}/${position}`,
+                          fit: 100,
+                          eccLevel: 'M',
+                        },
+                        {
+                          text: quiz.title,
+                          alignment: 'center',
+                          fontSize: 9,
+                          color: GREY,
+                          margin: [0, 6, 0, 0],
+                        },
+                      ],
+                    },
+                  ],
+                },
+              ],
             ],
-          ],
-        },
-      };
-    }),
+          },
+        };
+      },
+    ),
   };
 }
+
+/** What is asked in place of the name, with what there is to choose from. */
+const questionAsked = ({ asked, offered }: FrozenQuestion, { audience }: Course): Content[] => [
+  { text: inItsWords(asked, audience), fontSize: 16 },
+  ...(offered.length > 0
+    ? [
+        {
+          text: offered.map((each) => inItsWords(each, audience)).join('  ·  '),
+          fontSize: 12,
+          margin: [0, 4, 0, 0] as [number, number, number, number],
+        },
+      ]
+    : []),
+];
 
 /** What is asked of the name: to be written, or one of those that the card shows. */
 function nameAsked(choices: readonly string[], course: Course, list: readonly ProfiledTaxon[]): Content[] {
@@ -191,9 +214,11 @@ function answerSheets({ course, quiz, stations, students, vocabulary }: QuizPrin
             heights: (row: number) => (row === 0 ? 12 : Math.max(15, Math.min(26, 560 / stations.length))),
             body: [
               ['', ...columns.map((text): TableCell => ({ text, bold: true, fontSize: 9 }))],
-              ...stations.map(({ position, asks: asked = [] }): TableCell[] => [
+              ...stations.map(({ position, asks: asked = [], asked: question }): TableCell[] => [
                 { text: String(position), bold: true },
-                ...parts.map((): TableCell => ''),
+                ...(question
+                  ? spanning(parts.length, inItsWords(question.asked, course.audience))
+                  : parts.map((): TableCell => '')),
                 ...(asks
                   ? [
                       {
@@ -214,6 +239,12 @@ function answerSheets({ course, quiz, stations, students, vocabulary }: QuizPrin
     })),
   };
 }
+
+/** A line as wide as the fields of a name, for what is asked in their place. */
+const spanning = (columns: number, text: string): TableCell[] => [
+  { text, fontSize: 8, color: GREY, colSpan: columns },
+  ...Array.from({ length: columns - 1 }, (): TableCell => ''),
+];
 
 /** A card for each student with the stations in the order in which they are visited; nothing of anybody's needs. */
 function roundCards({ quiz, students, rotation, rounds }: QuizPrinted): Sheet {
@@ -268,7 +299,7 @@ function roundCards({ quiz, students, rotation, rounds }: QuizPrinted): Sheet {
 /** For whoever marks: each station with the names that count, and what settles it in what is shown. */
 function masterKey(taken: QuizPrinted): Sheet {
   const { course, quiz, stations, list } = taken;
-  const rows = stations.map(({ position, taxonId, medium, view }): TableCell[] => {
+  const rows = stations.map(({ position, taxonId, medium, view, asked }): TableCell[] => {
     const profiled = list.find(({ taxon }) => taxon.id === taxonId);
     if (!profiled) return [String(position), { text: 'no longer on the list', colSpan: 3 }, '', ''];
     const { taxon } = profiled;
@@ -287,7 +318,7 @@ function masterKey(taken: QuizPrinted): Sheet {
       {
         stack: [
           { text: `${MEDIUM_TITLES[medium]}: ${viewInWords(view)}`, fontSize: 8.5, color: GREY },
-          settles,
+          asked ? keyOfQuestion(asked, profiled, course) : settles,
         ],
       },
     ];
@@ -321,6 +352,18 @@ function masterKey(taken: QuizPrinted): Sheet {
     ],
   };
 }
+
+/** What is asked in place of the name, and what is right. */
+const keyOfQuestion = (
+  question: FrozenQuestion,
+  { taxon }: ProfiledTaxon,
+  { audience }: Course,
+): Content => ({
+  text: [
+    `${inItsWords(question.asked, audience)} `,
+    { text: rightInWords({ question, truth: taxon }, audience), bold: true },
+  ],
+});
 
 /** Readings of a beginner by which the tree is found that one is taken for. */
 const READINGS = 600;

@@ -8,6 +8,7 @@ import type { StationRow } from './queries.ts';
 /** Throws where an answer says of a character what its station did not ask for, or names no state of it. */
 export async function checkSeen(db: Db, station: StationRow, answer: Answer): Promise<void> {
   checkWentBy(station, answer);
+  checkSaid(station, answer);
   const { position, frozen } = station;
   const said = Object.entries(answer.seen ?? {}).filter(([, state]) => state);
   if (said.length === 0) return;
@@ -36,6 +37,16 @@ function checkWentBy({ position, frozen }: StationRow, { wentBy = [] }: Answer):
     );
 }
 
+/** Throws where something is said that nobody asked, or chosen that was not offered. */
+function checkSaid({ position, frozen }: StationRow, { said }: Answer): void {
+  if (!said) return;
+  const question = frozen?.question;
+  if (!question || question.kind === 'family' || question.kind === 'genus')
+    throw badInput(`Station ${position} asks for a name. Write it in the field of the name.`);
+  if (question.offered.length > 0 && !question.offered.some(({ id }) => id === said))
+    throw badInput(`“${said}” is not among what station ${position} offers. Choose one of those offered.`);
+}
+
 /** Does an answer tell more than names, so that it has to be held against its station? */
-export const tellsMore = ({ seen, wentBy }: Answer): boolean =>
-  Object.values(seen ?? {}).some(Boolean) || (wentBy ?? []).length > 0;
+export const tellsMore = ({ seen, wentBy, said }: Answer): boolean =>
+  Object.values(seen ?? {}).some(Boolean) || (wentBy ?? []).length > 0 || Boolean(said);

@@ -3,7 +3,7 @@ import type { ClassSoFar } from '@hurrow/core/assembly';
 import { OFTEN_MIXED_UP } from '@hurrow/core/term';
 import { sets as setsOf } from '../courses/queries.ts';
 import type { Db } from '../db/index.ts';
-import { marksOf } from './marking.ts';
+import { marksOf, ofNames } from './marking.ts';
 import { quizStates } from './queries.ts';
 
 /** Reports of what they went by after which the use of a character is half as doubtful. */
@@ -16,7 +16,7 @@ export async function classSoFar(db: Db, course: Course): Promise<ClassSoFar> {
   const pairs = new Map<string, { a: string; b: string; count: number }>();
   for (const quiz of await quizStates(db, course.id)) {
     if (quiz.state === 'planned') continue;
-    const marks = await marksOf(db, quiz);
+    const marks = ofNames(await marksOf(db, quiz));
     const counted = new Map(
       marks.stations.flatMap((station) =>
         station.frozen && !station.voided && !station.leftOut ? [[station.id, station.frozen] as const] : [],

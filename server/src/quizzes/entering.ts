@@ -104,6 +104,7 @@ export async function importAnswers(
         position,
         asks: (frozen?.asks ?? []).flatMap(({ characterId }) => vocabulary.get(characterId) ?? []),
         offered: (frozen?.wentBy ?? []).flatMap((id) => vocabulary.get(id) ?? []),
+        ...(frozen?.question ? { asking: frozen.question } : {}),
       })),
       list,
     });

@@ -12,7 +12,7 @@ const PACE = 1000;
 /** Numbers by the id of a student or station. */
 export type Counts = Record<string, number>;
 
-/** What a page that watches is told: how many stations each student has answered; how many answered each station, and named its tree. */
+/** What a page that watches is told: how many stations each student has answered; how many answered each station, and named its tree or answered its question rightly. */
 export interface LiveNews {
   students: Counts;
   answered: Counts;
@@ -35,11 +35,12 @@ async function standingOf(db: Db, quizId: string): Promise<LiveNews> {
   const news: LiveNews = { students: {}, answered: {}, right: {} };
   for (const { studentId, n } of await queries.answeredStations(db, quizId)) news.students[studentId] = n;
   const { stations, answers } = await marksOf(db, await quizOf(db, quizId));
-  const truths = new Map(stations.map(({ id, frozen }) => [id, frozen?.truth]));
+  const frozenOf = new Map(stations.map(({ id, frozen }) => [id, frozen]));
   for (const { stationId, text, mark } of answers) {
     if (!text) continue;
     news.answered[stationId] = (news.answered[stationId] ?? 0) + 1;
-    if (mark.resolution.taxonId === truths.get(stationId))
+    const { question, truth } = frozenOf.get(stationId) ?? {};
+    if (question ? mark.points === mark.outOf : mark.resolution.taxonId === truth)
       news.right[stationId] = (news.right[stationId] ?? 0) + 1;
   }
   return news;

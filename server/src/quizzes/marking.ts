@@ -11,6 +11,7 @@ import { setImmediate as breathe } from 'node:timers/promises';
 import type { QuizHead } from '@hurrow/contract/quizzes';
 import type { MarkedAnswer } from '@hurrow/contract/quizzes';
 import { effectiveResponses, type EffectiveResponse } from '@hurrow/core/quiz';
+import { markQuestion, saidKey, saidTo, type FrozenStation } from '@hurrow/core/station';
 import type { Db } from '../db/index.ts';
 import { fixedStations } from './fixed.ts';
 import * as queries from './queries.ts';
@@ -118,10 +119,13 @@ export const wholeAnswerKey = (answer: Answer): string =>
 /** The ruling that holds for an answer: one on this answer alone, else one on answers equal to it, else one on its name. */
 function rulingOn(
   response: queries.ResponseRow,
-  truth: string,
+  { truth, question }: FrozenStation,
   rulings: readonly queries.RulingRow[],
 ): queries.RulingRow | undefined {
-  const keys = [wholeAnswerKey(response.answer), answerKey(answerText(response.answer))];
+  const { answer } = response;
+  const keys = question
+    ? [saidKey(question, answer)]
+    : [wholeAnswerKey(answer), answerKey(answerText(answer))];
   const here = rulings.filter((row) => row.truth === truth && keys.includes(row.answerKey));
   const alone = here.find(
     (row) => row.studentId === response.studentId && row.stationId === response.stationId,
@@ -158,8 +162,11 @@ export async function marksOf(
     const frozen = byId.get(response.stationId)?.frozen;
     const truth = frozen?.list.find((taxon) => taxon.id === frozen.truth);
     if (!frozen || !truth) return [];
-    const text = answerText(response.answer);
-    const ruling = rulingOn(response, frozen.truth, rulings);
+    const { question } = frozen;
+    const text = question ? saidTo(question, response.answer) : answerText(response.answer);
+    const ruling = rulingOn(response, frozen, rulings);
+    const word = ruling && { taxonId: ruling.countsAs, ...(ruling.points ? { points: ruling.points } : {}) };
+    const list = listOf.get(response.stationId)!;
     return [
       {
         responseId: response.id,
@@ -169,13 +176,9 @@ export async function marksOf(
         written: response.answer,
         text,
         mark: markOnce(marks, [response.stationId, response.answer, ruling?.id, under], () =>
-          markAnswer(
-            response.answer,
-            truth,
-            listOf.get(response.stationId)!,
-            marking!,
-            ruling && { taxonId: ruling.countsAs, ...(ruling.points ? { points: ruling.points } : {}) },
-          ),
+          question
+            ? markQuestion(response.answer, { question, truth, list, marking: marking! }, word)
+            : markAnswer(response.answer, truth, list, marking!, word),
         ),
         ruling: ruling
           ? {
@@ -209,6 +212,21 @@ export const marksOfAll = <Q extends QuizHead>(
   quizzes: readonly Q[],
 ): Promise<(Awaited<ReturnType<typeof marksOf>> & { quiz: Q })[]> =>
   Promise.all(quizzes.map(async (quiz) => ({ quiz, ...(await marksOf(db, quiz)) })));
+
+/**
+ * The stations that ask for a name, and their answers: what was asked for something else says nothing of what trees are taken for. All analyses of
+ * names rest on these.
+ */
+export function ofNames<M extends { stations: queries.StationRow[]; answers: MarkedAnswer[] }>(marks: M): M {
+  const others = new Set(marks.stations.filter(({ frozen }) => frozen?.question).map(({ id }) => id));
+  return others.size === 0
+    ? marks
+    : {
+        ...marks,
+        stations: marks.stations.filter(({ id }) => !others.has(id)),
+        answers: marks.answers.filter(({ stationId }) => !others.has(stationId)),
+      };
+}
 
 /** A mark, worked out once for all that follows from the same. */
 function markOnce(marks: Map<string, Mark>, rests: unknown[], work: () => Mark): Mark {

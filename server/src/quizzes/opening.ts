@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import { setImmediate as breathe } from 'node:timers/promises';
 import type { QuizHead } from '@hurrow/contract/quizzes';
-import { freezeStation, tooLittleInWords, tooLittleToDraw } from '@hurrow/core/station';
+import { freezeStation, questionAt, tooLittleInWords, tooLittleToDraw } from '@hurrow/core/station';
 import { badInput, conflict, notFound } from '../api/problem.ts';
 import { courseOf } from '../courses/course.ts';
 import { sets } from '../courses/queries.ts';
@@ -83,6 +83,10 @@ async function fixAll(db: Db, quiz: QuizHead): Promise<void> {
         { position: station.position },
         'tooLittleToDraw',
       );
+    const { marking, units } = course;
+    const asked = questionAt(plannedOf(station), station.seed, { ...ground, marking, units });
+    if (asked && !asked.ok)
+      throw badInput(`Station ${station.position} ${asked.problem}`, { position: station.position });
   }
   const offered = new Map<string, number>();
   for (const station of stations) {
@@ -102,7 +106,8 @@ async function fixAll(db: Db, quiz: QuizHead): Promise<void> {
   }
 }
 
-const plannedOf = ({ taxonId, medium, view, asks, wentBy, prompt, choose }: queries.StationRow) => ({
+/** A station as it was planned. */
+export const plannedOf = ({
   taxonId,
   medium,
   view,
@@ -110,4 +115,14 @@ const plannedOf = ({ taxonId, medium, view, asks, wentBy, prompt, choose }: quer
   wentBy,
   prompt,
   choose,
+  question,
+}: queries.StationRow) => ({
+  taxonId,
+  medium,
+  view,
+  asks,
+  wentBy,
+  prompt,
+  choose,
+  question,
 });

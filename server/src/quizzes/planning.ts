@@ -1,6 +1,6 @@
 import { randomInt, randomUUID } from 'node:crypto';
 import type { PlanBody } from '@hurrow/contract/quizzes';
-import { askable } from '@hurrow/core/station';
+import { askable, questionAt } from '@hurrow/core/station';
 import { dayOfYear } from '@hurrow/core/season';
 import { badInput } from '../api/problem.ts';
 import { courseOf } from '../courses/course.ts';
@@ -24,7 +24,17 @@ export async function writeStations(db: Db, quizId: string, courseId: string, bo
   const day = dayOfYear(body.heldOn);
   for (const [
     i,
-    { taxonId, medium, view, asks = [], wentBy = false, prompt = null, choose = false, seed },
+    {
+      taxonId,
+      medium,
+      view,
+      asks = [],
+      wentBy = false,
+      prompt = null,
+      choose = false,
+      question = null,
+      seed,
+    },
   ] of body.stations.entries())
     await queries.addStation(db, {
       id: randomUUID(),
@@ -38,19 +48,31 @@ export async function writeStations(db: Db, quizId: string, courseId: string, bo
       wentBy,
       prompt,
       choose,
+      question,
     });
 }
 
 /** Throws where a station asks for a character that cannot be read off what it shows. */
 async function refuseUnseen(db: Db, courseId: string, { stations, heldOn }: PlanBody): Promise<void> {
-  if (stations.every(({ asks, prompt }) => !asks?.length && !prompt)) return;
+  if (stations.every(({ asks, prompt, question }) => !asks?.length && !prompt && !question)) return;
   const read = await committedLibrary(db);
   const { library, vocabulary } = read;
-  const [day, options] = [
-    dayOfYear(heldOn),
-    { reference: library.reference, site: await courseOf(db, courseId) },
-  ];
-  for (const [i, { taxonId, view, asks = [], prompt }] of stations.entries()) {
+  const course = await courseOf(db, courseId);
+  const [day, options] = [dayOfYear(heldOn), { reference: library.reference, site: course }];
+  const list = stations.some(({ question }) => question)
+    ? read.profilesOf(await taughtIds(db, courseId))
+    : [];
+  for (const [i, station] of stations.entries()) {
+    const { taxonId, view, asks = [], prompt } = station;
+    const { marking, units } = course;
+    const asked = questionAt({ ...station, view: { ...view, day } }, station.seed ?? 1, {
+      ...options,
+      list,
+      vocabulary,
+      marking,
+      units,
+    });
+    if (asked && !asked.ok) throw badInput(`Station ${i + 1} ${asked.problem}`);
     const profiled = read.profileOf(taxonId);
     const can = profiled ? askable(profiled, vocabulary, { ...view, day }, options) : [];
     if (prompt && !can.includes(prompt))

@@ -4,7 +4,7 @@ import type { Try } from '@hurrow/contract/tries';
 import type { AnswerPart, MarkingPolicy } from '@hurrow/core/names';
 import type { Speaker, StoredResponse } from '@hurrow/core/quiz';
 import type { BellState } from '@hurrow/core/rotation';
-import type { FrozenStation } from '@hurrow/core/station';
+import type { FrozenStation, Question } from '@hurrow/core/station';
 import type { Medium, View } from '@hurrow/core/view';
 import type { Db } from '../db/index.ts';
 import { uuidOf } from '../db/uuid.ts';
@@ -139,13 +139,15 @@ export interface StationRow {
   prompt: string | null;
   /** Are four names to choose from? */
   choose: boolean;
+  /** What is asked in place of the name. */
+  question: Question | null;
 }
 
 // What a station is fixed to holds once its quiz has been opened.
 const STATION = `station.id, quiz_id as "quizId", position, taxon_id as "taxonId", medium, view, seed, voided, credited,
   void_reason as "voidReason", left_out as "leftOut",
   case when quiz.state = 'planned' then null else frozen end as frozen, asks,
-  went_by as "wentBy", prompt, choose`;
+  went_by as "wentBy", prompt, choose, question`;
 
 export const stations = (db: Db, quizId: string) =>
   db.query<StationRow>(
@@ -182,8 +184,8 @@ export const addStation = (
   row: Omit<StationRow, 'voided' | 'credited' | 'voidReason' | 'leftOut' | 'frozen'>,
 ) =>
   db.query(
-    `insert into station (id, quiz_id, position, taxon_id, medium, view, seed, asks, went_by, prompt, choose)
-     values ($1, $2, $3, $4, $5, $6::jsonb, $7, $8::jsonb, $9, $10, $11)`,
+    `insert into station (id, quiz_id, position, taxon_id, medium, view, seed, asks, went_by, prompt, choose, question)
+     values ($1, $2, $3, $4, $5, $6::jsonb, $7, $8::jsonb, $9, $10, $11, $12::jsonb)`,
     [
       row.id,
       row.quizId,
@@ -196,6 +198,7 @@ export const addStation = (
       row.wentBy,
       row.prompt,
       row.choose,
+      row.question && JSON.stringify(row.question),
     ],
   );
 

@@ -1,6 +1,7 @@
 import type { RulingBody } from '@hurrow/contract/quizzes';
 import type { QuizHead } from '@hurrow/contract/quizzes';
 import { answerText, partedAnswer, resolveName } from '@hurrow/core/names';
+import { saidKey, saidTo } from '@hurrow/core/station';
 import { commonName } from '@hurrow/core/taxon';
 import { badInput, conflict, notFound } from '../api/problem.ts';
 import { accountOf } from '../api/route.ts';
@@ -34,17 +35,25 @@ export async function rule(tx: Db, quizId: string, body: RulingBody, by: By): Pr
   }
   if (!body.only && !body.both && body.countsAs !== null && !body.points)
     await askIfShared(tx, row, body as RulingBody & { countsAs: string });
-  const which = body.only ? 'one answer' : 'all equal answers';
-  const why = body.reason ? `: ${body.reason}` : '';
-  await note(tx, by, row.courseId, `ruled on ${which} “${answerText(body.answer)}” in “${row.title}”${why}`);
   const points = body.points ?? null;
   const byHand = points !== null || Boolean(body.only);
+  const question = body.stationId ? (await queries.station(tx, body.stationId))?.frozen?.question : undefined;
+  if (question && points === null)
+    throw badInput('This station asks for no name. Give the answer points by hand, with the reason.');
+  const written = question ? saidTo(question, body.answer) : answerText(body.answer);
+  const which = body.only ? 'one answer' : 'all equal answers';
+  const why = body.reason ? `: ${body.reason}` : '';
+  await note(tx, by, row.courseId, `ruled on ${which} “${written}” in “${row.title}”${why}`);
   await queries.addRuling(
     tx,
     row.courseId,
     {
       truth: body.truth,
-      answerKey: byHand ? wholeAnswerKey(body.answer) : answerKey(answerText(body.answer)),
+      answerKey: question
+        ? saidKey(question, body.answer)
+        : byHand
+          ? wholeAnswerKey(body.answer)
+          : answerKey(answerText(body.answer)),
       countsAs: body.countsAs,
       studentId: body.only?.studentId ?? null,
       stationId: body.only?.stationId ?? null,

@@ -1,7 +1,7 @@
 import * as contract from '@hurrow/contract/rounds';
 import { USUAL_ROUNDS } from '@hurrow/contract/rounds';
 import { timetable } from '@hurrow/core/rotation';
-import { choicesOf } from '@hurrow/core/station';
+import { choicesOf, questionAt } from '@hurrow/core/station';
 import { badInput } from '../api/problem.ts';
 import { serve } from '../api/route.ts';
 import { courseOf } from '../courses/course.ts';
@@ -11,6 +11,8 @@ import { committedLibrary } from '../library/committed.ts';
 import { printed } from '../prints/printed.ts';
 import type { QuizPrinted } from '../prints/quizPapers.ts';
 import * as queries from '../quizzes/queries.ts';
+import type { StationRow } from '../quizzes/queries.ts';
+import { plannedOf } from '../quizzes/opening.ts';
 import { fixedStations } from '../quizzes/fixed.ts';
 import { quizOf } from '../quizzes/quiz.ts';
 
@@ -55,27 +57,32 @@ async function toPrint(db: Db, quizId: string, at: string): Promise<QuizPrinted>
   const rounds = (await queries.roundsOf(db, quiz.id)) ?? USUAL_ROUNDS;
   const list = read.profilesOf(taught);
   const ground = { reference: read.library.reference, site: course };
+  const { vocabulary } = read;
+  const asking = { ...ground, list, vocabulary, marking: course.marking, units: course.units };
+  const questionOf = (station: StationRow) => {
+    const asked = questionAt(plannedOf(station), station.seed, asking);
+    return station.frozen?.question ?? (asked?.ok ? asked.value : undefined);
+  };
   const there = students.filter(({ id }) => !rounds.away.includes(id));
   return {
     at,
     course,
     quiz,
-    stations: stations.map(({ position, taxonId, medium, view, asks, wentBy, choose, seed, frozen }) => ({
-      position,
-      taxonId,
-      medium,
-      view,
-      asks,
-      wentBy,
-      choose,
-      choices:
-        frozen?.choices ??
-        (choose && taught.includes(taxonId)
-          ? choicesOf(taxonId, list, read.vocabulary, view, { ...ground, seed })
-          : []),
-    })),
+    stations: stations.map((station) => {
+      const { position, taxonId, view, choose, seed, frozen } = station;
+      const asked = questionOf(station);
+      const choosing = choose && !asked && taught.includes(taxonId);
+      return {
+        ...plannedOf(station),
+        position,
+        asked,
+        choices:
+          frozen?.choices ??
+          (choosing ? choicesOf(taxonId, list, vocabulary, view, { ...ground, seed }) : []),
+      };
+    }),
     list,
-    vocabulary: read.vocabulary,
+    vocabulary,
     reference: read.library.reference,
     students: there,
     rounds,

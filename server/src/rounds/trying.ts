@@ -1,6 +1,7 @@
 import * as contract from '@hurrow/contract/tries';
 import { MOST_TRIES, type Try } from '@hurrow/contract/tries';
 import { answerText, markAnswer } from '@hurrow/core/names';
+import { markQuestion, questionAt, saidTo } from '@hurrow/core/station';
 import { badInput } from '../api/problem.ts';
 import { serve } from '../api/route.ts';
 import { courseOf } from '../courses/course.ts';
@@ -8,6 +9,7 @@ import { sets } from '../courses/queries.ts';
 import { committedLibrary } from '../library/committed.ts';
 import * as queries from '../quizzes/queries.ts';
 import { fixedStations } from '../quizzes/fixed.ts';
+import { plannedOf } from '../quizzes/opening.ts';
 import { quizOf } from '../quizzes/quiz.ts';
 
 export const tryRoutes = [
@@ -20,12 +22,29 @@ export const tryRoutes = [
     const stations = await fixedStations(db, quiz.id);
     const read = await committedLibrary(db);
     const taught = (await sets(db, course.id)).flatMap(({ taxa }) => taxa);
-    const list = read.profilesOf(taught).map(({ taxon }) => taxon);
+    const profiles = read.profilesOf(taught);
+    const list = profiles.map(({ taxon }) => taxon);
+    const ground = {
+      list: profiles,
+      vocabulary: read.vocabulary,
+      reference: read.library.reference,
+      site: course,
+      units: course.units,
+      marking,
+    };
     const missed = body.answers.flatMap(({ position, answer }): Try['missed'] => {
       const station = stations.find((each) => each.position === position);
       if (!station)
         throw badInput(`This quiz has no station ${position}. Open it again: its plan has changed.`);
       const truth = list.find(({ id }) => id === station.taxonId);
+      const asked = questionAt(plannedOf(station), station.seed, ground);
+      if (asked?.ok && truth) {
+        const question = station.frozen?.question ?? asked.value;
+        const { points, outOf } = markQuestion(answer, { question, truth, list, marking });
+        return points === outOf
+          ? []
+          : [{ position, taxonId: station.taxonId, written: saidTo(question, answer) }];
+      }
       const named = truth && markAnswer(answer, truth, list, marking).resolution.taxonId;
       return named === station.taxonId
         ? []

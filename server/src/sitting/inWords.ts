@@ -1,9 +1,9 @@
 import type { QuizHead } from '@hurrow/contract/quizzes';
-import type { NameToChoose, WentByOffered } from '@hurrow/contract/sitting';
+import type { WentByOffered } from '@hurrow/contract/sitting';
 import type { NamingPolicy } from '@hurrow/core/names';
-import { statesToSee } from '@hurrow/core/station';
+import { asStudentsRead, namesToChoose, statesToSee } from '@hurrow/core/station';
 import { characterName, type Audience } from '@hurrow/core/score';
-import { commonName, scientificName } from '@hurrow/core/taxon';
+import { commonName } from '@hurrow/core/taxon';
 import { MEDIUM_TITLES, SHOWN_TITLES, viewInWords } from '@hurrow/core/view';
 import { SHOWN_BY, stateOf } from '@hurrow/core/vocabulary';
 import { type Db } from '../db/index.ts';
@@ -56,25 +56,6 @@ async function promptInWords(db: Db, { frozen }: quizQueries.StationRow, audienc
   return character ? characterName(character, audience) : null;
 }
 
-/** The names to choose from at a station, as its marking asks for them; a name that two of them bear is offered once. */
-function namesToChoose({ frozen }: quizQueries.StationRow): NameToChoose[] {
-  if (!frozen?.choices) return [];
-  const { policy } = frozen.marking;
-  const all = frozen.choices
-    .flatMap((id) => frozen.list.find((taxon) => taxon.id === id) ?? [])
-    .map((taxon): NameToChoose => {
-      if (policy === 'common') {
-        const name = commonName(taxon);
-        return { name, latin: false, answer: { name } };
-      }
-      const { genus, epithet, family } = taxon;
-      if (policy === 'genus') return { name: genus, latin: true, answer: { genus } };
-      const answer = { genus, epithet, ...(policy === 'binomialFamily' ? { family } : {}) };
-      return { name: scientificName(taxon), latin: true, answer };
-    });
-  return all.filter(({ name }, i) => all.findIndex((other) => other.name === name) === i);
-}
-
 /** Stations at which students look at the phone; at all others they look at what lies there. */
 export const isPicture = ({ medium }: Pick<quizQueries.StationRow, 'medium'>): boolean =>
   medium === 'drawing' || medium === 'photo';
@@ -98,7 +79,10 @@ async function quizInWords(db: Db, quiz: QuizHead, audience: Audience, policy: N
         asks: await questionsInWords(db, station, audience),
         wentBy: await checklistInWords(db, station, audience),
         prompt: await promptInWords(db, station, audience),
-        choices: namesToChoose(station),
+        choices: station.frozen
+          ? namesToChoose(station.frozen.choices ?? [], station.frozen.list, station.frozen.marking.policy)
+          : [],
+        question: station.frozen?.question ? asStudentsRead(station.frozen.question, audience) : null,
       })),
     ),
   };

@@ -3,7 +3,7 @@ import type { QuizHead } from '@hurrow/contract/quizzes';
 import type { Beside, Result, ResultRow, SeenRow } from '@hurrow/contract/sitting';
 import { fullPoints, type Answer } from '@hurrow/core/names';
 import { characterName, type Audience } from '@hurrow/core/score';
-import { besideMistake, type FrozenStation } from '@hurrow/core/station';
+import { besideMistake, inItsWords, rightInWords, saidTo, type FrozenStation } from '@hurrow/core/station';
 import { commonName, scientificName } from '@hurrow/core/taxon';
 import { stateOf } from '@hurrow/core/vocabulary';
 import { conflict, notFound, Problem } from '../api/problem.ts';
@@ -52,18 +52,27 @@ export async function resultOf(db: Db, quizId: string, own: Own): Promise<Result
     const isCommon = marking.policy === 'common';
     const named = answer?.mark.resolution.taxonId;
     const regrade = asked.get(station.id);
+    const { question } = frozen;
     rows.push({
       stationId: station.id,
       position: station.position,
-      written: answer ? [answer.text, answer.written.family].filter(Boolean).join(', ') : '',
+      written: !answer
+        ? ''
+        : question
+          ? saidTo(question, answer.written, audience)
+          : [answer.text, answer.written.family].filter(Boolean).join(', '),
       points: voided ? outOf : (answer?.mark.points ?? 0),
       outOf,
       truth: isCommon ? commonName(truth) : scientificName(truth),
       latin: !isCommon,
-      family: marking.policy === 'binomialFamily' ? truth.family : null,
+      family: marking.policy === 'binomialFamily' && !question ? truth.family : null,
+      question: question
+        ? { asked: inItsWords(question.asked, audience), right: rightInWords({ question, truth }, audience) }
+        : null,
       remarks: (answer?.mark.parts ?? [])
-        .filter((part) => part.remark !== 'right')
-        .map((part) => `${part.part}: ${part.remark}`),
+        // Beside what would have been right nobody needs to be told that it was wrong.
+        .filter(({ part, remark }) => remark !== 'right' && !(part === 'said' && remark === 'wrong'))
+        .map((part) => (part.part === 'said' ? part.remark : `${part.part}: ${part.remark}`)),
       mistaken: named !== undefined && named !== frozen.truth,
       seen: await seenRows(db, frozen, answer?.written, audience),
       credited: voided ? (station.voidReason ?? 'the station was not fair') : null,

@@ -1,7 +1,7 @@
 import type { MarkedAnswer, Marks } from '@hurrow/contract/quizzes';
 import { useState } from 'react';
 import { commonName } from '@hurrow/core/taxon';
-import { papersOf, pointsInWords, stationsOf, writtenInFull } from './marking.ts';
+import { isRight, papersOf, pointsInWords, stationsOf, writtenInFull } from './marking.ts';
 import styles from './marking.module.css';
 
 interface MarkSheetProps {
@@ -60,6 +60,12 @@ export function MarkSheet(props: MarkSheetProps) {
               <tr key={station.id}>
                 <th scope="row">
                   {station.position} {truth && commonName(truth)}
+                  {station.asking && (
+                    <>
+                      <br />
+                      <small className="quiet">{station.asking.asked.term}</small>
+                    </>
+                  )}
                 </th>
                 <td className={styles['points']}>
                   {named} of {answered}
@@ -74,7 +80,7 @@ export function MarkSheet(props: MarkSheetProps) {
                       {group.answers.length}
                     </span>
                   ))}
-                  {sureButWrong > 0 && <span className="rust"> · {sureButWrong} sure of a wrong name</span>}
+                  {sureButWrong > 0 && <span className="rust"> · {sureButWrong} sure of what is wrong</span>}
                 </td>
               </tr>
             );
@@ -92,8 +98,11 @@ function Written({
   open,
   onOpen,
 }: MarkSheetProps & { position: number; answer: MarkedAnswer }) {
-  const { points, outOf, resolution } = answer.mark;
-  const named = resolution.taxonId === marks.stations.find(({ id }) => id === answer.stationId)?.taxonId;
+  const { points, outOf } = answer.mark;
+  const named = isRight(
+    answer,
+    marks.stations.find(({ id }) => id === answer.stationId)!,
+  );
   return (
     <button
       className={`${styles['written']} ${points === outOf ? '' : named ? styles['part'] : styles['none']}`}

@@ -4,12 +4,13 @@ import type { MarkedAnswer, Marks, Quiz } from '@hurrow/contract/quizzes';
 import { Button } from 'antd';
 import { useState, type FormEvent } from 'react';
 import type { AnswerPart } from '@hurrow/core/names';
+import { rightInWords } from '@hurrow/core/station';
 import { commonName, scientificName } from '@hurrow/core/taxon';
 import { call } from '../app/api.ts';
 import { useMarking, useRuling } from './quizData.ts';
 import { howItReads } from './reading.ts';
 import { SharedName } from './SharedName.tsx';
-import { equalTo, pointsByHand, pointsInWords } from './marking.ts';
+import { equalTo, PART_WORDS, pointsByHand, pointsInWords } from './marking.ts';
 import styles from './marking.module.css';
 import { LinkButton, Problem } from '../app/parts.tsx';
 
@@ -38,7 +39,7 @@ export function OpenedAnswer(props: OpenedProps) {
         <tbody>
           {answer.mark.parts.map((part) => (
             <tr key={part.part}>
-              <th scope="row">{part.part}</th>
+              <th scope="row">{PART_WORDS[part.part]}</th>
               <td>“{part.written}”</td>
               <td className={styles['points']}>
                 {pointsInWords(part.points)} of {pointsInWords(part.outOf)}
@@ -48,7 +49,15 @@ export function OpenedAnswer(props: OpenedProps) {
           ))}
         </tbody>
       </table>
-      {!answer.ruling && <p className="quiet">{howItReads(answer.mark.resolution, marks.list)}</p>}
+      {station.asking && (
+        <p>
+          {station.asking.asked.term}{' '}
+          <strong>{rightInWords({ question: station.asking, truth }, 'technical')}</strong>
+        </p>
+      )}
+      {!answer.ruling && !station.asking && (
+        <p className="quiet">{howItReads(answer.mark.resolution, marks.list)}</p>
+      )}
       {answer.ruling && (
         <p className="quiet">
           By ruling of {answer.ruling.by},{' '}
@@ -67,7 +76,7 @@ export function OpenedAnswer(props: OpenedProps) {
           </LinkButton>
         </p>
       )}
-      <Overrule {...props} truth={truth.id} send={ruling.rule} />
+      <Overrule {...props} truth={truth.id} asksName={!station.asking} send={ruling.rule} />
       <SharedName asking={ruling} />
       {(problem ?? ruling.problem) && <Problem>{problem ?? ruling.problem}</Problem>}
       <p>
@@ -84,8 +93,9 @@ function Overrule({
   answer,
   marks,
   truth,
+  asksName,
   send,
-}: OpenedProps & { truth: string; send(body: RulingBody): Promise<unknown> }) {
+}: OpenedProps & { truth: string; asksName: boolean; send(body: RulingBody): Promise<unknown> }) {
   const { parts, resolution } = answer.mark;
   const [points, setPoints] = useState<Partial<Record<AnswerPart, string>>>({});
   const [countsAs, setCountsAs] = useState(resolution.taxonId ?? '');
@@ -97,12 +107,14 @@ function Overrule({
     event.preventDefault();
     const byHand = pointsByHand(points, parts);
     if ('problem' in byHand) return setProblem(byHand.problem);
+    if (!asksName && !byHand.points) return setProblem('Write the points that it shall have.');
     setProblem('');
     void send({
       truth,
       answer: answer.written,
       countsAs: countsAs || null,
       points: byHand.points,
+      ...(asksName ? {} : { stationId: answer.stationId }),
       only: alone ? { studentId: answer.studentId, stationId: answer.stationId } : null,
       reason,
     }).then((done) => done !== undefined && setPoints({}));
@@ -111,7 +123,11 @@ function Overrule({
     <form className={styles['overrule']} onSubmit={submit}>
       <h3>Overrule it</h3>
       <p>
-        Counts as <CountsAs list={marks.list} truth={truth} value={countsAs} onChange={setCountsAs} />
+        {asksName && (
+          <>
+            Counts as <CountsAs list={marks.list} truth={truth} value={countsAs} onChange={setCountsAs} />
+          </>
+        )}
         {parts.map((part) => (
           <PointsOf
             key={part.part}
@@ -190,10 +206,10 @@ function PointsOf({
   return (
     <label>
       {' '}
-      {part}{' '}
+      {PART_WORDS[part]}{' '}
       <input
         inputMode="decimal"
-        aria-label={`Points for the ${part}`}
+        aria-label={`Points for the ${PART_WORDS[part]}`}
         placeholder={pointsInWords(points)}
         value={typed}
         onChange={(event) => onType(event.target.value)}

@@ -1,9 +1,9 @@
 import type { WholeCourse } from '@hurrow/contract/courses';
 import type { Marks, Quiz } from '@hurrow/contract/quizzes';
 import { useState, type FormEvent, type KeyboardEvent } from 'react';
-import { inTerms, readWentBy } from '@hurrow/core/formats';
+import { inTerms, readSaid, readWentBy } from '@hurrow/core/formats';
 import { PARTS_ASKED, type Answer, type AnswerPart } from '@hurrow/core/names';
-import { statesToSee } from '@hurrow/core/station';
+import { saidTo, statesToSee, type FrozenQuestion } from '@hurrow/core/station';
 import { stateOf, type Character } from '@hurrow/core/vocabulary';
 import { counted } from '@hurrow/core/words';
 import { useVocabulary } from '../app/data.ts';
@@ -179,7 +179,18 @@ function PaperLine({ head, station, quiz, parts, answer, list, onType }: PaperLi
   return (
     <tr>
       <td>{head}</td>
-      {parts.map((part) => (
+      {station.asking && (
+        <td colSpan={parts.length}>
+          <SaidOnPaper
+            called={called}
+            asking={station.asking}
+            answer={answer}
+            onSay={(said) => onType({ ...answer, ...said })}
+            onKeyDown={goOn}
+          />
+        </td>
+      )}
+      {(station.asking ? [] : parts).map((part) => (
         <td key={part}>
           <input
             className={ui['typed']}
@@ -221,8 +232,58 @@ function PaperLine({ head, station, quiz, parts, answer, list, onType }: PaperLi
           )}
         </td>
       )}
-      <td className={`quiet ${styles['reads']}`}>{readsAs(answer, list)}</td>
+      <td className={`quiet ${styles['reads']}`}>{station.asking ? '' : readsAs(answer, list)}</td>
     </tr>
+  );
+}
+
+/** What a paper answers where its station asks for something else than the name, read as it is typed. */
+function SaidOnPaper({
+  called,
+  asking,
+  answer,
+  onSay,
+  onKeyDown,
+}: {
+  /** The station, or whose paper it is. */
+  called: string;
+  asking: FrozenQuestion;
+  answer: Answer;
+  onSay(said: Answer): void;
+  onKeyDown(event: KeyboardEvent<HTMLInputElement>): void;
+}) {
+  const [text, setText] = useState(() => saidTo(asking, answer));
+  const read = readSaid(text, asking);
+  const list = `${called}, offered`.replaceAll(' ', '-');
+  return (
+    <>
+      <input
+        className={ui['typed']}
+        aria-label={`${called}, answer`}
+        aria-invalid={!read.ok}
+        placeholder={asking.asked.term}
+        list={asking.offered.length > 0 ? list : undefined}
+        autoComplete="off"
+        spellCheck={false}
+        value={text}
+        onChange={(event) => {
+          setText(event.target.value);
+          const now = readSaid(event.target.value, asking);
+          // The paper is not stored while a line of it can't be read.
+          event.target.setCustomValidity(now.ok ? '' : now.problem);
+          if (now.ok) onSay(now.value);
+        }}
+        onKeyDown={onKeyDown}
+      />
+      {asking.offered.length > 0 && (
+        <datalist id={list}>
+          {asking.offered.map(({ id, term }) => (
+            <option key={id} value={term} />
+          ))}
+        </datalist>
+      )}
+      {!read.ok && <small className="gold">{read.problem}</small>}
+    </>
   );
 }
 

@@ -16,13 +16,14 @@ import { anotherSeed, askingWentBy, stationOf, viewFor, type Planned } from './p
 import styles from './quizzes.module.css';
 import { Covers } from './Covers.tsx';
 import { nearPlaces, putInOrder } from './covering.ts';
-import { PromptPicker } from './PromptPicker.tsx';
+import { keptQuestion } from './asking.ts';
+import { Naming } from './Naming.tsx';
+import { QuestionPicker } from './QuestionPicker.tsx';
 import { alternativesFor, candidateOf, plannedOf } from './proposed.ts';
 import { ProposeQuiz } from './ProposeQuiz.tsx';
 import { useJudged } from './useJudged.ts';
 import { useProposal } from './useProposal.ts';
 import propose from './propose.module.css';
-import { SeeingPicker } from './SeeingPicker.tsx';
 import { StationLine } from './StationLine.tsx';
 import { StationSpecimen } from './StationSpecimen.tsx';
 import { usePlan } from './usePlan.ts';
@@ -72,7 +73,13 @@ export function PlanPage({ course, quiz }: { course: WholeCourse; quiz: Quiz | u
               day={plan.day}
               onOpen={() => plan.setOpen(i)}
               onMedium={(medium) =>
-                plan.change(i, { medium, view: viewFor(medium, plan.day), asks: [], prompt: null })
+                plan.change(i, {
+                  medium,
+                  view: viewFor(medium, plan.day),
+                  asks: [],
+                  prompt: null,
+                  question: keptQuestion(station.question),
+                })
               }
               onMove={(by) => plan.move(i, by)}
               onRemove={() => {
@@ -97,7 +104,7 @@ export function PlanPage({ course, quiz }: { course: WholeCourse; quiz: Quiz | u
       <aside className={styles['plan-view']}>
         {shown && profiled && (
           <>
-            <Shown plan={plan} profiled={profiled} library={library} course={course} fixed={fixed} />
+            <Shown {...{ plan, profiled, library, course, fixed, list }} />
             {!fixed && proposal.proposed && (
               <Swap plan={plan} station={shown} proposal={proposal} list={list} />
             )}
@@ -119,7 +126,7 @@ export function PlanPage({ course, quiz }: { course: WholeCourse; quiz: Quiz | u
 
 /** For the whole quiz: whether students are asked what they went by. */
 function AskingWentBy({ stations, onChange }: { stations: Planned[]; onChange(stations: Planned[]): void }) {
-  const asking = stations.filter(({ wentBy }) => wentBy).length;
+  const asking = stations.filter(({ wentBy, question }) => wentBy && !question).length;
   return (
     <p className="quiet">
       {asking > 0
@@ -164,7 +171,9 @@ function Swap({ plan, station, proposal, list }: SwapProps) {
         {found.map((each) => (
           <li key={each.id}>
             <LinkButton
-              onClick={() => plan.change(plan.shown, { asks: [], prompt: null, ...plannedOf(each) })}
+              onClick={() =>
+                plan.change(plan.shown, { asks: [], prompt: null, question: null, ...plannedOf(each) })
+              }
             >
               {nameOf(each.taxonId)}
             </LinkButton>
@@ -263,68 +272,43 @@ function Shown({
   library,
   course,
   fixed,
+  list,
 }: {
   plan: Planning;
   profiled: ProfiledTaxon;
   library: LibraryAnswer;
   course: WholeCourse;
   fixed: boolean;
+  list: readonly ProfiledTaxon[];
 }) {
   const at = plan.shown;
+  const options = useMemo(() => ({ reference: library.reference, site: course }), [library, course]);
   const planned = plan.stations[at]!;
-  const station = { ...planned, view: { ...planned.view, day: plan.day } };
+  const view = useMemo(() => ({ ...planned.view, day: plan.day }), [planned.view, plan.day]);
+  const station = { ...planned, view };
   return (
     <>
       <h2>
         Station {at + 1}: {commonName(profiled.taxon)}
       </h2>
       <ViewEditor station={planned} fixed={fixed} onChange={(view) => plan.change(at, { view })} />
-      <SeeingPicker
+      <QuestionPicker
         station={station}
         profiled={profiled}
-        options={{ reference: library.reference, site: course }}
+        list={list}
+        options={options}
         fixed={fixed}
-        onChange={(asks) => plan.change(at, { asks })}
+        onChange={(question) => plan.change(at, { question })}
       />
-      <label className={styles['went-by']}>
-        <input
-          type="checkbox"
-          checked={planned.choose ?? false}
-          disabled={fixed}
-          onChange={(event) => plan.change(at, { choose: event.target.checked })}
+      {!planned.question && (
+        <Naming
+          station={station}
+          profiled={profiled}
+          options={options}
+          fixed={fixed}
+          onChange={(part) => plan.change(at, part)}
         />
-        <span>
-          Choose one of four names
-          <span className="quiet">
-            {' '}
-            — the tree and the three of the list that are least unlike it in what is shown; for beginners, and
-            where spelling is not the point
-          </span>
-        </span>
-      </label>
-      <label className={styles['went-by']}>
-        <input
-          type="checkbox"
-          checked={planned.wentBy ?? false}
-          disabled={fixed}
-          onChange={(event) => plan.change(at, { wentBy: event.target.checked })}
-        />
-        <span>
-          After the name, ask “What did you go by?” (not marked)
-          <span className="quiet">
-            {' '}
-            — a checklist of what can be seen here; every third station is enough to find what the class
-            overlooks
-          </span>
-        </span>
-      </label>
-      <PromptPicker
-        station={station}
-        profiled={profiled}
-        options={{ reference: library.reference, site: course }}
-        fixed={fixed}
-        onChange={(prompt) => plan.change(at, { prompt })}
-      />
+      )}
       {planned.medium === 'drawing' ? (
         <StationSpecimen
           library={library}

@@ -70,7 +70,7 @@ export function RunStations({ course, quiz, act, counts, running }: RunStationsP
               {MEDIUM_TITLES[station.medium]}
               {stands.answered > 0 && (
                 <span className="quiet">
-                  : {stands.right} of {stands.answered} name it
+                  : {stands.right} of {stands.answered} {station.question ? 'answer it' : 'name it'}
                 </span>
               )}
               {trouble && (

@@ -7,6 +7,7 @@ import { commonName } from '@hurrow/core/taxon';
 import { listInWords, MEDIA, MEDIUM_TITLES, viewInWords, type Medium, type View } from '@hurrow/core/view';
 import { useVocabulary } from '../app/data.ts';
 import { LinkButton } from '../app/parts.tsx';
+import { questionInShort } from './asking.ts';
 import type { Planned } from './planned.ts';
 import { fairInWords, repairInWords } from './proposed.ts';
 import type { JudgedStation } from './useJudged.ts';
@@ -87,7 +88,7 @@ export function StationLine({
       </select>
       <span className={`quiet ${styles['station-view']}`}>
         {viewInWords(station.view)}
-        <Asked station={station} />
+        <Asked station={station} list={list} />
       </span>
       {!fixed && (
         <span className={styles['station-tools']}>
@@ -143,7 +144,7 @@ function Fair({
     <span
       className={`${propose['fair']} ${judgement === 'fair' ? 'quiet' : judgement === 'strained' ? 'gold' : 'rust'}`}
     >
-      {fairInWords(judged, nameOf)}
+      {fairInWords(judged, nameOf, !station.question)}
       {repair && !fixed && (
         <LinkButton onClick={() => onRepair(repaired(station.view, repair))}>
           {repairInWords(repair)} ({Math.round(100 * repair.right)} of 100)
@@ -158,16 +159,22 @@ function Fair({
   );
 }
 
-/** What a station asks or tells besides the name. */
-function Asked({ station }: { station: Planned }) {
+/** What a station asks or tells besides the name, or asks in its place. */
+function Asked({ station, list }: { station: Planned; list: readonly ProfiledTaxon[] }) {
   const vocabulary = useVocabulary();
+  const nameOf = (id: string) => {
+    const found = list.find(({ taxon }) => taxon.id === id);
+    return found ? commonName(found.taxon) : id;
+  };
   const term = (id: string) => vocabulary.get(id)?.term ?? id;
-  const all = [
-    ...(station.choose ? ['four names to choose from'] : []),
-    ...(station.asks?.length ? [`asks for ${listInWords(station.asks.map(term))}`] : []),
-    ...(station.wentBy ? ['asks what they went by'] : []),
-    ...(station.prompt ? [`half are told to look at ${term(station.prompt)}`] : []),
-  ];
+  const all = station.question
+    ? [questionInShort(station.question, term, nameOf)]
+    : [
+        ...(station.choose ? ['four names to choose from'] : []),
+        ...(station.asks?.length ? [`asks for ${listInWords(station.asks.map(term))}`] : []),
+        ...(station.wentBy ? ['asks what they went by'] : []),
+        ...(station.prompt ? [`half are told to look at ${term(station.prompt)}`] : []),
+      ];
   return all.map((one) => (
     <span key={one}>
       ; <strong>{one}</strong>

@@ -1,4 +1,5 @@
 import type { MarkedAnswer, Marks } from '@hurrow/contract/quizzes';
+import { markQuestion, type FrozenQuestion } from '@hurrow/core/station';
 import { markAnswer, type Answer, type NamedTaxon } from '@hurrow/core/names';
 import {
   choicesFor,
@@ -61,8 +62,8 @@ const marksOf = (answers: MarkedAnswer[], voided = false): Marks => ({
     { id: 'selma', name: 'Selma' },
   ],
   stations: [
-    { id: 's1', position: 1, taxonId: 'rubrum', voided: false, credited: false },
-    { id: 's2', position: 2, taxonId: 'saccharum', voided, credited: false },
+    { id: 's1', position: 1, taxonId: 'rubrum', voided: false, credited: false, asking: null },
+    { id: 's2', position: 2, taxonId: 'saccharum', voided, credited: false, asking: null },
   ],
   list,
   policy: 'binomial',
@@ -110,6 +111,35 @@ test('a station says how many named its tree and what else was written, most fre
     ['Acer saccharum', 2],
     ['Acer rubrum', 1],
   ]);
+});
+
+test('where something else is asked than the name, who answers it rightly is counted, and equal answers are those to one station', () => {
+  const asking: FrozenQuestion = {
+    kind: 'state',
+    about: 'twig.arrangement',
+    asked: { term: 'Arrangement?', plain: 'Arrangement?' },
+    offered: [
+      { id: 'opposite', term: 'opposite', plain: 'in pairs' },
+      { id: 'alternate', term: 'alternate', plain: 'by turns' },
+    ],
+    right: ['opposite'],
+  };
+  const said = (studentId: string, id: string): MarkedAnswer => ({
+    ...answer(studentId, 's2', { said: id, sure: 'sure' }),
+    text: id,
+    mark: markQuestion({ said: id }, { question: asking, truth: list[1]!, list, marking }),
+  });
+  const answers = [said('rowan', 'opposite'), said('selma', 'alternate')];
+  const marks = marksOf([...answers, wrong]);
+  const asked = {
+    ...marks,
+    stations: marks.stations.map((each) => (each.id === 's2' ? { ...each, asking } : each)),
+  };
+  expect(stationsOf({ ...asked, answers })[1]).toMatchObject({ answered: 2, named: 1, sureButWrong: 1 });
+  expect(papersOf({ ...asked, answers })[1]).toMatchObject({ points: 0, wrong: [{ position: 2 }] });
+  expect(toRule({ ...asked, answers })).toEqual([]);
+  expect(equalTo(answers[0]!, asked)).toEqual([answers[0]]);
+  expect(writtenInFull(answers[0]!)).toBe('opposite');
 });
 
 test('an answer in full names its family; nothing written is blank', () => {

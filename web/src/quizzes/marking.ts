@@ -26,14 +26,34 @@ const plain = (text: string | undefined) => (text ?? '').trim().toLowerCase().re
 export const truthOf = (answer: MarkedAnswer, marks: Marks): string =>
   marks.stations.find(({ id }) => id === answer.stationId)!.taxonId;
 
+/** Does an answer name its tree rightly, or answer rightly what is asked in place of the name? */
+export const isRight = ({ mark }: MarkedAnswer, { taxonId, asking }: Marks['stations'][number]): boolean =>
+  asking ? mark.points === mark.outOf : mark.resolution.taxonId === taxonId;
+
+/** What an answer was asked: the name, or a question about something. */
+const askedOf = (answer: MarkedAnswer, marks: Marks): string => {
+  const asking = marks.stations.find(({ id }) => id === answer.stationId)?.asking;
+  return asking ? `${asking.kind} ${asking.about}` : '';
+};
+
 /** Answers that say the same of the same tree, this one among them: all that a ruling on equal answers reaches in this quiz. */
 export const equalTo = (answer: MarkedAnswer, marks: Marks): MarkedAnswer[] =>
   marks.answers.filter(
     (other) =>
       truthOf(other, marks) === truthOf(answer, marks) &&
+      askedOf(other, marks) === askedOf(answer, marks) &&
       plain(other.text) === plain(answer.text) &&
       plain(other.written.family) === plain(answer.written.family),
   );
+
+/** The parts of an answer, in words. */
+export const PART_WORDS: Record<AnswerPart, string> = {
+  name: 'name',
+  genus: 'genus',
+  epithet: 'epithet',
+  family: 'family',
+  said: 'answer',
+};
 
 /**
  * Points by hand as they were typed, for a ruling: null where none are, a problem where one is no number of the part's points.
@@ -53,7 +73,7 @@ export function pointsByHand(
     const value = Number(text.replace(',', '.'));
     if (!(value >= 0 && value <= outOf))
       return {
-        problem: `The points for the ${part} are a number from 0 to ${pointsInWords(outOf)}, not “${text}”.`,
+        problem: `The points for the ${PART_WORDS[part]} are a number from 0 to ${pointsInWords(outOf)}, not “${text}”.`,
       };
     points[part] = value;
   }
@@ -151,9 +171,9 @@ export function papersOf(marks: Marks): Paper[] {
 export interface StationMarks {
   station: Marks['stations'][number];
   answered: number;
-  /** How many named the tree. */
+  /** How many named the tree, or answered rightly what else was asked. */
   named: number;
-  /** How many were sure of a name that is wrong. */
+  /** How many were sure of what is wrong. */
   sureButWrong: number;
   /** Equal answers, the most frequent first. */
   groups: AnswerGroup[];
@@ -168,17 +188,18 @@ export const stationsOf = (marks: Marks): StationMarks[] =>
       return {
         station,
         answered: answers.length,
-        sureButWrong: answers.filter(
-          ({ written, mark }) => written.sure === 'sure' && mark.resolution.taxonId !== station.taxonId,
-        ).length,
-        named: answers.filter(({ mark }) => mark.resolution.taxonId === station.taxonId).length,
+        sureButWrong: answers.filter((answer) => answer.written.sure === 'sure' && !isRight(answer, station))
+          .length,
+        named: answers.filter((answer) => isRight(answer, station)).length,
         groups: grouped(answers, marks),
       };
     });
 
 /** What was written, family and all, as one line. */
-export const writtenInFull = ({ written }: MarkedAnswer): string =>
-  [answerText(written), written.family].filter(Boolean).join(', ') || 'blank';
+export const writtenInFull = ({ written, text, mark }: MarkedAnswer): string =>
+  (mark.resolution.how === 'unasked'
+    ? text
+    : [answerText(written), written.family].filter(Boolean).join(', ')) || 'blank';
 
 /** Points without needless zeros: 1.5, 2. */
 export const pointsInWords = (points: number): string => String(Number(points.toFixed(2)));

@@ -1,4 +1,5 @@
 import type { Quiz } from '@hurrow/contract/quizzes';
+import type { Question } from '@hurrow/core/station';
 import { dayOfYear } from '@hurrow/core/season';
 import { MEDIUM_VIEWS, type LeafCondition, type Medium, type View } from '@hurrow/core/view';
 
@@ -15,6 +16,8 @@ export interface Planned {
   prompt?: string | null;
   /** Are four names to choose from instead of one to write? */
   choose?: boolean;
+  /** What is asked in place of the name. */
+  question?: Question | null;
   /** Which individual is drawn: the one that students will see. */
   seed: number;
 }
@@ -78,16 +81,19 @@ export const planToBegin = (
     ? {
         title: quiz.title,
         heldOn: quiz.heldOn,
-        stations: quiz.stations.map(({ taxonId, medium, view, asks, wentBy, prompt, choose, seed }) => ({
-          taxonId,
-          medium,
-          view,
-          asks,
-          wentBy,
-          prompt: prompt ?? null,
-          choose,
-          seed,
-        })),
+        stations: quiz.stations.map(
+          ({ taxonId, medium, view, asks, wentBy, prompt, choose, question, seed }) => ({
+            taxonId,
+            medium,
+            view,
+            asks,
+            wentBy,
+            prompt: prompt ?? null,
+            choose,
+            question,
+            seed,
+          }),
+        ),
       }
     : {
         title: freeTitle(others),
@@ -108,7 +114,7 @@ export function copyOf(
   return {
     title: freeTitle(others),
     heldOn: today,
-    stations: quiz.stations.map(({ taxonId, medium, view, asks, wentBy, prompt, choose }) => ({
+    stations: quiz.stations.map(({ taxonId, medium, view, asks, wentBy, prompt, choose, question }) => ({
       taxonId,
       medium,
       view,
@@ -116,6 +122,7 @@ export function copyOf(
       wentBy: wentBy ?? false,
       prompt: prompt ?? null,
       choose: choose ?? false,
+      question: question ?? null,
       seed: anotherSeed(),
     })),
   };

@@ -1,12 +1,12 @@
 import type { StudentChange } from '@hurrow/core/marks';
-import { PARTS_ASKED, type AnswerPart, type MarkingPolicy, type NamingPolicy } from '@hurrow/core/names';
+import { PARTS_ASKED, type NamePart, type MarkingPolicy, type NamingPolicy } from '@hurrow/core/names';
 import { counted } from '@hurrow/core/words';
 import { pointsInWords } from './marking.ts';
 
 /** Points and deduction as they are typed. */
 export interface PolicyTyped {
   policy: NamingPolicy;
-  points: Record<AnswerPart, string>;
+  points: Record<NamePart, string>;
   deduction: string;
 }
 

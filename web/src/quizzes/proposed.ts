@@ -177,13 +177,18 @@ export interface Judged {
   rivals: { taxonId: string; share: number }[];
 }
 
-/** “97 of 100 careful readers; else limber pine”. */
-export function fairInWords({ right, rivals }: Judged, nameOf: (id: string) => string): string {
+/** “97 of 100 careful readers can tell it; else limber pine.”; where the name is not asked, how many can answer. */
+export function fairInWords(
+  { right, rivals }: Judged,
+  nameOf: (id: string) => string,
+  isNamed = true,
+): string {
   const of = Math.round(100 * right);
   const [rival] = rivals;
-  if (of >= 100) return 'Every careful reader can tell it.';
+  const can = isNamed ? 'can tell it' : 'can answer it';
+  if (of >= 100) return `Every careful reader ${can}.`;
   const else_ = rival && rival.share >= 0.005 ? `; else ${nameOf(rival.taxonId)}` : '';
-  return `${of} of 100 careful readers can tell it${else_}.`;
+  return `${of} of 100 careful readers ${can}${else_}.`;
 }
 
 /** What a repair adds, as it is offered: “Add the fruit or cones”. */

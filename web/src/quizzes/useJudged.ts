@@ -33,12 +33,13 @@ export function useJudged(
     options: library ? { reference: library.reference, site } : {},
   };
   return useQueries({
-    queries: stations.map(({ taxonId, view }) => ({
+    queries: stations.map(({ taxonId, view, question }) => ({
       queryKey: [
         'work',
         'station',
         taxonId,
         viewKey(view),
+        question ?? null,
         view.leaves,
         day,
         library?.revision,
@@ -48,7 +49,8 @@ export function useJudged(
       ],
       queryFn: ({ signal }: { signal: AbortSignal }) =>
         runInWorker(
-          (worker) => worker.station({ ...asked, view: { ...view, day } }, taxonId) as Promise<JudgedStation>,
+          (worker) =>
+            worker.station({ ...asked, view: { ...view, day } }, taxonId, question) as Promise<JudgedStation>,
           signal,
         ),
       enabled: library !== undefined && taxa.includes(taxonId),

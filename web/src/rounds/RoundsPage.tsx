@@ -265,7 +265,7 @@ function Tries({ quiz }: { quiz: Quiz }) {
         <li key={at}>
           {by} sat it blind on {at.slice(0, 10)}:{' '}
           {missed.length === 0
-            ? `named all ${answered}.`
+            ? `all ${answered} right.`
             : `missed ${missed
                 .map(({ position, taxonId, written }) => {
                   const taxon = profileOf(taxonId)?.taxon;

@@ -17,7 +17,10 @@ import { useSaving } from '../app/useSaving.ts';
 import { BroughtBack } from '../drafts/BroughtBack.tsx';
 import { useKept } from '../drafts/useKept.ts';
 import { quizQuery } from '../quizzes/quizData.ts';
-import { FIELDS } from '../student/sitting.ts';
+import { Asked } from '../student/Asked.tsx';
+import { Choices } from '../student/Choices.tsx';
+import { NameFields } from '../student/NameFields.tsx';
+import { willAsk } from './willAsk.ts';
 import styles from '../student/student.module.css';
 import ui from '../app/parts.module.css';
 
@@ -70,24 +73,12 @@ function Sitting({ course, quiz }: Props) {
       <main className={styles['pad']}>
         <Shown course={course} station={station} />
         <form onSubmit={(event) => void next(event)}>
-          <h2>Name this tree</h2>
-          {FIELDS[course.marking.policy].map(([part, label]) => (
-            <label className={styles['field']} key={part}>
-              <span>{label}</span>
-              <input
-                value={answer[part] ?? ''}
-                maxLength={200}
-                autoComplete="off"
-                spellCheck={false}
-                onChange={(event) =>
-                  kept.set((all) => ({
-                    ...all,
-                    [station.position]: { ...all[station.position], [part]: event.target.value },
-                  }))
-                }
-              />
-            </label>
-          ))}
+          <Fields
+            course={course}
+            station={station}
+            answer={answer}
+            onAnswer={(next) => kept.set((all) => ({ ...all, [station.position]: next }))}
+          />
           <BroughtBack at={kept.broughtBack} onGiveUp={kept.forget} />
           {problem && <p role="alert">{problem}</p>}
           <div className={styles['phone-go']}>
@@ -108,6 +99,29 @@ function Sitting({ course, quiz }: Props) {
       </main>
     </div>
   );
+}
+
+/** What students will be asked: the name, one of four, or something else in place of it. */
+function Fields({
+  course,
+  station,
+  answer,
+  onAnswer,
+}: {
+  course: WholeCourse;
+  station: Quiz['stations'][number];
+  answer: Answer;
+  onAnswer(answer: Answer): void;
+}) {
+  const { library, vocabulary } = useLibrary();
+  const { question, choices } = useMemo(
+    () => (library ? willAsk(station, course, { library, vocabulary }) : { question: null, choices: [] }),
+    [station, course, library, vocabulary],
+  );
+  const { policy } = course.marking;
+  if (question) return <Asked question={question} policy={policy} answer={answer} onAnswer={onAnswer} />;
+  if (choices.length > 0) return <Choices choices={choices} answer={answer} onAnswer={onAnswer} />;
+  return <NameFields quiz={{ policy, names: [] }} answer={answer} onAnswer={onAnswer} />;
 }
 
 /** What students will see of it: the drawing, or where to look. */
@@ -147,8 +161,8 @@ function Missed({ course, quiz, done: { answered, missed } }: Props & { done: Tr
       <main className={styles['pad']}>
         <h2>
           {missed.length === 0
-            ? `All ${answered} were named.`
-            : `${missed.length} of ${answered} were not named:`}
+            ? `All ${answered} were answered rightly.`
+            : `${missed.length} of ${answered} were missed:`}
         </h2>
         <ul className={styles['result']}>
           {missed.map(({ position, taxonId, written }) => {

@@ -1,4 +1,4 @@
-import type { NameToChoose } from '@hurrow/contract/sitting';
+import type { NameToChoose } from '@hurrow/core/station';
 import type { Answer } from '@hurrow/core/names';
 import { chosen, isChosen } from './choosing.ts';
 import styles from './student.module.css';

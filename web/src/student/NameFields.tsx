@@ -10,7 +10,7 @@ export function NameFields({
   answer,
   onAnswer,
 }: {
-  quiz: OpenQuiz;
+  quiz: Pick<OpenQuiz, 'policy' | 'names'>;
   answer: Answer;
   onAnswer(answer: Answer): void;
 }) {

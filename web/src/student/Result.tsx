@@ -71,6 +71,11 @@ function Row({ row, result, quizId }: RowProps) {
       <div>
         <span className={row.latin ? 'latin' : ''}>{row.truth}</span>
         {row.family && `, ${row.family}`}
+        {row.question && (
+          <div>
+            {row.question.asked} <strong>{row.question.right}</strong>
+          </div>
+        )}
         {missed && (
           <div className="quiet">
             {row.written ? `You wrote “${row.written}”. ` : 'You left it blank. '}

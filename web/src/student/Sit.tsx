@@ -3,6 +3,7 @@ import { useState, type FormEvent } from 'react';
 import { Link, Navigate, useNavigate, useParams } from 'react-router';
 import type { Answer } from '@hurrow/core/names';
 import { upperFirst } from '@hurrow/core/words';
+import { Asked } from './Asked.tsx';
 import { Choices } from './Choices.tsx';
 import { NameFields } from './NameFields.tsx';
 import type { Outbox } from './outbox.ts';
@@ -105,7 +106,9 @@ function Station({ quiz, at, outbox, ahead }: { quiz: OpenQuiz; at: number; outb
               onSee={(seen) => setAnswer({ ...answer, seen })}
             />
           )}
-          {station.choices.length > 0 ? (
+          {station.question ? (
+            <Asked question={station.question} policy={quiz.policy} answer={answer} onAnswer={setAnswer} />
+          ) : station.choices.length > 0 ? (
             <Choices choices={station.choices} answer={answer} onAnswer={setAnswer} />
           ) : (
             <NameFields quiz={quiz} answer={answer} onAnswer={setAnswer} />

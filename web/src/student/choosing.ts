@@ -1,4 +1,4 @@
-import type { NameToChoose } from '@hurrow/contract/sitting';
+import type { NameToChoose } from '@hurrow/core/station';
 import type { Answer, AnswerPart } from '@hurrow/core/names';
 
 const PARTS: AnswerPart[] = ['name', 'genus', 'epithet', 'family'];

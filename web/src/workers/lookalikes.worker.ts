@@ -12,7 +12,7 @@ import {
 } from '@hurrow/core/evidence';
 import { appraise, buildKey, questionsAt, replaceCouplet, type Key, type KeyOptions } from '@hurrow/core/key';
 import type { Condition } from '@hurrow/core/condition';
-import { repairOf, stationFairness } from '@hurrow/core/station';
+import { judgedAt, questionFairness, repairOf, stationFairness, type Question } from '@hurrow/core/station';
 import { recapOf } from '@hurrow/core/recap';
 import { mineRules } from '@hurrow/core/rule';
 import { midMonth } from '@hurrow/core/season';
@@ -150,7 +150,13 @@ const computations = {
   },
 
   /** How fair a station is in its view, and what would repair it. */
-  station({ list, vocabulary, view, options }: Setting, taxonId: string) {
+  station({ list, vocabulary, view, options }: Setting, taxonId: string, question?: Question | null) {
+    if (question) {
+      const of = (reader: 'careful' | 'novice') =>
+        questionFairness(question, list, taxonId, vocabulary, view, { ...options, reader });
+      const right = of('careful');
+      return { right, judgement: judgedAt(right), rivals: [], beginner: of('novice'), repair: undefined };
+    }
     const fairness = stationFairness(list, taxonId, vocabulary, view, options);
     const beginner = stationFairness(list, taxonId, vocabulary, view, {
       ...options,

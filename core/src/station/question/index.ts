@@ -1,0 +1,5 @@
+export * from './fairness.ts';
+export * from './fix.ts';
+export * from './mark.ts';
+export * from './question.ts';
+export { byLot, settlersOf } from './settling.ts';

@@ -1,0 +1,55 @@
+import type { Answer, NamingPolicy } from '@hurrow/core/names';
+import type { AskedOf } from '@hurrow/core/station';
+import { answeredWith, fieldOf, typedIn } from './asked.ts';
+import { LONGEST } from './cleaned.ts';
+import styles from './student.module.css';
+
+/** What is asked in place of the name: one of those offered, by a tap that another takes back, or a line to write. */
+export function Asked({
+  question,
+  policy,
+  answer,
+  onAnswer,
+}: {
+  question: AskedOf;
+  policy: NamingPolicy;
+  answer: Answer;
+  onAnswer(answer: Answer): void;
+}) {
+  if (question.offered.length > 0)
+    return (
+      <fieldset className={styles['choices']}>
+        <legend>{question.asked}</legend>
+        {question.offered.map(({ id, word, definition }) => (
+          <button
+            type="button"
+            key={id}
+            title={definition}
+            aria-pressed={answer.said === id}
+            onClick={() => onAnswer(answeredWith(answer, id))}
+          >
+            {word}
+          </button>
+        ))}
+      </fieldset>
+    );
+  const field = fieldOf(question.kind, policy);
+  return (
+    <>
+      <h2>{question.asked}</h2>
+      <label className={styles['field']}>
+        <span>{field.label}</span>
+        <input
+          value={answer[field.part] ?? ''}
+          onChange={(event) => onAnswer(typedIn(answer, field.part, event.target.value))}
+          maxLength={LONGEST}
+          inputMode={question.kind === 'number' ? 'text' : undefined}
+          autoComplete="off"
+          autoCorrect="off"
+          spellCheck={false}
+          enterKeyHint="done"
+        />
+      </label>
+    </>
+  );
+}

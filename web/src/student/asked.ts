@@ -1,0 +1,29 @@
+import type { Answer, NamingPolicy } from '@hurrow/core/names';
+import type { QuestionKind } from '@hurrow/core/station';
+
+/** The part of an answer that a written question fills, and what its field is called. */
+export function fieldOf(
+  kind: QuestionKind,
+  policy: NamingPolicy,
+): { part: 'family' | 'genus' | 'said'; label: string } {
+  if (kind === 'family') return { part: 'family', label: 'Family' };
+  if (kind === 'genus') return { part: 'genus', label: policy === 'common' ? 'Kind of tree' : 'Genus' };
+  return { part: 'said', label: 'Your answer, with its unit if it has one' };
+}
+
+/**
+ * An answer after a tap on one of those offered: with it, or without where it was chosen before.
+ *
+ * @example
+ * answeredWith({ said: 'opposite' }, 'opposite'); // { said: '' }
+ */
+export const answeredWith = (answer: Answer, id: string): Answer => ({
+  ...answer,
+  said: answer.said === id ? '' : id,
+});
+
+/** An answer with what is typed in a part of it. */
+export const typedIn = (answer: Answer, part: 'family' | 'genus' | 'said', text: string): Answer => ({
+  ...answer,
+  [part]: text,
+});
