@@ -3,6 +3,7 @@ import type * as assembly from './assembly.ts';
 import type * as backups from './backups.ts';
 import type * as characters from './characters.ts';
 import type * as confusions from './confusions.ts';
+import type * as contests from './contests.ts';
 import type * as courses from './courses.ts';
 import type { AnswerOf, BodyOf, Endpoint, Method, ParametersOf, Parts, QueryOf } from './endpoint.ts';
 import type * as exchange from './exchange.ts';
@@ -39,6 +40,7 @@ type AnyEndpoint =
   | EndpointsOf<typeof backups>
   | EndpointsOf<typeof characters>
   | EndpointsOf<typeof confusions>
+  | EndpointsOf<typeof contests>
   | EndpointsOf<typeof courses>
   | EndpointsOf<typeof exchange>
   | EndpointsOf<typeof grounds>

@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import type { OwnPlace } from '@hurrow/core/contest';
 import type { Answer, NamingPolicy } from '@hurrow/core/names';
 import type { BellState, OwnRound } from '@hurrow/core/rotation';
 import type { Audience } from '@hurrow/core/score';
@@ -42,6 +43,8 @@ export interface OpenQuiz {
   id: string;
   title: string;
   policy: NamingPolicy;
+  /** What may be used in a contest, in words; empty where nothing was said. */
+  allowed: string;
   /** Names to choose from, for courses that name from a list. */
   names: string[];
   stations: SatStation[];
@@ -109,6 +112,8 @@ export interface Result {
   rows: ResultRow[];
   /** Until when a mark may be asked to be looked at again, ISO 8601, a day; null where it may not. */
   regradeUntil: string | null;
+  /** null where the quiz is no contest, or is not released to all. */
+  place: OwnPlace | null;
 }
 
 /** The tree of a station beside the one that it was taken for. */

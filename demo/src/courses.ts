@@ -1,3 +1,4 @@
+import type { Contest } from '@hurrow/contract/contests';
 import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { parse } from 'yaml';
@@ -18,6 +19,7 @@ import { dayOfYear } from '@hurrow/core/season';
 import { sampleSpecimen } from '@hurrow/core/specimen';
 import { MEDIUM_VIEWS, type Medium, type View } from '@hurrow/core/view';
 import { BUILT_IN } from '@hurrow/core/vocabulary';
+import { setContest } from '@hurrow/server/contests/queries';
 import * as courses from '@hurrow/server/courses/queries';
 import { addReteaching } from '@hurrow/server/confusions/queries';
 import type { Db } from '@hurrow/server/db';
@@ -41,6 +43,8 @@ interface QuizFile {
   wentByAt?: number[];
   /** Students who were not there. */
   absent?: string[];
+  /** What it goes by as a contest, with who competes for whom: “Alders, junior: [Abel Frost, …]”. */
+  contest?: Omit<Contest, 'entries'> & { teams: Record<string, string[]> };
   /** Answers whose points were changed by hand, and why. */
   regraded?: {
     student: string;
@@ -128,11 +132,27 @@ export async function fillCourse(db: Db, file: CourseFile, ground: Ground): Prom
   }
   for (const quiz of file.quizzes) {
     const stations = await setQuiz(db, courseId, file, quiz, ground);
+    const { contest } = quiz;
+    if (contest && stations[0]) await setContest(db, stations[0].quizId, entriesOf(contest, students));
     if (quiz.state === 'closed') await answerQuiz(db, file, quiz, students, stations, ground);
   }
   if (file.sent)
     await fillMiniLesson(db, courseId, file.sent, students.slice(0, file.sent.students), ground.accountId);
   return courseId;
+}
+
+/** A contest of the demo with its entries by student. */
+function entriesOf(
+  { teams, ...rules }: NonNullable<QuizFile['contest']>,
+  students: readonly { id: string; name: string }[],
+): Contest {
+  const entries: Contest['entries'] = {};
+  for (const [of, names] of Object.entries(teams)) {
+    const [team, division] = of.split(', ') as [string, string];
+    for (const { id } of students.filter(({ name }) => names.includes(name)))
+      entries[id] = { team, division };
+  }
+  return { ...rules, entries };
 }
 
 async function fillNotebook(
@@ -202,6 +222,7 @@ function taughtBy(file: CourseFile, ground: Ground, week: number): ProfiledTaxon
 }
 
 interface SetStation {
+  quizId: string;
   id: string;
   frozen: FrozenStation;
 }
@@ -254,7 +275,7 @@ async function setQuiz(
     });
     for (const id of frozen.wentBy ?? []) offered.set(id, (offered.get(id) ?? 0) + 1);
     await quizzes.freeze(db, station.id, frozen, 'demo');
-    set.push({ id: station.id, frozen });
+    set.push({ id: station.id, quizId, frozen });
   }
   if (quiz.state === 'planned') return set;
   await quizzes.markOpened(db, quizId, new Date(`${quiz.heldOn}T16:00:00Z`));

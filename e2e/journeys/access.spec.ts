@@ -65,6 +65,9 @@ test('no page of a course has an accessibility fault that is more than minor', a
   await page.getByRole('link', { name: 'Quiz 1' }).click();
   await expect(page.getByRole('table', { name: 'Papers' })).toBeVisible();
   await check(page, 'mark');
+  await page.getByRole('link', { name: 'Contest', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'Standings' })).toBeVisible();
+  await check(page, 'contest');
   await page.getByRole('link', { name: 'Run' }).click();
   await expect(page.getByText('Who has answered')).toBeVisible();
   await check(page, 'run');

@@ -32,6 +32,7 @@ import { keepingRoutes } from './keeping/routes.ts';
 import { lessonRoutes } from './lessons/routes.ts';
 import { notebookRoutes } from './notebook/routes.ts';
 import { lookalikeRoutes } from './lookalikes/routes.ts';
+import { contestRoutes } from './contests/routes.ts';
 import { markRoutes } from './marks/routes.ts';
 import { measurementRoutes } from './measurements/routes.ts';
 import { learningRoutes } from './learning/routes.ts';
@@ -92,6 +93,7 @@ const described: Route[] = [
   ...quizRoutes,
   ...runningRoutes,
   ...markRoutes,
+  ...contestRoutes,
   ...sittingRoutes,
   ...confusionRoutes,
 ];

@@ -1,4 +1,5 @@
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces.js';
+import type { Contest } from '@hurrow/contract/contests';
 import type { Course, Student } from '@hurrow/contract/courses';
 import type { Paper } from '@hurrow/contract/prints';
 import type { QuizHead } from '@hurrow/contract/quizzes';
@@ -38,6 +39,8 @@ export interface QuizPrinted {
   students: Student[];
   rounds: Rounds;
   rotation: Rotation | undefined;
+  /** What it goes by as a contest; null where it is none. */
+  contest: Contest | null;
 }
 
 type Sheet = Omit<TDocumentDefinitions, 'pageSize'>;
@@ -186,7 +189,7 @@ function nameAsked(choices: readonly string[], course: Course, list: readonly Pr
 }
 
 /** One sheet a student: a line a station, with a column for each part of the name and for what is seen where it is asked. */
-function answerSheets({ course, quiz, stations, students, vocabulary }: QuizPrinted): Sheet {
+function answerSheets({ course, quiz, stations, students, vocabulary, contest }: QuizPrinted): Sheet {
   const parts = PARTS[course.marking.policy];
   const asks = stations.some(({ asks: asked = [] }) => asked.length > 0);
   const columns = [...parts, ...(asks ? ['What do you see?'] : [])];
@@ -195,7 +198,7 @@ function answerSheets({ course, quiz, stations, students, vocabulary }: QuizPrin
     info: { title: `Answer sheets of ${quiz.title}` },
     pageMargins: [MARGIN, 34, MARGIN, 30],
     footer: () => ({
-      text: 'Spell as carefully as you look. What you see is not marked.',
+      text: `${contest?.aids ? `Allowed: ${contest.aids}. ` : ''}Spell as carefully as you look. What you see is not marked.`,
       alignment: 'center',
       fontSize: 8,
       color: GREY,
@@ -397,7 +400,7 @@ function settling(
 }
 
 /** The names to choose from, as the list stands on the day. */
-function nameList({ course, quiz, list }: QuizPrinted): Sheet {
+function nameList({ course, quiz, list, contest }: QuizPrinted): Sheet {
   const isCommon = course.marking.policy === 'common';
   const names = list
     .map(({ taxon }) => (isCommon ? commonName(taxon) : scientificName(taxon)))
@@ -409,7 +412,7 @@ function nameList({ course, quiz, list }: QuizPrinted): Sheet {
     content: [
       heading(quiz, course),
       {
-        text: `${names.length} names, as the list stood on ${quiz.heldOn}`,
+        text: `${names.length} names, ${contest?.edition || `as the list stood on ${quiz.heldOn}`}`,
         color: GREY,
         margin: [0, 0, 0, 8],
       },

@@ -4,6 +4,7 @@ import { timetable } from '@hurrow/core/rotation';
 import { choicesOf, questionAt } from '@hurrow/core/station';
 import { badInput } from '../api/problem.ts';
 import { serve } from '../api/route.ts';
+import { contestOf } from '../contests/queries.ts';
 import { courseOf } from '../courses/course.ts';
 import { sets, students as studentsOf } from '../courses/queries.ts';
 import type { Db } from '../db/index.ts';
@@ -85,6 +86,7 @@ async function toPrint(db: Db, quizId: string, at: string): Promise<QuizPrinted>
     vocabulary,
     reference: read.library.reference,
     students: there,
+    contest: await contestOf(db, quiz.id),
     rounds,
     rotation: timetable(
       rounds,

@@ -6,6 +6,7 @@ import { characterName, type Audience } from '@hurrow/core/score';
 import { commonName } from '@hurrow/core/taxon';
 import { MEDIUM_TITLES, SHOWN_TITLES, viewInWords } from '@hurrow/core/view';
 import { SHOWN_BY, stateOf } from '@hurrow/core/vocabulary';
+import { contestOf } from '../contests/queries.ts';
 import { type Db } from '../db/index.ts';
 import { frozenStations } from '../quizzes/fixed.ts';
 import type * as quizQueries from '../quizzes/queries.ts';
@@ -61,13 +62,20 @@ export const isPicture = ({ medium }: Pick<quizQueries.StationRow, 'medium'>): b
   medium === 'drawing' || medium === 'photo';
 
 /** A quiz as every student of a course sees it, put into words. */
-async function quizInWords(db: Db, quiz: QuizHead, audience: Audience, policy: NamingPolicy) {
+async function quizInWords(
+  db: Db,
+  quiz: QuizHead,
+  audience: Audience,
+  policy: NamingPolicy,
+  allowed: string,
+) {
   const stations = await frozenStations(db, quiz.id);
   const list = stations[0]?.frozen?.list ?? [];
   return {
     id: quiz.id,
     title: quiz.title,
     policy: stations[0]?.frozen?.marking.policy ?? policy,
+    allowed,
     names: policy === 'common' ? list.map(commonName).sort() : [],
     stations: await Promise.all(
       stations.map(async (station) => ({
@@ -95,11 +103,12 @@ const inWords = new WeakMap<object, Map<string, QuizInWords>>();
 /** The same, worked out once for all students of a course. */
 export async function sameForAll(db: Db, quiz: QuizHead, audience: Audience, policy: NamingPolicy) {
   const frozen = (await frozenStations(db, quiz.id))[0]?.frozen;
-  if (!frozen) return quizInWords(db, quiz, audience, policy);
-  const key = `${quiz.title} ${audience} ${policy}`;
+  const allowed = (await contestOf(db, quiz.id))?.aids ?? '';
+  if (!frozen) return quizInWords(db, quiz, audience, policy, allowed);
+  const key = `${quiz.title} ${audience} ${policy} ${allowed}`;
   const held = inWords.get(frozen) ?? new Map<string, QuizInWords>();
   inWords.set(frozen, held);
-  const found = held.get(key) ?? (await quizInWords(db, quiz, audience, policy));
+  const found = held.get(key) ?? (await quizInWords(db, quiz, audience, policy, allowed));
   held.set(key, found);
   return found;
 }

@@ -1,12 +1,14 @@
 import { randomUUID } from 'node:crypto';
 import type { QuizHead } from '@hurrow/contract/quizzes';
 import type { Beside, Result, ResultRow, SeenRow } from '@hurrow/contract/sitting';
+import { ownPlace } from '@hurrow/core/contest';
 import { fullPoints, type Answer } from '@hurrow/core/names';
 import { characterName, type Audience } from '@hurrow/core/score';
 import { besideMistake, inItsWords, rightInWords, saidTo, type FrozenStation } from '@hurrow/core/station';
 import { commonName, scientificName } from '@hurrow/core/taxon';
 import { stateOf } from '@hurrow/core/vocabulary';
 import { conflict, notFound, Problem } from '../api/problem.ts';
+import { contestNow } from '../contests/standing.ts';
 import { courseOf } from '../courses/course.ts';
 import { type Db } from '../db/index.ts';
 import { isUuid } from '../db/uuid.ts';
@@ -85,7 +87,14 @@ export async function resultOf(db: Db, quizId: string, own: Own): Promise<Result
     outOf: rows.reduce((sum, row) => sum + row.outOf, 0),
     rows,
     regradeUntil: quiz.regradeUntil,
+    place: quiz.released ? await placeOf(db, quiz, own.studentId) : null,
   };
+}
+
+/** Where a student stands in a contest; null where the quiz is none, or they did not take part. */
+async function placeOf(db: Db, quiz: QuizHead, studentId: string) {
+  const { contest, standings } = await contestNow(db, quiz);
+  return (contest && ownPlace(standings, studentId)) ?? null;
 }
 
 /** What a student saw at a station where it was asked, and overlooked, in the words of the course. */

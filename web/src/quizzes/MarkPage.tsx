@@ -3,10 +3,10 @@ import type { MarkedAnswer, Marks, Quiz } from '@hurrow/contract/quizzes';
 import { Button } from 'antd';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { answerText } from '@hurrow/core/names';
 import { call, messageOf } from '../app/api.ts';
 import { MarkSheet } from './MarkSheet.tsx';
 import { OpenedAnswer } from './OpenedAnswer.tsx';
+import { writtenAs } from './marking.ts';
 import { marksQuery, useMarking } from './quizData.ts';
 import { Policy } from './Policy.tsx';
 import { Regrades } from './Regrades.tsx';
@@ -50,6 +50,8 @@ function Conflicts({ marks, quiz }: { marks: Marks; quiz: Quiz }) {
   const { mark, problem } = useMarking();
   const found = marks.answers.filter((answer) => answer.conflicting.length > 0);
   if (found.length === 0) return null;
+  const asking = ({ stationId }: MarkedAnswer) =>
+    marks.stations.find(({ id }) => id === stationId)?.asking ?? null;
   const decide = (answer: MarkedAnswer, written: MarkedAnswer['written']) =>
     mark(() =>
       call('POST /api/quizzes/{quizId}/paper', {
@@ -73,7 +75,7 @@ function Conflicts({ marks, quiz }: { marks: Marks; quiz: Quiz }) {
           {[answer.written, ...answer.conflicting.map((other) => other.written)].map((written, i) => (
             <span key={i}>
               <Button size="small" onClick={() => void decide(answer, written)}>
-                count “{answerText(written) || 'blank'}”
+                count “{writtenAs(written, asking(answer)) || 'blank'}”
               </Button>{' '}
             </span>
           ))}

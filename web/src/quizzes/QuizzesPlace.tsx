@@ -15,6 +15,7 @@ import { TermMarks } from './TermMarks.tsx';
 import { Opening, PageHead, Problem, Tabs } from '../app/parts.tsx';
 import ui from '../app/parts.module.css';
 
+const ContestPage = lazy(() => import('../contests/ContestPage.tsx'));
 const RoundsPage = lazy(() => import('../rounds/RoundsPage.tsx'));
 
 /** The quizzes of a course: plan, run, mark. */
@@ -127,6 +128,7 @@ function QuizPage({ course }: { course: WholeCourse }) {
           { to: `${base}/rounds`, title: 'Rounds and papers' },
           { to: `${base}/run`, title: 'Run' },
           { to: `${base}/mark`, title: 'Mark' },
+          { to: `${base}/contest`, title: 'Contest' },
         ]}
       />
       <Routes>
@@ -141,6 +143,14 @@ function QuizPage({ course }: { course: WholeCourse }) {
         />
         <Route path="run" element={<RunPage course={course} quiz={quiz} />} />
         <Route path="mark" element={<MarkPage course={course} quiz={quiz} />} />
+        <Route
+          path="contest"
+          element={
+            <Suspense fallback={<Opening />}>
+              <ContestPage course={course} quiz={quiz} />
+            </Suspense>
+          }
+        />
         <Route path="*" element={<Navigate to={`${base}/plan`} replace />} />
       </Routes>
     </section>

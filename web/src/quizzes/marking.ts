@@ -1,5 +1,6 @@
 import type { MarkedAnswer, Marks } from '@hurrow/contract/quizzes';
-import { answerText, type AnswerPart } from '@hurrow/core/names';
+import { answerText, type Answer, type AnswerPart } from '@hurrow/core/names';
+import { saidTo, type FrozenQuestion } from '@hurrow/core/station';
 
 /** Equal answers to one tree. */
 export interface AnswerGroup {
@@ -194,6 +195,10 @@ export const stationsOf = (marks: Marks): StationMarks[] =>
         groups: grouped(answers, marks),
       };
     });
+
+/** What one of several answers says, in a few words. */
+export const writtenAs = (written: Answer, asking: FrozenQuestion | null): string =>
+  asking ? saidTo(asking, written) : answerText(written);
 
 /** What was written, family and all, as one line. */
 export const writtenInFull = ({ written, text, mark }: MarkedAnswer): string =>

@@ -6,7 +6,7 @@ import { dayLabel, dayOfYear } from '@hurrow/core/season';
 import { call, messageOf } from '../app/api.ts';
 import { useSaving } from '../app/useSaving.ts';
 import { Beside } from './Beside.tsx';
-import { mayAsk, pointsInWords, seenInWords } from './resultWords.ts';
+import { mayAsk, ownPlaceInWords, pointsInWords, seenInWords } from './resultWords.ts';
 import styles from './student.module.css';
 import ui from '../app/parts.module.css';
 
@@ -43,6 +43,7 @@ export function Result() {
             You may ask about a mark until {dayLabel(dayOfYear(result.regradeUntil))}: open the station.
           </p>
         )}
+        {result.place && <p>{ownPlaceInWords(result.place)}</p>}
         <ol className={styles['result']}>
           {result.rows.map((row) => (
             <Row key={row.stationId} row={row} result={result} quizId={quizId} />

@@ -41,6 +41,7 @@ export function StationMap({ quiz, outbox, ahead }: StationMapProps) {
           <strong>{leftInWords(standings)}</strong> {whereInWords(where)}
           {where.written > 0 && '.'}
         </p>
+        {quiz.allowed && <p>Allowed: {quiz.allowed}.</p>}
         <ol className={styles['stations']}>
           {standings.map(({ id, position, state, again: back }) => (
             <li key={id}>

@@ -1,4 +1,4 @@
-import { mayAsk, pointsInWords, seenInWords } from './resultWords.ts';
+import { ownPlaceInWords, mayAsk, pointsInWords, seenInWords } from './resultWords.ts';
 
 test('what was seen and overlooked is said', () => {
   const seen = (said: string | null, isRight: boolean) => [
@@ -22,4 +22,16 @@ test('a mark is asked about until the day, where something is missing, and not a
   expect(mayAsk({ ...row, regrade: { note: 'x', answer: null } }, '2026-10-20', on('2026-10-01'))).toBe(true);
   expect(mayAsk({ ...row, regrade: { note: 'x', answer: 'y' } }, '2026-10-20', on('2026-10-01'))).toBe(false);
   expect(pointsInWords(1.5)).toBe('1.5');
+});
+
+test('one’s own place is told with what parted a tie, and the team’s beside it', () => {
+  const place = {
+    division: 'junior',
+    place: 2,
+    of: 14,
+    by: 'station 7',
+    team: { name: 'Alders', place: 1, of: 4 },
+  };
+  expect(ownPlaceInWords(place)).toBe('You: place 2 of 14 in junior, by station 7. Alders: place 1 of 4.');
+  expect(ownPlaceInWords({ ...place, division: '', by: '', team: null })).toBe('You: place 2 of 14.');
 });

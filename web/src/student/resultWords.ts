@@ -1,4 +1,5 @@
 import type { ResultRow, SeenRow } from '@hurrow/contract/sitting';
+import type { OwnPlace } from '@hurrow/core/contest';
 import { upperFirst } from '@hurrow/core/words';
 
 /** Points without needless zeros: 1.5, 2. */
@@ -20,6 +21,19 @@ export const seenInWords = (seen: readonly SeenRow[]): string[] =>
       ? `${asked}: you saw “${said}”, rightly.`
       : `${asked}: you saw “${said}”; look for ${there}.`;
   });
+
+/**
+ * Where one stands, and one's team.
+ *
+ * @example
+ * ownPlaceInWords({ division: 'junior', place: 2, of: 14, by: 'station 7', team: { name: 'Alders', place: 1, of: 4 } });
+ * // 'You: place 2 of 14 in junior, by station 7. Alders: place 1 of 4.'
+ */
+export const ownPlaceInWords = ({ division, place, of, by, team }: OwnPlace): string =>
+  [
+    `You: place ${place} of ${of}${division ? ` in ${division}` : ''}${by ? `, by ${by}` : ''}.`,
+    ...(team ? [`${team.name}: place ${team.place} of ${team.of}.`] : []),
+  ].join(' ');
 
 /** May a student ask about a mark? Until the day that was set, where something is missing and nothing was answered. */
 export const mayAsk = (
