@@ -37,7 +37,7 @@ export default function ContestPage({ course, quiz }: { course: WholeCourse; qui
       {now.odd.map((line) => (
         <Notice key={line}>{line}</Notice>
       ))}
-      <section className={styles['standings']} aria-labelledby="standings">
+      <section aria-labelledby="standings">
         <h2 id="standings">Standings</h2>
         {now.standings.length === 0 ? (
           <p className="quiet">Nobody has answered yet. The standings follow the marks as they are given.</p>

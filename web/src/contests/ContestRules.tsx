@@ -46,9 +46,9 @@ export function ContestRules({ course, quiz, contest, stale }: RulesProps) {
     if ('problem' in read) return say(read.problem);
     void send(read.contest);
   };
-  const field = (part: 'edition' | 'aids' | 'best' | 'tieBreaks', label: string, className: string) => (
+  const field = (part: 'edition' | 'aids' | 'best' | 'tieBreaks', label: string, className = '') => (
     <input
-      className={styles[className]}
+      className={className}
       aria-label={label}
       placeholder={part === 'edition' ? 'this year’s list' : undefined}
       readOnly={part === 'tieBreaks' && quiz.state !== 'planned'}
@@ -60,10 +60,11 @@ export function ContestRules({ course, quiz, contest, stale }: RulesProps) {
     <form className={styles['rules']} onSubmit={submit}>
       <BroughtBack at={kept.broughtBack} onGiveUp={kept.forget} />
       <p className={styles['sentence']}>
-        A contest on {field('edition', 'Edition of the list', 'word')}, with{' '}
-        {field('aids', 'Allowed aids', 'words')}. A team has the points of its best{' '}
-        {field('best', 'Best of a team', 'figure')}, or there are none (0). Ties go to the points at stations{' '}
-        {field('tieBreaks', 'Stations that part ties', 'figures')}, then to who answered more of them whole.
+        A contest on {field('edition', 'Edition of the list', styles['word'])}, with{' '}
+        {field('aids', 'Allowed aids', styles['words'])}. A team has the points of its best{' '}
+        {field('best', 'Best of a team', styles['figure'])}, or there are none (0). Ties go to the points at
+        stations {field('tieBreaks', 'Stations that part ties', styles['figures'])}, then to who answered more
+        of them whole.
       </p>
       <p className="quiet">
         {quiz.state === 'planned'
