@@ -1,3 +1,4 @@
+import { NEEDS, type Need } from '@hurrow/core/station';
 import Joi from 'joi';
 import { isoDate } from './day.ts';
 import type { MarkingPolicy } from '@hurrow/core/names';
@@ -64,6 +65,8 @@ export interface Student {
   code: string;
   /** The name was taken away, and the code opens nothing. */
   nameless: boolean;
+  /** What is done otherwise for this student; for staff alone, and in no print that others see. */
+  needs: Need[];
 }
 
 /** A course with what is in it. */
@@ -189,6 +192,20 @@ export const importStudents = endpoint<{ body: { csv: string; dryRun: boolean };
   summary: 'Imports a class list (CSV with a column “name”); with dryRun it only says what it would do.',
   allow: INSTRUCTORS,
   body: Joi.object({ csv: Joi.string().required().label('File'), dryRun: Joi.boolean().required() }),
+});
+
+export const setNeeds = endpoint<{ body: { needs: Need[] }; answer: Done }>()({
+  method: 'put',
+  path: '/api/courses/{courseId}/students/{studentId}/needs',
+  summary:
+    'Says what is done otherwise for a student: senses that are not used, a way without steps, spelling that is not counted.',
+  allow: INSTRUCTORS,
+  body: Joi.object({
+    needs: Joi.array()
+      .items(Joi.string().valid(...NEEDS))
+      .unique()
+      .required(),
+  }),
 });
 
 export const renewCode = endpoint<{ answer: { code: string } }>()({

@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import type { Need } from '@hurrow/core/station';
 import type { Answer } from '@hurrow/core/names';
 import type { MiniLesson } from './miniLessons.ts';
 import type { KeptReview } from './practice.ts';
@@ -19,6 +20,8 @@ export interface HistoryLine {
 export interface EverythingOfOne {
   name: string;
   course: string;
+  /** What is done otherwise for the student. */
+  needs: Need[];
   answers: {
     quiz: string;
     heldOn: string;

@@ -1,6 +1,7 @@
 import type { Db } from '../db/index.ts';
 import { uuidOf } from '../db/uuid.ts';
 import type { Course, CourseBody, Student } from '@hurrow/contract/courses';
+import type { Need } from '@hurrow/core/station';
 
 const COLUMNS = `id, name, code, to_char(starts_on, 'YYYY-MM-DD') as "startsOn", weeks, audience, units, marking, latitude, longitude, elevation,
   starts_with as "startsWith", opens, closed_weeks as "closedWeeks", sees_slips as "seesSlips"`;
@@ -94,7 +95,7 @@ export const addCourseTaxon = (db: Db, courseId: string, taxonId: string, setId:
 
 export const students = (db: Db, courseId: string) =>
   db.query<Student>(
-    'select id, name, code, nameless from student where course_id = $1 order by nameless, name',
+    'select id, name, code, nameless, needs from student where course_id = $1 order by nameless, name',
     [courseId],
   );
 
@@ -105,6 +106,21 @@ export const addStudent = (db: Db, id: string, courseId: string, name: string, c
     name,
     code,
   ]);
+
+export const setNeeds = (db: Db, courseId: string, studentId: string, needs: readonly Need[]) =>
+  db.query<{ id: string }>(
+    'update student set needs = $3::jsonb where course_id = $1 and id = $2::uuid and not nameless returning id',
+    [courseId, uuidOf(studentId), JSON.stringify(needs)],
+  );
+
+/** Those whose spelling is not counted. */
+export const spellingFree = async (db: Db, courseId: string) =>
+  (
+    await db.query<{ id: string }>(
+      `select id from student where course_id = $1 and needs @> '["spelling"]'::jsonb order by id`,
+      [courseId],
+    )
+  ).map(({ id }) => id);
 
 /** A new code closes what the old one opened. */
 export const setCode = async (db: Db, studentId: string, code: string) => {

@@ -110,6 +110,15 @@ export const courseRoutes = [
       ),
     ),
   ),
+  serve(courses.setNeeds, ({ db, params, body, who, now }) =>
+    db.transaction(async (tx) => {
+      const row = await courseOf(tx, params.courseId);
+      if ((await queries.setNeeds(tx, row.id, params.studentId, body.needs)).length === 0)
+        throw notFound('student');
+      // The history says that, and of nobody what.
+      await note(tx, { who, now }, row.id, 'changed what is done otherwise for a student');
+    }),
+  ),
   serve(courses.renewCode, ({ db, params, who, now }) =>
     db.transaction(async (tx) => {
       const row = await courseOf(tx, params.courseId);

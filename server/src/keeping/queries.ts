@@ -1,3 +1,4 @@
+import type { Need } from '@hurrow/core/station';
 import type { HistoryLine } from '@hurrow/contract/keeping';
 import type { Answer } from '@hurrow/core/names';
 import type { Who } from '../api/who.ts';
@@ -45,8 +46,8 @@ export const setNamesKeptMonths = (db: Db, months: number | null) =>
 /** A student, and how many answers would go with one. */
 export const studentOf = async (db: Db, courseId: string, studentId: string) =>
   (
-    await db.query<{ id: string; name: string; nameless: boolean; answers: number }>(
-      `select id, name, nameless, (select count(*)::int from response where student_id = student.id) as answers
+    await db.query<{ id: string; name: string; nameless: boolean; needs: Need[]; answers: number }>(
+      `select id, name, nameless, needs, (select count(*)::int from response where student_id = student.id) as answers
          from student where course_id = $1 and id = $2::uuid`,
       [courseId, uuidOf(studentId)],
     )
@@ -73,7 +74,7 @@ export const answersOf = (db: Db, studentId: string) =>
 export const makeNameless = async (db: Db, studentId: string, name: string) => {
   await db.query('delete from session where student_id = $1', [studentId]);
   await db.query(
-    `update student set name = $2, code = 'gone-' || id, nameless = true, advising_note = '' where id = $1`,
+    `update student set name = $2, code = 'gone-' || id, nameless = true, advising_note = '', needs = '[]' where id = $1`,
     [studentId, name],
   );
 };

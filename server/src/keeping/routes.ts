@@ -49,6 +49,7 @@ async function everythingOf(db: Db, courseId: string, studentId: string): Promis
   return {
     name: student.name,
     course: course.name,
+    needs: student.needs,
     answers: (await queries.answersOf(db, student.id)).map((row) => ({
       ...row,
       writtenAt: row.writtenAt.toISOString(),

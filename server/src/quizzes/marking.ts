@@ -12,6 +12,7 @@ import type { QuizHead } from '@hurrow/contract/quizzes';
 import type { MarkedAnswer } from '@hurrow/contract/quizzes';
 import { effectiveResponses, type EffectiveResponse } from '@hurrow/core/quiz';
 import { markQuestion, saidKey, saidTo, type FrozenStation } from '@hurrow/core/station';
+import { spellingFree } from '../courses/queries.ts';
 import type { Db } from '../db/index.ts';
 import { fixedStations } from './fixed.ts';
 import * as queries from './queries.ts';
@@ -149,12 +150,14 @@ export async function marksOf(
   const marking =
     by ?? (await queries.markingOf(db, quizRow.id)) ?? stations.find(({ frozen }) => frozen)?.frozen?.marking;
   const under = JSON.stringify(marking);
-  const [held, rulings] = await Promise.all([
+  const [held, rulings, free] = await Promise.all([
     heldResponses(db, quizRow.id),
     queries.rulings(db, quizRow.courseId),
+    spellingFree(db, quizRow.courseId),
   ]);
+  const byStudent = new Set(free);
   const { responses, marks } = held;
-  const rests = `${responses.size} ${held.newest?.getTime()} ${under} ${rulings.map(({ id }) => id).join(' ')}`;
+  const rests = `${responses.size} ${held.newest?.getTime()} ${under} ${rulings.map(({ id }) => id).join(' ')} ${free.join(' ')}`;
   if (held.whole?.rests === rests) return { stations, answers: held.whole.answers, marking };
   const byId = new Map(stations.map((station) => [station.id, station]));
   const listOf = new Map(stations.map(({ id, frozen }) => [id, frozen ? sharedList(frozen.list) : []]));
@@ -167,6 +170,9 @@ export async function marksOf(
     const ruling = rulingOn(response, frozen, rulings);
     const word = ruling && { taxonId: ruling.countsAs, ...(ruling.points ? { points: ruling.points } : {}) };
     const list = listOf.get(response.stationId)!;
+    // Who spells by other rules loses nothing for it.
+    const isFree = byStudent.has(response.studentId);
+    const own = isFree ? { ...marking!, deduction: 0 } : marking!;
     return [
       {
         responseId: response.id,
@@ -175,10 +181,10 @@ export async function marksOf(
         by: response.by,
         written: response.answer,
         text,
-        mark: markOnce(marks, [response.stationId, response.answer, ruling?.id, under], () =>
+        mark: markOnce(marks, [response.stationId, response.answer, ruling?.id, under, isFree], () =>
           question
-            ? markQuestion(response.answer, { question, truth, list, marking: marking! }, word)
-            : markAnswer(response.answer, truth, list, marking!, word),
+            ? markQuestion(response.answer, { question, truth, list, marking: own }, word)
+            : markAnswer(response.answer, truth, list, own, word),
         ),
         ruling: ruling
           ? {

@@ -5,6 +5,7 @@ import { Fragment, useState } from 'react';
 import { call, isProblem } from '../app/api.ts';
 import { useMayChange } from '../app/session.ts';
 import { ImportFile } from '../app/ImportFile.tsx';
+import { Needs } from './Needs.tsx';
 import { RemoveStudent } from '../keeping/RemoveStudent.tsx';
 import ui from '../app/parts.module.css';
 import styles from './course.module.css';
@@ -45,6 +46,8 @@ function ClassTable({ course }: { course: WholeCourse }) {
   const { message } = App.useApp();
   /** The student whose answers are asked about before anything is removed. */
   const [removing, setRemoving] = useState<string>();
+  /** The student of whom it is looked at what is done otherwise. */
+  const [needing, setNeeding] = useState<string>();
   const { save, problem } = useSaving();
   const stale = [STALE.course(course.id)];
   const takeOff = (studentId: string) =>
@@ -91,8 +94,21 @@ function ClassTable({ course }: { course: WholeCourse }) {
               <StudentRow
                 student={student}
                 onRenew={() => void renew(student.id, student.name)}
-                {...(mayChange ? { onTakeOff: () => void takeOff(student.id) } : {})}
+                needsOpen={needing === student.id}
+                {...(mayChange
+                  ? {
+                      onTakeOff: () => void takeOff(student.id),
+                      onNeeds: () => setNeeding(needing === student.id ? undefined : student.id),
+                    }
+                  : {})}
               />
+              {needing === student.id && (
+                <tr>
+                  <td colSpan={3}>
+                    <Needs courseId={course.id} student={student} />
+                  </td>
+                </tr>
+              )}
               {removing === student.id && (
                 <tr>
                   <td colSpan={3}>
@@ -146,10 +162,14 @@ function StudentRow({
   student,
   onRenew,
   onTakeOff,
+  onNeeds,
+  needsOpen,
 }: {
   student: WholeCourse['students'][number];
   onRenew(): void;
   onTakeOff?(): void;
+  onNeeds?(): void;
+  needsOpen: boolean;
 }) {
   return (
     <tr>
@@ -161,6 +181,11 @@ function StudentRow({
         {!student.nameless && (
           <Button size="small" type="text" onClick={onRenew}>
             New code
+          </Button>
+        )}
+        {onNeeds && !student.nameless && (
+          <Button size="small" type="text" aria-expanded={needsOpen} onClick={onNeeds}>
+            Needs
           </Button>
         )}
         {onTakeOff && (

@@ -91,7 +91,7 @@ export function PlanPage({ course, quiz }: { course: WholeCourse; quiz: Quiz | u
               near={near.flatMap(([a, b]) => (a === i ? b : b === i ? a : []))}
               pinned={proposal.proposed && pinOf(station, proposal.pins)}
               onPin={() => proposal.pin(candidateOf(station)!)}
-              onRepair={(view) => plan.change(i, { view })}
+              onRepair={(part) => plan.change(i, part)}
             />
           ))}
         </ol>

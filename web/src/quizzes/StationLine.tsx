@@ -2,12 +2,13 @@ import type { WholeCourse } from '@hurrow/contract/courses';
 import type { LibraryAnswer } from '@hurrow/contract/library';
 import { useMemo } from 'react';
 import type { ProfiledTaxon } from '@hurrow/core/evidence';
-import { doubtsOf, repaired } from '@hurrow/core/station';
+import { doubtsOf, needsInWords, QUESTION_TITLES, repaired } from '@hurrow/core/station';
 import { commonName } from '@hurrow/core/taxon';
-import { listInWords, MEDIA, MEDIUM_TITLES, viewInWords, type Medium, type View } from '@hurrow/core/view';
+import { listInWords, MEDIA, MEDIUM_TITLES, viewInWords, type Medium } from '@hurrow/core/view';
 import { useVocabulary } from '../app/data.ts';
 import { LinkButton } from '../app/parts.tsx';
 import { questionInShort } from './asking.ts';
+import { needsOf } from './needs.ts';
 import type { Planned } from './planned.ts';
 import { fairInWords, repairInWords } from './proposed.ts';
 import type { JudgedStation } from './useJudged.ts';
@@ -22,7 +23,7 @@ interface StationLineProps {
   /** It stays when a quiz is proposed again; undefined where its view was changed by hand. */
   pinned: boolean | undefined;
   onPin(): void;
-  onRepair(view: View): void;
+  onRepair(part: Partial<Planned>): void;
   station: Planned;
   position: number;
   open: boolean;
@@ -118,11 +119,13 @@ export function StationLine({
         </span>
       )}
       <Fair {...{ station, judged, list, fixed, near, onRepair }} />
-      {doubts.map((doubt) => (
-        <span className={`${styles['doubt']} gold`} key={doubt}>
-          {doubt}
-        </span>
-      ))}
+      {[...doubts, ...needsInWords(judged?.without ?? [], needsOf(course.students), station.medium)].map(
+        (doubt) => (
+          <span className={`${styles['doubt']} gold`} key={doubt}>
+            {doubt}
+          </span>
+        ),
+      )}
     </li>
   );
 }
@@ -139,15 +142,20 @@ function Fair({
   // The line is there before what it says, so that nothing moves under a finger.
   if (!judged) return <span className={`${propose['fair']} quiet`}>Reading…</span>;
   const nameOf = (id: string) => commonName(list.find(({ taxon }) => taxon.id === id)!.taxon);
-  const { judgement, repair } = judged;
+  const { judgement, repair, easier } = judged;
   return (
     <span
       className={`${propose['fair']} ${judgement === 'fair' ? 'quiet' : judgement === 'strained' ? 'gold' : 'rust'}`}
     >
       {fairInWords(judged, nameOf, !station.question)}
       {repair && !fixed && (
-        <LinkButton onClick={() => onRepair(repaired(station.view, repair))}>
+        <LinkButton onClick={() => onRepair({ view: repaired(station.view, repair) })}>
           {repairInWords(repair)} ({Math.round(100 * repair.right)} of 100)
+        </LinkButton>
+      )}
+      {easier && !fixed && (
+        <LinkButton onClick={() => onRepair({ question: easier.question })}>
+          Ask for {QUESTION_TITLES[easier.question.kind]} ({Math.round(100 * easier.right)} of 100)
         </LinkButton>
       )}
       {near.length > 0 && (

@@ -46,6 +46,7 @@ test('a saved plan begins as it is saved, and carries nothing else of its statio
     'choose',
     'medium',
     'prompt',
+    'question',
     'seed',
     'taxonId',
     'view',

@@ -12,7 +12,16 @@ import {
 } from '@hurrow/core/evidence';
 import { appraise, buildKey, questionsAt, replaceCouplet, type Key, type KeyOptions } from '@hurrow/core/key';
 import type { Condition } from '@hurrow/core/condition';
-import { judgedAt, questionFairness, repairOf, stationFairness, type Question } from '@hurrow/core/station';
+import {
+  easierQuestion,
+  withoutSenses,
+  type Need,
+  judgedAt,
+  questionFairness,
+  repairOf,
+  stationFairness,
+  type Question,
+} from '@hurrow/core/station';
 import { recapOf } from '@hurrow/core/recap';
 import { mineRules } from '@hurrow/core/rule';
 import { midMonth } from '@hurrow/core/season';
@@ -150,12 +159,18 @@ const computations = {
   },
 
   /** How fair a station is in its view, and what would repair it. */
-  station({ list, vocabulary, view, options }: Setting, taxonId: string, question?: Question | null) {
+  station(
+    { list, vocabulary, view, options }: Setting,
+    taxonId: string,
+    question: Question | null,
+    needs: readonly Need[],
+  ) {
     if (question) {
       const of = (reader: 'careful' | 'novice') =>
         questionFairness(question, list, taxonId, vocabulary, view, { ...options, reader });
       const right = of('careful');
-      return { right, judgement: judgedAt(right), rivals: [], beginner: of('novice'), repair: undefined };
+      const judged = { right, judgement: judgedAt(right), beginner: of('novice') };
+      return { ...judged, rivals: [], repair: undefined, easier: undefined, without: [] };
     }
     const fairness = stationFairness(list, taxonId, vocabulary, view, options);
     const beginner = stationFairness(list, taxonId, vocabulary, view, {
@@ -165,7 +180,11 @@ const computations = {
     }).right;
     const repair =
       fairness.judgement === 'fair' ? undefined : repairOf(list, taxonId, vocabulary, view, options);
-    return { ...fairness, beginner, repair };
+    const easier =
+      fairness.judgement === 'fair' ? undefined : easierQuestion(list, taxonId, vocabulary, view, options);
+    const { right } = fairness;
+    const without = withoutSenses(needs, list, taxonId, vocabulary, view, right, options);
+    return { ...fairness, beginner, repair, easier, without };
   },
 
   rules({ list, vocabulary, view, options }: Setting, progress: Progress) {

@@ -2,6 +2,7 @@ import { contrast, misreadRate, type ProfiledTaxon, type ReadingOptions } from '
 import { randomFrom } from '../../random/index.ts';
 import type { View } from '../../view/index.ts';
 import type { Vocabulary } from '../../vocabulary/index.ts';
+import { FAIR_AT } from '../fairness.ts';
 import { Reader } from '../reader.ts';
 import type { Question } from './question.ts';
 
@@ -45,4 +46,24 @@ export function questionFairness(
     right += named.filter((k) => list[k]!.taxon[kind] === own).length / named.length;
   }
   return right / DRAWS;
+}
+
+/**
+ * What can be asked fairly at a station whose name cannot: its genus, else its family. Undefined where neither is fair.
+ *
+ * @example
+ * easierQuestion(list, 'salix-scouleriana', BUILT_IN, bareTwig); // { question: { kind: 'genus' }, right: 0.97 }
+ */
+export function easierQuestion(
+  list: readonly ProfiledTaxon[],
+  taxonId: string,
+  vocabulary: Vocabulary,
+  view: View,
+  options: ReadingOptions = {},
+): { question: Question; right: number } | undefined {
+  for (const kind of ['genus', 'family'] as const) {
+    const right = questionFairness({ kind }, list, taxonId, vocabulary, view, options);
+    if (right >= FAIR_AT) return { question: { kind }, right };
+  }
+  return undefined;
 }

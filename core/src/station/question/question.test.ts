@@ -2,6 +2,7 @@ import type { MarkingPolicy } from '../../names/index.ts';
 import { profiled, viewOf } from '../../testing/taxa.ts';
 import { BUILT_IN } from '../../vocabulary/index.ts';
 import {
+  easierQuestion,
   fixQuestion,
   markQuestion,
   questionFairness,
@@ -172,6 +173,10 @@ test('two firs that only resin parts are one genus to nearly every reader, and o
   expect(fair({ kind: 'genus' })).toBeGreaterThan(0.95);
   expect(fair({ kind: 'family' })).toBeGreaterThan(0.95);
   expect(fair({ kind: 'state', characterId: 'foliage.kind' })).toBeGreaterThan(0.9);
+  expect(easierQuestion(list, 'abies-grandis', BUILT_IN, viewOf(['leaf']))).toMatchObject({
+    question: { kind: 'genus' },
+  });
+  expect(easierQuestion([grand, noble], 'abies-grandis', BUILT_IN, viewOf(['bark']))).toBeDefined();
   expect(fair({ kind: 'settles', from: 'abies-procera' })).toBeLessThan(0.9);
   expect(fair({ kind: 'settles', from: 'nobody' })).toBe(0);
   expect(fair({ kind: 'number', characterId: 'needle.length' })).toBeGreaterThan(0.9);
