@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { contrastError } from '../evidence/index.ts';
 import { profiled, viewOf } from '../testing/taxa.ts';
 import { BUILT_IN } from '../vocabulary/index.ts';
-import { choicesOf } from './index.ts';
+import { choiceFairness, choicesOf, namesToChoose, stationFairness } from './index.ts';
 
 const tree = (epithet: string, shape: string, teeth: string) =>
   profiled('Ficta', epithet, {
@@ -74,4 +74,34 @@ test('a short list offers what it has; a tree that is not on it cannot be asked 
     'ficta-secunda',
   ]);
   expect(() => choose('ficta-nulla', 1)).toThrow('on the taught list');
+});
+
+test('a choice is fair where the four can be told apart, however many more of the list cannot', () => {
+  // Six that share everything but the margin: of all, five tie with any; of four, three do.
+  const same = Array.from({ length: 5 }, (_, i) => tree(`par${i}`, 'ovate', 'single'));
+  const wide = [...list, ...same];
+  const free = stationFairness(wide, 'ficta-par0', BUILT_IN, view).right;
+  const chosen = choiceFairness(wide, 'ficta-par0', BUILT_IN, view).right;
+  expect(free).toBeLessThan(0.25);
+  expect(chosen).toBeGreaterThan(free + 0.03);
+  expect(chosen).toBeCloseTo(0.25, 1);
+  const three = choiceFairness(list, 'ficta-quinta', BUILT_IN, view);
+  expect(three.judgement).toBe('fair');
+});
+
+test('names to choose are those that the marks ask for, and one that two trees bear is offered once', () => {
+  const taxa = list.map(({ taxon }) => ({ ...taxon, commonNames: [taxon.epithet] }));
+  const ids = ['ficta-prima', 'ficta-secunda', 'nobody'];
+  expect(namesToChoose(ids, taxa, 'genus')).toEqual([
+    { name: 'Ficta', latin: true, answer: { genus: 'Ficta' } },
+  ]);
+  expect(namesToChoose(ids, taxa, 'common').map(({ answer }) => answer)).toEqual([
+    { name: 'prima' },
+    { name: 'secunda' },
+  ]);
+  expect(namesToChoose(ids, taxa, 'binomialFamily')[0]).toEqual({
+    name: 'Ficta prima',
+    latin: true,
+    answer: { genus: 'Ficta', epithet: 'prima', family: 'Fictaaceae' },
+  });
 });

@@ -12,6 +12,7 @@ import { randomFrom, seedOf } from '../random/index.ts';
 import { commonName, scientificName } from '../taxon/index.ts';
 import type { View } from '../view/index.ts';
 import type { Vocabulary } from '../vocabulary/index.ts';
+import { stationFairness, type Fairness } from './fairness.ts';
 
 /** Names to choose from at a station, the right one among them. */
 export const CHOICES = 4;
@@ -67,6 +68,24 @@ export function choicesOf(
     .map((id) => ({ id, lot: random.uniform() }))
     .sort((a, b) => a.lot - b.lot)
     .map(({ id }) => id);
+}
+
+/**
+ * How fair a station is whose name is chosen from four: as `stationFairness`, with these four as all that can be named.
+ *
+ * @example
+ * choiceFairness(list, 'abies-grandis', BUILT_IN, view); // { right: 0.97, judgement: 'fair', rivals: [{ taxonId: 'abies-lasiocarpa', share: 0.05 }] }
+ */
+export function choiceFairness(
+  list: readonly ProfiledTaxon[],
+  taxonId: string,
+  vocabulary: Vocabulary,
+  view: View,
+  options: ReadingOptions & { draws?: number } = {},
+): Fairness {
+  const four = new Set(choicesOf(taxonId, list, vocabulary, view, { ...options, seed: 1 }));
+  const offered = list.filter(({ taxon }) => four.has(taxon.id));
+  return stationFairness(offered, taxonId, vocabulary, view, options);
 }
 
 /** A name to choose. */

@@ -39,13 +39,14 @@ export function useJudged(
     options: library ? { reference: library.reference, site } : {},
   };
   return useQueries({
-    queries: stations.map(({ taxonId, view, question }) => ({
+    queries: stations.map(({ taxonId, view, question = null, choose = false }) => ({
       queryKey: [
         'work',
         'station',
         taxonId,
         viewKey(view),
-        question ?? null,
+        question,
+        choose,
         needs,
         view.leaves,
         day,
@@ -59,9 +60,7 @@ export function useJudged(
           (worker) =>
             worker.station(
               { ...asked, view: { ...view, day } },
-              taxonId,
-              question ?? null,
-              needs,
+              { taxonId, question, choose, needs },
             ) as Promise<JudgedStation>,
           signal,
         ),

@@ -13,6 +13,7 @@ import {
 import { appraise, buildKey, questionsAt, replaceCouplet, type Key, type KeyOptions } from '@hurrow/core/key';
 import type { Condition } from '@hurrow/core/condition';
 import {
+  choiceFairness,
   easierQuestion,
   withoutSenses,
   type Need,
@@ -76,6 +77,17 @@ function likesTogether({ list, vocabulary, view, options }: Setting): number[] {
 }
 
 /** The heavy work of Lookalikes. */
+/** What is asked of one station. */
+export interface StationAsked {
+  taxonId: string;
+  /** What is asked in place of the name. */
+  question: Question | null;
+  /** Are four names to choose from? */
+  choose: boolean;
+  /** What is done otherwise in the class. */
+  needs: readonly Need[];
+}
+
 const computations = {
   /** Every pair's error, the taxa in an order in which likes stand together, why the hard pairs are hard, and what to score next. */
   pairMap({ list, vocabulary, view, options }: Setting, progress: Progress) {
@@ -158,13 +170,8 @@ const computations = {
       : replaced;
   },
 
-  /** How fair a station is in its view, and what would repair it. */
-  station(
-    { list, vocabulary, view, options }: Setting,
-    taxonId: string,
-    question: Question | null,
-    needs: readonly Need[],
-  ) {
+  /** How fair what a station asks is in its view, for those who do without a sense as well, and what would repair it. */
+  station({ list, vocabulary, view, options }: Setting, { taxonId, question, choose, needs }: StationAsked) {
     if (question) {
       const of = (reader: 'careful' | 'novice') =>
         questionFairness(question, list, taxonId, vocabulary, view, { ...options, reader });
@@ -172,18 +179,18 @@ const computations = {
       const judged = { right, judgement: judgedAt(right), beginner: of('novice') };
       return { ...judged, rivals: [], repair: undefined, easier: undefined, without: [] };
     }
-    const fairness = stationFairness(list, taxonId, vocabulary, view, options);
-    const beginner = stationFairness(list, taxonId, vocabulary, view, {
+    const fairnessAs = choose ? choiceFairness : stationFairness;
+    const fairness = fairnessAs(list, taxonId, vocabulary, view, options);
+    const { right, judgement } = fairness;
+    const { right: beginner } = fairnessAs(list, taxonId, vocabulary, view, {
       ...options,
       reader: 'novice',
       draws: 600,
-    }).right;
-    const repair =
-      fairness.judgement === 'fair' ? undefined : repairOf(list, taxonId, vocabulary, view, options);
-    const easier =
-      fairness.judgement === 'fair' ? undefined : easierQuestion(list, taxonId, vocabulary, view, options);
-    const { right } = fairness;
+    });
     const without = withoutSenses(needs, list, taxonId, vocabulary, view, right, options);
+    const isFair = judgement === 'fair';
+    const repair = isFair ? undefined : repairOf(list, taxonId, vocabulary, view, options);
+    const easier = isFair ? undefined : easierQuestion(list, taxonId, vocabulary, view, options);
     return { ...fairness, beginner, repair, easier, without };
   },
 
