@@ -4,23 +4,29 @@ import { Button } from 'antd';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { call, messageOf } from '../app/api.ts';
+import { readKept, writeKept } from '../app/keptText.ts';
 import { MarkSheet } from './MarkSheet.tsx';
 import { OpenedAnswer } from './OpenedAnswer.tsx';
-import { writtenAs } from './marking.ts';
+import { withoutNames, writtenAs } from './marking.ts';
 import { marksQuery, useMarking } from './quizData.ts';
 import { Policy } from './Policy.tsx';
 import { Regrades } from './Regrades.tsx';
 import { Rulings } from './Rulings.tsx';
+import styles from './marking.module.css';
 import ui from '../app/parts.module.css';
 import { Problem } from '../app/parts.tsx';
+
+/** Under this a browser keeps that its user marks without names. */
+const BLIND = 'hurrow.mark.blind';
 
 /** Marks: answers to rule on first, then the papers and the stations. Marks follow from rules and rulings; any can be overruled. */
 export function MarkPage({ course, quiz }: { course: WholeCourse; quiz: Quiz }) {
   const query = useQuery({ ...marksQuery(quiz.id), enabled: quiz.state !== 'planned' });
   const [openId, setOpenId] = useState<string>();
+  const [blind, setBlind] = useState(() => readKept(BLIND) === 'yes');
   if (quiz.state === 'planned') return <p>Nothing to mark yet: the quiz has not been opened.</p>;
   if (!query.data) return <p>{query.isError ? messageOf(query.error) : 'Working out the marks…'}</p>;
-  const marks = query.data;
+  const marks = blind ? withoutNames(query.data) : query.data;
   if (marks.answers.length === 0)
     return <p>No answers yet. Students answer on their phones, or you enter their papers under Run.</p>;
   const open = marks.answers.find(({ responseId }) => responseId === openId);
@@ -30,13 +36,23 @@ export function MarkPage({ course, quiz }: { course: WholeCourse; quiz: Quiz }) 
       <Regrades marks={marks} quiz={quiz} onOpen={setOpenId} />
       <Rulings marks={marks} quiz={quiz} course={course} />
       <Policy marks={marks} quiz={quiz} />
+      <label className={styles['choice']}>
+        <input
+          type="checkbox"
+          checked={blind}
+          onChange={() => {
+            writeKept(BLIND, blind ? '' : 'yes');
+            setBlind(!blind);
+          }}
+        />{' '}
+        mark without names: papers by number
+      </label>
       <MarkSheet marks={marks} open={openId} onOpen={(answer) => setOpenId(answer.responseId)} />
       {open && (
         <OpenedAnswer
           key={open.responseId}
           answer={open}
           marks={marks}
-          course={course}
           quiz={quiz}
           onClose={() => setOpenId(undefined)}
         />

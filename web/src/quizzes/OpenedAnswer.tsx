@@ -1,5 +1,4 @@
 import type { RulingBody } from '@hurrow/contract/quizzes';
-import type { WholeCourse } from '@hurrow/contract/courses';
 import type { MarkedAnswer, Marks, Quiz } from '@hurrow/contract/quizzes';
 import { Button } from 'antd';
 import { useState, type FormEvent } from 'react';
@@ -17,14 +16,13 @@ import { LinkButton, Problem } from '../app/parts.tsx';
 interface OpenedProps {
   answer: MarkedAnswer;
   marks: Marks;
-  course: WholeCourse;
   quiz: Quiz;
   onClose(): void;
 }
 
 /** One answer, part by part, with what its mark rests on and the way to overrule it. */
 export function OpenedAnswer(props: OpenedProps) {
-  const { answer, marks, course, quiz, onClose } = props;
+  const { answer, marks, quiz, onClose } = props;
   const { mark, problem } = useMarking();
   const ruling = useRuling(quiz.id);
   const station = marks.stations.find((entry) => entry.id === answer.stationId)!;
@@ -32,8 +30,8 @@ export function OpenedAnswer(props: OpenedProps) {
   return (
     <aside className={styles['opened']} aria-label="One answer" aria-live="polite">
       <h2>
-        {course.students.find((student) => student.id === answer.studentId)?.name}, station {station.position}
-        : {commonName(truth)}, <span className="latin">{scientificName(truth)}</span>
+        {marks.students.find((student) => student.id === answer.studentId)?.name}, station {station.position}:{' '}
+        {commonName(truth)}, <span className="latin">{scientificName(truth)}</span>
       </h2>
       <table className={styles['papers']}>
         <tbody>

@@ -10,6 +10,7 @@ import {
   ruledOn,
   stationsOf,
   toRule,
+  withoutNames,
   writtenInFull,
 } from './marking.ts';
 
@@ -140,6 +141,17 @@ test('where something else is asked than the name, who answers it rightly is cou
   expect(toRule({ ...asked, answers })).toEqual([]);
   expect(equalTo(answers[0]!, asked)).toEqual([answers[0]]);
   expect(writtenInFull(answers[0]!)).toBe('opposite');
+});
+
+test('without names papers are numbered by lot, the same each time, and every mark is as before', () => {
+  const marks = marksOf([right, wrong, odd]);
+  const hidden = withoutNames(marks);
+  expect(hidden.students.map(({ name }) => name)).toEqual(['Paper 1', 'Paper 2']);
+  expect(withoutNames(marks)).toEqual(hidden);
+  expect(hidden.students.map(({ id }) => id).sort()).toEqual(['rowan', 'selma']);
+  const points = (of: Marks) => new Map(papersOf(of).map((paper) => [paper.student.id, paper.points]));
+  expect(points(hidden)).toEqual(points(marks));
+  expect(JSON.stringify(hidden)).not.toContain('Rowan');
 });
 
 test('an answer in full names its family; nothing written is blank', () => {

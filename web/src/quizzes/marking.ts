@@ -1,5 +1,6 @@
 import type { MarkedAnswer, Marks } from '@hurrow/contract/quizzes';
 import { answerText, type Answer, type AnswerPart } from '@hurrow/core/names';
+import { seedOf } from '@hurrow/core/random';
 import { saidTo, type FrozenQuestion } from '@hurrow/core/station';
 
 /** Equal answers to one tree. */
@@ -19,6 +20,21 @@ export interface Paper {
   right: { position: number; answer: MarkedAnswer }[];
   /** Stations without an answer. */
   blank: number[];
+}
+
+/**
+ * The marks with papers in the place of names, in an order that follows from the quiz alone: who marks does not know whose they are, and finds
+ * “Paper 7” again.
+ *
+ * @example
+ * withoutNames(marks).students; // [{ id: 'selma', name: 'Paper 1' }, { id: 'rowan', name: 'Paper 2' }]
+ */
+export function withoutNames(marks: Marks): Marks {
+  const lot = (id: string) => seedOf('papers', marks.quiz.id, id);
+  const students = [...marks.students]
+    .sort((a, b) => lot(a.id) - lot(b.id))
+    .map(({ id }, i) => ({ id, name: `Paper ${i + 1}` }));
+  return { ...marks, students };
 }
 
 const plain = (text: string | undefined) => (text ?? '').trim().toLowerCase().replace(/\s+/g, ' ');
