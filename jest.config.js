@@ -16,7 +16,7 @@ export default {
     {
       ...shared,
       displayName: 'core',
-      testMatch: ['core', 'demo', 'web'].map((room) => `<rootDir>/${room}/**/*.test.ts`),
+      testMatch: ['core', 'contract', 'demo', 'web'].map((room) => `<rootDir>/${room}/**/*.test.ts`),
     },
     {
       ...shared,

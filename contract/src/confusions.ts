@@ -2,6 +2,7 @@ import Joi from 'joi';
 import type { ConfusionReport } from '@hurrow/core/confusion';
 import type { Fairness } from '@hurrow/core/station';
 import type { Medium, View } from '@hurrow/core/view';
+import type { ClassAnswer, PackedAnswers } from './packedAnswers.ts';
 import { endpoint, INSTRUCTORS, STAFF, type Done } from './endpoint.ts';
 
 /** Whose scores the evidence is taken from: as they stood when each quiz was opened, or as they stand now. */
@@ -22,15 +23,7 @@ export interface ConfusionData {
     /** Left out of the analyses; its marks stay. */
     leftOut: boolean;
   }[];
-  answers: {
-    studentId: string;
-    student: string;
-    stationId: string;
-    quizId: string;
-    written: string;
-    how: string;
-    named: string | null;
-  }[];
+  answers: ClassAnswer[];
   /** Pairs that were taught again, a before b in the alphabet. */
   reteachings: (ReteachingBody & {
     /** Whom it was taught to; null for the whole class. */
@@ -80,10 +73,14 @@ export const reteachingSchema = Joi.object<ReteachingBody>({
     .label('Day it was taught again')
     .messages({ 'string.pattern.base': '{#label} must be a date such as 2026-10-01' }),
 });
-export const ofCourse = endpoint<{ answer: ConfusionData }>()({
+/** The same as it travels. */
+export type SentConfusions = Omit<ConfusionData, 'answers'> & { answers: PackedAnswers };
+
+export const ofCourse = endpoint<{ answer: SentConfusions }>()({
   method: 'get',
   path: '/api/courses/{courseId}/confusions',
-  summary: 'Every marked answer of a course with its station’s view: what the confusions are counted from.',
+  summary:
+    'Every marked answer of a course with its station’s view: what the confusions are counted from. Ids and words stand once, and each answer is a row of places in these lists.',
   allow: STAFF,
 });
 

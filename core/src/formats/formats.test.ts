@@ -1,5 +1,6 @@
 import { BUILT_IN } from '../vocabulary/index.ts';
 import type { NamedTaxon } from '../names/index.ts';
+import { readSaw } from './saw.ts';
 import { readResponses, readRoster, readTable, readTaxonTable, writeTable } from './index.ts';
 
 test('a roster without its column says which and what was found', () => {
@@ -148,4 +149,11 @@ describe('responses', () => {
   test('without an answer column the file is refused', () => {
     expect(readResponses('student,station\nk7,1', context)).toMatchObject({ ok: false });
   });
+});
+
+test('what a paper saw may stand on lines of its own', () => {
+  const asked = [BUILT_IN.get('leaf.shape')!, BUILT_IN.get('twig.zigzag')!];
+  const seen = { ok: true, value: { 'leaf.shape': 'ovate', 'twig.zigzag': 'yes' } };
+  for (const line of ['\n', '\r\n', '\u2028']) expect(readSaw(`ovate${line}yes`, asked)).toEqual(seen);
+  expect(readSaw('zigzag:\nno such', asked)).toMatchObject({ ok: false });
 });

@@ -4,15 +4,15 @@ import { stateOf, type Character } from '../vocabulary/index.ts';
 
 /**
  * Reads what a paper says was seen at a station: states of the characters that were asked for, by their words or ids, parted by
- * semicolons. Where two characters have a state of one name, the character stands before it: “white bands: none; teeth: none”.
+ * semicolons or on lines of their own. Where two characters have a state of one name, the character stands before it: “white bands: none; teeth: none”.
  * @param asked the characters that the station asked for
  * @returns states by character id, or which word is none of them and what could stand there
  */
 export function readSaw(text: string, asked: readonly Character[]): Outcome<Record<string, string>> {
   const seen: Record<string, string> = {};
-  for (const part of text.split(';').map((piece) => piece.trim())) {
+  for (const part of text.split(/[;\n\r\u0085\u2028\u2029]/).map((piece) => piece.trim())) {
     if (!part) continue;
-    const [, named, written] = /^(?:([^:]+):)?\s*(.*)$/.exec(part)!;
+    const [, named, written] = /^(?:([^:]+):)?\s*(.*)$/s.exec(part)!;
     const among = named ? asked.filter((character) => isWord(named, wordsOf(character))) : asked;
     const found = among.flatMap((character) =>
       statesToSee(character)

@@ -64,13 +64,14 @@ function parseStates(typed: string, character: Character): Outcome<ScoreValue> {
   const exhaustive = /^only\s+/i.test(typed);
   const pieces = typed
     .replace(/^only\s+/i, '')
-    .split(/;|\||\bor\b/i)
+    // A cell of several lines has a state on each.
+    .split(/;|\||[\n\r\u0085\u2028\u2029]|\bor\b/i)
     .map((piece) => piece.trim())
     .filter(Boolean);
   const states: StateFrequency[] = [];
   for (const piece of pieces) {
     const [, adverb, name] =
-      /^(?:(always|usually|mostly|sometimes|occasionally|rarely|seldom|never|not)\s+)?(.+)$/i.exec(piece)!;
+      /^(?:(always|usually|mostly|sometimes|occasionally|rarely|seldom|never|not)\s+)?(.+)$/is.exec(piece)!;
     const state = findState(name!, character);
     if (!state) {
       const split = name!.includes(',') ? splitByComma(name!, adverb, character) : undefined;

@@ -224,3 +224,11 @@ test('values in words follow audience and units', () => {
   if (states.ok)
     expect(valueInWords(states.value, character('needle.tip'), 'plain')).toBe('tiny notch, sometimes blunt');
 });
+
+test.each(['\n', '\r\n', '\u2028', '\u0085\n'])('lines of one cell are states of their own (%j)', (line) => {
+  const shape = BUILT_IN.get('leaf.shape')!;
+  const read = (text: string) => parseScore(text, shape);
+  expect(read(`ovate${line}sometimes elliptic`)).toEqual(read('ovate; sometimes elliptic'));
+  expect(read(`usually ${line}`)).toMatchObject({ ok: false });
+  expect(read(`ovate${line}no such thing`)).toMatchObject({ ok: false });
+});

@@ -1,4 +1,5 @@
 import * as confusions from '@hurrow/contract/confusions';
+import { packAnswers } from '@hurrow/contract/packedAnswers';
 import { badInput, notFound } from '../api/problem.ts';
 import { accountOf, serve } from '../api/route.ts';
 import { courseOf } from '../courses/course.ts';
@@ -51,7 +52,7 @@ export const confusionRoutes = [
         state: quiz.state,
       })),
       stations,
-      answers,
+      answers: packAnswers(answers),
       reteachings: await queries.reteachings(db, course.id),
     };
   }),

@@ -18,18 +18,35 @@ export interface CountedAnswer extends LearnedAnswer {
   wentBy: { offered: string[]; told: string[] } | undefined;
 }
 
-/** Every answer of a course at stations that count and ask for a name, quiz by quiz. */
+/** Every answer of a course at stations that count and ask for a name, quiz by quiz. Its rows are shared by all who ask: not to be altered. */
 export async function countedAnswers(db: Db, courseId: string): Promise<CountedAnswer[]> {
-  const found: CountedAnswer[] = [];
   const quizzes = (await quizzesOfCourse(db, courseId)).filter(({ state }) => state !== 'planned');
-  for (const { quiz, stations, answers } of (await marksOfAll(db, quizzes)).map(ofNames)) {
-    const byId = new Map(stations.map((station) => [station.id, station]));
-    for (const answer of answers) {
-      const station = byId.get(answer.stationId);
-      if (!station?.frozen || station.voided || station.leftOut) continue;
-      const { asks = [], wentBy: offered, truth, drawing } = station.frozen;
-      const told = answer.written.wentBy;
-      found.push({
+  return (await marksOfAll(db, quizzes)).flatMap(countedOfQuiz);
+}
+
+type QuizMarks = Awaited<ReturnType<typeof marksOfAll>>[number];
+/** Rows of quizzes whose marks are as they were, with what else they rest on. */
+const known = new WeakMap<QuizMarks['answers'], { under: string; rows: CountedAnswer[] }>();
+
+function countedOfQuiz(marks: QuizMarks): CountedAnswer[] {
+  const counting = marks.stations.map(({ id, voided, leftOut }) => `${id} ${voided} ${leftOut}`);
+  const under = JSON.stringify([marks.quiz, counting]);
+  const held = known.get(marks.answers);
+  if (held?.under === under) return held.rows;
+  const rows = rowsOf(ofNames(marks));
+  known.set(marks.answers, { under, rows });
+  return rows;
+}
+
+function rowsOf({ quiz, stations, answers }: QuizMarks): CountedAnswer[] {
+  const byId = new Map(stations.map((station) => [station.id, station]));
+  return answers.flatMap((answer): CountedAnswer[] => {
+    const station = byId.get(answer.stationId);
+    if (!station?.frozen || station.voided || station.leftOut) return [];
+    const { asks = [], wentBy: offered, truth, drawing } = station.frozen;
+    const told = answer.written.wentBy;
+    return [
+      {
         quiz,
         quizId: quiz.id,
         stationId: station.id,
@@ -49,10 +66,9 @@ export async function countedAnswers(db: Db, courseId: string): Promise<CountedA
         }),
         wentBy:
           told?.length && offered ? { offered, told: told.filter((id) => offered.includes(id)) } : undefined,
-      });
-    }
-  }
-  return found;
+      },
+    ];
+  });
 }
 
 /** What one student answered, with the class's shares. */

@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import { unpackAnswers, type PackedAnswers } from '@hurrow/contract/packedAnswers';
 import { jest } from '@jest/globals';
 import type { Caller, TestHurrow } from '../testing/testHurrow.ts';
 import { plantCourse, startHurrow } from '../testing/testHurrow.ts';
@@ -417,10 +418,10 @@ describe('marking', () => {
       response(second!.id, 'Acer', 'sacharum', { sequence: 2 }),
     );
     const { body } = await owner.get<{
-      answers: { named: string; how: string }[];
+      answers: PackedAnswers;
       stations: { truth: string; revision: number }[];
     }>(`/api/courses/${planted.courseId}/confusions`);
-    expect(body.answers.map(({ named, how }) => [named, how])).toEqual([
+    expect(unpackAnswers(body.answers).map(({ named, how }) => [named, how])).toEqual([
       [planted.sugar.id, 'exact'],
       [planted.sugar.id, 'misspelled'],
     ]);

@@ -1,3 +1,4 @@
+import { unpackAnswers } from '@hurrow/contract/packedAnswers';
 import type { Course } from '@hurrow/contract/courses';
 import { queryOptions, useQuery } from '@tanstack/react-query';
 import { useCallback, useMemo } from 'react';
@@ -46,7 +47,10 @@ export const courseQuery = (id: string) =>
 export const confusionsQuery = (id: string) =>
   queryOptions({
     queryKey: ['confusions', id],
-    queryFn: () => call('GET /api/courses/{courseId}/confusions', { params: { courseId: id } }),
+    queryFn: async () => {
+      const sent = await call('GET /api/courses/{courseId}/confusions', { params: { courseId: id } });
+      return { ...sent, answers: unpackAnswers(sent.answers) };
+    },
     enabled: id !== '-',
   });
 
