@@ -63,6 +63,24 @@ test('a quiz that asks for features, counts, genus and family is planned, answer
   await expect(page.getByRole('row', { name: /Arrangement: which is it here\?/ })).toContainText('0 of 1');
   await page.getByRole('button', { name: /^2 alternate/ }).click();
   await expect(page.getByLabel('One answer')).toContainText('Arrangement: which is it here? opposite');
+  // Taken out as a package and brought in again it is the same plan under another title.
+  const [taken] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Take it out as QTI' }).click(),
+  ]);
+  expect(taken.suggestedFilename()).toMatch(/-qti\.zip$/);
+  await page.goto(`${base}/quizzes`);
+  const bring = page.getByLabel(/Bring a quiz in from a QTI package/);
+  await bring.setInputFiles({
+    name: 'no.zip',
+    mimeType: 'application/zip',
+    buffer: Buffer.from('no package'),
+  });
+  await expect(page.getByRole('alert')).toContainText('This is no ZIP file.');
+  await bring.setInputFiles(await taken.path());
+  await expect(page).toHaveURL(/quizzes\/[0-9a-f-]{36}\/plan/);
+  for (const asks of ['asks what tells it from subalpine fir', 'asks for its genus', 'asks for its family'])
+    await expect(page.getByText(asks)).toBeVisible();
   // What was asked besides names tells nothing of what is taken for what.
   await page.goto(`${base}/confusions/stations`);
   await expect(page.getByText('Does the model know this class?')).toBeVisible({ timeout: 60_000 });

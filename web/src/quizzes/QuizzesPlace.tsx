@@ -7,6 +7,8 @@ import { dayLabel, dayOfYear } from '@hurrow/core/season';
 import { messageOf } from '../app/api.ts';
 import { courseQuery } from '../app/data.ts';
 import { CopyQuiz } from './CopyQuiz.tsx';
+import { QtiIn } from './QtiIn.tsx';
+import { QtiOut } from './QtiOut.tsx';
 import { MarkPage } from './MarkPage.tsx';
 import { PlanPage } from './PlanPage.tsx';
 import { quizQuery } from './quizData.ts';
@@ -101,6 +103,7 @@ function QuizList({ course }: { course: WholeCourse }) {
           </tbody>
         </table>
       )}
+      <QtiIn course={course} />
     </section>
   );
 }
@@ -119,6 +122,7 @@ function QuizPage({ course }: { course: WholeCourse }) {
           {dayLabel(dayOfYear(quiz.heldOn))} · {quiz.stations.length}{' '}
           {quiz.stations.length === 1 ? 'station' : 'stations'} · {STATES[quiz.state]}
           <CopyQuiz course={course} quiz={quiz} />
+          <QtiOut course={course} quiz={quiz} />
         </span>
       </PageHead>
       <Tabs

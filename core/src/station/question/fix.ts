@@ -8,7 +8,7 @@ import {
 import type { MarkingPolicy } from '../../names/index.ts';
 import { done, refused, type Outcome } from '../../outcome/index.ts';
 import { randomFrom, seedOf } from '../../random/index.ts';
-import type { RangeValue, UnitSystem } from '../../score/index.ts';
+import { unitFactor, type RangeValue, type UnitSystem } from '../../score/index.ts';
 import type { Traits } from '../../specimen/index.ts';
 import { commonName, scientificName } from '../../taxon/index.ts';
 import type { View } from '../../view/index.ts';
@@ -190,6 +190,30 @@ const UNIT_WORDS: Partial<Record<Unit, string>> = {
 function unitInWords({ unit = '1' }: Character, units: UnitSystem): string {
   if (units === 'metric' || unit === '°') return UNIT_WORDS[unit] ?? unit;
   return unit === 'm' ? 'feet' : 'inches';
+}
+
+/** How many stored units the unit is that a number is asked in. */
+const factorOf = (character: Character, units: UnitSystem): number =>
+  units === 'metric' || character.unit === '°' || character.kind === 'count'
+    ? unitFactor(character)
+    : character.unit === 'm'
+      ? 0.3048
+      : 0.0254;
+
+/**
+ * What is right of a number, in the unit in which it is asked.
+ *
+ * @example
+ * boundsAsAsked(needleLength); // [9.6, 30], asked in centimeters
+ */
+export function boundsAsAsked({
+  character,
+  units,
+  from,
+  to,
+}: NonNullable<FrozenQuestion['number']>): [number, number] {
+  const factor = factorOf(character, units);
+  return [from / factor, to / factor];
 }
 
 /** The least and the most that the scores of a taxon admit, in stored units; undefined where they say no number that anybody counts or measures on a specimen. */

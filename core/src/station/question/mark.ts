@@ -121,7 +121,7 @@ function partOf(answer: Answer, marked: QuestionMarked): PartMark {
 }
 
 /** What a tree is called without saying which: “maple” of bigleaf maple, “Douglas-fir” of Douglas-fir. */
-const kindsOf = ({ commonNames }: NamedTaxon): string[] => [
+export const kindsOf = ({ commonNames }: NamedTaxon): string[] => [
   ...new Set(commonNames.map((name) => name.trim().split(' ').at(-1)!)),
 ];
 

@@ -2,6 +2,7 @@ import type { MarkingPolicy } from '../../names/index.ts';
 import { profiled, viewOf } from '../../testing/taxa.ts';
 import { BUILT_IN } from '../../vocabulary/index.ts';
 import {
+  boundsAsAsked,
   easierQuestion,
   fixQuestion,
   markQuestion,
@@ -120,6 +121,8 @@ test('a number is right within its share of what is there, in whatever unit it i
   expect(mark(length, { said: 'long' }).parts[0]!.remark).toContain('no number');
   const lobes = fixed({ kind: 'number', characterId: 'leaf.lobes' }, list[2]);
   expect(lobes.asked.term).toBe('How many lobes?');
+  expect(boundsAsAsked(lobes.number!)).toEqual([7, 9]);
+  expect(boundsAsAsked(length.number!)).toEqual([expect.closeTo(1.5), expect.closeTo(5)]);
   expect(mark(lobes, { said: '7' }, 2).points).toBe(3);
   expect(mark(lobes, { said: '5' }, 2).points).toBe(0);
 });
@@ -147,6 +150,8 @@ test('imperial courses measure in inches', () => {
     units: 'imperial',
   } as never);
   expect(length.asked.term).toBe('Measure the needle length, in inches.');
+  const [from, to] = boundsAsAsked(length.number!);
+  expect([from, to]).toEqual([expect.closeTo(0.63, 2), expect.closeTo(1.89, 2)]);
   expect(mark(length, { said: '1.2' }).points).toBe(3);
 });
 

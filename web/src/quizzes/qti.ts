@@ -1,0 +1,155 @@
+import type { WholeCourse } from '@hurrow/contract/courses';
+import type { PlanBody, Quiz } from '@hurrow/contract/quizzes';
+import type { QtiField, QtiQuestion, QtiStation, ReadQti } from '@hurrow/core/formats';
+import { fullPoints, resolveName, type MarkingPolicy, type NamedTaxon } from '@hurrow/core/names';
+import { dayOfYear } from '@hurrow/core/season';
+import { boundsAsAsked, inItsWords, kindsOf, type FrozenQuestion } from '@hurrow/core/station';
+import { scientificName } from '@hurrow/core/taxon';
+import { MEDIUM_TITLES, viewInWords } from '@hurrow/core/view';
+import { counted, upperFirst } from '@hurrow/core/words';
+import { asksAt, type AskSetting } from '../rounds/willAsk.ts';
+import { freeTitle, stationOf, type Plan } from './planned.ts';
+
+/** Fields of a name with what counts in each, as the marks ask for it. A slip of spelling cannot be read there. */
+export function nameFields(truth: NamedTaxon, { policy, points }: MarkingPolicy): QtiField[] {
+  const all = (texts: readonly string[], of: number) =>
+    [...new Set(texts)].map((text) => ({ text, points: of }));
+  const { genus, synonyms, commonNames, family, olderFamilies = [] } = truth;
+  if (policy === 'common')
+    return [
+      {
+        label: 'Common name',
+        accepted: all([...commonNames, scientificName(truth), ...synonyms], points.name),
+      },
+    ];
+  if (policy === 'genus') return [{ label: 'Genus', accepted: all([genus], points.genus) }];
+  const name: QtiField = {
+    label: 'Genus and epithet',
+    accepted: [
+      ...all([scientificName(truth), ...synonyms], points.genus + points.epithet),
+      ...all([genus], points.genus),
+    ],
+  };
+  if (policy === 'binomial') return [name];
+  return [name, { label: 'Family', accepted: all([family, ...olderFamilies], points.family) }];
+}
+
+/** What is asked in place of the name, as a question of QTI. */
+export function askedAsQti(
+  question: FrozenQuestion,
+  truth: NamedTaxon,
+  { marking, audience }: Pick<WholeCourse, 'marking' | 'audience'>,
+): QtiQuestion {
+  const prompt = inItsWords(question.asked, audience);
+  const points = fullPoints(marking);
+  const { kind, offered, right, number } = question;
+  if (number) {
+    const [from, to] = boundsAsAsked(number);
+    return { asks: 'number', prompt, from, to, points };
+  }
+  if (offered.length > 0)
+    return {
+      asks: 'choose',
+      prompt,
+      choices: offered.map((each) => ({ id: each.id, text: inItsWords(each, audience) })),
+      right,
+      points,
+    };
+  const texts =
+    kind === 'family'
+      ? [truth.family, ...(truth.olderFamilies ?? [])]
+      : [truth.genus, ...(marking.policy === 'common' ? kindsOf(truth) : [])];
+  const label = kind === 'family' ? 'Family' : 'Genus';
+  return {
+    asks: 'write',
+    prompt,
+    fields: [{ label, accepted: [...new Set(texts)].map((text) => ({ text, points })) }],
+  };
+}
+
+/**
+ * The stations of a quiz as questions of QTI; one whose tree is not in the library any more is left out.
+ *
+ * @param pictures SVG by the id of the station
+ */
+export function qtiStations(
+  quiz: Quiz,
+  course: WholeCourse,
+  setting: AskSetting,
+  pictures: Readonly<Record<string, string>>,
+): QtiStation[] {
+  return quiz.stations.flatMap((station): QtiStation[] => {
+    const { asked, choices, list } = asksAt(station, course, setting);
+    const truth = list.find(({ taxon }) => taxon.id === station.taxonId)?.taxon;
+    if (!truth) return [];
+    const points = fullPoints(course.marking);
+    const isTruth = (answer: { name?: string; genus?: string; epithet?: string }) =>
+      resolveName([answer.name, answer.genus, answer.epithet].filter(Boolean).join(' '), [truth]).taxonId ===
+      truth.id;
+    return [
+      {
+        position: station.position,
+        shows: `${upperFirst(MEDIUM_TITLES[station.medium])}: ${viewInWords(station.view)}.`,
+        picture: pictures[station.id] ?? null,
+        question: asked
+          ? askedAsQti(asked, truth, course)
+          : choices.length > 0
+            ? {
+                asks: 'choose',
+                prompt: 'Which tree is it?',
+                choices: choices.map(({ name }) => ({ id: name, text: name })),
+                right: choices.filter(({ answer }) => isTruth(answer)).map(({ name }) => name),
+                points,
+              }
+            : { asks: 'write', prompt: 'Name this tree', fields: nameFields(truth, course.marking) },
+      },
+    ];
+  });
+}
+
+/** A quiz that came in a package, as a plan, and what of it could not be taken. */
+export interface FromQti {
+  plan: Plan;
+  left: string[];
+}
+
+const isPlan = (value: unknown): value is PlanBody =>
+  typeof value === 'object' &&
+  value !== null &&
+  Array.isArray((value as PlanBody).stations) &&
+  typeof (value as PlanBody).heldOn === 'string';
+
+/**
+ * A plan out of a package: ours as it was, under a title that is free; of another’s a cutting for each question whose right answer is a tree of the
+ * list.
+ */
+export function planOfQti(
+  read: ReadQti,
+  list: readonly NamedTaxon[],
+  quizzes: readonly { title: string }[],
+  today: string,
+): FromQti {
+  const title = freeTitle(quizzes);
+  if ('plan' in read) {
+    if (!isPlan(read.plan)) return { plan: { title, heldOn: today, stations: [] }, left: [] };
+    const { stations, heldOn, title: own } = read.plan;
+    const taught = new Set(list.map(({ id }) => id));
+    const kept = stations.filter(({ taxonId }) => taught.has(taxonId));
+    const isFree = !quizzes.some((quiz) => quiz.title === own);
+    return {
+      plan: { title: isFree ? own : title, heldOn, stations: kept as Plan['stations'] },
+      left:
+        kept.length < stations.length
+          ? [`${counted(stations.length - kept.length, 'station')} of trees that are not on this list`]
+          : [],
+    };
+  }
+  const left: string[] = [];
+  const stations: Plan['stations'] = [];
+  for (const { title: of, right } of read.answers) {
+    const { taxonId } = resolveName(right, list);
+    if (taxonId) stations.push(stationOf(taxonId, dayOfYear(today), undefined, stations.length));
+    else left.push(`“${of}”, whose answer “${right}” is no tree of this list`);
+  }
+  return { plan: { title, heldOn: today, stations }, left };
+}
