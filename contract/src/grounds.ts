@@ -91,8 +91,6 @@ export interface WholeGrounds extends GroundsFacts {
 
 /** So many trees stand on one ground at most. */
 export const MOST_TREES = 5000;
-/** So many photographs belong to one tree at most. */
-export const MOST_TREE_PICTURES = 8;
 
 const latitude = Joi.number().min(-90).max(90).label('Latitude');
 const longitude = Joi.number().min(-180).max(180).label('Longitude');

@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import { MARK_FILES } from './limits.ts';
 import type { QuizResult, StudentChange, TermResult, TermScheme } from '@hurrow/core/marks';
 import type { MarkingPolicy } from '@hurrow/core/names';
 import { markingSchema } from './courses.ts';
@@ -93,7 +94,6 @@ export const changeScheme = endpoint<{ body: TermScheme; answer: Done }>()({
 });
 
 /** Shapes in which the marks of a course are given out. */
-export const MARK_FILES = ['table', 'results', 'line-items'] as const;
 export type MarkFile = (typeof MARK_FILES)[number];
 
 export const files = endpoint<{ params: { courseId: string; file: MarkFile }; answer: Sent }>()({

@@ -1,12 +1,10 @@
 import Joi from 'joi';
+import { MOST_POINTS, MOST_STROKES, NOTED_ORGANS } from './limits.ts';
 import type { Meaning, OwnPhrase } from '@hurrow/core/notebook';
 import type { ShownOrgan } from '@hurrow/core/vocabulary';
 import { isoDate } from './day.ts';
 import { endpoint, INSTRUCTORS, STAFF, type Done, type Sent } from './endpoint.ts';
 import type { Picture } from './photos.ts';
-
-/** Organs that an entry can be about. */
-export const NOTED_ORGANS = ['habit', 'bark', 'twig', 'bud', 'leaf', 'flower', 'fruit'] as const;
 
 /** A drawing: lines of points, each from 0 to 1,000 across and down a sheet of 4 by 3. */
 export type Strokes = [x: number, y: number][][];
@@ -46,12 +44,8 @@ export interface CourseNotebook {
   phrases: OwnPhrase[];
 }
 
-/** So many pictures belong to one entry, and so many entries to one student of a course. */
-export const MOST_PICTURES = 4;
+/** So many entries belong to one student of a course. */
 export const MOST_ENTRIES = 150;
-/** Of a drawing: lines, and points of each. */
-export const MOST_STROKES = 100;
-export const MOST_POINTS = 200;
 
 const coordinate = Joi.number().integer().min(0).max(1000).required();
 const meaning = { characterId: Joi.string().max(120).required(), state: Joi.string().max(60).required() };

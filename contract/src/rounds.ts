@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import { QUIZ_PAPERS } from './limits.ts';
 import type { BellState, Rounds } from '@hurrow/core/rotation';
 import { endpoint, INSTRUCTORS, STAFF, type Done, type Sent } from './endpoint.ts';
 import { addressField, paperField, type Paper } from './prints.ts';
@@ -16,7 +17,6 @@ export const USUAL_ROUNDS: Rounds = {
 };
 
 /** What is printed for the day of a quiz. */
-export const QUIZ_PAPERS = ['stations', 'answers', 'rounds', 'key', 'words', 'signin'] as const;
 export type QuizPaper = (typeof QUIZ_PAPERS)[number];
 
 const seconds = Joi.number().integer().min(0).max(3600);

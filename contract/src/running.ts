@@ -1,8 +1,8 @@
 import Joi from 'joi';
+import { ATTENDANCES } from './limits.ts';
 import { endpoint, INSTRUCTORS, STAFF, type Done } from './endpoint.ts';
 
 /** How a student was at a quiz. */
-export const ATTENDANCES = ['there', 'absent', 'excused'] as const;
 export type Attendance = (typeof ATTENDANCES)[number];
 
 /** Something that happened at a station during the quiz. */

@@ -7,7 +7,7 @@ import type { Db } from '../db/index.ts';
 import type { MarkedAnswer } from '@hurrow/contract/quizzes';
 import { marksOfAll } from '../quizzes/marking.ts';
 import { readInNotebooks, readInSorts } from './noted.ts';
-import { quizzesOfCourse, type StationRow } from '../quizzes/queries.ts';
+import { quizStates, type StationRow } from '../quizzes/queries.ts';
 import { committedLibrary } from '../library/committed.ts';
 import type { Scores } from '@hurrow/contract/confusions';
 import type { ClassInput } from './classReport.ts';
@@ -20,7 +20,7 @@ export interface Gathered {
 
 /** All that the report on a course is computed from: counted stations as frozen, their marked answers, what was noted and sorted, and the library. */
 export async function gather(db: Db, course: Course, scores: Scores, withEarlier = true): Promise<Gathered> {
-  const quizzes = (await quizzesOfCourse(db, course.id)).filter((row) => row.state !== 'planned');
+  const quizzes = (await quizStates(db, course.id)).filter((row) => row.state !== 'planned');
   const { library: now } = await committedLibrary(db);
   const input: ClassInput = {
     stations: [],

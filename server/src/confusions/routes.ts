@@ -6,7 +6,7 @@ import { courseOf } from '../courses/course.ts';
 import { sets, students } from '../courses/queries.ts';
 import type { Db } from '../db/index.ts';
 import { marksOfAll, ofNames } from '../quizzes/marking.ts';
-import { quiz, quizzesOfCourse, station as stationRow } from '../quizzes/queries.ts';
+import { quiz, quizStates, station as stationRow } from '../quizzes/queries.ts';
 import { gather } from './gather.ts';
 import * as queries from './queries.ts';
 import { type ReteachingBody } from '@hurrow/contract/confusions';
@@ -14,7 +14,7 @@ import { type ReteachingBody } from '@hurrow/contract/confusions';
 export const confusionRoutes = [
   serve(confusions.ofCourse, async ({ db, params }) => {
     const course = await courseOf(db, params.courseId);
-    const quizzes = (await quizzesOfCourse(db, course.id)).filter((row) => row.state !== 'planned');
+    const quizzes = (await quizStates(db, course.id)).filter((row) => row.state !== 'planned');
     const names = new Map((await students(db, course.id)).map((student) => [student.id, student.name]));
     const stations = [];
     const answers = [];

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { isDeepStrictEqual } from 'node:util';
 import * as grounds from '@hurrow/contract/grounds';
+import { MOST_TREE_PICTURES } from '@hurrow/contract/limits';
 import { tagKey } from '@hurrow/core/notebook';
 import { badInput, notFound, stale } from '../api/problem.ts';
 import { serve } from '../api/route.ts';
@@ -110,8 +111,8 @@ export const groundRoutes = [
     const tree = await treeOn(db, params.groundsId, params.treeId);
     const there = (await queries.picturesOf(db, tree.groundsId)).filter(({ treeId }) => treeId === tree.id);
     if (there.some(({ id }) => id === params.pictureId)) return;
-    if (there.length >= grounds.MOST_TREE_PICTURES)
-      throw badInput(`A tree has ${grounds.MOST_TREE_PICTURES} photographs at most. Take one out first.`);
+    if (there.length >= MOST_TREE_PICTURES)
+      throw badInput(`A tree has ${MOST_TREE_PICTURES} photographs at most. Take one out first.`);
     const { sizes } = await encodePhoto(Buffer.isBuffer(body) ? body : Buffer.alloc(0));
     const { bytes } = sizes.find(({ size }) => size === 'screen')!;
     await queries.addPicture(db, params.pictureId, tree.id, now, who!.name, bytes);

@@ -4,7 +4,7 @@ import type { ClassCounts, LearnedAnswer, QuizCounts, StudentLearning } from '@h
 import { weekOf } from '@hurrow/core/term';
 import type { Db } from '../db/index.ts';
 import { marksOfAll, ofNames } from '../quizzes/marking.ts';
-import { quizzesOfCourse } from '../quizzes/queries.ts';
+import { quizStates } from '../quizzes/queries.ts';
 
 /** One answer that counts, with what its station showed. */
 export interface CountedAnswer extends LearnedAnswer {
@@ -20,7 +20,7 @@ export interface CountedAnswer extends LearnedAnswer {
 
 /** Every answer of a course at stations that count and ask for a name, quiz by quiz. Its rows are shared by all who ask: not to be altered. */
 export async function countedAnswers(db: Db, courseId: string): Promise<CountedAnswer[]> {
-  const quizzes = (await quizzesOfCourse(db, courseId)).filter(({ state }) => state !== 'planned');
+  const quizzes = (await quizStates(db, courseId)).filter(({ state }) => state !== 'planned');
   return (await marksOfAll(db, quizzes)).flatMap(countedOfQuiz);
 }
 

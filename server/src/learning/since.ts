@@ -3,7 +3,7 @@ import { sinceTaught, type HeldClass, type SinceTaught } from '@hurrow/core/conf
 import { reteachings } from '../confusions/queries.ts';
 import type { Db } from '../db/index.ts';
 import { marksOfAll, ofNames } from '../quizzes/marking.ts';
-import { quizzesOfCourse } from '../quizzes/queries.ts';
+import { quizStates } from '../quizzes/queries.ts';
 
 export type Since = SinceTaught & { a: string; b: string; students: number | null };
 
@@ -20,7 +20,7 @@ export async function sinceAll(db: Db, courseId: string, report: ClassReport): P
 
 async function heldClass(db: Db, courseId: string, report: ClassReport): Promise<HeldClass> {
   const takenAt = new Map(report.fairness.map(({ stationId, taken }) => [stationId, taken]));
-  const quizzes = (await quizzesOfCourse(db, courseId)).filter(({ state }) => state !== 'planned');
+  const quizzes = (await quizStates(db, courseId)).filter(({ state }) => state !== 'planned');
   const held = {
     stations: [] as HeldClass['stations'][number][],
     answers: [] as HeldClass['answers'][number][],

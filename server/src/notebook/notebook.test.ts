@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import sharp from 'sharp';
 import type { CourseNotebook, Entry, EntryBody } from '@hurrow/contract/notebook';
-import { MOST_PICTURES } from '@hurrow/contract/notebook';
+import { MOST_PICTURES } from '@hurrow/contract/limits';
 import type { KeptSort } from '@hurrow/contract/sorts';
 import { newTree } from '@hurrow/core/grounds';
 import { laidOut, readAsSaid, readingsOfSort, sortPile, tableView } from '@hurrow/core/sorting';

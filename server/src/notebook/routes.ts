@@ -1,5 +1,6 @@
 import * as notebook from '@hurrow/contract/notebook';
-import { MOST_ENTRIES, MOST_PICTURES, type EntryBody } from '@hurrow/contract/notebook';
+import { MOST_PICTURES } from '@hurrow/contract/limits';
+import { MOST_ENTRIES, type EntryBody } from '@hurrow/contract/notebook';
 import type { Meaning } from '@hurrow/core/notebook';
 import { SHOWN_TITLES } from '@hurrow/core/view';
 import { stateOf } from '@hurrow/core/vocabulary';

@@ -1,5 +1,6 @@
 import type { QuizProposed } from '@hurrow/contract/assembly';
-import { QUIZ_PAPERS, USUAL_ROUNDS, type Rounds } from '@hurrow/contract/rounds';
+import { QUIZ_PAPERS } from '@hurrow/contract/limits';
+import { USUAL_ROUNDS, type Rounds } from '@hurrow/contract/rounds';
 import type { Try } from '@hurrow/contract/tries';
 import { usualWishes } from '@hurrow/core/assembly';
 import { plantCourse, startHurrow, type Caller, type TestHurrow } from '../testing/testHurrow.ts';

@@ -1,4 +1,5 @@
-import { MOST_TREE_PICTURES, type KeptTree, type WholeGrounds } from '@hurrow/contract/grounds';
+import { MOST_TREE_PICTURES } from '@hurrow/contract/limits';
+import type { KeptTree, WholeGrounds } from '@hurrow/contract/grounds';
 import { call } from '../app/api.ts';
 import { newId } from '../app/newId.ts';
 import { LinkButton, Problem } from '../app/parts.tsx';

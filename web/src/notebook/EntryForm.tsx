@@ -1,4 +1,5 @@
-import { NOTED_ORGANS, type EntryBody } from '@hurrow/contract/notebook';
+import { NOTED_ORGANS } from '@hurrow/contract/limits';
+import type { EntryBody } from '@hurrow/contract/notebook';
 import { useState, type ReactNode } from 'react';
 import { characterName, type Audience } from '@hurrow/core/score';
 import { SHOWN_TITLES } from '@hurrow/core/view';

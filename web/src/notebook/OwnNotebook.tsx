@@ -1,4 +1,5 @@
-import { MOST_PICTURES, type Entry } from '@hurrow/contract/notebook';
+import { MOST_PICTURES } from '@hurrow/contract/limits';
+import type { Entry } from '@hurrow/contract/notebook';
 import type { Sitting } from '@hurrow/contract/sitting';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useMemo, useState, useSyncExternalStore, type ReactNode } from 'react';

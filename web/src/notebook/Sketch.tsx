@@ -1,4 +1,5 @@
-import { MOST_STROKES, type Strokes } from '@hurrow/contract/notebook';
+import { MOST_STROKES } from '@hurrow/contract/limits';
+import type { Strokes } from '@hurrow/contract/notebook';
 import { useRef, useState, type PointerEvent } from 'react';
 import { pathOf } from './noted.ts';
 import { drawnOn, pointAt } from './sketching.ts';

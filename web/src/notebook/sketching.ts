@@ -1,4 +1,5 @@
-import { MOST_POINTS, type Strokes } from '@hurrow/contract/notebook';
+import { MOST_POINTS } from '@hurrow/contract/limits';
+import type { Strokes } from '@hurrow/contract/notebook';
 
 type Point = Strokes[number][number];
 interface Box {

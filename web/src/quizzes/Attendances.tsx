@@ -1,6 +1,7 @@
 import type { WholeCourse } from '@hurrow/contract/courses';
 import type { Quiz } from '@hurrow/contract/quizzes';
-import { ATTENDANCES, type Attendance, type Running } from '@hurrow/contract/running';
+import { ATTENDANCES } from '@hurrow/contract/limits';
+import type { Attendance, Running } from '@hurrow/contract/running';
 import { call } from '../app/api.ts';
 import { LinkButton, Notice } from '../app/parts.tsx';
 import { useMayChange } from '../app/session.ts';

@@ -1,5 +1,6 @@
 import type { WholeCourse } from '@hurrow/contract/courses';
-import { MARK_FILES, type MarkFile, type TermMarks as Marks } from '@hurrow/contract/marking';
+import { MARK_FILES } from '@hurrow/contract/limits';
+import type { MarkFile, TermMarks as Marks } from '@hurrow/contract/marking';
 import { Button } from 'antd';
 import { useQuery } from '@tanstack/react-query';
 import type { FormEvent } from 'react';

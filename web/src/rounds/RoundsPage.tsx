@@ -1,6 +1,7 @@
 import type { WholeCourse } from '@hurrow/contract/courses';
 import type { Quiz } from '@hurrow/contract/quizzes';
-import { QUIZ_PAPERS, type QuizPaper, type Rounds } from '@hurrow/contract/rounds';
+import { QUIZ_PAPERS } from '@hurrow/contract/limits';
+import type { QuizPaper, Rounds } from '@hurrow/contract/rounds';
 import { useQuery } from '@tanstack/react-query';
 import { Button, InputNumber, Select } from 'antd';
 import { useMemo, useState } from 'react';
