@@ -9,6 +9,7 @@ import { Problem } from '../app/parts.tsx';
 import { sessionQuery, useMayChange } from '../app/session.ts';
 import { STALE, useSaving } from '../app/useSaving.ts';
 import { planOfQti } from './qti.ts';
+import styles from './quizzes.module.css';
 
 /** More than a quiz of two hundred drawings takes. */
 const LARGEST = 40_000_000;
@@ -61,7 +62,7 @@ export function QtiIn({ course }: { course: WholeCourse }) {
       },
     );
   return (
-    <p className="quiet">
+    <p className={`quiet ${styles['bring']}`}>
       <label>
         Bring a quiz in from a QTI package (ZIP):{' '}
         <input
