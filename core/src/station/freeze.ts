@@ -38,7 +38,7 @@ export function freezeStation(station: PlannedStation, seed: number, context: Fr
   const asked = questionAt(station, seed, context);
   if (asked && !asked.ok) throw new Error(`The station ${asked.problem}`);
   const question = asked?.value;
-  // What is no name was not arrived at by what tells trees apart, and nobody chooses among names.
+  // What is no name was not arrived at by what tells trees apart: nothing is asked, offered or hinted at besides.
   const wentBy =
     station.wentBy && !question
       ? checklistOf(station.taxonId, context.list, context.vocabulary, station.view, { ...context, seed })
@@ -53,9 +53,11 @@ export function freezeStation(station: PlannedStation, seed: number, context: Fr
     seed,
     traits: drawn?.traits ?? null,
     drawing: drawn ? drawingToSvg(drawn.plate, partsInWords(drawn.traits, station.view.organs)) : null,
-    ...(station.asks?.length ? { asks: questionsOf(station, truth, drawn?.traits ?? null, context) } : {}),
+    ...(station.asks?.length && !question
+      ? { asks: questionsOf(station, truth, drawn?.traits ?? null, context) }
+      : {}),
     ...(wentBy.length ? { wentBy } : {}),
-    ...(station.prompt ? { prompt: station.prompt } : {}),
+    ...(station.prompt && !question ? { prompt: station.prompt } : {}),
     ...(question ? { question } : {}),
     ...(station.choose && !question
       ? {

@@ -31,7 +31,17 @@ const plan = (questions: readonly unknown[]) =>
   hurrow.owner.put(quiz(), {
     title: 'Quiz 1',
     heldOn: '2026-09-10',
-    stations: questions.map((question) => ({ taxonId: planted.red.id, medium: 'cutting', view, question })),
+    stations: questions.map((question) => ({
+      taxonId: planted.red.id,
+      medium: 'cutting',
+      view,
+      question,
+      // Whatever was asked besides a name is not asked besides something else.
+      asks: ['leaf.shape'],
+      wentBy: true,
+      prompt: 'leaf.shape',
+      choose: question !== null,
+    })),
   });
 
 /** Opens a quiz that asks for a name, a family, a feature and a measure of one tree, and lets Rowan sign in. */
@@ -54,6 +64,9 @@ const marks = async () => (await hurrow.owner.get<Marks>(`${quiz()}/marks`)).bod
 test('a phone is told what is asked and what there is to choose from, and nothing of what is right', async () => {
   const [name, family, feature, measure] = await opened();
   expect(name!.question).toBeNull();
+  expect(name!.asks).toHaveLength(1);
+  for (const { asks, wentBy, prompt, choices } of [family!, feature!, measure!])
+    expect([asks, wentBy, prompt, choices]).toEqual([[], [], null, []]);
   expect(family!.question).toEqual({ kind: 'family', asked: 'To which family does it belong?', offered: [] });
   expect(feature!.question).toMatchObject({ kind: 'state', asked: 'Leaf shape: which is it here?' });
   expect(feature!.question!.offered.length).toBeGreaterThan(4);
@@ -124,6 +137,8 @@ test('points given by hand hold for all who said the same to that question', asy
     reason: 'as the old book has it',
   };
   expect((await hurrow.owner.post(`${quiz()}/rulings`, body)).status).toBe(422);
+  const elsewhere = { ...body, stationId: randomUUID(), points: { family: 1 } };
+  expect((await hurrow.owner.post(`${quiz()}/rulings`, elsewhere)).status).toBe(404);
   expect((await hurrow.owner.post(`${quiz()}/rulings`, { ...body, points: { family: 1 } })).status).toBe(200);
   expect((await marks()).answers[0]!.mark).toMatchObject({ points: 1, parts: [{ remark: 'given by hand' }] });
 });

@@ -37,7 +37,9 @@ export async function rule(tx: Db, quizId: string, body: RulingBody, by: By): Pr
     await askIfShared(tx, row, body as RulingBody & { countsAs: string });
   const points = body.points ?? null;
   const byHand = points !== null || Boolean(body.only);
-  const question = body.stationId ? (await queries.station(tx, body.stationId))?.frozen?.question : undefined;
+  const asking = body.stationId ? await queries.station(tx, body.stationId) : undefined;
+  if (body.stationId && asking?.quizId !== row.id) throw notFound('station');
+  const question = asking?.frozen?.question;
   if (question && points === null)
     throw badInput('This station asks for no name. Give the answer points by hand, with the reason.');
   const written = question ? saidTo(question, body.answer) : answerText(body.answer);

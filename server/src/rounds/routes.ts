@@ -75,6 +75,8 @@ async function toPrint(db: Db, quizId: string, at: string): Promise<QuizPrinted>
       const choosing = choose && !asked && taught.includes(taxonId);
       return {
         ...plannedOf(station),
+        // Besides another question nothing is asked.
+        ...(asked ? { asks: [] } : {}),
         position,
         asked,
         choices:

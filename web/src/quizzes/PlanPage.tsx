@@ -298,7 +298,9 @@ function Shown({
         list={list}
         options={options}
         fixed={fixed}
-        onChange={(question) => plan.change(at, { question })}
+        onChange={(question) =>
+          plan.change(at, question ? { question, asks: [], prompt: null } : { question })
+        }
       />
       {!planned.question && (
         <Naming
