@@ -1,7 +1,7 @@
 import type { WholeCourse } from '@hurrow/contract/courses';
 import { App, Button } from 'antd';
 import { useQueryClient } from '@tanstack/react-query';
-import { Fragment, useState } from 'react';
+import { useState } from 'react';
 import { call, isProblem } from '../app/api.ts';
 import { useMayChange } from '../app/session.ts';
 import { ImportFile } from '../app/ImportFile.tsx';
@@ -39,44 +39,9 @@ export function Students({ course }: { course: WholeCourse }) {
   );
 }
 
-/** The students with their codes; a new code, and taking one off the list. */
+/** The students with their codes; a new code, what is done otherwise, and taking one off the list. */
 function ClassTable({ course }: { course: WholeCourse }) {
-  const mayChange = useMayChange();
-  const queries = useQueryClient();
-  const { message } = App.useApp();
-  /** The student whose answers are asked about before anything is removed. */
-  const [removing, setRemoving] = useState<string>();
-  /** The student of whom it is looked at what is done otherwise. */
-  const [needing, setNeeding] = useState<string>();
   const { save, problem } = useSaving();
-  const stale = [STALE.course(course.id)];
-  const takeOff = (studentId: string) =>
-    save(
-      () =>
-        call('DELETE /api/courses/{courseId}/students/{studentId}', {
-          params: { courseId: course.id, studentId },
-        }),
-      {
-        refused: (error) => {
-          const asks = isProblem(error, 'hasAnswers');
-          if (asks) setRemoving(studentId);
-          return asks;
-        },
-        stale,
-      },
-    );
-  const renew = (studentId: string, name: string) =>
-    save(
-      () =>
-        call('POST /api/courses/{courseId}/students/{studentId}/code', {
-          params: { courseId: course.id, studentId },
-        }),
-      {
-        done: ({ code }) =>
-          void message.success(`${name} now signs in with ${code}. The old code opens nothing any more.`),
-        stale,
-      },
-    );
   return (
     <>
       {problem && <Problem>{problem}</Problem>}
@@ -90,44 +55,79 @@ function ClassTable({ course }: { course: WholeCourse }) {
         </thead>
         <tbody>
           {course.students.map((student) => (
-            <Fragment key={student.id}>
-              <StudentRow
-                student={student}
-                onRenew={() => void renew(student.id, student.name)}
-                needsOpen={needing === student.id}
-                {...(mayChange
-                  ? {
-                      onTakeOff: () => void takeOff(student.id),
-                      onNeeds: () => setNeeding(needing === student.id ? undefined : student.id),
-                    }
-                  : {})}
-              />
-              {needing === student.id && (
-                <tr>
-                  <td colSpan={3}>
-                    <Needs courseId={course.id} student={student} />
-                  </td>
-                </tr>
-              )}
-              {removing === student.id && (
-                <tr>
-                  <td colSpan={3}>
-                    <RemoveStudent
-                      courseId={course.id}
-                      student={student}
-                      onLeave={() => setRemoving(undefined)}
-                      onDone={async () => {
-                        setRemoving(undefined);
-                        await queries.invalidateQueries();
-                      }}
-                    />
-                  </td>
-                </tr>
-              )}
-            </Fragment>
+            <StudentRows key={student.id} course={course} student={student} save={save} />
           ))}
         </tbody>
       </table>
+    </>
+  );
+}
+
+/** A student, and below what was opened: what is done otherwise, or what becomes of the answers before anything is removed. */
+function StudentRows({
+  course,
+  student,
+  save,
+}: {
+  course: WholeCourse;
+  student: WholeCourse['students'][number];
+  save: ReturnType<typeof useSaving>['save'];
+}) {
+  const mayChange = useMayChange();
+  const queries = useQueryClient();
+  const { message } = App.useApp();
+  const [open, setOpen] = useState<'needs' | 'removing'>();
+  const stale = [STALE.course(course.id)];
+  const params = { courseId: course.id, studentId: student.id };
+  const takeOff = () =>
+    save(() => call('DELETE /api/courses/{courseId}/students/{studentId}', { params }), {
+      refused: (error) => {
+        const asks = isProblem(error, 'hasAnswers');
+        if (asks) setOpen('removing');
+        return asks;
+      },
+      stale,
+    });
+  const renew = () =>
+    save(() => call('POST /api/courses/{courseId}/students/{studentId}/code', { params }), {
+      done: ({ code }) =>
+        void message.success(
+          `${student.name} now signs in with ${code}. The old code opens nothing any more.`,
+        ),
+      stale,
+    });
+  return (
+    <>
+      <StudentRow
+        student={student}
+        onRenew={() => void renew()}
+        needsOpen={open === 'needs'}
+        {...(mayChange
+          ? {
+              onTakeOff: () => void takeOff(),
+              onNeeds: () => setOpen(open === 'needs' ? undefined : 'needs'),
+            }
+          : {})}
+      />
+      {open && (
+        <tr>
+          <td colSpan={3}>
+            {open === 'needs' ? (
+              <Needs courseId={course.id} student={student} />
+            ) : (
+              <RemoveStudent
+                courseId={course.id}
+                student={student}
+                onLeave={() => setOpen(undefined)}
+                onDone={async () => {
+                  setOpen(undefined);
+                  await queries.invalidateQueries();
+                }}
+              />
+            )}
+          </td>
+        </tr>
+      )}
     </>
   );
 }

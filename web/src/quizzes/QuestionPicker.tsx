@@ -27,10 +27,65 @@ export function QuestionPicker({
   onChange(question: Question | null): void;
 }) {
   const vocabulary = useVocabulary();
-  const { view } = station;
   const question = station.question ?? null;
-  const { reference, site } = options;
-  const here = useMemo((): AskableHere => {
+  const here = useAskable(station, profiled, list, options);
+  const kinds = [...new Set([...kindsHere(here), ...(question ? [question.kind] : [])])];
+  const nameOf = (id: string) => commonName(list.find(({ taxon }) => taxon.id === id)!.taxon);
+  return (
+    <div className={styles['question']}>
+      <label>
+        Ask for{' '}
+        <Pick
+          label="Ask for"
+          value={question?.kind ?? ''}
+          fixed={fixed}
+          offered={[['', 'its name'], ...kinds.map((kind) => [kind, QUESTION_TITLES[kind]] as const)]}
+          onPick={(kind) => onChange(begun(kind as QuestionKind | '', here))}
+        />
+      </label>{' '}
+      {question?.kind === 'settles' && (
+        <Pick
+          label="The other tree"
+          value={question.from}
+          fixed={fixed}
+          offered={here.others.map((id) => [id, nameOf(id)])}
+          onPick={(from) => onChange({ kind: 'settles', from })}
+        />
+      )}
+      {(question?.kind === 'state' || question?.kind === 'number') && (
+        <Pick
+          label="Which character"
+          value={question.characterId}
+          fixed={fixed}
+          offered={[...new Set([question.characterId, ...here[question.kind]])].map((id) => [
+            id,
+            termOf(id, vocabulary),
+          ])}
+          onPick={(characterId) => onChange({ kind: question.kind, characterId })}
+        />
+      )}
+      {question?.kind === 'number' && (
+        <Pick
+          label="May be off by"
+          value={String(withinOf(question, vocabulary))}
+          fixed={fixed}
+          offered={OFF_BY.map(([share, words]) => [String(share), words])}
+          onPick={(share) => onChange({ ...question, within: Number(share) })}
+        />
+      )}
+    </div>
+  );
+}
+
+/** What can be asked about at a station, other trees with its relatives first. */
+function useAskable(
+  { view }: Planned,
+  profiled: ProfiledTaxon,
+  list: readonly ProfiledTaxon[],
+  { reference, site }: ReadingOptions,
+): AskableHere {
+  const vocabulary = useVocabulary();
+  return useMemo(() => {
     const about = questionsAbout(profiled, view, vocabulary, {
       ...(reference ? { reference } : {}),
       ...(site ? { site } : {}),
@@ -40,71 +95,35 @@ export function QuestionPicker({
     const others = list.filter(({ taxon }) => taxon.id !== profiled.taxon.id);
     return { ...about, others: others.sort((a, b) => kin(b) - kin(a)).map(({ taxon }) => taxon.id) };
   }, [profiled, view, vocabulary, reference, site, list]);
-  const kinds = kindsHere(here);
+}
+
+function Pick({
+  label,
+  value,
+  fixed,
+  offered,
+  onPick,
+}: {
+  label: string;
+  value: string;
+  fixed: boolean;
+  /** Values with their words. */
+  offered: readonly (readonly [string, string])[];
+  onPick(value: string): void;
+}) {
   return (
-    <div className={styles['question']}>
-      <label>
-        Ask for{' '}
-        <select
-          aria-label="Ask for"
-          className={styles['seeing-picker']}
-          value={question?.kind ?? ''}
-          disabled={fixed}
-          onChange={(event) => onChange(begun(event.target.value as QuestionKind | '', here))}
-        >
-          <option value="">its name</option>
-          {[...new Set([...kinds, ...(question ? [question.kind] : [])])].map((kind) => (
-            <option key={kind} value={kind}>
-              {QUESTION_TITLES[kind]}
-            </option>
-          ))}
-        </select>
-      </label>{' '}
-      {question?.kind === 'settles' && (
-        <select
-          className={styles['seeing-picker']}
-          aria-label="The other tree"
-          value={question.from}
-          disabled={fixed}
-          onChange={(event) => onChange({ kind: 'settles', from: event.target.value })}
-        >
-          {here.others.map((id) => (
-            <option key={id} value={id}>
-              {commonName(list.find(({ taxon }) => taxon.id === id)!.taxon)}
-            </option>
-          ))}
-        </select>
-      )}
-      {(question?.kind === 'state' || question?.kind === 'number') && (
-        <select
-          className={styles['seeing-picker']}
-          aria-label="Which character"
-          value={question.characterId}
-          disabled={fixed}
-          onChange={(event) => onChange({ kind: question.kind, characterId: event.target.value })}
-        >
-          {[...new Set([question.characterId, ...here[question.kind]])].map((id) => (
-            <option key={id} value={id}>
-              {termOf(id, vocabulary)}
-            </option>
-          ))}
-        </select>
-      )}
-      {question?.kind === 'number' && (
-        <select
-          className={styles['seeing-picker']}
-          aria-label="May be off by"
-          value={withinOf(question, vocabulary)}
-          disabled={fixed}
-          onChange={(event) => onChange({ ...question, within: Number(event.target.value) })}
-        >
-          {OFF_BY.map(([share, words]) => (
-            <option key={share} value={share}>
-              {words}
-            </option>
-          ))}
-        </select>
-      )}
-    </div>
+    <select
+      className={styles['seeing-picker']}
+      aria-label={label}
+      value={value}
+      disabled={fixed}
+      onChange={(event) => onPick(event.target.value)}
+    >
+      {offered.map(([id, words]) => (
+        <option key={id} value={id}>
+          {words}
+        </option>
+      ))}
+    </select>
   );
 }
