@@ -13,6 +13,12 @@ import ui from '../app/parts.module.css';
 import { changeInWords, changesInWords, policiesWithin, policyOf, typedOf } from './policyForm.ts';
 import styles from './marking.module.css';
 
+/** Other points, or those it was opened with, and what they would change. */
+interface Shown {
+  marking: MarkingPolicy | null;
+  changes: StudentChange[];
+}
+
 interface PolicyProps {
   marks: Marks;
   quiz: Quiz;
@@ -53,7 +59,7 @@ const policyInWords = (marking: MarkingPolicy): string =>
 function PolicyForm({ marks, quiz, marking: { now, opened } }: PolicyProps & { marking: QuizMarking }) {
   const [typed, setTyped] = useState(() => typedOf(now));
   const [wrong, setWrong] = useState('');
-  const [shown, setShown] = useState<{ marking: MarkingPolicy | null; changes: StudentChange[] }>();
+  const [shown, setShown] = useState<Shown>();
   const { save, saving, problem } = useSaving();
   const send = (marking: MarkingPolicy | null, dryRun: boolean) =>
     save(
@@ -123,30 +129,42 @@ function PolicyForm({ marks, quiz, marking: { now, opened } }: PolicyProps & { m
       </p>
       {(wrong || problem) && <Problem>{wrong || problem}</Problem>}
       {shown && (
-        <>
-          <p>
-            <strong>{changesInWords(shown.changes)}</strong>{' '}
-            <Button
-              type="primary"
-              size="small"
-              disabled={saving}
-              onClick={() => void send(shown.marking, false)}
-            >
-              {shown.marking ? 'Mark by these' : 'Mark as it was opened'}
-            </Button>
-          </p>
-          <table className={`${ui['plain-table']} ${styles['changes']}`} aria-label="What changes">
-            <tbody>
-              {shown.changes.map((each) => (
-                <tr key={each.studentId}>
-                  <td>{marks.students.find(({ id }) => id === each.studentId)?.name}</td>
-                  <td>{changeInWords(each)}</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        </>
+        <Changes shown={shown} marks={marks} saving={saving} onMark={() => void send(shown.marking, false)} />
       )}
     </form>
+  );
+}
+
+/** What other points would change for whom, before they are given. */
+function Changes({
+  shown: { marking, changes },
+  marks,
+  saving,
+  onMark,
+}: {
+  shown: Shown;
+  marks: Marks;
+  saving: boolean;
+  onMark(): void;
+}) {
+  return (
+    <>
+      <p>
+        <strong>{changesInWords(changes)}</strong>{' '}
+        <Button type="primary" size="small" disabled={saving} onClick={onMark}>
+          {marking ? 'Mark by these' : 'Mark as it was opened'}
+        </Button>
+      </p>
+      <table className={`${ui['plain-table']} ${styles['changes']}`} aria-label="What changes">
+        <tbody>
+          {changes.map((each) => (
+            <tr key={each.studentId}>
+              <td>{marks.students.find(({ id }) => id === each.studentId)?.name}</td>
+              <td>{changeInWords(each)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </>
   );
 }

@@ -10,7 +10,7 @@ import { Opening, PageHead, Problem } from '../app/parts.tsx';
 import { useMayChange } from '../app/session.ts';
 import { useSaving } from '../app/useSaving.ts';
 import { BroughtBack } from '../drafts/BroughtBack.tsx';
-import { useKept } from '../drafts/useKept.ts';
+import { useKept, type Kept } from '../drafts/useKept.ts';
 import ui from '../app/parts.module.css';
 import { percentInWords, resultInWords, schemeOf, typedScheme, type SchemeTyped } from './termMarks.ts';
 import styles from './marking.module.css';
@@ -58,18 +58,17 @@ export function TermMarks({ course }: { course: WholeCourse }) {
   );
 }
 
-function Table({ course, marks }: { course: WholeCourse; marks: Marks }) {
+/** What quizzes weigh, what is dropped and given on top, as it is typed and stored. */
+function useScheme(course: WholeCourse, marks: Marks) {
   const kept = useKept<SchemeTyped>(
     `term/${course.id}`,
     `What quizzes weigh in ${course.name}`,
     typedScheme(marks.scheme, marks.quizzes),
   );
-  const mayChange = useMayChange();
   const { save, saving, problem, say } = useSaving();
-  const { value, set } = kept;
   const submit = (event: FormEvent) => {
     event.preventDefault();
-    const read = schemeOf(value);
+    const read = schemeOf(kept.value);
     if ('problem' in read) return say(read.problem);
     void save(
       () =>
@@ -77,19 +76,15 @@ function Table({ course, marks }: { course: WholeCourse; marks: Marks }) {
           params: { courseId: course.id },
           body: read.scheme,
         }),
-      { done: () => kept.settle(value), stale: [keyOf(course.id)] },
+      { done: () => kept.settle(kept.value), stale: [keyOf(course.id)] },
     );
   };
-  const small = (label: string, text: string, type: (text: string) => void) => (
-    <input
-      className={styles['small']}
-      aria-label={label}
-      inputMode="decimal"
-      readOnly={!mayChange}
-      value={text}
-      onChange={(event) => type(event.target.value)}
-    />
-  );
+  return { kept, saving, problem, submit };
+}
+
+function Table({ course, marks }: { course: WholeCourse; marks: Marks }) {
+  const { kept, saving, problem, submit } = useScheme(course, marks);
+  const mayChange = useMayChange();
   return (
     <form onSubmit={submit} className={styles['term']}>
       <BroughtBack at={kept.broughtBack} onGiveUp={kept.forget} />
@@ -97,9 +92,11 @@ function Table({ course, marks }: { course: WholeCourse; marks: Marks }) {
         <p>
           <label>
             Of each student{' '}
-            {small('Lowest quizzes dropped', value.drop, (text) =>
-              set((before) => ({ ...before, drop: text })),
-            )}{' '}
+            <Small
+              label="Lowest quizzes dropped"
+              text={kept.value.drop}
+              onType={(drop) => kept.set((before) => ({ ...before, drop }))}
+            />{' '}
             of the lowest quizzes are dropped.
           </label>{' '}
           <Button type="primary" htmlType="submit" disabled={saving}>
@@ -108,54 +105,10 @@ function Table({ course, marks }: { course: WholeCourse; marks: Marks }) {
         </p>
       )}
       <table className={ui['plain-table']} aria-label="Marks">
-        <thead>
-          <tr>
-            <th scope="col">Student</th>
-            {marks.quizzes.map(({ id, title }) => (
-              <th key={id} scope="col" className={ui['num']}>
-                <Link to={`/c/${course.id}/quizzes/${id}/mark`}>{title}</Link>
-              </th>
-            ))}
-            <th scope="col" className={ui['num']}>
-              On top
-            </th>
-            <th scope="col" className={ui['num']}>
-              Term
-            </th>
-          </tr>
-          <tr>
-            <th scope="row">weighs</th>
-            {marks.quizzes.map(({ id, title }) => (
-              <td key={id} className={ui['num']}>
-                {small(`Weight of ${title}`, value.weights[id] ?? '1', (text) =>
-                  set((before) => ({ ...before, weights: { ...before.weights, [id]: text } })),
-                )}
-              </td>
-            ))}
-            <td />
-            <td />
-          </tr>
-        </thead>
+        <Heads course={course} marks={marks} kept={kept} />
         <tbody>
-          {marks.students.map(({ id, name, results, percent, dropped }) => (
-            <tr key={id}>
-              <th scope="row">{name}</th>
-              {results.map((result) => (
-                <td key={result.quizId} className={ui['num']}>
-                  <span className={dropped.includes(result.quizId) ? styles['dropped'] : ''}>
-                    {resultInWords(result)}
-                  </span>
-                </td>
-              ))}
-              <td className={ui['num']}>
-                {small(`Points on top for ${name}, percent`, value.bonus[id] ?? '', (text) =>
-                  set((before) => ({ ...before, bonus: { ...before.bonus, [id]: text } })),
-                )}
-              </td>
-              <td className={ui['num']}>
-                <strong>{percentInWords(percent)}</strong>
-              </td>
-            </tr>
+          {marks.students.map((student) => (
+            <StudentMarks key={student.id} student={student} kept={kept} />
           ))}
         </tbody>
       </table>
@@ -165,5 +118,89 @@ function Table({ course, marks }: { course: WholeCourse; marks: Marks }) {
         dropped is struck through.
       </p>
     </form>
+  );
+}
+
+/** The quizzes, and what each weighs. */
+function Heads({ course, marks, kept }: { course: WholeCourse; marks: Marks; kept: Kept<SchemeTyped> }) {
+  return (
+    <thead>
+      <tr>
+        <th scope="col">Student</th>
+        {marks.quizzes.map(({ id, title }) => (
+          <th key={id} scope="col" className={ui['num']}>
+            <Link to={`/c/${course.id}/quizzes/${id}/mark`}>{title}</Link>
+          </th>
+        ))}
+        <th scope="col" className={ui['num']}>
+          On top
+        </th>
+        <th scope="col" className={ui['num']}>
+          Term
+        </th>
+      </tr>
+      <tr>
+        <th scope="row">weighs</th>
+        {marks.quizzes.map(({ id, title }) => (
+          <td key={id} className={ui['num']}>
+            <Small
+              label={`Weight of ${title}`}
+              text={kept.value.weights[id] ?? '1'}
+              onType={(text) =>
+                kept.set((before) => ({ ...before, weights: { ...before.weights, [id]: text } }))
+              }
+            />
+          </td>
+        ))}
+        <td />
+        <td />
+      </tr>
+    </thead>
+  );
+}
+
+function StudentMarks({
+  student: { id, name, results, percent, dropped },
+  kept,
+}: {
+  student: Marks['students'][number];
+  kept: Kept<SchemeTyped>;
+}) {
+  return (
+    <tr>
+      <th scope="row">{name}</th>
+      {results.map((result) => (
+        <td key={result.quizId} className={ui['num']}>
+          <span className={dropped.includes(result.quizId) ? styles['dropped'] : ''}>
+            {resultInWords(result)}
+          </span>
+        </td>
+      ))}
+      <td className={ui['num']}>
+        <Small
+          label={`Points on top for ${name}, percent`}
+          text={kept.value.bonus[id] ?? ''}
+          onType={(text) => kept.set((before) => ({ ...before, bonus: { ...before.bonus, [id]: text } }))}
+        />
+      </td>
+      <td className={ui['num']}>
+        <strong>{percentInWords(percent)}</strong>
+      </td>
+    </tr>
+  );
+}
+
+/** A figure to type; to be read alone by who may not change it. */
+function Small({ label, text, onType }: { label: string; text: string; onType(text: string): void }) {
+  const mayChange = useMayChange();
+  return (
+    <input
+      className={styles['small']}
+      aria-label={label}
+      inputMode="decimal"
+      readOnly={!mayChange}
+      value={text}
+      onChange={(event) => onType(event.target.value)}
+    />
   );
 }
