@@ -49,3 +49,13 @@ test('who gives another away next door is found round the circle', () => {
   expect(nearPlaces(stations, judged)).toEqual([[0, 5]]);
   expect(nearPlaces(stations, judged, [{ a: 'b', b: 'c' }])).toHaveLength(2);
 });
+
+test('a question that names two trees stands apart from both', () => {
+  const stations = [
+    { ...station('a'), question: { kind: 'settles' as const, from: 'b' } },
+    ...['b', 'c', 'd', 'e', 'f', 'g'].map(station),
+  ];
+  const judged = stations.map(() => ({ right: 1, beginner: 1, rivals: [] }));
+  expect(nearPlaces(stations, judged)).toEqual([[0, 1]]);
+  expect(nearPlaces(putInOrder(stations, judged), judged)).toEqual([]);
+});

@@ -37,6 +37,10 @@ export function nearPlaces(
   );
 }
 
+/** What a station can be taken for; a question that names two trees tells whoever stands at one of them. */
+const rivalsAt = ({ question }: Planned, judged: Judged | undefined): Judged['rivals'] =>
+  question?.kind === 'settles' ? [{ taxonId: question.from, share: 1 }] : (judged?.rivals ?? []);
+
 const beside = (
   stations: readonly Planned[],
   judged: readonly (Judged | undefined)[],
@@ -46,7 +50,7 @@ const beside = (
     stations.map((station, i) => ({
       taxonId: station.taxonId,
       kind: kindOfPlanned(station)?.id ?? station.medium,
-      rivals: judged[i]?.rivals ?? [],
+      rivals: rivalsAt(station, judged[i]),
     })),
     { mixedUp },
   );
