@@ -132,14 +132,15 @@ function ofKind(
   marking: MarkingPolicy,
   outOf: number,
 ): PartMark | undefined {
-  const typed = normaliseName(written)
-    .replace(/^(?:an?|the) /, '')
-    .split(' ')
-    .at(-1)!;
+  const words = normaliseName(written).split(' ');
   const part = { part: 'genus' as const, written, outOf };
-  if (!typed) return undefined;
   const [near] = kindsOf(truth)
-    .map((kind) => ({ kind, off: slip(typed, normaliseName(kind)) }))
+    .map((kind) => {
+      const right = normaliseName(kind);
+      // A kind of two words, as Douglas-fir, is held against the last two: it is no fir.
+      const typed = words.slice(-right.split(' ').length).join(' ');
+      return { kind, off: slip(typed, right) };
+    })
     .filter(({ kind, off }) => off <= slipsAllowed(kind.length))
     .sort((a, b) => a.off - b.off);
   if (!near) return undefined;

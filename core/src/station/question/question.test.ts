@@ -77,6 +77,16 @@ test('a genus is asked in Latin, or as the kind of tree where a course goes by c
   expect(mark(genus, { genus: 'pine' }, 0, 'common').points).toBe(0);
   expect(mark(genus, { genus: 'mapel' }, 2, 'common').parts[0]).toMatchObject({ quality: 'misspelled' });
   expect(rightInWords({ question: genus, truth: names[0]! }, 'plain')).toBe('fir (Abies)');
+  // A kind of tree of two words is said in two: Douglas-fir is no fir.
+  const douglas = { ...names[0]!, genus: 'Pseudotsuga', commonNames: ['Douglas-fir', 'coastal Douglas-fir'] };
+  const said = (text: string) =>
+    markQuestion(
+      { genus: text },
+      { question: genus, truth: douglas, list: [douglas], marking: marking('common') },
+    ).points;
+  for (const text of ['Douglas-fir', 'a douglas fir', 'coastal Douglas-fir', 'Pseudotsuga'])
+    expect(said(text)).toBe(2);
+  expect(said('fir')).toBe(0);
 });
 
 test('a feature is chosen from its states; of the individual shown its own is right', () => {

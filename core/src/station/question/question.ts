@@ -44,7 +44,7 @@ export interface AskedOf {
   offered: { id: string; word: string; definition: string }[];
 }
 
-/** A question as it is fixed when its quiz opens, with all that marking it takes. Its `right`, `families` and `number` are never shown to students. */
+/** A question as it is fixed when its quiz opens, with all that marking it takes. Its `right` and `number` are never shown to students. */
 export interface FrozenQuestion {
   kind: QuestionKind;
   /** The character or the other tree that it is about, by id; empty for family and genus. */
