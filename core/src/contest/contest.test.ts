@@ -119,6 +119,14 @@ test('entries are read by name or code, and who is not in the class is pointed o
       problems: [{ line: 4, message: expect.stringContaining('No student “Nobody”') }],
     },
   });
+  const twice = readEntries('name,team\nAva Frost,Alders\nAVA12,Birches', students);
+  expect(twice).toMatchObject({
+    ok: true,
+    value: {
+      entries: { a1: { team: 'Alders' } },
+      problems: [{ line: 3, message: expect.stringContaining('on two lines') }],
+    },
+  });
   expect(readEntries('name\nAva', students).ok).toBe(false);
 });
 

@@ -4,7 +4,7 @@ import type { Entry } from './standings.ts';
 
 /**
  * Reads who competes for which team in which division: a column `name` (or `code`), and `team`, `division`. A row of somebody who is not on the class
- * list is pointed out and left out.
+ * list, or stands there already, is pointed out and left out.
  *
  * @returns entries by the id of the student
  * @example
@@ -26,7 +26,9 @@ export function readEntries(
     const student = students.find(({ name, code }) =>
       [name, code].some((each) => each.toLowerCase() === who.toLowerCase()),
     );
-    if (student)
+    if (student && entries[student.id])
+      problems.push({ line: row.line, message: `${student.name} stands on two lines. Keep one of them.` });
+    else if (student)
       entries[student.id] = { team: cell(row, 'team').trim(), division: cell(row, 'division').trim() };
     else
       problems.push({
