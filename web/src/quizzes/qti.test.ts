@@ -2,7 +2,7 @@ import type { Plan } from './planned.ts';
 import type { NamedTaxon } from '@hurrow/core/names';
 import type { FrozenQuestion } from '@hurrow/core/station';
 import { BUILT_IN } from '@hurrow/core/vocabulary';
-import { askedAsQti, nameFields, planOfQti } from './qti.ts';
+import { askedAsQti, chosenAsQti, nameFields, planOfQti } from './qti.ts';
 
 const taxon = (genus: string, epithet: string, common: string): NamedTaxon => ({
   id: `${genus}-${epithet}`.toLowerCase(),
@@ -93,4 +93,13 @@ test('of another’s a station is made of each tree of the list, and what is non
     stations: [{ taxonId: 'acer-glabrum', medium: 'cutting' }],
   });
   expect(left).toEqual(['“Item 2”, whose answer “Paris” is no tree of this list']);
+});
+
+test('of names to choose the tree’s own alone is right, whatever else reads as it', () => {
+  const names = ['Acer glabrum', 'Acer ignotum'].map((name) => ({ name, latin: true, answer: {} }));
+  expect(chosenAsQti(names, maple, marking)).toMatchObject({
+    choices: [{ text: 'Acer glabrum' }, { text: 'Acer ignotum' }],
+    right: ['Acer glabrum'],
+    points: 3,
+  });
 });

@@ -3,7 +3,14 @@ import type { PlanBody, Quiz } from '@hurrow/contract/quizzes';
 import type { QtiField, QtiQuestion, QtiStation, ReadQti } from '@hurrow/core/formats';
 import { fullPoints, resolveName, type MarkingPolicy, type NamedTaxon } from '@hurrow/core/names';
 import { dayOfYear } from '@hurrow/core/season';
-import { boundsAsAsked, inItsWords, kindsOf, type FrozenQuestion } from '@hurrow/core/station';
+import {
+  boundsAsAsked,
+  inItsWords,
+  kindsOf,
+  namesToChoose,
+  type FrozenQuestion,
+  type NameToChoose,
+} from '@hurrow/core/station';
 import { scientificName } from '@hurrow/core/taxon';
 import { MEDIUM_TITLES, viewInWords } from '@hurrow/core/view';
 import { counted, upperFirst } from '@hurrow/core/words';
@@ -67,6 +74,21 @@ export function askedAsQti(
   };
 }
 
+/** Names to choose from as a question of QTI: right is the one that the marks ask of the tree. */
+export function chosenAsQti(
+  choices: readonly NameToChoose[],
+  truth: NamedTaxon,
+  marking: MarkingPolicy,
+): QtiQuestion {
+  return {
+    asks: 'choose',
+    prompt: 'Which tree is it?',
+    choices: choices.map(({ name }) => ({ id: name, text: name })),
+    right: namesToChoose([truth.id], [truth], marking.policy).map(({ name }) => name),
+    points: fullPoints(marking),
+  };
+}
+
 /**
  * The stations of a quiz as questions of QTI; one whose tree is not in the library any more is left out.
  *
@@ -82,10 +104,6 @@ export function qtiStations(
     const { asked, choices, list } = asksAt(station, course, setting);
     const truth = list.find(({ taxon }) => taxon.id === station.taxonId)?.taxon;
     if (!truth) return [];
-    const points = fullPoints(course.marking);
-    const isTruth = (answer: { name?: string; genus?: string; epithet?: string }) =>
-      resolveName([answer.name, answer.genus, answer.epithet].filter(Boolean).join(' '), [truth]).taxonId ===
-      truth.id;
     return [
       {
         position: station.position,
@@ -94,13 +112,7 @@ export function qtiStations(
         question: asked
           ? askedAsQti(asked, truth, course)
           : choices.length > 0
-            ? {
-                asks: 'choose',
-                prompt: 'Which tree is it?',
-                choices: choices.map(({ name }) => ({ id: name, text: name })),
-                right: choices.filter(({ answer }) => isTruth(answer)).map(({ name }) => name),
-                points,
-              }
+            ? chosenAsQti(choices, truth, course.marking)
             : { asks: 'write', prompt: 'Name this tree', fields: nameFields(truth, course.marking) },
       },
     ];
