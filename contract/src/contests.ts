@@ -34,30 +34,36 @@ export const ofQuiz = endpoint<{ answer: ContestNow }>()({
 const words = (label: string) => Joi.string().trim().max(200).allow('').required().label(label);
 const name = (label: string) => Joi.string().trim().max(80).allow('').required().label(label);
 
-export const change = endpoint<{ body: { contest: Contest | null }; answer: Done }>()({
+const contestSchema = Joi.object<Contest>({
+  edition: words('Edition of the list'),
+  aids: words('Allowed aids'),
+  best: Joi.number().integer().min(0).max(50).required().label('Best of a team'),
+  tieBreaks: Joi.array()
+    .items(Joi.number().integer().min(1).max(200))
+    .unique()
+    .max(20)
+    .required()
+    .label('Stations that part ties'),
+  entries: Joi.object()
+    .pattern(Joi.string().uuid(), Joi.object({ team: name('Team'), division: name('Division') }))
+    .required(),
+})
+  .allow(null)
+  .required();
+
+export interface ContestBody {
+  contest: Contest | null;
+  /** What it was when the change began: where somebody else changed it meanwhile, nothing is stored. */
+  before: Contest | null;
+}
+
+export const change = endpoint<{ body: ContestBody; answer: Done }>()({
   method: 'put',
   path: '/api/quizzes/{quizId}/contest',
   summary:
     'Makes a quiz a contest, or changes what it goes by. The stations that part ties are declared before it is opened and stand from then on.',
   allow: INSTRUCTORS,
-  body: Joi.object({
-    contest: Joi.object<Contest>({
-      edition: words('Edition of the list'),
-      aids: words('Allowed aids'),
-      best: Joi.number().integer().min(0).max(50).required().label('Best of a team'),
-      tieBreaks: Joi.array()
-        .items(Joi.number().integer().min(1).max(200))
-        .unique()
-        .max(20)
-        .required()
-        .label('Stations that part ties'),
-      entries: Joi.object()
-        .pattern(Joi.string().uuid(), Joi.object({ team: name('Team'), division: name('Division') }))
-        .required(),
-    })
-      .allow(null)
-      .required(),
-  }),
+  body: Joi.object({ contest: contestSchema, before: contestSchema }),
 });
 
 export const file = endpoint<{ answer: Sent }>()({

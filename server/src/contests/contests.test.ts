@@ -14,8 +14,9 @@ afterEach(() => hurrow.close());
 const view = { organs: ['leaf', 'twig'], nearness: 'hand', aids: ['eye', 'lens'], qualifiers: {} };
 const quiz = () => `/api/quizzes/${planted.quizId}`;
 const contest = { edition: '2026', aids: 'hand lens', best: 2, tieBreaks: [2], entries: {} };
-const set = (part: object = {}) =>
-  hurrow.owner.put(`${quiz()}/contest`, { contest: { ...contest, ...part } });
+const put = async (made: object | null) =>
+  hurrow.owner.put(`${quiz()}/contest`, { contest: made, before: (await now()).contest });
+const set = (part: object = {}) => put({ ...contest, ...part });
 const now = async () => (await hurrow.owner.get<ContestNow>(`${quiz()}/contest`)).body;
 
 beforeEach(async () => {
@@ -99,7 +100,7 @@ test('stations that part ties are declared before and stand; what else is said c
   await set();
   await hurrow.owner.post(`${quiz()}/open`);
   expect((await set({ tieBreaks: [1] })).status).toBe(409);
-  expect((await hurrow.owner.put(`${quiz()}/contest`, { contest: null })).status).toBe(409);
+  expect((await put(null)).status).toBe(409);
   expect(
     (await set({ best: 1, entries: { [randomUUID()]: { team: 'Birches', division: '' } } })).status,
   ).toBe(200);
@@ -107,6 +108,15 @@ test('stations that part ties are declared before and stand; what else is said c
   // Who is not in the class competes for nobody.
   expect(kept).toMatchObject({ best: 1, entries: {} });
   expect(standings).toEqual([]);
+});
+
+test('who began before somebody else saved is told, and overwrites nothing', async () => {
+  await set({ best: 3 });
+  const late = { contest: { ...contest, best: 1 }, before: null };
+  const sent = await hurrow.owner.put(`${quiz()}/contest`, late);
+  expect(sent.status).toBe(409);
+  expect(JSON.stringify(sent.body)).toContain('Somebody else changed this contest');
+  expect((await now()).contest!.best).toBe(3);
 });
 
 test('a quiz that is no contest is ranked all the same, and students see nothing of it', async () => {

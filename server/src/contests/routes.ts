@@ -1,3 +1,4 @@
+import { isDeepStrictEqual } from 'node:util';
 import * as contract from '@hurrow/contract/contests';
 import { badInput, conflict } from '../api/problem.ts';
 import { serve } from '../api/route.ts';
@@ -10,10 +11,14 @@ import { contestNow, standingsFile } from './standing.ts';
 
 export const contestRoutes = [
   serve(contract.ofQuiz, async ({ db, params }) => contestNow(db, await quizOf(db, params.quizId))),
-  serve(contract.change, ({ db, params, body: { contest }, who, now }) =>
+  serve(contract.change, ({ db, params, body: { contest, before: known }, who, now }) =>
     db.transaction(async (tx) => {
       const quiz = await quizOf(tx, params.quizId);
       const before = await queries.contestOf(tx, quiz.id);
+      if (!isDeepStrictEqual(before, known))
+        throw conflict(
+          'Somebody else changed this contest meanwhile. Reload the page: what you typed is kept as a draft.',
+        );
       const declared = JSON.stringify(before?.tieBreaks ?? []);
       if (quiz.state !== 'planned' && declared !== JSON.stringify(contest?.tieBreaks ?? []))
         throw conflict(
@@ -23,8 +28,8 @@ export const contestRoutes = [
       const stray = contest?.tieBreaks.find((position) => position > count);
       if (stray !== undefined)
         throw badInput(`There is no station ${stray}; this quiz has stations 1 to ${count}.`);
-      const known = new Set((await studentsOf(tx, quiz.courseId)).map(({ id }) => id));
-      const entries = Object.entries(contest?.entries ?? {}).filter(([id]) => known.has(id));
+      const there = new Set((await studentsOf(tx, quiz.courseId)).map(({ id }) => id));
+      const entries = Object.entries(contest?.entries ?? {}).filter(([id]) => there.has(id));
       await queries.setContest(tx, quiz.id, contest && { ...contest, entries: Object.fromEntries(entries) });
       const did = contest ? 'changed what the contest goes by' : 'made it a quiz that is no contest';
       await note(tx, { who, now }, quiz.courseId, `${did}: “${quiz.title}”`);

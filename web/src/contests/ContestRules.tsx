@@ -36,7 +36,7 @@ export function ContestRules({ course, quiz, contest, stale }: RulesProps) {
       () =>
         call('PUT /api/quizzes/{quizId}/contest', {
           params: { quizId: quiz.id },
-          body: { contest: next },
+          body: { contest: next, before: contest },
         }),
       { done: () => kept.settle(value), stale: [stale] },
     );
