@@ -119,6 +119,31 @@ describe.each([
     expect(done).toEqual(['add 5', 'stopped', 'held']);
   });
 
+  test('a process that closes while the store gives it a job gives that job back', async () => {
+    const [given, late] = [gate(), gate()];
+    const slow: Db = {
+      ...db,
+      query: async <Row>(...call: Parameters<Db['query']>) => {
+        const rows = await db.query<Row>(...call);
+        if (rows.length > 0 && call[0].startsWith("update job set state = 'working'")) {
+          given.open();
+          await late.opened;
+        }
+        return rows;
+      },
+    };
+    const leaving = new Jobs(slow, kinds);
+    await leaving.start('held', 'k', {});
+    await given.opened;
+    const closed = leaving.close();
+    late.open();
+    await closed;
+    expect(await db.query('select state, tries from job')).toEqual([{ state: 'waiting', tries: 0 }]);
+    hold.open();
+    await process().ask('held', 'k', {});
+    expect(done).toEqual(['held']);
+  });
+
   test('what ended its process again and again is not tried for ever', async () => {
     const id = await queries.ask(db, randomId(3), 'add', 'deadly', { n: 1 });
     await db.query('update job set tries = 3 where id = $1', [id]);

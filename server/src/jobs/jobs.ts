@@ -43,6 +43,8 @@ export class Jobs<K extends Kinds> {
   /** This process, by a name of its own. */
   private readonly worker = randomUUID();
   private readonly running = new Map<string, AbortController>();
+  /** Jobs being taken up at this moment: the store may give one to a process that has begun to close. */
+  private readonly taking = new Set<Promise<void>>();
   private readonly looking: NodeJS.Timeout;
   private readonly stopHearing: () => void;
   private readonly db: Db;
@@ -99,15 +101,22 @@ export class Jobs<K extends Kinds> {
     clearInterval(this.looking);
     this.stopHearing();
     for (const controller of this.running.values()) controller.abort();
-    if (this.running.size === 0) return;
+    if (this.running.size === 0 && this.taking.size === 0) return;
+    await Promise.all(this.taking);
     await queries.giveBack(this.db, this.worker);
     await this.db.tell('job', '').catch(() => undefined);
   }
 
-  private async takeUp(): Promise<void> {
+  private takeUp(): Promise<void> {
+    const taking = this.takeAll().finally(() => this.taking.delete(taking));
+    this.taking.add(taking);
+    return taking;
+  }
+
+  private async takeAll(): Promise<void> {
     while (!this.stopped && this.running.size < AT_ONCE) {
       const job = await queries.take(this.db, this.worker, SILENT).catch(() => undefined);
-      if (!job) return;
+      if (!job || this.stopped) return;
       void this.work(job);
     }
   }
