@@ -48,7 +48,7 @@ export interface AttentiveClass {
   right: number;
 }
 
-interface Shown {
+export interface Shown {
   station: AskedStation;
   setting: Setting;
   /** What the specimen shows, by character. */
@@ -62,7 +62,7 @@ const SPREAD = 0.5;
 const DAYS = [258, 10, 201];
 const real = new Map<ListName, readonly ProfiledTaxon[]>();
 
-function listOf(name: ListName): readonly ProfiledTaxon[] {
+export function listOf(name: ListName): readonly ProfiledTaxon[] {
   if (real.size === 0) {
     const demo = readLibrary(demoLibrary()).profiles;
     real.set('42 trees', demo);
@@ -160,37 +160,66 @@ function syntheticStations(seed: number): Shown[] {
   }));
 }
 
+/** Students of a class of G3 with what is true of them, who answer at any station. */
+export interface AttentiveStudents extends Truths {
+  /** Adds what they answer at a station, and what they tell of a checklist where there is one. */
+  sit(
+    here: Shown,
+    offered: readonly string[] | undefined,
+    to: Pick<AttentiveClass, 'answers' | 'wentBy'>,
+  ): number;
+}
+
+/** The students of a class of G3, from a seed; what they neglect can be told at these stations. */
+export function attentiveStudents(
+  name: ListName,
+  seed: number,
+  options: AttentiveOptions = {},
+  shown = shownTo(name, seed),
+): AttentiveStudents {
+  const settings = new Map(shown.map(({ station, setting }) => [station.id, setting]));
+  const truths = truthsOf(name, seed, shown, (station) => settings.get(station.id)!, options);
+  const students = Array.from({ length: STUDENTS }, (_, s) => new Student(s, seed, truths, options));
+  return {
+    ...truths,
+    sit(here, offered, { answers, wentBy }) {
+      let right = 0;
+      const { id, truth } = here.station;
+      for (const [s, student] of students.entries()) {
+        const { named, attended } = student.answer(here);
+        if (named === truth) right += 1;
+        answers.push({ answerId: `${s} ${id}`, studentId: String(s), stationId: id, named });
+        if (offered)
+          wentBy.push({
+            studentId: String(s),
+            stationId: id,
+            offered,
+            told: student.tell(id, attended, offered),
+          });
+      }
+      return right;
+    },
+  };
+}
+
+const shownTo = (name: ListName, seed: number): Shown[] =>
+  name === 'synthetic' ? syntheticStations(seed) : realStations(name, seed);
+
 /** A class of G3, from a seed. */
 export function attentiveClass(name: ListName, seed: number, options: AttentiveOptions = {}): AttentiveClass {
-  const shown = name === 'synthetic' ? syntheticStations(seed) : realStations(name, seed);
+  const shown = shownTo(name, seed);
+  const { sit, ...truths } = attentiveStudents(name, seed, options, shown);
   const settings = new Map(shown.map(({ station, setting }) => [station.id, setting]));
-  const settingOf = (station: AskedStation) => settings.get(station.id)!;
-  const truths = truthsOf(name, seed, shown, settingOf, options);
   const checklists = options.uneven === undefined ? new Map<string, string[]>() : checklistsOf(seed, shown);
-  const students = Array.from({ length: STUDENTS }, (_, s) => new Student(s, seed, truths, options));
   const answers: ReportedAnswer[] = [];
   const wentBy: WentBy[] = [];
   let right = 0;
-  for (const here of shown)
-    for (const [s, student] of students.entries()) {
-      const { id, truth } = here.station;
-      const { named, attended } = student.answer(here);
-      if (named === truth) right += 1;
-      answers.push({ answerId: `${s} ${id}`, studentId: String(s), stationId: id, named });
-      const offered = checklists.get(id);
-      if (offered)
-        wentBy.push({
-          studentId: String(s),
-          stationId: id,
-          offered,
-          told: student.tell(id, attended, offered),
-        });
-    }
+  for (const here of shown) right += sit(here, checklists.get(here.station.id), { answers, wentBy });
   return {
     stations: shown.map(({ station }) => station),
     answers,
     wentBy,
-    settingOf,
+    settingOf: (station) => settings.get(station.id)!,
     ...truths,
     shown: [...truths.psi.keys()],
     right,
@@ -200,6 +229,8 @@ export function attentiveClass(name: ListName, seed: number, options: AttentiveO
 interface Truths {
   /** Log odds with which the class looks at each character, and how readily it is told. */
   psi: Map<string, number>;
+  /** Of what none of these stations shows. */
+  ordinary: number;
   readily: Map<string, number>;
   neglected: string[];
   forgotten: string[];
@@ -247,7 +278,7 @@ function truthsOf(
     ]),
   );
   const favourites = nothing ? [] : drawn(taxa, name === 'conifers' ? 1 : 3, stream('favourites'));
-  return { psi, readily, neglected, forgotten, forgets, favourites };
+  return { psi, ordinary, readily, neglected, forgotten, forgets, favourites };
 }
 
 const logistic = (x: number): number => 1 / (1 + Math.exp(-x));
@@ -300,7 +331,7 @@ class Student {
       const [looks, slips] = [random.uniform(), random.uniform()];
       // Drawn whether it is needed or not, so that the same class can be run again with one thing mended.
       const other = misreading(id, setting.taxa, random);
-      const psi = this.truths.psi.get(id)! + this.own.get(id)! + this.keenness;
+      const psi = (this.truths.psi.get(id) ?? this.truths.ordinary) + (this.own.get(id) ?? 0) + this.keenness;
       if (looks > logistic(psi)) continue;
       const wrong = slips < Math.min(0.9, this.carelessness * misread(setting.vocabulary, id));
       read.push({ id, seen: wrong && other !== undefined ? other : values[id]! });
@@ -338,7 +369,7 @@ class Student {
   tell(stationId: string, attended: readonly string[], offered: readonly string[]): string[] {
     const random = this.stream('tells', stationId);
     const told = attended.filter((id) => {
-      const chance = 0.6 * Math.exp(this.options.uneven! * this.truths.readily.get(id)!);
+      const chance = 0.6 * Math.exp(this.options.uneven! * (this.truths.readily.get(id) ?? 0));
       return offered.includes(id) && random.uniform() < chance;
     });
     return told.length > MOST_TOLD ? drawn(told, MOST_TOLD, random) : told;

@@ -7,6 +7,7 @@ import { evidence } from './evidence.ts';
 import { genera } from './genera.ts';
 import { grounds } from './grounds.ts';
 import { groundsPage } from './groundsPage.ts';
+import { information } from './information.ts';
 import { judgement } from './judgement.ts';
 import { keys } from './keys.ts';
 import { largeLibrary } from './largeLibrary.ts';
@@ -36,6 +37,7 @@ for (const measure of [
   practice,
   verdictRows,
   assembly,
+  information,
   grounds,
   drawing,
   largeLibrary,

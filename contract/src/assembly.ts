@@ -1,5 +1,6 @@
 import Joi from 'joi';
 import type { AssembledQuiz, Candidate, ClassSoFar, NotPossible, QuizWishes } from '@hurrow/core/assembly';
+import { QUESTION_KINDS } from '@hurrow/core/station';
 import { isoDate } from './day.ts';
 import { endpoint, INSTRUCTORS } from './endpoint.ts';
 
@@ -34,6 +35,7 @@ const wishes = Joi.object<QuizWishes>({
   kinds: Joi.object().pattern(Joi.string().max(40), count).min(1).required().label('What is shown').messages({
     'object.min': 'Choose at least one kind of station.',
   }),
+  asked: Joi.object().pattern(Joi.valid('name', 'choose', ...QUESTION_KINDS), count),
   sets: Joi.object().pattern(Joi.string().max(60), count).min(1).required().label('Sets').messages({
     'object.min': 'Choose at least one set to examine.',
   }),

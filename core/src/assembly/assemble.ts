@@ -1,6 +1,6 @@
 import type { ProfiledTaxon, ReadingOptions } from '../evidence/index.ts';
 import type { Solve } from '../program/index.ts';
-import { fairnessOf, Reader } from '../station/index.ts';
+import { choiceFairness, fairnessOf, questionFairness, Reader } from '../station/index.ts';
 import type { Vocabulary } from '../vocabulary/index.ts';
 import type { Candidate } from './candidates.ts';
 import { expectedResult, expectedRight, type ExpectedResult } from './expected.ts';
@@ -55,14 +55,22 @@ export function assembleQuiz(
   const readers = new Map<string, Reader>();
   const judge = (id: string) => {
     const each = judged.get(id)!;
+    sure.add(id);
+    const right = each.question || each.choose ? askedRight(each) : undefined;
+    if (right !== undefined) judged.set(id, { ...each, right });
+    if (each.question) return;
     const kind = kindOf(each.kind)!;
     const reader = readers.get(kind.id) ?? new Reader(list, vocabulary, viewOfKind(kind, day), options);
     readers.set(kind.id, reader);
     const t = list.findIndex(({ taxon }) => taxon.id === each.taxonId);
-    const { right, rivals } = fairnessOf(reader, t, READINGS);
-    judged.set(id, { ...each, right, rivals: rivals.slice(0, each.rivals.length || 1) });
-    sure.add(id);
+    const found = fairnessOf(reader, t, READINGS);
+    const rivals = found.rivals.slice(0, each.rivals.length || 1);
+    judged.set(id, { ...each, right: right ?? found.right, rivals });
   };
+  const askedRight = ({ taxonId, view, question }: Candidate) =>
+    question
+      ? questionFairness(question, list, taxonId, vocabulary, view, options)
+      : choiceFairness(list, taxonId, vocabulary, view, options).right;
   let found: ReturnType<typeof proposeForms>;
   for (let round = 0; round < ROUNDS; round += 1) {
     found = proposeForms([...judged.values()], wishes, so, solve, forms);

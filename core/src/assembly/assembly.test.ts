@@ -3,6 +3,7 @@ import { highs } from '../program/index.ts';
 import { profiled } from '../testing/taxa.ts';
 import { BUILT_IN } from '../vocabulary/index.ts';
 import {
+  askedKindOf,
   candidatesOf,
   expectedResult,
   expectedRight,
@@ -32,7 +33,7 @@ const sets = Array.from({ length: 6 }, (_, i) => ({
   title: `Set ${i + 1}`,
   taxa: trees.slice(5 * i, 5 * i + 5),
 }));
-const table: Candidate[] = trees.flatMap((taxonId, i) =>
+const named: Candidate[] = trees.flatMap((taxonId, i) =>
   KINDS.map((kind, k) => ({
     id: `${taxonId} ${kind.id}`,
     taxonId,
@@ -45,6 +46,19 @@ const table: Candidate[] = trees.flatMap((taxonId, i) =>
     tells: [`c${(i + k) % 12}`],
   })),
 );
+/** Every other tree can be asked for by its genus as well. */
+const table: Candidate[] = [
+  ...named,
+  ...named
+    .filter((_, i) => i % 10 < 5)
+    .map((each) => ({
+      ...each,
+      id: `${each.id} genus`,
+      question: { kind: 'genus' as const },
+      right: 0.95,
+      tells: [],
+    })),
+];
 const so: ClassSoFar = {
   sets,
   answered: Object.fromEntries(trees.slice(0, 10).map((id, i) => [id, { answers: 20, right: 8 + i }])),
@@ -70,6 +84,9 @@ function broken(stations: readonly string[], wishes: QuizWishes): string[] {
     ...Object.entries(wishes.sets).flatMap(([id, count]) =>
       off(`set ${id}`, chosen.filter(({ taxonId }) => setOf(taxonId) === id).length, count),
     ),
+    ...Object.entries(wishes.asked ?? {}).flatMap(([kind, count]) =>
+      off(`asked ${kind}`, chosen.filter((each) => askedKindOf(each) === kind).length, count),
+    ),
     ...off('again', chosen.filter(({ taxonId }) => so.answered[taxonId]).length, wishes.again),
     ...(mean < wishes.expected[0] - 1e-6 || mean > wishes.expected[1] + 1e-6 ? ['expected'] : []),
   ];
@@ -86,6 +103,7 @@ test('every wish holds in a quiz, or is named as given up; what is never given u
         kinds: fc.array(count, { minLength: 1, maxLength: 5 }),
         sets: fc.array(count, { minLength: 1, maxLength: 6 }),
         again: count,
+        genus: fc.option(count),
         fair: fc.constantFrom(0.75, 0.85, 0.9),
         low: fc.constantFrom(0, 0.3, 0.5),
         high: fc.constantFrom(0.6, 0.8, 1),
@@ -94,11 +112,12 @@ test('every wish holds in a quiz, or is named as given up; what is never given u
         pin: fc.nat(table.length - 1),
         ban: fc.nat(trees.length - 1),
       }),
-      ({ kinds, sets: counts, low, high, pin, ban, ...rest }) => {
+      ({ kinds, sets: counts, low, high, pin, ban, genus, ...rest }) => {
         const wishes: QuizWishes = {
           ...rest,
           kinds: Object.fromEntries(kinds.map((each, i) => [KINDS[i]!.id, each])),
           sets: Object.fromEntries(counts.map((each, i) => [sets[i]!.id, each])),
+          ...(genus ? { asked: { name: { least: 0, most: rest.stations }, genus } } : {}),
           mixedUp: 0,
           expected: [low, high],
           pins: [table[pin]!.id],

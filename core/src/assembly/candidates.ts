@@ -1,14 +1,14 @@
 import { isDeciduous, leafyShare, type ProfiledTaxon, type ReadingOptions } from '../evidence/index.ts';
 import { hopkinsDelay, partPresent, shiftCalendar, type Calendar } from '../season/index.ts';
 import { enoughToDraw } from '../specimen/index.ts';
-import { fairnessOf, Reader } from '../station/index.ts';
+import { fairnessOf, Reader, type Question } from '../station/index.ts';
 import type { View } from '../view/index.ts';
 import type { Part, ShownOrgan, Vocabulary } from '../vocabulary/index.ts';
 import { STATION_KINDS, viewOfKind, type StationKind } from './kinds.ts';
 
 /** A station that could be set. */
 export interface Candidate {
-  /** Taxon and kind: `abies-grandis cutting`. */
+  /** Taxon and kind, with what is asked where that is not the name: `abies-grandis cutting`, `abies-grandis cutting genus`. */
   id: string;
   taxonId: string;
   kind: string;
@@ -23,6 +23,12 @@ export interface Candidate {
   taken: { taxonId: string; share: number }[];
   /** Characters that could tell it from one of its rivals: what its answers would teach us of the class. */
   tells: string[];
+  /** What is asked in place of the name. */
+  question?: Question;
+  /** Is the name chosen of four? */
+  choose?: true;
+  /** How well what is asked suits just this station, 0–1. */
+  suits?: number;
 }
 
 /** Why a tree cannot be shown in a kind of station on a day. */

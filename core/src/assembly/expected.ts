@@ -22,10 +22,14 @@ const logistic = (x: number): number => 1 / (1 + Math.exp(-x));
  *
  * @returns 0.03 to 0.97
  */
-export function expectedRight(candidate: Candidate, { answered }: Pick<ClassSoFar, 'answered'>): number {
+export function expectedRight(
+  candidate: Pick<Candidate, 'taxonId' | 'right' | 'beginner' | 'question'>,
+  { answered }: Pick<ClassSoFar, 'answered'>,
+): number {
   const read = Math.min(1 - LEAST, Math.max(LEAST, candidate.beginner));
   const before = logistic(logit(read) - DOES_NOT_LOOK);
-  const { answers, right } = answered[candidate.taxonId] ?? { answers: 0, right: 0 };
+  // How a tree was named so far says nothing of what is asked in place of its name.
+  const { answers, right } = (!candidate.question && answered[candidate.taxonId]) || { answers: 0, right: 0 };
   const share = (PRIOR * before + right) / (PRIOR + answers);
   return Math.min(1 - LEAST, Math.max(LEAST, Math.min(share, candidate.right)));
 }

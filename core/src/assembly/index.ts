@@ -1,3 +1,4 @@
+export * from './asked.ts';
 export * from './assemble.ts';
 export * from './candidates.ts';
 export * from './expected.ts';

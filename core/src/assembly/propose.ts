@@ -1,4 +1,5 @@
 import { ProgramDraft, type Solve, type Term } from '../program/index.ts';
+import { askedKindOf } from './asked.ts';
 import type { Candidate } from './candidates.ts';
 import { expectedRight } from './expected.ts';
 import type { ClassSoFar, Count, QuizWishes } from './wishes.ts';
@@ -16,7 +17,7 @@ export interface QuizProposal {
 
 /** A wish that cannot be had beside the others. */
 export interface Relaxation {
-  wish: 'stations' | 'kind' | 'set' | 'again' | 'mixedUp' | 'expected' | 'pin' | 'tree';
+  wish: 'stations' | 'kind' | 'asked' | 'set' | 'again' | 'mixedUp' | 'expected' | 'pin' | 'tree';
   /** Of a kind, a set or a pin, which one. */
   of?: string;
   side: 'least' | 'most';
@@ -32,6 +33,8 @@ const OFF_BAND = 50;
 const ALIKE = 0.025;
 /** A kind of station is wanted so much less than the one named before it. */
 const LATER_KIND = 0.03;
+/** What a station is worth more where what it asks suits just it. */
+const SUITS = 0.3;
 /** Stations that could tell the use of a character: the first tells most. */
 const TOLD_BY = 5;
 
@@ -41,7 +44,7 @@ function fairWorth(candidate: Candidate, so: ClassSoFar): number {
   const wrong = answers > 0 ? 1 - right / answers : 0;
   const isNew = answers === 0 ? 1 : 0;
   const mixed = isOfPair(candidate, so) ? 1 : 0;
-  return 0.4 * candidate.right + 0.3 * isNew + 0.15 * mixed + 0.15 * wrong;
+  return 0.4 * candidate.right + 0.3 * isNew + 0.15 * mixed + 0.15 * wrong + SUITS * (candidate.suits ?? 0);
 }
 
 /** Does a station show a tree of a pair that the class mixes up? */
@@ -97,9 +100,11 @@ export function proposeForms(
   }));
 }
 
+const NAME_ALONE: NonNullable<QuizWishes['asked']> = { name: { least: 0, most: Infinity } };
+
 const usableOf = (
   candidates: readonly Candidate[],
-  { pins, fair, kinds, sets, bans }: QuizWishes,
+  { pins, fair, kinds, sets, bans, asked = NAME_ALONE }: QuizWishes,
   setOf: ReadonlyMap<string, string>,
 ): Candidate[] =>
   candidates.filter(
@@ -107,6 +112,7 @@ const usableOf = (
       pins.includes(each.id) ||
       (each.right >= fair &&
         kinds[each.kind] !== undefined &&
+        asked[askedKindOf(each)] !== undefined &&
         sets[setOf.get(each.taxonId) ?? ''] !== undefined &&
         !bans.includes(each.id) &&
         !bans.includes(each.taxonId)),
@@ -150,6 +156,12 @@ class Draft {
       this.limit(
         { wish: 'kind', of: kind },
         these((each) => each.kind === kind),
+        count,
+      );
+    for (const [kind, count] of Object.entries(wishes.asked ?? {}))
+      this.limit(
+        { wish: 'asked', of: kind },
+        these((each) => askedKindOf(each) === kind),
         count,
       );
     for (const [set, count] of Object.entries(wishes.sets))
@@ -196,6 +208,12 @@ class Draft {
       this.limit(
         { wish: 'kind', of: kind },
         same((each) => each.kind === kind),
+        { least: -1e-9, most: 1e-9 },
+      );
+    for (const kind of new Set(this.usable.map(askedKindOf)))
+      this.limit(
+        { wish: 'asked', of: kind },
+        same((each) => askedKindOf(each) === kind),
         { least: -1e-9, most: 1e-9 },
       );
     for (const set of new Set(this.setOf.values()))

@@ -1,5 +1,6 @@
 import { counted, upperFirst } from '../words/index.ts';
 import type { NotPossible } from './candidates.ts';
+import { ASKED_TITLES, type AskedKind } from './asked.ts';
 import { kindOf } from './kinds.ts';
 import type { Relaxation } from './propose.ts';
 import type { ClassSoFar, QuizWishes } from './wishes.ts';
@@ -29,6 +30,13 @@ export function relaxedInWords(
       return few
         ? `${upperFirst(title)}: ${off} than the ${least} you want. No more trees can be shown so that day and be told by it.`
         : `${upperFirst(title)}: ${off} than the ${most} you allow, or there are too few stations. Allow more, or other kinds.`;
+    }
+    case 'asked': {
+      const { least, most } = wishes.asked![of as AskedKind]!;
+      const title = `Stations that ask for ${ASKED_TITLES[of as AskedKind]}`;
+      return few
+        ? `${title}: ${counted(by, 'station')} fewer than the ${least} you want. At no other can it be asked fairly in what is shown that day.`
+        : `${title}: ${counted(by, 'station')} more than the ${most} you allow.`;
     }
     case 'set': {
       const title = sets.find(({ id }) => id === of)?.title ?? of;

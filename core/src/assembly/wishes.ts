@@ -1,3 +1,5 @@
+import type { AskedKind } from './asked.ts';
+
 /** So many of something, at least and at most. */
 export interface Count {
   least: number;
@@ -9,6 +11,8 @@ export interface QuizWishes {
   stations: number;
   /** How many stations of each kind, those wanted most first; kinds that are not named are not used. */
   kinds: Readonly<Record<string, Count>>;
+  /** How many stations ask for each kind of thing; the name alone where it is missing. */
+  asked?: Readonly<Partial<Record<AskedKind, Count>>>;
   /** How many stations of each set, by the set's id; other sets are not examined. */
   sets: Readonly<Record<string, Count>>;
   /** How many stations show a tree that was examined before. */

@@ -4,6 +4,7 @@ import {
   attendedOf,
   beforehand,
   chancesApart,
+  doubtsOf,
   matchOf,
   sureOf,
   tellingsOf,
@@ -128,4 +129,21 @@ test('what earlier classes passed over is likelier passed over again, and what t
     )[20]!.overlooked;
   expect(chance(beforehand(0.95))).toBeGreaterThan(chance());
   expect(chance(beforehand(0.01))).toBeLessThan(chance());
+});
+
+test('what was told often is settled, what never was though it was offered often is as well; in between lies the doubt', () => {
+  const weights = Array.from({ length: 20 }, (_, c) => (c === 3 ? 0.02 : 1));
+  const ids = weights.map((_, c) => `twig.c${c}`);
+  const doubtsAfter = (count: number) =>
+    doubtsOf(
+      reportsOf(weights, count, 4).map(({ offered, told }) => ({
+        offered: offered.map((c) => ids[c]!),
+        told: ['a guess', ...told.map((c) => ids[c]!)],
+      })),
+    );
+  const [few, many] = [doubtsAfter(60), doubtsAfter(2000)];
+  expect(few['twig.c3']).toBeGreaterThan(0.5);
+  expect(many['twig.c3']).toBeLessThan(0.1);
+  expect(many['twig.c5']).toBeLessThan(0.2);
+  expect(doubtsOf([])).toEqual({});
 });

@@ -25,6 +25,8 @@ export interface FreezeContext extends ReadingOptions {
   units: UnitSystem;
   /** How often each character is offered by the checklists of the stations before. */
   offered?: ReadonlyMap<string, number>;
+  /** How doubtful it still is whether the class uses each character, 0–1. */
+  doubtful?: Readonly<Record<string, number>>;
 }
 
 /**

@@ -41,3 +41,27 @@ test('where too little can be seen, and of a tree that is not on the list, nothi
   expect(listOf(1, undefined, viewOf(['bark']))).toEqual([]);
   expect(checklistOf('cc-una', LIST, BUILT_IN, view, { seed: 1 })).toEqual([]);
 });
+
+test('what is known already gives way to what is doubtful, where there is more than fits', () => {
+  const many = Object.fromEntries(
+    [...BUILT_IN.values()]
+      .filter(({ organ, derived }) => (organ === 'leaf' || organ === 'twig' || organ === 'bud') && !derived)
+      .flatMap(({ id, kind, states }) =>
+        kind === 'flag' ? [[id, 'always']] : states[0] ? [[id, states[0].term]] : [],
+      ) as [string, string][],
+  );
+  const list = [profiled('Dd', 'una', many), profiled('Dd', 'bina', many)];
+  const shown: View = {
+    ...viewOf(['twig', 'bud', 'leaf', 'fruit', 'bark', 'habit', 'flower']),
+    aids: ['eye', 'lens', 'touch'],
+  };
+  const offeredWith = (doubtful: Record<string, number>) =>
+    Array.from({ length: 40 }, (_, seed) =>
+      checklistOf('dd-una', list, BUILT_IN, shown, { seed: seed + 1, doubtful }),
+    ).flat();
+  const usual = offeredWith({});
+  const [known] = usual;
+  const count = (ids: readonly string[]) => ids.filter((id) => id === known).length;
+  expect(new Set(usual).size).toBeGreaterThan(18);
+  expect(count(offeredWith({ [known!]: 0.01 }))).toBeLessThan(count(usual) / 2);
+});

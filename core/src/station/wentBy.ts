@@ -23,12 +23,16 @@ const TELLS = 0.3;
 const RIVALS = 5;
 /** At least so many can be told apart, or there is nothing to ask. */
 const FEWEST = 3;
+/** What is known for sure is drawn all the same now and then. */
+const LEAST_READILY = 0.05;
 
 export interface ChecklistOptions extends ReadingOptions {
   /** The same seed gives the same list. */
   seed: number;
   /** How often each character has been on the checklists of this quiz already: the others go before. */
   offered?: ReadonlyMap<string, number>;
+  /** How doubtful it still is whether the class uses each, 0–1; 1 where it is not said: the most doubtful go before. */
+  doubtful?: Readonly<Record<string, number>>;
 }
 
 /**
@@ -45,7 +49,7 @@ export function checklistOf(
   list: readonly ProfiledTaxon[],
   vocabulary: Vocabulary,
   view: View,
-  { seed, offered = new Map(), ...options }: ChecklistOptions,
+  { seed, offered = new Map(), doubtful = {}, ...options }: ChecklistOptions,
 ): string[] {
   const t = list.findIndex(({ taxon }) => taxon.id === truth);
   if (t < 0) return [];
@@ -64,12 +68,14 @@ export function checklistOf(
     .sort((x, y) => sum(against[x]!) - sum(against[y]!))
     .slice(0, RIVALS);
   const random = randomFrom(seed);
-  // Drawn without replacement (Efraimidis & Spirakis 2006), what has been offered often drawn seldom.
+  // Drawn without replacement (Efraimidis & Spirakis 2006), what has been offered often drawn seldom, and what is known already.
+  const readily = (id: string) =>
+    Math.max(LEAST_READILY, doubtful[id] ?? 1) ** 2 / (1 + (offered.get(id) ?? 0)) ** 2;
   const drawn = seen
     .map(([id], i) => ({
       id,
       tells: rivals.some((k) => against[k]![i]! >= TELLS),
-      key: -Math.log(1 - random.uniform()) * (1 + (offered.get(id) ?? 0)) ** 2,
+      key: -Math.log(1 - random.uniform()) / readily(id),
     }))
     .sort((x, y) => x.key - y.key);
   const [telling, silent] = [true, false].map((is) => drawn.filter(({ tells }) => tells === is));

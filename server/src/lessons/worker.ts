@@ -1,7 +1,9 @@
 import {
+  askedCandidates,
   assembleQuiz,
   candidatesOf,
   STATION_KINDS,
+  type AskedKind,
   type Assembly,
   type AssemblyGround,
   type Candidate,
@@ -113,7 +115,9 @@ async function makeQuiz({ key, ground, wishes, so, forms }: QuizTask): Promise<Q
     if (wanted.has(kind.id) && !byKind.has(kind.id))
       byKind.set(kind.id, candidatesOf(list, vocabulary, { ...options, kinds: [kind] }));
   const used = [...wanted].flatMap((id) => byKind.get(id) ?? []);
-  const candidates = used.flatMap((table) => table.candidates);
+  const named = used.flatMap((table) => table.candidates);
+  const kinds = Object.keys(wishes.asked ?? {}) as AskedKind[];
+  const candidates = [...named, ...askedCandidates(named, kinds, ground, so)];
   return {
     assembly: assembleQuiz(candidates, wishes, so, ground, await highs(), forms),
     candidates,

@@ -1,18 +1,16 @@
 import type { Course } from '@hurrow/contract/courses';
 import type { ClassSoFar } from '@hurrow/core/assembly';
+import { doubtsOf, type ToldById } from '@hurrow/core/attention';
 import { OFTEN_MIXED_UP } from '@hurrow/core/term';
 import { sets as setsOf } from '../courses/queries.ts';
 import type { Db } from '../db/index.ts';
 import { marksOf, ofNames } from './marking.ts';
 import { quizStates } from './queries.ts';
 
-/** Reports of what they went by after which the use of a character is half as doubtful. */
-const HALF_KNOWN = 12;
-
 /** What the answers of a class that count have shown so far: of each tree, of pairs, and of what is known of the use of characters. */
 export async function classSoFar(db: Db, course: Course): Promise<ClassSoFar> {
   const answered: Record<string, { answers: number; right: number }> = {};
-  const told = new Map<string, number>();
+  const reports: ToldById[] = [];
   const pairs = new Map<string, { a: string; b: string; count: number }>();
   for (const quiz of await quizStates(db, course.id)) {
     if (quiz.state === 'planned') continue;
@@ -30,7 +28,7 @@ export async function classSoFar(db: Db, course: Course): Promise<ClassSoFar> {
       const held = (answered[truth] ??= { answers: 0, right: 0 });
       held.answers += 1;
       if (named === truth) held.right += 1;
-      if (written.wentBy?.length) for (const id of wentBy) told.set(id, (told.get(id) ?? 0) + 1);
+      if (written.wentBy?.length) reports.push({ offered: wentBy, told: written.wentBy });
       if (!named || named === truth) continue;
       const [a, b] = [truth, named].sort() as [string, string];
       const pair = pairs.get(`${a} ${b}`) ?? { a, b, count: 0 };
@@ -45,6 +43,6 @@ export async function classSoFar(db: Db, course: Course): Promise<ClassSoFar> {
       .filter(({ count }) => count >= OFTEN_MIXED_UP)
       .sort((x, y) => y.count - x.count)
       .map(({ a, b }) => ({ a, b })),
-    doubtful: Object.fromEntries([...told].map(([id, n]) => [id, 1 / (1 + n / HALF_KNOWN)])),
+    doubtful: doubtsOf(reports),
   };
 }

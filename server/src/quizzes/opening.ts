@@ -8,6 +8,7 @@ import { sets } from '../courses/queries.ts';
 import type { Db } from '../db/index.ts';
 import { committedLibrary, stateOf } from '../library/committed.ts';
 import { photoFor } from '../photos/photoFor.ts';
+import { classSoFar } from './classSoFar.ts';
 import * as queries from './queries.ts';
 
 /** How often stations are fixed again, because what they rest on was changed meanwhile. */
@@ -89,6 +90,8 @@ async function fixAll(db: Db, quiz: QuizHead): Promise<void> {
       throw badInput(`Station ${station.position} ${asked.problem}`, { position: station.position });
   }
   const offered = new Map<string, number>();
+  // What the class is known to look at, or to pass over, need not be asked again.
+  const { doubtful } = stations.some(({ wentBy }) => wentBy) ? await classSoFar(db, course) : { doubtful: {} };
   for (const station of stations) {
     await breathe();
     const { taxonId, medium, view } = station;
@@ -98,6 +101,7 @@ async function fixAll(db: Db, quiz: QuizHead): Promise<void> {
       marking: course.marking,
       units: course.units,
       offered,
+      doubtful,
     });
     for (const id of drawn.wentBy ?? []) offered.set(id, (offered.get(id) ?? 0) + 1);
     const picture = medium === 'photo' ? await photoFor(db, library, taxonId, view) : undefined;

@@ -1,7 +1,6 @@
 import type { WholeCourse } from '@hurrow/contract/courses';
 import { expectedResult, expectedRight, type ClassSoFar } from '@hurrow/core/assembly';
 import { LinkButton } from '../app/parts.tsx';
-import { kindOfPlanned } from './proposed.ts';
 import { coverage } from './covering.ts';
 import type { Planned } from './planned.ts';
 import type { JudgedStation } from './useJudged.ts';
@@ -25,11 +24,8 @@ export function Covers({ course, stations, judged, so, near, onOrder }: CoversPr
     stations.flatMap((station, i) => {
       const each = judged[i];
       if (!each) return [];
-      const { taxonId, view } = station;
-      const kind = kindOfPlanned(station)?.id ?? station.medium;
-      return [
-        expectedRight({ id: '', taxonId, kind, view, tells: [], taken: [], ...each }, so ?? { answered: {} }),
-      ];
+      const { taxonId, question } = station;
+      return [expectedRight({ ...each, taxonId, ...(question ? { question } : {}) }, so ?? { answered: {} })];
     }),
   );
   const unfair = known.filter(({ judgement }) => judgement !== 'fair').length;

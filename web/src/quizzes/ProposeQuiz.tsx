@@ -2,7 +2,7 @@ import type { WholeCourse } from '@hurrow/contract/courses';
 import { Button, InputNumber } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { STATION_KINDS } from '@hurrow/core/assembly';
+import { ASKED_TITLES, STATION_KINDS } from '@hurrow/core/assembly';
 import { counted } from '@hurrow/core/words';
 import { LinkButton, Problem } from '../app/parts.tsx';
 import { keptOut, withKind, type Wanted } from './proposed.ts';
@@ -99,6 +99,7 @@ export function ProposeQuiz({ course, proposal, again }: ProposeQuizProps) {
         chosen={wanted.kinds}
         onToggle={(id) => set({ kinds: withKind(wanted.kinds, id) })}
       />
+      <AskedFor asked={wanted.asked} most={wanted.stations} onChange={(asked) => set({ asked })} />
       <p className={styles['does']}>
         <Button
           type="primary"
@@ -154,6 +155,45 @@ function Came({ proposed }: { proposed: NonNullable<ProposeQuizProps['proposal']
         </ul>
       </details>
     </>
+  );
+}
+
+const ASKED = ['choose', 'family', 'genus', 'state', 'settles', 'number'] as const;
+
+/** How many of the stations ask for something else than the name, written. */
+function AskedFor({
+  asked,
+  most,
+  onChange,
+}: {
+  asked: Wanted['asked'];
+  most: number;
+  onChange(asked: Wanted['asked']): void;
+}) {
+  const others = ASKED.reduce((sum, kind) => sum + (asked[kind] ?? 0), 0);
+  return (
+    <details className={styles['asked-for']}>
+      <summary>
+        {others === 0
+          ? 'All ask for the name.'
+          : `${others} ask for something else than a written name: ${ASKED.filter((kind) => asked[kind])
+              .map((kind) => `${asked[kind]} for ${ASKED_TITLES[kind]}`)
+              .join(', ')}.`}
+      </summary>
+      <p>
+        {ASKED.map((kind) => (
+          <label key={kind}>
+            <Few
+              label={`Stations that ask for ${ASKED_TITLES[kind]}`}
+              value={asked[kind] ?? 0}
+              most={most}
+              onChange={(count) => onChange({ ...asked, [kind]: count })}
+            />{' '}
+            for {ASKED_TITLES[kind]}
+          </label>
+        ))}
+      </p>
+    </details>
   );
 }
 

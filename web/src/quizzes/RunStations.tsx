@@ -44,15 +44,11 @@ export function RunStations({ course, quiz, act, counts, running }: RunStationsP
   return (
     <ol className={styles['run-stations']}>
       {quiz.stations.map((station, i) => {
-        const { taxonId, view } = station;
+        const { taxonId, question } = station;
         const stands = stationStands(counts, station.id);
         const known = judged[i];
         const expected =
-          known &&
-          expectedRight(
-            { id: '', taxonId, kind: '', view, tells: [], taken: [], ...known },
-            { answered: {} },
-          );
+          known && expectedRight({ ...known, taxonId, ...(question ? { question } : {}) }, { answered: {} });
         const trouble = quiz.state === 'open' ? troubleAt(stands, expected) : '';
         const notes = running?.stations.find(({ stationId }) => stationId === station.id)?.notes ?? [];
         return (

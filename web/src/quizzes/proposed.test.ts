@@ -74,10 +74,28 @@ test('a proposal keeps what was asked at stations that stand already', () => {
       expected: { mean: 0, spread: 0, reliability: 0 },
     },
     before,
+    so,
   );
   expect(plan.map(({ taxonId }) => taxonId)).toEqual(['b', 'a']);
   expect(plan[1]).toBe(before[0]);
-  expect(plan[0]!.wentBy).toBe(false);
+  expect(plan[0]!.wentBy).toBe(true);
+});
+
+test('what is asked for besides names is wished for by its number, never for more stations than there are', () => {
+  const wanted = { ...usuallyWanted(sets, term, 4), asked: { choose: 3, genus: 0, state: 5 } };
+  expect(wishesOf(wanted, sets, [], []).asked).toEqual({
+    name: { least: 0, most: 4 },
+    choose: { least: 3, most: 3 },
+    state: { least: 1, most: 1 },
+  });
+});
+
+test('a proposed question stands in the plan, and is known again as what was proposed', () => {
+  const asked = candidate('a', 'cutting', { id: 'a cutting genus', question: { kind: 'genus' } });
+  const four = candidate('b', 'cutting', { id: 'b cutting choose', choose: true });
+  expect(plannedOf(asked).question).toEqual({ kind: 'genus' });
+  expect(plannedOf(four).choose).toBe(true);
+  expect([asked, four].map(plannedOf).map(candidateOf)).toEqual([asked.id, four.id]);
 });
 
 test('what was added or changed by hand since a proposal stays; before the first, nothing does', () => {
@@ -101,6 +119,13 @@ test('in the place of a station comes another view of the same tree first, then 
   const here = plannedOf(candidate('a'));
   const found = alternativesFor(here, [here, plannedOf(candidate('d'))], { candidates, so, wanted });
   expect(found.map(({ id }) => id)).toEqual(['a fruit', 'b cutting', 'c cutting']);
+  const genus = candidate('b', 'cutting', { id: 'b cutting genus', question: { kind: 'genus' } });
+  const instead = alternativesFor({ ...here, question: { kind: 'genus' } }, [here], {
+    candidates: [...candidates, genus],
+    so,
+    wanted,
+  });
+  expect(instead.map(({ id }) => id)).toEqual(['b cutting genus']);
 });
 
 test('a repair is offered in words', () => {

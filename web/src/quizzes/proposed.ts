@@ -1,8 +1,11 @@
 import {
+  askedKindOf,
+  askedWentBy,
   kindOf,
   STATION_KINDS,
   usualWishes,
   whyNotShown,
+  type AskedKind,
   type AssembledQuiz,
   type Candidate,
   type ClassSoFar,
@@ -14,7 +17,7 @@ import type { Repair } from '@hurrow/core/station';
 import { weekOf } from '@hurrow/core/term';
 import { listInWords, SHOWN_TITLES, type Aid } from '@hurrow/core/view';
 import type { CourseSet } from '@hurrow/contract/courses';
-import { anotherSeed, askingWentBy, type Planned } from './planned.ts';
+import { anotherSeed, type Planned } from './planned.ts';
 
 /** What an instructor says of the quiz that is to be proposed: the wishes are made of it. */
 export interface Wanted {
@@ -23,6 +26,8 @@ export interface Wanted {
   sets: string[];
   /** Kinds of station, the one wanted most first. */
   kinds: string[];
+  /** How many stations ask for something else than a written name. */
+  asked: Partial<Record<AskedKind, number>>;
   fair: number;
   toLearn: number;
   /** At least so many of pairs that are mixed up. */
@@ -44,6 +49,7 @@ export function usuallyWanted(
     stations,
     sets: of.map(({ id }) => id),
     kinds: ['cutting', 'bareTwig', 'leafFruit', 'fruit', 'tree'],
+    asked: {},
     fair: 0.9,
     toLearn: 0.3,
     mixedUp: 0,
@@ -66,6 +72,7 @@ export function wishesOf(
   return {
     ...usual,
     kinds: Object.fromEntries(wanted.kinds.map((id) => [id, usual.kinds[id] ?? most])),
+    asked: askedOf(wanted),
     again: { least: Math.min(wanted.again, wanted.stations), most: wanted.stations },
     mixedUp: Math.min(wanted.mixedUp, wanted.stations),
     fair: wanted.fair,
@@ -73,6 +80,17 @@ export function wishesOf(
     pins: [...pins],
     bans: [...bans],
   };
+}
+
+/** As many of each thing as is wanted, the first wanted first, and the name at all the others. */
+function askedOf({ asked, stations }: Pick<Wanted, 'asked' | 'stations'>): NonNullable<QuizWishes['asked']> {
+  let left = stations;
+  const counts = Object.entries(asked).flatMap(([kind, wanted]) => {
+    const count = Math.min(wanted, left);
+    left -= count;
+    return count > 0 ? [[kind, { least: count, most: count }] as const] : [];
+  });
+  return { name: { least: 0, most: stations }, ...Object.fromEntries(counts) };
 }
 
 /** Kinds of station with one more or one less; at least one is left. */
@@ -95,17 +113,21 @@ export const kindOfPlanned = ({ medium, view }: Pick<Planned, 'medium' | 'view'>
 const sameOrgans = (a: readonly string[], b: readonly string[]): boolean =>
   a.length === b.length && a.every((organ) => b.includes(organ));
 
-/** The candidate that a planned station is, as `abies-grandis cutting`. */
+/** The candidate that a planned station is, as `abies-grandis cutting` or `abies-grandis cutting genus`. */
 export const candidateOf = (station: Planned): string | undefined => {
   const kind = kindOfPlanned(station);
-  return kind && `${station.taxonId} ${kind.id}`;
+  if (!kind) return undefined;
+  const asked = station.question?.kind ?? (station.choose ? 'choose' : undefined);
+  return [station.taxonId, kind.id, ...(asked ? [asked] : [])].join(' ');
 };
 
 /** A candidate as a station of a plan. */
-export const plannedOf = ({ taxonId, kind, view }: Candidate): Planned => ({
+export const plannedOf = ({ taxonId, kind, view, question, choose }: Candidate): Planned => ({
   taxonId,
   medium: kindOf(kind)!.medium,
   view,
+  ...(question ? { question } : {}),
+  ...(choose ? { choose } : {}),
   seed: anotherSeed(),
 });
 
@@ -124,10 +146,14 @@ export const madeByHand = (
     : stations.filter((station) => !proposedSeeds.has(station.seed) || candidateOf(station) === undefined);
 
 /** A proposed quiz as a plan; stations that stand already keep what was asked and drawn there. */
-export function planOf({ stations }: AssembledQuiz, before: readonly Planned[]): Planned[] {
+export function planOf(
+  { stations }: AssembledQuiz,
+  before: readonly Planned[],
+  so: Pick<ClassSoFar, 'doubtful'>,
+): Planned[] {
   const kept = new Map(before.flatMap((station) => [[candidateOf(station), station] as const]));
-  const fresh = askingWentBy(stations.map(plannedOf), true);
-  return stations.map((each, i) => kept.get(each.id) ?? fresh[i]!);
+  const asking = askedWentBy(stations, so);
+  return stations.map((each, i) => kept.get(each.id) ?? { ...plannedOf(each), wentBy: asking[i]! });
 }
 
 /** What could stand in the place of a station, the best first: of its set before others, fair before strained, not in the quiz already. */
@@ -139,6 +165,8 @@ export function alternativesFor(
   const setOf = (id: string) => so.sets.find(({ taxa }) => taxa.includes(id))?.id;
   const others = stations.filter((each) => each !== station).map(({ taxonId }) => taxonId);
   const here = candidateOf(station);
+  const { question = null, choose = false } = station;
+  const asks = { ...(question ? { question } : {}), ...(choose ? { choose } : {}) };
   const worth = (each: Candidate) =>
     (each.taxonId === station.taxonId ? 2 : 0) +
     (setOf(each.taxonId) === setOf(station.taxonId) ? 1 : 0) +
@@ -148,6 +176,7 @@ export function alternativesFor(
     .filter(
       (each) =>
         each.id !== here &&
+        askedKindOf(each) === askedKindOf(asks) &&
         !others.includes(each.taxonId) &&
         each.right >= wanted.fair &&
         wanted.sets.includes(setOf(each.taxonId) ?? ''),

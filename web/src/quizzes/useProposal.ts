@@ -38,7 +38,7 @@ export function useProposal(course: WholeCourse, plan: ReturnType<typeof usePlan
       }),
     );
     if (!answer) return;
-    const stations = planOf(answer.forms[0]!, plan.stations);
+    const stations = planOf(answer.forms[0]!, plan.stations, answer.so);
     setProposed(answer);
     setCame({ seeds: new Set(stations.map(({ seed }) => seed)), before: plan.stations });
     plan.setStations([...stations, ...own]);
@@ -57,13 +57,17 @@ export function useProposal(course: WholeCourse, plan: ReturnType<typeof usePlan
         const kinds = [...new Set([...here.map((id) => id.split(' ')[1]!), ...wanted.kinds])];
         const wishes = wishesOf({ ...wanted, kinds }, course.sets, here, bans);
         const body = { heldOn: plan.heldOn, wishes: { ...wishes, stations: plan.stations.length }, forms: 2 };
-        const { forms, relaxed } = await call('POST /api/courses/{courseId}/quiz-proposal', {
+        const { forms, relaxed, so } = await call('POST /api/courses/{courseId}/quiz-proposal', {
           params: { courseId: course.id },
           body,
         });
         const made = await call('POST /api/courses/{courseId}/quizzes', {
           params: { courseId: course.id },
-          body: { title: `${plan.title}, second form`, heldOn: plan.heldOn, stations: planOf(forms[1]!, []) },
+          body: {
+            title: `${plan.title}, second form`,
+            heldOn: plan.heldOn,
+            stations: planOf(forms[1]!, [], so),
+          },
         });
         return { id: made.id, relaxed };
       },
