@@ -1,8 +1,15 @@
 import Joi from 'joi';
-import type { AssembledQuiz, Candidate, ClassSoFar, NotPossible, QuizWishes } from '@hurrow/core/assembly';
+import type {
+  AssembledQuiz,
+  Candidate,
+  ClassSoFar,
+  NotPossible,
+  QuizCame,
+  QuizWishes,
+} from '@hurrow/core/assembly';
 import { QUESTION_KINDS } from '@hurrow/core/station';
 import { isoDate } from './day.ts';
-import { endpoint, INSTRUCTORS } from './endpoint.ts';
+import { endpoint, INSTRUCTORS, STAFF } from './endpoint.ts';
 
 /** What is asked of a proposal. */
 export interface QuizAsked {
@@ -60,4 +67,12 @@ export const propose = endpoint<{ body: QuizAsked; answer: QuizProposed }>()({
     wishes: wishes.required(),
     forms: Joi.number().integer().min(1).max(4).default(1),
   }),
+});
+
+export const came = endpoint<{ answer: { quizzes: QuizCame[] } }>()({
+  method: 'get',
+  path: '/api/courses/{courseId}/expected-results',
+  summary:
+    'How far what is expected of a quiz can be trusted: for each that was held, what would have been expected of it by the answers of the others, and what came. Only stations that ask for a name count.',
+  allow: STAFF,
 });

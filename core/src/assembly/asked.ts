@@ -1,19 +1,9 @@
 import { contrast, misreadRate, type ProfiledTaxon, type ReadingOptions } from '../evidence/index.ts';
 import { randomFrom, seedOf } from '../random/index.ts';
-import {
-  CHOICES,
-  QUESTION_TITLES,
-  questionsAbout,
-  settlersOf,
-  type Question,
-  type QuestionKind,
-} from '../station/index.ts';
+import { CHOICES, QUESTION_TITLES, questionsAbout, settlersOf, type Question } from '../station/index.ts';
 import { STANDINGS, standingOf, type Vocabulary } from '../vocabulary/index.ts';
 import type { Candidate } from './candidates.ts';
-import type { ClassSoFar } from './wishes.ts';
-
-/** What a station asks: the name, written or chosen of four, or something in its place. */
-export type AskedKind = 'name' | 'choose' | QuestionKind;
+import type { AskedKind, ClassSoFar } from './wishes.ts';
 
 /** What is asked, as it stands behind “ask for”. */
 export const ASKED_TITLES: Record<AskedKind, string> = {
@@ -116,8 +106,9 @@ function ofCharacter(
   // Who has no rule can count and not measure.
   const can = (id: string) =>
     kind === 'state' || vocabulary.get(id)!.kind === 'count' || each.view.aids.includes('rule');
-  const [best] = questionsAbout(profiled, each.view, vocabulary, calendar)
-    [kind].filter(can)
+  const about = questionsAbout(profiled, each.view, vocabulary, calendar)[kind];
+  const [best] = about
+    .filter(can)
     .map((id) => ({
       id,
       // Marks before others, what may be overlooked before what is known, else by lot: not the same at every station.

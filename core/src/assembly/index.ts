@@ -1,5 +1,6 @@
 export * from './asked.ts';
 export * from './assemble.ts';
+export * from './calibration.ts';
 export * from './candidates.ts';
 export * from './expected.ts';
 export * from './kinds.ts';

@@ -1,9 +1,9 @@
 import { counted, upperFirst } from '../words/index.ts';
 import type { NotPossible } from './candidates.ts';
-import { ASKED_TITLES, type AskedKind } from './asked.ts';
+import { ASKED_TITLES } from './asked.ts';
 import { kindOf } from './kinds.ts';
 import type { Relaxation } from './propose.ts';
-import type { ClassSoFar, QuizWishes } from './wishes.ts';
+import type { AskedKind, ClassSoFar, QuizWishes } from './wishes.ts';
 
 /**
  * What could not be had, and the least that would have to give, as a sentence for the instructor.

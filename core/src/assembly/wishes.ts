@@ -1,4 +1,7 @@
-import type { AskedKind } from './asked.ts';
+import type { QuestionKind } from '../station/index.ts';
+
+/** What a station asks: the name, written or chosen of four, or something in its place. */
+export type AskedKind = 'name' | 'choose' | QuestionKind;
 
 /** So many of something, at least and at most. */
 export interface Count {

@@ -6,5 +6,6 @@ export * from './tree.ts';
 export * from './collecting.ts';
 export * from './keeping.ts';
 export * from './likely.ts';
+export * from './pieces.ts';
 export * from './walk.ts';
 export * from './drawMap.ts';

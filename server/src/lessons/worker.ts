@@ -30,7 +30,9 @@ import {
   type TermProposal,
   type TermWishes,
 } from '@hurrow/core/term';
-import type { ProfiledTaxon } from '@hurrow/core/evidence';
+import type { ProfiledTaxon, ReadingOptions } from '@hurrow/core/evidence';
+import { stationFairness } from '@hurrow/core/station';
+import type { View } from '@hurrow/core/view';
 import type { Range } from '@hurrow/core/range';
 import type { Vocabulary } from '@hurrow/core/vocabulary';
 
@@ -41,6 +43,7 @@ export type TeachingTask =
   | { kind: 'proposal'; ground: TermGround; wishes: TermWishes }
   | QuizTask
   | CardsTask
+  | ReadTask
   | FitTask;
 
 /** Practice cards to be worked out of a list on a day. */
@@ -49,6 +52,18 @@ export interface CardsTask {
   list: readonly ProfiledTaxon[];
   vocabulary: Vocabulary;
   options: CandidateOptions;
+}
+
+/** Stations that were held, to be read once more: by the ideal reader and by a beginner. */
+export interface ReadTask {
+  kind: 'read';
+  /** The same at the same revision and site. */
+  key: string;
+  taxa: readonly ProfiledTaxon[];
+  vocabulary: Vocabulary;
+  options: ReadingOptions;
+  /** `list`: ids of the names that could be given. */
+  stations: readonly { taxonId: string; view: View; list: readonly string[] }[];
 }
 
 /** The schedule to be fitted to answers, by student. */
@@ -125,13 +140,43 @@ async function makeQuiz({ key, ground, wishes, so, forms }: QuizTask): Promise<Q
   };
 }
 
+/** Readings that were made for one library and site, by station. */
+let readings: { key: string; of: Map<string, { right: number; beginner: number }> } | undefined;
+/** Enough for a mean over twenty stations. */
+const READ_DRAWS = 300;
+
+function readHeld({ key, taxa, vocabulary, options, stations }: ReadTask) {
+  if (readings?.key !== key) readings = { key, of: new Map() };
+  const { of } = readings;
+  return stations.map((station) => {
+    const { taxonId, view, list } = station;
+    const id = JSON.stringify(station);
+    const offered = taxa.filter(({ taxon }) => list.includes(taxon.id));
+    const rightAs = (reader: 'careful' | 'novice') =>
+      stationFairness(offered, taxonId, vocabulary, view, { ...options, reader, draws: READ_DRAWS }).right;
+    const found = of.get(id) ?? { right: rightAs('careful'), beginner: rightAs('novice') };
+    of.set(id, found);
+    return found;
+  });
+}
+
 /** Runs in a thread of its own, which never opens the store. */
 export default async function work(
   task: TeachingTask,
-): Promise<LessonStop[] | Prospects | TermProposal | QuizMade | PracticeCard[] | WeightsFit | undefined> {
+): Promise<
+  | LessonStop[]
+  | Prospects
+  | TermProposal
+  | QuizMade
+  | PracticeCard[]
+  | WeightsFit
+  | ReturnType<typeof readHeld>
+  | undefined
+> {
   if (task.kind === 'cards') return practiceCardsOf(task.list, task.vocabulary, task.options);
   if (task.kind === 'fit') return fittedWeights(task.histories);
   if (task.kind === 'quiz') return makeQuiz(task);
+  if (task.kind === 'read') return readHeld(task);
   if (task.kind === 'lesson') {
     const { ranges, ...setting } = task.setting;
     return lessonOf({ ...setting, rangeOf: (id) => ranges[id] }, task.asked);

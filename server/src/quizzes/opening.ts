@@ -91,7 +91,9 @@ async function fixAll(db: Db, quiz: QuizHead): Promise<void> {
   }
   const offered = new Map<string, number>();
   // What the class is known to look at, or to pass over, need not be asked again.
-  const { doubtful } = stations.some(({ wentBy }) => wentBy) ? await classSoFar(db, course) : { doubtful: {} };
+  const { doubtful } = stations.some(({ wentBy }) => wentBy)
+    ? await classSoFar(db, course)
+    : { doubtful: {} };
   for (const station of stations) {
     await breathe();
     const { taxonId, medium, view } = station;

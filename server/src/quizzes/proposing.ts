@@ -1,5 +1,11 @@
 import * as assembly from '@hurrow/contract/assembly';
-import { kindOf, relaxedInWords, whyNotShown, type NotPossible } from '@hurrow/core/assembly';
+import {
+  expectedAndCame,
+  kindOf,
+  relaxedInWords,
+  whyNotShown,
+  type NotPossible,
+} from '@hurrow/core/assembly';
 import type { ProfiledTaxon } from '@hurrow/core/evidence';
 import { dayOfYear } from '@hurrow/core/season';
 import { commonName } from '@hurrow/core/taxon';
@@ -7,9 +13,9 @@ import { badInput } from '../api/problem.ts';
 import { serve } from '../api/route.ts';
 import { courseOf } from '../courses/course.ts';
 import { committedLibrary } from '../library/committed.ts';
-import type { QuizMade, QuizTask } from '../lessons/worker.ts';
+import type { QuizMade, QuizTask, ReadTask } from '../lessons/worker.ts';
 import { inThread } from '../thread.ts';
-import { classSoFar } from './classSoFar.ts';
+import { classSoFar, heldStations } from './classSoFar.ts';
 
 /** A station that was to be kept and cannot be shown on this day. */
 function lostInWords(pin: string, why: NotPossible, list: readonly ProfiledTaxon[]): string {
@@ -60,5 +66,33 @@ export const proposalRoute = serve(assembly.propose, async ({ db, params, body }
     candidates,
     notPossible,
     so,
+  };
+});
+
+export const cameRoute = serve(assembly.came, async ({ db, params }) => {
+  const { id, latitude, longitude, elevation } = await courseOf(db, params.courseId);
+  const held = await heldStations(db, id);
+  const read = await committedLibrary(db);
+  const { library, vocabulary } = read;
+  const task: ReadTask = {
+    kind: 'read',
+    key: JSON.stringify([library.id, library.revision, latitude, longitude, elevation]),
+    taxa: read.profilesOf([...new Set(held.flatMap(({ list }) => list.map((taxon) => taxon.id)))]),
+    vocabulary,
+    options: { reference: library.reference, site: { latitude, longitude, elevation } },
+    stations: held.map(({ taxonId, view, list }) => ({ taxonId, view, list: list.map((taxon) => taxon.id) })),
+  };
+  const made =
+    held.length > 0 ? await inThread<{ right: number; beginner: number }[]>('teachingWorker', task) : [];
+  return {
+    quizzes: expectedAndCame(
+      held.map(({ quizId, taxonId, answers, correct }, i) => ({
+        quizId,
+        taxonId,
+        answers,
+        correct,
+        ...made[i]!,
+      })),
+    ),
   };
 });

@@ -16,12 +16,13 @@ import { writeStations } from './planning.ts';
 import { plannedQuizOf, quizOf } from './quiz.ts';
 import { releaseTo } from './releasing.ts';
 import { rule, takeRulingBack } from './ruling.ts';
-import { proposalRoute } from './proposing.ts';
+import { cameRoute, proposalRoute } from './proposing.ts';
 import * as queries from './queries.ts';
 import { tellLive } from './live.ts';
 
 export const quizRoutes = [
   proposalRoute,
+  cameRoute,
   serve(quizzes.plan, ({ db, params, body }) =>
     db.transaction(async (tx) => {
       const course = await courseOf(tx, params.courseId);

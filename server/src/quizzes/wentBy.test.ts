@@ -4,6 +4,8 @@ import type { Received, Sitting } from '@hurrow/contract/sitting';
 import { plantCourse, startHurrow, type Caller, type TestHurrow } from '../testing/testHurrow.ts';
 import { isPrompted } from '@hurrow/core/station';
 import { gather } from '../confusions/gather.ts';
+import type { QuizCame } from '@hurrow/core/assembly';
+import { classSoFar } from './classSoFar.ts';
 import { courseOf } from '../courses/course.ts';
 
 let hurrow: TestHurrow;
@@ -63,6 +65,22 @@ test('a checklist comes in words, organ by organ; what is ticked is kept, bears 
   const { input } = await gather(hurrow.db, await courseOf(hurrow.db, planted.courseId), 'now');
   expect(input.wentBy).toMatchObject([{ stationId: first!.id, told: ['leaf.shape', 'leaf.base'] }]);
   expect(input.wentBy[0]!.offered).toEqual(offered.map(({ id }) => id));
+});
+
+test('what was told moves what is in doubt of the class, and what came is held against what was expected', async () => {
+  const [first] = await asking();
+  await tell(first!.id, ['leaf.shape', 'leaf.base']);
+  const so = await classSoFar(hurrow.db, await courseOf(hurrow.db, planted.courseId));
+  expect(so.answered).toEqual({ [planted.red.id]: { answers: 1, right: 1 } });
+  expect(Object.keys(so.doubtful).sort()).toEqual(
+    first!.wentBy.flatMap(({ characters }) => characters.map(({ id }) => id)).sort(),
+  );
+  expect(so.doubtful['leaf.shape']).toBeLessThan(so.doubtful['leaf.apex']!);
+  const { body } = await hurrow.owner.get<{ quizzes: QuizCame[] }>(
+    `/api/courses/${planted.courseId}/expected-results`,
+  );
+  expect(body.quizzes).toMatchObject([{ quizId: planted.quizId, came: 1, stations: 1 }]);
+  expect(body.quizzes[0]!.expected).toBeLessThan(1);
 });
 
 test('a guess is an answer of its own; no tick is none', async () => {

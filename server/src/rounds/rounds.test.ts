@@ -2,7 +2,7 @@ import type { QuizProposed } from '@hurrow/contract/assembly';
 import { QUIZ_PAPERS } from '@hurrow/contract/limits';
 import { USUAL_ROUNDS, type Rounds } from '@hurrow/contract/rounds';
 import type { Try } from '@hurrow/contract/tries';
-import { usualWishes } from '@hurrow/core/assembly';
+import { usualWishes, type QuizCame } from '@hurrow/core/assembly';
 import { plantCourse, startHurrow, type Caller, type TestHurrow } from '../testing/testHurrow.ts';
 
 let hurrow: TestHurrow;
@@ -57,6 +57,13 @@ test('a quiz is proposed of the list, and what cannot be had is said in words', 
     status: 422,
     body: { message: expect.stringContaining('Choose other sets') as string },
   });
+});
+
+test('of a quiz that is not held nothing is said of what came', async () => {
+  const { body } = await owner.get<{ quizzes: QuizCame[] }>(
+    `/api/courses/${planted.courseId}/expected-results`,
+  );
+  expect(body.quizzes).toEqual([]);
 });
 
 test('the rounds of a quiz are kept, without those who left the class', async () => {

@@ -10,7 +10,7 @@ import { useLibrary } from '../app/data.ts';
 import { newId } from '../app/newId.ts';
 import { Opening, Problem } from '../app/parts.tsx';
 import { useSaving } from '../app/useSaving.ts';
-import { gatheredInWords, withNeed, type GatherLine } from './gathering.ts';
+import { gatheredInWords, taxaOfNeeds, withNeed, type GatherLine } from './gathering.ts';
 import { GatherRows } from './GatherRows.tsx';
 import { collectingKey, walksKey } from './groundsData.ts';
 import { useGathering, type Gathering } from './useGathering.ts';
@@ -87,6 +87,11 @@ function Tools({ course, list, lines, gathering }: ToolsProps) {
         <Button loading={saving} onClick={walkThere}>
           Plan the walk
         </Button>
+        {list.quizId === null && (
+          <Link to={`/c/${course.id}/quizzes/new?on=${list.day}&taxa=${taxaOfNeeds(list.needs)}`}>
+            Plan a quiz of these pieces
+          </Link>
+        )}
         <a href={`/api/courses/${course.id}/collecting/${list.id}/labels.pdf?at=${at}`} download>
           Print labels
         </a>

@@ -35,6 +35,10 @@ export const withNeed = (needs: readonly Need[], taxonId: string, kind: string):
   return needs.some((need) => need.id === id) ? [...needs] : [...needs, { id, taxonId, kind, serves: '' }];
 };
 
+/** The pieces of a list as a new quiz takes them up from its address. */
+export const taxaOfNeeds = (needs: readonly Need[]): string =>
+  encodeURIComponent(needs.map(({ taxonId, kind }) => `${taxonId} ${kind}`).join());
+
 /** A line of the list as it stands: what was found, the source that was chosen, what has been cut for it. */
 export interface GatherLine extends CollectingLine {
   /** Number on labels and in the list, from 1. */

@@ -1,7 +1,12 @@
 import type { WholeCourse } from '@hurrow/contract/courses';
 import { expectedResult, expectedRight, type ClassSoFar } from '@hurrow/core/assembly';
+import { useQuery } from '@tanstack/react-query';
+import { Link } from 'react-router';
+import { call } from '../app/api.ts';
 import { LinkButton } from '../app/parts.tsx';
-import { coverage } from './covering.ts';
+import { STALE } from '../app/useSaving.ts';
+import type { usePieces } from './usePieces.ts';
+import { coverage, trustInWords } from './covering.ts';
 import type { Planned } from './planned.ts';
 import type { JudgedStation } from './useJudged.ts';
 import styles from './propose.module.css';
@@ -13,11 +18,12 @@ interface CoversProps {
   judged: readonly (JudgedStation | undefined)[];
   so: ClassSoFar | undefined;
   near: readonly (readonly [number, number])[];
+  pieces: ReturnType<typeof usePieces>;
   onOrder: (() => void) | undefined;
 }
 
 /** What a quiz covers, set by set, what it is expected to bring, and who stands too near whom. */
-export function Covers({ course, stations, judged, so, near, onOrder }: CoversProps) {
+export function Covers({ course, stations, judged, so, near, pieces, onOrder }: CoversProps) {
   const rows = coverage(course.sets, stations);
   const known = judged.flatMap((each) => each ?? []);
   const expected = expectedResult(
@@ -70,6 +76,7 @@ export function Covers({ course, stations, judged, so, near, onOrder }: CoversPr
                     : 'The marks will tell students apart well.'}
               </span>
             </p>
+            <Trust course={course} />
             <p>
               {unfair === 0
                 ? 'Every station is fair for a careful reader.'
@@ -81,9 +88,49 @@ export function Covers({ course, stations, judged, so, near, onOrder }: CoversPr
                 : `${near.length === 1 ? 'One pair stands' : `${near.length} pairs stand`} too near each other. `}
               {near.length > 0 && onOrder && <LinkButton onClick={onOrder}>Put them in order</LinkButton>}
             </p>
+            {pieces && pieces.needed > 0 && <PiecesHad pieces={pieces} courseId={course.id} />}
           </>
         )}
       </div>
     </section>
+  );
+}
+
+/** What was expected of the quizzes before, against what came. */
+function Trust({ course }: { course: WholeCourse }) {
+  const held = useQuery({
+    queryKey: [...STALE.course(course.id), 'expected'],
+    queryFn: () => call('GET /api/courses/{courseId}/expected-results', { params: { courseId: course.id } }),
+    staleTime: Infinity,
+  }).data?.quizzes;
+  const titled = course.quizzes.flatMap(({ id, title }) => {
+    const found = held?.find(({ quizId }) => quizId === id);
+    return found ? [{ title, ...found }] : [];
+  });
+  const said = trustInWords(titled);
+  return said ? <p className="quiet">{said}</p> : null;
+}
+
+/** Whence the pieces come, and the list by which they are gathered. */
+function PiecesHad({
+  pieces: { needed, had, grounds, listId },
+  courseId,
+}: {
+  pieces: NonNullable<CoversProps['pieces']>;
+  courseId: string;
+}) {
+  const all =
+    needed === 1
+      ? 'The piece for it'
+      : had === needed
+        ? `All ${needed} pieces`
+        : `${had} of ${needed} pieces`;
+  return (
+    <p>
+      {had === 0 ? `None of ${needed} pieces` : all} can be had from {grounds}.{' '}
+      <Link to={`/c/${courseId}/grounds/collecting${listId ? `/${listId}` : ''}`}>
+        {listId ? 'Open the collecting list' : 'Make a collecting list'}
+      </Link>
+    </p>
   );
 }

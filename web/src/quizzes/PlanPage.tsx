@@ -12,20 +12,20 @@ import { counted } from '@hurrow/core/words';
 import { useLibrary } from '../app/data.ts';
 import { LinkButton, Notice, Problem } from '../app/parts.tsx';
 import { BroughtBack } from '../drafts/BroughtBack.tsx';
-import { anotherSeed, askingWentBy, stationOf, viewFor, type Planned } from './planned.ts';
+import { anotherSeed, askingWentBy, stationOf, type Planned } from './planned.ts';
 import styles from './quizzes.module.css';
 import { Covers } from './Covers.tsx';
 import { nearPlaces, putInOrder } from './covering.ts';
-import { keptQuestion } from './asking.ts';
 import { Naming } from './Naming.tsx';
 import { QuestionPicker } from './QuestionPicker.tsx';
-import { alternativesFor, candidateOf, plannedOf } from './proposed.ts';
+import { alternativesFor, plannedOf } from './proposed.ts';
 import { ProposeQuiz } from './ProposeQuiz.tsx';
 import { useJudged } from './useJudged.ts';
 import { useProposal } from './useProposal.ts';
 import propose from './propose.module.css';
-import { StationLine } from './StationLine.tsx';
+import { PlanStations } from './PlanStations.tsx';
 import { StationSpecimen } from './StationSpecimen.tsx';
+import { usePieces } from './usePieces.ts';
 import { usePlan } from './usePlan.ts';
 import { ViewEditor } from './ViewEditor.tsx';
 
@@ -46,6 +46,7 @@ export function PlanPage({ course, quiz }: { course: WholeCourse; quiz: Quiz | u
   );
   const taxa = useMemo(() => list.map(({ taxon }) => taxon.id), [list]);
   const judged = useJudged(plan.stations, taxa, { course, library, day: plan.day });
+  const pieces = usePieces(course, quiz?.id, plan, { library, list });
   if (!library) return <p>Opening…</p>;
   const { so } = proposal.proposed ?? {};
   const near = nearPlaces(plan.stations, judged, so?.mixedUp);
@@ -58,43 +59,10 @@ export function PlanPage({ course, quiz }: { course: WholeCourse; quiz: Quiz | u
         {!fixed && list.length > 1 && (
           <ProposeQuiz course={course} proposal={proposal} again={plan.stations.length > 0} />
         )}
-        <ol className={styles['stations']}>
-          {plan.stations.map((station, i) => (
-            <StationLine
-              key={i}
-              station={station}
-              position={i + 1}
-              open={i === plan.open}
-              fixed={fixed}
-              last={i === plan.stations.length - 1}
-              list={list}
-              library={library}
-              course={course}
-              day={plan.day}
-              onOpen={() => plan.setOpen(i)}
-              onMedium={(medium) =>
-                plan.change(i, {
-                  medium,
-                  view: viewFor(medium, plan.day),
-                  asks: [],
-                  prompt: null,
-                  question: keptQuestion(station.question),
-                })
-              }
-              onMove={(by) => plan.move(i, by)}
-              onRemove={() => {
-                const id = candidateOf(station);
-                if (id && proposal.proposed) proposal.ban(id);
-                plan.setStations(plan.stations.filter((_, k) => k !== i));
-              }}
-              judged={judged[i]}
-              near={near.flatMap(([a, b]) => (a === i ? b : b === i ? a : []))}
-              pinned={proposal.proposed && pinOf(station, proposal.pins)}
-              onPin={() => proposal.pin(candidateOf(station)!)}
-              onRepair={(part) => plan.change(i, part)}
-            />
-          ))}
-        </ol>
+        <PlanStations
+          {...{ plan, proposal, judged, near, fixed, list, library, course }}
+          pieces={pieces?.warnings}
+        />
         {plan.stations.length === 0 && <p className="quiet">No stations yet. Add the first species below.</p>}
         {!fixed && plan.stations.length > 0 && (
           <AskingWentBy stations={plan.stations} onChange={plan.setStations} />
@@ -112,7 +80,7 @@ export function PlanPage({ course, quiz }: { course: WholeCourse; quiz: Quiz | u
         )}
         {plan.stations.length > 0 && (
           <Covers
-            {...{ course, judged, so, near }}
+            {...{ course, judged, so, near, pieces }}
             stations={plan.stations}
             onOrder={
               fixed ? undefined : () => plan.setStations(putInOrder(plan.stations, judged, so?.mixedUp))
@@ -144,12 +112,6 @@ function AskingWentBy({ stations, onChange }: { stations: Planned[]; onChange(st
 }
 
 type Planning = ReturnType<typeof usePlan>;
-
-/** Whether a station stays when a quiz is proposed again; undefined where it is none that could be proposed. */
-const pinOf = (station: Planned, pins: readonly string[]): boolean | undefined => {
-  const id = candidateOf(station);
-  return id === undefined ? undefined : pins.includes(id);
-};
 
 interface SwapProps {
   plan: Planning;

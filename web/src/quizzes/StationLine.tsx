@@ -1,5 +1,7 @@
 import type { WholeCourse } from '@hurrow/contract/courses';
 import type { LibraryAnswer } from '@hurrow/contract/library';
+import { useSortable } from '@dnd-kit/sortable';
+import { CSS } from '@dnd-kit/utilities';
 import { useMemo } from 'react';
 import type { ProfiledTaxon } from '@hurrow/core/evidence';
 import { doubtsOf, needsInWords, QUESTION_TITLES, repaired } from '@hurrow/core/station';
@@ -16,8 +18,12 @@ import propose from './propose.module.css';
 import styles from './quizzes.module.css';
 
 interface StationLineProps {
+  /** By which it is known while it is dragged. */
+  id: string;
   /** How fair it is; undefined while it is being worked out. */
   judged: JudgedStation | undefined;
+  /** What stands against the piece that is to be cut for it. */
+  piece: readonly string[];
   /** Places, from 0, of stations that stand too near it. */
   near: readonly number[];
   /** It stays when a quiz is proposed again; undefined where its view was changed by hand. */
@@ -41,6 +47,7 @@ interface StationLineProps {
 
 /** One station of a plan, with what stands against it. */
 export function StationLine({
+  id,
   station,
   position,
   open,
@@ -55,6 +62,7 @@ export function StationLine({
   onMove,
   onRemove,
   judged,
+  piece,
   near,
   pinned,
   onPin,
@@ -70,9 +78,15 @@ export function StationLine({
       ),
     [station, list, library, vocabulary, course, day],
   );
+  const { setNodeRef, transform, transition, listeners, isDragging } = useSortable({ id, disabled: fixed });
   return (
-    <li className={open ? styles['open'] : ''}>
-      <button className={styles['station-name']} onClick={onOpen} aria-expanded={open}>
+    <li
+      ref={setNodeRef}
+      className={`${open ? styles['open'] : ''} ${isDragging ? styles['dragged'] : ''}`}
+      style={{ transform: CSS.Translate.toString(transform), transition }}
+    >
+      {/* Whoever has no pointer moves it by its arrows. */}
+      <button {...listeners} className={styles['station-name']} onClick={onOpen} aria-expanded={open}>
         <b>{position}</b> {profiled ? commonName(profiled.taxon) : station.taxonId}
       </button>
       <select
@@ -119,13 +133,15 @@ export function StationLine({
         </span>
       )}
       <Fair {...{ station, judged, list, fixed, near, onRepair }} />
-      {[...doubts, ...needsInWords(judged?.without ?? [], needsOf(course.students), station.medium)].map(
-        (doubt) => (
-          <span className={`${styles['doubt']} gold`} key={doubt}>
-            {doubt}
-          </span>
-        ),
-      )}
+      {[
+        ...doubts,
+        ...piece,
+        ...needsInWords(judged?.without ?? [], needsOf(course.students), station.medium),
+      ].map((doubt) => (
+        <span className={`${styles['doubt']} gold`} key={doubt}>
+          {doubt}
+        </span>
+      ))}
     </li>
   );
 }

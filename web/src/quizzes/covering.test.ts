@@ -1,4 +1,4 @@
-import { coverage, nearPlaces, putInOrder } from './covering.ts';
+import { coverage, nearPlaces, putInOrder, trustInWords } from './covering.ts';
 import { viewFor } from './planned.ts';
 
 const station = (taxonId: string) => ({
@@ -58,4 +58,16 @@ test('a question that names two trees stands apart from both', () => {
   const judged = stations.map(() => ({ right: 1, beginner: 1, rivals: [] }));
   expect(nearPlaces(stations, judged)).toEqual([[0, 1]]);
   expect(nearPlaces(putInOrder(stations, judged), judged)).toEqual([]);
+});
+
+test('how far an expectation can be trusted is said by the quizzes that were held', () => {
+  const quiz = (title: string, expected: number, came: number) => ({ title, expected, came });
+  expect(trustInWords([])).toBe('');
+  expect(trustInWords([quiz('Quiz 1', 0.68, 0.64), quiz('Quiz 2', 0.7, 0.72)])).toBe(
+    'Expected so from the others, for what came: Quiz 1 68 % for 64 %, Quiz 2 70 % for 72 %. Trust it within some five in a hundred.',
+  );
+  expect(trustInWords([quiz('Quiz 1', 0.8, 0.72)])).toMatch(/within some ten/);
+  expect(trustInWords([quiz('Quiz 1', 0.8, 0.5)])).toMatch(
+    /30 in a hundred off .* the order of the stations/,
+  );
 });

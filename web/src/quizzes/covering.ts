@@ -54,3 +54,32 @@ const beside = (
     })),
     { mixedUp },
   );
+
+/** Off by so many in a hundred, or less, on average, an expectation is good. */
+const GOOD = 5;
+const FAIRLY = 10;
+
+/**
+ * How far what is expected can be trusted, by the quizzes that were held: each expected from the others.
+ *
+ * @param held the latest last
+ * @returns a sentence; empty where nothing was held
+ * @example
+ * trustInWords([{ title: 'Quiz 1', expected: 0.68, came: 0.64 }]); // 'Expected so from the others, for what came: Quiz 1 68 % for 64 %. Trust it …'
+ */
+export function trustInWords(held: readonly { title: string; expected: number; came: number }[]): string {
+  const percent = (share: number) => Math.round(100 * share);
+  const each = held.map(
+    ({ title, expected, came }) => `${title} ${percent(expected)} % for ${percent(came)} %`,
+  );
+  if (held.length === 0) return '';
+  const off =
+    held.reduce((sum, { expected, came }) => sum + Math.abs(100 * (expected - came)), 0) / held.length;
+  const trust =
+    off <= GOOD
+      ? 'Trust it within some five in a hundred.'
+      : off <= FAIRLY
+        ? 'Trust it within some ten in a hundred.'
+        : `It was ${Math.round(off)} in a hundred off on average: trust the order of the stations more than the figure.`;
+  return `Expected so from the others, for what came: ${each.join(', ')}. ${trust}`;
+}

@@ -1,4 +1,13 @@
-import { askingWentBy, copyOf, freeTitle, planToBegin, stationOf, viewFor, withLeaves } from './planned.ts';
+import {
+  askingWentBy,
+  copyOf,
+  freeTitle,
+  idsOf,
+  planToBegin,
+  stationOf,
+  viewFor,
+  withLeaves,
+} from './planned.ts';
 
 test('a new station looks like the one before it, and shows an individual of its own', () => {
   const first = stationOf('abies-grandis', 288);
@@ -80,4 +89,16 @@ test('a copy of a quiz has its stations with specimens of their own, today, unde
   expect(copy).toMatchObject({ title: 'Quiz 2', heldOn: '2026-10-15' });
   expect(copy.stations[0]).toMatchObject({ taxonId: 'abies-grandis', wentBy: true });
   expect(copy.stations[0]!.seed).not.toBe(5);
+});
+
+test('a station keeps its name wherever it is moved, and two of one individual have two', () => {
+  expect(idsOf([{ seed: 4 }, { seed: 7 }, { seed: 4 }])).toEqual(['4-0', '7-0', '4-1']);
+  expect(idsOf([{ seed: 7 }, { seed: 4 }])).toEqual(['7-0', '4-0']);
+});
+
+test('what was gathered for a list is shown as what it is', () => {
+  const { stations, heldOn } = planToBegin(undefined, [], '2026-10-15', 'abies-grandis fruit,acer-glabrum');
+  expect(heldOn).toBe('2026-10-15');
+  expect(stations.map(({ medium }) => medium)).toEqual(['fruit', 'cutting']);
+  expect(stations[0]!.view.organs).toEqual(['fruit']);
 });

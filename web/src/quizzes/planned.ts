@@ -1,4 +1,5 @@
 import type { Quiz } from '@hurrow/contract/quizzes';
+import { kindOf, viewOfKind } from '@hurrow/core/assembly';
 import type { Question } from '@hurrow/core/station';
 import { dayOfYear } from '@hurrow/core/season';
 import { MEDIUM_VIEWS, type LeafCondition, type Medium, type View } from '@hurrow/core/view';
@@ -28,6 +29,12 @@ export interface Plan {
   heldOn: string;
   stations: Planned[];
 }
+
+/** A name for each station that stays with it wherever it is moved; two of one individual have two. */
+export const idsOf = (stations: readonly Pick<Planned, 'seed'>[]): string[] =>
+  stations.map(
+    ({ seed }, i) => `${seed}-${stations.slice(0, i).filter((other) => other.seed === seed).length}`,
+  );
 
 /** By lot, which individual a station shows. */
 export const anotherSeed = (): number => 1 + (crypto.getRandomValues(new Uint32Array(1))[0]! % (2 ** 31 - 2));
@@ -69,7 +76,7 @@ export function freeTitle(quizzes: readonly { title: string }[]): string {
   return `Quiz ${n}`;
 }
 
-/** What a plan begins with: the quiz as it is saved, or a new one today with a station for each tree that was gathered (ids with commas); all of them ask what students went by where that is wanted. */
+/** What a plan begins with: the quiz as it is saved, or a new one today with a station for each tree that was gathered (ids with commas, each with the kind of its station where that is known: “abies-grandis fruit”); all of them ask what students went by where that is wanted. */
 export const planToBegin = (
   quiz: Pick<Quiz, 'title' | 'heldOn' | 'stations'> | undefined,
   others: readonly { title: string }[],
@@ -101,9 +108,16 @@ export const planToBegin = (
         stations: gathered
           .split(',')
           .filter(Boolean)
-          .map((taxonId, i) => stationOf(taxonId, dayOfYear(today), undefined, i))
+          .map((each, i) => ofGathered(each, dayOfYear(today), i))
           .map((station) => (askAll ? { ...station, wentBy: true } : station)),
       };
+
+function ofGathered(gathered: string, day: number, place: number): Planned {
+  const [taxonId = '', id = ''] = gathered.split(' ');
+  const station = stationOf(taxonId, day, undefined, place);
+  const kind = kindOf(id);
+  return kind ? { ...station, medium: kind.medium, view: viewOfKind(kind, day) } : station;
+}
 
 /** The plan of a quiz once more, on another day and with other individuals: what was seen last year is not recognised. */
 export function copyOf(

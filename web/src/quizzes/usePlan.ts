@@ -20,7 +20,7 @@ export function usePlan(course: WholeCourse, quiz: Quiz | undefined) {
   const kept = useKept<Plan>(
     `plan/${quiz?.id ?? `new-${course.id}${gathered && `-${gathered}`}`}`,
     `Plan of ${quiz?.title ?? 'a new quiz'}, ${course.name}`,
-    planToBegin(quiz, course.quizzes, today, gathered, search.get('ask') === 'all'),
+    planToBegin(quiz, course.quizzes, search.get('on') ?? today, gathered, search.get('ask') === 'all'),
   );
   const { stations, heldOn } = kept.value;
   const day = dayOfYear(heldOn);
