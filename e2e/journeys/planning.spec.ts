@@ -47,7 +47,7 @@ test('a quiz of twenty stations: proposed, two unfair ones repaired, sat blind, 
   await step('neighbours that give each other away are put apart', async () => {
     const near = page.getByRole('button', { name: 'Put them in order' });
     if (await near.isVisible()) await near.click();
-    await expect(page.getByText('No station gives its neighbour away.')).toBeVisible();
+    await expect(page.getByText('No station gives its neighbor away.')).toBeVisible();
   });
   await page.getByRole('button', { name: 'Save the plan' }).click();
   await page.getByRole('link', { name: 'Rounds and papers' }).click();

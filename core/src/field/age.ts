@@ -32,10 +32,10 @@ const COUNT_SHARE = 0.02;
  */
 export function ageByRings({ counts, cutHeight, missing = 0 }: RingCount): Age {
   if (counts.length === 0)
-    throw new FieldError('No rings are counted yet. Count them from the centre outwards.');
+    throw new FieldError('No rings are counted yet. Count them from the center outwards.');
   within('A count of rings', counts, 1, 5000, 'rings');
   within('The height of a cut', [cutHeight], 0, 10, 'm');
-  within('Rings missing at the centre', [missing], 0, 500, 'rings');
+  within('Rings missing at the center', [missing], 0, 500, 'rings');
   const rings = counts.reduce((sum, each) => sum + each, 0) / counts.length;
   const toCut = cutHeight / SEEDLING_GROWTH;
   const sum = propagated(
@@ -47,8 +47,8 @@ export function ageByRings({ counts, cutHeight, missing = 0 }: RingCount): Age {
     ],
   );
   return spread(sum, [
-    `${round(rings, 1)} rings from the centre outwards, neither pith nor bark.`,
-    ...(missing > 0 ? [`About ${missing} more are missing at the centre.`] : []),
+    `${round(rings, 1)} rings from the center outwards, neither pith nor bark.`,
+    ...(missing > 0 ? [`About ${missing} more are missing at the center.`] : []),
     cutHeight > 0
       ? `About ${Math.round(toCut)} years to grow to the cut, at some 25 cm a year: a guess.`
       : 'Cut at the ground: nothing is added.',

@@ -52,7 +52,7 @@ export function pieceWarnings({ line, heldOn, pieces, before, tagOf }: PieceAske
   return [
     ...lost,
     ...(share < LIKELY
-      ? [`It may not be there that day: on ${tag} it is in ${Math.round(10 * share)} of 10 years like this.`]
+      ? [`It may not be there that day: ${tag} has it in ${Math.round(10 * share)} of 10 years.`]
       : []),
     ...(source.reach === 'pole'
       ? [`${tag} is out of reach by hand: a pole pruner, helmet and eye protection, nobody beneath.`]

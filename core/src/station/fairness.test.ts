@@ -1,3 +1,5 @@
+import fc from 'fast-check';
+import { readingsOf } from '../evidence/index.ts';
 import { randomFrom } from '../random/index.ts';
 import { profiled, viewOf } from '../testing/taxa.ts';
 import { BUILT_IN } from '../vocabulary/index.ts';
@@ -17,6 +19,49 @@ test('alone with its state it is named but for misreadings; of two alike each ge
   expect(two.right).toBeCloseTo(0.995 / 2, 2);
   expect(two.judgement).toBe('unfair');
   expect(two.rivals[0]!.taxonId).toBe('c');
+});
+
+test('on small lists it is what all readings that there can be come to, within three standard errors', () => {
+  const CHOICES = {
+    'twig.arrangement': ['alternate', 'opposite', 'whorled', 'alternate, sometimes opposite'],
+    'bud.scales': ['naked', 'one cap', 'two valvate', 'naked, sometimes one cap'],
+    'twig.pith': ['continuous', 'chambered', 'hollow'],
+    'twig.zigzag': ['always', 'sometimes', 'never'],
+  };
+  const ids = Object.keys(CHOICES) as (keyof typeof CHOICES)[];
+  fc.assert(
+    fc.property(
+      fc.array(fc.tuple(...ids.map((id) => fc.constantFrom(...CHOICES[id]))), { minLength: 2, maxLength: 6 }),
+      fc.nat(5),
+      (made, which) => {
+        const few = made.map((states, i) => {
+          const one = profiled('Ficta', 'x', Object.fromEntries(ids.map((id, c) => [id, states[c]!])));
+          return { ...one, taxon: { ...one.taxon, id: `t${i}` } };
+        });
+        const t = which % few.length;
+        const rows = [...readingsOf(few, BUILT_IN, view).channels.values()]
+          .flat()
+          .map((channel) => channel.rows);
+        // Of each way in which everything can be read at once: how likely it is of each tree.
+        const all = rows.reduce<number[][]>(
+          (before, channel) =>
+            before.flatMap((sofar) =>
+              [...channel[t]!.keys()].map((x) => sofar.map((p, k) => p * channel[k]![x]!)),
+            ),
+          [few.map(() => 1)],
+        );
+        const exact = all.reduce((sum, of) => {
+          const most = Math.max(...of);
+          const best = of.filter((p) => p > most * (1 - 1e-7));
+          return of[t]! > most * (1 - 1e-7) ? sum + of[t]! / best.length : sum;
+        }, 0);
+        const { right } = stationFairness(few, `t${t}`, BUILT_IN, view, { draws: 4000 });
+        const error = Math.sqrt((exact * (1 - exact)) / 4000);
+        expect(Math.abs(right - exact)).toBeLessThan(3 * error + 1e-6);
+      },
+    ),
+    { numRuns: 60, seed: 20 },
+  );
 });
 
 test('the same seed gives the same figure; a taxon that is not taught is refused', () => {

@@ -99,11 +99,11 @@ export const FIELDS: Record<Method, readonly ReadField[]> = {
   bark: [read('thickness', 'Thickness of the bark', 'small', { hint: 'several places after a ;' })],
   furrow: [read('depth', 'Depth of the furrows', 'small', { hint: 'several places after a ;' })],
   rings: [
-    read('counts', 'Rings from the centre outwards, neither pith nor bark', 'number', {
+    read('counts', 'Rings from the center outwards, neither pith nor bark', 'number', {
       hint: 'each count after a ;',
     }),
     read('cutHeight', 'Height of the cut above the ground', 'long'),
-    read('missing', 'Rings missing at the centre', 'number', { optional: true }),
+    read('missing', 'Rings missing at the center', 'number', { optional: true }),
   ],
   growth: [
     read('girth', 'Girth at 1.37 m (4½ ft)', 'girth'),

@@ -84,7 +84,7 @@ export function Covers({ course, stations, judged, so, near, pieces, onOrder }: 
             </p>
             <p>
               {near.length === 0
-                ? 'No station gives its neighbour away.'
+                ? 'No station gives its neighbor away.'
                 : `${near.length === 1 ? 'One pair stands' : `${near.length} pairs stand`} too near each other. `}
               {near.length > 0 && onOrder && <LinkButton onClick={onOrder}>Put them in order</LinkButton>}
             </p>

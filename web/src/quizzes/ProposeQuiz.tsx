@@ -111,7 +111,7 @@ export function ProposeQuiz({ course, proposal, again }: ProposeQuizProps) {
         </Button>
         {again && (
           <span className="quiet">
-            {proposed
+            {proposal.keeps
               ? 'What is kept, added or changed by hand stays.'
               : 'What stands here gives way to the proposal.'}
           </span>

@@ -64,7 +64,7 @@ test('how far an expectation can be trusted is said by the quizzes that were hel
   const quiz = (title: string, expected: number, came: number) => ({ title, expected, came });
   expect(trustInWords([])).toBe('');
   expect(trustInWords([quiz('Quiz 1', 0.68, 0.64), quiz('Quiz 2', 0.7, 0.72)])).toBe(
-    'Expected so from the others, for what came: Quiz 1 68 % for 64 %, Quiz 2 70 % for 72 %. Trust it within some five in a hundred.',
+    'Earlier quizzes, each expected from the others: Quiz 1 would have been 68 %, and came to 64; Quiz 2 70 %, and 72. Trust it within some five in a hundred.',
   );
   expect(trustInWords([quiz('Quiz 1', 0.8, 0.72)])).toMatch(/within some ten/);
   expect(trustInWords([quiz('Quiz 1', 0.8, 0.5)])).toMatch(

@@ -65,12 +65,13 @@ const FAIRLY = 10;
  * @param held the latest last
  * @returns a sentence; empty where nothing was held
  * @example
- * trustInWords([{ title: 'Quiz 1', expected: 0.68, came: 0.64 }]); // 'Expected so from the others, for what came: Quiz 1 68 % for 64 %. Trust it …'
+ * trustInWords([{ title: 'Quiz 1', expected: 0.68, came: 0.64 }]); // 'Earlier quizzes, each expected from the others: Quiz 1 would have been 68 %, and came to 64. Trust it …'
  */
 export function trustInWords(held: readonly { title: string; expected: number; came: number }[]): string {
   const percent = (share: number) => Math.round(100 * share);
   const each = held.map(
-    ({ title, expected, came }) => `${title} ${percent(expected)} % for ${percent(came)} %`,
+    ({ title, expected, came }, i) =>
+      `${title} ${i === 0 ? 'would have been ' : ''}${percent(expected)} %, and ${i === 0 ? 'came to ' : ''}${percent(came)}`,
   );
   if (held.length === 0) return '';
   const off =
@@ -81,5 +82,5 @@ export function trustInWords(held: readonly { title: string; expected: number; c
       : off <= FAIRLY
         ? 'Trust it within some ten in a hundred.'
         : `It was ${Math.round(off)} in a hundred off on average: trust the order of the stations more than the figure.`;
-  return `Expected so from the others, for what came: ${each.join(', ')}. ${trust}`;
+  return `Earlier quizzes, each expected from the others: ${each.join('; ')}. ${trust}`;
 }

@@ -28,6 +28,8 @@ export function usePlan(course: WholeCourse, quiz: Quiz | undefined) {
   const setStations = (next: Planned[]) => kept.set({ ...kept.value, stations: next });
   return {
     ...kept.value,
+    /** It began with pieces that were gathered. */
+    gathered: gathered !== '',
     day,
     broughtBack: kept.broughtBack,
     giveUp: () => kept.forget(),

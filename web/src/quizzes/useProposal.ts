@@ -19,7 +19,10 @@ export function useProposal(course: WholeCourse, plan: ReturnType<typeof usePlan
   const [proposed, setProposed] = useState<QuizProposed>();
   const [pins, setPins] = useState<readonly string[]>([]);
   const [bans, setBans] = useState<readonly string[]>([]);
-  const [came, setCame] = useState<{ seeds: ReadonlySet<number>; before: readonly Planned[] }>();
+  // What was gathered stays from the first proposal on, as what is added by hand does later.
+  const [came, setCame] = useState<{ seeds: ReadonlySet<number>; before: readonly Planned[] } | undefined>(
+    () => (plan.gathered ? { seeds: new Set(), before: [] } : undefined),
+  );
   const { save, saving, problem } = useSaving();
   const here = plan.stations.flatMap((station) => candidateOf(station) ?? []);
   const settled = pins.filter((id) => here.includes(id));
@@ -84,6 +87,8 @@ export function useProposal(course: WholeCourse, plan: ReturnType<typeof usePlan
     proposing: saving,
     problem,
     pins: settled,
+    /** Something of what stands here stays when it is proposed. */
+    keeps: came !== undefined,
     pin: (id: string) => setPins(pins.includes(id) ? pins.filter((each) => each !== id) : [...pins, id]),
     /** A station that was taken out is not proposed again. */
     ban: (id: string) => setBans([...bans, id]),
