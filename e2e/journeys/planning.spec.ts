@@ -12,30 +12,35 @@ test('a quiz of twenty stations: proposed, two unfair ones repaired, sat blind, 
   page,
 }) => {
   await hurrow.enter(page, 'instructor');
-  await page.getByRole('button', { name: 'Plan a quiz' }).click();
+  await page.getByRole('link', { name: 'Grounds', exact: true }).click();
+  await page.getByRole('link', { name: 'Collecting lists' }).click();
+  await page.getByRole('link', { name: 'Lab of week 7' }).click();
+  await page.getByRole('link', { name: 'Plan a quiz of these pieces' }).click();
   const stations = page.getByRole('listitem').filter({ has: page.getByRole('button', { name: /^\d+ / }) });
-  await step('proposed in one sentence', async () => {
-    await page.getByLabel('Held on').fill('2026-10-22');
-    await page.getByLabel('Stations', { exact: true }).fill('18');
-    await page.getByRole('button', { name: 'Propose the quiz' }).click();
-    await expect(page.getByText(/that could be set; none would be better/)).toBeVisible({ timeout: 60_000 });
-    await expect(stations).toHaveCount(18);
+  const of = (tree: string) =>
+    stations.filter({ has: page.getByRole('button', { name: new RegExp(`^\\d+ ${tree}`) }) });
+  await step('the pieces of the list, and what stands against each', async () => {
+    await expect(stations).toHaveCount(14);
+    await expect(page.getByLabel('Held on')).toHaveValue('2026-10-16');
+    await expect(of('western hemlock').getByText(/keeps until 15 Oct only: cut another/)).toBeVisible();
+    await expect(of('whitebark pine').getByText(/protected and may not be cut. Instead:/)).toBeVisible();
   });
-  await step('what is shown too sparingly is said to be unfair, and repaired with one press', async () => {
-    let count = 18;
-    for (const tree of ['thinleaf alder', 'bitter cherry']) {
-      await page.getByLabel('Add a station').click();
-      await page.keyboard.type(tree);
-      await page.keyboard.press('Enter');
-      const added = stations.last();
-      await added.getByRole('combobox').selectOption({ label: 'bark piece' });
-      await expect(stations).toHaveCount((count += 1));
-      await expect(added.getByText(/careful readers can tell it; else/)).toBeVisible({ timeout: 60_000 });
-      await added
-        .getByRole('button', { name: /of 100\)$/ })
-        .first()
-        .click();
-      await expect(added.getByText(/^(9\d of 100 careful readers|Every careful reader)/)).toBeVisible({
+  await step('the others proposed in one sentence, two of them for a feature', async () => {
+    await page.getByLabel('Stations', { exact: true }).fill('20');
+    await page.getByText('All ask for the name.').click();
+    await page.getByLabel('Stations that ask for one of its features').selectOption('2');
+    await page.getByRole('button', { name: 'Propose again' }).click();
+    await expect(page.getByText(/that could be set; none would be better/)).toBeVisible({ timeout: 60_000 });
+    await expect(stations).toHaveCount(20);
+    await expect(stations.getByText(/^asks for .*, marked$/)).toHaveCount(2);
+  });
+  await step('two that are not fair are repaired with one press each', async () => {
+    for (const [tree, repair] of [
+      ['whitebark pine', /^Ask for its genus/],
+      ['European mountain-ash', /^Add the twig and buds/],
+    ] as const) {
+      await of(tree).getByRole('button', { name: repair }).click({ timeout: 60_000 });
+      await expect(of(tree).getByText(/^(9\d of 100 careful readers|Every careful reader)/)).toBeVisible({
         timeout: 60_000,
       });
     }
@@ -43,6 +48,22 @@ test('a quiz of twenty stations: proposed, two unfair ones repaired, sat blind, 
       timeout: 90_000,
     });
     await expect(page.getByText(/Expected: \d+ %/)).toBeVisible();
+    await expect(page.getByText(/Earlier quizzes, each expected from the others: Quiz 1/)).toBeVisible();
+    await expect(page.getByText(/of \d+ pieces can be had from Quillan Ridge grounds/)).toBeVisible();
+  });
+  await step('a station is dragged to another place', async () => {
+    const second = stations.nth(1).getByRole('button', { name: /^2 / });
+    const tree = (await second.innerText()).slice(2);
+    await second.scrollIntoViewIfNeeded();
+    const [from, to] = [(await second.boundingBox())!, (await stations.nth(0).boundingBox())!];
+    await page.mouse.move(from.x + 40, from.y + 10);
+    await page.mouse.down();
+    await page.mouse.move(from.x + 40, from.y - 10, { steps: 4 });
+    await page.mouse.move(from.x + 40, to.y + 4, { steps: 8 });
+    await page.mouse.up();
+    await expect(
+      stations.nth(0).getByRole('button', { name: new RegExp(`^1 *${tree.trim()}`) }),
+    ).toBeVisible();
   });
   await step('neighbours that give each other away are put apart', async () => {
     const near = page.getByRole('button', { name: 'Put them in order' });
