@@ -27,7 +27,8 @@ export interface Running {
   }[];
   /** Phones from which more than one answered: ids of their students. */
   lent: string[][];
-  stations: { stationId: string; notes: StationNote[] }[];
+  /** `stands`: where it was moved to, in words; empty where it was not. */
+  stations: { stationId: string; stands: string; notes: StationNote[] }[];
 }
 
 export const running = endpoint<{ answer: Running }>()({
@@ -62,4 +63,13 @@ export const noteStation = endpoint<{ body: { note: string }; answer: Done }>()(
   summary: 'Notes what happened at a station during the quiz, as a cutting that was replaced.',
   allow: STAFF,
   body: Joi.object({ note: Joi.string().trim().min(1).max(300).required().label('Note') }),
+});
+
+export const moveStation = endpoint<{ body: { stands: string }; answer: Done }>()({
+  method: 'put',
+  path: '/api/quizzes/{quizId}/stations/{stationId}/place',
+  summary:
+    'Says where a station stands since it was moved during the quiz, for students to find; empty where it stands at its place again.',
+  allow: STAFF,
+  body: Joi.object({ stands: Joi.string().trim().allow('').max(120).required().label('Where it stands') }),
 });

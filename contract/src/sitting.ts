@@ -23,6 +23,8 @@ export interface WentByOffered {
 export interface SatStation {
   id: string;
   position: number;
+  /** Where it stands since it was moved, in words; empty where it stands at its place. */
+  stands: string;
   medium: string;
   shows: string;
   drawn: boolean;

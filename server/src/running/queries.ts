@@ -32,10 +32,25 @@ export const reopenedFor = async (db: Db, studentId: string) =>
   ).map(({ id }) => id);
 
 export const notesOf = (db: Db, quizId: string) =>
-  db.query<{ stationId: string; notes: StationNote[] }>(
-    `select id as "stationId", notes from station where quiz_id = $1 and notes <> '[]'::jsonb order by position`,
+  db.query<{ stationId: string; stands: string; notes: StationNote[] }>(
+    `select id as "stationId", stands, notes from station
+       where quiz_id = $1 and (notes <> '[]'::jsonb or stands <> '') order by position`,
     [quizId],
   );
+
+/** Where the stations of a quiz stand that were moved during it, by their ids. */
+export const movedOf = async (db: Db, quizId: string): Promise<Map<string, string>> =>
+  new Map(
+    (
+      await db.query<{ id: string; stands: string }>(
+        `select id, stands from station where quiz_id = $1 and stands <> ''`,
+        [quizId],
+      )
+    ).map(({ id, stands }) => [id, stands]),
+  );
+
+export const moveStation = (db: Db, stationId: string, stands: string) =>
+  db.query('update station set stands = $2 where id = $1::uuid', [uuidOf(stationId), stands]);
 
 export const addNote = (db: Db, stationId: string, note: StationNote) =>
   db.query('update station set notes = notes || $2::jsonb where id = $1::uuid', [

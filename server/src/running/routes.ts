@@ -49,4 +49,21 @@ export const runningRoutes = [
       `noted at station ${station.position} of “${title}”: ${body.note}`,
     );
   }),
+  serve(contract.moveStation, async ({ db, params, body, who, now }) => {
+    const station = await quizQueries.station(db, params.stationId);
+    if (station?.quizId !== params.quizId) throw notFound('station');
+    const { title } = await quizOf(db, station.quizId);
+    const said = body.stands ? `Moved: ${body.stands}` : 'Back at its place';
+    await db.transaction(async (tx) => {
+      await queries.moveStation(tx, station.id, body.stands);
+      await queries.addNote(tx, station.id, { note: said, by: who!.name, at: now.toISOString() });
+      await note(
+        tx,
+        { who, now },
+        station.courseId,
+        `moved station ${station.position} of “${title}”${body.stands ? `: ${body.stands}` : ' back'}`,
+      );
+    });
+    answersCame(db, [station.quizId]);
+  }),
 ];

@@ -106,9 +106,31 @@ test('what happens at a station is noted, with who and when', async () => {
   expect((await running()).stations).toEqual([
     {
       stationId: stations[0]!.id,
+      stands: '',
       notes: [expect.objectContaining({ ...note, by: expect.any(String) as string })],
     },
   ]);
+});
+
+test('a station that was moved says on phones where it stands, and it is noted; students cannot move it', async () => {
+  await owner.post(at('/open'));
+  const before = await sit(rowan);
+  const [first, second] = before.open[0]!.stations;
+  expect(first!.stands).toBe('');
+  const to = (who: Caller, station: string, stands: string) =>
+    who.put(at(`/stations/${station}/place`), { stands });
+  expect((await to(rowan, first!.id, 'in my bag')).status).toBe(403);
+  expect((await to(owner, randomUUID(), 'nowhere')).status).toBe(404);
+  expect((await to(owner, first!.id, 'by the south window')).status).toBe(200);
+  const { stations } = (await sit(rowan)).open[0]!;
+  expect(stations.map(({ stands }) => stands)).toEqual(['by the south window', '']);
+  const said = (await running()).stations.find(({ stationId }) => stationId === first!.id)!;
+  expect(said.stands).toBe('by the south window');
+  expect(said.notes.at(-1)!.note).toBe('Moved: by the south window');
+  await to(owner, first!.id, '');
+  expect((await sit(rowan)).open[0]!.stations[0]!.stands).toBe('');
+  expect((await running()).stations.find(({ stationId }) => stationId === second!.id)).toBeUndefined();
+  await owner.post(at('/close'));
 });
 
 test('one of four names is chosen: the phone is told the names and not which is right, and the choice is marked as if written', async () => {

@@ -13,7 +13,7 @@ import { frozenStations } from '../quizzes/fixed.ts';
 import * as quizQueries from '../quizzes/queries.ts';
 import { receive } from '../quizzes/receive.ts';
 import { isReleasedTo } from '../quizzes/releasing.ts';
-import { reopenedFor } from '../running/queries.ts';
+import { movedOf, reopenedFor } from '../running/queries.ts';
 import { keepPace } from './pace.ts';
 
 import { isPrompted } from '@hurrow/core/station';
@@ -40,8 +40,10 @@ export const sittingRoutes = [
       state === 'open' || (state === 'closed' && reopened.includes(id));
     for (const quiz of quizzes.filter(sat)) {
       const shown = await sameForAll(db, quiz, course.audience, course.marking.policy);
+      const moved = await remember(db, `moved ${quiz.id}`, () => movedOf(db, quiz.id));
       const stations = shown.stations.map((row) => ({
         ...row,
+        stands: moved.get(row.id) ?? '',
         prompt: isPrompted(row.id, who!.studentId!) ? row.prompt : null,
         answer: answers.get(row.id) ?? null,
       }));

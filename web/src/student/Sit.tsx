@@ -92,6 +92,11 @@ function Station({ quiz, at, outbox, ahead }: { quiz: OpenQuiz; at: number; outb
       </div>
       <main className={styles['pad']}>
         {quiz.bell && <OwnBell bell={quiz.bell} quizId={quiz.id} ahead={ahead} />}
+        {station.stands && (
+          <p className={styles['moved']}>
+            It was moved: <strong>{station.stands}</strong>
+          </p>
+        )}
         <Shown station={station} />
         {station.prompt && (
           <p className={styles['prompt']}>
