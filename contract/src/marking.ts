@@ -1,6 +1,13 @@
 import Joi from 'joi';
 import { MARK_FILES } from './limits.ts';
-import type { QuizResult, StudentChange, TermResult, TermScheme } from '@hurrow/core/marks';
+import {
+  SECOND_VERDICTS,
+  type QuizResult,
+  type SecondVerdict,
+  type StudentChange,
+  type TermResult,
+  type TermScheme,
+} from '@hurrow/core/marks';
 import type { MarkingPolicy } from '@hurrow/core/names';
 import { markingSchema } from './courses.ts';
 import { endpoint, INSTRUCTORS, STAFF, type Done, type Sent } from './endpoint.ts';
@@ -109,4 +116,39 @@ export const files = endpoint<{ params: { courseId: string; file: MarkFile }; an
       .required(),
   }),
   answers: 'text/csv',
+});
+
+/** What a second marker said of equal answers. */
+export interface SecondWord {
+  /** The tree, what was asked and what was written, as one text (`equalAnswers` of the pages). */
+  answer: string;
+  verdict: SecondVerdict;
+  /** Who said it, and whether that is whoever asks. */
+  by: string;
+  own: boolean;
+}
+
+export const secondWords = endpoint<{ answer: { words: SecondWord[] } }>()({
+  method: 'get',
+  path: '/api/quizzes/{quizId}/second',
+  summary: 'What second markers said of the answers of a quiz.',
+  allow: STAFF,
+});
+
+export const saySecond = endpoint<{
+  body: { answer: string; verdict: SecondVerdict | null };
+  answer: Done;
+}>()({
+  method: 'put',
+  path: '/api/quizzes/{quizId}/second',
+  summary:
+    'Says as a second marker what equal answers are worth; null takes the word back. Marks are not changed by it.',
+  allow: STAFF,
+  body: Joi.object({
+    answer: Joi.string().min(1).max(800).required(),
+    verdict: Joi.string()
+      .valid(...SECOND_VERDICTS)
+      .allow(null)
+      .required(),
+  }),
 });

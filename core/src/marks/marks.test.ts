@@ -1,6 +1,15 @@
 import fc from 'fast-check';
 import { DEFAULT_MARKING, markAnswer, type MarkingPolicy, type NamedTaxon } from '../names/index.ts';
-import { atMost, changesFor, isTrouble, termResult, troubleInWords, type QuizResult } from './index.ts';
+import {
+  agreementOf,
+  atMost,
+  changesFor,
+  isTrouble,
+  termResult,
+  troubleInWords,
+  verdictOf,
+  type QuizResult,
+} from './index.ts';
 
 const result = (quizId: string, points: number, was: QuizResult['was'] = 'there'): QuizResult => ({
   quizId,
@@ -107,4 +116,17 @@ test('a policy that is changed and changed back leaves every mark as it was, and
       expect(said.map(({ studentId }) => studentId).sort()).toEqual(['a', 'b', 'c'].filter(differs));
     }),
   );
+});
+
+test('two markers agree by what they say alike beyond chance', () => {
+  expect([0, 1.5, 2].map((points) => verdictOf({ points, outOf: 2 }))).toEqual(['none', 'part', 'full']);
+  const found = agreementOf([
+    ['full', 'full'],
+    ['none', 'part'],
+    ['none', 'none'],
+  ]);
+  expect([found.both, found.same]).toEqual([3, 2]);
+  expect(found.kappa).toBeCloseTo(0.5);
+  expect(agreementOf([['full', 'full']]).kappa).toBeUndefined();
+  expect(agreementOf([])).toEqual({ both: 0, same: 0, kappa: undefined });
 });

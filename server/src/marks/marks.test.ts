@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import type { QuizMarking, Regrade, TermMarks } from '@hurrow/contract/marking';
+import type { QuizMarking, Regrade, SecondWord, TermMarks } from '@hurrow/contract/marking';
 import type { Marks } from '@hurrow/contract/quizzes';
 import type { Beside, Result, Sitting } from '@hurrow/contract/sitting';
 import type { StudentChange } from '@hurrow/core/marks';
@@ -39,6 +39,23 @@ beforeAll(async () => {
   await owner.post(at('/close'));
 });
 afterAll(() => hurrow.close());
+
+test('a second marker says a word of their own, which changes no mark and can be taken back', async () => {
+  const before = (await marks()).answers.map(({ mark }) => mark);
+  const words = async (who: Caller) => (await who.get<{ words: SecondWord[] }>(at('/second'))).body.words;
+  const say = (who: Caller, verdict: string | null, answer = 'acer-rubrum |  | acer rubum | ') =>
+    who.put(at('/second'), { answer, verdict });
+  expect((await say(rowan, 'full')).status).toBe(403);
+  expect((await say(owner, 'half')).status).toBe(422);
+  await say(owner, 'full');
+  await say(owner, 'none');
+  expect(await words(owner)).toEqual([
+    { answer: 'acer-rubrum |  | acer rubum | ', verdict: 'none', by: 'Ines Falk', own: true },
+  ]);
+  expect((await marks()).answers.map(({ mark }) => mark)).toEqual(before);
+  await say(owner, null);
+  expect(await words(owner)).toEqual([]);
+});
 
 test('other points are shown before they are given, mark everything anew, and taken back leave every mark as it was', async () => {
   const before = (await marks()).answers.map(({ mark }) => mark);

@@ -1,4 +1,4 @@
-import type { Regrade } from '@hurrow/contract/marking';
+import type { Regrade, SecondWord } from '@hurrow/contract/marking';
 import type { TermScheme } from '@hurrow/core/marks';
 import type { Db } from '../db/index.ts';
 import { uuidOf } from '../db/uuid.ts';
@@ -54,3 +54,30 @@ export const schemeOf = async (db: Db, courseId: string) =>
 
 export const setScheme = (db: Db, courseId: string, scheme: TermScheme) =>
   db.query('update course set term_scheme = $2::jsonb where id = $1', [courseId, JSON.stringify(scheme)]);
+
+/** What second markers said of a quiz, in the order in which they said it. */
+export const secondWords = async (db: Db, quizId: string, accountId: string): Promise<SecondWord[]> =>
+  (
+    await db.query<Omit<SecondWord, 'own'> & { accountId: string }>(
+      `select answer, verdict, account.name as by, account_id as "accountId"
+         from second_mark join account on account.id = account_id where quiz_id = $1 order by at, answer`,
+      [quizId],
+    )
+  ).map(({ accountId: of, ...word }) => ({ ...word, own: of === accountId }));
+
+export const saySecond = (
+  db: Db,
+  row: { quizId: string; accountId: string; answer: string; verdict: SecondWord['verdict']; at: Date },
+) =>
+  db.query(
+    `insert into second_mark (quiz_id, account_id, answer, verdict, at) values ($1, $2, $3, $4, $5)
+     on conflict (quiz_id, account_id, answer) do update set verdict = excluded.verdict, at = excluded.at`,
+    [row.quizId, row.accountId, row.answer, row.verdict, row.at],
+  );
+
+export const takeSecondBack = (db: Db, quizId: string, accountId: string, answer: string) =>
+  db.query('delete from second_mark where quiz_id = $1 and account_id = $2 and answer = $3', [
+    quizId,
+    accountId,
+    answer,
+  ]);

@@ -68,6 +68,16 @@ export const markRoutes = [
       throw notFound('question');
     await note(db, { who, now }, quiz.courseId, `answered a student on a mark of “${quiz.title}”`);
   }),
+  serve(contract.secondWords, async ({ db, params, who }) => ({
+    words: await queries.secondWords(db, (await quizOf(db, params.quizId)).id, accountOf(who)),
+  })),
+  serve(contract.saySecond, async ({ db, params, body, who, now }) => {
+    const { id } = await quizOf(db, params.quizId);
+    await openedWith(db, id);
+    const own = { quizId: id, accountId: accountOf(who), answer: body.answer, at: now };
+    if (body.verdict) await queries.saySecond(db, { ...own, verdict: body.verdict });
+    else await queries.takeSecondBack(db, id, own.accountId, body.answer);
+  }),
   serve(contract.term, async ({ db, params }) => termMarks(db, (await courseOf(db, params.courseId)).id)),
   serve(contract.changeScheme, async ({ db, params, body, who, now }) => {
     const { id } = await courseOf(db, params.courseId);

@@ -12,6 +12,7 @@ import { QtiOut } from './QtiOut.tsx';
 import { MarkPage } from './MarkPage.tsx';
 import { PlanPage } from './PlanPage.tsx';
 import { quizQuery } from './quizData.ts';
+import { SecondPage } from './SecondPage.tsx';
 import { RunPage } from './RunPage.tsx';
 import { TermMarks } from './TermMarks.tsx';
 import { Opening, PageHead, Problem, Tabs } from '../app/parts.tsx';
@@ -146,6 +147,7 @@ function QuizPage({ course }: { course: WholeCourse }) {
           }
         />
         <Route path="run" element={<RunPage course={course} quiz={quiz} />} />
+        <Route path="second" element={<SecondPage quiz={quiz} courseId={course.id} />} />
         <Route path="mark" element={<MarkPage course={course} quiz={quiz} />} />
         <Route
           path="contest"

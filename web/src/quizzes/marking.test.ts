@@ -1,6 +1,6 @@
 import type { MarkedAnswer, Marks } from '@hurrow/contract/quizzes';
 import { markQuestion, type FrozenQuestion } from '@hurrow/core/station';
-import { markAnswer, type Answer, type NamedTaxon } from '@hurrow/core/names';
+import { answer, list, marking, marksOf } from '../testing/marked.ts';
 import {
   choicesFor,
   needInWords,
@@ -14,63 +14,6 @@ import {
   writtenInFull,
 } from './marking.ts';
 
-const taxon = (epithet: string, common: string): NamedTaxon => ({
-  id: epithet,
-  rank: 'species',
-  genus: 'Acer',
-  epithet,
-  family: 'Sapindaceae',
-  commonNames: [common],
-  synonyms: [],
-});
-const list = [taxon('rubrum', 'red maple'), taxon('saccharum', 'sugar maple')];
-const marking = {
-  policy: 'binomial' as const,
-  points: { name: 2, genus: 1, epithet: 1, family: 1 },
-  deduction: 0.25,
-};
-
-const answer = (
-  studentId: string,
-  stationId: string,
-  written: Answer,
-  more: Partial<MarkedAnswer> = {},
-): MarkedAnswer => ({
-  responseId: `${studentId}${stationId}`,
-  studentId,
-  stationId,
-  by: 'student',
-  written,
-  text: [written.genus, written.epithet].filter(Boolean).join(' '),
-  mark: markAnswer(written, list[stationId === 's1' ? 0 : 1]!, list, marking),
-  ruling: null,
-  conflicting: [],
-  ...more,
-});
-const marksOf = (answers: MarkedAnswer[], voided = false): Marks => ({
-  quiz: {
-    id: 'q',
-    courseId: 'c',
-    title: 'Quiz',
-    heldOn: '2026-09-10',
-    state: 'closed',
-    released: false,
-    releasedTo: [],
-    regradeUntil: null,
-  },
-  students: [
-    { id: 'rowan', name: 'Rowan' },
-    { id: 'selma', name: 'Selma' },
-  ],
-  stations: [
-    { id: 's1', position: 1, taxonId: 'rubrum', voided: false, credited: false, asking: null },
-    { id: 's2', position: 2, taxonId: 'saccharum', voided, credited: false, asking: null },
-  ],
-  list,
-  policy: 'binomial',
-  outOf: 2,
-  answers,
-});
 const right = answer('rowan', 's1', { genus: 'Acer', epithet: 'rubrum' });
 const wrong = answer('rowan', 's2', { genus: 'Acer', epithet: 'rubrum' });
 const odd = answer('selma', 's1', { genus: 'Swamp', epithet: 'thing' });

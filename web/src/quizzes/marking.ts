@@ -54,13 +54,15 @@ const askedOf = (answer: MarkedAnswer, marks: Marks): string => {
 };
 
 /** Answers that say the same of the same tree, this one among them: all that a ruling on equal answers reaches in this quiz. */
-export const equalTo = (answer: MarkedAnswer, marks: Marks): MarkedAnswer[] =>
-  marks.answers.filter(
-    (other) =>
-      truthOf(other, marks) === truthOf(answer, marks) &&
-      askedOf(other, marks) === askedOf(answer, marks) &&
-      plain(other.text) === plain(answer.text) &&
-      plain(other.written.family) === plain(answer.written.family),
+export const equalTo = (answer: MarkedAnswer, marks: Marks): MarkedAnswer[] => {
+  const said = equalAnswers(answer, marks);
+  return marks.answers.filter((other) => equalAnswers(other, marks) === said);
+};
+
+/** What equal answers have in common: the tree, what was asked, what was written. */
+export const equalAnswers = (answer: MarkedAnswer, marks: Marks): string =>
+  [truthOf(answer, marks), askedOf(answer, marks), plain(answer.text), plain(answer.written.family)].join(
+    ' | ',
   );
 
 /** The parts of an answer, in words. */

@@ -16,6 +16,13 @@ export const marksQuery = (id: string) =>
     queryFn: () => call('GET /api/quizzes/{quizId}/marks', { params: { quizId: id } }),
   });
 
+export const secondKey = (id: string) => ['secondMarks', id] as const;
+export const secondQuery = (id: string) =>
+  queryOptions({
+    queryKey: secondKey(id),
+    queryFn: () => call('GET /api/quizzes/{quizId}/second', { params: { quizId: id } }),
+  });
+
 export const runningQuery = (id: string) =>
   queryOptions({
     queryKey: ['running', id],
