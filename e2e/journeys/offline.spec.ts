@@ -68,6 +68,9 @@ interface Key {
   answers: { studentId: string; stationId: string; written: { genus?: string } }[];
 }
 
+/** Stations of the quiz that show a photograph; the others are drawn. */
+const PHOTOGRAPHS = [4, 12];
+
 const phone = new Phone();
 let hurrow: Hurrow;
 test.beforeAll(async () => {
@@ -100,6 +103,8 @@ test('a quiz of twenty stations is sat without a signal, over a reload and a res
   // Nothing that the phone holds names a tree of the key, or says what it is like.
   const held = (await heldBy(page)).toLowerCase();
   expect(held).toContain(key.quiz.id);
+  // Its photographs are along, in their frames; the others are drawn.
+  expect(held.split('data:image/webp')).toHaveLength(PHOTOGRAPHS.length + 1);
   const names = key.list.flatMap(({ id, genus, epithet, commonNames }) => [
     id,
     `${genus} ${epithet}`,
@@ -158,7 +163,7 @@ test('a quiz of twenty stations is sat without a signal, over a reload and a res
   await desk.context().close();
 });
 
-/** A quiz of twenty drawings of the demo's list, opened by its instructor; with its key. */
+/** A quiz of eighteen drawings and two photographs of the demo's list, opened by its instructor; with its key. */
 async function openedQuiz(desk: Page): Promise<Key> {
   const headers = { 'x-hurrow': '1' };
   const ask = async <T>(method: string, path: string, data?: object): Promise<T> => {
@@ -179,12 +184,18 @@ async function openedQuiz(desk: Page): Promise<Key> {
     aids: ['eye', 'touch', 'lens'],
     qualifiers: {},
   };
-  const stations = Array.from({ length: 20 }, (_, i) => ({
-    taxonId: taxa[i % taxa.length]!,
-    medium: 'drawing',
-    view,
-    seed: 40 + i,
-  }));
+  const photographed: string[] = [];
+  for (const id of taxa) {
+    const { photos } = await ask<{ photos: unknown[] }>('GET', `/api/library/taxa/${id}/photos`);
+    if (photos.length > 0) photographed.push(id);
+  }
+  expect(photographed.length).toBeGreaterThanOrEqual(2);
+  const stations = Array.from({ length: 20 }, (_, i) => {
+    const photo = PHOTOGRAPHS.indexOf(i + 1);
+    return photo < 0
+      ? { taxonId: taxa[i % taxa.length]!, medium: 'drawing', view, seed: 40 + i }
+      : { taxonId: photographed[photo]!, medium: 'photo', view: { ...view, organs: ['leaf'] }, seed: 40 + i };
+  });
   const { id } = await ask<{ id: string }>('POST', `/api/courses/${course!.id}/quizzes`, {
     title: 'Out of the signal',
     heldOn: '2026-10-15',
