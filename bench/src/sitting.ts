@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import { chromium, type Browser, type BrowserContext, type Page } from '@playwright/test';
 import { resolveName } from '@hurrow/core/names';
 import { randomFrom } from '@hurrow/core/random';
@@ -13,6 +14,9 @@ const STATIONS = 20;
 const SLOWER = 4;
 /** Answers that nobody can read, to be ruled on by keys. */
 const ODD = 24;
+/** Answers whose times are held against each other, after some that are not counted. */
+const PAIRS = 200;
+const WARM = 20;
 
 /** Sitting a quiz on a phone, and marking it. */
 export async function sitting(): Promise<Row[]> {
@@ -28,6 +32,7 @@ export async function sitting(): Promise<Row[]> {
     const { courseId, quizId } = await quizOfDrawings(desk);
     const phone = await onThePhone(browser, 'Out of the signal');
     const perKey = await byKeys(desk, courseId, quizId);
+    const tells = await whatTimesTell(desk, browser, quizId);
     return [
       {
         what: `phone: all that is fetched to have a quiz of ${STATIONS} drawings along, the page among it`,
@@ -38,6 +43,11 @@ export async function sitting(): Promise<Row[]> {
         what: `phone: from one station to the next with its drawing, processor slowed ${SLOWER}×, median`,
         value: milliseconds(phone.step),
         wanted: '< 100 ms',
+      },
+      {
+        what: `phone: an answer taken, right ones less wrong ones, median of ${PAIRS} pairs (90 % of resampled)`,
+        value: tells,
+        wanted: 'holds 0',
       },
       ...(await needed(desk)),
       {
@@ -115,6 +125,54 @@ const stepTo = (page: Page, at: number): Promise<number> =>
       }),
     at,
   );
+
+/** Whether it can be told by how long the server takes for an answer that it is right. */
+async function whatTimesTell(desk: BrowserContext, browser: Browser, quizId: string): Promise<string> {
+  const { stations } = await asked<{ stations: { id: string; taxonId: string }[] }>(
+    desk,
+    'GET',
+    `/api/quizzes/${quizId}`,
+  );
+  const { list } = await asked<{ list: { id: string; genus: string; epithet: string }[] }>(
+    desk,
+    'GET',
+    `/api/quizzes/${quizId}/marks`,
+  );
+  const phone = await browser.newContext();
+  await asked(phone, 'POST', '/api/session/student', { courseCode: 'WOODY', personalCode: 'ELIO93' });
+  let sequence = 1000;
+  const taken = async (i: number, isRight: boolean) => {
+    const { id, taxonId } = stations[i % stations.length]!;
+    const { genus, epithet } = list.find((taxon) => (taxon.id === taxonId) === isRight)!;
+    const answer = { genus, epithet };
+    const response = {
+      id: randomUUID(),
+      stationId: id,
+      answer,
+      device: 'bench',
+      sequence: (sequence += 1),
+      writtenAt: new Date().toISOString(),
+    };
+    const began = performance.now();
+    await asked(phone, 'POST', '/api/sit/responses', { responses: [response] });
+    return performance.now() - began;
+  };
+  const lot = randomFrom(31);
+  const differences: number[] = [];
+  for (let i = 0; i < PAIRS + WARM; i += 1) {
+    const rightFirst = lot.uniform() < 0.5;
+    const [first, second] = [await taken(i, rightFirst), await taken(i, !rightFirst)];
+    if (i >= WARM) differences.push(rightFirst ? first - second : second - first);
+    // A student is let in at the pace of a student.
+    await new Promise((resolve) => setTimeout(resolve, 60));
+  }
+  const again = Array.from({ length: 1000 }, () =>
+    median(differences.map(() => differences[Math.floor(lot.uniform() * differences.length)]!)),
+  ).sort((a, b) => a - b);
+  const [low, high] = [again[50]!, again[950]!];
+  await phone.close();
+  return `${median(differences).toFixed(2)} ms (${low.toFixed(2)} to ${high.toFixed(2)})`;
+}
 
 /** How many answers need a human: of the demo's quizzes, and of as many names of which every fifth is slipped. */
 async function needed(desk: BrowserContext): Promise<Row[]> {
