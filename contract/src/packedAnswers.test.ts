@@ -9,6 +9,7 @@ const answer: fc.Arbitrary<ClassAnswer> = fc
     written: fc.oneof(few('', 'grand fir', 'constructor', '__proto__'), fc.string()),
     how: few('exact', 'none', 'blank'),
     named: fc.option(few('abies-grandis', 'toString'), { nil: null }),
+    sure: fc.constantFrom('sure', 'half', 'guess', null),
   })
   // A student has one name, a station one quiz.
   .map((row) => ({ ...row, student: `Student ${row.studentId}`, quizId: `quiz of ${row.stationId}` }));
@@ -28,6 +29,7 @@ test('a class that writes much the same takes a tenth of the room', () => {
       written: i % 7 ? 'Abies grandis' : 'Abies lasiocarpa',
       how: 'exact',
       named: i % 7 ? 'abies-grandis' : 'abies-lasiocarpa',
+      sure: null,
     };
   });
   expect(JSON.stringify(packAnswers(all)).length).toBeLessThan(JSON.stringify(all).length / 10);

@@ -1,3 +1,5 @@
+import { SURENESS, type Sureness } from '@hurrow/core/names';
+
 /** An answer as the confusions are counted from. */
 export interface ClassAnswer {
   studentId: string;
@@ -7,6 +9,8 @@ export interface ClassAnswer {
   written: string;
   how: string;
   named: string | null;
+  /** How sure the student said to be; null where nothing was said. */
+  sure: Sureness | null;
 }
 
 /** Many answers as they travel: every id and word once, and of each answer its places in these lists, since most of a class writes the same. */
@@ -19,8 +23,8 @@ export interface PackedAnswers {
   hows: string[];
   /** Ids of taxa. */
   named: string[];
-  /** Of each answer the places of student, station, what was written, how it was read, and what was named; −1 where nothing was. */
-  rows: [number, number, number, number, number][];
+  /** Of each answer the places of student, station, what was written, how it was read, and what was named, and how sure; −1 where nothing was. */
+  rows: [number, number, number, number, number, number][];
 }
 
 /** A list in which each thing stands once, and where it stands. */
@@ -42,7 +46,7 @@ function placesIn<T>() {
  * Packs answers; `unpackAnswers` gives them back as they were.
  *
  * @example
- * packAnswers([{ studentId: 'a', student: 'Ava', stationId: 's', quizId: 'q', written: 'elm', how: 'none', named: null }]).rows; // [[0, 0, 0, 0, -1]]
+ * packAnswers([{ studentId: 'a', student: 'Ava', stationId: 's', quizId: 'q', written: 'elm', how: 'none', named: null, sure: null }]).rows; // [[0, 0, 0, 0, -1, -1]]
  */
 export function packAnswers(answers: readonly ClassAnswer[]): PackedAnswers {
   const [students, stations] = [placesIn<[string, string]>(), placesIn<[string, string]>()];
@@ -53,6 +57,7 @@ export function packAnswers(answers: readonly ClassAnswer[]): PackedAnswers {
     written.place(row.written, row.written),
     hows.place(row.how, row.how),
     row.named === null ? -1 : named.place(row.named, row.named),
+    row.sure === null ? -1 : SURENESS.indexOf(row.sure),
   ]);
   return {
     students: students.all,
@@ -72,7 +77,7 @@ export const unpackAnswers = ({
   named,
   rows,
 }: PackedAnswers): ClassAnswer[] =>
-  rows.map(([student, station, text, how, taxon]) => {
+  rows.map(([student, station, text, how, taxon, sure]) => {
     const [studentId, name] = students[student]!;
     const [stationId, quizId] = stations[station]!;
     return {
@@ -83,5 +88,6 @@ export const unpackAnswers = ({
       written: written[text]!,
       how: hows[how]!,
       named: named[taxon] ?? null,
+      sure: SURENESS[sure] ?? null,
     };
   });

@@ -29,7 +29,7 @@ import { wholeAnswerKey } from '@hurrow/server/quizzes/marking';
 import { receive } from '@hurrow/server/quizzes/receive';
 import { weekOf } from '@hurrow/core/term';
 import { fillMiniLesson, fillPractice } from './practice.ts';
-import { answerOf, retaughtBy, seenBy, toldBy } from './students.ts';
+import { answerOf, retaughtBy, seenBy, sureOf, toldBy } from './students.ts';
 
 const SEED = 20261015;
 
@@ -308,10 +308,12 @@ async function answerQuiz(
         retaught: retaughtBy(quiz.heldOn),
         policy: file.policy,
       });
+      const sure = frozen.wentBy && sureOf(s, i, lookedAt, { seed });
       const answer: Answer = {
         ...named,
         ...(frozen.asks ? { seen: seenBy(s, i, frozen.asks, { seed }) } : {}),
         ...(frozen.wentBy ? { wentBy: toldBy(s, i, frozen.wentBy, lookedAt, { seed }) } : {}),
+        ...(sure ? { sure } : {}),
       };
       if (answerText(answer).split(' ')[0]?.[0] !== truth.taxon.genus[0]) wrong += 1;
       await receive(

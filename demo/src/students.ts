@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { parse } from 'yaml';
 import { isDeciduous, readingsOf, type ProfiledTaxon } from '@hurrow/core/evidence';
 import { randomFrom, seedOf, type Random } from '@hurrow/core/random';
-import type { Answer, NamingPolicy } from '@hurrow/core/names';
+import type { Answer, NamingPolicy, Sureness } from '@hurrow/core/names';
 import { GUESS, MOST_TOLD, statesToSee, WHOLE_LOOK, type SeeingQuestion } from '@hurrow/core/station';
 import { admits, scoresOf } from './scores.ts';
 import type { Traits } from '@hurrow/core/specimen';
@@ -151,6 +151,23 @@ export function toldBy(
   if (told.length === 0) return [random.uniform() < 0.7 ? WHOLE_LOOK : GUESS];
   while (told.length > MOST_TOLD) told.splice(Math.floor(random.uniform() * told.length), 1);
   return told;
+}
+
+/** So many things looked at make a student half sure, and sure; some are surer of themselves than others. */
+const SURE = { half: 5, sure: 8, own: 2.5 };
+
+/** How sure a student says to be who looked at so much; undefined of every fourth answer. */
+export function sureOf(
+  student: number,
+  station: number,
+  lookedAt: readonly string[],
+  { seed }: Pick<Sitting, 'seed'>,
+): Sureness | undefined {
+  const random = randomFrom(seedOf(seed, 'sure', student, station));
+  const self = SURE.own * randomFrom(seedOf(seed, 'sure of oneself', student)).normal();
+  const looked = lookedAt.length + self + 2 * random.normal();
+  if (random.uniform() < 0.25) return undefined;
+  return looked >= SURE.sure ? 'sure' : looked >= SURE.half ? 'half' : 'guess';
 }
 
 /** What one sees who does not look: the state of some other tree of the list. */

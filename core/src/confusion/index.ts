@@ -20,4 +20,5 @@ export * from './stationStatistics.ts';
 export * from './student.ts';
 export * from './telling.ts';
 export * from './seen.ts';
+export * from './sureness.ts';
 export * from './wentBy.ts';

@@ -42,6 +42,7 @@ export const confusionRoutes = [
           written: answer.text,
           how: answer.mark.resolution.how,
           named: answer.mark.resolution.taxonId ?? null,
+          sure: answer.written.sure ?? null,
         });
     }
     return {

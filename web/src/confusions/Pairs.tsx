@@ -7,6 +7,7 @@ import { PairMatrix } from './PairMatrix.tsx';
 import { rankedPairs, type RankedPair } from './rankedPairs.ts';
 import type { SinceTaught } from '@hurrow/core/confusion';
 import { reteachingOf, VERDICT_WORDS } from './reteaching.ts';
+import { Sureness } from './Sureness.tsx';
 import { Unnamed } from './Unnamed.tsx';
 import type { PairOfTaxa } from './counting.ts';
 import { percent, percentRange, type Names } from './useNames.ts';
@@ -41,6 +42,7 @@ export function Pairs(props: PairsProps) {
           </button>
         </div>
       </PageHead>
+      <Sureness data={data} names={names} base={`/c/${courseId}/confusions`} />
       {pairs.length === 0 ? (
         <p>
           No tree was called by another’s name.{' '}

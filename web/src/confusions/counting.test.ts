@@ -22,6 +22,7 @@ const answers = (stationId: string, quizId: string, named: string | null, times:
     written: '',
     how: 'exact',
     named,
+    sure: null,
   }));
 
 test('both directions of a pair stand under one head, the most frequent pair first', () => {

@@ -61,6 +61,9 @@ export const VERDICT_WORDS: Record<SecondVerdict, string> = {
   none: 'no points',
 };
 
+/** Of fewer answers an agreement beyond chance says nothing. */
+const ENOUGH = 10;
+
 /**
  * How well they agree, as a sentence.
  *
@@ -69,7 +72,7 @@ export const VERDICT_WORDS: Record<SecondVerdict, string> = {
  */
 export function agreementInWords({ both, same, kappa }: Agreement): string {
   const well =
-    kappa === undefined
+    kappa === undefined || both < ENOUGH
       ? ''
       : ` (κ ${kappa.toFixed(2)}: ${kappa > 0.8 ? 'very well' : kappa > 0.6 ? 'well' : kappa > 0.4 ? 'fairly' : 'poorly'})`;
   return `A second marker judged ${both} different ${both === 1 ? 'answer' : 'answers'}, ${same} of them as they are marked${well}.`;
