@@ -1,8 +1,5 @@
 // Words and limits that pages need as they are painted: kept apart from the schemas, which would bring their whole library along.
 
-/** Files in which the marks of a course go out. */
-export const MARK_FILES = ['table', 'results', 'line-items'] as const;
-
 /** How a student was at a quiz. */
 export const ATTENDANCES = ['there', 'absent', 'excused'] as const;
 

@@ -1,5 +1,4 @@
 import Joi from 'joi';
-import { MARK_FILES } from './limits.ts';
 import {
   SECOND_VERDICTS,
   type QuizResult,
@@ -100,22 +99,21 @@ export const changeScheme = endpoint<{ body: TermScheme; answer: Done }>()({
   }),
 });
 
-/** Shapes in which the marks of a course are given out. */
-export type MarkFile = (typeof MARK_FILES)[number];
-
-export const files = endpoint<{ params: { courseId: string; file: MarkFile }; answer: Sent }>()({
+export const table = endpoint<{ answer: Sent }>()({
   method: 'get',
-  path: '/api/courses/{courseId}/marks/files/{file}',
-  summary:
-    'The marks of a course as CSV: a table by student and quiz, or results and line items as OneRoster 1.1 has them.',
+  path: '/api/courses/{courseId}/marks/table.csv',
+  summary: 'The marks of a course as a table: a row a student, a column a quiz, and the percent of the term.',
   allow: STAFF,
-  params: Joi.object({
-    courseId: Joi.string().max(120).required(),
-    file: Joi.string()
-      .valid(...MARK_FILES)
-      .required(),
-  }),
   answers: 'text/csv',
+});
+
+export const oneRoster = endpoint<{ answer: Sent }>()({
+  method: 'get',
+  path: '/api/courses/{courseId}/marks/one-roster.zip',
+  summary:
+    'The marks of a course as a package of OneRoster 1.1 in CSV, for a learning-management system: class, students, quizzes and results.',
+  allow: STAFF,
+  answers: 'application/zip',
 });
 
 /** What a second marker said of equal answers. */

@@ -1,5 +1,6 @@
 export * from './characterTable.ts';
 export * from './darwinCore.ts';
+export * from './oneRoster.ts';
 export * from './qti.ts';
 export * from './readSdd.ts';
 export * from './responseTable.ts';

@@ -1,4 +1,6 @@
+import JSZip from 'jszip';
 import * as contract from '@hurrow/contract/marking';
+import { oneRosterFiles } from '@hurrow/core/formats';
 import { changesFor } from '@hurrow/core/marks';
 import { fullPoints, PARTS_ASKED, POLICY_TITLES, type MarkingPolicy } from '@hurrow/core/names';
 import { badInput, conflict, notFound } from '../api/problem.ts';
@@ -12,7 +14,7 @@ import { quizOf } from '../quizzes/quiz.ts';
 import * as quizQueries from '../quizzes/queries.ts';
 import { pointsOf } from './points.ts';
 import * as queries from './queries.ts';
-import { marksFile, termMarks } from './term.ts';
+import { marksTable, rostered, termMarks } from './term.ts';
 
 /** The policy that a quiz was opened with. Throws 409 where it has not been opened. */
 async function openedWith(db: Db, quizId: string): Promise<MarkingPolicy> {
@@ -84,9 +86,17 @@ export const markRoutes = [
     await queries.setScheme(db, id, body);
     await note(db, { who, now }, id, 'changed what the quizzes weigh in the marks of the term');
   }),
-  serve(contract.files, async ({ db, params, response, now }) => {
+  serve(contract.table, async ({ db, params, response }) => {
     const { id, code } = await courseOf(db, params.courseId);
-    response.attachment(`${code.toLowerCase()}-${params.file}.csv`);
-    return marksFile(await termMarks(db, id), params.file, now);
+    response.attachment(`${code.toLowerCase()}-marks.csv`);
+    return marksTable(await termMarks(db, id));
+  }),
+  serve(contract.oneRoster, async ({ db, params, response }) => {
+    const course = await courseOf(db, params.courseId);
+    const files = oneRosterFiles(rostered(course, await termMarks(db, course.id)));
+    const zip = new JSZip();
+    for (const [name, text] of Object.entries(files)) zip.file(name, text);
+    response.attachment(`${course.code.toLowerCase()}-one-roster.zip`);
+    return zip.generateAsync({ type: 'nodebuffer', compression: 'DEFLATE' });
   }),
 ];

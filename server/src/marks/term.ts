@@ -1,5 +1,6 @@
-import type { MarkFile, TermMarks } from '@hurrow/contract/marking';
-import { writeTable } from '@hurrow/core/formats';
+import type { Course } from '@hurrow/contract/courses';
+import type { TermMarks } from '@hurrow/contract/marking';
+import { writeTable, type RosteredCourse } from '@hurrow/core/formats';
 import { termResult, USUAL_SCHEME, type QuizResult } from '@hurrow/core/marks';
 import * as courseQueries from '../courses/queries.ts';
 import type { Db } from '../db/index.ts';
@@ -39,62 +40,31 @@ export async function termMarks(db: Db, courseId: string): Promise<TermMarks> {
 
 const round = (points: number): string => String(Number(points.toFixed(2)));
 
-/** The marks as a file: a table, or results and line items as OneRoster 1.1 (1EdTech, 2017) has them in CSV. */
-export function marksFile({ quizzes, students }: TermMarks, file: MarkFile, at: Date): string {
-  const changed = at.toISOString();
-  switch (file) {
-    case 'table':
-      return writeTable(
-        ['student', ...quizzes.map(({ title }) => title), 'percent'],
-        students.map(({ name, results, percent }) => [
-          name,
-          ...results.map(({ was, points }) => (was === 'there' ? round(points) : was)),
-          percent === undefined ? '' : round(percent),
-        ]),
-      );
-    case 'results':
-      return writeTable(
-        [
-          'sourcedId',
-          'status',
-          'dateLastModified',
-          'lineItemSourcedId',
-          'studentSourcedId',
-          'scoreStatus',
-          'score',
-          'scoreDate',
-          'comment',
-        ],
-        students.flatMap(({ id, results }) =>
-          results.map(({ quizId, points, was }, i) => [
-            `${quizId}-${id}`,
-            'active',
-            changed,
-            quizId,
-            id,
-            was === 'excused' ? 'exempt' : was === 'absent' ? 'not submitted' : 'fully graded',
-            was === 'excused' ? '' : round(points),
-            quizzes[i]!.heldOn,
-            '',
-          ]),
-        ),
-      );
-    case 'line-items':
-      return writeTable(
-        [
-          'sourcedId',
-          'status',
-          'dateLastModified',
-          'title',
-          'assignDate',
-          'dueDate',
-          'resultValueMin',
-          'resultValueMax',
-        ],
-        quizzes.map(({ id, title, heldOn }) => {
-          const outOf = students[0]?.results.find(({ quizId }) => quizId === id)?.outOf ?? 0;
-          return [id, 'active', changed, title, heldOn, heldOn, '0', round(outOf)];
-        }),
-      );
-  }
+/** A row a student and a column a quiz: points, or that they were not there; then the percent of the term. */
+export const marksTable = ({ quizzes, students }: TermMarks): string =>
+  writeTable(
+    ['student', ...quizzes.map(({ title }) => title), 'percent'],
+    students.map(({ name, results, percent }) => [
+      name,
+      ...results.map(({ was, points }) => (was === 'there' ? round(points) : was)),
+      percent === undefined ? '' : round(percent),
+    ]),
+  );
+
+/** A course with its marks, as a learning-management system takes them. */
+export function rostered(course: Course, { quizzes, students }: TermMarks): RosteredCourse {
+  const { id, name, code, startsOn, weeks } = course;
+  const outOf = new Map(students[0]?.results.map((result) => [result.quizId, result.outOf]));
+  return {
+    id,
+    name,
+    code,
+    startsOn,
+    weeks,
+    students: students.map((student) => ({ id: student.id, name: student.name })),
+    quizzes: quizzes.map((quiz) => ({ ...quiz, outOf: outOf.get(quiz.id) ?? 0 })),
+    results: students.flatMap((student) =>
+      student.results.map(({ quizId, points, was }) => ({ studentId: student.id, quizId, points, was })),
+    ),
+  };
 }

@@ -1,6 +1,5 @@
 import type { WholeCourse } from '@hurrow/contract/courses';
-import { MARK_FILES } from '@hurrow/contract/limits';
-import type { MarkFile, TermMarks as Marks } from '@hurrow/contract/marking';
+import type { TermMarks as Marks } from '@hurrow/contract/marking';
 import { Button } from 'antd';
 import { useQuery } from '@tanstack/react-query';
 import type { FormEvent } from 'react';
@@ -17,11 +16,11 @@ import styles from './marking.module.css';
 
 const keyOf = (courseId: string) => ['term', courseId];
 
-const FILES: Record<MarkFile, string> = {
-  table: 'Table (CSV)',
-  results: 'Results (OneRoster CSV)',
-  'line-items': 'Line items (OneRoster CSV)',
-};
+/** Files in which the marks go out. */
+const FILES = [
+  ['table.csv', 'Table (CSV)'],
+  ['one-roster.zip', 'For a learning-management system (OneRoster)'],
+] as const;
 
 /** The marks of a course: student by student, quiz by quiz, and what they come to. */
 export function TermMarks({ course }: { course: WholeCourse }) {
@@ -35,14 +34,14 @@ export function TermMarks({ course }: { course: WholeCourse }) {
       <PageHead title="Marks of the term">
         <Link to={`/c/${course.id}/quizzes`}>All quizzes</Link>
         <span>
-          {MARK_FILES.map((file) => (
+          {FILES.map(([file, title]) => (
             <a
               key={file}
               className={styles['file']}
-              href={`/api/courses/${course.id}/marks/files/${file}`}
+              href={`/api/courses/${course.id}/marks/${file}`}
               download
             >
-              {FILES[file]}
+              {title}
             </a>
           ))}
         </span>
