@@ -83,3 +83,18 @@ test('only drawing stations are drawn: what lies on the table is never replaced 
   for (const medium of ['cutting', 'livingTree', 'barkPiece', 'fruit', 'pressed', 'photo'] as const)
     expect(frozen(medium)).toMatchObject({ drawing: null, traits: null });
 });
+
+test('a common name that two trees of the list bear is a doubt where the common name is asked for', () => {
+  const named = (made: typeof alder, ...commonNames: string[]) => ({
+    ...made,
+    taxon: { ...made.taxon, commonNames },
+  });
+  const list = [named(alder, 'made-up birch', 'ghostwood'), named(elm, 'other birch', 'ghostwood')];
+  const planned = station('alnus-ficta', 'cutting', ['leaf', 'twig']);
+  const with_ = (policy: 'common' | 'genus') => doubtsOf(planned, { ...context, list, policy });
+  expect(with_('common')).toEqual(['“Ghostwood” is other birch as well: whoever writes it names either.']);
+  expect(with_('genus')).toEqual([]);
+  expect(
+    doubtsOf({ ...planned, question: { kind: 'genus' } }, { ...context, list, policy: 'common' }),
+  ).toEqual([]);
+});

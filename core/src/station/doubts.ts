@@ -4,9 +4,13 @@ import { enoughToDraw, type EnoughToDraw } from '../specimen/index.ts';
 import { listInWords, SHOWN_TITLES } from '../view/index.ts';
 import type { Vocabulary } from '../vocabulary/index.ts';
 import type { PlannedStation } from './station.ts';
+import { resolveName, type NamedTaxon, type NamingPolicy } from '../names/index.ts';
+import { commonName } from '../taxon/index.ts';
 import { upperFirst } from '../words/index.ts';
 
 export interface DoubtContext extends ReadingOptions {
+  /** What students are asked for; where it is the common name, one that two trees bear is a doubt. */
+  policy?: NamingPolicy;
   list: readonly ProfiledTaxon[];
   vocabulary: Vocabulary;
 }
@@ -38,15 +42,34 @@ export function tooLittleInWords(found: readonly EnoughToDraw[], vocabulary: Voc
  * @param station its view with the day of the quiz
  */
 export function doubtsOf(station: PlannedStation, context: DoubtContext): string[] {
-  const { list, vocabulary, ...options } = context;
+  const { list, vocabulary, policy, ...options } = context;
   const profiled = list.find(({ taxon }) => taxon.id === station.taxonId);
   if (!profiled) return ['This species is not on the course’s list.'];
   const tooLittle = tooLittleInWords(tooLittleToDraw(station, context), vocabulary);
   return [
     ...absentParts(station, profiled, options),
     ...(tooLittle ? [`${upperFirst(tooLittle)}. Score them, or choose another medium.`] : []),
+    ...(policy === 'common' && !station.question ? sharedNames(profiled, list) : []),
     ...handled(station, profiled),
   ];
+}
+
+/** Taxa of a list, the same array for the same list: names are learnt once for each. */
+const taxaOf = new WeakMap<readonly ProfiledTaxon[], NamedTaxon[]>();
+
+/** Common names of a tree that other trees of the list bear as well. */
+function sharedNames({ taxon }: ProfiledTaxon, list: readonly ProfiledTaxon[]): string[] {
+  const taxa = taxaOf.get(list) ?? list.map((each) => each.taxon);
+  taxaOf.set(list, taxa);
+  return taxon.commonNames.flatMap((name) => {
+    const { how, candidates = [] } = resolveName(name, taxa);
+    const others = taxa.filter(({ id }) => id !== taxon.id && candidates.includes(id));
+    return how === 'ambiguous' && others.length > 0
+      ? [
+          `“${upperFirst(name)}” is ${listInWords(others.map(commonName))} as well: whoever writes it names either.`,
+        ]
+      : [];
+  });
 }
 
 function absentParts(

@@ -37,6 +37,13 @@ const FAIR: [number, string][] = [
   [0.9, 'nine in ten careful readers'],
   [0.75, 'three in four careful readers'],
 ];
+/** How hard a quiz is to be, by the share that is expected to be right. */
+const BANDS: [readonly [number, number], string][] = [
+  [[0, 1], 'as hard as it comes'],
+  [[0.8, 1], 'easy: over 80 % expected right'],
+  [[0.65, 0.8], 'middling: 65 to 80 %'],
+  [[0.45, 0.65], 'hard: 45 to 65 %'],
+];
 const AIMS: [number, string][] = [
   [0, 'for a fair mark alone'],
   [0.3, 'for a fair mark, and to learn what they overlook'],
@@ -66,6 +73,13 @@ export function ProposeQuiz({ course, proposal, again }: ProposeQuizProps) {
           options={AIMS}
           value={wanted.toLearn}
           onChange={(toLearn) => set({ toLearn })}
+        />
+        ,{' '}
+        <Choice
+          label="How hard"
+          options={BANDS.map(([, words], i) => [i, words])}
+          value={BANDS.findIndex(([[low]]) => low === wanted.expected[0])}
+          onChange={(i) => set({ expected: BANDS[i]![0] })}
         />
         ; at least{' '}
         <Few

@@ -74,7 +74,7 @@ export function StationLine({
     () =>
       doubtsOf(
         { ...station, view: { ...station.view, day } },
-        { list, vocabulary, reference: library.reference, site: course },
+        { list, vocabulary, policy: course.marking.policy, reference: library.reference, site: course },
       ),
     [station, list, library, vocabulary, course, day],
   );

@@ -29,6 +29,8 @@ export interface Wanted {
   /** How many stations ask for something else than a written name. */
   asked: Partial<Record<AskedKind, number>>;
   fair: number;
+  /** Between these the expected share of right answers lies, 0–1. */
+  expected: readonly [number, number];
   toLearn: number;
   /** At least so many of pairs that are mixed up. */
   mixedUp: number;
@@ -51,6 +53,7 @@ export function usuallyWanted(
     kinds: ['cutting', 'bareTwig', 'leafFruit', 'fruit', 'tree'],
     asked: {},
     fair: 0.9,
+    expected: [0, 1],
     toLearn: 0.3,
     mixedUp: 0,
     again: 0,
@@ -76,6 +79,7 @@ export function wishesOf(
     again: { least: Math.min(wanted.again, wanted.stations), most: wanted.stations },
     mixedUp: Math.min(wanted.mixedUp, wanted.stations),
     fair: wanted.fair,
+    expected: wanted.expected,
     toLearn: wanted.toLearn,
     pins: [...pins],
     bans: [...bans],
