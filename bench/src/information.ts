@@ -136,9 +136,9 @@ function courseOf(arm: Arm, seed: number, solve: Solve): Course {
   return course;
 }
 
-/** A third of the stations: by lot, or where most that is doubtful can be told. */
+/** Which stations ask: a third by lot, or those where most that is doubtful can be told, as many as a proposal to learn has. */
 function askedOf(arm: Arm, chosen: readonly Candidate[], so: ClassSoFar, seed: number): Set<string> {
-  const asked = askedWentBy(chosen, so);
+  const asked = askedWentBy(chosen, so, arm === 'random' ? 0 : TO_LEARN);
   const best = chosen.filter((_, i) => asked[i]);
   return new Set(
     (arm === 'random' ? drawn(chosen, best.length, randomFrom(seed)) : best).map(({ id }) => id),
@@ -151,9 +151,18 @@ function askedOf(arm: Arm, chosen: readonly Candidate[], so: ClassSoFar, seed: n
  * @param classes simulated, of seeds that nothing else uses
  */
 export async function information(classes = CLASSES): Promise<Row[]> {
+  return rowsOf(await coursesOf('random', classes), await coursesOf('chosen', classes));
+}
+
+/** The classes of one way, seed by seed. */
+export async function coursesOf(arm: Arm, classes: number): Promise<Course[]> {
   const solve = await highs();
-  const over = (arm: Arm) => Array.from({ length: classes }, (_, i) => courseOf(arm, FIRST + i, solve));
-  const [random, chosen] = [over('random'), over('chosen')];
+  return Array.from({ length: classes }, (_, i) => courseOf(arm, FIRST + i, solve));
+}
+
+/** The rows from both ways. */
+export function rowsOf(random: readonly Course[], chosen: readonly Course[]): Row[] {
+  const classes = random.length;
   const of = (courses: readonly Course[], what: 'found' | 'false') =>
     DAYS.map((_, quiz) => mean(courses.map((course) => course[what][quiz]!)));
   const share = (which: readonly number[], quiz: number) =>

@@ -149,6 +149,7 @@ const questionSchema = Joi.alternatives()
       { is: 'family', then: Joi.object({ kind: Joi.string().required() }) },
       { is: 'genus', then: Joi.object({ kind: Joi.string().required() }) },
       { is: 'state', then: Joi.object({ kind: Joi.string().required(), characterId: character }) },
+      { is: 'sort', then: Joi.object({ kind: Joi.string().required(), characterId: character }) },
       {
         is: 'settles',
         then: Joi.object({ kind: Joi.string().required(), from: Joi.string().max(120).required() }),

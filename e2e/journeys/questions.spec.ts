@@ -14,6 +14,12 @@ const ASKED = [
   { tree: 'pinus-ponderosa', kind: 'a count or a measure', of: ['Which character', 'needle.perBundle'] },
   { tree: 'cornus-sericea', kind: 'its genus' },
   { tree: 'populus-tremuloides', kind: 'its family' },
+  {
+    tree: 'acer-platanoides',
+    drawn: true,
+    kind: 'several drawn ones, sorted',
+    of: ['Which character', 'twig.arrangement'],
+  },
 ] as const;
 
 test('a quiz that asks for features, counts, genus and family is planned, answered on a phone and marked', async ({
@@ -26,10 +32,13 @@ test('a quiz that asks for features, counts, genus and family is planned, answer
   await page.goto(`${base}/quizzes/new?taxa=${ASKED.map(({ tree }) => tree).join(',')}`);
   for (const [i, asked] of ASKED.entries()) {
     await page.getByRole('button', { name: new RegExp(`^${i + 1} `) }).click();
+    if ('drawn' in asked)
+      await page.getByLabel(`Medium of station ${i + 1}`).selectOption({ label: 'drawing' });
     await page.getByLabel('Ask for', { exact: true }).selectOption({ label: asked.kind });
     if ('of' in asked) await page.getByLabel(asked.of[0]).selectOption(asked.of[1]);
   }
   await expect(page.getByText('asks what tells it from subalpine fir')).toBeVisible();
+  await expect(page.getByRole('img', { name: 'The specimens as students see them' })).toBeVisible();
   await page.getByRole('button', { name: 'Save the plan' }).click();
   await expect(page.getByRole('button', { name: 'Open to students' })).toBeVisible();
   await page.getByRole('button', { name: 'Open to students' }).click();
@@ -52,14 +61,28 @@ test('a quiz that asks for features, counts, genus and family is planned, answer
   await next();
   await phone.getByLabel('Family').fill('Salicacae');
   await next();
-  await expect(phone.getByText('5 answers on this phone, all received')).toBeVisible();
+  const { stations } = (await (await page.request.get(`${hurrow.url}/api/quizzes/${quiz}`)).json()) as {
+    stations: { asking: { right: string[] } }[];
+  };
+  const states = stations[5]!.asking.right;
+  expect(new Set(states).size).toBeGreaterThan(1);
+  // All but the last are called as they are.
+  for (const [i, state] of states.entries())
+    await phone
+      .getByRole('group', { name: `Specimen ${'ABCDEF'[i]}` })
+      .getByRole('button', { name: i < states.length - 1 ? state : /./ })
+      .filter(i < states.length - 1 ? {} : { hasNotText: new RegExp(state, 'i') })
+      .first()
+      .click();
+  await next();
+  await expect(phone.getByText('6 answers on this phone, all received')).toBeVisible();
   await phone.context().close();
 
   await page.getByRole('button', { name: 'Close the quiz' }).click();
   await expect(page.getByText('The quiz is closed.')).toBeVisible();
   await page.getByRole('link', { name: 'Mark', exact: true }).click();
-  // Three right, a family misspelled by a letter, a feature that is another.
-  await expect(page.getByRole('row', { name: /11\.75 \/ 15/ })).toBeVisible();
+  // Three right, a family misspelled by a letter, a feature that is another, five of six specimens.
+  await expect(page.getByRole('row', { name: /14\.25 \/ 18/ })).toBeVisible();
   await expect(page.getByRole('row', { name: /Arrangement: which is it here\?/ })).toContainText('0 of 1');
   await page.getByRole('button', { name: /^2 alternate/ }).click();
   await expect(page.getByLabel('One answer')).toContainText('Arrangement: which is it here? opposite');
@@ -79,7 +102,12 @@ test('a quiz that asks for features, counts, genus and family is planned, answer
   await expect(page.getByRole('alert')).toContainText('This is no ZIP file.');
   await bring.setInputFiles(await taken.path());
   await expect(page).toHaveURL(/quizzes\/[0-9a-f-]{36}\/plan/);
-  for (const asks of ['asks what tells it from subalpine fir', 'asks for its genus', 'asks for its family'])
+  for (const asks of [
+    'asks what tells it from subalpine fir',
+    'asks for its genus',
+    'asks for its family',
+    /^asks to sort several by/,
+  ])
     await expect(page.getByText(asks)).toBeVisible();
   // What was asked besides names tells nothing of what is taken for what.
   await page.goto(`${base}/confusions/stations`);

@@ -101,4 +101,6 @@ test('what students went by is asked where most that is doubtful could tell, and
   const tells = (ids: string[], more: Partial<Candidate> = {}) => ({ ...table[0]!, tells: ids, ...more });
   const stations = [tells(['known']), tells(['a', 'b', 'c'], { question: { kind: 'genus' } }), tells(['a'])];
   expect(askedWentBy(stations, { doubtful: { known: 0.01 } })).toEqual([false, false, true]);
+  // Where it is above all to learn what they overlook, half of the stations ask.
+  expect(askedWentBy(stations, { doubtful: { known: 0.01 } }, 0.7)).toEqual([true, false, true]);
 });

@@ -61,6 +61,8 @@ function asked(
   const as = (part: Partial<Candidate>): Candidate => ({ ...each, id: `${each.id} ${kind}`, ...part });
   switch (kind) {
     case 'name':
+    // What is sorted is a sheet of drawings, made by hand.
+    case 'sort':
       return undefined;
     case 'choose':
       // Of four the likest ones are offered: no harder than of all, and whoever knows nothing is right in one of four.
@@ -156,19 +158,24 @@ function settling(
   });
 }
 
-/** At every so many stations students are asked what they went by: that many reports tell nearly as much as all would. */
-const ASKED_EVERY = 3;
+/** At so many stations students are asked what they went by: a third tells nearly as much as all would; half, where learning it is the chief aim. */
+const ASKED = { usual: 1 / 3, toLearn: 1 / 2 };
+/** From here on it is the chief aim of a quiz. */
+const CHIEF = 0.5;
 
 /**
- * At which stations students are best asked what they went by: at a third of them, where most that is still doubtful could tell the tree.
+ * At which stations students are best asked what they went by: at a third of them, or half where the quiz is above all to learn of it, where most that is still
+ * doubtful could tell the tree.
  *
+ * @param toLearn as in the wishes, 0–1
  * @returns in the order of the stations
  * @example
- * askedWentBy(quiz.stations, so); // [false, true, false, …]
+ * askedWentBy(quiz.stations, so, 0.3); // [false, true, false, …]
  */
 export function askedWentBy(
   stations: readonly Candidate[],
   { doubtful }: Pick<ClassSoFar, 'doubtful'>,
+  toLearn = 0,
 ): boolean[] {
   const worth = stations.map(({ tells, question }) =>
     question ? 0 : tells.reduce((sum, id) => sum + (doubtful[id] ?? 1), 0),
@@ -176,6 +183,6 @@ export function askedWentBy(
   const most = [...stations.keys()]
     .filter((i) => !stations[i]!.question)
     .sort((a, b) => worth[b]! - worth[a]!)
-    .slice(0, Math.round(stations.length / ASKED_EVERY));
+    .slice(0, Math.round(stations.length * (toLearn > CHIEF ? ASKED.toLearn : ASKED.usual)));
   return stations.map((_, i) => most.includes(i));
 }

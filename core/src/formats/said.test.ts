@@ -1,4 +1,4 @@
-import type { FrozenQuestion } from '../station/index.ts';
+import { saidTo, type FrozenQuestion } from '../station/index.ts';
 import { readResponses, readSaid } from './index.ts';
 
 const arrangement: FrozenQuestion = {
@@ -48,4 +48,30 @@ test('a file answers what each station asks, and says by row what it cannot', ()
   ]);
   expect(read.value.problems).toEqual([{ line: 4, message: expect.stringContaining('“round”') }]);
   expect(read.value.unknown).toEqual([]);
+});
+
+test('several specimens are called by their letters, or in their order', () => {
+  const sorted: FrozenQuestion = {
+    kind: 'sort',
+    about: 'twig.arrangement',
+    asked: { term: '', plain: '' },
+    offered: [
+      { id: 'opposite', term: 'Opposite', plain: 'In pairs' },
+      { id: 'alternate', term: 'Alternate', plain: 'One by one' },
+    ],
+    right: ['opposite', 'alternate', 'alternate', 'opposite'],
+    items: Array.from({ length: 4 }, () => ({ taxonId: 'x', seed: 1 })),
+  };
+  const said = (text: string) => {
+    const read = readSaid(text, sorted);
+    return read.ok ? read.value.said : read.problem;
+  };
+  expect(said('A opposite, B: one by one; d In pairs')).toBe('opposite alternate - opposite');
+  expect(said('opposite, alternate, -, opposite')).toBe('opposite alternate - opposite');
+  expect(said(saidTo(sorted, { said: 'opposite alternate - opposite' }))).toBe(
+    'opposite alternate - opposite',
+  );
+  expect(said('')).toBe('');
+  expect(said('A whorled')).toMatch(/“A whorled” cannot be read.* A to D, each Opposite or Alternate/);
+  expect(said('E opposite')).toMatch(/cannot be read/);
 });

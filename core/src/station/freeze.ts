@@ -1,21 +1,15 @@
 import type { ProfiledTaxon, ReadingOptions } from '../evidence/index.ts';
 import type { MarkingPolicy, NamedTaxon } from '../names/index.ts';
 import type { Outcome } from '../outcome/index.ts';
-import {
-  drawingToSvg,
-  drawPlate,
-  partsInWords,
-  sampleSpecimen,
-  type Traits,
-  type Drawing,
-} from '../specimen/index.ts';
+import { drawingToSvg, partsInWords, type Traits } from '../specimen/index.ts';
 import type { UnitSystem } from '../score/index.ts';
 import type { Vocabulary } from '../vocabulary/index.ts';
-import { fixQuestion, type FrozenQuestion, type QuestionContext } from './question/index.ts';
+import { fixQuestion, sheetOf, type FrozenQuestion, type QuestionContext } from './question/index.ts';
 import { seeingQuestion, type SeeingQuestion } from './seeing.ts';
 import { choicesOf } from './choices.ts';
 import { checklistOf } from './wentBy.ts';
-import { FRAME, type FrozenStation, type PlannedStation } from './station.ts';
+import { individualOf } from './individual.ts';
+import type { FrozenStation, PlannedStation } from './station.ts';
 
 export interface FreezeContext extends ReadingOptions {
   revision: number;
@@ -54,7 +48,12 @@ export function freezeStation(station: PlannedStation, seed: number, context: Fr
     medium: station.medium,
     seed,
     traits: drawn?.traits ?? null,
-    drawing: drawn ? drawingToSvg(drawn.plate, partsInWords(drawn.traits, station.view.organs)) : null,
+    drawing:
+      question?.items !== undefined
+        ? sheetOf(question.items, station.view, context)
+        : drawn
+          ? drawingToSvg(drawn.plate, partsInWords(drawn.traits, station.view.organs))
+          : null,
     ...(station.asks?.length && !question
       ? { asks: questionsOf(station, truth, drawn?.traits ?? null, context) }
       : {}),
@@ -70,24 +69,6 @@ export function freezeStation(station: PlannedStation, seed: number, context: Fr
         }
       : {}),
   };
-}
-
-/**
- * The individual that students see at a drawing station: what is previewed as it is planned, and fixed as it opens. A cutting, a tree or a
- * piece of bark on the table is never drawn: students look at it, and a drawing would show them another. Undefined where nothing of it can
- * be drawn on the day.
- *
- * @param station its view with the day of the quiz
- */
-export function individualOf(
-  truth: ProfiledTaxon,
-  { view }: Pick<PlannedStation, 'view'>,
-  seed: number,
-  context: Pick<FreezeContext, 'vocabulary' | 'units' | 'reference' | 'site'>,
-): { traits: Traits; plate: Drawing } | undefined {
-  const traits = sampleSpecimen(truth, context.vocabulary, view, seed, context);
-  const plate = drawPlate(traits, view.organs, { ...FRAME, units: context.units });
-  return plate && { traits, plate };
 }
 
 /**
@@ -108,7 +89,11 @@ export function questionAt(
   const truth = context.list.find(({ taxon }) => taxon.id === taxonId);
   if (!question || !truth) return undefined;
   const drawn = medium === 'drawing' ? individualOf(truth, station, seed, context) : undefined;
-  return fixQuestion(question, { truth, view, traits: drawn?.traits ?? null, seed }, context);
+  return fixQuestion(
+    question,
+    { truth, view, traits: drawn?.traits ?? null, drawn: medium === 'drawing', seed },
+    context,
+  );
 }
 
 /** The “what do you see” questions of a station; those that cannot be read off what it shows on the day are left out. */

@@ -2,6 +2,7 @@ export * from './choices.ts';
 export * from './doubts.ts';
 export * from './fairness.ts';
 export * from './freeze.ts';
+export * from './individual.ts';
 export * from './needs.ts';
 export * from './prompt.ts';
 export * from './question/index.ts';

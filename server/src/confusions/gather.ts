@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import { earlierClasses } from './earlier.ts';
 import { answerId, MODEL_VERSION, type GivenAnswer, type Unnamed } from '@hurrow/core/confusion';
-import { isPrompted } from '@hurrow/core/station';
+import { calledOf, isPrompted } from '@hurrow/core/station';
 import type { Course } from '@hurrow/contract/courses';
 import type { Db } from '../db/index.ts';
 import type { MarkedAnswer } from '@hurrow/contract/quizzes';
@@ -55,8 +55,12 @@ export async function gather(db: Db, course: Course, scores: Scores, withEarlier
       const { studentId, stationId } = answer;
       const { question } = station.frozen!;
       if (question) {
-        const { kind, about: characterId, right } = question;
+        const { kind, about: characterId, right, items = [] } = question;
         const said = answer.written.said;
+        const called = said ? calledOf(said, items.length) : [];
+        called.forEach((state, i) => {
+          if (state) input.seen.push({ characterId, stationId, studentId, right: [right[i]!], said: state });
+        });
         if (kind === 'state' && said) input.seen.push({ characterId, stationId, studentId, right, said });
         continue;
       }

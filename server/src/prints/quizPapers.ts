@@ -15,6 +15,7 @@ import {
   inItsWords,
   Reader,
   rightInWords,
+  lettersOf,
   type FrozenQuestion,
   type PlannedStation,
 } from '@hurrow/core/station';
@@ -159,6 +160,10 @@ function stationCards({ at, course, quiz, stations, list, vocabulary }: QuizPrin
   };
 }
 
+/** What is asked in place of the name, on a sheet: of specimens that are sorted, with room for each. */
+const linesFor = ({ asked, items = [] }: FrozenQuestion, { audience }: Course): string =>
+  [inItsWords(asked, audience), ...lettersOf(items.length).map((letter) => `${letter} ________`)].join('   ');
+
 /** What is asked in place of the name, with what there is to choose from. */
 const questionAsked = ({ asked, offered }: FrozenQuestion, { audience }: Course): Content[] => [
   { text: inItsWords(asked, audience), fontSize: 16 },
@@ -220,7 +225,7 @@ function answerSheets({ course, quiz, stations, students, vocabulary, contest }:
               ...stations.map(({ position, asks: asked = [], asked: question }): TableCell[] => [
                 { text: String(position), bold: true },
                 ...(question
-                  ? spanning(parts.length, inItsWords(question.asked, course.audience))
+                  ? spanning(parts.length, linesFor(question, course))
                   : parts.map((): TableCell => '')),
                 ...(asks
                   ? [

@@ -1,5 +1,5 @@
 import type { Answer } from '@hurrow/core/names';
-import { GUESS, statesToSee, WHOLE_LOOK } from '@hurrow/core/station';
+import { calledOf, GUESS, statesToSee, WHOLE_LOOK } from '@hurrow/core/station';
 import { badInput } from '../api/problem.ts';
 import type { Db } from '../db/index.ts';
 import { committedLibrary } from '../library/committed.ts';
@@ -43,7 +43,9 @@ function checkSaid({ position, frozen }: StationRow, { said }: Answer): void {
   const question = frozen?.question;
   if (!question || question.kind === 'family' || question.kind === 'genus')
     throw badInput(`Station ${position} asks for a name. Write it in the field of the name.`);
-  if (question.offered.length > 0 && !question.offered.some(({ id }) => id === said))
+  const named = question.items ? calledOf(said, question.items.length).flatMap((id) => id ?? []) : [said];
+  const isOffered = (id: string) => question.offered.some((each) => each.id === id);
+  if (question.offered.length > 0 && !named.every(isOffered))
     throw badInput(`“${said}” is not among what station ${position} offers. Choose one of those offered.`);
 }
 

@@ -278,6 +278,7 @@ function Shown({
           library={library}
           course={course}
           profiled={profiled}
+          list={list}
           station={station}
           onAnother={fixed ? undefined : () => plan.change(at, { seed: anotherSeed() })}
         />

@@ -3,7 +3,7 @@ import { QUESTION_TITLES, questionsAbout, type Question, type QuestionKind } fro
 import { commonName } from '@hurrow/core/taxon';
 import { useMemo } from 'react';
 import { useVocabulary } from '../app/data.ts';
-import { begun, kindsHere, OFF_BY, withinOf, type AskableHere } from './asking.ts';
+import { begun, differs, kindsHere, OFF_BY, withinOf, type AskableHere } from './asking.ts';
 import type { Planned } from './planned.ts';
 import { termOf } from './termOf.ts';
 import styles from './quizzes.module.css';
@@ -52,7 +52,7 @@ export function QuestionPicker({
           onPick={(from) => onChange({ kind: 'settles', from })}
         />
       )}
-      {(question?.kind === 'state' || question?.kind === 'number') && (
+      {(question?.kind === 'state' || question?.kind === 'number' || question?.kind === 'sort') && (
         <Pick
           label="Which character"
           value={question.characterId}
@@ -79,7 +79,7 @@ export function QuestionPicker({
 
 /** What can be asked about at a station, other trees with its relatives first. */
 function useAskable(
-  { view }: Planned,
+  { view, medium }: Planned,
   profiled: ProfiledTaxon,
   list: readonly ProfiledTaxon[],
   { reference, site }: ReadingOptions,
@@ -93,8 +93,9 @@ function useAskable(
     const { genus, family } = profiled.taxon;
     const kin = ({ taxon }: ProfiledTaxon) => (taxon.genus === genus ? 2 : taxon.family === family ? 1 : 0);
     const others = list.filter(({ taxon }) => taxon.id !== profiled.taxon.id);
-    return { ...about, others: others.sort((a, b) => kin(b) - kin(a)).map(({ taxon }) => taxon.id) };
-  }, [profiled, view, vocabulary, reference, site, list]);
+    const sort = medium === 'drawing' ? about.state.filter((id) => differs(id, list)) : [];
+    return { ...about, sort, others: others.sort((a, b) => kin(b) - kin(a)).map(({ taxon }) => taxon.id) };
+  }, [profiled, view, medium, vocabulary, reference, site, list]);
 }
 
 function Pick({

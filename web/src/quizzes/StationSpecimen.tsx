@@ -3,16 +3,19 @@ import { useMemo } from 'react';
 import type { ProfiledTaxon } from '@hurrow/core/evidence';
 import type { Library } from '@hurrow/core/library';
 import { partsInWords } from '@hurrow/core/specimen';
-import { individualOf } from '@hurrow/core/station';
+import { individualOf, questionAt, sheetOf } from '@hurrow/core/station';
+import { done, type Outcome } from '@hurrow/core/outcome';
 import { useVocabulary } from '../app/data.ts';
 import { DrawingSvg } from '../app/Drawings.tsx';
 import { LinkButton } from '../app/parts.tsx';
 import type { Planned } from './planned.ts';
+import styles from './quizzes.module.css';
 
 /** The very individual that students will see at a station of a plan, and the way to another one. */
 export function StationSpecimen({
   station,
   profiled,
+  list,
   library,
   course,
   onAnother,
@@ -20,12 +23,14 @@ export function StationSpecimen({
   /** Its view with the day of the quiz. */
   station: Planned;
   profiled: ProfiledTaxon;
+  list: readonly ProfiledTaxon[];
   library: Library;
   course: Course;
   /** Missing where the quiz has been opened. */
   onAnother: (() => void) | undefined;
 }) {
   const vocabulary = useVocabulary();
+  const sheet = useSheet(station, list, library, course);
   const drawn = useMemo(
     () =>
       individualOf(profiled, station, station.seed, {
@@ -36,6 +41,22 @@ export function StationSpecimen({
       }),
     [profiled, station, vocabulary, course, library],
   );
+  if (sheet)
+    return sheet.ok ? (
+      <>
+        <img
+          className={styles['sheet']}
+          src={`data:image/svg+xml;utf8,${encodeURIComponent(sheet.value)}`}
+          alt="The specimens as students see them"
+        />
+        <p className="quiet">
+          These are what students sort.{' '}
+          {onAnother && <LinkButton onClick={onAnother}>Draw others</LinkButton>}
+        </p>
+      </>
+    ) : (
+      <p className="gold">The station {sheet.problem}</p>
+    );
   if (!drawn)
     return (
       <p className="quiet">
@@ -54,4 +75,21 @@ export function StationSpecimen({
       </p>
     </>
   );
+}
+
+/** The sheet of specimens that are sorted at a station, or why there is none; undefined where something else is asked. */
+function useSheet(
+  station: Planned,
+  list: readonly ProfiledTaxon[],
+  library: Library,
+  course: Course,
+): Outcome<string> | undefined {
+  const vocabulary = useVocabulary();
+  return useMemo(() => {
+    if (station.question?.kind !== 'sort') return undefined;
+    const { marking, units } = course;
+    const context = { list, vocabulary, marking, units, reference: library.reference, site: course };
+    const asked = questionAt(station, station.seed, context);
+    return asked?.ok ? done(sheetOf(asked.value.items!, station.view, context)) : asked;
+  }, [station, list, vocabulary, library, course]);
 }

@@ -1,3 +1,4 @@
+import type { ProfiledTaxon } from '@hurrow/core/evidence';
 import { usualWithin, type Question, type QuestionKind } from '@hurrow/core/station';
 import type { Vocabulary } from '@hurrow/core/vocabulary';
 
@@ -5,28 +6,33 @@ import type { Vocabulary } from '@hurrow/core/vocabulary';
 export interface AskableHere {
   state: readonly string[];
   number: readonly string[];
+  /** By what drawn specimens can be sorted; empty where nothing is drawn. */
+  sort: readonly string[];
   /** Ids of other taxa of the list, relatives first. */
   others: readonly string[];
 }
 
 /** The kinds of question that can be asked at a station; the name and what follows from it always can. */
-export const kindsHere = ({ state, number, others }: AskableHere): QuestionKind[] => [
+export const kindsHere = ({ state, number, others, sort }: AskableHere): QuestionKind[] => [
   'family',
   'genus',
   ...(state.length > 0 ? (['state'] as const) : []),
   ...(others.length > 0 ? (['settles'] as const) : []),
+  ...(sort.length > 0 ? (['sort'] as const) : []),
   ...(number.length > 0 ? (['number'] as const) : []),
 ];
 
 /** A question of a kind, about the first thing that it can be about; nothing where it can be about none, or the name is asked. */
 export function begun(kind: QuestionKind | '', here: AskableHere): Question | null {
-  const [state, number, other] = [here.state[0], here.number[0], here.others[0]];
+  const [state, number, sort, other] = [here.state[0], here.number[0], here.sort[0], here.others[0]];
   switch (kind) {
     case 'family':
     case 'genus':
       return { kind };
     case 'state':
       return state ? { kind, characterId: state } : null;
+    case 'sort':
+      return sort ? { kind, characterId: sort } : null;
     case 'number':
       return number ? { kind, characterId: number } : null;
     case 'settles':
@@ -60,6 +66,8 @@ export function questionInShort(
       return 'asks for its genus';
     case 'state':
       return `asks for ${termOf(question.characterId)}, marked`;
+    case 'sort':
+      return `asks to sort several by ${termOf(question.characterId)}`;
     case 'number':
       return `asks how much: ${termOf(question.characterId)}`;
     case 'settles':
@@ -78,3 +86,19 @@ export const OFF_BY: readonly (readonly [number, string])[] = [
 /** By how much the number of a question may be off. */
 export const withinOf = (question: Extract<Question, { kind: 'number' }>, vocabulary: Vocabulary): number =>
   question.within ?? usualWithin(vocabulary.get(question.characterId) ?? { kind: 'measure' });
+
+/** Do trees of a list differ in a character, as far as their scores say one thing? */
+export function differs(characterId: string, list: readonly Pick<ProfiledTaxon, 'scores'>[]): boolean {
+  const said = list.flatMap(({ scores }) =>
+    scores.flatMap(({ characterId: id, value }) =>
+      id !== characterId
+        ? []
+        : value.kind === 'states' && value.states.length === 1
+          ? [value.states[0]!.state]
+          : value.kind === 'flag'
+            ? [value.frequency]
+            : [],
+    ),
+  );
+  return new Set(said).size > 1;
+}

@@ -154,9 +154,10 @@ export function planOf(
   { stations }: AssembledQuiz,
   before: readonly Planned[],
   so: Pick<ClassSoFar, 'doubtful'>,
+  toLearn = 0,
 ): Planned[] {
   const kept = new Map(before.flatMap((station) => [[candidateOf(station), station] as const]));
-  const asking = askedWentBy(stations, so);
+  const asking = askedWentBy(stations, so, toLearn);
   return stations.map((each, i) => kept.get(each.id) ?? { ...plannedOf(each), wentBy: asking[i]! });
 }
 

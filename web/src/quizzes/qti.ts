@@ -1,5 +1,6 @@
 import type { WholeCourse } from '@hurrow/contract/courses';
 import type { PlanBody, Quiz } from '@hurrow/contract/quizzes';
+import { listInWords } from '@hurrow/core/view';
 import type { QtiField, QtiQuestion, QtiStation, ReadQti } from '@hurrow/core/formats';
 import { fullPoints, resolveName, type MarkingPolicy, type NamedTaxon } from '@hurrow/core/names';
 import { dayOfYear } from '@hurrow/core/season';
@@ -8,6 +9,7 @@ import {
   inItsWords,
   kindsOf,
   namesToChoose,
+  lettersOf,
   type FrozenQuestion,
   type NameToChoose,
 } from '@hurrow/core/station';
@@ -49,11 +51,22 @@ export function askedAsQti(
 ): QtiQuestion {
   const prompt = inItsWords(question.asked, audience);
   const points = fullPoints(marking);
-  const { kind, offered, right, number } = question;
+  const { kind, offered, right, number, items } = question;
   if (number) {
     const [from, to] = boundsAsAsked(number);
     return { asks: 'number', prompt, from, to, points };
   }
+  if (items)
+    return {
+      asks: 'write',
+      prompt: `${prompt} ${listInWords(offered.map((each) => inItsWords(each, audience)))}?`,
+      fields: items.map((_, i) => ({
+        label: lettersOf(items.length)[i]!,
+        accepted: offered
+          .filter(({ id }) => id === right[i])
+          .map((each) => ({ text: inItsWords(each, audience), points: points / items.length })),
+      })),
+    };
   if (offered.length > 0)
     return {
       asks: 'choose',

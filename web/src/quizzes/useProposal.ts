@@ -41,7 +41,7 @@ export function useProposal(course: WholeCourse, plan: ReturnType<typeof usePlan
       }),
     );
     if (!answer) return;
-    const stations = planOf(answer.forms[0]!, plan.stations, answer.so);
+    const stations = planOf(answer.forms[0]!, plan.stations, answer.so, wanted.toLearn);
     setProposed(answer);
     setCame({ seeds: new Set(stations.map(({ seed }) => seed)), before: plan.stations });
     plan.setStations([...stations, ...own]);
@@ -69,7 +69,7 @@ export function useProposal(course: WholeCourse, plan: ReturnType<typeof usePlan
           body: {
             title: `${plan.title}, second form`,
             heldOn: plan.heldOn,
-            stations: planOf(forms[1]!, [], so),
+            stations: planOf(forms[1]!, [], so, wanted.toLearn),
           },
         });
         return { id: made.id, relaxed };

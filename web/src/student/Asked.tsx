@@ -1,6 +1,6 @@
 import type { Answer, NamingPolicy } from '@hurrow/core/names';
-import type { AskedOf } from '@hurrow/core/station';
-import { answeredWith, fieldOf, typedIn } from './asked.ts';
+import { answeredWith, calledWith, fieldOf, typedIn } from './asked.ts';
+import { calledOf, type AskedOf } from '@hurrow/core/station';
 import { LONGEST } from './cleaned.ts';
 import styles from './student.module.css';
 
@@ -16,6 +16,8 @@ export function Asked({
   answer: Answer;
   onAnswer(answer: Answer): void;
 }) {
+  if (question.letters)
+    return <Sorted question={question} letters={question.letters} answer={answer} onAnswer={onAnswer} />;
   if (question.offered.length > 0)
     return (
       <fieldset className={styles['choices']}>
@@ -51,5 +53,41 @@ export function Asked({
         />
       </label>
     </>
+  );
+}
+
+/** Several specimens of one drawing, each called by a tap. */
+function Sorted({
+  question: { asked, offered },
+  letters,
+  answer,
+  onAnswer,
+}: {
+  question: AskedOf;
+  letters: readonly string[];
+  answer: Answer;
+  onAnswer(answer: Answer): void;
+}) {
+  const called = calledOf(answer.said ?? '', letters.length);
+  return (
+    <section className={styles['sorted']} aria-label={asked}>
+      <h2>{asked}</h2>
+      {letters.map((letter, i) => (
+        <div key={letter} role="group" aria-label={`Specimen ${letter}`}>
+          <b aria-hidden="true">{letter}</b>
+          {offered.map(({ id, word, definition }) => (
+            <button
+              type="button"
+              key={id}
+              title={definition}
+              aria-pressed={called[i] === id}
+              onClick={() => onAnswer(calledWith(answer, letters.length, i, id))}
+            >
+              {word}
+            </button>
+          ))}
+        </div>
+      ))}
+    </section>
   );
 }

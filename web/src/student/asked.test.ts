@@ -1,3 +1,4 @@
+import { calledWith } from './asked.ts';
 import { answeredWith, fieldOf, typedIn } from './asked.ts';
 
 test('what is chosen by a tap is taken back by another, and all else stays', () => {
@@ -12,4 +13,13 @@ test('a family goes where families are written, a kind of tree in the words of t
   expect(fieldOf('genus', 'genus').label).toBe('Genus');
   expect(fieldOf('number', 'genus').part).toBe('said');
   expect(typedIn({ said: '3' }, 'said', '4 cm')).toEqual({ said: '4 cm' });
+});
+
+test('each of several specimens is called by a tap, and another takes it back', () => {
+  const first = calledWith({}, 3, 1, 'alternate');
+  expect(first).toEqual({ said: '- alternate -' });
+  const second = calledWith(first, 3, 0, 'opposite');
+  expect(second).toEqual({ said: 'opposite alternate -' });
+  expect(calledWith(second, 3, 1, 'opposite')).toEqual({ said: 'opposite opposite -' });
+  expect(calledWith(calledWith(second, 3, 1, 'alternate'), 3, 0, 'opposite')).toEqual({ said: '' });
 });

@@ -1,5 +1,5 @@
 import type { Answer, NamingPolicy } from '@hurrow/core/names';
-import type { QuestionKind } from '@hurrow/core/station';
+import { calledOf, UNCALLED, type QuestionKind } from '@hurrow/core/station';
 
 /** The part of an answer that a written question fills, and what its field is called. */
 export function fieldOf(
@@ -27,3 +27,17 @@ export const typedIn = (answer: Answer, part: 'family' | 'genus' | 'said', text:
   ...answer,
   [part]: text,
 });
+
+/**
+ * An answer after one of several specimens was called something, by a tap that another takes back.
+ *
+ * @example
+ * calledWith({ said: 'opposite - -' }, 3, 1, 'alternate'); // { said: 'opposite alternate -' }
+ */
+export function calledWith(answer: Answer, count: number, at: number, id: string): Answer {
+  const called = calledOf(answer.said ?? '', count).map((was, i) =>
+    i !== at ? was : was === id ? undefined : id,
+  );
+  const none = called.every((each) => each === undefined);
+  return { ...answer, said: none ? '' : called.map((each) => each ?? UNCALLED).join(' ') };
+}

@@ -24,7 +24,7 @@ export function questionFairness(
   view: View,
   options: ReadingOptions = {},
 ): number {
-  if (question.kind === 'state' || question.kind === 'number') {
+  if (question.kind === 'state' || question.kind === 'number' || question.kind === 'sort') {
     const character = vocabulary.get(question.characterId);
     return character ? 1 - misreadRate(character, options.reader ?? 'careful') : 0;
   }

@@ -5,7 +5,6 @@ import {
   type ProfiledTaxon,
   type ReadingOptions,
 } from '../../evidence/index.ts';
-import type { MarkingPolicy } from '../../names/index.ts';
 import { done, refused, type Outcome } from '../../outcome/index.ts';
 import { randomFrom, seedOf } from '../../random/index.ts';
 import { unitFactor, type RangeValue, type UnitSystem } from '../../score/index.ts';
@@ -15,18 +14,19 @@ import type { View } from '../../view/index.ts';
 import { stateOf, type Character, type Unit, type Vocabulary } from '../../vocabulary/index.ts';
 import { upperFirst } from '../../words/index.ts';
 import { askable, seeingQuestion, statesToSee } from '../seeing.ts';
-import { usualWithin, type BothWays, type FrozenQuestion, type Offered, type Question } from './question.ts';
+import {
+  usualWithin,
+  type BothWays,
+  type FrozenQuestion,
+  type Offered,
+  type Question,
+  type QuestionContext,
+} from './question.ts';
 import { byLot, settlersOf } from './settling.ts';
+import { sortQuestion } from './sort.ts';
 
 /** From this count on nobody counts; a drawing does not show so many one by one either. */
 const MANY = 12;
-
-export interface QuestionContext extends ReadingOptions {
-  list: readonly ProfiledTaxon[];
-  vocabulary: Vocabulary;
-  marking: MarkingPolicy;
-  units: UnitSystem;
-}
 
 /** A station as far as its question goes. */
 interface Asking {
@@ -34,6 +34,8 @@ interface Asking {
   view: View;
   /** Of the individual shown, where it is known. */
   traits: Traits | null;
+  /** Students look at a drawing of it. */
+  drawn?: boolean;
   seed: number;
 }
 
@@ -79,6 +81,10 @@ export function fixQuestion(
       });
     case 'state':
       return stateQuestion(question.characterId, at, context);
+    case 'sort':
+      return at.drawn
+        ? sortQuestion(question.characterId, at, context)
+        : refused('asks to sort drawn specimens, and shows none: its medium has to be a drawing.');
     case 'settles':
       return settlesQuestion(question.from, at, context);
     case 'number':

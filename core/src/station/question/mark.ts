@@ -13,7 +13,7 @@ import {
   type Ruling,
 } from '../../names/index.ts';
 import { parseRange, valueInWords, type Audience } from '../../score/index.ts';
-import { inItsWords, type FrozenQuestion } from './question.ts';
+import { inItsWords, lettersOf, type FrozenQuestion } from './question.ts';
 
 /** What a question is marked against. */
 export interface QuestionMarked {
@@ -30,15 +30,41 @@ export interface QuestionMarked {
  * saidTo({ kind: 'state', offered: [{ id: 'opp', term: 'opposite', plain: 'in pairs' }], … }, { said: 'opp' }); // 'opposite'
  */
 export function saidTo(
-  { kind, offered }: FrozenQuestion,
+  { kind, offered, items }: FrozenQuestion,
   answer: Answer,
   audience: Audience = 'technical',
 ): string {
   if (kind === 'family') return (answer.family ?? '').trim();
   if (kind === 'genus') return (answer.genus ?? answer.name ?? '').trim();
   const said = (answer.said ?? '').trim();
+  if (items) return saidOfEach(said, items.length, offered, audience);
   const chosen = offered.find(({ id }) => id === said);
   return chosen ? inItsWords(chosen, audience) : said;
+}
+
+/** Stands for a specimen that was not called. */
+export const UNCALLED = '-';
+
+/** What each of several specimens was called, in their order. */
+export const calledOf = (said: string, count: number): (string | undefined)[] => {
+  const ids = said.trim().split(/\s+/);
+  return Array.from({ length: count }, (_, i) => (ids[i] && ids[i] !== UNCALLED ? ids[i] : undefined));
+};
+
+function saidOfEach(
+  said: string,
+  count: number,
+  offered: FrozenQuestion['offered'],
+  audience: Audience,
+): string {
+  const called = calledOf(said, count);
+  if (called.every((id) => id === undefined)) return '';
+  return lettersOf(count)
+    .map((letter, i) => {
+      const found = offered.find(({ id }) => id === called[i]);
+      return `${letter} ${found ? inItsWords(found, audience) : '–'}`;
+    })
+    .join(', ');
 }
 
 /** By this answers to one question are equal, so that points given by hand hold for all of them. */
@@ -50,7 +76,8 @@ export function rightInWords(
   { question, truth }: Pick<QuestionMarked, 'question' | 'truth'>,
   audience: Audience,
 ): string {
-  const { kind, offered, right, number } = question;
+  const { kind, offered, right, number, items } = question;
+  if (items) return saidOfEach(right.join(' '), items.length, offered, audience);
   if (kind === 'family') return truth.family;
   if (kind === 'genus')
     return audience === 'plain' && kindsOf(truth)[0] ? `${kindsOf(truth)[0]} (${truth.genus})` : truth.genus;
@@ -106,6 +133,7 @@ function partOf(answer: Answer, marked: QuestionMarked): PartMark {
     default: {
       const part = { part: 'said' as const, written, outOf };
       if (!written) return { ...part, points: 0, quality: 'missing', remark: 'no answer' };
+      if (question.items) return { ...part, ...ofSorted(answer, question, outOf) };
       return question.right.includes((answer.said ?? '').trim())
         ? { ...part, points: outOf, quality: 'right', remark: 'right' }
         : { ...part, points: 0, quality: 'wrong', remark: 'wrong' };
@@ -118,6 +146,21 @@ function partOf(answer: Answer, marked: QuestionMarked): PartMark {
     const { parts } = markAnswer(said, truth, list, { ...marking, policy, points });
     return parts.find((each) => each.part === part)!;
   }
+}
+
+/** Each specimen bears its share of the points. */
+function ofSorted(
+  answer: Answer,
+  { right }: FrozenQuestion,
+  outOf: number,
+): Pick<PartMark, 'points' | 'quality' | 'remark'> {
+  const called = calledOf(answer.said ?? '', right.length);
+  const good = right.filter((state, i) => called[i] === state).length;
+  return {
+    points: Number(((outOf * good) / right.length).toFixed(2)),
+    quality: good === right.length ? 'right' : good > 0 ? 'partly' : 'wrong',
+    remark: good === right.length ? 'right' : `${good} of ${right.length} right`,
+  };
 }
 
 /** What a tree is called without saying which: “maple” of bigleaf maple, “Douglas-fir” of Douglas-fir. */

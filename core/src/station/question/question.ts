@@ -1,5 +1,15 @@
+import type { ProfiledTaxon, ReadingOptions } from '../../evidence/index.ts';
+import type { MarkingPolicy } from '../../names/index.ts';
 import type { Audience, UnitSystem } from '../../score/index.ts';
-import type { Character } from '../../vocabulary/index.ts';
+import type { Character, Vocabulary } from '../../vocabulary/index.ts';
+
+/** What a question is fixed with. */
+export interface QuestionContext extends ReadingOptions {
+  list: readonly ProfiledTaxon[];
+  vocabulary: Vocabulary;
+  marking: MarkingPolicy;
+  units: UnitSystem;
+}
 
 /** What a station asks in place of the name of its tree. */
 export type Question =
@@ -9,11 +19,13 @@ export type Question =
   | { kind: 'state'; characterId: string }
   /** The tree or another, by its id: which of four characters tells them apart in what is shown. */
   | { kind: 'settles'; from: string }
+  /** Drawn specimens, each to be called by its state of one character. */
+  | { kind: 'sort'; characterId: string }
   /** A count or a measure; right within a share of what is there, 0.2 for a fifth. */
   | { kind: 'number'; characterId: string; within?: number };
 
 export type QuestionKind = Question['kind'];
-export const QUESTION_KINDS = ['family', 'genus', 'state', 'settles', 'number'] as const;
+export const QUESTION_KINDS = ['family', 'genus', 'state', 'settles', 'sort', 'number'] as const;
 
 /** What is asked, as it stands behind “ask for”. */
 export const QUESTION_TITLES: Record<QuestionKind, string> = {
@@ -21,6 +33,7 @@ export const QUESTION_TITLES: Record<QuestionKind, string> = {
   genus: 'its genus',
   state: 'one of its features',
   settles: 'what tells it from another',
+  sort: 'several drawn ones, sorted',
   number: 'a count or a measure',
 };
 
@@ -42,7 +55,19 @@ export interface AskedOf {
   asked: string;
   /** Empty where something is written. */
   offered: { id: string; word: string; definition: string }[];
+  /** Letters of the specimens that are sorted into what is offered; missing where one thing is asked. */
+  letters?: string[];
 }
+
+/** One of several drawn specimens: whose, and which individual. */
+export interface SortedItem {
+  taxonId: string;
+  seed: number;
+}
+
+/** “A”, “B”, “C” … of specimens that are sorted. */
+export const lettersOf = (count: number): string[] =>
+  Array.from({ length: count }, (_, i) => String.fromCharCode(65 + i));
 
 /** A question as it is fixed when its quiz opens, with all that marking it takes. Its `right` and `number` are never shown to students. */
 export interface FrozenQuestion {
@@ -52,8 +77,10 @@ export interface FrozenQuestion {
   asked: BothWays;
   /** Empty where something is written. */
   offered: Offered[];
-  /** Ids of what is right among what is offered. */
+  /** Ids of what is right among what is offered; where specimens are sorted, that of each in their order. */
   right: string[];
+  /** The specimens that are sorted, in the order of their letters. */
+  items?: SortedItem[];
   /** What is right of a number, in stored units, and how it is read. */
   number?: { character: Character; units: UnitSystem; from: number; to: number };
 }
@@ -76,7 +103,10 @@ export const inItsWords = ({ term, plain }: BothWays, audience: Audience): strin
  * @example
  * asStudentsRead(arrangement, 'plain'); // { kind: 'state', asked: 'Leaves and buds on the twig: which is it here?', offered: [{ id: 'opposite', … }] }
  */
-export const asStudentsRead = ({ kind, asked, offered }: FrozenQuestion, audience: Audience): AskedOf => ({
+export const asStudentsRead = (
+  { kind, asked, offered, items }: FrozenQuestion,
+  audience: Audience,
+): AskedOf => ({
   kind,
   asked: inItsWords(asked, audience),
   offered: offered.map((each) => ({
@@ -84,4 +114,5 @@ export const asStudentsRead = ({ kind, asked, offered }: FrozenQuestion, audienc
     word: inItsWords(each, audience),
     definition: each.definition ?? '',
   })),
+  ...(items ? { letters: lettersOf(items.length) } : {}),
 });
