@@ -90,6 +90,9 @@ test.each([
   const pairs = [
     ['ink', 'sheet'],
     ['ink2', 'sheet'],
+    ['ink', 'paper'],
+    ['ink2', 'paper'],
+    ['onDrawn', 'drawn'],
     ['ink', 'actionPale'],
     ['ink', 'goldPale'],
     ['goldInk', 'goldPale'],

@@ -43,6 +43,8 @@ export const COLORS = {
   inkLine: '#52686c',
   /** Under a drawing, in every look. */
   drawn: '#f6f8f6',
+  /** Written on that ground, in every look. */
+  onDrawn: '#17262b',
   /** Under a photograph. */
   stage: '#dfe5e2',
 
@@ -105,6 +107,7 @@ export const LOOKS: Record<'daylight' | 'dark', Partial<Record<ColorName, string
   dark: {
     ground: '#0d1517',
     sheet: '#121d20',
+    paper: '#18262a',
     ink: '#e6eeea',
     ink2: '#b3c2bd',
     ink3: '#9aaaa6',

@@ -171,7 +171,7 @@ function Shown({ station }: { station: SatStation }) {
         </p>
       ) : picture ? (
         <img
-          className={styles['specimen']}
+          className={`${styles['specimen']} ${station.question?.letters ? styles['sheet'] : ''}`}
           src={picture}
           alt={`The ${station.medium} at station ${station.position}`}
           onError={() => setMissing(true)}

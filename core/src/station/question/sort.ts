@@ -115,7 +115,7 @@ function evenly(own: Shown, others: readonly Shown[]): Shown[] {
 }
 
 /** Height of the line with the letter above each drawing. */
-const LINE = 26;
+const LINE = 34;
 const ACROSS = 2;
 
 /**
@@ -140,7 +140,7 @@ export function sheetOf(
           `<svg x="${x}" y="${y + LINE}" width="${FRAME.width}" height="${FRAME.height}" `,
         )
       : '';
-    return `<text x="${x + 12}" y="${y + 20}" font-size="20" font-weight="600" fill="#17262b">${letters[i]}</text>${placed}`;
+    return `<text x="${x + 12}" y="${y + 27}" font-size="30" font-weight="600" fill="#17262b">${letters[i]}</text>${placed}`;
   });
   const [width, height] = [ACROSS * FRAME.width, Math.ceil(items.length / ACROSS) * high];
   return (
