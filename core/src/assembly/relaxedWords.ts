@@ -50,7 +50,7 @@ export function relaxedInWords(
         ? `Trees examined before: ${off} than you want.`
         : `Trees examined before: ${off} than the ${wishes.again.most} you allow. There are not enough new ones that can be shown fairly.`;
     case 'mixedUp':
-      return `Pairs that they mix up: ${off} than the ${wishes.mixedUp} you want. Their trees cannot be told apart by what can be shown that day.`;
+      return `Pairs that they mix up: ${off} than the ${wishes.mixedUp} you want. No more trees of such pairs can be shown that day and be told by it.`;
     case 'expected':
       if (of === 'forms')
         return 'The forms cannot be made equally hard: there are too few stations to choose from.';
