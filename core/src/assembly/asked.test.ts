@@ -97,6 +97,14 @@ test('a quiz asks for as much of each as is wished, judged anew, and says where 
   ]);
 });
 
+test('forms that cannot ask alike say so, though nothing but names was wished for', () => {
+  const { asked: _asked, ...wishes } = { ...usualWishes(4, []), asked: {} };
+  const so = { ...NOTHING_SO_FAR, sets: [] };
+  expect(relaxedInWords({ wish: 'asked', of: 'name', side: 'least', by: 1 }, wishes, so)).toMatch(
+    /^The forms cannot ask for as many of each thing/,
+  );
+});
+
 test('what students went by is asked where most that is doubtful could tell, and never beside another question', () => {
   const tells = (ids: string[], more: Partial<Candidate> = {}) => ({ ...table[0]!, tells: ids, ...more });
   const stations = [tells(['known']), tells(['a', 'b', 'c'], { question: { kind: 'genus' } }), tells(['a'])];

@@ -32,7 +32,11 @@ export function relaxedInWords(
         : `${upperFirst(title)}: ${off} than the ${most} you allow, or there are too few stations. Allow more, or other kinds.`;
     }
     case 'asked': {
-      const { least, most } = wishes.asked![of as AskedKind]!;
+      const wanted = wishes.asked?.[of as AskedKind];
+      // Between forms nothing was wished for but that they are alike.
+      if (!wanted)
+        return 'The forms cannot ask for as many of each thing: there are too few stations to choose from.';
+      const { least, most } = wanted;
       const title = `Stations that ask for ${ASKED_TITLES[of as AskedKind]}`;
       return few
         ? `${title}: ${counted(by, 'station')} fewer than the ${least} you want. At no other can it be asked fairly in what is shown that day.`

@@ -131,7 +131,13 @@ async function makeQuiz({ key, ground, wishes, so, forms }: QuizTask): Promise<Q
       byKind.set(kind.id, candidatesOf(list, vocabulary, { ...options, kinds: [kind] }));
   const used = [...wanted].flatMap((id) => byKind.get(id) ?? []);
   const named = used.flatMap((table) => table.candidates);
-  const kinds = Object.keys(wishes.asked ?? {}) as AskedKind[];
+  // What is settled may ask for what is not wished for otherwise.
+  const kinds = [
+    ...new Set([
+      ...Object.keys(wishes.asked ?? {}),
+      ...wishes.pins.flatMap((pin) => pin.split(' ')[2] ?? []),
+    ]),
+  ] as AskedKind[];
   const candidates = [...named, ...askedCandidates(named, kinds, ground, so)];
   return {
     assembly: assembleQuiz(candidates, wishes, so, ground, await highs(), forms),

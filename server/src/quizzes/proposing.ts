@@ -71,13 +71,17 @@ export const proposalRoute = serve(assembly.propose, async ({ db, params, body }
 
 export const cameRoute = serve(assembly.came, async ({ db, params }) => {
   const { id, latitude, longitude, elevation } = await courseOf(db, params.courseId);
-  const held = await heldStations(db, id);
   const read = await committedLibrary(db);
   const { library, vocabulary } = read;
+  const all = await heldStations(db, id);
+  const taxa = read.profilesOf([...new Set(all.flatMap(({ list }) => list.map((taxon) => taxon.id)))]);
+  const known = new Set(taxa.map(({ taxon }) => taxon.id));
+  // What the library does not know any more cannot be read again.
+  const held = all.filter(({ taxonId }) => known.has(taxonId));
   const task: ReadTask = {
     kind: 'read',
     key: JSON.stringify([library.id, library.revision, latitude, longitude, elevation]),
-    taxa: read.profilesOf([...new Set(held.flatMap(({ list }) => list.map((taxon) => taxon.id)))]),
+    taxa,
     vocabulary,
     options: { reference: library.reference, site: { latitude, longitude, elevation } },
     stations: held.map(({ taxonId, view, list }) => ({ taxonId, view, list: list.map((taxon) => taxon.id) })),
