@@ -50,53 +50,58 @@ const AIMS: [number, string][] = [
   [0.7, 'above all to learn what they overlook'],
 ];
 
+/** How many stations, how fair, to what end, how hard. */
+const Sentence = ({ wanted, set }: { wanted: Wanted; set(part: Partial<Wanted>): void }) => (
+  <p>
+    <InputNumber
+      aria-label="Stations"
+      className={styles['number']}
+      min={1}
+      max={80}
+      precision={0}
+      value={wanted.stations}
+      onChange={(stations) => stations !== null && set({ stations })}
+    />{' '}
+    stations, each to be told by{' '}
+    <Choice label="How fair" options={FAIR} value={wanted.fair} onChange={(fair) => set({ fair })} />,{' '}
+    <Choice
+      label="To what end"
+      options={AIMS}
+      value={wanted.toLearn}
+      onChange={(toLearn) => set({ toLearn })}
+    />
+    ,{' '}
+    <Choice
+      label="How hard"
+      options={BANDS.map(([, words], i) => [i, words])}
+      value={BANDS.findIndex(([[low]]) => low === wanted.expected[0])}
+      onChange={(i) => set({ expected: BANDS[i]![0] })}
+    />
+    ; at least{' '}
+    <Few
+      label="Of pairs they mix up"
+      value={wanted.mixedUp}
+      most={wanted.stations}
+      onChange={(mixedUp) => set({ mixedUp })}
+    />{' '}
+    of pairs they mix up and{' '}
+    <Few
+      label="Examined before"
+      value={wanted.again}
+      most={wanted.stations}
+      onChange={(back) => set({ again: back })}
+    />{' '}
+    examined before.
+  </p>
+);
+
 /** What is wanted of a quiz, as a sentence whose parts are changed in place, and what came of it. */
 export function ProposeQuiz({ course, proposal, again }: ProposeQuizProps) {
   const { wanted, want, proposed, propose, proposing, problem, bans, allowAll, takeBack } = proposal;
   const set = (part: Partial<Wanted>) => want({ ...wanted, ...part });
   return (
     <section className={styles['propose']} aria-label="Propose a quiz">
-      <p>
-        <InputNumber
-          aria-label="Stations"
-          className={styles['number']}
-          min={1}
-          max={80}
-          precision={0}
-          value={wanted.stations}
-          onChange={(stations) => stations !== null && set({ stations })}
-        />{' '}
-        stations, each to be told by{' '}
-        <Choice label="How fair" options={FAIR} value={wanted.fair} onChange={(fair) => set({ fair })} />,{' '}
-        <Choice
-          label="To what end"
-          options={AIMS}
-          value={wanted.toLearn}
-          onChange={(toLearn) => set({ toLearn })}
-        />
-        ,{' '}
-        <Choice
-          label="How hard"
-          options={BANDS.map(([, words], i) => [i, words])}
-          value={BANDS.findIndex(([[low]]) => low === wanted.expected[0])}
-          onChange={(i) => set({ expected: BANDS[i]![0] })}
-        />
-        ; at least{' '}
-        <Few
-          label="Of pairs they mix up"
-          value={wanted.mixedUp}
-          most={wanted.stations}
-          onChange={(mixedUp) => set({ mixedUp })}
-        />{' '}
-        of pairs they mix up and{' '}
-        <Few
-          label="Examined before"
-          value={wanted.again}
-          most={wanted.stations}
-          onChange={(back) => set({ again: back })}
-        />{' '}
-        examined before.
-      </p>
+      <Sentence wanted={wanted} set={set} />
       <Chosen
         label="Sets"
         all={course.sets.filter(({ taxa }) => taxa.length > 0)}

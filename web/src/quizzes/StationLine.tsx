@@ -105,33 +105,7 @@ export function StationLine({
         {viewInWords(station.view)}
         <Asked station={station} list={list} />
       </span>
-      {!fixed && (
-        <span className={styles['station-tools']}>
-          {pinned !== undefined && (
-            <button
-              aria-label={`Keep station ${position}`}
-              aria-pressed={pinned}
-              title={pinned ? 'It stays when you propose again' : 'Keep it when you propose again'}
-              onClick={onPin}
-            >
-              {pinned ? '●' : '○'}
-            </button>
-          )}
-          <button
-            aria-label={`Station ${position} earlier`}
-            disabled={position === 1}
-            onClick={() => onMove(-1)}
-          >
-            ↑
-          </button>
-          <button aria-label={`Station ${position} later`} disabled={last} onClick={() => onMove(1)}>
-            ↓
-          </button>
-          <button aria-label={`Remove station ${position}`} onClick={onRemove}>
-            ×
-          </button>
-        </span>
-      )}
+      {!fixed && <Tools {...{ position, last, pinned, onPin, onMove, onRemove }} />}
       <Fair {...{ station, judged, list, fixed, near, onRepair }} />
       {[
         ...doubts,
@@ -145,6 +119,38 @@ export function StationLine({
     </li>
   );
 }
+
+/** Keeping a station, moving it by one place, and taking it out. */
+const Tools = ({
+  position,
+  last,
+  pinned,
+  onPin,
+  onMove,
+  onRemove,
+}: Pick<StationLineProps, 'position' | 'last' | 'pinned' | 'onPin' | 'onMove' | 'onRemove'>) => (
+  <span className={styles['station-tools']}>
+    {pinned !== undefined && (
+      <button
+        aria-label={`Keep station ${position}`}
+        aria-pressed={pinned}
+        title={pinned ? 'It stays when you propose again' : 'Keep it when you propose again'}
+        onClick={onPin}
+      >
+        {pinned ? '●' : '○'}
+      </button>
+    )}
+    <button aria-label={`Station ${position} earlier`} disabled={position === 1} onClick={() => onMove(-1)}>
+      ↑
+    </button>
+    <button aria-label={`Station ${position} later`} disabled={last} onClick={() => onMove(1)}>
+      ↓
+    </button>
+    <button aria-label={`Remove station ${position}`} onClick={onRemove}>
+      ×
+    </button>
+  </span>
+);
 
 /** One sentence of fairness, and what would repair it. */
 function Fair({

@@ -2,6 +2,7 @@ import { kindOf, viewOfKind, type Candidate, type ClassSoFar } from '@hurrow/cor
 import { viewFor } from './planned.ts';
 import {
   alternativesFor,
+  askedBy,
   candidateOf,
   fairInWords,
   keptOut,
@@ -96,6 +97,7 @@ test('a proposed question stands in the plan, and is known again as what was pro
   expect(plannedOf(asked).question).toEqual({ kind: 'genus' });
   expect(plannedOf(four).choose).toBe(true);
   expect([asked, four].map(plannedOf).map(candidateOf)).toEqual([asked.id, four.id]);
+  expect(askedBy([asked.id, four.id, 'c cutting', 'd fruit genus'])).toEqual({ genus: 2, choose: 1 });
 });
 
 test('what was added or changed by hand since a proposal stays; before the first, nothing does', () => {

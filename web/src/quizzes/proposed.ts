@@ -125,6 +125,21 @@ export const candidateOf = (station: Planned): string | undefined => {
   return [station.taxonId, kind.id, ...(asked ? [asked] : [])].join(' ');
 };
 
+/**
+ * What candidates ask besides the name, counted.
+ *
+ * @example
+ * askedBy(['abies-grandis cutting', 'acer-glabrum cutting genus']); // { genus: 1 }
+ */
+export function askedBy(ids: readonly string[]): Wanted['asked'] {
+  const counts: Wanted['asked'] = {};
+  for (const id of ids) {
+    const kind = id.split(' ')[2] as AskedKind | undefined;
+    if (kind) counts[kind] = (counts[kind] ?? 0) + 1;
+  }
+  return counts;
+}
+
 /** A candidate as a station of a plan. */
 export const plannedOf = ({ taxonId, kind, view, question, choose }: Candidate): Planned => ({
   taxonId,

@@ -3,7 +3,15 @@ import type { WholeCourse } from '@hurrow/contract/courses';
 import { useState } from 'react';
 import { call } from '../app/api.ts';
 import { STALE, useSaving } from '../app/useSaving.ts';
-import { candidateOf, madeByHand, planOf, usuallyWanted, wishesOf, type Wanted } from './proposed.ts';
+import {
+  askedBy,
+  candidateOf,
+  madeByHand,
+  planOf,
+  usuallyWanted,
+  wishesOf,
+  type Wanted,
+} from './proposed.ts';
 import type { Planned } from './planned.ts';
 import type { usePlan } from './usePlan.ts';
 
@@ -53,29 +61,7 @@ export function useProposal(course: WholeCourse, plan: ReturnType<typeof usePlan
     setCame(undefined);
     setProposed(undefined);
   };
-  /** Saves a second form beside this plan, for those who sit it at another time. Resolves with its id, and with what could not be had alike. */
-  const second = () =>
-    save(
-      async () => {
-        const kinds = [...new Set([...here.map((id) => id.split(' ')[1]!), ...wanted.kinds])];
-        const wishes = wishesOf({ ...wanted, kinds }, course.sets, here, bans);
-        const body = { heldOn: plan.heldOn, wishes: { ...wishes, stations: plan.stations.length }, forms: 2 };
-        const { forms, relaxed, so } = await call('POST /api/courses/{courseId}/quiz-proposal', {
-          params: { courseId: course.id },
-          body,
-        });
-        const made = await call('POST /api/courses/{courseId}/quizzes', {
-          params: { courseId: course.id },
-          body: {
-            title: `${plan.title}, second form`,
-            heldOn: plan.heldOn,
-            stations: planOf(forms[1]!, [], so, wanted.toLearn),
-          },
-        });
-        return { id: made.id, relaxed };
-      },
-      { stale: [STALE.course(course.id)] },
-    );
+  const second = useSecondForm(course, plan, { wanted, here, bans, save });
   return {
     /** Nothing stood there before: there is nothing to put back. */
     takeBack: came && came.before.length > 0 ? takeBack : undefined,
@@ -95,4 +81,42 @@ export function useProposal(course: WholeCourse, plan: ReturnType<typeof usePlan
     bans,
     allowAll: () => setBans([]),
   };
+}
+
+interface SecondForm {
+  wanted: Wanted;
+  /** What stands in the plan, as candidates. */
+  here: readonly string[];
+  bans: readonly string[];
+  save: ReturnType<typeof useSaving>['save'];
+}
+
+/** Saves a second form beside a plan, for those who sit it at another time. Resolves with its id, and with what could not be had alike. */
+function useSecondForm(
+  course: WholeCourse,
+  plan: ReturnType<typeof usePlan>,
+  { wanted, here, bans, save }: SecondForm,
+) {
+  return () =>
+    save(
+      async () => {
+        const kinds = [...new Set([...here.map((id) => id.split(' ')[1]!), ...wanted.kinds])];
+        const wishes = wishesOf({ ...wanted, kinds, asked: askedBy(here) }, course.sets, here, bans);
+        const body = { heldOn: plan.heldOn, wishes: { ...wishes, stations: plan.stations.length }, forms: 2 };
+        const { forms, relaxed, so } = await call('POST /api/courses/{courseId}/quiz-proposal', {
+          params: { courseId: course.id },
+          body,
+        });
+        const made = await call('POST /api/courses/{courseId}/quizzes', {
+          params: { courseId: course.id },
+          body: {
+            title: `${plan.title}, second form`,
+            heldOn: plan.heldOn,
+            stations: planOf(forms[1]!, [], so, wanted.toLearn),
+          },
+        });
+        return { id: made.id, relaxed };
+      },
+      { stale: [STALE.course(course.id)] },
+    );
 }

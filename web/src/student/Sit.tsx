@@ -104,34 +104,7 @@ function Station({ quiz, at, outbox, ahead }: { quiz: OpenQuiz; at: number; outb
           </p>
         )}
         <form onSubmit={submit}>
-          {station.asks.length > 0 && (
-            <Seeing
-              asks={station.asks}
-              seen={answer.seen ?? {}}
-              onSee={(seen) => setAnswer({ ...answer, seen })}
-            />
-          )}
-          {station.question ? (
-            <Asked question={station.question} policy={quiz.policy} answer={answer} onAnswer={setAnswer} />
-          ) : station.choices.length > 0 ? (
-            <Choices choices={station.choices} answer={answer} onAnswer={setAnswer} />
-          ) : (
-            <NameFields quiz={quiz} answer={answer} onAnswer={setAnswer} />
-          )}
-          {station.wentBy.length > 0 && (
-            <WentBy
-              offered={station.wentBy}
-              told={answer.wentBy ?? []}
-              onTell={(wentBy) => setAnswer({ ...answer, wentBy })}
-            />
-          )}
-          <Sure
-            sure={answer.sure}
-            onSure={(sure) => {
-              const { sure: _before, ...rest } = answer;
-              setAnswer(sure ? { ...rest, sure } : rest);
-            }}
-          />
+          <Asking {...{ quiz, station, answer, setAnswer }} />
           <label className={styles['again']}>
             <input type="checkbox" checked={again.includes(station.id)} onChange={() => mark(station.id)} />
             Come back to this one
@@ -151,6 +124,52 @@ function Station({ quiz, at, outbox, ahead }: { quiz: OpenQuiz; at: number; outb
           </div>
         </form>
       </main>
+    </>
+  );
+}
+
+/** All that a station asks: what is seen, the name or something in its place, what it was named by, and how sure one is. */
+function Asking({
+  quiz,
+  station,
+  answer,
+  setAnswer,
+}: {
+  quiz: OpenQuiz;
+  station: SatStation;
+  answer: Answer;
+  setAnswer(answer: Answer): void;
+}) {
+  return (
+    <>
+      {station.asks.length > 0 && (
+        <Seeing
+          asks={station.asks}
+          seen={answer.seen ?? {}}
+          onSee={(seen) => setAnswer({ ...answer, seen })}
+        />
+      )}
+      {station.question ? (
+        <Asked question={station.question} policy={quiz.policy} answer={answer} onAnswer={setAnswer} />
+      ) : station.choices.length > 0 ? (
+        <Choices choices={station.choices} answer={answer} onAnswer={setAnswer} />
+      ) : (
+        <NameFields quiz={quiz} answer={answer} onAnswer={setAnswer} />
+      )}
+      {station.wentBy.length > 0 && (
+        <WentBy
+          offered={station.wentBy}
+          told={answer.wentBy ?? []}
+          onTell={(wentBy) => setAnswer({ ...answer, wentBy })}
+        />
+      )}
+      <Sure
+        sure={answer.sure}
+        onSure={(sure) => {
+          const { sure: _before, ...rest } = answer;
+          setAnswer(sure ? { ...rest, sure } : rest);
+        }}
+      />
     </>
   );
 }
