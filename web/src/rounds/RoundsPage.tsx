@@ -75,44 +75,55 @@ function Planning({ course, quiz, saved }: Props & { saved: Rounds }) {
       <Tries quiz={quiz} />
       {rotation && rounds.away.length > 0 && <Late {...{ rounds, rotation, students }} />}
       {rotation ? (
-        <div className={styles['scroll']}>
-          <table className={styles['timetable']}>
-            <thead>
-              <tr>
-                <th scope="col">Bell</th>
-                {rotation.slots.map((_, bell) => (
-                  <th key={bell} scope="col">
-                    {bell + 1}
-                  </th>
-                ))}
-              </tr>
-            </thead>
-            <tbody>
-              {rowsOf(rotation, students).map(({ id, name, wave, places }, i, all) => (
-                <tr key={id} data-first={i === 0 || all[i - 1]!.wave !== wave}>
-                  <th scope="row">
-                    {name}
-                    {rotation.waves.length > 1 && (
-                      <small>
-                        {' '}
-                        round {wave + 1}, at {minutes(rotation.waves[wave]!.begins)}
-                      </small>
-                    )}
-                  </th>
-                  {places.map((place, bell) => (
-                    <td key={bell}>{place}</td>
-                  ))}
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        </div>
+        <Timetable rotation={rotation} students={students} />
       ) : (
         <p>Nobody is there: import the class list, or take somebody off those who are away.</p>
       )}
     </>
   );
 }
+
+/** Who stands where at which bell. */
+const Timetable = ({
+  rotation,
+  students,
+}: {
+  rotation: Rotation;
+  students: readonly { id: string; name: string }[];
+}) => (
+  <div className={styles['scroll']}>
+    <table className={styles['timetable']}>
+      <thead>
+        <tr>
+          <th scope="col">Bell</th>
+          {rotation.slots.map((_, bell) => (
+            <th key={bell} scope="col">
+              {bell + 1}
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {rowsOf(rotation, students).map(({ id, name, wave, places }, i, all) => (
+          <tr key={id} data-first={i === 0 || all[i - 1]!.wave !== wave}>
+            <th scope="row">
+              {name}
+              {rotation.waves.length > 1 && (
+                <small>
+                  {' '}
+                  round {wave + 1}, at {minutes(rotation.waves[wave]!.begins)}
+                </small>
+              )}
+            </th>
+            {places.map((place, bell) => (
+              <td key={bell}>{place}</td>
+            ))}
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  </div>
+);
 
 interface WantedProps {
   rounds: Rounds;
