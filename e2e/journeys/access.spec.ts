@@ -65,6 +65,12 @@ test('no page of a course has an accessibility fault that is more than minor', a
   await page.getByRole('link', { name: 'Quiz 1' }).click();
   await expect(page.getByRole('table', { name: 'Papers' })).toBeVisible();
   await check(page, 'mark');
+  await page.getByRole('link', { name: 'Mark it a second time' }).click();
+  await page.getByRole('button', { name: 'no points' }).click();
+  await expect(page.getByText(/^2 of \d+ ·/)).toBeVisible();
+  await check(page, 'second marker');
+  await page.getByRole('link', { name: 'Back to the marks' }).click();
+  await expect(page.getByText(/^A second marker judged 1 different answer/)).toBeVisible();
   await page.getByRole('link', { name: 'Contest', exact: true }).click();
   await expect(page.getByRole('heading', { name: 'Standings' })).toBeVisible();
   await check(page, 'contest');
