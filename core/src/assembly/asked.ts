@@ -60,8 +60,8 @@ function asked(
 ): Candidate | undefined {
   const as = (part: Partial<Candidate>): Candidate => ({ ...each, id: `${each.id} ${kind}`, ...part });
   switch (kind) {
-    case 'name':
     // What is sorted is a sheet of drawings, made by hand.
+    case 'name':
     case 'sort':
       return undefined;
     case 'choose':
