@@ -1,6 +1,6 @@
-import type { Answer } from '../names/index.ts';
+import { UNCALLED, type Answer } from '../names/index.ts';
 import { done, refused, type Outcome } from '../outcome/index.ts';
-import { lettersOf, UNCALLED, type FrozenQuestion } from '../station/index.ts';
+import { lettersOf, type FrozenQuestion } from '../station/index.ts';
 
 /**
  * Reads what a paper answers where a station asks for something else than a name: what was chosen by its words or id, and what is written as it is.

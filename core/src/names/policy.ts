@@ -40,6 +40,15 @@ export interface Answer {
   sure?: Sureness;
 }
 
+/** Stands for a specimen that was not called. */
+export const UNCALLED = '-';
+
+/** What each of several specimens was called, in their order. */
+export const calledOf = (said: string, count: number): (string | undefined)[] => {
+  const ids = said.trim().split(/\s+/);
+  return Array.from({ length: count }, (_, i) => (ids[i] && ids[i] !== UNCALLED ? ids[i] : undefined));
+};
+
 export const SURENESS = ['sure', 'half', 'guess'] as const;
 /** Sure, half sure, or a guess. */
 export type Sureness = (typeof SURENESS)[number];

@@ -1,7 +1,8 @@
 import { createHash } from 'node:crypto';
 import { earlierClasses } from './earlier.ts';
 import { answerId, MODEL_VERSION, type GivenAnswer, type Unnamed } from '@hurrow/core/confusion';
-import { calledOf, isPrompted } from '@hurrow/core/station';
+import { calledOf } from '@hurrow/core/names';
+import { isPrompted } from '@hurrow/core/station';
 import type { Course } from '@hurrow/contract/courses';
 import type { Db } from '../db/index.ts';
 import type { MarkedAnswer } from '@hurrow/contract/quizzes';

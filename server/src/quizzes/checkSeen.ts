@@ -1,5 +1,5 @@
-import type { Answer } from '@hurrow/core/names';
-import { calledOf, GUESS, statesToSee, WHOLE_LOOK } from '@hurrow/core/station';
+import { calledOf, type Answer } from '@hurrow/core/names';
+import { GUESS, statesToSee, WHOLE_LOOK } from '@hurrow/core/station';
 import { badInput } from '../api/problem.ts';
 import type { Db } from '../db/index.ts';
 import { committedLibrary } from '../library/committed.ts';

@@ -1,6 +1,6 @@
-import type { Answer, NamingPolicy } from '@hurrow/core/names';
+import { calledOf, type Answer, type NamingPolicy } from '@hurrow/core/names';
 import { answeredWith, calledWith, fieldOf, typedIn } from './asked.ts';
-import { calledOf, type AskedOf } from '@hurrow/core/station';
+import type { AskedOf } from '@hurrow/core/station';
 import { LONGEST } from './cleaned.ts';
 import styles from './student.module.css';
 

@@ -1,5 +1,5 @@
-import type { Answer, NamingPolicy } from '@hurrow/core/names';
-import { calledOf, UNCALLED, type QuestionKind } from '@hurrow/core/station';
+import { calledOf, UNCALLED, type Answer, type NamingPolicy } from '@hurrow/core/names';
+import type { QuestionKind } from '@hurrow/core/station';
 
 /** The part of an answer that a written question fills, and what its field is called. */
 export function fieldOf(

@@ -1,4 +1,5 @@
 import {
+  calledOf,
   fullPoints,
   lessened,
   markAnswer,
@@ -41,15 +42,6 @@ export function saidTo(
   const chosen = offered.find(({ id }) => id === said);
   return chosen ? inItsWords(chosen, audience) : said;
 }
-
-/** Stands for a specimen that was not called. */
-export const UNCALLED = '-';
-
-/** What each of several specimens was called, in their order. */
-export const calledOf = (said: string, count: number): (string | undefined)[] => {
-  const ids = said.trim().split(/\s+/);
-  return Array.from({ length: count }, (_, i) => (ids[i] && ids[i] !== UNCALLED ? ids[i] : undefined));
-};
 
 function saidOfEach(
   said: string,

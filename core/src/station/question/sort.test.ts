@@ -1,8 +1,8 @@
-import { DEFAULT_MARKING } from '../../names/index.ts';
+import { calledOf, DEFAULT_MARKING } from '../../names/index.ts';
 import { profiled, viewOf } from '../../testing/taxa.ts';
 import { BUILT_IN } from '../../vocabulary/index.ts';
 import { freezeStation, questionAt } from '../freeze.ts';
-import { asStudentsRead, calledOf, markQuestion, questionFairness, rightInWords, saidTo } from './index.ts';
+import { asStudentsRead, markQuestion, questionFairness, rightInWords, saidTo } from './index.ts';
 
 const LEAF = {
   'foliage.kind': 'broad blade',
