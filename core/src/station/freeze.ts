@@ -3,12 +3,13 @@ import type { MarkingPolicy, NamedTaxon } from '../names/index.ts';
 import type { Outcome } from '../outcome/index.ts';
 import { drawingToSvg, partsInWords, type Traits } from '../specimen/index.ts';
 import type { UnitSystem } from '../score/index.ts';
+import type { View } from '../view/index.ts';
 import type { Vocabulary } from '../vocabulary/index.ts';
 import { fixQuestion, sheetOf, type FrozenQuestion, type QuestionContext } from './question/index.ts';
 import { seeingQuestion, type SeeingQuestion } from './seeing.ts';
 import { choicesOf } from './choices.ts';
 import { checklistOf } from './wentBy.ts';
-import { individualOf } from './individual.ts';
+import { individualOf, type DrawingContext } from './individual.ts';
 import type { FrozenStation, PlannedStation } from './station.ts';
 
 export interface FreezeContext extends ReadingOptions {
@@ -48,12 +49,7 @@ export function freezeStation(station: PlannedStation, seed: number, context: Fr
     medium: station.medium,
     seed,
     traits: drawn?.traits ?? null,
-    drawing:
-      question?.items !== undefined
-        ? sheetOf(question.items, station.view, context)
-        : drawn
-          ? drawingToSvg(drawn.plate, partsInWords(drawn.traits, station.view.organs))
-          : null,
+    drawing: pictureOf(drawn, question, station.view, context),
     ...(station.asks?.length && !question
       ? { asks: questionsOf(station, truth, drawn?.traits ?? null, context) }
       : {}),
@@ -69,6 +65,22 @@ export function freezeStation(station: PlannedStation, seed: number, context: Fr
         }
       : {}),
   };
+}
+
+/**
+ * What students look at where it is drawn, as SVG without any name: the individual, or the sheet of those that are sorted.
+ *
+ * @param drawn the station's individual; undefined where it is not drawn
+ * @returns null where nothing is drawn
+ */
+export function pictureOf(
+  drawn: ReturnType<typeof individualOf>,
+  question: FrozenQuestion | undefined,
+  view: View,
+  context: DrawingContext & { list: readonly ProfiledTaxon[] },
+): string | null {
+  if (question?.items) return sheetOf(question.items, view, context);
+  return drawn ? drawingToSvg(drawn.plate, partsInWords(drawn.traits, view.organs)) : null;
 }
 
 /**

@@ -1,15 +1,12 @@
 import type { WholeCourse } from '@hurrow/contract/courses';
 import type { Quiz } from '@hurrow/contract/quizzes';
 import { writeQti } from '@hurrow/core/formats';
-import { readLibrary } from '@hurrow/core/library';
-import { drawingToSvg, partsInWords } from '@hurrow/core/specimen';
-import { individualOf } from '@hurrow/core/station';
 import { useLibrary } from '../app/data.ts';
 import { download } from '../app/download.ts';
 import { LinkButton } from '../app/parts.tsx';
 import { useMayChange } from '../app/session.ts';
 import { useSaving } from '../app/useSaving.ts';
-import type { AskSetting } from '../rounds/willAsk.ts';
+import { picturedAt, type AskSetting } from '../rounds/willAsk.ts';
 import { planToBegin } from './planned.ts';
 import { qtiStations } from './qti.ts';
 
@@ -46,22 +43,17 @@ export function QtiOut({ course, quiz }: { course: WholeCourse; quiz: Quiz }) {
 async function picturesOf(
   quiz: Quiz,
   course: WholeCourse,
-  { library, vocabulary }: AskSetting,
+  setting: AskSetting,
 ): Promise<Record<string, string>> {
   const pictures: Record<string, string> = {};
-  const read = readLibrary(library);
-  const setting = { vocabulary, units: course.units, reference: library.reference, site: course };
   for (const station of quiz.stations) {
     if (station.drawn) {
       const sent = await fetch(`/api/quizzes/${quiz.id}/stations/${station.id}/drawing.svg`);
       if (sent.ok) pictures[station.id] = await sent.text();
       continue;
     }
-    const profiled = read.profileOf(station.taxonId);
-    if (station.medium !== 'drawing' || !profiled) continue;
-    const drawn = individualOf(profiled, station, station.seed, setting);
-    if (drawn)
-      pictures[station.id] = drawingToSvg(drawn.plate, partsInWords(drawn.traits, station.view.organs));
+    const picture = picturedAt(station, course, setting);
+    if (picture) pictures[station.id] = picture;
   }
   return pictures;
 }

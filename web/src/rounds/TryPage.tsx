@@ -5,13 +5,10 @@ import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState, type FormEvent } from 'react';
 import { Link, useParams } from 'react-router';
 import type { Answer } from '@hurrow/core/names';
-import { readLibrary } from '@hurrow/core/library';
-import { individualOf } from '@hurrow/core/station';
 import { commonName, scientificName } from '@hurrow/core/taxon';
 import { MEDIUM_TITLES, viewInWords } from '@hurrow/core/view';
 import { call, messageOf } from '../app/api.ts';
 import { courseQuery, useLibrary } from '../app/data.ts';
-import { DrawingSvg } from '../app/Drawings.tsx';
 import { Opening, Problem } from '../app/parts.tsx';
 import { useSaving } from '../app/useSaving.ts';
 import { BroughtBack } from '../drafts/BroughtBack.tsx';
@@ -20,7 +17,7 @@ import { quizQuery } from '../quizzes/quizData.ts';
 import { Asked } from '../student/Asked.tsx';
 import { Choices } from '../student/Choices.tsx';
 import { NameFields } from '../student/NameFields.tsx';
-import { willAsk } from './willAsk.ts';
+import { picturedAt, willAsk } from './willAsk.ts';
 import styles from '../student/student.module.css';
 import ui from '../app/parts.module.css';
 
@@ -127,17 +124,19 @@ function Fields({
 /** What students will see of it: the drawing, or where to look. */
 function Shown({ course, station }: { course: WholeCourse; station: Quiz['stations'][number] }) {
   const { library, vocabulary } = useLibrary();
-  const { medium, view, taxonId, seed, position } = station;
-  const plate = useMemo(() => {
-    const profiled = library && readLibrary(library).profileOf(taxonId);
-    if (medium !== 'drawing' || !profiled) return undefined;
-    const setting = { vocabulary, units: course.units, reference: library.reference, site: course };
-    return individualOf(profiled, { view }, seed, setting)?.plate;
-  }, [medium, view, taxonId, seed, library, vocabulary, course]);
+  const { medium, view, position } = station;
+  const picture = useMemo(
+    () => (library ? picturedAt(station, course, { library, vocabulary }) : null),
+    [station, library, vocabulary, course],
+  );
   return (
     <>
-      {plate ? (
-        <DrawingSvg drawing={plate} label={`The drawing at station ${position}`} />
+      {picture ? (
+        <img
+          className={`${styles['specimen']} ${station.question?.kind === 'sort' ? styles['sheet'] : ''}`}
+          src={`data:image/svg+xml;utf8,${encodeURIComponent(picture)}`}
+          alt={`The drawing at station ${position}`}
+        />
       ) : (
         <p className={styles['look-there']}>
           Look at the {MEDIUM_TITLES[medium]} at station {position}.

@@ -5,11 +5,14 @@ import { readLibrary, type Library } from '@hurrow/core/library';
 import {
   asStudentsRead,
   choicesOf,
+  individualOf,
   namesToChoose,
+  pictureOf,
   questionAt,
   type AskedOf,
   type FrozenQuestion,
   type NameToChoose,
+  type QuestionContext,
 } from '@hurrow/core/station';
 import type { Vocabulary } from '@hurrow/core/vocabulary';
 
@@ -26,14 +29,22 @@ export interface AsksAt {
   list: readonly ProfiledTaxon[];
 }
 
-export function asksAt(
-  station: Quiz['stations'][number],
+const groundOf = (
   { sets, marking, units, ...site }: WholeCourse,
   { library, vocabulary }: AskSetting,
-): AsksAt {
-  const list = readLibrary(library).profilesOf(sets.flatMap(({ taxa }) => taxa));
+): QuestionContext => ({
+  list: readLibrary(library).profilesOf(sets.flatMap(({ taxa }) => taxa)),
+  vocabulary,
+  marking,
+  units,
+  reference: library.reference,
+  site,
+});
+
+export function asksAt(station: Quiz['stations'][number], course: WholeCourse, setting: AskSetting): AsksAt {
+  const ground = groundOf(course, setting);
+  const { list, vocabulary, marking } = ground;
   const { taxonId, seed, view, choose } = station;
-  const ground = { list, vocabulary, marking, units, reference: library.reference, site };
   const now = questionAt(station, seed, ground);
   const asked = station.asking ?? (now?.ok ? now.value : undefined);
   const isChosen = choose && !asked && list.some(({ taxon }) => taxon.id === taxonId);
@@ -55,4 +66,17 @@ export function willAsk(
 ): { question: AskedOf | null; choices: NameToChoose[] } {
   const { asked, choices } = asksAt(station, course, setting);
   return { question: asked ? asStudentsRead(asked, course.audience) : null, choices };
+}
+
+/** What students will look at where it is drawn, as SVG: the individual, or the sheet of those that are sorted; null where nothing is. */
+export function picturedAt(
+  station: Quiz['stations'][number],
+  course: WholeCourse,
+  setting: AskSetting,
+): string | null {
+  const { asked, list } = asksAt(station, course, setting);
+  const truth = list.find(({ taxon }) => taxon.id === station.taxonId);
+  if (station.medium !== 'drawing' || !truth) return null;
+  const ground = groundOf(course, setting);
+  return pictureOf(individualOf(truth, station, station.seed, ground), asked, station.view, ground);
 }

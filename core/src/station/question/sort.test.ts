@@ -1,7 +1,8 @@
 import { calledOf, DEFAULT_MARKING } from '../../names/index.ts';
 import { profiled, viewOf } from '../../testing/taxa.ts';
 import { BUILT_IN } from '../../vocabulary/index.ts';
-import { freezeStation, questionAt } from '../freeze.ts';
+import { freezeStation, pictureOf, questionAt } from '../freeze.ts';
+import { individualOf } from '../individual.ts';
 import { asStudentsRead, markQuestion, questionFairness, rightInWords, saidTo } from './index.ts';
 
 const LEAF = {
@@ -97,6 +98,18 @@ test('each specimen bears its share of the points, and what is right is said let
   expect(calledOf(half, 6).filter(Boolean)).toHaveLength(3);
   expect(saidTo(question, { said: all })).toBe(rightInWords({ question, truth }, 'technical'));
   expect(rightInWords({ question, truth }, 'technical')).toMatch(/^A (Opposite|Alternate), B /);
+});
+
+test('what is previewed is the same sheet as what is fixed; where something else is asked it is the individual', () => {
+  const seed = 7;
+  const drawn = individualOf(LIST[0]!, station('a'), seed, context);
+  const sheet = pictureOf(drawn, question, view, context);
+  expect(sheet).toBe(freezeStation(station('a'), seed, { ...context, revision: 1 }).drawing);
+  const { question: _sort, ...named } = station('a');
+  expect(pictureOf(drawn, undefined, view, context)).toBe(
+    freezeStation(named, seed, { ...context, revision: 1 }).drawing,
+  );
+  expect(pictureOf(undefined, undefined, view, context)).toBeNull();
 });
 
 test('fixed, its drawing is a sheet of all of them without a name, and it is as fair as the character is read', () => {
