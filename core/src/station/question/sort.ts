@@ -1,10 +1,11 @@
 import type { ProfiledTaxon } from '../../evidence/index.ts';
 import { done, refused, type Outcome } from '../../outcome/index.ts';
 import { randomFrom, seedOf } from '../../random/index.ts';
-import { drawingToSvg, enoughToDraw } from '../../specimen/index.ts';
+import { drawingToSvg } from '../../specimen/index.ts';
 import type { View } from '../../view/index.ts';
 import { stateOf, type Character } from '../../vocabulary/index.ts';
 import { upperFirst } from '../../words/index.ts';
+import { tooLittleToDraw } from '../doubts.ts';
 import { individualOf, type DrawingContext } from '../individual.ts';
 import { seeingQuestion, statesToSee } from '../seeing.ts';
 import { FRAME } from '../station.ts';
@@ -88,7 +89,7 @@ function shownBy(
   context: QuestionContext,
 ): Shown | undefined {
   const { taxon } = profiled;
-  if (enoughToDraw(profiled, view, context.vocabulary).some(({ enough }) => !enough)) return undefined;
+  if (tooLittleToDraw({ taxonId: taxon.id, medium: 'drawing', view }, context).length > 0) return undefined;
   const individual = 1 + (seedOf(seed, 'sorted', taxon.id) % (2 ** 31 - 2));
   const drawn = individualOf(profiled, { view }, individual, context);
   const right =
