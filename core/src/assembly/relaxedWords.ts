@@ -39,8 +39,8 @@ export function relaxedInWords(
       const { least, most } = wanted;
       const title = `Stations that ask for ${ASKED_TITLES[of as AskedKind]}`;
       return few
-        ? `${title}: ${counted(by, 'station')} fewer than the ${least} you want. At no other can it be asked fairly in what is shown that day.`
-        : `${title}: ${counted(by, 'station')} more than the ${most} you allow.`;
+        ? `${title}: ${off} than the ${least} you want. At no other can it be asked fairly in what is shown that day.`
+        : `${title}: ${off} than the ${most} you allow.`;
     }
     case 'set': {
       const title = sets.find(({ id }) => id === of)?.title ?? of;

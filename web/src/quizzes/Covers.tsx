@@ -6,7 +6,7 @@ import { call } from '../app/api.ts';
 import { LinkButton } from '../app/parts.tsx';
 import { STALE } from '../app/useSaving.ts';
 import type { usePieces } from './usePieces.ts';
-import { coverage, trustInWords } from './covering.ts';
+import { coverage, piecesInWords, trustInWords } from './covering.ts';
 import type { Planned } from './planned.ts';
 import type { JudgedStation } from './useJudged.ts';
 import styles from './propose.module.css';
@@ -119,15 +119,9 @@ function PiecesHad({
   pieces: NonNullable<CoversProps['pieces']>;
   courseId: string;
 }) {
-  const all =
-    needed === 1
-      ? 'The piece for it'
-      : had === needed
-        ? `All ${needed} pieces`
-        : `${had} of ${needed} pieces`;
   return (
     <p>
-      {had === 0 ? `None of ${needed} pieces` : all} can be had from {grounds}.{' '}
+      {piecesInWords(needed, had)} from {grounds}.{' '}
       <Link to={`/c/${courseId}/grounds/collecting${listId ? `/${listId}` : ''}`}>
         {listId ? 'Open the collecting list' : 'Make a collecting list'}
       </Link>

@@ -1,4 +1,4 @@
-import { coverage, nearPlaces, putInOrder, trustInWords } from './covering.ts';
+import { coverage, nearPlaces, piecesInWords, putInOrder, trustInWords } from './covering.ts';
 import { viewFor } from './planned.ts';
 
 const station = (taxonId: string) => ({
@@ -71,3 +71,11 @@ test('how far an expectation can be trusted is said by the quizzes that were hel
     /30 in a hundred off .* the order of the stations/,
   );
 });
+
+test.each([
+  [1, 1, 'Its one piece can be had'],
+  [1, 0, 'Its one piece cannot be had'],
+  [5, 0, 'None of 5 pieces can be had'],
+  [5, 3, '3 of 5 pieces can be had'],
+  [5, 5, 'All 5 pieces can be had'],
+])('of %i pieces %i: “%s”', (needed, had, words) => expect(piecesInWords(needed, had)).toBe(words));

@@ -84,3 +84,15 @@ export function trustInWords(held: readonly { title: string; expected: number; c
         : `It was ${Math.round(off)} in a hundred off on average: trust the order of the stations more than the figure.`;
   return `Earlier quizzes, each expected from the others: ${each.join('; ')}. ${trust}`;
 }
+
+/**
+ * How many of the pieces of a plan can be had, before the name of the grounds.
+ *
+ * @example
+ * piecesInWords(17, 14); // '14 of 17 pieces can be had'
+ */
+export function piecesInWords(needed: number, had: number): string {
+  if (needed === 1) return had === 1 ? 'Its one piece can be had' : 'Its one piece cannot be had';
+  if (had === 0) return `None of ${needed} pieces can be had`;
+  return had === needed ? `All ${needed} pieces can be had` : `${had} of ${needed} pieces can be had`;
+}
