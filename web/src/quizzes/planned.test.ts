@@ -1,6 +1,7 @@
 import {
   askingWentBy,
   copyOf,
+  dayAsked,
   freeTitle,
   idsOf,
   planToBegin,
@@ -101,4 +102,11 @@ test('what was gathered for a list is shown as what it is', () => {
   expect(heldOn).toBe('2026-10-15');
   expect(stations.map(({ medium }) => medium)).toEqual(['fruit', 'cutting']);
   expect(stations[0]!.view.organs).toEqual(['fruit']);
+});
+
+test('an address asks for a day of the calendar, or it is today', () => {
+  const today = '2026-10-15';
+  expect(dayAsked('2026-10-20', today)).toBe('2026-10-20');
+  for (const stray of [null, '', 'soon', '2026-02-31', '2026-13-01', '20261020'])
+    expect(dayAsked(stray, today)).toBe(today);
 });

@@ -69,6 +69,17 @@ export const stationOf = (taxonId: string, day: number, before?: Planned, place 
   seed: anotherSeed(),
 });
 
+/**
+ * The day on which a new quiz is held, as an address may ask for it; today where that is no day of the calendar.
+ *
+ * @example
+ * dayAsked('2026-02-31', '2026-10-15'); // '2026-10-15'
+ */
+export function dayAsked(asked: string | null, today: string): string {
+  const at = asked && /^\d{4}-\d{2}-\d{2}$/.test(asked) ? Date.parse(`${asked}T00:00:00Z`) : NaN;
+  return Number.isNaN(at) || new Date(at).toISOString().slice(0, 10) !== asked ? today : asked;
+}
+
 /** “Quiz 3”, or the next number that no quiz of the course has. */
 export function freeTitle(quizzes: readonly { title: string }[]): string {
   let n = quizzes.length + 1;

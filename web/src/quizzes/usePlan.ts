@@ -10,7 +10,7 @@ import { moved } from '../app/moved.ts';
 import { sessionQuery } from '../app/session.ts';
 import { STALE, useSaving } from '../app/useSaving.ts';
 import { useKept } from '../drafts/useKept.ts';
-import { planToBegin, stationOf, type Plan, type Planned } from './planned.ts';
+import { dayAsked, planToBegin, stationOf, type Plan, type Planned } from './planned.ts';
 
 /** A plan as it is being made: kept until it is saved, with the station that is open. */
 export function usePlan(course: WholeCourse, quiz: Quiz | undefined) {
@@ -20,7 +20,13 @@ export function usePlan(course: WholeCourse, quiz: Quiz | undefined) {
   const kept = useKept<Plan>(
     `plan/${quiz?.id ?? `new-${course.id}${gathered && `-${gathered}`}`}`,
     `Plan of ${quiz?.title ?? 'a new quiz'}, ${course.name}`,
-    planToBegin(quiz, course.quizzes, search.get('on') ?? today, gathered, search.get('ask') === 'all'),
+    planToBegin(
+      quiz,
+      course.quizzes,
+      dayAsked(search.get('on'), today),
+      gathered,
+      search.get('ask') === 'all',
+    ),
   );
   const { stations, heldOn } = kept.value;
   const day = dayOfYear(heldOn);
