@@ -1,24 +1,10 @@
-import { profiled, viewOf } from '../testing/taxa.ts';
+import { LEAF, profiled, viewOf } from '../testing/taxa.ts';
 import { BUILT_IN, type ShownOrgan } from '../vocabulary/index.ts';
 import type { Medium } from '../view/index.ts';
 import { doubtsOf, freezeStation } from './index.ts';
 
 const DECEMBER = 350;
 const JULY = 200;
-const LEAF = {
-  'foliage.kind': 'broad blade',
-  'leaf.composition': 'simple',
-  'leaf.shape': 'ovate',
-  'leaf.length': '6–10 cm',
-  'leaf.lobing': 'unlobed',
-  'leaf.teeth': 'singly toothed',
-  'leaf.apex': 'acute',
-  'leaf.base': 'rounded',
-  'leaf.width': '4–6 cm',
-  'leaf.teethPerCm': '3–5',
-  'leaf.toothTip': 'forward',
-  'twig.arrangement': 'alternate',
-};
 const alder = profiled('Alnus', 'ficta', LEAF);
 const elm = profiled('Ulmus', 'ficta', { ...LEAF, 'twig.arrangement': 'opposite' });
 const hickory = profiled('Carya', 'ficta', {

@@ -40,3 +40,19 @@ export const viewOf = (organs: ShownOrgan[], day = 200): View => ({
   aids: ['eye', 'touch', 'smell', 'lens'],
   qualifiers: {},
 });
+
+/** Scores by which a simple leaf and its twig can be drawn. */
+export const LEAF = {
+  'foliage.kind': 'broad blade',
+  'leaf.composition': 'simple',
+  'leaf.shape': 'ovate',
+  'leaf.length': '6–10 cm',
+  'leaf.lobing': 'unlobed',
+  'leaf.teeth': 'singly toothed',
+  'leaf.apex': 'acute',
+  'leaf.base': 'rounded',
+  'leaf.width': '4–6 cm',
+  'leaf.teethPerCm': '3–5',
+  'leaf.toothTip': 'forward',
+  'twig.arrangement': 'alternate',
+};

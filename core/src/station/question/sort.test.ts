@@ -1,27 +1,14 @@
 import { calledOf, DEFAULT_MARKING } from '../../names/index.ts';
-import { profiled, viewOf } from '../../testing/taxa.ts';
+import { LEAF, profiled, viewOf } from '../../testing/taxa.ts';
 import { BUILT_IN } from '../../vocabulary/index.ts';
 import { freezeStation, pictureOf, questionAt } from '../freeze.ts';
 import { individualOf } from '../individual.ts';
 import { asStudentsRead, markQuestion, questionFairness, rightInWords, saidTo } from './index.ts';
 
-const LEAF = {
-  'foliage.kind': 'broad blade',
-  'leaf.composition': 'simple',
-  'leaf.shape': 'ovate',
-  'leaf.length': '6–10 cm',
-  'leaf.lobing': 'unlobed',
-  'leaf.teeth': 'singly toothed',
-  'leaf.apex': 'acute',
-  'leaf.base': 'rounded',
-  'leaf.width': '4–6 cm',
-  'leaf.teethPerCm': '3–5',
-  'leaf.toothTip': 'forward',
-  'bud.scales': 'several, overlapping',
-  'bud.shape': 'ovoid, blunt',
-};
+/** Enough to draw a twig in leaf; its arrangement is each tree’s own. */
+const DRAWN = { ...LEAF, 'bud.scales': 'several, overlapping', 'bud.shape': 'ovoid, blunt' };
 const tree = (id: string, arrangement: string) => {
-  const made = profiled('Ficta', id, { ...LEAF, 'twig.arrangement': arrangement });
+  const made = profiled('Ficta', id, { ...DRAWN, 'twig.arrangement': arrangement });
   return { ...made, taxon: { ...made.taxon, id } };
 };
 const LIST = ['a', 'b', 'c', 'd', 'e', 'f', 'g', 'h'].map((id, i) =>
