@@ -1,4 +1,13 @@
-import { chownSync, existsSync, mkdirSync, mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
+import {
+  chownSync,
+  existsSync,
+  mkdirSync,
+  mkdtempSync,
+  readFileSync,
+  readdirSync,
+  rmSync,
+  writeFileSync,
+} from 'node:fs';
 import { spawnSync } from 'node:child_process';
 import { randomBytes } from 'node:crypto';
 import { createServer } from 'node:net';
@@ -78,7 +87,15 @@ export async function startPostgres(settings = []) {
     .map((setting) => `-c ${setting}`)
     .join(' ');
   const log = join(folder, 'log');
-  const start = (at = data) => call('pg_ctl', 'start', '-w', '-s', '-D', at, '-l', log, '-o', options);
+  const start = (at = data) => {
+    try {
+      call('pg_ctl', 'start', '-w', '-s', '-D', at, '-l', log, '-o', options);
+    } catch (error) {
+      // What pg_ctl says is only that it says why there.
+      const why = readFileSync(log, 'utf8').trimEnd().split('\n').slice(-12).join('\n');
+      throw new Error(`${error.message}${why}`);
+    }
+  };
   start();
   return {
     folder,

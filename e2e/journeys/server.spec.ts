@@ -97,7 +97,16 @@ test('the page on servers, from the first statement to the moment before a misha
   await ask(url, `update course set name = 'kept' where name = '${String(planted[0])}'`);
   const [{ now }] = (await ask(url, 'select clock_timestamp()::text as now')) as [{ now: string }];
   await ask(url, `update course set name = 'a mishap'`);
-  await ask(server.url, 'select pg_switch_wal()');
+  const [{ written }] = (await ask(server.url, 'select pg_walfile_name(pg_switch_wal()) as written')) as [
+    { written: string },
+  ];
+  // What is not kept cannot be gone back to.
+  await expect
+    .poll(
+      async () =>
+        (await ask(server.url, 'select last_archived_wal as kept from pg_stat_archiver'))[0]!['kept'],
+    )
+    .toBe(written);
   server.crash();
   writeFileSync(join(base, 'recovery.signal'), '');
   for (const line of FOR_RECOVERY.map(place))
