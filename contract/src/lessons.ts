@@ -1,6 +1,7 @@
 import Joi from 'joi';
-import type { LessonEdits, LessonStop } from '@hurrow/core/lesson';
+import { MOST_PICTURES, type LessonEdits, type LessonStop } from '@hurrow/core/lesson';
 import { endpoint, INSTRUCTORS, STAFF, type Done, type Sent } from './endpoint.ts';
+import type { Photo } from './photos.ts';
 import { paperField, type Paper } from './prints.ts';
 
 /** The lesson of a set, generated from the library and changed by the instructor. */
@@ -11,6 +12,8 @@ export interface LessonAnswer {
   taxa: string[];
   stops: LessonStop[];
   edits: LessonEdits;
+  /** Photos of its trees, to stand in the place of drawings; a student is told of those that do. */
+  photos: Photo[];
   /** What showing it takes, about. */
   minutes: number;
 }
@@ -30,7 +33,7 @@ export const change = endpoint<{ body: LessonEdits; answer: Done }>()({
   method: 'put',
   path: '/api/courses/{courseId}/lessons/{setId}',
   summary:
-    'Keeps what an instructor has changed in the lesson of a set: order, hidden points, own words, slides and notes.',
+    'Keeps what an instructor has changed in the lesson of a set: order, hidden points, own words, slides, notes and photos.',
   allow: INSTRUCTORS,
   body: Joi.object<LessonEdits>({
     order: Joi.array().items(key).max(2000).required(),
@@ -51,7 +54,22 @@ export const change = endpoint<{ body: LessonEdits; answer: Done }>()({
       .unique('key')
       .required(),
     notes: Joi.object().pattern(key, Joi.string().max(4000)).required(),
+    pictures: Joi.object()
+      .pattern(key, Joi.array().items(Joi.string().guid()).min(1).max(MOST_PICTURES).unique())
+      .default({}),
   }),
+});
+
+export const photo = endpoint<{
+  params: { courseId: string; setId: string; photoId: string };
+  answer: Sent;
+}>()({
+  method: 'get',
+  path: '/api/courses/{courseId}/lessons/{setId}/photos/{photoId}',
+  summary:
+    'A photo of a lesson. A student gets one that stands on a point which is shown, where it has a credit and a licence.',
+  allow: [...STAFF, 'student'],
+  answers: 'image/webp',
 });
 
 export const slides = endpoint<{ query: { shape: 'wide' | 'classic' }; answer: Sent }>()({

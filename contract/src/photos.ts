@@ -12,6 +12,7 @@ export type PhotoSize = keyof typeof PHOTO_SIZES;
 
 export interface Photo {
   id: string;
+  taxonId: string;
   /** Size of the picture on the screen, in pixels. */
   width: number;
   height: number;
@@ -56,6 +57,8 @@ const recordSchema = Joi.object<PhotoRecord>({
     )
     .max(40)
     .required(),
+  // A micrometre a pixel through a lens, ten metres a pixel of a mountainside.
+  scale: Joi.number().min(1e-6).max(10),
 });
 
 export const ofTaxon = endpoint<{ answer: { revision: number; photos: Photo[] } }>()({

@@ -7,6 +7,7 @@ import { MEDIUM_VIEWS } from '@hurrow/core/view';
 import { BUILT_IN } from '@hurrow/core/vocabulary';
 import type { Db } from '@hurrow/server/db';
 import { encodePhoto } from '@hurrow/server/photos/encode';
+import * as lessons from '@hurrow/server/lessons/queries';
 import * as photos from '@hurrow/server/photos/queries';
 import * as species from '@hurrow/server/library/queries';
 import { addRecord } from '@hurrow/server/library/records';
@@ -24,6 +25,14 @@ const STALK: Annotation = {
   text: 'flat stalk',
   characterId: 'leaf.petioleSection',
   state: 'flattened',
+};
+
+/** Enlarges its edge: teeth fine and rounded. */
+const TEETH: Annotation = {
+  shape: 'inset',
+  from: { x: 0.6, y: 0.5 },
+  to: { x: 0.72, y: 0.62 },
+  characterId: 'leaf.teeth',
 };
 
 /** A leaf laid on paper beside a rule, drawn by the product itself: it stands for a photograph in the demo. */
@@ -95,9 +104,11 @@ export async function fillPhotos(
       credit: 'Drawn by Hurrow',
       licence: 'CC0 1.0',
       caption: `A leaf of ${profiled.taxon.commonNames[0]} with a rule, drawn in place of a photograph`,
-      annotations: profiled === aspen ? [STALK] : [],
+      annotations: profiled === aspen ? [STALK, TEETH] : [],
+      scale: SCALE / 1000,
     };
     await addRecord(db, libraryId, 'photo', id, revision, record);
+    await intoLesson(db, profiled.taxon.id, id);
   }
   const view = { ...MEDIUM_VIEWS.photo, day: 220, qualifiers: {} };
   const values = Array.from({ length: 12 }, (_, seed) => {
@@ -124,4 +135,19 @@ export async function fillPhotos(
       },
     ]),
   );
+}
+
+/** Puts a photo in the place of the drawing where the lesson of its tree comes to the leaf. */
+async function intoLesson(db: Db, taxonId: string, photoId: string): Promise<void> {
+  const sets = await db.query<{ setId: string; courseId: string }>(
+    `select course_set.id as "setId", course_set.course_id as "courseId"
+       from course_set join course_taxon on course_taxon.set_id = course_set.id
+      where course_taxon.taxon_id = $1`,
+    [taxonId],
+  );
+  for (const { setId, courseId } of sets) {
+    const edits = await lessons.editsOf(db, setId);
+    const pictures = { ...edits.pictures, [`${taxonId}/leaf`]: [photoId] };
+    await lessons.keepEdits(db, courseId, setId, { ...edits, pictures });
+  }
 }

@@ -11,9 +11,11 @@ import {
   type CalendarPart,
   type Place,
 } from '../season/index.ts';
-import { contrastPlate, drawPlate, sampleSpecimen, type Drawing } from '../specimen/index.ts';
+import { characterName, type Audience } from '../score/index.ts';
+import { contrastPlate, drawPlate, joined, sampleSpecimen, type Drawing } from '../specimen/index.ts';
 import { MEDIUM_VIEWS, type View } from '../view/index.ts';
 import type { ShownOrgan, Vocabulary } from '../vocabulary/index.ts';
+import { lowerFirst } from '../words/index.ts';
 import type { LessonPoint } from './points.ts';
 
 export interface DrawingSetting {
@@ -148,4 +150,71 @@ export function drawingOfContrast(
     ...(label ? { label } : {}),
   });
   return plate.drawn.includes(true) ? plate.drawing : undefined;
+}
+
+/** Under how old a tree is, in the view that a specimen is drawn for. */
+const AGES = ['young', 'mature'] as const;
+
+/**
+ * One tree young and mature, side by side, each at the size that the frame allows.
+ * @returns undefined where either cannot be drawn
+ */
+export function drawingOfAges(
+  profiled: ProfiledTaxon,
+  organs: readonly ShownOrgan[],
+  setting: DrawingSetting,
+): Drawing | undefined {
+  const here = atSite(profiled, setting);
+  const day = dayToDraw(organs, here.taxon.calendar, isDeciduous(here), setting.day);
+  const { vocabulary, height, units, plain } = setting;
+  const width = setting.width / AGES.length;
+  const drawings = AGES.flatMap((plantAge, i) => {
+    const view = { ...viewOn(organs, day), qualifiers: { plantAge } };
+    const traits = sampleSpecimen(here, vocabulary, view, SEED, { typical: true });
+    const at = [width * i, 0] as const;
+    const options = {
+      width,
+      height,
+      units,
+      at: [...at] as [number, number],
+      headroom: HEADROOM,
+      insets: false,
+    };
+    const drawing = drawPlate(traits, view.organs, { ...options, ...(plain ? { plain } : {}) });
+    const label = { x: width * (i + 0.5), y: LABEL_TOP, text: plantAge, bold: true, middle: true };
+    return drawing ? [{ ...drawing, labels: [...drawing.labels, label] }] : [];
+  });
+  return drawings.length === AGES.length ? joined(drawings, setting) : undefined;
+}
+
+/**
+ * The drawing of a point of a lesson: two trees side by side in a contrast, one young and mature where its line says both, else one with
+ * its first character pointed at.
+ *
+ * @param of the trees of the point, in its order
+ * @param asked the line is held back, and nothing is pointed at
+ * @returns undefined where words alone stand
+ */
+export function drawingOfStop(
+  stop: Pick<LessonPoint, 'kind' | 'characters' | 'shows' | 'ages'>,
+  of: readonly ProfiledTaxon[],
+  setting: DrawingSetting,
+  audience: Audience,
+  asked = false,
+): Drawing | undefined {
+  const [first] = of;
+  if (!first || stop.shows.length === 0) return undefined;
+  const nameOf = (id: string) => {
+    const character = setting.vocabulary.get(id);
+    return character ? characterName(character, audience) : id;
+  };
+  if (stop.kind === 'contrast')
+    return drawingOfContrast(stop, of, setting, asked ? undefined : (_index, id) => nameOf(id));
+  if (stop.ages && !asked) {
+    const both = drawingOfAges(first, stop.shows, setting);
+    if (both) return both;
+  }
+  const [characterId] = stop.characters;
+  const label = characterId && !asked ? { characterId, text: lowerFirst(nameOf(characterId)) } : undefined;
+  return drawingOfTree(first, stop.shows, setting, label);
 }

@@ -2,6 +2,8 @@ import { BUILT_IN } from '../vocabulary/index.ts';
 import { profiled } from '../testing/taxa.ts';
 import {
   dayToDraw,
+  drawingOfAges,
+  drawingOfStop,
   drawingOfTree,
   bothWords,
   edited,
@@ -254,4 +256,70 @@ test('the words of a course are those in which its trees differ, each with trees
     other: 'entire',
   });
   expect(bothWords({ term: 'flat', plain: 'flat' }, 'technical').other).toBeUndefined();
+});
+
+describe('young and mature', () => {
+  const aspen = profiled('Populus', 'tremuloides', {
+    'foliage.kind': 'broad',
+    'bark.surface': 'deepFurrows',
+    'habit.height': '15–25 m',
+  });
+  const bark = aspen.scores.find(({ characterId }) => characterId === 'bark.surface')!;
+  const both = {
+    ...aspen,
+    scores: [
+      ...aspen.scores,
+      {
+        ...bark,
+        qualifiers: { plantAge: 'young' as const },
+        value: { kind: 'states' as const, states: [{ state: 'smooth', frequency: 'usually' as const }] },
+      },
+    ],
+  };
+  const drawing = {
+    vocabulary: BUILT_IN,
+    units: 'metric' as const,
+    reference: { latitude: 47, longitude: -116, elevation: 700 },
+    site: { latitude: 47, longitude: -116, elevation: 700 },
+    day: 200,
+    width: 820,
+    height: 560,
+  };
+  const barkOf = (tree: typeof aspen) =>
+    pointsOf(
+      { ...setting(), list: [tree, maple] },
+      tree.taxon.id,
+      new Map([[tree.taxon.id, new Map()]]),
+    ).find(({ topic }) => topic === 'bark')!;
+
+  test('a bark that changes with age is drawn twice, side by side, and said so', () => {
+    const point = barkOf(both);
+    expect(point.words).toContain('Young bark');
+    expect(point.ages).toBe(true);
+    const drawn = drawingOfStop(point, [both], drawing, 'technical')!;
+    expect(drawn.labels.map(({ text }) => text)).toEqual(['young', 'mature']);
+    const [first, second] = drawn.labels;
+    expect(second!.x - first!.x).toBeCloseTo(410, 0);
+    // Asked first, the drawing tells nothing of it.
+    expect(drawingOfStop(point, [both], drawing, 'technical', true)!.labels).toEqual([]);
+  });
+  test('one that stays as it is is drawn once', () => {
+    const point = barkOf(aspen);
+    expect(point.ages).toBeUndefined();
+    expect(drawingOfStop(point, [aspen], drawing, 'technical')!.labels.map(({ bold }) => bold)).toEqual([
+      true,
+    ]);
+    expect(drawingOfAges(aspen, [], drawing)).toBeUndefined();
+    expect(drawingOfStop({ ...point, shows: [] }, [aspen], drawing, 'technical')).toBeUndefined();
+  });
+});
+
+test('photos stand with the point they were given, and go with the tree into another set', () => {
+  const points = pointsOf(setting(), larch.taxon.id, new Map([[larch.taxon.id, new Map()]]));
+  const { key } = points[0]!;
+  const edits = { ...NO_EDITS, pictures: { [key]: ['p1'], 'contrast/a/b': ['p2'] } };
+  expect(edited(points, edits)[0]!.photos).toEqual(['p1']);
+  const { left, moved } = movedEdits(edits, NO_EDITS, larch.taxon.id);
+  expect(left.pictures).toEqual({ 'contrast/a/b': ['p2'] });
+  expect(moved.pictures).toEqual({ [key]: ['p1'] });
 });

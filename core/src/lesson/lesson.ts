@@ -21,7 +21,12 @@ export interface LessonEdits {
   own: OwnSlide[];
   /** Notes for the presenter, by key. */
   notes: Record<string, string>;
+  /** Photos of the library that stand in the place of a point's drawing, two at most, by key. */
+  pictures: Record<string, string[]>;
 }
+
+/** Side by side stand young and mature, or sun and shade: not more. */
+export const MOST_PICTURES = 2;
 
 export interface Reworded {
   words: string;
@@ -38,7 +43,14 @@ export interface OwnSlide {
   taxonId?: string;
 }
 
-export const NO_EDITS: LessonEdits = { order: [], hidden: [], reworded: {}, own: [], notes: {} };
+export const NO_EDITS: LessonEdits = {
+  order: [],
+  hidden: [],
+  reworded: {},
+  own: [],
+  notes: {},
+  pictures: {},
+};
 
 /** A point as it is shown, with what was changed in it. */
 export interface LessonStop extends LessonPoint {
@@ -48,6 +60,8 @@ export interface LessonStop extends LessonPoint {
   /** The scores say something else now than when it was reworded. */
   outdated?: boolean;
   note?: string;
+  /** Ids of the photos that stand in the place of its drawing. */
+  photos?: string[];
 }
 
 export interface LessonAsked {
@@ -279,6 +293,7 @@ export function edited(points: readonly LessonPoint[], edits: LessonEdits): Less
   return inOrder([...points, ...own], edits.order).map((point) => {
     const changed = edits.reworded[point.key];
     const note = edits.notes[point.key];
+    const photos = edits.pictures[point.key] ?? [];
     return {
       ...point,
       hidden: edits.hidden.includes(point.key),
@@ -290,6 +305,7 @@ export function edited(points: readonly LessonPoint[], edits: LessonEdits): Less
           }
         : {}),
       ...(note ? { note } : {}),
+      ...(photos.length > 0 ? { photos } : {}),
     };
   });
 }
@@ -350,6 +366,7 @@ export function movedEdits(
     hidden: keys(from.hidden, wanted),
     reworded: part(from.reworded, wanted),
     notes: part(from.notes, wanted),
+    pictures: part(from.pictures, wanted),
   });
   const taken = split(true);
   return {
@@ -360,6 +377,7 @@ export function movedEdits(
       hidden: [...keys(to.hidden, false), ...taken.hidden],
       reworded: { ...to.reworded, ...taken.reworded },
       notes: { ...to.notes, ...taken.notes },
+      pictures: { ...to.pictures, ...taken.pictures },
     },
   };
 }

@@ -38,6 +38,8 @@ export interface LessonPoint {
   characters: string[];
   /** What is drawn of its trees; nothing where a map or words alone serve. */
   shows: ShownOrgan[];
+  /** Drawn of a young tree and of a mature one, side by side: its line says both. */
+  ages?: true;
   /** In a recap, what is said of each tree. */
   each?: Recalled[];
 }
@@ -110,7 +112,8 @@ export function tellingOfList({
   return new Map(list.map(({ taxon }, t) => [taxon.id, found[t]!]));
 }
 
-type Found = Pick<LessonPoint, 'words' | 'characters' | 'shows'> & Partial<Pick<LessonPoint, 'look' | 'ask'>>;
+type Found = Pick<LessonPoint, 'words' | 'characters' | 'shows'> &
+  Partial<Pick<LessonPoint, 'look' | 'ask' | 'ages'>>;
 
 function ofOrgans(
   setting: LessonSetting,
@@ -138,6 +141,7 @@ function ofOrgans(
       .flatMap((each) => (each ? [each.id] : []))
       .filter((id, i, all) => all.indexOf(id) === i),
     shows: [...of.shows],
+    ...(words === line ? {} : { ages: true as const }),
     ...(look ? { look } : {}),
     ...(named ? { ask: askingOf(named, setting) } : {}),
   };

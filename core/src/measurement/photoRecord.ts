@@ -33,6 +33,8 @@ export interface PhotoRecord {
   caption?: string;
   position?: { latitude: number; longitude: number };
   annotations: Annotation[];
+  /** Metres a pixel of the picture as it is shown on a screen, once a rule or a coin on it was measured. */
+  scale?: number;
 }
 
 /** A photo may leave the library (prints, exports, quizzes) only with a credit and a licence. */

@@ -1,11 +1,11 @@
 import fc from 'fast-check';
+import { escapeText } from '../words/index.ts';
 import { BUILT_IN } from '../vocabulary/index.ts';
 import { bladeOf, bladeSize } from './leaf/blade.ts';
 import { boundsOf, lengthOf, resample, type Point } from './geometry.ts';
 import {
   drawingToSvg,
   drawSpecimen,
-  escapeText,
   layOut,
   STATE_FRAME,
   statePicture,

@@ -1,3 +1,4 @@
+import { escapeText } from '../words/index.ts';
 import type { DrawnPath, Drawing } from './layout.ts';
 
 const number = (n: number) => n.toFixed(1);
@@ -34,12 +35,6 @@ export function drawingToSvg(drawing: Drawing, title: string): string {
     `<title>${escapeText(title)}</title>${drawing.paths.map(path).join('')}${insets}${bars}${labels}</svg>`
   );
 }
-
-export const escapeText = (text: string): string =>
-  text.replace(
-    /[&<>"']/g,
-    (char) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;', "'": '&#39;' })[char]!,
-  );
 
 /** Some drawn paths within a box (x, y, width, height) as SVG markup: the picture of a state on a printed lead. */
 export const pathsToSvg = (

@@ -1,2 +1,3 @@
 export * from './counted.ts';
 export * from './firstLetter.ts';
+export * from './escapeText.ts';

@@ -1,12 +1,10 @@
 import { rangeSvg, type MapLook } from '@hurrow/core/map';
-import { characterName } from '@hurrow/core/score';
 import { atlas } from './atlas.ts';
-import { drawingOfContrast, drawingOfTree, type LessonStop } from '@hurrow/core/lesson';
+import { drawingOfStop, drawingOfTree, type LessonStop } from '@hurrow/core/lesson';
 import { drawingToSvg } from '@hurrow/core/specimen';
 import { commonName } from '@hurrow/core/taxon';
 import type { ShownOrgan } from '@hurrow/core/vocabulary';
 import type { LessonToDraw } from './toDraw.ts';
-import { lowerFirst } from '@hurrow/core/words';
 
 /** A map thrown on a wall, in the colors that the page about a range has, and one that is printed in black. */
 const ON_SLIDE: MapLook = {
@@ -58,25 +56,10 @@ export function drawnStop(
   const range = stop.topic === 'place' ? lesson.ranges[stop.taxa[0] ?? ''] : undefined;
   if (range && Object.keys(range.cells).length > 0)
     return rangeSvg(range, lesson.setting.site, atlas(), plain ? ON_PAPER : ON_SLIDE, stop.title);
-  if (stop.shows.length === 0 || stop.kind === 'recap') return undefined;
+  if (stop.kind === 'recap') return undefined;
   const setting = { ...lesson.setting, ...frame, plain };
   const of = stop.taxa.flatMap((id) => lesson.profiles.find(({ taxon }) => taxon.id === id) ?? []);
-  const [first] = of;
-  if (!first) return undefined;
-  const nameOf = (id: string) => {
-    const character = lesson.setting.vocabulary.get(id);
-    return character ? characterName(character, lesson.audience) : id;
-  };
-  const [characterId] = stop.characters;
-  const drawing =
-    stop.kind === 'contrast'
-      ? drawingOfContrast(stop, of, setting, (_index, id) => nameOf(id))
-      : drawingOfTree(
-          first,
-          stop.shows,
-          setting,
-          characterId ? { characterId, text: lowerFirst(nameOf(characterId)) } : undefined,
-        );
+  const drawing = drawingOfStop(stop, of, setting, lesson.audience);
   return drawing && drawingToSvg(drawing, stop.title);
 }
 

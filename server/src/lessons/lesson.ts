@@ -1,6 +1,6 @@
 import type { Course, CourseSet } from '@hurrow/contract/courses';
 import type { LessonAnswer } from '@hurrow/contract/lessons';
-import { minutesOf, NO_EDITS, type LessonStop } from '@hurrow/core/lesson';
+import { minutesOf, type LessonStop } from '@hurrow/core/lesson';
 import type { KeptRule } from '@hurrow/core/rule';
 import type { Audience } from '@hurrow/core/score';
 import { middleOfWeek } from '@hurrow/core/term';
@@ -11,6 +11,7 @@ import type { Db } from '../db/index.ts';
 import { committedLibrary } from '../library/committed.ts';
 import { rangesOf } from '../range/ranges.ts';
 import { recordsAt } from '../library/records.ts';
+import { photosOf } from '../photos/described.ts';
 import { classSoFar } from '../quizzes/classSoFar.ts';
 import { inThread } from '../thread.ts';
 import * as queries from './queries.ts';
@@ -43,7 +44,7 @@ export async function lessonOfSet(
   const { library, vocabulary } = read;
   const taught = sets.flatMap(({ taxa }) => taxa);
   const rules = await recordsAt<Omit<KeptRule, 'id'>>(db, library.id, 'rule', library.revision);
-  const edits = { ...NO_EDITS, ...(await queries.editsOf(db, set.id)) };
+  const edits = await queries.editsOf(db, set.id);
   const day = set.week === null ? MIDSUMMER : middleOfWeek(course.startsOn, set.week);
   const task: TeachingTask = {
     kind: 'lesson',
@@ -75,6 +76,7 @@ export async function lessonOfSet(
     taxa: set.taxa,
     stops,
     edits,
+    photos: await photosOf(db, library, [...new Set(stops.flatMap((stop) => stop.taxa))]),
     minutes: minutesOf(stops),
   };
 }

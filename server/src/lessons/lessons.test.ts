@@ -1,3 +1,5 @@
+import JSZip from 'jszip';
+import sharp from 'sharp';
 import type { LessonAnswer } from '@hurrow/contract/lessons';
 import { NO_EDITS } from '@hurrow/core/lesson';
 import { plantCourse, startHurrow, type Caller, type TestHurrow } from '../testing/testHurrow.ts';
@@ -111,4 +113,81 @@ test('a copy of a course has its list and lessons, and none of its students or q
   const [set] = copy.sets;
   const copied = await owner.get<LessonAnswer>(`/api/courses/${body.id}/lessons/${set!.id}`);
   expect(copied.body.edits.notes[`${planted.red.id}/leaf`]).toBe('Hold one up.');
+});
+
+describe('photos in the place of drawings', () => {
+  const key = () => `${planted.red.id}/leaf`;
+  let photoId: string;
+  let student: Caller;
+  const ofLesson = (id = photoId) => `${at()}/photos/${id}`;
+  const said = {
+    organ: 'bark',
+    qualifiers: {},
+    annotations: [],
+    position: { latitude: 47.1, longitude: -116.2 },
+  };
+  const describePhoto = async (record: object) => {
+    const baseRevision = (await owner.get<{ revision: number }>(`/api/library/taxa/${planted.red.id}/photos`))
+      .body.revision;
+    return owner.put(`/api/library/photos/${photoId}`, { record: { ...said, ...record }, baseRevision });
+  };
+
+  beforeAll(async () => {
+    const picture = await sharp({ create: { width: 800, height: 600, channels: 3, background: '#557755' } })
+      .jpeg()
+      .toBuffer();
+    const sent = await owner.upload<{ id: string }>(
+      `/api/library/taxa/${planted.red.id}/photos`,
+      picture,
+      'image/jpeg',
+    );
+    photoId = sent.body.id;
+    await describePhoto({ credit: '', licence: '' });
+    const { edits } = (await lesson()).body;
+    await owner.put(at(), { ...edits, pictures: { [key()]: [photoId] } });
+    student = hurrow.caller();
+    await student.post('/api/session/student', { courseCode: planted.code, personalCode: 'rowan1' });
+  });
+
+  test('those who teach may choose among all photos of its trees', async () => {
+    const { body } = await lesson();
+    expect(body.photos).toMatchObject([{ id: photoId, taxonId: planted.red.id, width: 800 }]);
+    expect(body.stops.find((stop) => stop.key === key())!.photos).toEqual([photoId]);
+    expect((await owner.get(ofLesson())).headers.get('content-type')).toBe('image/webp');
+  });
+
+  test('without credit and licence one stays with those who teach', async () => {
+    expect((await lesson(student)).body.photos).toEqual([]);
+    expect((await student.get(ofLesson())).status).toBe(404);
+    expect(await imagesOnSlides()).toBe(0);
+  });
+
+  test('with both it is on the students’ page, on slides and on paper, without the place where it was taken', async () => {
+    expect((await describePhoto({ credit: 'E. Ash', licence: 'CC BY 4.0', scale: 0.0001 })).status).toBe(200);
+    const { photos } = (await lesson(student)).body;
+    expect(photos.map(({ record }) => record.credit)).toEqual(['E. Ash']);
+    expect(JSON.stringify(photos)).not.toContain('latitude');
+    expect((await student.get(ofLesson())).status).toBe(200);
+    expect(await imagesOnSlides()).toBe(1);
+    const handout = await owner.get<{ text: string }>(`${at()}/handout.pdf`);
+    expect(handout.body.text).toContain('/DCTDecode');
+  });
+
+  test('one that stands on a hidden point, or on none, is not told of', async () => {
+    const { edits } = (await lesson()).body;
+    await owner.put(at(), { ...edits, hidden: [key()] });
+    expect((await student.get(ofLesson())).status).toBe(404);
+    await owner.put(at(), { ...edits, pictures: {} });
+    expect((await student.get(ofLesson())).status).toBe(404);
+    expect((await owner.get(ofLesson('00000000-0000-4000-8000-000000000000'))).status).toBe(404);
+    const three = [1, 2, 3].map((n) => `00000000-0000-4000-8000-00000000000${n}`);
+    expect((await owner.put(at(), { ...edits, pictures: { [key()]: three } })).status).toBe(422);
+  });
+
+  /** Photographs among the pictures of the slides: drawings are PNG. */
+  async function imagesOnSlides(): Promise<number> {
+    const file = await owner.download(`${at()}/slides.pptx`);
+    const names = Object.keys((await JSZip.loadAsync(file)).files);
+    return names.filter((name) => name.endsWith('.jpeg') || name.endsWith('.jpg')).length;
+  }
 });

@@ -1,6 +1,7 @@
 import * as lessons from '@hurrow/contract/lessons';
 import type { LessonAnswer } from '@hurrow/contract/lessons';
-import { NO_EDITS } from '@hurrow/core/lesson';
+import { NO_EDITS, type LessonEdits } from '@hurrow/core/lesson';
+import { mayLeave, type PhotoRecord } from '@hurrow/core/measurement';
 import { weekBegins } from '@hurrow/core/term';
 import { notFound } from '../api/problem.ts';
 import { serve } from '../api/route.ts';
@@ -9,9 +10,13 @@ import { openNow } from '../courses/openNow.ts';
 import { sets } from '../courses/queries.ts';
 import type { Db } from '../db/index.ts';
 import { committedLibrary } from '../library/committed.ts';
+import { theLibrary } from '../library/queries.ts';
+import { recordNow } from '../library/records.ts';
 import { printed } from '../prints/printed.ts';
 import { inThread } from '../thread.ts';
+import { photoBytes } from '../photos/queries.ts';
 import { lessonOfSet } from './lesson.ts';
+import { leavingPhotos } from './pictures.ts';
 import * as queries from './queries.ts';
 import type { SlidesTask } from './slidesWorker.ts';
 import { toDraw } from './toDraw.ts';
@@ -26,6 +31,18 @@ export const lessonRoutes = [
     const course = await courseOf(db, params.courseId);
     if (!(await sets(db, course.id)).some(({ id }) => id === params.setId)) throw notFound('set');
     await queries.keepEdits(db, course.id, params.setId, body);
+  }),
+  serve(lessons.photo, async ({ db, params, who, now }) => {
+    const isStudent = who!.role === 'student';
+    if (isStudent) await refuseStudent(db, params, who!.courseId, now);
+    const { id: libraryId } = (await theLibrary(db))!;
+    const said = (await recordNow<PhotoRecord>(db, libraryId, 'photo', params.photoId))?.record;
+    const isShown = isStudent
+      ? said && mayLeave(said) && standsOn(await queries.editsOf(db, params.setId), params.photoId)
+      : said;
+    const bytes = isShown && (await photoBytes(db, params.photoId, 'screen'));
+    if (!bytes) throw notFound('photo');
+    return Buffer.from(bytes);
   }),
   serve(lessons.slides, async ({ db, params, query, response }) => {
     const lesson = await lessonOfSet(db, params.courseId, params.setId);
@@ -65,14 +82,24 @@ async function refuseStudent(
   if (now.getTime() < begins) throw notFound('lesson');
 }
 
-/** What students see of a lesson: nothing hidden, no notes, nothing of what was changed. */
-const forStudents = (lesson: LessonAnswer): LessonAnswer => ({
-  ...lesson,
-  stops: lesson.stops
-    .filter(({ hidden }) => !hidden)
-    .map(({ note: _note, generated: _generated, outdated: _outdated, ...stop }) => stop),
-  edits: NO_EDITS,
-});
+/** What students see of a lesson: nothing hidden, no notes, nothing of what was changed, no place where a photo was taken. */
+function forStudents(lesson: LessonAnswer): LessonAnswer {
+  const shown = lesson.stops.filter(({ hidden }) => !hidden);
+  const photos = shown.flatMap((stop) => leavingPhotos(stop, lesson.photos));
+  return {
+    ...lesson,
+    stops: shown.map(({ note: _note, generated: _generated, outdated: _outdated, ...stop }) => stop),
+    edits: NO_EDITS,
+    photos: photos.map(({ record, ...photo }) => {
+      const { position: _position, ...said } = record;
+      return { ...photo, record: said };
+    }),
+  };
+}
+
+/** Whether a photo stands on a point that is not hidden. */
+const standsOn = ({ pictures, hidden }: LessonEdits, photoId: string): boolean =>
+  Object.entries(pictures).some(([key, photos]) => photos.includes(photoId) && !hidden.includes(key));
 
 const fileName = (title: string): string =>
   title

@@ -80,10 +80,8 @@ function opening(slide: Slide, { title, course, week }: LessonToDraw, width: num
 async function point(slide: Slide, lesson: LessonToDraw, stop: LessonStop, width: number): Promise<void> {
   const of = lesson.profiles.filter(({ taxon }) => stop.taxa.includes(taxon.id));
   const drawn = { x: EDGE, y: EDGE, w: Math.round(width * 0.62 * 100) / 100 - EDGE, h: HEIGHT - 1.1 };
-  const svg = drawnStop(lesson, stop, { width: drawn.w * SHARPNESS, height: drawn.h * SHARPNESS });
-  if (svg)
-    slide.addImage({ ...drawn, data: await picture(svg), altText: `${stop.title}, drawn from the scores` });
-  const text = svg
+  const shown = await showAt(slide, lesson, stop, drawn);
+  const text = shown
     ? { x: drawn.x + drawn.w + 0.25, w: width - drawn.x - drawn.w - 0.25 - EDGE }
     : { x: EDGE, w: width - 2 * EDGE };
   const heading =
@@ -122,6 +120,44 @@ async function point(slide: Slide, lesson: LessonToDraw, stop: LessonStop, width
       valign: 'top',
       margin: 0,
     });
+}
+
+/** Inches. */
+interface Place {
+  x: number;
+  y: number;
+  w: number;
+  h: number;
+}
+/** A line under a photo that says whose it is. */
+const CREDIT = 0.3;
+
+/** The photos of a point, or its drawing, in a place; false where words alone stand. */
+async function showAt(slide: Slide, lesson: LessonToDraw, stop: LessonStop, place: Place): Promise<boolean> {
+  const taken = lesson.pictures[stop.key];
+  if (taken) {
+    const room = { ...place, h: place.h - CREDIT };
+    const by = Math.min(room.w / taken.width, room.h / taken.height);
+    const [w, h] = [taken.width * by, taken.height * by];
+    const [x, y] = [room.x + (room.w - w) / 2, room.y + (room.h - h) / 2];
+    slide.addImage({ x, y, w, h, data: taken.data, altText: `${stop.title}, photographed` });
+    slide.addText(taken.credit, {
+      x: room.x,
+      y: y + h,
+      w: room.w,
+      h: CREDIT,
+      fontFace: SANS,
+      fontSize: fitting(taken.credit, room.w, CREDIT, 11, 7),
+      color: INK_2,
+      align: 'center',
+      margin: 0,
+    });
+    return true;
+  }
+  const svg = drawnStop(lesson, stop, { width: place.w * SHARPNESS, height: place.h * SHARPNESS });
+  if (!svg) return false;
+  slide.addImage({ ...place, data: await picture(svg), altText: `${stop.title}, drawn from the scores` });
+  return true;
 }
 
 /** One row: each tree drawn, its one mark under it. */

@@ -7,6 +7,7 @@ import type { Audience } from '@hurrow/core/score';
 import { rangesOf } from '../range/ranges.ts';
 import { committedLibrary } from '../library/committed.ts';
 import type { WholeLesson } from './lesson.ts';
+import { picturesOf, type StopPicture } from './pictures.ts';
 
 /** What is drawn and set of a lesson, on slides or on paper: plain data, which travels to a thread. */
 export interface LessonToDraw {
@@ -18,6 +19,8 @@ export interface LessonToDraw {
   /** Of trees whose place is a point of the lesson. */
   ranges: Record<string, Range>;
   stops: LessonStop[];
+  /** Photos that stand in the place of drawings, by key of the point. */
+  pictures: Record<string, StopPicture>;
   profiles: ProfiledTaxon[];
   setting: Omit<DrawingSetting, 'width' | 'height'>;
 }
@@ -38,6 +41,7 @@ export async function toDraw(
     audience,
     ranges: await rangesOf(db, read.library, new Set(lesson.taxa)),
     stops,
+    pictures: await picturesOf(db, stops, lesson.photos, units),
     profiles: read.profilesOf([...new Set(stops.flatMap(({ taxa }) => taxa))]),
     setting: {
       vocabulary: read.vocabulary,

@@ -1,8 +1,8 @@
-import { mayLeave, type PhotoRecord } from '@hurrow/core/measurement';
+import { mayLeave } from '@hurrow/core/measurement';
 import type { View } from '@hurrow/core/view';
 import type { Db } from '../db/index.ts';
-import { recordsAt } from '../library/records.ts';
-import { photoBytes, photosOfTaxon } from './queries.ts';
+import { photosOf } from './described.ts';
+import { photoBytes } from './queries.ts';
 
 /**
  * The picture for a photo station: the newest photo of the taxon that may leave the library and shows an organ of the view,
@@ -14,11 +14,9 @@ export async function photoFor(
   taxonId: string,
   view: View,
 ): Promise<string | undefined> {
-  const records = await recordsAt<PhotoRecord>(db, library.id, 'photo', library.revision);
-  const photos = await photosOfTaxon(db, taxonId);
-  for (const { id, width, height } of photos.reverse()) {
-    const record = records.find(({ key }) => key === id)?.record;
-    if (!record || !mayLeave(record) || !view.organs.includes(record.organ)) continue;
+  const photos = await photosOf(db, library, [taxonId]);
+  for (const { id, width, height, record } of photos.reverse()) {
+    if (!mayLeave(record) || !view.organs.includes(record.organ)) continue;
     const bytes = await photoBytes(db, id, 'screen');
     if (!bytes) continue;
     const data = Buffer.from(bytes).toString('base64');

@@ -33,12 +33,12 @@ export const addSize = (
     bytes,
   ]);
 
-export const photosOfTaxon = (db: Db, taxonId: string) =>
-  db.query<{ id: string; width: number; height: number }>(
-    `select photo.id, photo_size.width, photo_size.height
+export const photosOfTaxa = (db: Db, taxonIds: readonly string[]) =>
+  db.query<{ id: string; taxonId: string; width: number; height: number }>(
+    `select photo.id, photo.taxon_id as "taxonId", photo_size.width, photo_size.height
        from photo join photo_size on photo_size.photo_id = photo.id and photo_size.size = 'screen'
-      where photo.taxon_id = $1 order by photo.at, photo.id`,
-    [taxonId],
+      where photo.taxon_id = any($1) order by photo.at, photo.id`,
+    [[...taxonIds]],
   );
 
 export const photoBytes = async (db: Db, photoId: string, size: string) =>

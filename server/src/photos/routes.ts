@@ -6,7 +6,8 @@ import { accountOf, serve } from '../api/route.ts';
 import type { Db } from '../db/index.ts';
 import { beginChange, nameOfTaxon, refuseStale } from '../library/change.ts';
 import * as species from '../library/queries.ts';
-import { addRecord, recordNow, recordsAt } from '../library/records.ts';
+import { addRecord, recordNow } from '../library/records.ts';
+import { photosOf } from './described.ts';
 import { encodePhoto } from './encode.ts';
 import * as queries from './queries.ts';
 
@@ -18,15 +19,7 @@ export const photoRoutes = [
     await nameOfTaxon(db, params.taxonId);
     const library = (await species.theLibrary(db))!;
     const revision = await species.newestRevision(db, library.id);
-    const records = await recordsAt<PhotoRecord>(db, library.id, 'photo', revision);
-    const photos = await queries.photosOfTaxon(db, params.taxonId);
-    return {
-      revision,
-      photos: photos.flatMap((photo) => {
-        const record = records.find(({ key }) => key === photo.id)?.record;
-        return record ? [{ ...photo, record }] : [];
-      }),
-    };
+    return { revision, photos: await photosOf(db, { id: library.id, revision }, [params.taxonId]) };
   }),
   serve(photos.take, async ({ db, body, params, query, who, now }) => {
     const name = await nameOfTaxon(db, params.taxonId);

@@ -9,6 +9,8 @@ const A_PAGE = 3;
 /** In points, and the larger frame it is laid out in: margins and letters of a drawing do not shrink with it. */
 const DRAWN = { width: 250, height: 168 };
 const LAID_OUT = { width: 400, height: 269 };
+/** Points under a photo for whose it is. */
+const CREDIT = 12;
 /** Lines to write on, in points from one another. */
 const LINES = 5;
 const LINE_GAP = 20;
@@ -46,15 +48,12 @@ function onPaper(lesson: LessonToDraw, stop: LessonStop, newPage: boolean): Cont
     stop.kind === 'tree'
       ? `${upperFirst(commonName(of[0]!.taxon))}: ${stop.title.toLowerCase()}`
       : stop.title;
-  const svg = drawnStop(lesson, stop, LAID_OUT, true);
   return {
     ...(newPage ? { pageBreak: 'before' as const } : {}),
     margin: [0, 0, 0, 14],
     unbreakable: true,
     columns: [
-      svg
-        ? { width: DRAWN.width + 8, svg: inSans(svg), fit: [DRAWN.width, DRAWN.height] }
-        : { width: DRAWN.width + 8, stack: [emptyFrame()] },
+      { width: DRAWN.width + 8, stack: [shownOnPaper(lesson, stop)] },
       {
         width: '*',
         stack: [
@@ -72,6 +71,20 @@ function onPaper(lesson: LessonToDraw, stop: LessonStop, newPage: boolean): Cont
       },
     ],
   };
+}
+
+/** The photos of a point with whose they are, or its drawing, or room for one of one's own. */
+function shownOnPaper(lesson: LessonToDraw, stop: LessonStop): Content {
+  const taken = lesson.pictures[stop.key];
+  if (taken)
+    return {
+      stack: [
+        { image: taken.data, fit: [DRAWN.width, DRAWN.height - CREDIT] },
+        { text: taken.credit, fontSize: 7, color: GREY, margin: [0, 2, 8, 0] },
+      ],
+    };
+  const svg = drawnStop(lesson, stop, LAID_OUT, true);
+  return svg ? { svg: inSans(svg), fit: [DRAWN.width, DRAWN.height] } : emptyFrame();
 }
 
 function recapOnPaper(lesson: LessonToDraw, stop: LessonStop): Content {

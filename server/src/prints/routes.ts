@@ -1,14 +1,15 @@
 import sharp from 'sharp';
 import * as prints from '@hurrow/contract/prints';
-import { mayLeave, type PhotoRecord } from '@hurrow/core/measurement';
+import { mayLeave } from '@hurrow/core/measurement';
 import type { Range } from '@hurrow/core/range';
 import { dayOfYear } from '@hurrow/core/season';
 import { badInput } from '../api/problem.ts';
 import { serve } from '../api/route.ts';
 import type { Db } from '../db/index.ts';
-import { photoBytes, photosOfTaxon } from '../photos/queries.ts';
-import { recordNow, recordsAt } from '../library/records.ts';
+import { photosOf } from '../photos/described.ts';
+import { photoBytes } from '../photos/queries.ts';
 import { committedLibrary } from '../library/committed.ts';
+import { recordNow } from '../library/records.ts';
 import { printed } from './printed.ts';
 import { type PrintedPhoto } from './profileSheet.ts';
 
@@ -43,11 +44,9 @@ async function printablePhotos(
   library: { id: string; revision: number },
   taxonId: string,
 ): Promise<PrintedPhoto[]> {
-  const records = await recordsAt<PhotoRecord>(db, library.id, 'photo', library.revision);
   const printed: PrintedPhoto[] = [];
-  for (const { id } of await photosOfTaxon(db, taxonId)) {
-    const record = records.find(({ key }) => key === id)?.record;
-    if (!record || !mayLeave(record) || printed.length === 3) continue;
+  for (const { id, record } of await photosOf(db, library, [taxonId])) {
+    if (!mayLeave(record) || printed.length === 3) continue;
     const bytes = await photoBytes(db, id, 'screen');
     if (!bytes) continue;
     const jpeg = await sharp(bytes).resize({ width: 640 }).jpeg({ quality: 80 }).toBuffer();

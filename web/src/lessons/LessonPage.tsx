@@ -24,6 +24,8 @@ import {
   withSlide,
 } from './editing.ts';
 import { dayOfLesson, lessonQuery } from './lessonQuery.ts';
+import { pictured } from './lessonPhotos.ts';
+import { PhotoChoices, type LessonPhotos } from './PointPhotos.tsx';
 import { Sheet } from './Sheet.tsx';
 import { shownOf } from './showing.ts';
 import styles from './lessons.module.css';
@@ -47,6 +49,10 @@ function Lesson({ course, lesson }: { course: WholeCourse; lesson: LessonAnswer 
     ...lesson.edits,
   });
   const stops = useMemo(() => underEdits(lesson.stops, kept.value), [lesson.stops, kept.value]);
+  const photos = useMemo<LessonPhotos>(
+    () => ({ courseId: course.id, setId: lesson.setId, all: lesson.photos, units: course.units }),
+    [course.id, course.units, lesson.setId, lesson.photos],
+  );
   const [chosen, choose] = useState(stops[0]?.key);
   const stop = stops.find(({ key }) => key === chosen) ?? stops[0];
   const { save, saving, problem } = useSaving();
@@ -91,12 +97,19 @@ function Lesson({ course, lesson }: { course: WholeCourse; lesson: LessonAnswer 
         {stop && (
           <div>
             <div className={styles['preview']}>
-              <Sheet course={course} stop={stop} day={dayOfLesson(course, lesson.week)} shape="wide" />
+              <Sheet
+                course={course}
+                stop={stop}
+                day={dayOfLesson(course, lesson.week)}
+                shape="wide"
+                photos={photos}
+              />
             </div>
             {mayChange && (
               <PointForm
                 key={stop.key}
                 stop={stop}
+                photos={photos}
                 note={kept.value.notes[stop.key] ?? ''}
                 title={kept.value.own.find(({ key }) => key === stop.key)?.title}
                 change={change}
@@ -195,6 +208,7 @@ function Points({ stops, chosen, onChoose }: PointsProps) {
 
 interface PointFormProps {
   stop: LessonStop;
+  photos: LessonPhotos;
   note: string;
   /** Of a slide of one's own. */
   title: string | undefined;
@@ -204,7 +218,7 @@ interface PointFormProps {
 }
 
 /** What can be changed in a point: its words, its place, whether it is shown, a note for who speaks. */
-function PointForm({ stop, note, title, change, onMove, onAdd }: PointFormProps) {
+function PointForm({ stop, photos, note, title, change, onMove, onAdd }: PointFormProps) {
   return (
     <div className={styles['form']}>
       {title !== undefined && (
@@ -245,6 +259,13 @@ function PointForm({ stop, note, title, change, onMove, onAdd }: PointFormProps)
             </>
           )}
         </p>
+      )}
+      {stop.kind !== 'recap' && stop.taxa.length > 0 && (
+        <PhotoChoices
+          stop={stop}
+          of={photos}
+          onChoose={(id) => change((edits) => pictured(edits, stop.key, id))}
+        />
       )}
       <label>
         Note for who speaks

@@ -2,7 +2,7 @@ import type { Course } from '@hurrow/contract/courses';
 import { useQuery } from '@tanstack/react-query';
 import { lazy, memo, Suspense, useMemo } from 'react';
 import {
-  drawingOfContrast,
+  drawingOfStop,
   drawingOfTree,
   type DrawingSetting,
   type LessonStop,
@@ -13,9 +13,11 @@ import { characterName } from '@hurrow/core/score';
 import { commonName, scientificName } from '@hurrow/core/taxon';
 import { useLibrary } from '../app/data.ts';
 import { DrawingSvg } from '../app/Drawings.tsx';
+import { photosOf } from './lessonPhotos.ts';
 import { rangesQuery } from './lessonQuery.ts';
+import { Photos, type LessonPhotos } from './PointPhotos.tsx';
 import styles from './lessons.module.css';
-import { lowerFirst, upperFirst } from '@hurrow/core/words';
+import { upperFirst } from '@hurrow/core/words';
 
 const StillMap = lazy(() => import('../range/StillMap.tsx').then(({ StillMap }) => ({ default: StillMap })));
 
@@ -31,15 +33,24 @@ export interface SheetProps {
   shape: 'wide' | 'classic';
   /** The line is held back: the question stands in its place. */
   asked?: boolean;
+  photos: LessonPhotos;
 }
 
 /** One point of a lesson: one large drawing, one line. */
-export const Sheet = memo(function Sheet({ course, stop, day, shape, asked = false }: SheetProps) {
+export const Sheet = memo(function Sheet({ course, stop, day, shape, asked = false, photos }: SheetProps) {
+  const shown = photosOf(stop, photos.all);
   if (stop.kind === 'recap') return <Recap course={course} stop={stop} day={day} asked={asked} />;
   return (
-    <div className={styles['sheet']} data-words-only={stop.shows.length === 0 && stop.topic !== 'place'}>
+    <div
+      className={styles['sheet']}
+      data-words-only={shown.length === 0 && stop.shows.length === 0 && stop.topic !== 'place'}
+    >
       <div className={styles['picture']}>
-        <Picture course={course} stop={stop} day={day} shape={shape} asked={asked} />
+        {shown.length > 0 ? (
+          <Photos shown={shown} of={photos} />
+        ) : (
+          <Picture course={course} stop={stop} day={day} shape={shape} asked={asked} />
+        )}
       </div>
       <div className={styles['said']}>
         <Heading stop={stop} asked={asked} />
@@ -92,23 +103,19 @@ function useSetting(
   );
 }
 
-function Picture({ course, stop, day, shape, asked = false }: SheetProps) {
-  const { library, vocabulary } = useLibrary();
+function Picture({ course, stop, day, shape, asked = false }: Omit<SheetProps, 'photos'>) {
+  const { library } = useLibrary();
   const setting = useSetting(course, day, FRAME[shape]);
   const range = useQuery({ ...rangesQuery, enabled: stop.topic === 'place' }).data?.ranges[
     stop.taxa[0] ?? ''
   ];
-  const drawing = useMemo(() => {
-    const of = library ? readLibrary(library).profilesOf(stop.taxa) : [];
-    const [first] = of;
-    if (!setting || !first || stop.shows.length === 0) return undefined;
-    const nameOf = (id: string) => characterName(vocabulary.get(id)!, course.audience);
-    if (stop.kind === 'contrast')
-      return drawingOfContrast(stop, of, setting, asked ? undefined : (_index, id) => nameOf(id));
-    const [characterId] = stop.characters;
-    const label = characterId && !asked ? { characterId, text: lowerFirst(nameOf(characterId)) } : undefined;
-    return drawingOfTree(first, stop.shows, setting, label);
-  }, [stop, setting, library, vocabulary, course.audience, asked]);
+  const drawing = useMemo(
+    () =>
+      library &&
+      setting &&
+      drawingOfStop(stop, readLibrary(library).profilesOf(stop.taxa), setting, course.audience, asked),
+    [stop, setting, library, course.audience, asked],
+  );
   if (stop.topic === 'place' && range && Object.keys(range.cells).length > 0)
     return (
       <Suspense>
@@ -124,7 +131,7 @@ function Picture({ course, stop, day, shape, asked = false }: SheetProps) {
 }
 
 /** One row: each tree with its one mark under it. */
-function Recap({ course, stop, day, asked }: Omit<SheetProps, 'shape'>) {
+function Recap({ course, stop, day, asked }: Omit<SheetProps, 'shape' | 'photos'>) {
   return (
     <div className={styles['recap']}>
       <h2>{stop.title}</h2>

@@ -8,6 +8,7 @@ import { courseQuery, useLibrary } from '../app/data.ts';
 import { Opening, Problem } from '../app/parts.tsx';
 import { useConfusions } from '../confusions/useConfusions.ts';
 import { dayOfLesson, lessonQuery, rangesQuery } from './lessonQuery.ts';
+import { usePhotosAlong, type LessonPhotos } from './PointPhotos.tsx';
 import { Sheet } from './Sheet.tsx';
 import { clock, shownOf } from './showing.ts';
 import { useShowing } from './useShowing.ts';
@@ -34,7 +35,14 @@ export default function Showing({ presenter = false }: { presenter?: boolean }) 
         <Link to={`/c/${courseId}/course/lesson/${setId}`}>Show some of them.</Link>
       </Problem>
     );
-  const props = { course: course.data, setId, stops, day: dayOfLesson(course.data, lesson.data.week) };
+  const photos = { courseId, setId, all: lesson.data.photos, units: course.data.units };
+  const props = {
+    course: course.data,
+    setId,
+    stops,
+    photos,
+    day: dayOfLesson(course.data, lesson.data.week),
+  };
   return presenter ? <Presenter {...props} /> : <Screen {...props} />;
 }
 
@@ -42,11 +50,13 @@ interface Props {
   course: Parameters<typeof Sheet>[0]['course'];
   setId: string;
   stops: LessonStop[];
+  photos: LessonPhotos;
   day: number;
 }
 
 /** What the class sees. Pressed on the right half it goes on, on the left half back. */
-function Screen({ course, setId, stops, day }: Props) {
+function Screen({ course, setId, stops, photos, day }: Props) {
+  usePhotosAlong(photos, stops);
   const { shown, go } = useShowing(setId, stops.length, true);
   const frame = useRef<HTMLDivElement>(null);
   const [shape, setShape] = useState<'wide' | 'classic'>('wide');
@@ -61,7 +71,9 @@ function Screen({ course, setId, stops, day }: Props) {
         role="presentation"
         onClick={({ clientX }) => go(clientX < window.innerWidth / 3 ? 'back' : 'on')}
       >
-        {!shown.blank && <Sheet course={course} stop={stop} day={day} shape={shape} asked={!shown.told} />}
+        {!shown.blank && (
+          <Sheet course={course} stop={stop} day={day} shape={shape} asked={!shown.told} photos={photos} />
+        )}
       </div>
       <Strip stops={stops} at={shown.at} onJump={(to) => go({ to })} />
       <nav className={styles['controls']} aria-label="Showing">
@@ -108,7 +120,8 @@ function Strip({ stops, at, onJump }: { stops: LessonStop[]; at: number; onJump(
 }
 
 /** What the one who speaks sees: the line, the note, the next, the clock, and what the class takes these trees for. */
-function Presenter({ course, setId, stops, day }: Props) {
+function Presenter({ course, setId, stops, photos, day }: Props) {
+  usePhotosAlong(photos, stops);
   const { shown, go } = useShowing(setId, stops.length, false);
   const { pairs } = useConfusions(course.id);
   const { profileOf } = useLibrary();
@@ -157,7 +170,7 @@ function Presenter({ course, setId, stops, day }: Props) {
         <h2>Next</h2>
         {next ? (
           <div className={styles['preview']}>
-            <Sheet course={course} stop={next} day={day} shape="wide" />
+            <Sheet course={course} stop={next} day={day} shape="wide" photos={photos} />
           </div>
         ) : (
           <p>That was the last point.</p>

@@ -1,3 +1,4 @@
+import type { Photo } from '@hurrow/contract/photos';
 import { NO_EDITS, type LessonStop } from '@hurrow/core/lesson';
 import {
   acknowledged,
@@ -9,6 +10,7 @@ import {
   withoutSlide,
   withSlide,
 } from './editing.ts';
+import { photosOf, pictured, stayingSaid } from './lessonPhotos.ts';
 import { BEGIN, clock, shownOf, stepOfKey, stepped } from './showing.ts';
 
 const stop = (key: string, more: Partial<LessonStop> = {}): LessonStop => ({
@@ -84,5 +86,32 @@ describe('showing', () => {
   test('keys and clickers', () => {
     expect(['PageDown', 'PageUp', '.', 'x'].map(stepOfKey)).toEqual(['on', 'back', 'blank', undefined]);
     expect(clock(247)).toBe('4:07');
+  });
+});
+
+describe('photos of a point', () => {
+  const photo = (id: string, credit = 'E. Ash'): Photo => ({
+    id,
+    taxonId: 't',
+    width: 4,
+    height: 3,
+    record: { organ: 'bark', qualifiers: {}, credit, licence: 'CC BY 4.0', annotations: [] },
+  });
+  test('two stand side by side, a third takes the place of the last, and one pressed again goes', () => {
+    const young = pictured(NO_EDITS, 'a', 'young');
+    const both = pictured(young, 'a', 'mature');
+    expect(both.pictures).toEqual({ a: ['young', 'mature'] });
+    expect(pictured(both, 'a', 'old').pictures).toEqual({ a: ['young', 'old'] });
+    expect(pictured(young, 'a', 'young').pictures).toEqual({});
+    expect(underEdits(stops, both)[0]!.photos).toEqual(['young', 'mature']);
+  });
+  test('one that was taken out of the library is not shown', () => {
+    expect(photosOf({ photos: ['gone', 'b'] }, [photo('a'), photo('b')])).toEqual([photo('b')]);
+    expect(photosOf({}, [photo('a')])).toEqual([]);
+  });
+  test('what has no credit stays in the class room, and that is said', () => {
+    expect(stayingSaid([photo('a')])).toBeUndefined();
+    expect(stayingSaid([photo('a', ' ')])).toMatch(/^Without credit/);
+    expect(stayingSaid([photo('a'), photo('b', '')])).toMatch(/^One is without/);
   });
 });

@@ -93,9 +93,11 @@ function PhotoPanel({ photo, revision, characterId, onMeasured }: PhotoPanelProp
       <PhotoStage
         photo={photo}
         marks={edit.draft.annotations}
+        scale={edit.draft.scale}
+        onScale={(scale) => edit.setDraft((draft) => ({ ...draft, scale }))}
         characterId={characterId}
         onMeasured={onMeasured}
-        onMark={(mark) => edit.setDraft({ ...edit.draft, annotations: [...edit.draft.annotations, mark] })}
+        onMark={(mark) => edit.setDraft((draft) => ({ ...draft, annotations: [...draft.annotations, mark] }))}
       />
       <PhotoDetails photoId={photo.id} edit={edit} />
     </>

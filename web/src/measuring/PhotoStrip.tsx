@@ -2,7 +2,7 @@ import type { Photo } from '@hurrow/contract/photos';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { useVocabulary } from '../app/data.ts';
-import { Marks } from './Marks.tsx';
+import { MarkedPhoto } from './MarkedPhoto.tsx';
 import { photosQuery } from './photosQuery.ts';
 import styles from './photoStrip.module.css';
 
@@ -84,16 +84,12 @@ export function PhotosThatShow({ taxonId, characters }: { taxonId: string; chara
 }
 
 function Picture({ photo, size = 'thumb' }: { photo: Photo; size?: 'thumb' | 'screen' }) {
-  const { record, width, height } = photo;
+  const { caption, organ } = photo.record;
   return (
-    <svg
-      viewBox={`0 0 ${width} ${height}`}
-      role="img"
-      aria-label={record.caption ?? `Photo of ${record.organ}`}
-    >
-      <title>{record.credit ? `${record.credit}, ${record.licence || 'no licence'}` : 'No credit yet'}</title>
-      <image href={`/api/library/photos/${photo.id}/${size}`} width={width} height={height} />
-      <Marks annotations={record.annotations} photo={photo} />
-    </svg>
+    <MarkedPhoto
+      photo={photo}
+      href={`/api/library/photos/${photo.id}/${size}`}
+      label={caption ?? `Photo of ${organ}`}
+    />
   );
 }

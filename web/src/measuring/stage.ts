@@ -53,6 +53,10 @@ export interface Outcome {
   mark?: Annotation;
 }
 
+/** `scaleSaid(0.0001, 'Scale set')` is “Scale set: 100.0 pixels a centimeter.” */
+export const scaleSaid = (scale: number, begins: string): string =>
+  `${begins}: ${(0.01 / scale).toFixed(1)} pixels a centimeter.`;
+
 /** What the points of a tool come to on a photo. */
 export function outcomeOf(
   tool: Tool,
@@ -73,7 +77,7 @@ export function outcomeOf(
     case 'scale': {
       const found = scaleOf(line[0]!, line[1]!, size.metres);
       if (!found) return { said: 'Click two different points.' };
-      return { said: `Scale set: ${(0.01 / found).toFixed(1)} pixels a centimeter.`, scale: found };
+      return { said: scaleSaid(found, 'Scale set'), scale: found };
     }
     case 'count':
       return measured(line.length, `${line.length} counted.`, character?.kind === 'count');

@@ -215,11 +215,18 @@ function Lesson({ ground }: { ground: Ground }) {
   if (!query.data)
     return <Page title="Lesson">This lesson opens with its week. {messageOf(query.error)}</Page>;
   const { title, week, stops } = query.data;
+  const photos = { courseId: course.id, setId, all: query.data.photos, units: course.units };
   return (
     <Page title={title}>
       {stops.map((stop) => (
         <section key={stop.key} className={styles['point']}>
-          <Sheet course={course} stop={stop} day={dayOfLesson(course, week)} shape="classic" />
+          <Sheet
+            course={course}
+            stop={stop}
+            day={dayOfLesson(course, week)}
+            shape="classic"
+            photos={photos}
+          />
         </section>
       ))}
     </Page>
