@@ -1,5 +1,6 @@
 import Joi from 'joi';
-import { MOST_PICTURES, type LessonEdits, type LessonStop } from '@hurrow/core/lesson';
+import { MOST_PHOTOS, type LessonEdits, type LessonStop } from '@hurrow/core/lesson';
+import { MOST_ROUNDS } from './limits.ts';
 import { endpoint, INSTRUCTORS, STAFF, type Done, type Sent } from './endpoint.ts';
 import type { Photo } from './photos.ts';
 import { paperField, type Paper } from './prints.ts';
@@ -55,7 +56,7 @@ export const change = endpoint<{ body: LessonEdits; answer: Done }>()({
       .required(),
     notes: Joi.object().pattern(key, Joi.string().max(4000)).required(),
     pictures: Joi.object()
-      .pattern(key, Joi.array().items(Joi.string().guid()).min(1).max(MOST_PICTURES).unique())
+      .pattern(key, Joi.array().items(Joi.string().guid()).min(1).max(MOST_PHOTOS).unique())
       .default({}),
   }),
 });
@@ -104,5 +105,37 @@ export const glossary = endpoint<{ query: { paper: Paper }; answer: Sent }>()({
   answers: 'application/pdf',
   query: Joi.object({
     paper: paperField,
+  }),
+});
+
+const round = Joi.number().integer().min(1).max(MOST_ROUNDS).default(1);
+
+export const characterSlides = endpoint<{
+  query: { shape: 'wide' | 'classic'; round: number };
+  answer: Sent;
+}>()({
+  method: 'get',
+  path: '/api/courses/{courseId}/characters/{about}/slides.pptx',
+  summary:
+    'A lesson about a character, or about a group of them that are looked at together, as slides (PPTX), with ten specimens to call.',
+  allow: STAFF,
+  answers: 'application/vnd.openxmlformats-officedocument.presentationml.presentation',
+  query: Joi.object({ shape: Joi.string().valid('wide', 'classic').default('wide'), round }),
+});
+
+export const characterHandout = endpoint<{
+  query: { paper: Paper; audience: 'technical' | 'plain' | 'course'; round: number };
+  answer: Sent;
+}>()({
+  method: 'get',
+  path: '/api/courses/{courseId}/characters/{about}/handout.pdf',
+  summary:
+    'A lesson about a character, or about a group of them, on paper: states side by side, ten specimens to call, the answers on a page of their own.',
+  allow: STAFF,
+  answers: 'application/pdf',
+  query: Joi.object({
+    paper: paperField,
+    audience: Joi.string().valid('technical', 'plain', 'course').default('course'),
+    round,
   }),
 });

@@ -15,3 +15,6 @@ export const NOTED_ORGANS = ['habit', 'bark', 'twig', 'bud', 'leaf', 'flower', '
 export const MOST_PICTURES = 4;
 export const MOST_STROKES = 100;
 export const MOST_POINTS = 200;
+
+/** A lesson about a character has another ten specimens to call each time, so many times. */
+export const MOST_ROUNDS = 1000;

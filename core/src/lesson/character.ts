@@ -1,7 +1,9 @@
 import { couldShow, scoresInView, type ProfiledTaxon } from '../evidence/index.ts';
 import { randomFrom } from '../random/index.ts';
-import type { Frequency, StatesValue } from '../score/index.ts';
-import type { State, Vocabulary, Character } from '../vocabulary/index.ts';
+import type { Frequency, RangeValue, StatesValue } from '../score/index.ts';
+import type { Trait } from '../specimen/index.ts';
+import { MEDIUM_VIEWS, type View } from '../view/index.ts';
+import { SHOWN_BY, type Character, type State, type Vocabulary } from '../vocabulary/index.ts';
 import { leadingStates } from './saying.ts';
 
 /** A lesson about one character: what it can be like, on trees of the list, and how to look. */
@@ -25,6 +27,9 @@ export interface StateOnList extends State {
 /** What makes a lesson: states to choose from, of which the list shows two. */
 const LEAST_STATES = 2;
 
+/** Of counts, more than these are no kinds to be told apart: bundles of two, three and five are. */
+const MOST_COUNTS = 6;
+
 /**
  * Characters that a lesson can be about with this list, in the order of the vocabulary: those with two states or more among its trees.
  *
@@ -37,10 +42,13 @@ export const lessonCharacters = (list: readonly ProfiledTaxon[], vocabulary: Voc
       (character) =>
         !character.derived &&
         character.organ !== 'site' &&
-        (character.kind === 'categorical' || character.kind === 'ordinal') &&
+        ['categorical', 'ordinal', 'count'].includes(character.kind) &&
         list.some((each) => couldShow(character, each)),
     )
-    .filter((character) => shownStates(list, character).length >= LEAST_STATES)
+    .filter((character) => {
+      const { length } = shownStates(list, character);
+      return length >= LEAST_STATES && (character.kind !== 'count' || length <= MOST_COUNTS);
+    })
     .map(({ id }) => id);
 
 /**
@@ -134,16 +142,71 @@ function shownStates(list: readonly ProfiledTaxon[], character: Character): Stat
       return value ? leadingStates(value.states, character) : [];
     }),
   );
-  return character.states.filter(({ id }) => shown.has(id));
+  return character.kind === 'count'
+    ? countsAsStates(shown)
+    : character.states.filter(({ id }) => shown.has(id));
 }
 
-function statesOf(profiled: ProfiledTaxon, { id }: Character): StatesValue | undefined {
+function statesOf(profiled: ProfiledTaxon, { id, kind }: Character): StatesValue | undefined {
   const value = scoresInView(
     profiled.scores.filter(({ characterId }) => characterId === id),
     { qualifiers: { plantAge: 'mature' } },
   )[0]?.value;
+  if (kind === 'count' && value?.kind === 'range') return countsOf(value);
   return value?.kind === 'states' ? value : undefined;
+}
+
+/** Numbers as states, the least first. */
+const countsAsStates = (counts: ReadonlySet<string>): State[] =>
+  [...counts]
+    .sort((x, y) => Number(x) - Number(y))
+    .map((count) => ({ id: count, term: count, plain: count, definition: '' }));
+
+/** The whole numbers of a range: those usual, and those beyond them that occur. */
+function countsOf({ min, low, typical, high, max, step = 1, open }: RangeValue): StatesValue | undefined {
+  // “Many” is no number.
+  if (open) return undefined;
+  const from = low ?? typical ?? min ?? high ?? 0;
+  const to = high ?? typical ?? max ?? from;
+  const least = Math.min(min ?? from, from);
+  const most = Math.max(max ?? to, to);
+  const counts = Array.from(
+    { length: Math.floor((most - least) / step) + 1 },
+    (_, i) => Math.ceil(least) + i * step,
+  );
+  return {
+    kind: 'states',
+    states: counts.map((count) => ({
+      state: String(count),
+      frequency: count >= from && count <= to ? ('usually' as const) : ('sometimes' as const),
+    })),
+  };
 }
 
 const having = ({ states }: StatesValue, wanted: Frequency): string[] =>
   states.filter(({ frequency }) => frequency === wanted).map(({ state }) => state);
+
+/** The states that a drawn individual shows, in the order of the lesson; of what is not known of it, none. */
+export function shownByTrait(
+  trait: Trait | undefined,
+  { states }: Pick<CharacterLesson, 'states'>,
+): string[] {
+  const shown = Array.isArray(trait) ? trait : [String(trait)];
+  return states.map(({ id }) => id).filter((id) => shown.includes(id));
+}
+
+/** Days of the year: catkins and blossom, buds bare, leaves full, fruit and cones ripe. */
+const [SPRING, WINTER, SUMMER, AUTUMN] = [130, 20, 215, 250];
+
+/** A day on which the part is on the tree, of a view that shows it: buds and twigs bare, flowers in spring, fruit in autumn, the rest in summer. */
+export function viewOfCharacter({ organ, part }: Pick<Character, 'organ' | 'part'>): View {
+  const isBare = organ === 'twig' || organ === 'bud';
+  const isRipe = organ === 'fruit' || organ === 'cone';
+  return {
+    ...MEDIUM_VIEWS.livingTree,
+    organs: [SHOWN_BY[organ]],
+    day: part === 'flowers' ? SPRING : isBare ? WINTER : isRipe ? AUTUMN : SUMMER,
+    leaves: isBare ? 'off' : 'on',
+    qualifiers: { plantAge: 'mature' },
+  };
+}

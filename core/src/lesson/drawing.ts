@@ -16,6 +16,8 @@ import { contrastPlate, drawPlate, joined, sampleSpecimen, type Drawing } from '
 import { MEDIUM_VIEWS, type View } from '../view/index.ts';
 import type { ShownOrgan, Vocabulary } from '../vocabulary/index.ts';
 import { lowerFirst } from '../words/index.ts';
+import { viewOfCharacter } from './character.ts';
+import { bothWords } from './glossary.ts';
 import type { LessonPoint } from './points.ts';
 
 export interface DrawingSetting {
@@ -188,15 +190,15 @@ export function drawingOfAges(
 }
 
 /**
- * The drawing of a point of a lesson: two trees side by side in a contrast, one young and mature where its line says both, else one with
- * its first character pointed at.
+ * The drawing of a point of a lesson: two trees side by side in a contrast, the states of a character on a tree each, a specimen to call,
+ * one tree young and mature where its line says both, else one with its first character pointed at.
  *
  * @param of the trees of the point, in its order
  * @param asked the line is held back, and nothing is pointed at
  * @returns undefined where words alone stand
  */
 export function drawingOfStop(
-  stop: Pick<LessonPoint, 'kind' | 'characters' | 'shows' | 'ages'>,
+  stop: Pick<LessonPoint, 'kind' | 'characters' | 'shows' | 'ages' | 'states' | 'seed'>,
   of: readonly ProfiledTaxon[],
   setting: DrawingSetting,
   audience: Audience,
@@ -208,6 +210,8 @@ export function drawingOfStop(
     const character = setting.vocabulary.get(id);
     return character ? characterName(character, audience) : id;
   };
+  if (stop.kind === 'states') return drawingOfStates(stop, of, setting, audience, asked);
+  if (stop.kind === 'call') return drawingToCall(stop, first, setting);
   if (stop.kind === 'contrast')
     return drawingOfContrast(stop, of, setting, asked ? undefined : (_index, id) => nameOf(id));
   if (stop.ages && !asked) {
@@ -217,4 +221,58 @@ export function drawingOfStop(
   const [characterId] = stop.characters;
   const label = characterId && !asked ? { characterId, text: lowerFirst(nameOf(characterId)) } : undefined;
   return drawingOfTree(first, stop.shows, setting, label);
+}
+
+/** So many states stand in one row. */
+const IN_ROW = 3;
+
+/** Rows that the states of a character take. */
+export const rowsOfStates = (states: number): number => Math.ceil(states / IN_ROW);
+
+/** The states of a character in their order, on trees alike but for it, each named over its tree. */
+function drawingOfStates(
+  { characters, states = [] }: Pick<LessonPoint, 'characters' | 'states'>,
+  of: readonly ProfiledTaxon[],
+  setting: DrawingSetting,
+  audience: Audience,
+  asked: boolean,
+): Drawing | undefined {
+  const { vocabulary, width, units, plain } = setting;
+  const character = vocabulary.get(characters[0] ?? '');
+  if (!character) return undefined;
+  const view = viewOfCharacter(character);
+  const height = setting.height / rowsOfStates(of.length);
+  const wordOf = (id: string) => {
+    const state = character.states.find((each) => each.id === id);
+    return state ? bothWords(state, audience).word : id;
+  };
+  const rows = Array.from({ length: rowsOfStates(of.length) }, (_, i) => {
+    const from = i * IN_ROW;
+    const trees = of.slice(from, from + IN_ROW);
+    const plate = contrastPlate(trees, vocabulary, view, {
+      // A row that is not full keeps the columns of those above it.
+      width: (width * trees.length) / Math.min(IN_ROW, of.length),
+      height,
+      at: [0, i * height],
+      units,
+      ...(plain ? { plain } : {}),
+      deciding: [character.id],
+      ...(asked ? {} : { label: (at: number) => wordOf(states[from + at] ?? '') }),
+    });
+    return plate.drawn.includes(true) ? [plate.drawing] : [];
+  }).flat();
+  return rows.length > 0 ? joined(rows, setting) : undefined;
+}
+
+/** The individual that is called: as it lies, with nothing pointed at. */
+function drawingToCall(
+  { characters, seed = SEED }: Pick<LessonPoint, 'characters' | 'seed'>,
+  profiled: ProfiledTaxon,
+  { vocabulary, width, height, units, plain }: DrawingSetting,
+): Drawing | undefined {
+  const character = vocabulary.get(characters[0] ?? '');
+  if (!character) return undefined;
+  const view = viewOfCharacter(character);
+  const traits = sampleSpecimen(profiled, vocabulary, view, seed);
+  return drawPlate(traits, view.organs, { width, height, units, ...(plain ? { plain } : {}) });
 }

@@ -30,6 +30,8 @@ export function glossaryOf(
 ): GlossaryPart[] {
   const characters = lessonCharacters(list, vocabulary)
     .map((id) => vocabulary.get(id)!)
+    // A number needs no explaining.
+    .filter(({ kind }) => kind !== 'count')
     .filter(({ level }) => audience === 'technical' || level !== 'advanced');
   return organsInOrder(startsWith).flatMap(({ organ, title }) => {
     const entries = characters

@@ -26,7 +26,7 @@ export interface LessonEdits {
 }
 
 /** Side by side stand young and mature, or sun and shade: not more. */
-export const MOST_PICTURES = 2;
+export const MOST_PHOTOS = 2;
 
 export interface Reworded {
   words: string;
@@ -325,7 +325,16 @@ function inOrder(points: readonly LessonPoint[], order: readonly string[]): Less
   return result;
 }
 
-const SECONDS = { tree: 25, contrast: 75, rule: 50, recap: 30, own: 45 } as const;
+const SECONDS = {
+  tree: 25,
+  contrast: 75,
+  rule: 50,
+  recap: 30,
+  own: 45,
+  states: 90,
+  exceptions: 30,
+  call: 20,
+};
 /** Spoken slowly, and written along. */
 const SECONDS_A_WORD = 0.5;
 /** Each tree of a recap is called by the class. */

@@ -23,7 +23,7 @@ import { lowerFirst, upperFirst } from '../words/index.ts';
 export interface LessonPoint {
   /** The same as long as it is about the same thing: `larix-occidentalis/leaf`, `contrast/a/b`, `recap`. */
   key: string;
-  kind: 'tree' | 'contrast' | 'rule' | 'recap' | 'own';
+  kind: 'tree' | 'contrast' | 'rule' | 'recap' | 'own' | 'states' | 'exceptions' | 'call';
   title: string;
   /** One line in the words of the course. */
   words: string;
@@ -40,6 +40,10 @@ export interface LessonPoint {
   shows: ShownOrgan[];
   /** Drawn of a young tree and of a mature one, side by side: its line says both. */
   ages?: true;
+  /** In a row of states, which its trees show, one each; of a specimen to call, those that may be called. */
+  states?: string[];
+  /** Of a specimen to call, the individual. */
+  seed?: number;
   /** In a recap, what is said of each tree. */
   each?: Recalled[];
 }

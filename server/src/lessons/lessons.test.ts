@@ -191,3 +191,23 @@ describe('photos in the place of drawings', () => {
     return names.filter((name) => name.endsWith('.jpeg') || name.endsWith('.jpg')).length;
   }
 });
+
+describe('lessons about characters', () => {
+  const of = (about: string) => `/api/courses/${planted.courseId}/characters/${about}`;
+  test('go on slides, where each specimen is asked before it is told, and on paper', async () => {
+    const slides = await JSZip.loadAsync(await owner.download(`${of('leaf.shape')}/slides.pptx`));
+    const texts = await Promise.all(
+      Object.keys(slides.files)
+        .filter((name) => /slides\/slide\d+\.xml$/.test(name))
+        .map((name) => slides.files[name]!.async('string')),
+    );
+    expect(texts.filter((text) => text.includes('What do you see')).length).toBe(10);
+    expect(texts.filter((text) => text.includes('Call it: 1 of 10'))).toHaveLength(2);
+    const handout = await owner.get<{ text: string }>(`${of('leaf.shape')}/handout.pdf?paper=a4&round=2`);
+    expect(handout.body.text.startsWith('%PDF')).toBe(true);
+  });
+  test('are none where the list does not differ', async () => {
+    expect((await owner.get(`${of('leaf.nothing')}/handout.pdf`)).status).toBe(404);
+    expect((await owner.get(`${of('leaf.shape')}/handout.pdf?round=0`)).status).toBe(422);
+  });
+});

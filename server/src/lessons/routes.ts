@@ -16,6 +16,7 @@ import { printed } from '../prints/printed.ts';
 import { inThread } from '../thread.ts';
 import { photoBytes } from '../photos/queries.ts';
 import { lessonOfSet } from './lesson.ts';
+import { characterToDraw } from './ofCharacters.ts';
 import { leavingPhotos } from './pictures.ts';
 import * as queries from './queries.ts';
 import type { SlidesTask } from './slidesWorker.ts';
@@ -54,6 +55,17 @@ export const lessonRoutes = [
     const audience = query.audience === 'course' ? undefined : query.audience;
     const lesson = await lessonOfSet(db, params.courseId, params.setId, audience);
     return printed(query.paper, 'handout', await toDraw(db, lesson, audience));
+  }),
+  serve(lessons.characterSlides, async ({ db, params, query, response }) => {
+    const lesson = await characterToDraw(db, params.courseId, params.about, query.round);
+    response.attachment(`${fileName(lesson.title)}.pptx`);
+    const task: SlidesTask = { lesson, shape: query.shape };
+    return Buffer.from(await inThread<Uint8Array>('slidesWorker', task));
+  }),
+  serve(lessons.characterHandout, async ({ db, params, query }) => {
+    const audience = query.audience === 'course' ? undefined : query.audience;
+    const lesson = await characterToDraw(db, params.courseId, params.about, query.round, audience);
+    return printed(query.paper, 'handout', lesson);
   }),
   serve(lessons.glossary, async ({ db, params, query }) => {
     const course = await courseOf(db, params.courseId);

@@ -41,7 +41,7 @@ export default async function slides({ lesson, shape }: SlidesTask): Promise<Buf
   deck.company = lesson.course;
   const width = WIDTHS[shape];
   opening(deck.addSlide(), lesson, width);
-  for (const stop of lesson.stops) {
+  for (const stop of lesson.stops.flatMap(asSlides)) {
     const slide = deck.addSlide();
     if (stop.kind === 'recap') await recap(slide, lesson, stop, width);
     else await point(slide, lesson, stop, width);
@@ -53,6 +53,11 @@ export default async function slides({ lesson, shape }: SlidesTask): Promise<Buf
   }
   return (await deck.write({ outputType: 'nodebuffer' })) as Buffer;
 }
+
+/** A specimen to call is asked on one slide and told on the next; any other point is one. */
+const asSlides = (stop: LessonStop): LessonStop[] =>
+  stop.kind === 'call' ? [{ ...stop, words: stop.ask ?? '', key: ASKED }, stop] : [stop];
+const ASKED = 'asked';
 
 function opening(slide: Slide, { title, course, week }: LessonToDraw, width: number): void {
   const box = { x: EDGE, w: width - 2 * EDGE };
@@ -216,7 +221,7 @@ function foot(slide: Slide, lesson: LessonToDraw, stop: LessonStop, width: numbe
     .filter(({ taxon }) => stop.taxa.includes(taxon.id))
     .map(({ taxon }) => scientificName(taxon));
   const line = { y: HEIGHT - 0.5, h: 0.35, fontSize: 11, color: INK_2, margin: 0 };
-  if (stop.kind !== 'recap' && names.length > 0)
+  if (stop.kind !== 'recap' && stop.key !== ASKED && names.length > 0)
     slide.addText(names.join(', '), { ...line, x: EDGE, w: width * 0.55, fontFace: SERIF, italic: true });
   slide.addText(lesson.title, {
     ...line,

@@ -12,7 +12,14 @@ import {
   type ClassSoFar,
   type QuizWishes,
 } from '@hurrow/core/assembly';
-import { lessonOf, type LessonAsked, type LessonSetting, type LessonStop } from '@hurrow/core/lesson';
+import {
+  characterStops,
+  lessonOf,
+  type CharacterSetting,
+  type LessonAsked,
+  type LessonSetting,
+  type LessonStop,
+} from '@hurrow/core/lesson';
 import {
   fittedWeights,
   practiceCardsOf,
@@ -39,6 +46,7 @@ import type { Vocabulary } from '@hurrow/core/vocabulary';
 /** What is worked out for teaching: plain data, which travels to a thread. */
 export type TeachingTask =
   | { kind: 'lesson'; setting: SentSetting; asked: LessonAsked }
+  | { kind: 'character'; setting: CharacterSetting; characters: readonly string[]; round: number }
   | { kind: 'prospects'; ground: TermGround }
   | { kind: 'proposal'; ground: TermGround; wishes: TermWishes }
   | QuizTask
@@ -183,6 +191,7 @@ export default async function work(
   if (task.kind === 'fit') return fittedWeights(task.histories);
   if (task.kind === 'quiz') return makeQuiz(task);
   if (task.kind === 'read') return readHeld(task);
+  if (task.kind === 'character') return characterStops(task.setting, task.characters, task.round);
   if (task.kind === 'lesson') {
     const { ranges, ...setting } = task.setting;
     return lessonOf({ ...setting, rangeOf: (id) => ranges[id] }, task.asked);

@@ -1,5 +1,5 @@
-import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces.js';
-import { type LessonStop } from '@hurrow/core/lesson';
+import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces.js';
+import { bothWords, rowsOfStates, type LessonStop } from '@hurrow/core/lesson';
 import { commonName, scientificName } from '@hurrow/core/taxon';
 import { drawnOne, drawnStop } from '../lessons/drawn.ts';
 import type { LessonToDraw } from '../lessons/toDraw.ts';
@@ -18,8 +18,9 @@ const GREY = '#4c5d60';
 
 /** A lesson on paper: three points a page, the drawing to the left, the line and lines to write on to the right, black on white. */
 export function handout(lesson: LessonToDraw): Omit<TDocumentDefinitions, 'pageSize'> {
-  const points = lesson.stops.filter(({ kind }) => kind !== 'recap');
-  const recaps = lesson.stops.filter(({ kind }) => kind === 'recap');
+  const of = (...kinds: LessonStop['kind'][]) => lesson.stops.filter(({ kind }) => kinds.includes(kind));
+  const points = of('tree', 'contrast', 'rule', 'own');
+  const calls = of('call');
   return {
     info: { title: lesson.title },
     pageMargins: [44, 58, 44, 44],
@@ -37,7 +38,9 @@ export function handout(lesson: LessonToDraw): Omit<TDocumentDefinitions, 'pageS
     footer: (page, pages) => ({ text: `${page} of ${pages}`, alignment: 'center', fontSize: 8, color: GREY }),
     content: [
       ...points.map((stop, i) => onPaper(lesson, stop, i > 0 && i % A_PAGE === 0)),
-      ...recaps.map((stop) => recapOnPaper(lesson, stop)),
+      ...of('states', 'exceptions').map((stop) => acrossPaper(lesson, stop)),
+      ...(calls.length > 0 ? [callsOnPaper(lesson, calls), answersOnPaper(calls)] : []),
+      ...of('recap').map((stop) => recapOnPaper(lesson, stop)),
     ],
   };
 }
@@ -86,6 +89,75 @@ function shownOnPaper(lesson: LessonToDraw, stop: LessonStop): Content {
   const svg = drawnStop(lesson, stop, LAID_OUT, true);
   return svg ? { svg: inSans(svg), fit: [DRAWN.width, DRAWN.height] } : emptyFrame();
 }
+
+/** Points of a picture as wide as the page, and the larger frame that it is laid out in, by rows. */
+const ACROSS = { width: 520, row: 130 };
+const ACROSS_LAID = { width: 780, row: 195 };
+
+/** The states of a character side by side, what each means under them; exceptions are words alone. */
+function acrossPaper(lesson: LessonToDraw, stop: LessonStop): Content {
+  const rows = rowsOfStates(stop.taxa.length);
+  const svg = drawnStop(lesson, stop, { width: ACROSS_LAID.width, height: rows * ACROSS_LAID.row }, true);
+  return {
+    margin: [0, 0, 0, 12],
+    unbreakable: true,
+    stack: [
+      { text: stop.title, font: 'Serif', bold: true, fontSize: 13 },
+      ...(stop.look && stop.kind === 'states' ? [{ text: stop.look, margin: [0, 1, 0, 3] } as Content] : []),
+      ...(svg ? [{ svg: inSans(svg), fit: [ACROSS.width, rows * ACROSS.row] } as Content] : []),
+      { text: stop.words, font: 'Serif', fontSize: 10.5, margin: [0, 4, 0, 0] },
+    ],
+  };
+}
+
+/** In points, and the frame it is laid out in. */
+const CALLED = { width: 240, height: 98 };
+const CALLED_LAID = { width: 400, height: 163 };
+
+/** Specimens to call, two in a row, each with a box to tick for every state that it may be. */
+function callsOnPaper(lesson: LessonToDraw, calls: readonly LessonStop[]): Content {
+  const cells = calls.map((stop): TableCell => {
+    const svg = drawnStop(lesson, stop, CALLED_LAID, true);
+    return {
+      stack: [
+        { text: `${stop.title}. ${stop.ask ?? ''}`, bold: true, fontSize: 9 },
+        svg ? { svg: inSans(svg), fit: [CALLED.width, CALLED.height] } : emptyFrame(),
+        { text: wordsToTick(lesson, stop), fontSize: 9, margin: [0, 2, 0, 0] },
+      ],
+    };
+  });
+  return {
+    pageBreak: 'before',
+    layout: { hLineWidth: () => 0, vLineWidth: () => 0, paddingBottom: () => 10 },
+    table: {
+      dontBreakRows: true,
+      widths: ['*', '*'],
+      body: Array.from({ length: Math.ceil(cells.length / 2) }, (_, i) => [
+        cells[2 * i] ?? '',
+        cells[2 * i + 1] ?? '',
+      ]),
+    },
+  };
+}
+
+function wordsToTick({ setting, audience }: LessonToDraw, { characters, states = [] }: LessonStop): string {
+  const of = setting.vocabulary.get(characters[0] ?? '')?.states ?? [];
+  return states
+    .map((id) => {
+      const state = of.find((each) => each.id === id);
+      return `[  ] ${state ? bothWords(state, audience).word : id}`;
+    })
+    .join('    ');
+}
+
+/** The answers, for the other side or for who holds the lesson. */
+const answersOnPaper = (calls: readonly LessonStop[]): Content => ({
+  pageBreak: 'before',
+  stack: [
+    { text: 'Answers', font: 'Serif', bold: true, fontSize: 13, margin: [0, 0, 0, 6] },
+    { ol: calls.map(({ words }) => ({ text: words, font: 'Serif', fontSize: 10.5 })) },
+  ],
+});
 
 function recapOnPaper(lesson: LessonToDraw, stop: LessonStop): Content {
   return {

@@ -31,6 +31,7 @@ const GatherPage = lazy(() => import('../grounds/GatherPage.tsx'));
 const TryPage = lazy(() => import('../rounds/TryPage.tsx'));
 const BellPage = lazy(() => import('../rounds/BellPage.tsx'));
 const Showing = lazy(() => import('../lessons/Showing.tsx'));
+const ShowingCharacter = lazy(() => import('../lessons/ShowingCharacter.tsx'));
 
 const nonce = document.querySelector<HTMLMetaElement>('meta[name="csp-nonce"]')?.content ?? '';
 
@@ -74,6 +75,22 @@ export default function Workbench({ session }: { session: Session }) {
                   element={
                     <Alone>
                       <BellPage />
+                    </Alone>
+                  }
+                />
+                <Route
+                  path="/show/:courseId/character/:about"
+                  element={
+                    <Alone>
+                      <ShowingCharacter />
+                    </Alone>
+                  }
+                />
+                <Route
+                  path="/show/:courseId/character/:about/presenter"
+                  element={
+                    <Alone>
+                      <ShowingCharacter presenter />
                     </Alone>
                   }
                 />

@@ -68,7 +68,7 @@ export default function CoursePlace({ courseId }: { courseId: string }) {
           <Route path="" element={<CourseNow course={course} />} />
           <Route path="term" element={<TermBoard course={course} />} />
           <Route path="characters" element={<CharacterPage course={course} />} />
-          <Route path="characters/:characterId" element={<CharacterPage course={course} />} />
+          <Route path="characters/:about" element={<CharacterPage course={course} />} />
           <Route path="words" element={<WordsPage course={course} />} />
           <Route path="sort" element={<SortPage course={course} />} />
           <Route path="lesson/:setId" element={<LessonPage course={course} />} />

@@ -1,65 +1,74 @@
-import type { WholeCourse } from '@hurrow/contract/courses';
+import type { Course } from '@hurrow/contract/courses';
 import { useMemo, useState } from 'react';
 import type { ProfiledTaxon } from '@hurrow/core/evidence';
-import { toCall, type CharacterLesson } from '@hurrow/core/lesson';
+import {
+  askOfCharacter,
+  bothWords,
+  characterCalls,
+  TO_CALL,
+  viewOfCharacter,
+  type CharacterLesson,
+} from '@hurrow/core/lesson';
 import { drawPlate, sampleSpecimen } from '@hurrow/core/specimen';
 import { commonName } from '@hurrow/core/taxon';
-import { type Character, type Vocabulary } from '@hurrow/core/vocabulary';
+import type { Vocabulary } from '@hurrow/core/vocabulary';
 import { DrawingSvg } from '../app/Drawings.tsx';
 import { StatePicture } from '../app/StatePicture.tsx';
-import { BEGIN_CALLING, called, next, rightStates, viewOfCharacter } from './calling.ts';
+import { BEGIN_CALLING, called, next } from './calling.ts';
 import styles from './character.module.css';
 
 interface Props {
-  course: WholeCourse;
-  character: Character;
-  lesson: CharacterLesson;
+  course: Pick<Course, 'audience' | 'units'>;
+  lessons: readonly CharacterLesson[];
   list: readonly ProfiledTaxon[];
   vocabulary: Vocabulary;
+  /** Other specimens for another round. */
+  round: number;
+  onRound(): void;
 }
 
-const TO_CALL = 10;
 const FRAME = { width: 620, height: 300 };
 
 /** Ten drawn specimens, one after the other: what is it? */
-export function Calls({ course, character, lesson, list, vocabulary }: Props) {
-  const [round, setRound] = useState(1);
+export function Calls({ course, lessons, list, vocabulary, round, onRound }: Props) {
   const [calling, call] = useState(BEGIN_CALLING);
-  const specimens = useMemo(() => toCall(lesson, TO_CALL, round), [lesson, round]);
-  const { taxonId, seed } = specimens[calling.at]!;
-  const profiled = list.find(({ taxon }) => taxon.id === taxonId)!;
-  const drawn = useMemo(() => {
-    const view = viewOfCharacter(character);
-    const traits = sampleSpecimen(profiled, vocabulary, view, seed);
-    return {
-      drawing: drawPlate(traits, view.organs, { ...FRAME, units: course.units }),
-      right: rightStates(traits.values[character.id], lesson),
-    };
-  }, [profiled, vocabulary, seed, character, lesson, course.units]);
+  const calls = useMemo(
+    () => characterCalls({ list, vocabulary }, lessons, TO_CALL, round),
+    [list, vocabulary, lessons, round],
+  );
+  const asked = calls[calling.at];
+  const drawing = useMemo(() => {
+    if (!asked) return undefined;
+    const view = viewOfCharacter(vocabulary.get(asked.characterId)!);
+    const profiled = list.find(({ taxon }) => taxon.id === asked.taxonId)!;
+    const traits = sampleSpecimen(profiled, vocabulary, view, asked.seed);
+    return drawPlate(traits, view.organs, { ...FRAME, units: course.units });
+  }, [asked, list, vocabulary, course.units]);
+  if (!asked || !drawing) return <p>No drawing shows this. Hold up real ones.</p>;
+  const lesson = lessons.find(({ characterId }) => characterId === asked.characterId)!;
+  const character = vocabulary.get(asked.characterId)!;
+  const { taxon } = list.find((each) => each.taxon.id === asked.taxonId)!;
   const said = calling.said[calling.at];
-  const word = (id: string) => {
-    const state = character.states.find((each) => each.id === id);
-    return (course.audience === 'plain' ? state?.plain : state?.term) ?? id;
-  };
-  const done = calling.said.length === specimens.length;
+  const word = (id: string) =>
+    bothWords(
+      lesson.states.find((each) => each.id === id)!,
+      course.audience,
+    ).word;
+  const done = calling.said.length === calls.length;
   return (
     <section className={styles['calls']} aria-label="Ten to call">
       <h3>
-        Call it: {calling.at + 1} of {specimens.length}
+        Call it, {calling.at + 1} of {calls.length}: {askOfCharacter(character, course.audience)}
       </h3>
-      {drawn.drawing ? (
-        <DrawingSvg drawing={drawn.drawing} label={`Specimen ${calling.at + 1}`} />
-      ) : (
-        <p>This part cannot be drawn. Hold up a real one.</p>
-      )}
+      <DrawingSvg drawing={drawing} label={`Specimen ${calling.at + 1}`} />
       <div className={styles['choices']} role="group" aria-label="What it is">
         {lesson.states.map(({ id }) => (
           <button
             key={id}
             type="button"
             disabled={said !== undefined}
-            data-right={said !== undefined && drawn.right.includes(id)}
-            data-wrong={said === id && !drawn.right.includes(id)}
+            data-right={said !== undefined && asked.right.includes(id)}
+            data-wrong={said === id && !asked.right.includes(id)}
             onClick={() => call((held) => called(held, id))}
           >
             <StatePicture characterId={character.id} state={id} /> {word(id)}
@@ -68,9 +77,9 @@ export function Calls({ course, character, lesson, list, vocabulary }: Props) {
       </div>
       <p aria-live="polite">
         {said !== undefined &&
-          `${drawn.right.includes(said) ? 'Yes' : 'No'}: ${drawn.right.map(word).join(' and ') || 'not to be told from this drawing'}, on ${commonName(profiled.taxon)}. `}
+          `${asked.right.includes(said) ? 'Yes' : 'No'}: ${asked.right.map(word).join(' and ')}, on ${commonName(taxon)}. `}
         {said !== undefined && !done && (
-          <button type="button" onClick={() => call((held) => next(held, specimens))}>
+          <button type="button" onClick={() => call((held) => next(held, calls.length))}>
             Next
           </button>
         )}
@@ -78,7 +87,7 @@ export function Calls({ course, character, lesson, list, vocabulary }: Props) {
           <button
             type="button"
             onClick={() => {
-              setRound((held) => held + 1);
+              onRound();
               call(BEGIN_CALLING);
             }}
           >

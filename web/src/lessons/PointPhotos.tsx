@@ -1,7 +1,7 @@
 import type { Photo } from '@hurrow/contract/photos';
 import { useQueries, useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
-import { MOST_PICTURES, type LessonStop } from '@hurrow/core/lesson';
+import { MOST_PHOTOS, type LessonStop } from '@hurrow/core/lesson';
 import { commonName } from '@hurrow/core/taxon';
 import { useLibrary } from '../app/data.ts';
 import { MarkedPhoto } from '../measuring/MarkedPhoto.tsx';
@@ -66,7 +66,7 @@ export function PhotoChoices({ stop, of, onChoose }: ChoiceProps) {
       <span>
         {choices.length === 0
           ? 'No photo yet to stand here.'
-          : `Photo in the place of the drawing${choices.length > 1 ? `, ${MOST_PICTURES} at most side by side` : ''}`}{' '}
+          : `Photo in the place of the drawing${choices.length > 1 ? `, ${MOST_PHOTOS} at most side by side` : ''}`}{' '}
         {trees.map((taxon) => (
           <Link key={taxon.id} to={`/c/${of.courseId}/species/${taxon.id}/measuring`}>
             Photos of {commonName(taxon)}, with arrows and a rule

@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
+import type { Course } from '@hurrow/contract/courses';
 import { type LessonStop } from '@hurrow/core/lesson';
 import { commonName } from '@hurrow/core/taxon';
 import { messageOf } from '../app/api.ts';
@@ -15,7 +16,7 @@ import { useShowing } from './useShowing.ts';
 import styles from './lessons.module.css';
 import { upperFirst } from '@hurrow/core/words';
 
-/** A lesson before a class: the sheet alone, or with `presenter` what the one who speaks sees in a second window. */
+/** The lesson of a set before a class: the sheet alone, or with `presenter` what the one who speaks sees in a second window. */
 export default function Showing({ presenter = false }: { presenter?: boolean }) {
   const { courseId = '', setId = '' } = useParams();
   const course = useQuery(courseQuery(courseId));
@@ -28,40 +29,47 @@ export default function Showing({ presenter = false }: { presenter?: boolean }) 
     return error ? <Problem>{messageOf(error)}</Problem> : <Opening>Opening the lesson…</Opening>;
   }
   const stops = shownOf(lesson.data.stops);
+  const home = `/c/${courseId}/course/lesson/${setId}`;
   if (stops.length === 0)
     return (
       <Problem>
-        Every point of this lesson is hidden.{' '}
-        <Link to={`/c/${courseId}/course/lesson/${setId}`}>Show some of them.</Link>
+        Every point of this lesson is hidden. <Link to={home}>Show some of them.</Link>
       </Problem>
     );
-  const photos = { courseId, setId, all: lesson.data.photos, units: course.data.units };
-  const props = {
-    course: course.data,
-    setId,
-    stops,
-    photos,
-    day: dayOfLesson(course.data, lesson.data.week),
-  };
-  return presenter ? <Presenter {...props} /> : <Screen {...props} />;
+  const Window = presenter ? Presenter : Screen;
+  return (
+    <Window
+      course={course.data}
+      id={setId}
+      home={home}
+      second={`/show/${courseId}/${setId}/presenter`}
+      stops={stops}
+      photos={{ courseId, setId, all: lesson.data.photos, units: course.data.units }}
+      day={dayOfLesson(course.data, lesson.data.week)}
+    />
+  );
 }
 
-interface Props {
-  course: Parameters<typeof Sheet>[0]['course'];
-  setId: string;
+/** A lesson as it is shown, in either window. */
+export interface ShowingProps {
+  course: Course;
+  /** Names the lesson to every window that shows it. */
+  id: string;
+  /** Where the lesson is made, and where its presenter’s window is. */
+  home: string;
+  second: string;
   stops: LessonStop[];
   photos: LessonPhotos;
   day: number;
 }
 
 /** What the class sees. Pressed on the right half it goes on, on the left half back. */
-function Screen({ course, setId, stops, photos, day }: Props) {
+export function Screen({ course, id, home, second, stops, photos, day }: ShowingProps) {
   usePhotosAlong(photos, stops);
-  const { shown, go } = useShowing(setId, stops.length, true);
+  const { shown, go } = useShowing(id, stops, true);
   const frame = useRef<HTMLDivElement>(null);
   const [shape, setShape] = useState<'wide' | 'classic'>('wide');
   const navigate = useNavigate();
-  const leave = () => void navigate(`/c/${course.id}/course/lesson/${setId}`);
   useEffect(() => frame.current?.focus(), []);
   const stop = stops[shown.at] ?? stops[0]!;
   return (
@@ -89,10 +97,10 @@ function Screen({ course, setId, stops, photos, day }: Props) {
           {shape === 'wide' ? '4:3' : '16:9'}
         </button>
         <button onClick={() => void frame.current?.requestFullscreen?.()}>Full screen</button>
-        <a href={`/show/${course.id}/${setId}/presenter`} target="_blank" rel="noreferrer">
+        <a href={second} target="_blank" rel="noreferrer">
           Presenter’s window
         </a>
-        <button onClick={leave}>Leave</button>
+        <button onClick={() => void navigate(home)}>Leave</button>
       </nav>
       <p className="visually-hidden" aria-live="polite">
         Point {shown.at + 1} of {stops.length}: {stop.title}. {shown.told ? stop.words : stop.ask}
@@ -120,9 +128,9 @@ function Strip({ stops, at, onJump }: { stops: LessonStop[]; at: number; onJump(
 }
 
 /** What the one who speaks sees: the line, the note, the next, the clock, and what the class takes these trees for. */
-function Presenter({ course, setId, stops, photos, day }: Props) {
+export function Presenter({ course, id, stops, photos, day }: ShowingProps) {
   usePhotosAlong(photos, stops);
-  const { shown, go } = useShowing(setId, stops.length, false);
+  const { shown, go } = useShowing(id, stops, false);
   const { pairs } = useConfusions(course.id);
   const { profileOf } = useLibrary();
   const [seconds, setSeconds] = useState(0);

@@ -1,33 +1,15 @@
-import { BEGIN_CALLING, called, isRight, next, rightStates, viewOfCharacter } from './calling.ts';
-
-const specimens = [
-  { taxonId: 'a', seed: 1 },
-  { taxonId: 'b', seed: 2 },
-];
+import { BEGIN_CALLING, called, next, roundOf } from './calling.ts';
 
 test('one specimen is called after the other, each once', () => {
   const first = called(BEGIN_CALLING, 'single');
   expect(called(first, 'double')).toEqual(first);
-  const second = next(first, specimens);
+  expect(next(BEGIN_CALLING, 2)).toEqual(BEGIN_CALLING);
+  const second = next(first, 2);
   expect(second.at).toBe(1);
-  expect(next(second, specimens)).toEqual(second);
-  expect(next(called(second, 'double'), specimens).at).toBe(1);
+  expect(next(second, 2)).toEqual(second);
+  expect(next(called(second, 'double'), 2).at).toBe(1);
 });
-test('a call is right where the individual shows it, one of several where they occur together', () => {
-  expect(isRight('single', 'single')).toBe(true);
-  expect(isRight('papery', ['banded', 'papery'])).toBe(true);
-  expect(isRight('single', undefined)).toBe(false);
-  const states = ['single', 'double'].map((id) => ({ id }));
-  expect(rightStates('double', { states } as never)).toEqual(['double']);
-});
-test('buds are shown on a bare twig, leaves in summer', () => {
-  expect(viewOfCharacter({ organ: 'bud', part: 'buds' })).toMatchObject({
-    organs: ['bud'],
-    leaves: 'off',
-    day: 20,
-  });
-  expect(viewOfCharacter({ organ: 'leaf', part: 'leaves' })).toMatchObject({
-    organs: ['leaf'],
-    leaves: 'on',
-  });
+test('an address names the ten specimens; nonsense means the first ten', () => {
+  const asked = (search: string) => roundOf(new URLSearchParams(search));
+  expect(['?round=3', '?round=0', '?round=1.5', '?round=x', ''].map(asked)).toEqual([3, 1, 1, 1, 1]);
 });

@@ -1,6 +1,6 @@
 import type { Photo } from '@hurrow/contract/photos';
 import { queryOptions } from '@tanstack/react-query';
-import { MOST_PICTURES, type LessonEdits, type LessonStop } from '@hurrow/core/lesson';
+import { MOST_PHOTOS, type LessonEdits, type LessonStop } from '@hurrow/core/lesson';
 import { mayLeave } from '@hurrow/core/measurement';
 
 /** The bytes of a photo of a lesson as an address of this page. Once read they are there without the server. */
@@ -26,7 +26,7 @@ export function pictured(edits: LessonEdits, key: string, photoId: string): Less
   const { [key]: held = [], ...others } = edits.pictures;
   const next = held.includes(photoId)
     ? held.filter((id) => id !== photoId)
-    : [...held.slice(0, MOST_PICTURES - 1), photoId];
+    : [...held.slice(0, MOST_PHOTOS - 1), photoId];
   return { ...edits, pictures: next.length > 0 ? { ...others, [key]: next } : others };
 }
 

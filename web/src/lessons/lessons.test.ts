@@ -78,6 +78,15 @@ describe('showing', () => {
     expect(stepped(told, 'on', 3)).toMatchObject({ at: 1, told: false });
     expect(stepped(stepped(told, 'on', 3), 'back', 3)).toMatchObject({ at: 0, told: true });
   });
+  test('a specimen to call is asked first, whatever was chosen', () => {
+    const isCall = (at: number) => at === 1;
+    const call = stepped(BEGIN, 'on', 3, isCall);
+    expect(call).toMatchObject({ at: 1, told: false });
+    const told = stepped(call, 'on', 3, isCall);
+    expect(told).toMatchObject({ at: 1, told: true });
+    expect(stepped(told, 'on', 3, isCall)).toMatchObject({ at: 2, told: true });
+    expect(stepped(BEGIN, { to: 1 }, 3, isCall).told).toBe(false);
+  });
   test('a press in the blank brings the sheet back and nothing else', () => {
     const blank = stepped(BEGIN, 'blank', 3);
     expect(blank.blank).toBe(true);

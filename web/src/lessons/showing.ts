@@ -16,16 +16,23 @@ export const BEGIN: Shown = { at: 0, told: true, asking: false, blank: false };
 
 export type Step = 'on' | 'back' | 'blank' | 'ask' | 'first' | 'last' | { to: number };
 
-/** What stands on the sheet after a step. A step in the blank only brings the sheet back. */
-export function stepped(shown: Shown, step: Step, points: number): Shown {
+/**
+ * What stands on the sheet after a step. A step in the blank only brings the sheet back.
+ *
+ * @param isAsked whether a point, by its place, is asked before it is told whatever was chosen
+ */
+export function stepped(
+  shown: Shown,
+  step: Step,
+  points: number,
+  isAsked: (at: number) => boolean = () => false,
+): Shown {
   if (shown.blank && step !== 'blank' && typeof step === 'string') return { ...shown, blank: false };
   const last = Math.max(0, points - 1);
-  const goTo = (at: number): Shown => ({
-    ...shown,
-    at: Math.min(last, Math.max(0, at)),
-    told: !shown.asking,
-    blank: false,
-  });
+  const goTo = (wanted: number): Shown => {
+    const at = Math.min(last, Math.max(0, wanted));
+    return { ...shown, at, told: !shown.asking && !isAsked(at), blank: false };
+  };
   switch (step) {
     case 'on':
       return shown.told ? (shown.at < last ? goTo(shown.at + 1) : shown) : { ...shown, told: true };

@@ -1,4 +1,5 @@
 import { useCallback, useEffect, useEffectEvent, useState } from 'react';
+import type { LessonStop } from '@hurrow/core/lesson';
 import { BEGIN, stepOfKey, stepped, type Shown, type Step } from './showing.ts';
 
 /** What the two windows of a showing tell one another. */
@@ -9,7 +10,7 @@ type Told = { shown: Shown } | { where: true };
  *
  * @param isShowing the window that is looked at by the class; it answers when another asks how far it is
  */
-export function useShowing(lessonId: string, points: number, isShowing: boolean) {
+export function useShowing(lessonId: string, stops: readonly LessonStop[], isShowing: boolean) {
   const [shown, setShown] = useState<Shown>(BEGIN);
   const [channel, setChannel] = useState<BroadcastChannel>();
   const answer = useEffectEvent((told: Told, to: BroadcastChannel) => {
@@ -26,11 +27,11 @@ export function useShowing(lessonId: string, points: number, isShowing: boolean)
   const go = useCallback(
     (step: Step) =>
       setShown((held) => {
-        const next = stepped(held, step, points);
+        const next = stepped(held, step, stops.length, (at) => stops[at]?.kind === 'call');
         channel?.postMessage({ shown: next } satisfies Told);
         return next;
       }),
-    [channel, points],
+    [channel, stops],
   );
   useEffect(() => {
     const press = (event: KeyboardEvent) => {

@@ -111,9 +111,10 @@ export function contrastPlate(
   const frame = { width: options.width / columns, height: options.height / rows };
   const headroom = pointed.length ? 10 + 19 * pointed.length : 0;
   const shared = commonScale(traits, view, { ...options, ...frame, headroom });
+  const [left, top] = options.at ?? [0, 0];
   const drawings = traits.map((each, i) => {
-    const x = (i % columns) * frame.width;
-    const y = Math.floor(i / columns) * frame.height;
+    const x = left + (i % columns) * frame.width;
+    const y = top + Math.floor(i / columns) * frame.height;
     const drawing = drawPlate(each, view.organs, {
       ...options,
       ...frame,

@@ -1,0 +1,192 @@
+import type { ProfiledTaxon } from '../evidence/index.ts';
+import { characterName, type Audience } from '../score/index.ts';
+import { drawPlate, sampleSpecimen } from '../specimen/index.ts';
+import { commonName } from '../taxon/index.ts';
+import { listInWords } from '../view/index.ts';
+import { SHOWN_BY, type Character, type Vocabulary } from '../vocabulary/index.ts';
+import { lowerFirst, upperFirst } from '../words/index.ts';
+import { bothWords } from './glossary.ts';
+import {
+  characterLesson,
+  shownByTrait,
+  toCall,
+  viewOfCharacter,
+  type CharacterLesson,
+  type StateOnList,
+} from './character.ts';
+import { howToLook } from './looking.ts';
+import type { LessonStop } from './lesson.ts';
+import { TO_CALL } from './mini.ts';
+
+export interface CharacterSetting {
+  list: readonly ProfiledTaxon[];
+  vocabulary: Vocabulary;
+  audience: Audience;
+}
+
+/** States that are shown side by side at once; the rest come on the next sheet. */
+const AT_ONCE = 6;
+/** A specimen is drawn again, up to so many times, until it shows its state. */
+const TRIES = 8;
+/** Whether a part can be drawn is asked of a frame of this size, in pixels. */
+const FRAME = { width: 400, height: 300 };
+
+/** A specimen to call on one character. */
+export interface CharacterCall {
+  characterId: string;
+  taxonId: string;
+  seed: number;
+  /** The states that it shows: any of them is right. */
+  right: string[];
+}
+
+/**
+ * The points of a lesson about a character, or about several that are looked at together: for each its states side by side and the trees
+ * that keep to none, at the end ten specimens to call.
+ *
+ * @param characters ids, such as those of a group; each must be one of `lessonCharacters`
+ * @param seed of the specimens: another one gives ten others
+ * @throws where the vocabulary has no such character
+ * @example
+ * characterStops({ list, vocabulary: BUILT_IN, audience: 'technical' }, ['leaf.teeth'], 1)[0]!.kind; // 'states'
+ */
+export function characterStops(
+  setting: CharacterSetting,
+  characters: readonly string[],
+  seed: number,
+): LessonStop[] {
+  const lessons = characters.map((id) => characterLesson(setting.list, id, setting.vocabulary));
+  const calls = characterCalls(setting, lessons, TO_CALL, seed);
+  return [
+    ...lessons.flatMap((lesson) => [...statesStops(setting, lesson), ...exceptionsStop(setting, lesson)]),
+    ...calls.map((call, i) => callStop(setting, call, lessons, i, calls.length)),
+  ];
+}
+
+/**
+ * Specimens to call, of each character as many: only those of which a drawing shows the state.
+ *
+ * @example
+ * characterCalls(setting, [characterLesson(list, 'leaf.teeth', BUILT_IN)], 10, 1)[0]!.right; // ['double']
+ */
+export function characterCalls(
+  { list, vocabulary }: Pick<CharacterSetting, 'list' | 'vocabulary'>,
+  lessons: readonly CharacterLesson[],
+  count: number,
+  seed: number,
+): CharacterCall[] {
+  const queues = lessons.map((lesson, i) => {
+    const view = viewOfCharacter(vocabulary.get(lesson.characterId)!);
+    return toCall(lesson, count, seed + i).flatMap(({ taxonId, seed: first }): CharacterCall[] => {
+      const profiled = list.find(({ taxon }) => taxon.id === taxonId)!;
+      for (let again = 0; again < TRIES; again += 1) {
+        const traits = sampleSpecimen(profiled, vocabulary, view, first + again * 7919);
+        const right = shownByTrait(traits.values[lesson.characterId], lesson);
+        if (right.length > 0 && drawPlate(traits, view.organs, FRAME))
+          return [{ characterId: lesson.characterId, taxonId, seed: traits.seed, right }];
+      }
+      return [];
+    });
+  });
+  const able = queues.filter((queue) => queue.length > 0);
+  // In turn, so that the class looks at another thing each time.
+  return Array.from({ length: able.length === 0 ? 0 : count }, (_, i) => {
+    const queue = able[i % able.length]!;
+    return queue[Math.floor(i / able.length) % queue.length]!;
+  });
+}
+
+const words = (state: StateOnList, { audience }: CharacterSetting): string => bothWords(state, audience).word;
+
+const wordOf = (setting: CharacterSetting, { states }: CharacterLesson, id: string): string => {
+  const state = states.find((each) => each.id === id);
+  return state ? words(state, setting) : id;
+};
+
+/** The states of a character side by side, six at most on a sheet. */
+export function statesStops(setting: CharacterSetting, lesson: CharacterLesson): LessonStop[] {
+  const character = setting.vocabulary.get(lesson.characterId)!;
+  const name = upperFirst(characterName(character, setting.audience));
+  const sheets = Math.ceil(lesson.states.length / AT_ONCE);
+  const each = Math.ceil(lesson.states.length / sheets);
+  const look = howToLook(character.id);
+  return Array.from({ length: sheets }, (_, i) => {
+    const states = lesson.states.slice(i * each, (i + 1) * each);
+    return {
+      key: `states/${character.id}/${i}`,
+      kind: 'states' as const,
+      title: sheets > 1 ? `${name}, ${i + 1} of ${sheets}` : name,
+      words: states.map((state) => saidOfState(state, setting)).join(' '),
+      ...(look ? { look } : {}),
+      ask: `What differs from left to right?`,
+      taxa: states.map(({ example }) => example),
+      characters: [character.id],
+      shows: [SHOWN_BY[character.organ]],
+      states: states.map(({ id }) => id),
+      hidden: false,
+    };
+  });
+}
+
+const saidOfState = (state: StateOnList, setting: CharacterSetting): string =>
+  state.definition
+    ? `${upperFirst(words(state, setting))}: ${lowerFirst(state.definition)}`
+    : `${upperFirst(words(state, setting))}.`;
+
+function exceptionsStop(setting: CharacterSetting, lesson: CharacterLesson): LessonStop[] {
+  if (lesson.exceptions.length === 0) return [];
+  const character = setting.vocabulary.get(lesson.characterId)!;
+  return [
+    {
+      key: `exceptions/${character.id}`,
+      kind: 'exceptions',
+      title: `${upperFirst(characterName(character, setting.audience))}: not always`,
+      words: `${upperFirst(exceptionsInWords(setting, lesson))}.`,
+      ask: 'Which trees of ours do not keep to one?',
+      taxa: [],
+      characters: [character.id],
+      shows: [],
+      hidden: false,
+    },
+  ];
+}
+
+/** Trees that keep to no one state: `paper birch: doubly toothed, sometimes singly toothed; …`. */
+export const exceptionsInWords = (setting: CharacterSetting, lesson: CharacterLesson): string =>
+  lesson.exceptions
+    .map(({ taxonId, usual, sometimes }) => {
+      const found = setting.list.find(({ taxon }) => taxon.id === taxonId);
+      const said = (ids: readonly string[]) => ids.map((id) => wordOf(setting, lesson, id)).join(' or ');
+      const also = sometimes.length > 0 ? `, sometimes ${said(sometimes)}` : '';
+      return `${found ? commonName(found.taxon) : taxonId}: ${said(usual)}${also}`;
+    })
+    .join('; ');
+
+function callStop(
+  setting: CharacterSetting,
+  { characterId, taxonId, seed, right }: CharacterCall,
+  lessons: readonly CharacterLesson[],
+  at: number,
+  count: number,
+): LessonStop {
+  const lesson = lessons.find((each) => each.characterId === characterId)!;
+  const character = setting.vocabulary.get(characterId)!;
+  const { taxon } = setting.list.find((each) => each.taxon.id === taxonId)!;
+  return {
+    key: `call/${at}`,
+    kind: 'call',
+    title: `Call it: ${at + 1} of ${count}`,
+    words: `${upperFirst(listInWords(right.map((id) => wordOf(setting, lesson, id))))}, on ${commonName(taxon)}.`,
+    ask: askOfCharacter(character, setting.audience),
+    taxa: [taxonId],
+    characters: [characterId],
+    shows: [SHOWN_BY[character.organ]],
+    states: lesson.states.map(({ id }) => id),
+    seed,
+    hidden: false,
+  };
+}
+
+/** `What do you see: teeth?` */
+export const askOfCharacter = (character: Character, audience: Audience): string =>
+  `What do you see: ${characterName(character, audience)}?`;
