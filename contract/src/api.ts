@@ -11,6 +11,7 @@ import type * as grounds from './grounds.ts';
 import type * as instruments from './instruments.ts';
 import type * as keeping from './keeping.ts';
 import type * as learning from './learning.ts';
+import type * as courseStaff from './courseStaff.ts';
 import type * as lessons from './lessons.ts';
 import type * as library from './library.ts';
 import type * as lookalikes from './lookalikes.ts';
@@ -47,6 +48,7 @@ type AnyEndpoint =
   | EndpointsOf<typeof instruments>
   | EndpointsOf<typeof keeping>
   | EndpointsOf<typeof learning>
+  | EndpointsOf<typeof courseStaff>
   | EndpointsOf<typeof lessons>
   | EndpointsOf<typeof library>
   | EndpointsOf<typeof lookalikes>

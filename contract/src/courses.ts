@@ -4,7 +4,7 @@ import { isoDate } from './day.ts';
 import type { MarkingPolicy } from '@hurrow/core/names';
 import { NAMING_POLICIES } from '@hurrow/core/names';
 import { TEACHING_STARTS, type TeachingStart } from '@hurrow/core/vocabulary';
-import { endpoint, INSTRUCTORS, STAFF, type Done } from './endpoint.ts';
+import { endpoint, INSTRUCTORS, STAFF, type Done, type Role } from './endpoint.ts';
 import type { ImportReport } from './reports.ts';
 import type { QuizSummary } from './quizzes.ts';
 
@@ -71,6 +71,8 @@ export interface Student {
 
 /** A course with what is in it. */
 export interface WholeCourse extends Course {
+  /** What the one who asks may do in it. */
+  role: Role;
   sets: CourseSet[];
   students: Student[];
   quizzes: QuizSummary[];

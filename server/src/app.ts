@@ -18,6 +18,7 @@ import { characterRoutes } from './characters/routes.ts';
 import type { Config } from './config.ts';
 import { confusionRoutes } from './confusions/routes.ts';
 import { courseRoutes } from './courses/routes.ts';
+import { courseStaffRoutes } from './courseStaff/routes.ts';
 import { forget, type Db } from './db/index.ts';
 import { institutionRoutes } from './institution/routes.ts';
 import { invitationRoutes } from './invitations/routes.ts';
@@ -82,6 +83,7 @@ const described: Route[] = [
   ...lookalikePrintRoutes,
   ...specimenPictureRoutes,
   ...courseRoutes,
+  ...courseStaffRoutes,
   ...termRoutes,
   ...lessonRoutes,
   ...notebookRoutes,

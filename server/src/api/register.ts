@@ -8,6 +8,7 @@ import { forget, type Db } from '../db/index.ts';
 import type { Health } from '../health/health.ts';
 import type { HurrowJobs } from '../jobs/kinds.ts';
 import { whoIs } from '../auth/sessions.ts';
+import { standingIn, type About } from '../courseStaff/standing.ts';
 import { isPlainText } from './plainText.ts';
 import { asProblem } from './asProblem.ts';
 import { Problem } from './problem.ts';
@@ -115,9 +116,24 @@ async function admitted(db: Db, entry: Route, request: Request): Promise<Who | u
         401,
         'Somebody else is signed in on this phone now. What you wrote is kept on it; sign in again to send it.',
       );
-    if (!entry.allow.includes(who.role))
+    const standing = await standingIn(db, who, aboutOf(request));
+    if (!entry.allow.includes(standing.role))
       throw new Problem(403, 'Your account may not do this. Ask the owner of this Hurrow.');
+    return fromOwnPages(entry, request, standing);
   }
+  return fromOwnPages(entry, request, who);
+}
+
+/** The course or quiz that a call is about, by its address or what is asked of it. */
+function aboutOf({ params, query }: Request): About {
+  const text = (value: unknown) => (typeof value === 'string' && value !== '-' ? value : undefined);
+  const courseId = text(params['courseId']) ?? text(query['courseId']) ?? text(query['course']);
+  const quizId = text(params['quizId']);
+  return { ...(courseId === undefined ? {} : { courseId }), ...(quizId === undefined ? {} : { quizId }) };
+}
+
+/** Who calls; throws where a change does not come from our own pages. */
+function fromOwnPages(entry: Route, request: Request, who: Who | undefined): Who | undefined {
   if (entry.method !== 'get' && request.get('x-hurrow') === undefined)
     throw new Problem(403, 'This request did not come from Hurrow’s own pages and was refused.');
   return who;

@@ -10,6 +10,8 @@ import { committedLibrary } from '../library/committed.ts';
 import { readableCode } from './codes.ts';
 import { openNow } from './openNow.ts';
 import { copyLessons, followSets } from '../lessons/following.ts';
+import { copyStaff } from '../courseStaff/queries.ts';
+import { closedFor } from '../courseStaff/standing.ts';
 import { copyNotebookWords } from '../notebook/queries.ts';
 import { courseOf } from './course.ts';
 import * as queries from './queries.ts';
@@ -23,7 +25,10 @@ async function freeCode(db: Db): Promise<string> {
 }
 
 export const courseRoutes = [
-  serve(courses.all, async ({ db }) => queries.courses(db)),
+  serve(courses.all, async ({ db, who }) => {
+    const closed = await closedFor(db, who!);
+    return (await queries.courses(db)).filter(({ id }) => !closed.has(id));
+  }),
   serve(courses.add, async ({ db, body }) => {
     const library = await theLibrary(db);
     if (!library) throw notFound('library');
@@ -38,6 +43,7 @@ export const courseRoutes = [
       const opens = await openNow(db, row);
       return {
         ...row,
+        role: who!.role,
         opens,
         sets: opens.length ? await queries.sets(db, row.id) : [],
         students: [],
@@ -46,6 +52,7 @@ export const courseRoutes = [
     }
     return {
       ...row,
+      role: who!.role,
       sets: await queries.sets(db, row.id),
       students: await queries.students(db, row.id),
       quizzes: await remember(db, `counted quizzes ${row.id}`, () => quizzesOfCourse(db, row.id)),
@@ -99,6 +106,7 @@ export const courseRoutes = [
       }
       await copyLessons(tx, from, id, copied);
       await copyNotebookWords(tx, from, id);
+      await copyStaff(tx, from, id);
       await note(tx, { who, now }, id, `copied the course from “${row.name}”`);
       return { id };
     }),

@@ -6,12 +6,14 @@ import type { Db } from '../db/index.ts';
 import { uuidOf } from '../db/uuid.ts';
 
 /** The newest changes first, of one course or of all. */
-export const history = (db: Db, courseId: string | null, most: number) =>
+/** Who changed what, newest first: of one course, or of all but those that are closed to who asks. */
+export const history = (db: Db, courseId: string | null, most: number, closed: readonly string[]) =>
   db.query<Omit<HistoryLine, 'at'> & { at: Date }>(
     `select history.at, account.name as by, course.name as course, what
        from history left join account on account.id = account_id left join course on course.id = history.course_id
-      where $3 or history.course_id = $1::uuid order by history.id desc limit $2`,
-    [courseId && uuidOf(courseId), most, courseId === null],
+      where ($3 or history.course_id = $1::uuid) and (history.course_id is null or not history.course_id = any($4::uuid[]))
+      order by history.id desc limit $2`,
+    [courseId && uuidOf(courseId), most, courseId === null, closed],
   );
 
 export const addHistory = (

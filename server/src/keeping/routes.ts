@@ -3,6 +3,7 @@ import type { EverythingOfOne } from '@hurrow/contract/keeping';
 import { answerText } from '@hurrow/core/names';
 import { badInput, notFound } from '../api/problem.ts';
 import { accountOf, serve } from '../api/route.ts';
+import { closedFor } from '../courseStaff/standing.ts';
 import { courseOf } from '../courses/course.ts';
 import type { Db } from '../db/index.ts';
 import { answersGone, marksOf } from '../quizzes/marking.ts';
@@ -66,12 +67,11 @@ async function everythingOf(db: Db, courseId: string, studentId: string): Promis
 }
 
 export const keepingRoutes = [
-  serve(keeping.history, async ({ db, query }) =>
-    (await queries.history(db, query.courseId ?? null, PAGE)).map((line) => ({
-      ...line,
-      at: line.at.toISOString(),
-    })),
-  ),
+  serve(keeping.history, async ({ db, query, who }) => {
+    const closed = await closedFor(db, who!);
+    const lines = await queries.history(db, query.courseId ?? null, PAGE, [...closed]);
+    return lines.map((line) => ({ ...line, at: line.at.toISOString() }));
+  }),
   serve(keeping.everything, async ({ db, params, response }) => {
     const all = await everythingOf(db, params.courseId, params.studentId);
     response.set('Content-Disposition', 'attachment; filename="everything-of-one-student.json"');

@@ -6,6 +6,7 @@ import { notFound } from '../api/problem.ts';
 import { serve } from '../api/route.ts';
 import type { HurrowJobs } from '../jobs/kinds.ts';
 import { alikeBefore } from '../confusions/earlier.ts';
+import { closedFor } from '../courseStaff/standing.ts';
 import { gather } from '../confusions/gather.ts';
 import { report as keptReport } from '../confusions/queries.ts';
 import { courseOf } from '../courses/course.ts';
@@ -44,10 +45,12 @@ export const learningRoutes = [
     const { id } = await ofCourse(db, course, params.studentId);
     await queries.setAdvisingNote(db, id, body.note);
   }),
-  serve(learning.trends, async ({ db, params }) => {
+  serve(learning.trends, async ({ db, params, who }) => {
     const course = await courseOf(db, params.courseId);
     const now = countsOf(course, await countedAnswers(db, course.id));
-    const before = await countsOfEarlier(db, await alikeBefore(db, course));
+    const closed = await closedFor(db, who!);
+    const alike = (await alikeBefore(db, course)).filter(({ id }) => !closed.has(id));
+    const before = await countsOfEarlier(db, alike);
     return { classes: [now, ...before.filter(({ quizzes }) => quizzes.length > 0)] };
   }),
   serve(learning.table, async ({ db, jobs, params, query, now, response }) => {

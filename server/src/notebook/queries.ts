@@ -76,8 +76,8 @@ export const addPicture = (db: Db, id: string, entryId: string, bytes: Uint8Arra
 
 export const pictureOf = async (db: Db, pictureId: string) =>
   (
-    await db.query<{ bytes: Uint8Array; studentId: string; entryId: string }>(
-      `select bytes, student_id as "studentId", entry_id as "entryId"
+    await db.query<{ bytes: Uint8Array; studentId: string; courseId: string; entryId: string }>(
+      `select bytes, student_id as "studentId", note_entry.course_id as "courseId", entry_id as "entryId"
          from note_picture join note_entry on note_entry.id = entry_id where note_picture.id = $1::uuid`,
       [uuidOf(pictureId)],
     )

@@ -7,6 +7,7 @@ import { stateOf } from '@hurrow/core/vocabulary';
 import { badInput, notFound, Problem } from '../api/problem.ts';
 import { serve } from '../api/route.ts';
 import type { Who } from '../api/who.ts';
+import { standingIn } from '../courseStaff/standing.ts';
 import { courseOf } from '../courses/course.ts';
 import { openNow } from '../courses/openNow.ts';
 import { students } from '../courses/queries.ts';
@@ -49,6 +50,7 @@ export const notebookRoutes = [
   serve(notebook.picture, async ({ db, params, who }) => {
     const found = await queries.pictureOf(db, params.pictureId);
     if (!found || (who!.role === 'student' && found.studentId !== who!.studentId)) throw notFound('picture');
+    await standingIn(db, who!, { courseId: found.courseId });
     return Buffer.from(found.bytes);
   }),
   serve(notebook.ofCourse, async ({ db, params }) => {

@@ -1,10 +1,12 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
+import { lazy, Suspense, useEffect, useState } from 'react';
 import type { Axis } from '@hurrow/core/range';
 import { placeDoubt } from './placeDoubt.ts';
-import { readPlace, type WrittenPlace } from './writtenPlace.ts';
+import { elevationDoubt, putOnMap, readPlace, whereOneStands, type WrittenPlace } from './writtenPlace.ts';
 import styles from './place.module.css';
-import { LinkButton } from './parts.tsx';
+import { LinkButton, Opening } from './parts.tsx';
+
+const SiteMap = lazy(() => import('../range/SiteMap.tsx'));
 
 const AXES: [Axis, string][] = [
   ['latitude', 'Latitude'],
@@ -64,6 +66,7 @@ export function PlaceFields({
           onChange={(event) => onChange({ ...place, elevation: event.target.value })}
         />
       </label>
+      <Finding place={place} onChange={onChange} />
       <p aria-live="polite" className={said?.repair === undefined ? 'quiet' : 'gold'}>
         {'problem' in read
           ? (place.latitude || place.longitude) && read.problem
@@ -78,6 +81,48 @@ export function PlaceFields({
               </>
             )}
       </p>
+    </div>
+  );
+}
+
+/** Where a map begins on which nothing is written yet. */
+const NOWHERE_YET = { latitude: 40, longitude: -100 };
+
+/** Other ways to a place than typing it: from a map, or from where one stands. */
+function Finding({ place, onChange }: { place: WrittenPlace; onChange(place: WrittenPlace): void }) {
+  const [onMap, setOnMap] = useState(false);
+  const [said, setSaid] = useState<string>();
+  const read = readPlace({ ...place, elevation: '0' });
+  const change = (next: WrittenPlace) => {
+    setSaid((held) => elevationDoubt(place, next) ?? (next.elevation === place.elevation ? held : undefined));
+    onChange(next);
+  };
+  const standing = () => {
+    setSaid('Asking this device where it is…');
+    navigator.geolocation.getCurrentPosition(
+      ({ coords }) => {
+        setSaid(undefined);
+        change(whereOneStands(place, coords));
+      },
+      () => setSaid('This device does not say where it is. Choose the place on the map, or type it.'),
+      { enableHighAccuracy: true, timeout: 20_000 },
+    );
+  };
+  return (
+    <div className={styles['finding']}>
+      <LinkButton onClick={() => setOnMap(!onMap)}>
+        {onMap ? 'Put the map away' : 'Choose on a map'}
+      </LinkButton>
+      {'geolocation' in navigator && <LinkButton onClick={standing}>Take where I stand</LinkButton>}
+      {onMap && (
+        <Suspense fallback={<Opening>Opening the map…</Opening>}>
+          <SiteMap
+            place={'problem' in read ? NOWHERE_YET : read}
+            onPlace={(found) => change(putOnMap(place, found))}
+          />
+        </Suspense>
+      )}
+      {said && <p className="gold">{said}</p>}
     </div>
   );
 }

@@ -1,4 +1,4 @@
-import { queryOptions, useQuery } from '@tanstack/react-query';
+import { queryOptions } from '@tanstack/react-query';
 import type { Session } from '@hurrow/contract/session';
 import { takenStore } from '../student/takenStore.ts';
 import { call, isProblem, speakFor } from './api.ts';
@@ -28,6 +28,3 @@ export const sessionQuery = queryOptions({
   queryFn: ask,
   staleTime: Infinity,
 });
-
-/** May the person who is signed in change courses and the library? Assistants look, enter papers and renew codes. */
-export const useMayChange = (): boolean => useQuery(sessionQuery).data?.who?.role !== 'assistant';

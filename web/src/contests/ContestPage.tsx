@@ -5,7 +5,7 @@ import { queryOptions, useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { call, messageOf } from '../app/api.ts';
 import { Notice, Opening, Problem } from '../app/parts.tsx';
-import { useMayChange } from '../app/session.ts';
+import { useMayChange } from '../app/mayChange.ts';
 import { ContestRules } from './ContestRules.tsx';
 import { Standings } from './Standings.tsx';
 import styles from './contests.module.css';

@@ -4,7 +4,7 @@ import { lazy, Suspense } from 'react';
 import { Route, Routes, useNavigate } from 'react-router';
 import { messageOf } from '../app/api.ts';
 import { courseQuery } from '../app/data.ts';
-import { useMayChange } from '../app/session.ts';
+import { useMayChange } from '../app/mayChange.ts';
 import { History } from '../keeping/History.tsx';
 import { CourseNow } from './CourseNow.tsx';
 import { Students } from './Students.tsx';

@@ -8,12 +8,14 @@ import { distanceTo, type Range } from '@hurrow/core/range';
 import { call } from '../app/api.ts';
 import { libraryQuery } from '../app/data.ts';
 import { PlaceFields } from '../app/PlaceFields.tsx';
-import { sessionQuery, useMayChange } from '../app/session.ts';
+import { useMayChange } from '../app/mayChange.ts';
+import { sessionQuery } from '../app/session.ts';
 import { readPlace, writtenPlace, type WrittenPlace } from '../app/writtenPlace.ts';
 import { BroughtBack } from '../drafts/BroughtBack.tsx';
 import { useKept } from '../drafts/useKept.ts';
 import { DeleteCourse } from '../keeping/DeleteCourse.tsx';
 import { CopyCourse } from './CopyCourse.tsx';
+import { CourseStaff } from './CourseStaff.tsx';
 import { PRESETS } from './presets.ts';
 import styles from './settings.module.css';
 import { Opening, Problem } from '../app/parts.tsx';
@@ -61,6 +63,7 @@ export default function Settings({ course }: { course: WholeCourse | undefined }
   return (
     <>
       <Form course={course} start={start} />
+      {course && mayChange && <CourseStaff courseId={course.id} />}
       {course && mayChange && <CopyCourse course={course} />}
       {course && mayChange && <DeleteCourse course={course} />}
     </>

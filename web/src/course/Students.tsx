@@ -3,7 +3,7 @@ import { App, Button } from 'antd';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { call, isProblem } from '../app/api.ts';
-import { useMayChange } from '../app/session.ts';
+import { useMayChange } from '../app/mayChange.ts';
 import { ImportFile } from '../app/ImportFile.tsx';
 import { Needs } from './Needs.tsx';
 import { RemoveStudent } from '../keeping/RemoveStudent.tsx';

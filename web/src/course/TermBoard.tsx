@@ -7,7 +7,7 @@ import { counted } from '@hurrow/core/words';
 import { messageOf } from '../app/api.ts';
 import { useLibrary } from '../app/data.ts';
 import { LinkButton, Notice, Opening, Problem } from '../app/parts.tsx';
-import { useMayChange } from '../app/session.ts';
+import { useMayChange } from '../app/mayChange.ts';
 import { BroughtBack } from '../drafts/BroughtBack.tsx';
 import { BoardColumns } from './BoardColumns.tsx';
 import { FirstSpecies } from './FirstSpecies.tsx';

@@ -5,7 +5,7 @@ import { Navigate, Route, Routes, useNavigate, useParams } from 'react-router';
 import { call, messageOf } from '../app/api.ts';
 import { courseQuery } from '../app/data.ts';
 import { Opening, PageHead, Problem, Tabs } from '../app/parts.tsx';
-import { useMayChange } from '../app/session.ts';
+import { useMayChange } from '../app/mayChange.ts';
 import { GroundsForm } from './GroundsForm.tsx';
 import { allGroundsQuery } from './groundsData.ts';
 import styles from './grounds.module.css';

@@ -12,7 +12,7 @@ import {
 import { call, messageOf } from '../app/api.ts';
 import { courseQuery, useLibrary } from '../app/data.ts';
 import { newId } from '../app/newId.ts';
-import { useMayChange } from '../app/session.ts';
+import { useMayChange } from '../app/mayChange.ts';
 import { useKept } from '../drafts/useKept.ts';
 import {
   bodyOfResult,

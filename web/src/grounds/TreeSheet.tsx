@@ -29,7 +29,7 @@ import { call } from '../app/api.ts';
 import { courseQuery, useLibrary } from '../app/data.ts';
 import { Latin } from '../app/Names.tsx';
 import { Problem } from '../app/parts.tsx';
-import { useMayChange } from '../app/session.ts';
+import { useMayChange } from '../app/mayChange.ts';
 import { useSaving } from '../app/useSaving.ts';
 import { NoteSeen } from './NoteSeen.tsx';
 import { TreePictures } from './TreePictures.tsx';

@@ -9,7 +9,7 @@ import { messageOf } from '../app/api.ts';
 import { useLibrary } from '../app/data.ts';
 import { newId } from '../app/newId.ts';
 import { LinkButton, Opening, Problem } from '../app/parts.tsx';
-import { useMayChange } from '../app/session.ts';
+import { useMayChange } from '../app/mayChange.ts';
 import type { Drawing } from './drawn.ts';
 import { GroundsMap } from './GroundsMap.tsx';
 import { groundsQuery } from './groundsData.ts';

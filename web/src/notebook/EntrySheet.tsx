@@ -6,7 +6,7 @@ import { commonName } from '@hurrow/core/taxon';
 import { SHOWN_TITLES } from '@hurrow/core/view';
 import type { Vocabulary } from '@hurrow/core/vocabulary';
 import { StatePicture } from '../app/StatePicture.tsx';
-import { useMayChange } from '../app/session.ts';
+import { useMayChange } from '../app/mayChange.ts';
 import { sayingInWords, shownInWords, verdictInWords, type ReadWithEntry } from './courseNotebook.ts';
 import { Drawn } from './Drawn.tsx';
 import { sayingKey, sayingsOf, stretchesOf } from './noted.ts';

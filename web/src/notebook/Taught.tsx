@@ -3,7 +3,7 @@ import type { OwnPhrase } from '@hurrow/core/notebook';
 import { characterName } from '@hurrow/core/score';
 import { stateOf, type Vocabulary } from '@hurrow/core/vocabulary';
 import { LinkButton } from '../app/parts.tsx';
-import { useMayChange } from '../app/session.ts';
+import { useMayChange } from '../app/mayChange.ts';
 import { wordsToTeach, type ReadWithEntry } from './courseNotebook.ts';
 import { useTeaching } from './useTeaching.ts';
 import styles from './reading.module.css';

@@ -4,7 +4,7 @@ import { ATTENDANCES } from '@hurrow/contract/limits';
 import type { Attendance, Running } from '@hurrow/contract/running';
 import { call } from '../app/api.ts';
 import { LinkButton, Notice } from '../app/parts.tsx';
-import { useMayChange } from '../app/session.ts';
+import { useMayChange } from '../app/mayChange.ts';
 import ui from '../app/parts.module.css';
 import { howFar, type Live } from './live.ts';
 import { phonesInWords } from './running.ts';

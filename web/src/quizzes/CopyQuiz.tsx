@@ -4,7 +4,8 @@ import { useQuery } from '@tanstack/react-query';
 import { useNavigate } from 'react-router';
 import { call } from '../app/api.ts';
 import { LinkButton } from '../app/parts.tsx';
-import { sessionQuery, useMayChange } from '../app/session.ts';
+import { useMayChange } from '../app/mayChange.ts';
+import { sessionQuery } from '../app/session.ts';
 import { STALE, useSaving } from '../app/useSaving.ts';
 import { copyOf } from './planned.ts';
 

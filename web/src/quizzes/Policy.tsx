@@ -7,7 +7,7 @@ import type { StudentChange } from '@hurrow/core/marks';
 import { PARTS_ASKED, POLICY_TITLES, type MarkingPolicy, type NamingPolicy } from '@hurrow/core/names';
 import { call } from '../app/api.ts';
 import { LinkButton, Problem } from '../app/parts.tsx';
-import { useMayChange } from '../app/session.ts';
+import { useMayChange } from '../app/mayChange.ts';
 import { STALE, useSaving } from '../app/useSaving.ts';
 import ui from '../app/parts.module.css';
 import { changeInWords, changesInWords, policiesWithin, policyOf, typedOf } from './policyForm.ts';

@@ -4,7 +4,7 @@ import { writeQti } from '@hurrow/core/formats';
 import { useLibrary } from '../app/data.ts';
 import { download } from '../app/download.ts';
 import { LinkButton } from '../app/parts.tsx';
-import { useMayChange } from '../app/session.ts';
+import { useMayChange } from '../app/mayChange.ts';
 import { useSaving } from '../app/useSaving.ts';
 import { picturedAt, type AskSetting } from '../rounds/willAsk.ts';
 import { planToBegin } from './planned.ts';

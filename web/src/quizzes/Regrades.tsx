@@ -6,7 +6,7 @@ import { useState, type FormEvent } from 'react';
 import { counted } from '@hurrow/core/words';
 import { call } from '../app/api.ts';
 import { LinkButton, Problem } from '../app/parts.tsx';
-import { useMayChange } from '../app/session.ts';
+import { useMayChange } from '../app/mayChange.ts';
 import { useSaving } from '../app/useSaving.ts';
 import ui from '../app/parts.module.css';
 import styles from './marking.module.css';

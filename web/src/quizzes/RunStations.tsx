@@ -9,7 +9,7 @@ import { MEDIUM_TITLES } from '@hurrow/core/view';
 import { call } from '../app/api.ts';
 import { useLibrary } from '../app/data.ts';
 import { LinkButton } from '../app/parts.tsx';
-import { useMayChange } from '../app/session.ts';
+import { useMayChange } from '../app/mayChange.ts';
 import type { Counts } from './live.ts';
 import { stationStands, troubleAt } from './running.ts';
 import { StationForm, type StationAct } from './StationForm.tsx';

@@ -6,7 +6,7 @@ import type { FormEvent } from 'react';
 import { Link } from 'react-router';
 import { call, messageOf } from '../app/api.ts';
 import { Opening, PageHead, Problem } from '../app/parts.tsx';
-import { useMayChange } from '../app/session.ts';
+import { useMayChange } from '../app/mayChange.ts';
 import { useSaving } from '../app/useSaving.ts';
 import { BroughtBack } from '../drafts/BroughtBack.tsx';
 import { useKept, type Kept } from '../drafts/useKept.ts';

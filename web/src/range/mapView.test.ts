@@ -1,6 +1,17 @@
 import { cellAt, middleOf } from '@hurrow/core/range';
 import { projectionOf, viewOf } from '@hurrow/core/map';
-import { cellUnder, keptInSight, pointAt, pushed, zoomed } from './mapView.ts';
+import {
+  ARROWS,
+  asExact,
+  neighbourOf,
+  nudged,
+  placeUnder,
+  cellUnder,
+  keptInSight,
+  pointAt,
+  pushed,
+  zoomed,
+} from './mapView.ts';
 
 const view = { latitude: 47, longitude: -116, scale: 3000, width: 720, height: 500 };
 const onScreen = (place: { latitude: number; longitude: number }, at = view) =>
@@ -49,4 +60,26 @@ test('a range fills the map; without one the course’s site is in the middle', 
   }
   expect(fitted.scale).toBeGreaterThan(1500);
   expect(viewOf({}, { latitude: 10, longitude: 20 })).toMatchObject({ latitude: 10, longitude: 20 });
+});
+
+test('a site is put where the map was pressed, as exact as a pixel is wide', () => {
+  const [x, y] = onScreen({ latitude: 47.43, longitude: -116.29 });
+  const place = placeUnder({ x, y }, view)!;
+  expect(place.latitude).toBeCloseTo(47.43, 6);
+  expect(asExact(place, view.scale)).toEqual({ latitude: 47.4, longitude: -116.3 });
+  expect(asExact(place, 20_000)).toEqual({ latitude: 47.43, longitude: -116.29 });
+});
+test('an arrow moves the site on the screen, north where the key points up', () => {
+  const place = { latitude: 47, longitude: -116 };
+  expect(nudged(place, ARROWS['ArrowUp']!, view).latitude).toBeGreaterThan(47);
+  expect(nudged(place, ARROWS['ArrowLeft']!, view).longitude).toBeLessThan(-116);
+  const back = nudged(nudged(place, ARROWS['ArrowRight']!, view), ARROWS['ArrowLeft']!, view);
+  expect(back.longitude).toBeCloseTo(-116, 3);
+});
+test('the cursor goes to the neighbor that lies where the key points', () => {
+  const cell = cellAt(47, -116);
+  const up = neighbourOf(cell, ARROWS['ArrowUp']!, projectionOf(view))!;
+  expect(middleOf(up).latitude).toBeGreaterThan(middleOf(cell).latitude);
+  const right = neighbourOf(cell, ARROWS['ArrowRight']!, projectionOf(view))!;
+  expect(middleOf(right).longitude).toBeGreaterThan(middleOf(cell).longitude);
 });

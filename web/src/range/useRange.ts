@@ -10,7 +10,7 @@ import { useSaved } from '../library/useSaved.tsx';
 import { viewOf, type MapView } from '@hurrow/core/map';
 
 import { readFile } from './rangeFile.ts';
-import type { Tool } from './RangeMap.tsx';
+import type { Tool } from './usePainting.ts';
 
 /** Strokes that can be taken back. */
 const STROKES = 41;
