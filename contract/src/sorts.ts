@@ -1,6 +1,6 @@
 import Joi from 'joi';
-import type { Pile, SaidWays } from '@hurrow/core/sorting';
-import { endpoint, STAFF, type Done } from './endpoint.ts';
+import type { Pile, SaidWays, TaggedTwig } from '@hurrow/core/sorting';
+import { endpoint, INSTRUCTORS, STAFF, type Done } from './endpoint.ts';
 
 /** A table of twigs as it was sorted: what lies on it follows from its trees, its day and its seed. */
 export interface SortBody {
@@ -9,6 +9,8 @@ export interface SortBody {
   seed: number;
   /** The trees that the table was laid from, in order. */
   taxa: string[];
+  /** Real twigs by their tags, where these lie on the table and not drawings. */
+  real?: TaggedTwig[];
   piles: Pile;
   /** Which way of parting a pile was meant, by the path to it. */
   said: SaidWays;
@@ -54,6 +56,20 @@ const isParted = ({ specimens, into }: Pile): boolean => {
   return lying.length === specimens.length && specimens.every((each) => lying.includes(each));
 };
 
+/** As many as fit on a table, and places to name them by. */
+const MOST_TWIGS = 60;
+
+const twigs = Joi.array()
+  .items(
+    Joi.object<TaggedTwig>({
+      tag: Joi.string().trim().min(1).max(12).required().label('Tag'),
+      taxonId: Joi.string().max(120).required().label('Tree'),
+    }),
+  )
+  .max(MOST_TWIGS)
+  .unique('tag')
+  .messages({ 'array.unique': 'Two twigs have the same tag. Give each a tag of its own.' });
+
 const sortFields = {
   day: Joi.number().integer().min(1).max(366).required(),
   seed: Joi.number()
@@ -62,6 +78,7 @@ const sortFields = {
     .max(2 ** 31 - 1)
     .required(),
   taxa: Joi.array().items(Joi.string().max(120)).min(2).max(400).unique().required(),
+  real: twigs,
   piles: pileSchema(DEEPEST).required(),
   said: Joi.object()
     .pattern(
@@ -105,4 +122,21 @@ export const keepForClass = endpoint<{ body: SortBody & { who: string }; answer:
     ...sortFields,
     who: Joi.string().trim().min(1).max(60).required().label('Who sorted'),
   }),
+});
+
+export const bag = endpoint<{ answer: { twigs: TaggedTwig[] } }>()({
+  method: 'get',
+  path: '/api/courses/{courseId}/bag',
+  summary:
+    'The real twigs of a course that are sorted by their tags. A student gets those of the own course, where it opens lessons.',
+  allow: [...STAFF, 'student'],
+});
+
+export const fillBag = endpoint<{ body: { twigs: TaggedTwig[] }; answer: Done }>()({
+  method: 'put',
+  path: '/api/courses/{courseId}/bag',
+  summary:
+    'Says which real twigs lie on the table: what is written on each tag, and the tree that it was cut from.',
+  allow: INSTRUCTORS,
+  body: Joi.object({ twigs: twigs.required() }),
 });

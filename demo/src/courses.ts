@@ -23,6 +23,7 @@ import { setContest } from '@hurrow/server/contests/queries';
 import * as courses from '@hurrow/server/courses/queries';
 import { addReteaching } from '@hurrow/server/confusions/queries';
 import type { Db } from '@hurrow/server/db';
+import * as sorts from '@hurrow/server/sorts/queries';
 import * as notebook from '@hurrow/server/notebook/queries';
 import * as quizzes from '@hurrow/server/quizzes/queries';
 import { wholeAnswerKey } from '@hurrow/server/quizzes/marking';
@@ -163,6 +164,13 @@ async function fillNotebook(
 ): Promise<void> {
   if (!held) return;
   for (const [tag, taxonId] of Object.entries(held.tags)) await notebook.setTag(db, courseId, tag, taxonId);
+  // A bag of twigs to sort, a number tied to each: two of every tree that carries a tag.
+  const cut = Object.values(held.tags).flatMap((taxonId) => [taxonId, taxonId]);
+  await sorts.fillBag(
+    db,
+    courseId,
+    cut.map((taxonId, i) => ({ tag: String(i + 1), taxonId })),
+  );
   await notebook.setPhrases(db, courseId, held.phrases);
   for (const [i, { student, chosen, drawing = [], ...entry }] of held.entries.entries()) {
     const studentId = students.find(({ name }) => name === student)!.id;

@@ -90,7 +90,7 @@ describe('what is said of a character', () => {
     expect(said(larch, 'needle.perSpur')).toBe('(12) 15–30 to a spur');
     expect(said(larch, 'needle.tip')).toBe('pointed but soft (sometimes blunt)');
     expect(said(larch, 'bark.surface')).toBe('in plates like jigsaw pieces and deeply furrowed');
-    expect(said(maple, 'fruit.samaraAngle')).toBe('wings at 30–80 ° to each other');
+    expect(said(maple, 'fruit.samaraAngle')).toBe('wings at 30–80° to each other');
   });
   test('in plain words a sentence, without extremes, feet in two figures', () => {
     expect(said(larch, 'needle.perSpur', { audience: 'plain' })).toBe('Each brush has 15–30 needles');

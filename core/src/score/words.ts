@@ -72,7 +72,8 @@ function flagInWords(frequency: Frequency): string {
 
 function rangeInWords(range: RangeValue, character: Character, units: UnitSystem): string {
   const { show, unit } = scaleFor(range, character, units);
-  const tail = unit ? ` ${unit}` : '';
+  // A degree sign stands close: “30–80°”.
+  const tail = unit === '°' ? unit : unit ? ` ${unit}` : '';
   const step = range.step === 2 ? ((range.low ?? 1) % 2 ? ', odd' : ', even') : '';
   if (range.typical !== undefined && range.low === undefined) return `about ${show(range.typical)}${tail}`;
   if (range.low === undefined && range.high !== undefined) return `to ${show(range.high)}${tail}`;

@@ -8,8 +8,10 @@ import {
   laidOut,
   readAsSaid,
   readingsOfSort,
+  realTable,
   sortPile,
   splitsBy,
+  tableOf,
   tableView,
   type Known,
   type OnTable,
@@ -20,8 +22,7 @@ const twig = (arrangement: string, more: Record<string, string | number | string
   ...more,
 });
 
-const onTable = (known: readonly Known[]): OnTable[] =>
-  known.map((each) => ({ taxonId: 'x', traits: {} as OnTable['traits'], known: each }));
+const onTable = (known: readonly Known[]): OnTable[] => known.map((each) => ({ taxonId: 'x', known: each }));
 
 test('a slip of the hand is allowed for: the one on the wrong pile is named', () => {
   const known = [...Array<string>(5).fill('opposite'), ...Array<string>(5).fill('alternate')].map((each) =>
@@ -146,4 +147,46 @@ test('the same list, day and seed lay out the same twigs, no tree twice before e
   expect(new Set(table.slice(0, 3).map(({ taxonId }) => taxonId)).size).toBe(3);
   expect(laidOut(list, BUILT_IN, tableView(190), 4)).toEqual(table);
   expect(table[0]!.known).toMatchObject({ 'twig.arrangement': 'opposite' });
+});
+
+describe('real twigs by their tags', () => {
+  const maple = profiled('Acer', 'glabrum', {
+    'foliage.kind': 'broad',
+    'twig.arrangement': 'opposite',
+    'leaf.composition': 'simple; sometimes trifoliate',
+    'leaf.lobing': 'palmate',
+    'bud.stalked': 'no',
+  });
+  const alder = profiled('Alnus', 'incana', {
+    'foliage.kind': 'broad',
+    'twig.arrangement': 'alternate',
+    'leaf.composition': 'simple',
+    'leaf.lobing': 'none',
+    'bud.stalked': 'yes',
+  });
+  const twigs = ['7', '8', '9', '12'].map((tag, i) => ({
+    tag,
+    taxonId: i < 2 ? maple.taxon.id : alder.taxon.id,
+  }));
+  const list = [maple, alder];
+  const table = realTable([...twigs, { tag: '1', taxonId: 'gone' }], list, BUILT_IN, tableView(200));
+
+  test('show what their trees always show, and nothing that varies from twig to twig', () => {
+    expect(table.map(({ tag, traits }) => [tag, traits])).toEqual(twigs.map(({ tag }) => [tag, undefined]));
+    expect(table[0]!.known).toMatchObject({ 'twig.arrangement': 'opposite', 'leaf.lobing': 'palmate' });
+    expect(table[0]!.known).not.toHaveProperty(['leaf.composition']);
+    expect(table[2]!.known).toHaveProperty(['leaf.composition'], 'simple');
+  });
+  test('are parted by what was seen, and read as observations with the slip', () => {
+    const piles = sortPile({ specimens: [0, 1, 2, 3] }, [0, 1]);
+    const sorted = readAsSaid(piles, {}, table, BUILT_IN);
+    expect(sorted.parting!.characterId).toBe('twig.arrangement');
+    expect(readingsOfSort(sorted, table)).toHaveLength(4);
+  });
+  test('lie on the table in the place of drawings', () => {
+    const view = tableView(200);
+    expect(tableOf(list, BUILT_IN, view, { seed: 1, real: twigs })).toEqual(table);
+    expect(tableOf(list, BUILT_IN, view, { seed: 1, real: [] })).toHaveLength(12);
+    expect(tableOf(list, BUILT_IN, view, { seed: 1 })[0]!.traits).toBeDefined();
+  });
 });

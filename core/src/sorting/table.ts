@@ -1,6 +1,7 @@
 import type { Condition } from '../condition/index.ts';
-import type { ProfiledTaxon } from '../evidence/index.ts';
+import { scoresInView, type ProfiledTaxon } from '../evidence/index.ts';
 import { randomFrom } from '../random/index.ts';
+import { YES_SHARE, type ScoreValue } from '../score/index.ts';
 import { DRAWN, sampleSpecimen, type Trait, type Traits } from '../specimen/index.ts';
 import { MEDIUM_VIEWS, type View } from '../view/index.ts';
 import { SHOWN_BY, type Vocabulary } from '../vocabulary/index.ts';
@@ -10,8 +11,17 @@ import type { Pile, SortedPile } from './piles.ts';
 /** A specimen on the table: one individual of a tree. */
 export interface OnTable {
   taxonId: string;
-  traits: Traits;
   known: Known;
+  /** Of a drawn one. */
+  traits?: Traits;
+  /** Of a real one: what is written on its tag. */
+  tag?: string;
+}
+
+/** A real twig with its tag, and the tree that it was cut from. */
+export interface TaggedTwig {
+  tag: string;
+  taxonId: string;
 }
 
 const ON_TABLE = 12;
@@ -51,6 +61,58 @@ export function laidOut(
     return { taxonId: profiled.taxon.id, traits, known: knownOf(traits, vocabulary, view) };
   });
 }
+
+/**
+ * Real twigs on the table. What they show is what their trees always show, or mostly: nobody has measured them, and what varies from twig to
+ * twig is not known of them. Twigs of trees that are not in the list are left out.
+ *
+ * @example
+ * realTable([{ tag: '7', taxonId: 'acer-glabrum' }], list, BUILT_IN, tableView(200))[0]!.known['twig.arrangement']; // 'opposite'
+ */
+export function realTable(
+  twigs: readonly TaggedTwig[],
+  list: readonly ProfiledTaxon[],
+  vocabulary: Vocabulary,
+  view: View,
+): OnTable[] {
+  const knownOfTree = new Map(list.map((each) => [each.taxon.id, sureOf(each, vocabulary, view)]));
+  return twigs.flatMap(({ tag, taxonId }) => {
+    const known = knownOfTree.get(taxonId);
+    return known ? [{ taxonId, tag, known }] : [];
+  });
+}
+
+/** A table: of real twigs where it holds some, else of specimens drawn anew from its seed. */
+export const tableOf = (
+  list: readonly ProfiledTaxon[],
+  vocabulary: Vocabulary,
+  view: View,
+  { seed, real }: { seed: number; real?: readonly TaggedTwig[] },
+): OnTable[] =>
+  real && real.length > 0 ? realTable(real, list, vocabulary, view) : laidOut(list, vocabulary, view, seed);
+
+/** What may be taken for sure of any twig of a tree: its one state, whether it has a thing, a count that does not vary. */
+function sureOf(profiled: ProfiledTaxon, vocabulary: Vocabulary, view: View): Known {
+  const { values } = sampleSpecimen(profiled, vocabulary, view, 1, { typical: true });
+  return Object.fromEntries(
+    Object.entries(values).flatMap(([id, value]) => {
+      const character = vocabulary.get(id);
+      const scored = scoresInView(
+        profiled.scores.filter(({ characterId }) => characterId === id),
+        view,
+      )[0]?.value;
+      const isShown = character && view.organs.includes(SHOWN_BY[character.organ]);
+      return isShown && scored && isSure(scored) ? [[id, value] as const] : [];
+    }),
+  );
+}
+
+const isSure = (value: ScoreValue): boolean => {
+  if (value.kind === 'states')
+    return value.states.filter(({ frequency }) => frequency !== 'rarely').length === 1;
+  if (value.kind === 'flag') return YES_SHARE[value.frequency] < 0.1 || YES_SHARE[value.frequency] > 0.9;
+  return value.kind === 'range' && value.low !== undefined && value.low === value.high;
+};
 
 /** What a drawing of these organs shows of an individual. */
 const knownOf = ({ values }: Traits, vocabulary: Vocabulary, view: View): Known =>

@@ -165,6 +165,9 @@ async function showAt(slide: Slide, lesson: LessonToDraw, stop: LessonStop, plac
   return true;
 }
 
+/** Shares of the height of a cell: the drawing, the name, the words; the rest is gap. */
+const [DRAWN, NAMED, SAID] = [0.52, 0.17, 0.28];
+
 /** One row: each tree drawn, its one mark under it. */
 async function recap(slide: Slide, lesson: LessonToDraw, stop: LessonStop, width: number): Promise<void> {
   slide.addText(stop.title, {
@@ -186,7 +189,7 @@ async function recap(slide: Slide, lesson: LessonToDraw, stop: LessonStop, width
   for (const [i, { taxonId, words, shows }] of each.entries()) {
     const [x, y] = [EDGE + (i % columns) * cell.w, 1.3 + Math.floor(i / columns) * cell.h];
     const inner = cell.w - 0.2;
-    const height = cell.h * 0.56;
+    const height = cell.h * DRAWN;
     const svg = drawnOne(lesson, taxonId, shows, { width: inner * SHARPNESS, height: height * SHARPNESS });
     if (svg) slide.addImage({ x, y, w: inner, h: height, data: await picture(svg), altText: words });
     const found = lesson.profiles.find(({ taxon }) => taxon.id === taxonId);
@@ -195,20 +198,20 @@ async function recap(slide: Slide, lesson: LessonToDraw, stop: LessonStop, width
       x,
       y: y + height,
       w: inner,
-      h: cell.h * 0.13,
+      h: cell.h * NAMED,
       fontFace: SANS,
       bold: true,
-      fontSize: fitting(name, inner, cell.h * 0.13, 16, 8),
+      fontSize: fitting(name, inner, cell.h * NAMED, 16, 8),
       color: INK,
       margin: 0,
     });
     slide.addText(words, {
       x,
-      y: y + height + cell.h * 0.13,
+      y: y + height + cell.h * NAMED,
       w: inner,
-      h: cell.h * 0.29,
+      h: cell.h * SAID,
       fontFace: SERIF,
-      fontSize: fitting(words, inner, cell.h * 0.29, 16, 8),
+      fontSize: fitting(words, inner, cell.h * SAID, 16, 8),
       color: INK,
       valign: 'top',
       margin: 0,
@@ -220,22 +223,34 @@ function foot(slide: Slide, lesson: LessonToDraw, stop: LessonStop, width: numbe
   const names = lesson.profiles
     .filter(({ taxon }) => stop.taxa.includes(taxon.id))
     .map(({ taxon }) => scientificName(taxon));
-  const line = { y: HEIGHT - 0.5, h: 0.35, fontSize: 11, color: INK_2, margin: 0 };
+  const line = { y: HEIGHT - 0.5, h: 0.35, color: INK_2, margin: 0 };
+  const sizeOf = (text: string, w: number) => fitting(text, w, line.h, 11, 7);
   if (stop.kind !== 'recap' && stop.key !== ASKED && names.length > 0)
-    slide.addText(names.join(', '), { ...line, x: EDGE, w: width * 0.55, fontFace: SERIF, italic: true });
+    slide.addText(names.join(', '), {
+      ...line,
+      x: EDGE,
+      w: width * 0.55,
+      fontFace: SERIF,
+      fontSize: sizeOf(names.join(', '), width * 0.55),
+      italic: true,
+    });
   slide.addText(lesson.title, {
     ...line,
     x: width * 0.6,
     w: width * 0.4 - EDGE,
     fontFace: SANS,
+    fontSize: sizeOf(lesson.title, width * 0.4 - EDGE),
     align: 'right',
   });
 }
 
-/** The largest size, in points, at which a text fits its box of inches: a letter is about half as wide as it is high. */
+/** How wide a letter is to its height, also in the bold of a font that stands in for ours where that is not installed. */
+const LETTER = 0.6;
+
+/** The largest size, in points, at which a text fits its box of inches. */
 export function fitting(text: string, width: number, height: number, most: number, least: number): number {
   for (let size = most; size > least; size -= 1) {
-    const perLine = Math.max(1, Math.floor((width * 72) / (size * 0.52)));
+    const perLine = Math.max(1, Math.floor((width * 72) / (size * LETTER)));
     const lines = linesOf(text, perLine);
     if (lines * size * 1.25 <= height * 72) return size;
   }

@@ -1,5 +1,5 @@
 import type { KeptSort, SortBody } from '@hurrow/contract/sorts';
-import type { SortReading } from '@hurrow/core/sorting';
+import type { SortReading, TaggedTwig } from '@hurrow/core/sorting';
 import type { Db } from '../db/index.ts';
 import { uuidOf } from '../db/uuid.ts';
 
@@ -60,4 +60,16 @@ export const keepSort = (
       JSON.stringify(readings),
       at,
     ],
+  );
+
+export const bagOf = async (db: Db, courseId: string): Promise<TaggedTwig[]> =>
+  (
+    await db.query<{ twigs: TaggedTwig[] }>('select twigs from course_bag where course_id = $1', [courseId])
+  )[0]?.twigs ?? [];
+
+export const fillBag = (db: Db, courseId: string, twigs: readonly TaggedTwig[]) =>
+  db.query(
+    `insert into course_bag (course_id, twigs) values ($1, $2::jsonb)
+     on conflict (course_id) do update set twigs = excluded.twigs`,
+    [courseId, JSON.stringify(twigs)],
   );

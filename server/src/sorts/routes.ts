@@ -35,7 +35,32 @@ export const sortRoutes = [
     const { id: courseId } = await courseOf(db, params.courseId);
     await keep(db, { id: params.sortId, courseId, who }, body, now);
   }),
+  serve(sorts.bag, async ({ db, params, who }) => {
+    const course = await courseOf(db, params.courseId);
+    if (
+      who!.role === 'student' &&
+      (who!.courseId !== course.id || !(await openNow(db, course)).includes('lessons'))
+    )
+      throw notFound('bag');
+    return { twigs: await queries.bagOf(db, course.id) };
+  }),
+  serve(sorts.fillBag, async ({ db, params, body: { twigs } }) => {
+    const { id } = await courseOf(db, params.courseId);
+    await refuseStrays(
+      db,
+      id,
+      twigs.map(({ taxonId }) => taxonId),
+    );
+    await queries.fillBag(db, id, twigs);
+  }),
 ];
+
+/** Throws where a tree is not on the list of the course. */
+async function refuseStrays(db: Db, courseId: string, taxa: readonly string[]): Promise<void> {
+  const listed = new Set((await sets(db, courseId)).flatMap((set) => set.taxa));
+  const stray = taxa.find((id) => !listed.has(id));
+  if (stray) throw badInput(`“${stray}” is not on the list of the course any more. Lay out other specimens.`);
+}
 
 async function keep(
   db: Db,
@@ -44,9 +69,7 @@ async function keep(
   now: Date,
 ): Promise<void> {
   if (!isUuid(whose.id)) throw badInput('A table needs an id of its own. Lay out another one.');
-  const listed = new Set((await sets(db, whose.courseId)).flatMap(({ taxa }) => taxa));
-  const stray = body.taxa.find((id) => !listed.has(id));
-  if (stray) throw badInput(`“${stray}” is not on the list of the course any more. Lay out other specimens.`);
+  await refuseStrays(db, whose.courseId, [...body.taxa, ...(body.real ?? []).map(({ taxonId }) => taxonId)]);
   const library = await committedLibrary(db);
   const readings = readingsOf(library, body);
   await db.transaction(async (tx) => {

@@ -9,13 +9,19 @@ import { useLibrary } from '../app/data.ts';
 import { useFieldDate } from '../app/fieldDate.tsx';
 import { Opening } from '../app/parts.tsx';
 import { useSaving } from '../app/useSaving.ts';
-import { sortDepth, sortSaid } from './kept.ts';
+import { Bag } from './Bag.tsx';
+import { bagProblem, treesOfBag } from './bag.ts';
+import { bagQuery } from './bagQuery.ts';
+import { sortDepth, sortSaid, type LaidFrom } from './kept.ts';
 import styles from './sorting.module.css';
 import { SortTable } from './SortTable.tsx';
 import { useTable, type TableInUse } from './useTable.ts';
 import { newId } from '../app/newId.ts';
 
-/** A table to sort on, of the whole list or of one set; before a class, or to try what a bag of twigs will give. */
+/** What is sorted: drawn specimens of the list or of one set, or real twigs by their tags. */
+const REAL = 'real';
+
+/** A table to sort on; before a class, or to try what a bag of twigs will give. */
 export default function SortPage({ course }: { course: WholeCourse }) {
   const { library } = useLibrary();
   const [search, setSearch] = useSearchParams();
@@ -24,11 +30,13 @@ export default function SortPage({ course }: { course: WholeCourse }) {
     () => course.sets.filter(({ id }) => chosen === '' || id === chosen).flatMap((set) => set.taxa),
     [course.sets, chosen],
   );
+  const bag = useQuery(bagQuery(course.id)).data?.twigs;
   if (!library) return <Opening />;
+  const where = `${course.id}.${chosen}`;
   return (
     <>
       <p className={styles['of']}>
-        Twelve twigs of{' '}
+        {chosen === REAL ? 'On the table lie ' : 'Twelve twigs of '}
         <select
           aria-label="Specimens of"
           value={chosen}
@@ -42,11 +50,24 @@ export default function SortPage({ course }: { course: WholeCourse }) {
               {title}
             </option>
           ))}
+          <option value={REAL}>real twigs, by their tags</option>
         </select>
-        , each drawn anew. Students find such a table on their phones where the course opens lessons.
+        {chosen === REAL ? '.' : ', each drawn anew.'} Students find such a table on their phones where the
+        course opens lessons.
       </p>
-      {taxa.length > 1 ? (
-        <Sorting key={chosen} {...{ course, library, taxa }} where={`${course.id}.${chosen}`} />
+      {chosen === REAL ? (
+        <>
+          <Bag course={course} library={library} />
+          {bag && bagProblem(bag) === undefined && (
+            <Sorting
+              key={JSON.stringify(bag)}
+              {...{ course, library, where }}
+              from={{ taxa: treesOfBag(bag), real: bag }}
+            />
+          )}
+        </>
+      ) : taxa.length > 1 ? (
+        <Sorting key={chosen} {...{ course, library, where }} from={{ taxa }} />
       ) : (
         <p>Put two species or more on the list first.</p>
       )}
@@ -57,14 +78,14 @@ export default function SortPage({ course }: { course: WholeCourse }) {
 interface SortingProps {
   course: WholeCourse;
   library: Library;
-  taxa: readonly string[];
+  from: LaidFrom;
   where: string;
 }
 
-function Sorting({ course, library, taxa, where }: SortingProps) {
+function Sorting({ course, library, from, where }: SortingProps) {
   const { vocabulary } = useLibrary();
   const { day } = useFieldDate();
-  const inUse = useTable(where, taxa, day);
+  const inUse = useTable(where, from, day);
   const { state } = inUse;
   const list = useMemo(() => readLibrary(library).profilesOf(state.taxa), [library, state.taxa]);
   return (

@@ -4,9 +4,9 @@ import type { ProfiledTaxon } from '@hurrow/core/evidence';
 import { keyLines } from '@hurrow/core/key';
 import {
   keyOfSorts,
-  laidOut,
   readAsSaid,
   sortPile,
+  tableOf,
   tableView,
   waysOf,
   type OnTable,
@@ -48,9 +48,13 @@ export function SortTable(props: SortTableProps) {
 
 function Table({ course, list, vocabulary, inUse }: SortTableProps) {
   const { state, sort, say, another } = inUse;
-  const { piles: root, said, day, seed } = state;
+  const { piles: root, said, day } = state;
   const view = useMemo(() => tableView(day), [day]);
-  const table = useMemo(() => laidOut(list, vocabulary, view, seed), [list, vocabulary, view, seed]);
+  const { seed, real } = state;
+  const table = useMemo(
+    () => tableOf(list, vocabulary, view, { seed, ...(real ? { real } : {}) }),
+    [list, vocabulary, view, seed, real],
+  );
   const [ringed, ring] = useState<readonly number[]>([]);
   const [named, setNamed] = useState(false);
   const sorted = useMemo(() => readAsSaid(root, said, table, vocabulary), [root, said, table, vocabulary]);
@@ -104,6 +108,7 @@ function Table({ course, list, vocabulary, inUse }: SortTableProps) {
         )}
         <Doing
           pile={pile}
+          real={real !== undefined}
           ringed={ringed.length}
           deep={path.length > 0}
           named={named}
@@ -125,6 +130,8 @@ function Table({ course, list, vocabulary, inUse }: SortTableProps) {
 
 interface DoingProps {
   pile: Pile;
+  /** Real twigs lie on the table. */
+  real: boolean;
   ringed: number;
   /** The pile is a part of a larger one. */
   deep: boolean;
@@ -137,7 +144,18 @@ interface DoingProps {
 }
 
 /** What can be done with the pile on the table. */
-function Doing({ pile, ringed, deep, named, onMake, onTogether, onBack, onNames, onAnother }: DoingProps) {
+function Doing({
+  pile,
+  real,
+  ringed,
+  deep,
+  named,
+  onMake,
+  onTogether,
+  onBack,
+  onNames,
+  onAnother,
+}: DoingProps) {
   return (
     <p className={styles['does']}>
       {!pile.into && (
@@ -164,7 +182,7 @@ function Doing({ pile, ringed, deep, named, onMake, onTogether, onBack, onNames,
         Names
       </button>
       <button type="button" onClick={onAnother}>
-        Other specimens
+        {real ? 'Begin anew' : 'Other specimens'}
       </button>
     </p>
   );
@@ -270,14 +288,15 @@ function Specimen({
 }: SpecimenProps) {
   const { course, vocabulary, view } = drawn;
   const svg = useCallback(() => {
-    const drawing = drawPlate(on.traits, view.organs, { ...FRAME, units: course.units, insets: false });
+    const drawing =
+      on.traits && drawPlate(on.traits, view.organs, { ...FRAME, units: course.units, insets: false });
     return drawing && drawingToSvg(drawing, `Specimen ${place + 1}`);
   }, [on, view, course.units, place]);
   const picture = useDrawnLater(on, `sort ${view.day}`, svg);
-  const text = traitsInWords(on.traits, view.organs, vocabulary, course.audience, course.units);
+  const text = on.traits && traitsInWords(on.traits, view.organs, vocabulary, course.audience, course.units);
   const inside = (
     <>
-      <strong>{place + 1}</strong>
+      {on.tag === undefined ? <strong>{place + 1}</strong> : <b className={styles['tag']}>{on.tag}</b>}
       {picture && <img src={picture} alt="" draggable={false} />}
       {name && <small>{name}</small>}
     </>
@@ -287,7 +306,7 @@ function Specimen({
       type="button"
       className={styles['specimen']}
       aria-pressed={ringed}
-      aria-label={`Specimen ${place + 1}. ${text}`}
+      aria-label={text === undefined ? `Twig ${on.tag}` : `Specimen ${place + 1}. ${text}`}
       onClick={onPress}
     >
       {inside}
@@ -321,7 +340,9 @@ function Tree({ root, path, at, said, table, words, onOpen }: TreeProps) {
             <button type="button" aria-current={here.join() === at.join()} onClick={() => onOpen(here)}>
               {parting ? pileInWords(parting, step, words) : `pile ${step + 1}`}
             </button>{' '}
-            <span className="quiet">{pile.specimens.map((place) => place + 1).join(', ')}</span>
+            <span className="quiet">
+              {pile.specimens.map((place) => table[place]!.tag ?? place + 1).join(', ')}
+            </span>
             {pile.into && <Tree root={pile} {...{ path: here, at, said, table, words, onOpen }} />}
           </li>
         );

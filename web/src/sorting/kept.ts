@@ -1,5 +1,5 @@
 import type { SortBody } from '@hurrow/contract/sorts';
-import type { Pile } from '@hurrow/core/sorting';
+import type { Pile, TaggedTwig } from '@hurrow/core/sorting';
 import { newId } from '../app/newId.ts';
 
 /** A table as it stands in this browser. */
@@ -10,21 +10,29 @@ export interface TableState extends SortBody {
 const ON_TABLE = 12;
 const SEEDS = 2 ** 31 - 1;
 
+/** What a table is laid from: trees, of which specimens are drawn, or real twigs of them by their tags. */
+export interface LaidFrom {
+  taxa: readonly string[];
+  real?: readonly TaggedTwig[];
+}
+
 /** A table of its own with nothing sorted yet. */
-export const freshTable = (taxa: readonly string[], day: number, lot = Math.random()): TableState => ({
+export const freshTable = ({ taxa, real }: LaidFrom, day: number, lot = Math.random()): TableState => ({
   id: newId(),
   day,
   seed: 1 + Math.floor(lot * (SEEDS - ON_TABLE - 1)),
   taxa: [...taxa],
-  piles: { specimens: Array.from({ length: ON_TABLE }, (_, i) => i) },
+  ...(real ? { real: [...real] } : {}),
+  piles: { specimens: Array.from({ length: real?.length ?? ON_TABLE }, (_, i) => i) },
   said: {},
 });
 
-/** The table that was kept as text; undefined where none was, or where its trees are not those that are sorted now. */
-export function keptTable(text: string | null, taxa: readonly string[]): TableState | undefined {
+/** The table that was kept as text; undefined where none was, or where it was laid from something else than is sorted now. */
+export function keptTable(text: string | null, { taxa, real }: LaidFrom): TableState | undefined {
   try {
     const held = JSON.parse(text ?? 'null') as TableState | null;
-    return held && held.taxa.join() === taxa.join() ? held : undefined;
+    const isSame = (a: unknown, b: unknown) => JSON.stringify(a ?? []) === JSON.stringify(b ?? []);
+    return held && isSame(held.taxa, taxa) && isSame(held.real, real) ? held : undefined;
   } catch {
     return undefined;
   }

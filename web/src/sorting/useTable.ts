@@ -2,7 +2,7 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import type { Pile, SaidWays } from '@hurrow/core/sorting';
 import { messageOf } from '../app/api.ts';
 import { readKept, writeKept } from '../app/keptText.ts';
-import { freshTable, keptTable, withPiles, type TableState } from './kept.ts';
+import { freshTable, keptTable, withPiles, type LaidFrom, type TableState } from './kept.ts';
 
 export interface TableInUse {
   state: TableState;
@@ -26,12 +26,12 @@ const REST = 800;
  */
 export function useTable(
   where: string,
-  taxa: readonly string[],
+  from: LaidFrom,
   day: number,
   send?: (state: TableState) => Promise<unknown>,
 ): TableInUse {
   const key = `hurrow.sort.${where}`;
-  const [state, setState] = useState(() => keptTable(readKept(key), taxa) ?? freshTable(taxa, day));
+  const [state, setState] = useState(() => keptTable(readKept(key), from) ?? freshTable(from, day));
   const [problem, setProblem] = useState<string>();
   // The table that waits to be sent; one that is left before then is sent as it is left.
   const waiting = useRef<{ table: TableState; timer: number }>(undefined);
@@ -62,7 +62,7 @@ export function useTable(
     state,
     sort: (piles) => change(withPiles(state, piles)),
     say: (said) => change({ ...state, said: { ...state.said, ...said } }),
-    another: () => change(freshTable(taxa, day)),
+    another: () => change(freshTable(from, day)),
     open: change,
     problem,
   };

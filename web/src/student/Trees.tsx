@@ -24,7 +24,9 @@ import { useGround, type Ground } from '../lookalikes/setting.ts';
 import { dayOfLesson, lessonQuery } from '../lessons/lessonQuery.ts';
 import { Glossary } from '../lessons/Glossary.tsx';
 import { Sheet } from '../lessons/Sheet.tsx';
-import { sortDepth, sortSaid, type TableState } from '../sorting/kept.ts';
+import { bagProblem, treesOfBag } from '../sorting/bag.ts';
+import { bagQuery } from '../sorting/bagQuery.ts';
+import { sortDepth, sortSaid, type LaidFrom, type TableState } from '../sorting/kept.ts';
 import { SortTable } from '../sorting/SortTable.tsx';
 import { useTable } from '../sorting/useTable.ts';
 import { useWork } from '../workers/useWork.ts';
@@ -150,24 +152,49 @@ const Names = ({ profiled: { taxon } }: { profiled: ProfiledTaxon }) => (
   </span>
 );
 
-/** Twigs to sort into two piles, and each pile again; kept as they lie, and the instructor reads how they were sorted. */
+/** Twigs to sort into two piles, and each pile again: drawn ones, or the real ones on the table by their tags. */
 function Sort({ ground }: { ground: Ground }) {
+  const course = ground.course!;
+  const [isReal, setReal] = useState(false);
+  const bag = useQuery(bagQuery(course.id)).data?.twigs ?? [];
+  const taxa = useMemo(() => course.sets.flatMap((set) => set.taxa), [course]);
+  const hasBag = bagProblem(bag) === undefined;
+  return (
+    <Page title="Sort">
+      {hasBag && (
+        <p className={styles['which']} role="group" aria-label="What is sorted">
+          <button className={ui['press']} aria-pressed={!isReal} onClick={() => setReal(false)}>
+            Drawn twigs
+          </button>{' '}
+          <button className={ui['press']} aria-pressed={isReal} onClick={() => setReal(true)}>
+            Those on the table
+          </button>
+        </p>
+      )}
+      {taxa.length < 2 ? (
+        <p>There are no two trees on your list yet.</p>
+      ) : isReal && hasBag ? (
+        <OwnTable key="real" ground={ground} from={{ taxa: treesOfBag(bag), real: bag }} where="real" />
+      ) : (
+        <OwnTable key="drawn" ground={ground} from={{ taxa }} where="own" />
+      )}
+    </Page>
+  );
+}
+
+/** A student's table, kept as it lies; the instructor reads how it was sorted. */
+function OwnTable({ ground, from, where }: { ground: Ground; from: LaidFrom; where: string }) {
   const { course, library, vocabulary, setting } = ground;
-  const taxa = useMemo(() => course!.sets.flatMap((set) => set.taxa), [course]);
-  const inUse = useTable(`own.${course!.id}`, taxa, setting.view.day, ({ id: sortId, ...body }) =>
+  const inUse = useTable(`${where}.${course!.id}`, from, setting.view.day, ({ id: sortId, ...body }) =>
     call('PUT /api/sit/sorts/{sortId}', { params: { sortId }, body }),
   );
   const list = useMemo(() => readLibrary(library).profilesOf(inUse.state.taxa), [library, inUse.state.taxa]);
   return (
-    <Page title="Sort">
-      {taxa.length > 1 ? (
-        <SortTable course={course!} list={list} vocabulary={vocabulary} inUse={inUse} />
-      ) : (
-        <p>There are no two trees on your list yet.</p>
-      )}
+    <>
+      <SortTable course={course!} list={list} vocabulary={vocabulary} inUse={inUse} />
       <EarlierTables current={inUse.state.id} onOpen={inUse.open} />
       {inUse.problem && <p role="status">{inUse.problem} The table stays on this phone.</p>}
-    </Page>
+    </>
   );
 }
 
