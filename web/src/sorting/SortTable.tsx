@@ -21,6 +21,7 @@ import type { View } from '@hurrow/core/view';
 import type { Vocabulary } from '@hurrow/core/vocabulary';
 import { useDrawnLater } from '../app/drawnLater.ts';
 import {
+  calledAt,
   keyWorthInWords,
   openPiles,
   partingInWords,
@@ -76,7 +77,7 @@ function Table({ course, list, vocabulary, inUse }: SortTableProps) {
       <div>
         <p className={styles['task']} aria-live="polite">
           {pile.into
-            ? partingInWords(waysOf(pile, table, vocabulary)[said[path.join('')] ?? 0], pile, words)
+            ? partingInWords(waysOf(pile, table, vocabulary)[said[path.join('')] ?? 0], pile, words, table)
             : ringed.length === 0
               ? 'Make two piles, by whatever you see: touch those of the first.'
               : `${ringed.length} ringed, ${pile.specimens.length - ringed.length} left.`}
@@ -340,9 +341,7 @@ function Tree({ root, path, at, said, table, words, onOpen }: TreeProps) {
             <button type="button" aria-current={here.join() === at.join()} onClick={() => onOpen(here)}>
               {parting ? pileInWords(parting, step, words) : `pile ${step + 1}`}
             </button>{' '}
-            <span className="quiet">
-              {pile.specimens.map((place) => table[place]!.tag ?? place + 1).join(', ')}
-            </span>
+            <span className="quiet">{pile.specimens.map((place) => calledAt(table, place)).join(', ')}</span>
             {pile.into && <Tree root={pile} {...{ path: here, at, said, table, words, onOpen }} />}
           </li>
         );

@@ -2,11 +2,18 @@ import { BUILT_IN } from '@hurrow/core/vocabulary';
 import type { ProfiledTaxon } from '@hurrow/core/evidence';
 import type { Key } from '@hurrow/core/key';
 import { sortPile, tableView, waysOf, type OnTable } from '@hurrow/core/sorting';
-import { keyWorthInWords, openPiles, partingInWords, pileAt, pileInWords, together } from './table.ts';
+import {
+  calledAt,
+  keyWorthInWords,
+  openPiles,
+  partingInWords,
+  pileAt,
+  pileInWords,
+  together,
+} from './table.ts';
 
 const onTable = (known: OnTable['known']): OnTable => ({
   taxonId: 'x',
-  traits: {} as OnTable['traits'],
   known,
 });
 const table = [
@@ -28,14 +35,16 @@ test('piles are sorted, each again, and put together', () => {
 test('what parts them is said, with who lies on the other side', () => {
   const sorted = sortPile(whole, [0, 1, 2]);
   const [best] = waysOf(sorted, table, BUILT_IN);
-  expect(partingInWords(best, sorted, words)).toBe('What parts them: leaves and buds on the twig.');
+  expect(partingInWords(best, sorted, words, table)).toBe('What parts them: leaves and buds on the twig.');
   expect(pileInWords(best!, 0, words)).toBe('leaves and buds on the twig: in pairs across');
   expect(pileInWords(best!, 1, words)).toBe('leaves and buds on the twig: one at a time, by turns');
   const slipped = sortPile(whole, [0, 1, 2, 5]);
-  expect(partingInWords(waysOf(slipped, table, BUILT_IN)[0], slipped, words)).toContain('only no. 6 lies');
+  expect(partingInWords(waysOf(slipped, table, BUILT_IN)[0], slipped, words, table)).toContain(
+    'only no. 6 lies',
+  );
 });
 test('where nothing parts them, the class is asked what it went by', () => {
-  expect(partingInWords(undefined, whole, words)).toContain('What did you go by?');
+  expect(partingInWords(undefined, whole, words, table)).toContain('What did you go by?');
   expect(waysOf(whole, table, BUILT_IN)).toEqual([]);
 });
 
@@ -82,4 +91,13 @@ test('a key of the class is appraised with other twigs of the same trees', () =>
     },
   };
   expect(Number(/(\d+) of 100/.exec(keyWorthInWords(wrong, list, BUILT_IN))![1])).toBeLessThan(15);
+});
+
+test('real twigs are called by their tags', () => {
+  const tagged = table.map((each, i) => ({ ...each, tag: `T${10 * (i + 1)}` }));
+  expect(calledAt(tagged, 2)).toBe('T30');
+  expect(calledAt(table, 2)).toBe('3');
+  expect(partingInWords(undefined, { specimens: [0, 1] }, words, tagged)).toContain(
+    'all twigs of these trees',
+  );
 });

@@ -2,7 +2,8 @@ import { conditionInWords } from '@hurrow/core/condition';
 import type { ProfiledTaxon } from '@hurrow/core/evidence';
 import { appraise, couplets, type Key } from '@hurrow/core/key';
 import { characterName, type Audience, type UnitSystem } from '@hurrow/core/score';
-import type { Parting, Pile } from '@hurrow/core/sorting';
+import type { OnTable, Parting, Pile } from '@hurrow/core/sorting';
+import { listInWords } from '@hurrow/core/view';
 import type { Vocabulary } from '@hurrow/core/vocabulary';
 
 /** The way to a pile from the first: 0 is the first of the two, 1 the second. */
@@ -48,17 +49,24 @@ export function pileInWords(parting: Parting, step: number, { vocabulary, audien
 export const wayInWords = (parting: Parting, words: Words): string =>
   pileInWords(parting, parting.first ? 0 : 1, words);
 
+/** What stands at a specimen: its tag, where it is a real twig, else its number. */
+export const calledAt = (table: readonly OnTable[], place: number): string =>
+  table[place]?.tag ?? String(place + 1);
+
 /** What parts a sort, as a sentence: the character, and who lies on the other side of it. */
 export function partingInWords(
   parting: Parting | undefined,
   pile: Pile,
   { vocabulary, audience }: Words,
+  table: readonly OnTable[],
 ): string {
-  if (!parting) return 'No one thing that the drawings show parts them so. What did you go by?';
+  const isReal = table.some(({ tag }) => tag !== undefined);
+  if (!parting)
+    return `No one thing that ${isReal ? 'all twigs of these trees' : 'the drawings'} show parts them so. What did you go by?`;
   const name = characterName(vocabulary.get(parting.characterId)!, audience);
-  const odd = parting.slips.map((at) => pile.specimens[at]! + 1);
+  const odd = parting.slips.map((at) => calledAt(table, pile.specimens[at]!));
   if (odd.length === 0) return `What parts them: ${name}.`;
-  const who = odd.length === 1 ? `no. ${odd[0]!} lies` : `nos. ${odd.join(' and ')} lie`;
+  const who = odd.length === 1 ? `no. ${odd[0]!} lies` : `nos. ${listInWords(odd)} lie`;
   return `What parts them: ${name}; only ${who} on the other side of it. Look again?`;
 }
 
