@@ -56,7 +56,7 @@ describe('groups of characters', () => {
     }
   });
   test('keep what a list differs in, and are none with one character left', () => {
-    const groups = lessonGroups(list, BUILT_IN);
+    const groups = lessonGroups(list, BUILT_IN, 'technical');
     expect(groups.find(({ id }) => id === 'margin')!.characters).toEqual(['leaf.teeth', 'leaf.toothTip']);
     expect(groups.find(({ id }) => id === 'bundles')!.characters).toEqual([
       'foliage.kind',

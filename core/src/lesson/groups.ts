@@ -44,13 +44,22 @@ export const CHARACTER_GROUPS: readonly CharacterGroup[] = GROUPS.trim()
 const LEAST_OF_GROUP = 2;
 
 /**
- * The groups that a list can be taught: with the characters in which its trees differ, where two or more are left.
+ * The groups that a list can be taught: with the characters in which its trees differ, where two or more are left. In plain words without
+ * what only an advanced course looks at.
  *
  * @example
- * lessonGroups(list, BUILT_IN).find(({ id }) => id === 'margin')?.characters; // ['leaf.teeth', 'leaf.toothTip']
+ * lessonGroups(list, BUILT_IN, 'technical').find(({ id }) => id === 'margin')?.characters; // ['leaf.teeth', 'leaf.toothTip']
  */
-export function lessonGroups(list: readonly ProfiledTaxon[], vocabulary: Vocabulary): CharacterGroup[] {
-  const taught = new Set(lessonCharacters(list, vocabulary));
+export function lessonGroups(
+  list: readonly ProfiledTaxon[],
+  vocabulary: Vocabulary,
+  audience: Audience,
+): CharacterGroup[] {
+  const taught = new Set(
+    lessonCharacters(list, vocabulary).filter(
+      (id) => audience === 'technical' || vocabulary.get(id)!.level !== 'advanced',
+    ),
+  );
   return CHARACTER_GROUPS.map((group) => ({
     ...group,
     characters: group.characters.filter((id) => taught.has(id)),
@@ -76,7 +85,7 @@ export function lessonAbout(
   audience: Audience,
   about: string,
 ): CharacterTopic | undefined {
-  const group = lessonGroups(list, vocabulary).find(({ id }) => id === about);
+  const group = lessonGroups(list, vocabulary, audience).find(({ id }) => id === about);
   if (group) return group;
   const character = vocabulary.get(about);
   return character && lessonCharacters(list, vocabulary).includes(about)

@@ -5,23 +5,29 @@ const number = (n: number) => n.toFixed(1);
 const path = (p: DrawnPath) =>
   `<path d="${p.d}" fill="${p.fill}" stroke="${p.stroke}" stroke-width="${p.strokeWidth.toFixed(2)}" stroke-linejoin="round" stroke-linecap="round"/>`;
 
-/** A laid-out drawing as SVG markup: shapes, insets with their magnification, labels, scale bars. No name, no trait, no role. */
-export function drawingToSvg(drawing: Drawing, title: string): string {
+/**
+ * A laid-out drawing as SVG markup: shapes, insets with their magnification, labels, scale bars. No name, no trait, no role.
+ *
+ * @param said without, what is written and measured is left out: labels, magnifications and scale bars, for whoever sets them otherwise
+ */
+export function drawingToSvg(drawing: Drawing, title: string, said = true): string {
   const insets = drawing.insets
     .map(
       (inset) =>
         `<circle cx="${number(inset.cx)}" cy="${number(inset.cy)}" r="${number(inset.r)}" fill="#fff" stroke="#8aa0a0"/>${inset.paths.map(path).join('')}` +
-        `<text x="${number(inset.cx)}" y="${number(inset.cy + inset.r + 13)}" font-size="11" text-anchor="middle" fill="#405055">×${inset.magnification}</text>`,
+        (said
+          ? `<text x="${number(inset.cx)}" y="${number(inset.cy + inset.r + 13)}" font-size="11" text-anchor="middle" fill="#405055">×${inset.magnification}</text>`
+          : ''),
     )
     .join('');
-  const bars = drawing.scaleBars
+  const bars = (said ? drawing.scaleBars : [])
     .map(
       (bar) =>
         `<path d="M${number(bar.x)} ${number(bar.y - 4)}v8m0 -4h${number(bar.length)}m0 -4v8" fill="none" stroke="#1d2a2c" stroke-width="1.2"/>` +
         `<text x="${number(bar.x + bar.length + 7)}" y="${number(bar.y + 4)}" font-size="12" fill="#1d2a2c">${bar.label}</text>`,
     )
     .join('');
-  const labels = drawing.labels
+  const labels = (said ? drawing.labels : [])
     .map(
       (label) =>
         (label.to

@@ -1,8 +1,7 @@
 import { rangeSvg, type MapLook } from '@hurrow/core/map';
 import { atlas } from './atlas.ts';
 import { drawingOfStop, drawingOfTree, type LessonStop } from '@hurrow/core/lesson';
-import { drawingToSvg } from '@hurrow/core/specimen';
-import { commonName } from '@hurrow/core/taxon';
+import { drawingToSvg, type Drawing } from '@hurrow/core/specimen';
 import type { ShownOrgan } from '@hurrow/core/vocabulary';
 import type { LessonToDraw } from './toDraw.ts';
 
@@ -42,8 +41,25 @@ export interface Frame {
   height: number;
 }
 
+/** What stands at a point: the map of its range as SVG, or a drawing; undefined where words alone stand. */
+export function shownAt(
+  lesson: LessonToDraw,
+  stop: LessonStop,
+  frame: Frame,
+  plain = false,
+): { map: string } | { drawing: Drawing } | undefined {
+  const range = stop.topic === 'place' ? lesson.ranges[stop.taxa[0] ?? ''] : undefined;
+  if (range && Object.keys(range.cells).length > 0)
+    return { map: rangeSvg(range, lesson.setting.site, atlas(), plain ? ON_PAPER : ON_SLIDE, stop.title) };
+  if (stop.kind === 'recap') return undefined;
+  const setting = { ...lesson.setting, ...frame, plain };
+  const of = stop.taxa.flatMap((id) => lesson.profiles.find(({ taxon }) => taxon.id === id) ?? []);
+  const drawing = drawingOfStop(stop, of, setting, lesson.audience);
+  return drawing && { drawing };
+}
+
 /**
- * The drawing of a point as SVG, its first character pointed at; undefined where words alone stand.
+ * What stands at a point as SVG, its first character pointed at; undefined where words alone stand.
  *
  * @param plain line drawings without color
  */
@@ -53,25 +69,25 @@ export function drawnStop(
   frame: Frame,
   plain = false,
 ): string | undefined {
-  const range = stop.topic === 'place' ? lesson.ranges[stop.taxa[0] ?? ''] : undefined;
-  if (range && Object.keys(range.cells).length > 0)
-    return rangeSvg(range, lesson.setting.site, atlas(), plain ? ON_PAPER : ON_SLIDE, stop.title);
-  if (stop.kind === 'recap') return undefined;
-  const setting = { ...lesson.setting, ...frame, plain };
-  const of = stop.taxa.flatMap((id) => lesson.profiles.find(({ taxon }) => taxon.id === id) ?? []);
-  const drawing = drawingOfStop(stop, of, setting, lesson.audience);
-  return drawing && drawingToSvg(drawing, stop.title);
+  const shown = shownAt(lesson, stop, frame, plain);
+  if (!shown) return undefined;
+  return 'map' in shown ? shown.map : drawingToSvg(shown.drawing, stop.title);
 }
 
-/** One tree of a recap as SVG. */
-export function drawnOne(
+/** One tree of a recap. */
+export function drawingOfOne(
   lesson: LessonToDraw,
   taxonId: string,
   shows: ShownOrgan[],
   frame: Frame,
   plain = false,
-) {
+): Drawing | undefined {
   const profiled = lesson.profiles.find(({ taxon }) => taxon.id === taxonId);
-  const drawing = profiled && drawingOfTree(profiled, shows, { ...lesson.setting, ...frame, plain });
-  return drawing && drawingToSvg(drawing, commonName(profiled.taxon));
+  return profiled && drawingOfTree(profiled, shows, { ...lesson.setting, ...frame, plain });
+}
+
+/** One tree of a recap as SVG. */
+export function drawnOne(...asked: Parameters<typeof drawingOfOne>): string | undefined {
+  const drawing = drawingOfOne(...asked);
+  return drawing && drawingToSvg(drawing, asked[1]);
 }

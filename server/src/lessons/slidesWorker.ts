@@ -1,8 +1,8 @@
 import pptx from 'pptxgenjs';
-import sharp from 'sharp';
 import { type LessonStop } from '@hurrow/core/lesson';
 import { commonName, scientificName } from '@hurrow/core/taxon';
-import { drawnOne, drawnStop } from './drawn.ts';
+import { drawingOfOne, shownAt } from './drawn.ts';
+import { asPicture, drawOnSlide, type Place, type Slide } from './onSlide.ts';
 import type { LessonToDraw } from './toDraw.ts';
 import { upperFirst } from '@hurrow/core/words';
 
@@ -13,7 +13,6 @@ export interface SlidesTask {
 
 // The package is written for both module systems; what Node hands over of it is the class or holds it.
 const Pptx = ((pptx as unknown as { default?: typeof pptx }).default ?? pptx) as typeof pptx;
-type Slide = ReturnType<InstanceType<typeof Pptx>['addSlide']>;
 
 const SERIF = 'Source Serif 4';
 const SANS = 'Source Sans 3';
@@ -27,7 +26,6 @@ const LAYOUTS = { wide: 'LAYOUT_WIDE', classic: 'LAYOUT_4x3' };
 const EDGE = 0.45;
 /** Pixels of a drawing to the inch: sharp when thrown two metres wide. */
 const SHARPNESS = 72;
-const DENSITY = 160;
 
 /**
  * The lesson as slides of text that is text: a title, one drawing to the left, the line and what to look at to the right, the notes
@@ -127,13 +125,6 @@ async function point(slide: Slide, lesson: LessonToDraw, stop: LessonStop, width
     });
 }
 
-/** Inches. */
-interface Place {
-  x: number;
-  y: number;
-  w: number;
-  h: number;
-}
 /** A line under a photo that says whose it is. */
 const CREDIT = 0.3;
 
@@ -159,9 +150,11 @@ async function showAt(slide: Slide, lesson: LessonToDraw, stop: LessonStop, plac
     });
     return true;
   }
-  const svg = drawnStop(lesson, stop, { width: place.w * SHARPNESS, height: place.h * SHARPNESS });
-  if (!svg) return false;
-  slide.addImage({ ...place, data: await picture(svg), altText: `${stop.title}, drawn from the scores` });
+  const shown = shownAt(lesson, stop, { width: place.w * SHARPNESS, height: place.h * SHARPNESS });
+  if (!shown) return false;
+  const altText = `${stop.title}, drawn from the scores`;
+  if ('map' in shown) slide.addImage({ ...place, data: await asPicture(shown.map), altText });
+  else await drawOnSlide(slide, shown.drawing, place, altText);
   return true;
 }
 
@@ -190,8 +183,9 @@ async function recap(slide: Slide, lesson: LessonToDraw, stop: LessonStop, width
     const [x, y] = [EDGE + (i % columns) * cell.w, 1.3 + Math.floor(i / columns) * cell.h];
     const inner = cell.w - 0.2;
     const height = cell.h * DRAWN;
-    const svg = drawnOne(lesson, taxonId, shows, { width: inner * SHARPNESS, height: height * SHARPNESS });
-    if (svg) slide.addImage({ x, y, w: inner, h: height, data: await picture(svg), altText: words });
+    const frame = { width: inner * SHARPNESS, height: height * SHARPNESS };
+    const drawing = drawingOfOne(lesson, taxonId, shows, frame);
+    if (drawing) await drawOnSlide(slide, drawing, { x, y, w: inner, h: height }, words);
     const found = lesson.profiles.find(({ taxon }) => taxon.id === taxonId);
     const name = found ? upperFirst(commonName(found.taxon)) : taxonId;
     slide.addText(name, {
@@ -265,11 +259,4 @@ function linesOf(text: string, perLine: number): number {
     held += length + (held > 0 ? 1 : 0);
   }
   return lines;
-}
-
-async function picture(svg: string): Promise<string> {
-  const png = await sharp(Buffer.from(svg), { density: DENSITY })
-    .png({ palette: true, quality: 85 })
-    .toBuffer();
-  return `image/png;base64,${png.toString('base64')}`;
 }

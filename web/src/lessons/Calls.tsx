@@ -5,6 +5,7 @@ import {
   askOfCharacter,
   bothWords,
   characterCalls,
+  howToLook,
   TO_CALL,
   viewOfCharacter,
   type CharacterLesson,
@@ -48,6 +49,7 @@ export function Calls({ course, lessons, list, vocabulary, round, onRound }: Pro
   const lesson = lessons.find(({ characterId }) => characterId === asked.characterId)!;
   const character = vocabulary.get(asked.characterId)!;
   const { taxon } = list.find((each) => each.taxon.id === asked.taxonId)!;
+  const look = howToLook(character.id);
   const said = calling.said[calling.at];
   const word = (id: string) =>
     bothWords(
@@ -60,6 +62,7 @@ export function Calls({ course, lessons, list, vocabulary, round, onRound }: Pro
       <h3>
         Call it, {calling.at + 1} of {calls.length}: {askOfCharacter(character, course.audience)}
       </h3>
+      {look && <p className="quiet">{look}</p>}
       <DrawingSvg drawing={drawing} label={`Specimen ${calling.at + 1}`} />
       <div className={styles['choices']} role="group" aria-label="What it is">
         {lesson.states.map(({ id }) => (

@@ -18,7 +18,10 @@ export default function CharacterPage({ course }: { course: WholeCourse }) {
     () => (library ? readLibrary(library).profilesOf(course.sets.flatMap(({ taxa }) => taxa)) : []),
     [course.sets, library],
   );
-  const groups = useMemo(() => lessonGroups(list, vocabulary), [list, vocabulary]);
+  const groups = useMemo(
+    () => lessonGroups(list, vocabulary, course.audience),
+    [list, vocabulary, course.audience],
+  );
   const characters = useMemo(() => lessonCharacters(list, vocabulary), [list, vocabulary]);
   const about = asked ?? groups.find(({ id }) => id === 'margin')?.id ?? groups[0]?.id ?? characters[0] ?? '';
   const topic = useMemo(

@@ -26,6 +26,7 @@ import { Glossary } from '../lessons/Glossary.tsx';
 import { Sheet } from '../lessons/Sheet.tsx';
 import { bagProblem, treesOfBag } from '../sorting/bag.ts';
 import { bagQuery } from '../sorting/bagQuery.ts';
+import { Calling, Callings } from './Callings.tsx';
 import { sortDepth, sortSaid, type LaidFrom, type TableState } from '../sorting/kept.ts';
 import { SortTable } from '../sorting/SortTable.tsx';
 import { useTable } from '../sorting/useTable.ts';
@@ -62,6 +63,8 @@ function Open({ sitting }: { sitting: Sitting }) {
       {opens('contrasts') && <Route path="contrast" element={<Contrast ground={ground} />} />}
       {opens('keys') && <Route path="key" element={<Key ground={ground} />} />}
       {opens('lessons') && <Route path="words" element={<Words ground={ground} />} />}
+      {opens('lessons') && <Route path="call" element={<Call ground={ground} />} />}
+      {opens('lessons') && <Route path="call/:about" element={<CallOne ground={ground} />} />}
       {opens('lessons') && <Route path="sort" element={<Sort ground={ground} />} />}
       {opens('lessons') && <Route path="lesson/:setId" element={<Lesson ground={ground} />} />}
       {opens('recap') && <Route path="recap/:setId" element={<Recap ground={ground} />} />}
@@ -110,6 +113,11 @@ function List({ ground, opens }: { ground: Ground; opens(part: Sitting['opens'][
       {opens('lessons') && (
         <Link className={`${ui['press']} ${studentStyles['wide-press']}`} to="/trees/sort">
           Sort twelve twigs
+        </Link>
+      )}
+      {opens('lessons') && (
+        <Link className={`${ui['press']} ${studentStyles['wide-press']}`} to="/trees/call">
+          Call what you see
         </Link>
       )}
       {opens('lessons') && (
@@ -220,6 +228,23 @@ function EarlierTables({ current, onOpen }: { current: string; onOpen(table: Tab
         ))}
       </ul>
     </>
+  );
+}
+
+/** Drawn specimens to call, one character or another. */
+function Call({ ground }: { ground: Ground }) {
+  return (
+    <Page title="Call what you see">
+      <Callings course={ground.course!} list={ground.setting.list} vocabulary={ground.vocabulary} />
+    </Page>
+  );
+}
+
+function CallOne({ ground }: { ground: Ground }) {
+  return (
+    <Page title="Call what you see" back="/trees/call">
+      <Calling course={ground.course!} list={ground.setting.list} vocabulary={ground.vocabulary} />
+    </Page>
   );
 }
 
