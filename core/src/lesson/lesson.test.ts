@@ -258,6 +258,38 @@ test('the words of a course are those in which its trees differ, each with trees
   expect(bothWords({ term: 'flat', plain: 'flat' }, 'technical').other).toBeUndefined();
 });
 
+test('in plain words the blade of a compound leaf is a leaflet, and bark is not told twice', () => {
+  const ash = profiled('Sorbus', 'scopulina', {
+    'foliage.kind': 'broad',
+    'leaf.composition': 'odd',
+    'leaf.shape': 'lanceolate; sometimes oblong',
+    'bark.surface': 'smooth; banded',
+  });
+  expect(said(ash, 'leaf.shape', { audience: 'plain' })).toBe(
+    'Usually the leaflet is shaped like a lance head',
+  );
+  expect(said(ash, 'leaf.composition', { audience: 'plain' })).toMatch(/^Each leaf is like a feather/);
+  expect(said(maple, 'leaf.lobing', { audience: 'plain' })).toMatch(/^The leaf /);
+  const bark = ash.scores.find(({ characterId }) => characterId === 'bark.surface')!;
+  const states = (...ids: string[]) => ({
+    kind: 'states' as const,
+    states: ids.map((state) => ({ state, frequency: 'usually' as const })),
+  });
+  const birch = {
+    ...ash,
+    scores: [
+      ...ash.scores.filter((score) => score !== bark),
+      { ...bark, value: states('banded', 'papery') },
+      { ...bark, qualifiers: { plantAge: 'young' as const }, value: states('smooth', 'banded') },
+    ],
+  };
+  const plain = setting({ list: [birch, maple], audience: 'plain' });
+  const point = pointsOf(plain, birch.taxon.id, new Map([[birch.taxon.id, new Map()]])).find(
+    ({ topic }) => topic === 'bark',
+  )!;
+  expect(point.words).toMatch(/On a young tree (usually )?the bark is smooth\.$/);
+});
+
 describe('young and mature', () => {
   const aspen = profiled('Populus', 'tremuloides', {
     'foliage.kind': 'broad',

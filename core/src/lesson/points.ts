@@ -264,9 +264,10 @@ function withYoung(line: string, setting: LessonSetting, profiled: ProfiledTaxon
     return value?.kind === 'states' ? leadingStates(value.states, surface).join() : '';
   };
   if (!said || usual('young') === usual('mature')) return line;
-  return setting.audience === 'plain'
-    ? `${line} On a young tree ${lowerFirst(said)}.`
-    : `${line} Young bark ${said}.`;
+  if (setting.audience === 'technical') return `${line} Young bark ${said}.`;
+  // What is said of the old bark is not said again.
+  const news = said.split('. ').filter((sentence) => !line.includes(`${sentence}.`));
+  return news.length > 0 ? `${line} On a young tree ${lowerFirst(news.join('. '))}.` : line;
 }
 
 /** Points that are told: names, history, the largest, aid and care. */

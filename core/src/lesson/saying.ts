@@ -38,8 +38,23 @@ export function saidOfCharacter(
     scores.filter(({ characterId }) => characterId === character.id),
     { qualifiers },
   )[0];
-  return held && saidOfValue(held.value, character, voice);
+  const said = held && saidOfValue(held.value, character, voice);
+  return said && OF_BLADE.includes(character.id) && isCompound(scores)
+    ? said.replace(LEAF, '$1he leaflet')
+    : said;
 }
+
+/** Of a compound leaf these are said of a leaflet. */
+const OF_BLADE = ['leaf.shape', 'leaf.lobing', 'leaf.apex', 'leaf.base', 'leaf.texture', 'leaf.upperFace'];
+const LEAF = /\b([Tt])he leaf\b/g;
+
+const isCompound = (scores: ProfiledTaxon['scores']): boolean => {
+  const value = scores.find(({ characterId }) => characterId === 'leaf.composition')?.value;
+  return (
+    value?.kind === 'states' &&
+    value.states.find(({ frequency }) => USUAL.includes(frequency))?.state !== 'simple'
+  );
+};
 
 function saidOfValue(value: ScoreValue, character: Character, voice: Voice): string | undefined {
   switch (value.kind) {

@@ -16,7 +16,7 @@ export const FRUIT = [
       samaraCone | cone of samaras | a soft cone that crumbles to wings | A catkin-like cone that crumbles into small winged nutlets.
       follicleCone | cone of follicles | a knobbly cone of pods | A cone-like head of small pods.
       berryCone | berry-like cone | a berry that is a cone | A cone with fleshy scales, like a berry.
-      arilSeed | seed in an aril | a seed in a red cup | A single seed in a fleshy cup.
+      arilSeed | seed in an aril | a seed in a soft cup | A single seed in a fleshy cup.
       singleSamara | single samara | one winged seed | A dry fruit with one wing.
       pairedSamara | paired samara | a helicopter pair | Two winged halves joined.
       acorn | acorn | an acorn | A nut in a scaly cup.
