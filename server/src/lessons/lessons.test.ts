@@ -79,6 +79,7 @@ test('students see the lesson of a week that has begun, where the course opens l
     sets: _sets,
     students: _students,
     quizzes: _quizzes,
+    role: _role,
     id: _id,
     code: _code,
     ...settings

@@ -1,8 +1,18 @@
 import type { Credentials, Session } from '@hurrow/contract/session';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { App as AntApp, ConfigProvider, Modal } from 'antd';
-import { lazy, Suspense, useEffect, useRef, useState, type ReactNode } from 'react';
-import { Link, Navigate, NavLink, Route, Routes, useLocation, useNavigate, useParams } from 'react-router';
+import { lazy, Suspense, useEffect, useRef, useState } from 'react';
+import {
+  Link,
+  Navigate,
+  NavLink,
+  Outlet,
+  Route,
+  Routes,
+  useLocation,
+  useNavigate,
+  useParams,
+} from 'react-router';
 import { call, isProblem, messageOf, onSessionLost, signInAgain } from './api.ts';
 import { courseQuery, coursesQuery, useLibrary } from './data.ts';
 import { FieldDateProvider, useFieldDate } from './fieldDate.tsx';
@@ -46,70 +56,19 @@ export default function Workbench({ session }: { session: Session }) {
               <Routes>
                 <Route path="/c/:courseId/*" element={<Bench session={session} />} />
                 {/* Before a class nothing else stands on the screen. */}
-                <Route
-                  path="/try/:courseId/:quizId"
-                  element={
-                    <Alone>
-                      <TryPage />
-                    </Alone>
-                  }
-                />
-                <Route
-                  path="/field/:courseId/:groundsId/:treeId?"
-                  element={
-                    <Alone>
-                      <FieldPage />
-                    </Alone>
-                  }
-                />
-                <Route
-                  path="/gather/:courseId/:listId"
-                  element={
-                    <Alone>
-                      <GatherPage />
-                    </Alone>
-                  }
-                />
-                <Route
-                  path="/bell/:courseId/:quizId"
-                  element={
-                    <Alone>
-                      <BellPage />
-                    </Alone>
-                  }
-                />
-                <Route
-                  path="/show/:courseId/character/:about"
-                  element={
-                    <Alone>
-                      <ShowingCharacter />
-                    </Alone>
-                  }
-                />
-                <Route
-                  path="/show/:courseId/character/:about/presenter"
-                  element={
-                    <Alone>
-                      <ShowingCharacter presenter />
-                    </Alone>
-                  }
-                />
-                <Route
-                  path="/show/:courseId/:setId"
-                  element={
-                    <Alone>
-                      <Showing />
-                    </Alone>
-                  }
-                />
-                <Route
-                  path="/show/:courseId/:setId/presenter"
-                  element={
-                    <Alone>
-                      <Showing presenter />
-                    </Alone>
-                  }
-                />
+                <Route element={<Alone />}>
+                  <Route path="/try/:courseId/:quizId" element={<TryPage />} />
+                  <Route path="/field/:courseId/:groundsId/:treeId?" element={<FieldPage />} />
+                  <Route path="/gather/:courseId/:listId" element={<GatherPage />} />
+                  <Route path="/bell/:courseId/:quizId" element={<BellPage />} />
+                  <Route path="/show/:courseId/character/:about" element={<ShowingCharacter />} />
+                  <Route
+                    path="/show/:courseId/character/:about/presenter"
+                    element={<ShowingCharacter presenter />}
+                  />
+                  <Route path="/show/:courseId/:setId" element={<Showing />} />
+                  <Route path="/show/:courseId/:setId/presenter" element={<Showing presenter />} />
+                </Route>
                 <Route path="*" element={<FirstCourse />} />
               </Routes>
             </VasculumProvider>
@@ -121,9 +80,11 @@ export default function Workbench({ session }: { session: Session }) {
 }
 
 /** A page that fills the window, such as a lesson as it is shown. */
-const Alone = ({ children }: { children: ReactNode }) => (
-  <Fenced where={window.location.pathname}>
-    <Suspense fallback={<Opening />}>{children}</Suspense>
+const Alone = () => (
+  <Fenced where={useLocation().pathname}>
+    <Suspense fallback={<Opening />}>
+      <Outlet />
+    </Suspense>
   </Fenced>
 );
 

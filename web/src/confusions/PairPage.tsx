@@ -24,31 +24,11 @@ import { viewsOf, type StationView } from './pairViews.ts';
 /** One confused pair: its contrast in each view that the stations had, and the answers behind the figures. */
 export function PairPage({ courseId }: { courseId: string }) {
   const { aId = '', bId = '' } = useParams();
-  const { data, answers } = useConfusions(courseId);
   const { report } = useReport(courseId, 'now', 'with');
   const course = useQuery(courseQuery(courseId)).data;
   const { day, setDay } = useFieldDate();
-  const { lookAt } = useVasculum();
-  const [chosen, setChosen] = useState(0);
   const [asThen, setAsThen] = useState(false);
-  const views = useMemo(() => viewsOf(data, answers, aId, bId), [data, answers, aId, bId]);
-  const shown = views[Math.min(chosen, views.length - 1)];
-  const then = shown?.stations[0]?.revision;
-  const now = useLibrary();
-  const past = useLibrary(asThen ? then : undefined);
-  const { library, every, profileOf } = asThen ? past : now;
-  useEffect(() => {
-    lookAt(aId);
-    return () => lookAt(undefined);
-  }, [aId, lookAt]);
-
-  const a = profileOf(aId);
-  const b = profileOf(bId);
-  const taught = course?.sets.flatMap((set) => set.taxa).join() ?? '';
-  const list = useMemo(() => {
-    const ids = new Set([...taught.split(','), aId, bId]);
-    return every.filter(({ taxon }) => ids.has(taxon.id));
-  }, [every, taught, aId, bId]);
+  const { data, views, shown, choose, library, list, a, b, isChanged } = usePair(courseId, aId, bId, asThen);
   const view = useMemo(() => (shown ? { ...shown.view, day } : undefined), [shown, day]);
   if (!data || !library) return <Opening>Opening the pair…</Opening>;
   if (!a || !b)
@@ -71,7 +51,7 @@ export function PairPage({ courseId }: { courseId: string }) {
         <div>
           {shown && view ? (
             <>
-              <ViewTabs views={views} shown={shown} onChoose={setChosen} />
+              <ViewTabs views={views} shown={shown} onChoose={choose} />
               <ThatDay
                 list={list}
                 shown={shown}
@@ -93,11 +73,7 @@ export function PairPage({ courseId }: { courseId: string }) {
                 audience={audience}
                 units={course?.units ?? 'metric'}
               />
-              <AsThen
-                chosen={asThen}
-                changed={library.revision !== now.library?.revision}
-                onChange={setAsThen}
-              />
+              <AsThen chosen={asThen} changed={isChanged} onChange={setAsThen} />
             </>
           ) : (
             <p>No station of an opened quiz showed either of the two.</p>
@@ -110,6 +86,39 @@ export function PairPage({ courseId }: { courseId: string }) {
       </div>
     </section>
   );
+}
+
+/** The two trees of a pair as the library has or had them, with the views in which stations showed them. */
+function usePair(courseId: string, aId: string, bId: string, asThen: boolean) {
+  const { data, answers } = useConfusions(courseId);
+  const course = useQuery(courseQuery(courseId)).data;
+  const { lookAt } = useVasculum();
+  const [chosen, choose] = useState(0);
+  const views = useMemo(() => viewsOf(data, answers, aId, bId), [data, answers, aId, bId]);
+  const shown = views[Math.min(chosen, views.length - 1)];
+  const now = useLibrary();
+  const past = useLibrary(asThen ? shown?.stations[0]?.revision : undefined);
+  const { library, every, profileOf } = asThen ? past : now;
+  useEffect(() => {
+    lookAt(aId);
+    return () => lookAt(undefined);
+  }, [aId, lookAt]);
+  const taught = course?.sets.flatMap((set) => set.taxa).join() ?? '';
+  const list = useMemo(() => {
+    const ids = new Set([...taught.split(','), aId, bId]);
+    return every.filter(({ taxon }) => ids.has(taxon.id));
+  }, [every, taught, aId, bId]);
+  return {
+    data,
+    views,
+    shown,
+    choose,
+    library,
+    list,
+    a: profileOf(aId),
+    b: profileOf(bId),
+    isChanged: library?.revision !== now.library?.revision,
+  };
 }
 
 /** The views that stations had, each with how often the two were mixed up in it. */

@@ -10,6 +10,7 @@ import { STALE, useSaving } from '../app/useSaving.ts';
 import { movedTo, planOf, reordered, setsOfPlan, shifted, titleFrom } from './board.ts';
 import type { Draft } from './gathered.ts';
 import { remarkInWords } from './remarks.ts';
+import { settingsOf } from './settingsOf.ts';
 import { useListDraft } from './useListDraft.ts';
 import { useTerm } from './useTerm.ts';
 import { useWishes } from './useWishes.ts';
@@ -17,15 +18,13 @@ import { useWishes } from './useWishes.ts';
 /** The board of a term: its sets as they are changed, what is said of them, and all that can be done. */
 export function useBoard(course: WholeCourse) {
   const { profileOf, vocabulary } = useLibrary();
-  const { message } = App.useApp();
   const draft = useListDraft(course);
-  const { sets, change } = draft;
+  const { sets } = draft;
   const taxa = useMemo(() => sets.flatMap((set) => set.taxa), [sets]);
   const { prospects, problem: unread, working, mixedUp } = useTerm(course, taxa);
   const [chosen, setWishes] = useWishes(course);
   const wishes = useMemo(() => ({ ...chosen, closed: course.closedWeeks }), [chosen, course.closedWeeks]);
-  const [proposed, setProposed] = useState<{ found: TermProposal; before: Draft[] }>();
-  const { save, saving, problem, say } = useSaving();
+  const [proposed, setProposed] = useState<Asked['proposed']>();
   const name = (id: string) => {
     const found = profileOf(id);
     return found ? commonName(found.taxon) : id;
@@ -37,6 +36,7 @@ export function useBoard(course: WholeCourse) {
     taxon: name,
     character: (id: string) => characterName(vocabulary.get(id)!, course.audience),
   };
+  const asked = { course, draft, chosen, wishes, setWishes, taxa, mixedUp, proposed, setProposed, titleOf };
   return {
     draft,
     sets,
@@ -47,28 +47,58 @@ export function useBoard(course: WholeCourse) {
     proposed,
     unread,
     working,
+    setWishes,
+    remarks: (judged?.remarks ?? []).map((remark) => remarkInWords(remark, names)),
+    ...moves(asked),
+    ...useSteps(asked),
+  };
+}
+
+interface Asked {
+  course: WholeCourse;
+  draft: ReturnType<typeof useListDraft>;
+  /** Wishes as they were said, and with the weeks that are closed. */
+  chosen: Omit<TermWishes, 'closed'>;
+  wishes: TermWishes;
+  setWishes(wishes: Omit<TermWishes, 'closed'>): void;
+  taxa: string[];
+  mixedUp: ReturnType<typeof useTerm>['mixedUp'];
+  proposed: { found: TermProposal; before: Draft[] } | undefined;
+  setProposed(proposed: Asked['proposed']): void;
+  titleOf(ids: readonly string[]): string;
+}
+
+/** What moves trees and weeks about, here alone. */
+const moves = ({ course, draft: { sets, change }, chosen, setWishes, titleOf }: Asked) => ({
+  take: (ids: string[]) => change(() => [{ title: 'The list', week: null, taxa: ids }]),
+  moveTo: (taxonId: string, week: number) =>
+    change((held) => movedTo(held, taxonId, week, titleOf([taxonId]))),
+  press: (taxonId: string, key: string) => {
+    const shift = SHIFTS[key];
+    const reorder = REORDERS[key];
+    if (shift) change((held) => shifted(held, taxonId, shift, course.weeks, titleOf([taxonId])));
+    if (reorder) change((held) => reordered(held, taxonId, reorder));
+    if (key === 'Delete')
+      change((held) => held.map((set) => ({ ...set, taxa: set.taxa.filter((id) => id !== taxonId) })));
+    if (key === 'p') setWishes({ ...chosen, pins: flipped(chosen.pins, taxonId, planOf(sets)[taxonId]) });
+  },
+});
+
+/** What asks the server: a proposal, a week without a lesson, the list as it is to stay. */
+function useSteps({ course, draft, wishes, taxa, mixedUp, proposed, setProposed, titleOf }: Asked) {
+  const { message } = App.useApp();
+  const { save, saving, problem, say } = useSaving();
+  const params = { courseId: course.id };
+  const { sets } = draft;
+  return {
     saving,
     problem,
     say,
-    remarks: (judged?.remarks ?? []).map((remark) => remarkInWords(remark, names)),
-    setWishes,
-    take: (ids: string[]) => change(() => [{ title: 'The list', week: null, taxa: ids }]),
-    moveTo: (taxonId: string, week: number) =>
-      change((held) => movedTo(held, taxonId, week, titleOf([taxonId]))),
-    press: (taxonId: string, key: string) => {
-      const shift = SHIFTS[key];
-      const reorder = REORDERS[key];
-      if (shift) change((held) => shifted(held, taxonId, shift, course.weeks, titleOf([taxonId])));
-      if (reorder) change((held) => reordered(held, taxonId, reorder));
-      if (key === 'Delete')
-        change((held) => held.map((set) => ({ ...set, taxa: set.taxa.filter((id) => id !== taxonId) })));
-      if (key === 'p') setWishes({ ...chosen, pins: flipped(chosen.pins, taxonId, planOf(sets)[taxonId]) });
-    },
     propose: () =>
       save(
         () =>
           call('POST /api/courses/{courseId}/term/proposal', {
-            params: { courseId: course.id },
+            params,
             body: { taxa: [...taxa].sort(), mixedUp, wishes },
           }),
         {
@@ -84,27 +114,23 @@ export function useBoard(course: WholeCourse) {
       setProposed(undefined);
     },
     close: (week: number) => {
-      const { id, code: _code, sets: _sets, students: _students, quizzes: _quizzes, ...body } = course;
       const closed = course.closedWeeks;
       const closedWeeks = closed.includes(week) ? closed.filter((held) => held !== week) : [...closed, week];
-      void save(
-        () =>
-          call('PUT /api/courses/{courseId}', { params: { courseId: id }, body: { ...body, closedWeeks } }),
-        { done: () => undefined, stale: [STALE.course(id)] },
-      );
+      const body = { ...settingsOf(course), closedWeeks };
+      void save(() => call('PUT /api/courses/{courseId}', { params, body }), {
+        done: () => undefined,
+        stale: [STALE.course(course.id)],
+      });
     },
     saveList: () =>
-      save(
-        () => call('PUT /api/courses/{courseId}/list', { params: { courseId: course.id }, body: { sets } }),
-        {
-          done: () => {
-            draft.saved();
-            setProposed(undefined);
-            void message.success('The list is saved. Each set has its lesson now.');
-          },
-          stale: [STALE.course(course.id)],
+      save(() => call('PUT /api/courses/{courseId}/list', { params, body: { sets } }), {
+        done: () => {
+          draft.saved();
+          setProposed(undefined);
+          void message.success('The list is saved. Each set has its lesson now.');
         },
-      ),
+        stale: [STALE.course(course.id)],
+      }),
   };
 }
 

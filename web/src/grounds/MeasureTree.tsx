@@ -58,9 +58,58 @@ const KEY_NAMES: Record<string, string> = {
 
 /** A tree is measured: what is read, with big keys or by the range-finder, and at once what comes of it with its working. */
 export function MeasureTree({ courseId, groundsId, tree, news }: MeasureTreeProps) {
+  const mayChange = useMayChange();
+  const measuring = useMeasuring({ courseId, groundsId, tree });
+  const { units, method, length, angle, texts, fields, current, result, isOfProfile } = measuring;
+  return (
+    <section className={styles['measure']} aria-label={`Measure ${tree.tag}`}>
+      <h2>Measure it</h2>
+      <label>
+        What do you measure?
+        <select value={method} onChange={(event) => measuring.change(event.target.value as Method)}>
+          {METHODS.map((each) => (
+            <option key={each} value={each}>
+              {METHOD_TITLES[each]}
+            </option>
+          ))}
+        </select>
+      </label>
+      <Instruments method={method} length={length} angle={angle} set={measuring.set} />
+      {method === 'sine' && <Finder news={news} onShot={measuring.shoot} />}
+      {fields.map((field) => (
+        <Field
+          key={field.name}
+          field={field}
+          unit={unitOf(field, units)}
+          text={texts[field.name] ?? ''}
+          current={field.name === current}
+          onFocus={() => measuring.setActive(field.name)}
+          onText={(text) => measuring.write(field.name, text)}
+        />
+      ))}
+      <Keypad onPress={measuring.press} />
+      <Came result={result} said={measuring.said} />
+      {mayChange && tree.taxonId !== null && isOfProfile && (
+        <label className={styles['tickbox']}>
+          <input
+            type="checkbox"
+            checked={measuring.toProfile}
+            onChange={(event) => measuring.setToProfile(event.target.checked)}
+          />{' '}
+          and into the profile of its species, as an own measurement
+        </label>
+      )}
+      <button type="button" className={styles['keep']} disabled={!result.ok} onClick={measuring.keep}>
+        Keep it
+      </button>
+    </section>
+  );
+}
+
+/** What is being read off a tree, what comes of it, and how it is kept. */
+function useMeasuring({ courseId, groundsId, tree }: Omit<MeasureTreeProps, 'news'>) {
   const units = useQuery(courseQuery(courseId)).data?.units ?? 'metric';
   const { profileOf } = useLibrary();
-  const mayChange = useMayChange();
   const day = useFieldDay();
   const { note } = useField();
   const genus = tree.taxonId === null ? '' : (profileOf(tree.taxonId)?.taxon.genus ?? '');
@@ -77,21 +126,16 @@ export function MeasureTree({ courseId, groundsId, tree, news }: MeasureTreeProp
   const set = (part: Partial<Begun>) => kept.set((before) => ({ ...before, ...part }));
   const write = (name: string, text: string) =>
     kept.set((before) => ({ ...before, texts: { ...before.texts, [name]: text } }));
-  const withFactor =
+  const filled =
     method === 'growth' && !texts['factor'] ? { ...texts, factor: String(growthFactor(genus)) } : texts;
-  const result = resultOf(method, withFactor, { units, length, angle });
+  const result = resultOf(method, filled, { units, length, angle });
+  const isOfProfile = result.ok && asOfProfile(result.value.kind, result.value.value) !== undefined;
   const fields = FIELDS[method];
   const current = active && fields.some(({ name }) => name === active) ? active : fields[0]!.name;
   const press = (key: string) => write(current, pressed(kept.latest().texts[current] ?? '', key));
   const keep = () => {
     if (!result.ok) return;
-    const body = bodyOfResult(
-      tree.id,
-      day,
-      method,
-      result.value,
-      toProfile && asOfProfile(result.value.kind, result.value.value) !== undefined,
-    );
+    const body = bodyOfResult(tree.id, day, method, result.value, toProfile && isOfProfile);
     note({ what: 'measurement', groundsId, id: newId(), body });
     setSaid(`Kept: ${METHOD_TITLES[method].toLowerCase()}, ${result.value.words}.`);
     kept.replace({ ...kept.latest(), texts: {} });
@@ -100,57 +144,28 @@ export function MeasureTree({ courseId, groundsId, tree, news }: MeasureTreeProp
     set({ method: next, texts: {}, angle: usualAngle(next) });
     setSaid('');
   };
-  return (
-    <section className={styles['measure']} aria-label={`Measure ${tree.tag}`}>
-      <h2>Measure it</h2>
-      <label>
-        What do you measure?
-        <select value={method} onChange={(event) => change(event.target.value as Method)}>
-          {METHODS.map((each) => (
-            <option key={each} value={each}>
-              {METHOD_TITLES[each]}
-            </option>
-          ))}
-        </select>
-      </label>
-      <Instruments method={method} length={length} angle={angle} set={set} />
-      {method === 'sine' && (
-        <Finder
-          news={news}
-          onShot={(shot) => kept.set((before) => ({ ...before, texts: withShot(before.texts, shot, units) }))}
-        />
-      )}
-      {fields.map((field) => (
-        <Field
-          key={field.name}
-          field={field}
-          unit={unitOf(field, units)}
-          text={withFactor[field.name] ?? ''}
-          current={field.name === current}
-          onFocus={() => setActive(field.name)}
-          onText={(text) => write(field.name, text)}
-        />
-      ))}
-      <Keypad onPress={press} />
-      <Came result={result} said={said} />
-      {mayChange &&
-        result.ok &&
-        tree.taxonId !== null &&
-        asOfProfile(result.value.kind, result.value.value) !== undefined && (
-          <label className={styles['tickbox']}>
-            <input
-              type="checkbox"
-              checked={toProfile}
-              onChange={(event) => setToProfile(event.target.checked)}
-            />{' '}
-            and into the profile of its species, as an own measurement
-          </label>
-        )}
-      <button type="button" className={styles['keep']} disabled={!result.ok} onClick={keep}>
-        Keep it
-      </button>
-    </section>
-  );
+  return {
+    units,
+    method,
+    length,
+    angle,
+    texts: filled,
+    fields,
+    current,
+    result,
+    isOfProfile,
+    said,
+    toProfile,
+    setToProfile,
+    setActive,
+    set,
+    write,
+    press,
+    keep,
+    change,
+    shoot: (shot: Parameters<typeof withShot>[1]) =>
+      kept.set((before) => ({ ...before, texts: withShot(before.texts, shot, units) })),
+  };
 }
 
 const Keypad = ({ onPress }: { onPress(key: string): void }) => (

@@ -23,7 +23,7 @@ import {
   WHO_DECIDES,
 } from '@hurrow/core/grounds';
 import type { UnitSystem } from '@hurrow/core/score';
-import { commonName } from '@hurrow/core/taxon';
+import { commonName, type Taxon } from '@hurrow/core/taxon';
 import { SHOWN_TITLES } from '@hurrow/core/view';
 import { call } from '../app/api.ts';
 import { courseQuery, useLibrary } from '../app/data.ts';
@@ -47,39 +47,10 @@ interface TreeSheetProps {
 export function TreeSheet({ courseId, whole, tree, day, onEdit }: TreeSheetProps) {
   const { profileOf } = useLibrary();
   const units = useQuery(courseQuery(courseId)).data?.units ?? 'metric';
-  const mayChange = useMayChange();
   const taxon = tree.taxonId === null ? undefined : profileOf(tree.taxonId)?.taxon;
-  const cautions = taxon?.cautions ?? [];
   return (
     <article className={styles['tree']} aria-label={`Tree ${tree.tag}`}>
-      <header>
-        <h2>
-          {tree.tag}: {taxon ? commonName(taxon) : 'not named yet'}
-        </h2>
-        <p>
-          {taxon && (
-            <Link to={`/c/${courseId}/species/${taxon.id}`}>
-              <Latin names={taxon} />
-            </Link>
-          )}{' '}
-          <span className="quiet">
-            {tree.confirmedBy ? `name confirmed by ${tree.confirmedBy}` : 'nobody has confirmed its name'}
-          </span>
-        </p>
-        <p className={styles['does']}>
-          <Link className={styles['go']} to={`/field/${courseId}/${whole.id}/${tree.id}`}>
-            Measure it
-          </Link>
-          <Button onClick={onEdit}>Change</Button>
-          <a
-            href={`/api/grounds/${whole.id}/tags.pdf?trees=${tree.id}&at=${encodeURIComponent(window.location.origin)}`}
-            download
-          >
-            Print its tag
-          </a>
-          {mayChange && <TakeAway groundsId={whole.id} tree={tree} />}
-        </p>
-      </header>
+      <Head {...{ courseId, whole, tree, day, onEdit }} taxon={taxon} />
       <dl className={styles['facts']}>
         <dt>May be cut</dt>
         <dd>{leaveInWords(tree, day)}</dd>
@@ -110,28 +81,70 @@ export function TreeSheet({ courseId, whole, tree, day, onEdit }: TreeSheetProps
           </>
         )}
       </dl>
-      {(tree.hazards.length > 0 || cautions.length > 0) && (
-        <section className={styles['care']}>
-          <h3>To be minded</h3>
-          <ul>
-            {tree.hazards.map((hazard) => (
-              <li key={hazard}>
-                <b>{hazard}</b> {HAZARD_CARE[hazard]}
-              </li>
-            ))}
-            {cautions.map(({ kind, part, care }) => (
-              <li key={kind + part}>
-                <b>{kind}</b> {care}
-              </li>
-            ))}
-          </ul>
-          <small>{WHO_DECIDES}</small>
-        </section>
-      )}
+      <Care tree={tree} taxon={taxon} />
       <Carries whole={whole} tree={tree} day={day} />
       <TreePictures whole={whole} tree={tree} />
       <NoteSeen whole={whole} tree={tree} day={day} />
     </article>
+  );
+}
+
+/** What it is, and what can be done with it. */
+function Head({ courseId, whole, tree, onEdit, taxon }: TreeSheetProps & { taxon: Taxon | undefined }) {
+  const mayChange = useMayChange();
+  return (
+    <header>
+      <h2>
+        {tree.tag}: {taxon ? commonName(taxon) : 'not named yet'}
+      </h2>
+      <p>
+        {taxon && (
+          <Link to={`/c/${courseId}/species/${taxon.id}`}>
+            <Latin names={taxon} />
+          </Link>
+        )}{' '}
+        <span className="quiet">
+          {tree.confirmedBy ? `name confirmed by ${tree.confirmedBy}` : 'nobody has confirmed its name'}
+        </span>
+      </p>
+      <p className={styles['does']}>
+        <Link className={styles['go']} to={`/field/${courseId}/${whole.id}/${tree.id}`}>
+          Measure it
+        </Link>
+        <Button onClick={onEdit}>Change</Button>
+        <a
+          href={`/api/grounds/${whole.id}/tags.pdf?trees=${tree.id}&at=${encodeURIComponent(window.location.origin)}`}
+          download
+        >
+          Print its tag
+        </a>
+        {mayChange && <TakeAway groundsId={whole.id} tree={tree} />}
+      </p>
+    </header>
+  );
+}
+
+/** What stands there that can hurt, and how one minds it. */
+function Care({ tree: { hazards }, taxon }: { tree: KeptTree; taxon: Taxon | undefined }) {
+  const cautions = taxon?.cautions ?? [];
+  if (hazards.length === 0 && cautions.length === 0) return null;
+  return (
+    <section className={styles['care']}>
+      <h3>To be minded</h3>
+      <ul>
+        {hazards.map((hazard) => (
+          <li key={hazard}>
+            <b>{hazard}</b> {HAZARD_CARE[hazard]}
+          </li>
+        ))}
+        {cautions.map(({ kind, part, care }) => (
+          <li key={kind + part}>
+            <b>{kind}</b> {care}
+          </li>
+        ))}
+      </ul>
+      <small>{WHO_DECIDES}</small>
+    </section>
   );
 }
 

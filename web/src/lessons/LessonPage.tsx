@@ -12,7 +12,7 @@ import { LinkButton, Notice, Opening, Problem } from '../app/parts.tsx';
 import { useMayChange } from '../app/mayChange.ts';
 import { useSaving } from '../app/useSaving.ts';
 import { BroughtBack } from '../drafts/BroughtBack.tsx';
-import { useKept } from '../drafts/useKept.ts';
+import { useKept, type Kept } from '../drafts/useKept.ts';
 import {
   acknowledged,
   hid,
@@ -43,7 +43,6 @@ export default function LessonPage({ course }: { course: WholeCourse }) {
 
 function Lesson({ course, lesson }: { course: WholeCourse; lesson: LessonAnswer }) {
   const mayChange = useMayChange();
-  const { message } = App.useApp();
   const kept = useKept<LessonEdits>(`lesson/${lesson.setId}`, `Lesson “${lesson.title}”`, {
     ...NO_EDITS,
     ...lesson.edits,
@@ -55,23 +54,8 @@ function Lesson({ course, lesson }: { course: WholeCourse; lesson: LessonAnswer 
   );
   const [chosen, choose] = useState(stops[0]?.key);
   const stop = stops.find(({ key }) => key === chosen) ?? stops[0];
-  const { save, saving, problem } = useSaving();
+  const { saveAll, saving, problem } = useSavedLesson(course.id, lesson.setId, kept);
   const change = (next: (edits: LessonEdits) => LessonEdits) => kept.set(next);
-  const saveAll = () =>
-    save(
-      () =>
-        call('PUT /api/courses/{courseId}/lessons/{setId}', {
-          params: { courseId: course.id, setId: lesson.setId },
-          body: kept.value,
-        }),
-      {
-        done: () => {
-          kept.settle(kept.value);
-          void message.success('The lesson is saved.');
-        },
-        stale: [['lesson', course.id, lesson.setId]],
-      },
-    );
   const addSlide = () => {
     const key = `own/${newId()}`;
     change((edits) =>
@@ -122,6 +106,28 @@ function Lesson({ course, lesson }: { course: WholeCourse; lesson: LessonAnswer 
       </div>
     </>
   );
+}
+
+/** Keeps the changes of a lesson on the server. */
+function useSavedLesson(courseId: string, setId: string, kept: Kept<LessonEdits>) {
+  const { message } = App.useApp();
+  const { save, saving, problem } = useSaving();
+  const saveAll = () =>
+    save(
+      () =>
+        call('PUT /api/courses/{courseId}/lessons/{setId}', {
+          params: { courseId, setId },
+          body: kept.value,
+        }),
+      {
+        done: () => {
+          kept.settle(kept.value);
+          void message.success('The lesson is saved.');
+        },
+        stale: [['lesson', courseId, setId]],
+      },
+    );
+  return { saveAll, saving, problem };
 }
 
 /** The set, what its lesson takes, and what can be done with it. */

@@ -36,22 +36,10 @@ export default function SideBySide({ courseId }: { courseId: string }) {
   const [onlyCourse, setOnlyCourse] = useState(true);
   const taught = new Set(course?.sets.flatMap((set) => set.taxa) ?? []);
   const rowsShown = profiles.filter(({ taxon }) => !onlyCourse || taught.size === 0 || taught.has(taxon.id));
-  const frame = useRef<HTMLDivElement>(null);
-  const rows = useVirtualizer({
-    count: rowsShown.length,
-    getScrollElement: () => frame.current,
-    estimateSize: () => 46,
-    overscan: 10,
-  });
   if (!library) return null;
   // A column that was brought back is shown, whichever others are.
   const ids = !character || shown.includes(character.id) ? shown : [...shown, character.id];
   const characters = ids.flatMap((id) => vocabulary.get(id) ?? []);
-  const items = rows.getVirtualItems();
-  const [before, after] = [
-    items[0]?.start ?? 0,
-    rows.getTotalSize() - ((items.at(-1)?.start ?? 0) + (items.at(-1)?.size ?? 0)),
-  ];
   return (
     <section className={styles['side-by-side']} aria-label="Characters side by side">
       <h1>Side by side</h1>
@@ -80,49 +68,76 @@ export default function SideBySide({ courseId }: { courseId: string }) {
       {character && <Editing column={column} term={character.term} sources={library.sources} />}
       <BroughtBack at={column.broughtBack} onGiveUp={column.close} />
       {column.problem && <Problem>{column.problem}</Problem>}
-      <div className={styles['frame']} ref={frame}>
-        <table>
-          <thead>
-            <tr>
-              <th scope="col">{rowsShown.length} taxa</th>
-              {characters.map((entry) => (
-                <th scope="col" key={entry.id}>
-                  {organTitle(entry.organ)}: {entry.term}{' '}
-                  {!character && (
-                    <LinkButton onClick={() => column.begin(entry.id)} aria-label={`Edit ${entry.term}`}>
-                      edit
-                    </LinkButton>
-                  )}
-                </th>
-              ))}
-            </tr>
-          </thead>
-          <tbody>
-            {before > 0 && <tr style={{ height: before }} />}
-            {items.map((row) => {
-              const profiled = rowsShown[row.index]!;
-              return (
-                <Row
-                  key={profiled.taxon.id}
-                  index={row.index}
-                  measure={rows.measureElement}
-                  profiled={profiled}
-                  to={`/c/${courseId}/species/${profiled.taxon.id}`}
-                  characters={characters}
-                  column={column}
-                  course={course}
-                />
-              );
-            })}
-            {after > 0 && <tr style={{ height: after }} />}
-          </tbody>
-        </table>
-      </div>
+      <Table {...{ courseId, profiled: rowsShown, characters, column, course }} />
     </section>
   );
 }
 
 type Column = ReturnType<typeof useColumn>;
+
+interface TableProps {
+  courseId: string;
+  profiled: readonly ProfiledTaxon[];
+  characters: Character[];
+  column: Column;
+  course: WholeCourse | undefined;
+}
+
+/** Rows are there while they are in sight: a library of a thousand taxa scrolls like one of forty. */
+function Table({ courseId, profiled, characters, column, course }: TableProps) {
+  const frame = useRef<HTMLDivElement>(null);
+  const rows = useVirtualizer({
+    count: profiled.length,
+    getScrollElement: () => frame.current,
+    estimateSize: () => 46,
+    overscan: 10,
+  });
+  const items = rows.getVirtualItems();
+  const [before, after] = [
+    items[0]?.start ?? 0,
+    rows.getTotalSize() - ((items.at(-1)?.start ?? 0) + (items.at(-1)?.size ?? 0)),
+  ];
+  return (
+    <div className={styles['frame']} ref={frame}>
+      <table>
+        <thead>
+          <tr>
+            <th scope="col">{profiled.length} taxa</th>
+            {characters.map((entry) => (
+              <th scope="col" key={entry.id}>
+                {organTitle(entry.organ)}: {entry.term}{' '}
+                {!column.character && (
+                  <LinkButton onClick={() => column.begin(entry.id)} aria-label={`Edit ${entry.term}`}>
+                    edit
+                  </LinkButton>
+                )}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {before > 0 && <tr style={{ height: before }} />}
+          {items.map((row) => {
+            const each = profiled[row.index]!;
+            return (
+              <Row
+                key={each.taxon.id}
+                index={row.index}
+                measure={rows.measureElement}
+                profiled={each}
+                to={`/c/${courseId}/species/${each.taxon.id}`}
+                characters={characters}
+                column={column}
+                course={course}
+              />
+            );
+          })}
+          {after > 0 && <tr style={{ height: after }} />}
+        </tbody>
+      </table>
+    </div>
+  );
+}
 
 /** What is said while a column is edited, and its end. */
 function Editing({

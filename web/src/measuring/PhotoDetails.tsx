@@ -12,90 +12,21 @@ import styles from './measuring.module.css';
 import { Problem } from '../app/parts.tsx';
 import { useSaving } from '../app/useSaving.ts';
 
+type Edit = ReturnType<typeof useDraft<PhotoRecord>>;
+
 /** What is said of a photo: organ, month, credit, licence, and what each mark on it shows. */
-export function PhotoDetails({
-  photoId,
-  edit,
-}: {
-  photoId: string;
-  edit: ReturnType<typeof useDraft<PhotoRecord>>;
-}) {
-  const saved = useSaved();
-  const { draft, setDraft, changed } = edit;
-  const { save: saving, problem } = useSaving();
-  const set = <K extends keyof PhotoRecord>(key: K, value: PhotoRecord[K]) =>
-    setDraft({ ...draft, [key]: value });
+export function PhotoDetails({ photoId, edit }: { photoId: string; edit: Edit }) {
+  const { draft, changed } = edit;
+  const { save, takeOut, problem } = useDetails(photoId, edit);
   const setMark = (i: number, mark: Annotation | undefined) =>
-    set(
-      'annotations',
-      draft.annotations.flatMap((held, k) => (k !== i ? [held] : mark ? [mark] : [])),
-    );
-  const save = () =>
-    saving(
-      () =>
-        call('PUT /api/library/photos/{photoId}', {
-          params: { photoId },
-          body: { record: draft, baseRevision: edit.base },
-        }),
-      {
-        done: async ({ revision }) => {
-          await saved('The photo’s details are saved.', revision);
-          edit.settle(revision);
-        },
-      },
-    );
-  const takeOut = () =>
-    saving(() => call('DELETE /api/library/photos/{photoId}', { params: { photoId } }), {
-      done: ({ revision }) => saved('The photo is taken out.', revision),
-    });
+    edit.setDraft((before) => ({
+      ...before,
+      annotations: before.annotations.flatMap((held, k) => (k !== i ? [held] : mark ? [mark] : [])),
+    }));
   return (
     <div className={styles['photo-details']}>
       {problem && <Problem>{problem}</Problem>}
-      <div className={styles['photo-fields']}>
-        <label>
-          Organ
-          <select value={draft.organ} onChange={(event) => set('organ', event.target.value as ShownOrgan)}>
-            {Object.entries(SHOWN_TITLES).map(([organ, title]) => (
-              <option key={organ} value={organ}>
-                {title}
-              </option>
-            ))}
-          </select>
-        </label>
-        <label>
-          Month
-          <select
-            value={draft.month ?? ''}
-            onChange={(event) => {
-              const { month, ...rest } = draft;
-              setDraft(event.target.value ? { ...rest, month: Number(event.target.value) } : rest);
-            }}
-          >
-            <option value="">not known</option>
-            {MONTHS.map((month, i) => (
-              <option key={month} value={i + 1}>
-                {month}
-              </option>
-            ))}
-          </select>
-        </label>
-        <label>
-          Credit
-          <input value={draft.credit} onChange={(event) => set('credit', event.target.value)} />
-        </label>
-        <label>
-          Licence
-          <select
-            value={draft.licence}
-            onChange={(event) => set('licence', event.target.value as PhotoRecord['licence'])}
-          >
-            <option value="">not given</option>
-            {LICENCES.map((licence) => (
-              <option key={licence}>{licence}</option>
-            ))}
-          </select>
-        </label>
-      </div>
+      <Fields edit={edit} />
       {draft.annotations.map((mark, i) => (
         <MarkLine key={i} mark={mark} position={i + 1} onChange={(next) => setMark(i, next)} />
       ))}
@@ -112,6 +43,81 @@ export function PhotoDetails({
             : 'Without credit and licence it stays in the library.'}
         </span>
       </p>
+    </div>
+  );
+}
+
+/** How the details are saved, and the photo taken out. */
+function useDetails(photoId: string, { draft, base, settle }: Edit) {
+  const saved = useSaved();
+  const { save: saving, problem } = useSaving();
+  const params = { photoId };
+  const save = () =>
+    saving(
+      () =>
+        call('PUT /api/library/photos/{photoId}', { params, body: { record: draft, baseRevision: base } }),
+      {
+        done: async ({ revision }) => {
+          await saved('The photo’s details are saved.', revision);
+          settle(revision);
+        },
+      },
+    );
+  const takeOut = () =>
+    saving(() => call('DELETE /api/library/photos/{photoId}', { params }), {
+      done: ({ revision }) => saved('The photo is taken out.', revision),
+    });
+  return { save, takeOut, problem };
+}
+
+function Fields({ edit: { draft, setDraft } }: { edit: Edit }) {
+  const set = <K extends keyof PhotoRecord>(key: K, value: PhotoRecord[K]) =>
+    setDraft((before) => ({ ...before, [key]: value }));
+  return (
+    <div className={styles['photo-fields']}>
+      <label>
+        Organ
+        <select value={draft.organ} onChange={(event) => set('organ', event.target.value as ShownOrgan)}>
+          {Object.entries(SHOWN_TITLES).map(([organ, title]) => (
+            <option key={organ} value={organ}>
+              {title}
+            </option>
+          ))}
+        </select>
+      </label>
+      <label>
+        Month
+        <select
+          value={draft.month ?? ''}
+          onChange={(event) => {
+            const { month, ...rest } = draft;
+            setDraft(event.target.value ? { ...rest, month: Number(event.target.value) } : rest);
+          }}
+        >
+          <option value="">not known</option>
+          {MONTHS.map((month, i) => (
+            <option key={month} value={i + 1}>
+              {month}
+            </option>
+          ))}
+        </select>
+      </label>
+      <label>
+        Credit
+        <input value={draft.credit} onChange={(event) => set('credit', event.target.value)} />
+      </label>
+      <label>
+        Licence
+        <select
+          value={draft.licence}
+          onChange={(event) => set('licence', event.target.value as PhotoRecord['licence'])}
+        >
+          <option value="">not given</option>
+          {LICENCES.map((licence) => (
+            <option key={licence}>{licence}</option>
+          ))}
+        </select>
+      </label>
     </div>
   );
 }

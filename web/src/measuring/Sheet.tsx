@@ -36,55 +36,9 @@ const NONE: SheetRecord['values'] = [];
 
 /** Own measurements of one character: values as they come, their statistics as one types, saved as a score. */
 export function Sheet(props: SheetProps) {
-  const { taxonId, taxonName, sheets, revision, characterId, onCharacter, photoId, measured } = props;
+  const { sheets, characterId, onCharacter } = props;
   const vocabulary = useVocabulary();
-  const saved = useSaved();
   const character = vocabulary.get(characterId ?? '');
-  const held = sheets.find((sheet) => sheet.characterId === characterId);
-  const {
-    draft: values,
-    setDraft: setValues,
-    ...edit
-  } = useDraft(
-    `sheet/${taxonId}/${characterId ?? '-'}`,
-    `Measured: ${character?.term ?? 'sheet'}, ${taxonName}`,
-    held?.values ?? NONE,
-    revision,
-  );
-  const [text, setText] = useState('');
-  const { save: saving, problem, say } = useSaving();
-  const [taken, setTaken] = useState(measured?.key);
-  if (measured && measured.key !== taken && character) {
-    setTaken(measured.key);
-    setValues([...values, { value: measured.value, ...(photoId ? { photoId } : {}) }]);
-  }
-  const typed = character && text.trim() ? readValue(text, character) : undefined;
-  const shown = [...values.map(({ value }) => value), ...(typed && typeof typed === 'number' ? [typed] : [])];
-  const add = () => {
-    if (typeof typed !== 'number') return say(typed);
-    say(undefined);
-    setValues([...values, { value: typed }]);
-    setText('');
-  };
-  const save = () =>
-    saving(
-      () =>
-        call('PUT /api/library/taxa/{taxonId}/sheets', {
-          params: { taxonId },
-          body: {
-            characterId: character!.id,
-            qualifiers: held?.qualifiers ?? {},
-            values,
-            baseRevision: edit.base,
-          },
-        }),
-      {
-        done: async ({ revision: written }) => {
-          await saved(`${character!.term}: ${values.length} measurements saved.`, written);
-          edit.settle(written);
-        },
-      },
-    );
   return (
     <aside className={styles['sheet']} aria-label="Measuring sheet">
       <label className={ui['field-line']}>
@@ -101,50 +55,104 @@ export function Sheet(props: SheetProps) {
             ))}
         </select>
       </label>
-      {!character && (
+      {character ? (
+        <Values key={character.id} {...props} character={character} />
+      ) : (
         <p className="quiet">
           Measure ten leaves of one tree rather than one: the spread is what students will meet. The 5th and
           95th percentile become the usual range.
         </p>
       )}
-      {character && (
-        <>
-          <label className={ui['field-line']}>
-            Next value{character.kind === 'measure' ? `, in ${character.unit} or with its unit` : ''}
-            <input
-              value={text}
-              placeholder={character.kind === 'count' ? '7' : '4.2, or 1 3/4 in'}
-              onChange={(event) => setText(event.target.value)}
-              onKeyDown={(event) => event.key === 'Enter' && add()}
-            />
-          </label>
-          {(problem ?? (typeof typed === 'string' && typed)) && (
-            <p className={ui['row-problem']} role="alert">
-              {problem ?? typed}
-            </p>
-          )}
-          <BroughtBack at={edit.broughtBack} onGiveUp={edit.reset} />
-          <Statistics values={shown} character={character} />
-          <ol className={styles['values']}>
-            {values.map(({ value, photoId: from }, i) => (
-              <li key={i}>
-                {inUnit(value, character)}
-                {from && <small className="quiet"> from a photo</small>}
-                <button
-                  aria-label={`Remove value ${i + 1}`}
-                  onClick={() => setValues(values.filter((_, k) => k !== i))}
-                >
-                  ×
-                </button>
-              </li>
-            ))}
-          </ol>
-          <Button type="primary" disabled={!edit.changed} onClick={() => void save()}>
-            Save the sheet
-          </Button>
-        </>
-      )}
     </aside>
+  );
+}
+
+/** The values of a sheet as they are being taken down, and how they are saved. */
+function useSheet({ taxonId, taxonName, sheets, revision }: SheetProps, character: Character) {
+  const saved = useSaved();
+  const held = sheets.find((sheet) => sheet.characterId === character.id);
+  const { draft, setDraft, ...edit } = useDraft(
+    `sheet/${taxonId}/${character.id}`,
+    `Measured: ${character.term}, ${taxonName}`,
+    held?.values ?? NONE,
+    revision,
+  );
+  const { save: saving, problem, say } = useSaving();
+  const save = () =>
+    saving(
+      () =>
+        call('PUT /api/library/taxa/{taxonId}/sheets', {
+          params: { taxonId },
+          body: {
+            characterId: character.id,
+            qualifiers: held?.qualifiers ?? {},
+            values: draft,
+            baseRevision: edit.base,
+          },
+        }),
+      {
+        done: async ({ revision: written }) => {
+          await saved(`${character.term}: ${draft.length} measurements saved.`, written);
+          edit.settle(written);
+        },
+      },
+    );
+  return { values: draft, setValues: setDraft, edit, save, problem, say };
+}
+
+function Values(props: SheetProps & { character: Character }) {
+  const { character, photoId, measured } = props;
+  const { values, setValues, edit, save, problem, say } = useSheet(props, character);
+  const [text, setText] = useState('');
+  const [taken, setTaken] = useState(measured?.key);
+  if (measured && measured.key !== taken) {
+    setTaken(measured.key);
+    setValues([...values, { value: measured.value, ...(photoId ? { photoId } : {}) }]);
+  }
+  const typed = text.trim() ? readValue(text, character) : undefined;
+  const shown = [...values.map(({ value }) => value), ...(typeof typed === 'number' ? [typed] : [])];
+  const add = () => {
+    if (typeof typed !== 'number') return say(typed);
+    say(undefined);
+    setValues([...values, { value: typed }]);
+    setText('');
+  };
+  return (
+    <>
+      <label className={ui['field-line']}>
+        Next value{character.kind === 'measure' ? `, in ${character.unit} or with its unit` : ''}
+        <input
+          value={text}
+          placeholder={character.kind === 'count' ? '7' : '4.2, or 1 3/4 in'}
+          onChange={(event) => setText(event.target.value)}
+          onKeyDown={(event) => event.key === 'Enter' && add()}
+        />
+      </label>
+      {(problem ?? (typeof typed === 'string' && typed)) && (
+        <p className={ui['row-problem']} role="alert">
+          {problem ?? typed}
+        </p>
+      )}
+      <BroughtBack at={edit.broughtBack} onGiveUp={edit.reset} />
+      <Statistics values={shown} character={character} />
+      <ol className={styles['values']}>
+        {values.map(({ value, photoId: from }, i) => (
+          <li key={i}>
+            {inUnit(value, character)}
+            {from && <small className="quiet"> from a photo</small>}
+            <button
+              aria-label={`Remove value ${i + 1}`}
+              onClick={() => setValues(values.filter((_, k) => k !== i))}
+            >
+              ×
+            </button>
+          </li>
+        ))}
+      </ol>
+      <Button type="primary" disabled={!edit.changed} onClick={() => void save()}>
+        Save the sheet
+      </Button>
+    </>
   );
 }
 

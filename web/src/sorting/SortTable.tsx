@@ -32,6 +32,7 @@ import {
   wayInWords,
   type PilePath,
 } from './table.ts';
+import type { TableState } from './kept.ts';
 import type { TableInUse } from './useTable.ts';
 import styles from './sorting.module.css';
 
@@ -49,13 +50,8 @@ export function SortTable(props: SortTableProps) {
 
 function Table({ course, list, vocabulary, inUse }: SortTableProps) {
   const { state, sort, say, another } = inUse;
-  const { piles: root, said, day } = state;
-  const view = useMemo(() => tableView(day), [day]);
-  const { seed, real } = state;
-  const table = useMemo(
-    () => tableOf(list, vocabulary, view, { seed, ...(real ? { real } : {}) }),
-    [list, vocabulary, view, seed, real],
-  );
+  const { piles: root, said } = state;
+  const { view, table } = useLaid(list, vocabulary, state);
   const [ringed, ring] = useState<readonly number[]>([]);
   const [named, setNamed] = useState(false);
   const sorted = useMemo(() => readAsSaid(root, said, table, vocabulary), [root, said, table, vocabulary]);
@@ -109,7 +105,7 @@ function Table({ course, list, vocabulary, inUse }: SortTableProps) {
         )}
         <Doing
           pile={pile}
-          real={real !== undefined}
+          real={state.real !== undefined}
           ringed={ringed.length}
           deep={path.length > 0}
           named={named}
@@ -127,6 +123,16 @@ function Table({ course, list, vocabulary, inUse }: SortTableProps) {
       </aside>
     </div>
   );
+}
+
+/** What lies on the table, and what is seen of it. */
+function useLaid(list: SortTableProps['list'], vocabulary: Vocabulary, { day, seed, real }: TableState) {
+  const view = useMemo(() => tableView(day), [day]);
+  const table = useMemo(
+    () => tableOf(list, vocabulary, view, { seed, ...(real ? { real } : {}) }),
+    [list, vocabulary, view, seed, real],
+  );
+  return { view, table };
 }
 
 interface DoingProps {

@@ -33,18 +33,12 @@ export function SpeciesList({ base, profiles, taught, revision, open }: SpeciesL
   const [order, setOrder] = useState<Order>('set');
   const [text, setText] = useState('');
   const [filter, setFilter] = useState<StateFilter>();
-  const asked = useDeferredValue(text.trim());
-  const search = useQuery(librarySearch(asked, revision));
-  const found = useMemo(
-    () => (asked ? search.data?.found.map(({ id }) => id) : undefined),
-    [asked, search.data],
+  const { search, found, inOrder, listed, asked } = useListed(
+    { profiles, taught, revision },
+    text,
+    order,
+    filter,
   );
-  const inOrder = useMemo(() => ordered(profiles, order, taught), [profiles, order, taught]);
-  const listed = useMemo(() => {
-    const byId = new Map(profiles.map((profiled) => [profiled.taxon.id, profiled]));
-    const chosen = found ? found.flatMap((id) => byId.get(id) ?? []) : inOrder;
-    return filter ? chosen.filter((profiled) => shows(profiled, filter)) : chosen;
-  }, [profiles, found, inOrder, filter]);
   const at = listed.findIndex(({ taxon }) => taxon.id === open);
   const step = (by: number) => {
     const next = listed[Math.min(listed.length - 1, Math.max(0, at + by))];
@@ -56,23 +50,6 @@ export function SpeciesList({ base, profiles, taught, revision, open }: SpeciesL
     n: () => void go(`${base}/new`),
     e: () => at >= 0 && void go(`${base}/${open}/edit`),
   });
-
-  const frame = useRef<HTMLDivElement>(null);
-  const rows = useVirtualizer({
-    count: listed.length,
-    getScrollElement: () => frame.current,
-    estimateSize: () => ROW,
-    overscan: 8,
-  });
-  const scrollTo = useEffectEvent(() => {
-    if (at >= 0 && frame.current) frame.current.scrollTop = inSight(at * ROW, ROW, frame.current);
-  });
-  // What is open is kept in sight when it changes, when the list is put in another order (as when the course has come), and when less of it
-  // is shown; not while someone searches or scrolls.
-  const height = rows.scrollRect?.height ?? 0;
-  useEffect(() => {
-    if (height > 0) scrollTo();
-  }, [open, height, inOrder]);
   return (
     <nav className={styles['species-list']} aria-label="Species of the library">
       <div className={styles['species-search']}>
@@ -110,19 +87,74 @@ export function SpeciesList({ base, profiles, taught, revision, open }: SpeciesL
           </LinkButton>
         </p>
       )}
-      <div className={styles['species-rows']} ref={frame}>
-        <ol style={{ height: rows.getTotalSize() }}>
-          {rows.getVirtualItems().map((row) => {
-            const profiled = listed[row.index]!;
-            return (
-              <li key={profiled.taxon.id} style={{ transform: `translateY(${row.start}px)`, height: ROW }}>
-                <SpeciesRow profiled={profiled} base={base} open={profiled.taxon.id === open} />
-              </li>
-            );
-          })}
-        </ol>
-      </div>
+      <Rows listed={listed} base={base} open={open} at={at} inOrder={inOrder} />
     </nav>
+  );
+}
+
+/** The taxa as they are listed: those that were found, the best first, or all in an order; of either those that show a state. */
+function useListed(
+  { profiles, taught, revision }: Pick<SpeciesListProps, 'profiles' | 'taught' | 'revision'>,
+  text: string,
+  order: Order,
+  filter: StateFilter | undefined,
+) {
+  const asked = useDeferredValue(text.trim());
+  const search = useQuery(librarySearch(asked, revision));
+  const found = useMemo(
+    () => (asked ? search.data?.found.map(({ id }) => id) : undefined),
+    [asked, search.data],
+  );
+  const inOrder = useMemo(() => ordered(profiles, order, taught), [profiles, order, taught]);
+  const listed = useMemo(() => {
+    const byId = new Map(profiles.map((profiled) => [profiled.taxon.id, profiled]));
+    const chosen = found ? found.flatMap((id) => byId.get(id) ?? []) : inOrder;
+    return filter ? chosen.filter((profiled) => shows(profiled, filter)) : chosen;
+  }, [profiles, found, inOrder, filter]);
+  return { search, found, inOrder, listed, asked };
+}
+
+interface RowsProps {
+  listed: readonly ProfiledTaxon[];
+  base: string;
+  open: string | undefined;
+  /** Place of the one that is open among those listed. */
+  at: number;
+  /** All taxa in the order chosen. */
+  inOrder: readonly ProfiledTaxon[];
+}
+
+/** The rows in sight; what is open is kept among them. */
+function Rows({ listed, base, open, at, inOrder }: RowsProps) {
+  const frame = useRef<HTMLDivElement>(null);
+  const rows = useVirtualizer({
+    count: listed.length,
+    getScrollElement: () => frame.current,
+    estimateSize: () => ROW,
+    overscan: 8,
+  });
+  const scrollTo = useEffectEvent(() => {
+    if (at >= 0 && frame.current) frame.current.scrollTop = inSight(at * ROW, ROW, frame.current);
+  });
+  // What is open is kept in sight when it changes, when the list is put in another order (as when the course has come), and when less of it
+  // is shown; not while someone searches or scrolls.
+  const height = rows.scrollRect?.height ?? 0;
+  useEffect(() => {
+    if (height > 0) scrollTo();
+  }, [open, height, inOrder]);
+  return (
+    <div className={styles['species-rows']} ref={frame}>
+      <ol style={{ height: rows.getTotalSize() }}>
+        {rows.getVirtualItems().map((row) => {
+          const profiled = listed[row.index]!;
+          return (
+            <li key={profiled.taxon.id} style={{ transform: `translateY(${row.start}px)`, height: ROW }}>
+              <SpeciesRow profiled={profiled} base={base} open={profiled.taxon.id === open} />
+            </li>
+          );
+        })}
+      </ol>
+    </div>
   );
 }
 

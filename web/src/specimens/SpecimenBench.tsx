@@ -1,3 +1,4 @@
+import type { Photo } from '@hurrow/contract/photos';
 import { Button } from 'antd';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
@@ -39,19 +40,38 @@ interface Laid {
   dozen: boolean;
 }
 
+const AT_FIRST: Laid = {
+  organs: ['twig', 'bud', 'leaf', 'fruit', 'bark'],
+  qualifiers: { plantAge: 'mature' },
+  ink: 'color',
+  lying: false,
+  seed: 0,
+  dozen: false,
+};
+
+/** Where the server draws the same individual as a picture. */
+const pictureOf = (
+  courseId: string,
+  taxonId: string,
+  { organs, qualifiers, ink, lying, seed }: Laid,
+  day: number,
+): string =>
+  `/api/library/taxa/${taxonId}/specimen.png?${new URLSearchParams({
+    course: courseId,
+    day: String(day),
+    seed: String(seed),
+    organs: organs.join(','),
+    qualifiers: qualifierKey(qualifiers),
+    ink,
+    lying: String(lying),
+  }).toString()}`;
+
 /** Individuals of one taxon, drawn from its scores as on the field date: one large, or a dozen; to take along as SVG or PNG. */
 export default function SpecimenBench({ courseId, taxonId }: { courseId: string; taxonId: string }) {
   const { library, vocabulary, profileOf } = useLibrary();
   const course = useQuery(courseQuery(courseId)).data;
   const { day } = useFieldDate();
-  const [laid, setLaid] = useState<Laid>({
-    organs: ['twig', 'bud', 'leaf', 'fruit', 'bark'],
-    qualifiers: { plantAge: 'mature' },
-    ink: 'color',
-    lying: false,
-    seed: 0,
-    dozen: false,
-  });
+  const [laid, setLaid] = useState<Laid>(AT_FIRST);
   const photos = useQuery(photosQuery(taxonId)).data?.photos ?? [];
   const [photoId, setPhotoId] = useState<string>();
   const beside = photos.find(({ id }) => id === photoId);
@@ -106,35 +126,41 @@ export default function SpecimenBench({ courseId, taxonId }: { courseId: string;
             view={view}
             options={ofOne}
             caption={`${seed ? `Individual ${seed}` : 'The typical specimen'}, ${qualifiersInWords(qualifiers)}, as on ${dayLabel(day)}.`}
-            picture={`/api/library/taxa/${taxonId}/specimen.png?${new URLSearchParams({
-              course: courseId,
-              day: String(day),
-              seed: String(seed),
-              organs: organs.join(','),
-              qualifiers: qualifierKey(qualifiers),
-              ink,
-              lying: String(lying),
-            }).toString()}`}
+            picture={pictureOf(courseId, taxonId, laid, day)}
             words={(traits) => traitsInWords(traits, organs, vocabulary, audience, units)}
           />
           {beside && <LargePhoto photo={beside} />}
         </div>
       )}
-      <div className={styles['bench-foot']}>
-        <Unshown profiled={profiled} organs={organs} courseId={courseId} />
-        <div>
-          <h2>Beside a photo</h2>
-          <PhotoChoice photos={photos} chosen={photoId} onChoose={setPhotoId} />
-          <p className="quiet">
-            {photos.length ? 'Choose one to lay it beside the drawing. ' : 'None yet. '}
-            <Link to={`/c/${courseId}/species/${taxonId}/measuring`}>Photos and measurements</Link> hold what
-            a drawing can be checked against.
-          </p>
-        </div>
-      </div>
+      <Foot {...{ courseId, profiled, organs, photos }} chosen={photoId} onChoose={setPhotoId} />
     </section>
   );
 }
+
+interface FootProps {
+  courseId: string;
+  profiled: ProfiledTaxon;
+  organs: ShownOrgan[];
+  photos: readonly Photo[];
+  chosen: string | undefined;
+  onChoose(photoId: string | undefined): void;
+}
+
+/** What the scores cannot show, and what a photo shows beside it. */
+const Foot = ({ courseId, profiled, organs, photos, chosen, onChoose }: FootProps) => (
+  <div className={styles['bench-foot']}>
+    <Unshown profiled={profiled} organs={organs} courseId={courseId} />
+    <div>
+      <h2>Beside a photo</h2>
+      <PhotoChoice photos={photos} chosen={chosen} onChoose={onChoose} />
+      <p className="quiet">
+        {photos.length ? 'Choose one to lay it beside the drawing. ' : 'None yet. '}
+        <Link to={`/c/${courseId}/species/${profiled.taxon.id}/measuring`}>Photos and measurements</Link> hold
+        what a drawing can be checked against.
+      </p>
+    </div>
+  </div>
+);
 
 /** What the scores of a taxon make a difference of: for each qualifier the values that some score is limited to. */
 function qualifiersOf({ scores }: ProfiledTaxon): [QualifierName, string[]][] {
