@@ -17,15 +17,7 @@ export interface Importing {
 /** Characters up to which a file is shown as it would be pasted. */
 const SHOWN = 60_000;
 
-/** A file or pasted table, what importing it would do, and then doing it. What was chosen or typed stays on any error. */
-export function ImportFile<Report extends SaidReport>({
-  send: ask,
-  example,
-  accept = '.csv,.tsv,.txt,text/csv',
-  given,
-  asksToReplace,
-  onDone,
-}: {
+interface ImportFileProps<Report> {
   send(file: Importing): Promise<Report>;
   example: string;
   accept?: string;
@@ -35,7 +27,15 @@ export function ImportFile<Report extends SaidReport>({
   asksToReplace?: (count: number) => string;
   /** `here` is false where the page was left before the import had ended: then nothing may bring one back to it. */
   onDone(report: Report, here: boolean): void;
-}) {
+}
+
+/** The table that was chosen or typed, and what was said of it. What was said of another one says nothing. */
+function useImport<Report extends SaidReport>({
+  send: ask,
+  given,
+  asksToReplace,
+  onDone,
+}: ImportFileProps<Report>) {
   const here = useRef(false);
   useEffect(() => {
     here.current = true;
@@ -73,31 +73,19 @@ export function ImportFile<Report extends SaidReport>({
     setTyped(text.length > SHOWN ? '' : text);
     say(undefined);
   };
+  return { csv, file, setFile, typed, setTyped, choose, send, report, replace, setReplace, saving, problem };
+}
+
+/** A file or pasted table, what importing it would do, and then doing it. What was chosen or typed stays on any error. */
+export function ImportFile<Report extends SaidReport>(props: ImportFileProps<Report>) {
+  const { asksToReplace } = props;
+  const importing = useImport(props);
+  const { csv, send, report, replace, setReplace, saving, problem } = importing;
   const replaced = report?.replaced ?? [];
   const takes = report ? takenBy(report, asksToReplace !== undefined && replace) : 0;
   return (
     <div className={styles['import-box']}>
-      <p>
-        <label>
-          Choose a file:{' '}
-          <input type="file" accept={accept} onChange={(event) => void choose(event.target.files?.[0])} />
-        </label>{' '}
-        or paste the table:
-      </p>
-      {file && (
-        <p role="note">
-          {file.name}, {Math.round(file.text.length / 1000)} kB, is chosen.{' '}
-          <LinkButton onClick={() => setFile(undefined)}>Paste something instead</LinkButton>
-        </p>
-      )}
-      <textarea
-        aria-label="Table"
-        hidden={file !== undefined}
-        value={typed}
-        placeholder={example}
-        spellCheck={false}
-        onChange={(event) => setTyped(event.target.value)}
-      />
+      <Chooser {...importing} example={props.example} accept={props.accept} />
       {problem && <Problem>{problem}</Problem>}
       {report && (
         <ImportWould
@@ -124,5 +112,52 @@ export function ImportFile<Report extends SaidReport>({
         Import
       </Button>
     </div>
+  );
+}
+
+interface ChooserProps {
+  file: { name: string; text: string } | undefined;
+  setFile(file: undefined): void;
+  typed: string;
+  setTyped(text: string): void;
+  choose(file: File | undefined): Promise<void>;
+  example: string;
+  accept: string | undefined;
+}
+
+/** A file, or a box to paste a table into. */
+function Chooser({
+  file,
+  setFile,
+  typed,
+  setTyped,
+  choose,
+  example,
+  accept = '.csv,.tsv,.txt,text/csv',
+}: ChooserProps) {
+  return (
+    <>
+      <p>
+        <label>
+          Choose a file:{' '}
+          <input type="file" accept={accept} onChange={(event) => void choose(event.target.files?.[0])} />
+        </label>{' '}
+        or paste the table:
+      </p>
+      {file && (
+        <p role="note">
+          {file.name}, {Math.round(file.text.length / 1000)} kB, is chosen.{' '}
+          <LinkButton onClick={() => setFile(undefined)}>Paste something instead</LinkButton>
+        </p>
+      )}
+      <textarea
+        aria-label="Table"
+        hidden={file !== undefined}
+        value={typed}
+        placeholder={example}
+        spellCheck={false}
+        onChange={(event) => setTyped(event.target.value)}
+      />
+    </>
   );
 }

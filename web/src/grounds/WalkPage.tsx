@@ -53,7 +53,8 @@ interface PlanningProps {
 /** A walk with the version that it was changed from: a draft does not pass over what somebody else has changed since. */
 type Draft = WalkBody & { baseVersion: number };
 
-function Planning({ course, walk: { id, version, ...saved }, whole }: PlanningProps) {
+/** A walk as it is being planned: its stops along the paths, and how it is kept or given up. */
+function usePlanning({ course, walk: { id, version, ...saved }, whole }: PlanningProps) {
   const { library, profiles, profileOf } = useLibrary();
   const kept = useKept<Draft>(`walk/${id}`, saved.name, { ...saved, baseVersion: version });
   const walk = kept.value;
@@ -98,39 +99,19 @@ function Planning({ course, walk: { id, version, ...saved }, whole }: PlanningPr
       (planned?.stops ?? []).flatMap(({ treeId }) => whole.trees.find((tree) => tree.id === treeId) ?? []),
     [planned, whole.trees],
   );
+  return { kept, walk, set, planned, line, stops, shown, shorten, keep, giveUp, saving, problem };
+}
+
+function Planning(props: PlanningProps) {
+  const { course, whole } = props;
+  const planning = usePlanning(props);
+  const { kept, walk, set, planned, line, stops, shown, problem } = planning;
   if (!planned) return <Opening />;
   return (
     <>
       <BroughtBack at={kept.broughtBack} onGiveUp={kept.forget} />
       <Wishes whole={whole} kept={kept} />
-      <p className={styles['does']}>
-        <Button type="primary" loading={saving} disabled={!kept.changed} onClick={keep}>
-          Keep the walk
-        </Button>
-        <Button onClick={shorten}>Shortest order</Button>
-        <a href={`/api/courses/${course.id}/walks/${id}/walk.pdf`} download>
-          Print map and stops
-        </a>
-        <Button
-          onClick={() =>
-            download(
-              'walk.gpx',
-              writeTrackGpx(
-                walk.name,
-                line,
-                stops.map((tree, i) => ({ ...tree, name: `${i + 1} · ${tree.tag}` })),
-              ),
-              'application/gpx+xml',
-            )
-          }
-        >
-          Take out as GPX
-        </Button>
-        <Popconfirm title={`Give “${walk.name}” up?`} okText="Give it up" onConfirm={giveUp}>
-          <Button>Give it up</Button>
-        </Popconfirm>
-        {kept.changed && <small className="gold">Keep the walk before you print it.</small>}
-      </p>
+      <Does courseId={course.id} walkId={props.walk.id} planning={planning} />
       {problem && <Problem>{problem}</Problem>}
       {planned.remarks.map((remark) => (
         <p key={remark} className="rust">
@@ -157,6 +138,47 @@ function Planning({ course, walk: { id, version, ...saved }, whole }: PlanningPr
       </div>
       <Checklists checklists={walk.checklists} onChange={(checklists) => set({ checklists })} />
     </>
+  );
+}
+
+interface DoesProps {
+  courseId: string;
+  walkId: string;
+  planning: ReturnType<typeof usePlanning>;
+}
+
+/** What can be done with the walk. */
+function Does({ courseId, walkId, planning }: DoesProps) {
+  const { kept, walk, line, stops, shorten, keep, giveUp, saving } = planning;
+  return (
+    <p className={styles['does']}>
+      <Button type="primary" loading={saving} disabled={!kept.changed} onClick={keep}>
+        Keep the walk
+      </Button>
+      <Button onClick={shorten}>Shortest order</Button>
+      <a href={`/api/courses/${courseId}/walks/${walkId}/walk.pdf`} download>
+        Print map and stops
+      </a>
+      <Button
+        onClick={() =>
+          download(
+            'walk.gpx',
+            writeTrackGpx(
+              walk.name,
+              line,
+              stops.map((tree, i) => ({ ...tree, name: `${i + 1} · ${tree.tag}` })),
+            ),
+            'application/gpx+xml',
+          )
+        }
+      >
+        Take out as GPX
+      </Button>
+      <Popconfirm title={`Give “${walk.name}” up?`} okText="Give it up" onConfirm={giveUp}>
+        <Button>Give it up</Button>
+      </Popconfirm>
+      {kept.changed && <small className="gold">Keep the walk before you print it.</small>}
+    </p>
   );
 }
 
