@@ -33,7 +33,41 @@ const NEAR = 17.5;
  * arrow keys; nothing is fetched for it. What it shows stands beside it as a list.
  */
 export function GroundsMap(props: GroundsMapProps) {
-  const { features, trees, chosen, way, stops, here, drawn, label, onChoose, onPlace } = props;
+  const { features, trees, chosen, way, label, onPlace } = props;
+  const { frame, map, call } = useMap(props);
+  const shown = way && way.length > 1 ? way : undefined;
+  const fit = boundsOf(shown ?? trees, features);
+  const picked = trees.find(({ id }) => id === chosen);
+  useSight(map, { fit, picked, here: props.here, isWay: shown !== undefined });
+  useGround(map, { features, trees, picked, onChoose: (id) => call.current.onChoose?.(id) });
+  useWay(map, { ...props, way: shown });
+  return (
+    <div className={`${styles['map']} ${onPlace ? styles['placing'] : ''}`}>
+      <div
+        ref={frame}
+        className={styles['frame']}
+        role="application"
+        aria-label={`${label}. Arrow keys move the map, plus and minus change its scale.`}
+      />
+      <div className={styles['nearer']} role="group" aria-label="Scale of the map">
+        <button type="button" aria-label="Nearer" onClick={() => map.current?.zoomIn(1)}>
+          +
+        </button>
+        <button type="button" aria-label="Further off" onClick={() => map.current?.zoomOut(1)}>
+          −
+        </button>
+        <button type="button" onClick={() => fit && map.current?.fitBounds(fit, { padding: [24, 24] })}>
+          All
+        </button>
+      </div>
+    </div>
+  );
+}
+
+type MapRef = React.RefObject<L.Map | null>;
+
+/** A map without anything on it, in its frame; `call` is what it calls at a press. */
+function useMap({ onChoose, onPlace }: Pick<GroundsMapProps, 'onChoose' | 'onPlace'>) {
   const frame = useRef<HTMLDivElement>(null);
   const map = useRef<L.Map>(null);
   const call = useRef({ onChoose, onPlace });
@@ -62,99 +96,95 @@ export function GroundsMap(props: GroundsMapProps) {
       map.current = null;
     };
   }, []);
-  const shown = way && way.length > 1 ? way : undefined;
-  const fit = boundsOf(shown ?? trees, features);
+  return { frame, map, call };
+}
+
+interface Sight {
+  fit: ReturnType<typeof boundsOf>;
+  picked: MapTree | undefined;
+  here: GroundsMapProps['here'];
+  /** A way is shown: it alone decides what is in sight. */
+  isWay: boolean;
+}
+
+/** What is in sight: all there is, then where one stands, then the tree that was chosen. */
+function useSight(map: MapRef, { fit, picked, here, isWay }: Sight): void {
   const fitKey = JSON.stringify(fit);
   const fitted = useEffectEvent(() => {
     if (fit) map.current?.fitBounds(fit, { padding: [24, 24], animate: false });
   });
   // The bounds are new at each painting, and move the map only where they differ.
   useEffect(() => fitted(), [fitKey]);
-  useLayer(map, () => L.layerGroup(features.features.flatMap(layerOf)), features);
-  useLayer(
-    map,
-    () =>
-      L.layerGroup(
-        trees.map((tree) =>
-          L.circle([tree.latitude, tree.longitude], {
-            radius: Math.max(0.6, (tree.spread ?? 3) / 2),
-            ...TREE_LOOK[tree.look],
-          })
-            .bindTooltip(asText(tree.title), { direction: 'top' })
-            .on('click', (event) => {
-              L.DomEvent.stop(event);
-              call.current.onChoose?.(tree.id);
-            }),
-        ),
-      ),
-    trees,
-  );
   const isHere = here !== undefined;
   const around = useEffectEvent(() => {
-    if (here && !picked && !shown) map.current?.setView(pair(here), NEAR);
+    if (here && !picked && !isWay) map.current?.setView(pair(here), NEAR);
   });
   // Once it is known where one is, that is what one wants to see.
   useEffect(() => around(), [isHere]);
-  const picked = trees.find(({ id }) => id === chosen);
-  useLayer(
-    map,
-    () =>
-      picked
-        ? L.circleMarker([picked.latitude, picked.longitude], {
-            radius: 13,
-            color: COLORS.rust,
-            weight: 2.5,
-            fill: false,
-          })
-        : undefined,
-    `${picked?.latitude} ${picked?.longitude}`,
-  );
   const near = useEffectEvent(() => {
     const made = map.current;
-    if (!picked || !made || shown) return;
+    if (!picked || !made || isWay) return;
     const at = L.latLng(picked.latitude, picked.longitude);
     if (made.getZoom() < NEAR || !made.getBounds().pad(-0.1).contains(at))
       made.setView(at, Math.max(NEAR, made.getZoom()));
   });
   // Whoever chooses a tree in the list wants to see where it stands.
   useEffect(() => near(), [picked?.id]);
+}
+
+interface OnGround {
+  features: GroundFeatures;
+  trees: readonly MapTree[];
+  picked: MapTree | undefined;
+  onChoose(treeId: string): void;
+}
+
+/** What stands on the ground: paths and water, each tree as its crown, a ring around the one that is looked at. */
+function useGround(map: MapRef, { features, trees, picked, onChoose }: OnGround): void {
+  useLayer(map, () => L.layerGroup(features.features.flatMap(layerOf)), features);
+  const crown = (tree: MapTree) =>
+    L.circle([tree.latitude, tree.longitude], {
+      radius: Math.max(0.6, (tree.spread ?? 3) / 2),
+      ...TREE_LOOK[tree.look],
+    })
+      .bindTooltip(asText(tree.title), { direction: 'top' })
+      .on('click', (event) => {
+        L.DomEvent.stop(event);
+        onChoose(tree.id);
+      });
+  useLayer(map, () => L.layerGroup(trees.map(crown)), trees);
+  const ring = { radius: 13, color: COLORS.rust, weight: 2.5, fill: false };
   useLayer(
     map,
-    () => (shown ? L.polyline(shown.map(pair), { color: COLORS.ink, weight: 3 }) : undefined),
-    shown,
+    () => (picked ? L.circleMarker([picked.latitude, picked.longitude], ring) : undefined),
+    `${picked?.latitude} ${picked?.longitude}`,
   );
-  useLayer(
-    map,
-    () =>
-      stops
-        ? L.layerGroup(
-            stops.map((stop, i) =>
-              L.marker(pair(stop), { icon: numbered(i + 1), keyboard: false, interactive: false }),
-            ),
-          )
-        : undefined,
+}
+
+/** What lies over it: a way with its stops, where one is, a line that is being drawn. */
+function useWay(
+  map: MapRef,
+  {
+    way,
     stops,
-  );
+    here,
+    drawn,
+  }: Pick<GroundsMapProps, 'stops' | 'here' | 'drawn'> & { way: readonly LatLon[] | undefined },
+): void {
+  useLayer(map, () => (way ? L.polyline(way.map(pair), { color: COLORS.ink, weight: 3 }) : undefined), way);
+  const stopAt = (stop: LatLon, i: number) =>
+    L.marker(pair(stop), { icon: numbered(i + 1), keyboard: false, interactive: false });
+  useLayer(map, () => stops && L.layerGroup(stops.map(stopAt)), stops);
+  const around = { color: COLORS.action, weight: 1, fillOpacity: 0.12 };
+  const dot = { radius: 6, color: COLORS.sheet, weight: 2, fillColor: COLORS.action, fillOpacity: 1 };
   useLayer(
     map,
     () =>
-      here
-        ? L.layerGroup([
-            L.circle(pair(here), {
-              radius: here.error,
-              color: COLORS.action,
-              weight: 1,
-              fillOpacity: 0.12,
-            }),
-            L.circleMarker(pair(here), {
-              radius: 6,
-              color: COLORS.sheet,
-              weight: 2,
-              fillColor: COLORS.action,
-              fillOpacity: 1,
-            }),
-          ])
-        : undefined,
+      here &&
+      L.layerGroup([
+        L.circle(pair(here), { radius: here.error, ...around }),
+        L.circleMarker(pair(here), dot),
+      ]),
     here,
   );
   useLayer(
@@ -165,31 +195,10 @@ export function GroundsMap(props: GroundsMapProps) {
         : undefined,
     drawn,
   );
-  return (
-    <div className={`${styles['map']} ${onPlace ? styles['placing'] : ''}`}>
-      <div
-        ref={frame}
-        className={styles['frame']}
-        role="application"
-        aria-label={`${label}. Arrow keys move the map, plus and minus change its scale.`}
-      />
-      <div className={styles['nearer']} role="group" aria-label="Scale of the map">
-        <button type="button" aria-label="Nearer" onClick={() => map.current?.zoomIn(1)}>
-          +
-        </button>
-        <button type="button" aria-label="Further off" onClick={() => map.current?.zoomOut(1)}>
-          −
-        </button>
-        <button type="button" onClick={() => fit && map.current?.fitBounds(fit, { padding: [24, 24] })}>
-          All
-        </button>
-      </div>
-    </div>
-  );
 }
 
 /** Puts a layer on the map, and another in its place when what it is made of has changed. */
-function useLayer(map: React.RefObject<L.Map | null>, make: () => L.Layer | undefined, of: unknown): void {
+function useLayer(map: MapRef, make: () => L.Layer | undefined, of: unknown): void {
   const made = useEffectEvent(make);
   useEffect(() => {
     const layer = made();

@@ -34,8 +34,8 @@ interface TreeFormProps {
 const LEAVE: Record<Cutting, string> = { yes: 'may be cut from', ask: 'ask first', no: 'never cut' };
 const options = (all: readonly string[]) => all.map((value) => ({ value, label: value }));
 
-/** What is known of a tree, to be changed. */
-export function TreeForm({ groundsId, tree, onMove, onDone, onLeave }: TreeFormProps) {
+/** A tree as it is being changed, and how it is kept. */
+function useTreeForm({ groundsId, tree, onDone }: Omit<TreeFormProps, 'onMove' | 'onLeave'>) {
   const facts = factsOf(tree);
   const kept = useKept(`tree/${tree.id}`, `Tree ${tree.tag || 'without a tag'}`, {
     ...facts,
@@ -64,22 +64,15 @@ export function TreeForm({ groundsId, tree, onMove, onDone, onLeave }: TreeFormP
       },
     );
   };
-  const text = (
-    label: string,
-    name: 'tag' | 'confirmedBy' | 'access' | 'permission' | 'note',
-    most: number,
-  ) => (
-    <label>
-      {label}
-      <Input value={value[name]} maxLength={most} onChange={(event) => set({ [name]: event.target.value })} />
-    </label>
-  );
-  const metres = (label: string, name: 'height' | 'spread' | 'elevation', most: number) => (
-    <label>
-      {label}
-      <InputNumber value={value[name]} min={0} max={most} onChange={(next) => set({ [name]: next })} />
-    </label>
-  );
+  return { kept, value, set, keep, saving, wrong: girths.ok ? problem : girths.problem };
+}
+
+type Form = Pick<ReturnType<typeof useTreeForm>, 'value' | 'set'>;
+
+/** What is known of a tree, to be changed. */
+export function TreeForm({ groundsId, tree, onMove, onDone, onLeave }: TreeFormProps) {
+  const { kept, value, set, keep, saving, wrong } = useTreeForm({ groundsId, tree, onDone });
+  const form = { value, set };
   return (
     <form
       className={styles['form']}
@@ -93,60 +86,19 @@ export function TreeForm({ groundsId, tree, onMove, onDone, onLeave }: TreeFormP
       <div className={styles['wide']}>
         <BroughtBack at={kept.broughtBack} onGiveUp={kept.forget} />
       </div>
-      {text('Tag', 'tag', 40)}
+      <Text {...form} label="Tag" name="tag" most={40} />
       <SpeciesSelect taxonId={value.taxonId} onTaxon={(taxonId) => set({ taxonId })} />
-      {text('Name confirmed by', 'confirmedBy', 80)}
+      <Text {...form} label="Name confirmed by" name="confirmedBy" most={80} />
       <p className={styles['wide']}>
         {tree.latitude.toFixed(6)}, {tree.longitude.toFixed(6)}{' '}
         <Button size="small" onClick={onMove}>
           Show its place on the map
         </Button>
       </p>
-      <Choice
-        label="May be cut"
-        value={value.cutting}
-        all={CUTTINGS}
-        words={LEAVE}
-        onChange={(cutting) => set({ cutting })}
-      />
-      {text('Leave given by, or to be asked', 'permission', 200)}
-      <label>
-        Leave until
-        <Input
-          type="date"
-          value={value.until ?? ''}
-          onChange={(event) => set({ until: event.target.value || null })}
-        />
-      </label>
-      <Reaches reach={value.reach} onReach={(reach) => set({ reach })} />
-      <label>
-        Girth of each stem, cm
-        <Input
-          value={value.girthText}
-          placeholder="60 + 80"
-          onChange={(event) => set({ girthText: event.target.value })}
-        />
-      </label>
-      {metres('Height, m', 'height', 130)}
-      {metres('Crown spread, m', 'spread', 80)}
-      {metres('Elevation, m', 'elevation', 9000)}
-      <Choice label="Stage" value={value.stage} all={STAGES} onChange={(stage) => set({ stage })} />
-      <Choice label="Sex of its flowers" value={value.sex} all={SEXES} onChange={(sex) => set({ sex })} />
-      {text('Access', 'access', 300)}
-      <label>
-        Hazards
-        <Select
-          mode="multiple"
-          value={value.hazards}
-          options={options(HAZARDS)}
-          onChange={(hazards) => set({ hazards })}
-        />
-      </label>
-      {text('Note', 'note', 1000)}
-      <Checkbox checked={value.stepFree} onChange={(event) => set({ stepFree: event.target.checked })}>
-        Reached without a step, on firm ground
-      </Checkbox>
-      {(!girths.ok || problem) && <Problem>{girths.ok ? problem : girths.problem}</Problem>}
+      <LeaveFields {...form} />
+      <SizeFields {...form} />
+      <StandsFields {...form} />
+      {wrong && <Problem>{wrong}</Problem>}
       <p className={styles['does']}>
         <Button type="primary" htmlType="submit" loading={saving} disabled={value.tag.trim() === ''}>
           Keep the tree
@@ -163,6 +115,93 @@ export function TreeForm({ groundsId, tree, onMove, onDone, onLeave }: TreeFormP
     </form>
   );
 }
+
+interface TextProps extends Form {
+  label: string;
+  name: 'tag' | 'confirmedBy' | 'access' | 'permission' | 'note';
+  most: number;
+}
+
+const Text = ({ value, set, label, name, most }: TextProps) => (
+  <label>
+    {label}
+    <Input value={value[name]} maxLength={most} onChange={(event) => set({ [name]: event.target.value })} />
+  </label>
+);
+
+interface MetresProps extends Form {
+  label: string;
+  name: 'height' | 'spread' | 'elevation';
+  most: number;
+}
+
+const Metres = ({ value, set, label, name, most }: MetresProps) => (
+  <label>
+    {label}
+    <InputNumber value={value[name]} min={0} max={most} onChange={(next) => set({ [name]: next })} />
+  </label>
+);
+
+/** Whether it may be cut, who says so and until when, and what is in reach. */
+const LeaveFields = ({ value, set }: Form) => (
+  <>
+    <Choice
+      label="May be cut"
+      value={value.cutting}
+      all={CUTTINGS}
+      words={LEAVE}
+      onChange={(cutting) => set({ cutting })}
+    />
+    <Text {...{ value, set }} label="Leave given by, or to be asked" name="permission" most={200} />
+    <label>
+      Leave until
+      <Input
+        type="date"
+        value={value.until ?? ''}
+        onChange={(event) => set({ until: event.target.value || null })}
+      />
+    </label>
+    <Reaches reach={value.reach} onReach={(reach) => set({ reach })} />
+  </>
+);
+
+const SizeFields = ({ value, set }: Form) => (
+  <>
+    <label>
+      Girth of each stem, cm
+      <Input
+        value={value.girthText}
+        placeholder="60 + 80"
+        onChange={(event) => set({ girthText: event.target.value })}
+      />
+    </label>
+    <Metres {...{ value, set }} label="Height, m" name="height" most={130} />
+    <Metres {...{ value, set }} label="Crown spread, m" name="spread" most={80} />
+    <Metres {...{ value, set }} label="Elevation, m" name="elevation" most={9000} />
+  </>
+);
+
+/** How it stands, what is to be minded there, and how one comes to it. */
+const StandsFields = ({ value, set }: Form) => (
+  <>
+    <Choice label="Stage" value={value.stage} all={STAGES} onChange={(stage) => set({ stage })} />
+    <Choice label="Sex of its flowers" value={value.sex} all={SEXES} onChange={(sex) => set({ sex })} />
+    <Text {...{ value, set }} label="Access" name="access" most={300} />
+    <label>
+      Hazards
+      <Select
+        mode="multiple"
+        value={value.hazards}
+        options={options(HAZARDS)}
+        onChange={(hazards) => set({ hazards })}
+      />
+    </label>
+    <Text {...{ value, set }} label="Note" name="note" most={1000} />
+    <Checkbox checked={value.stepFree} onChange={(event) => set({ stepFree: event.target.checked })}>
+      Reached without a step, on firm ground
+    </Checkbox>
+  </>
+);
 
 function SpeciesSelect({ taxonId, onTaxon }: { taxonId: string | null; onTaxon(id: string | null): void }) {
   const { profiles } = useLibrary();

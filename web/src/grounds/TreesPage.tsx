@@ -53,10 +53,10 @@ const ONLY: { value: Only; label: string }[] = [
   { value: 'unmeasured', label: 'not measured' },
 ];
 
-function Trees({ courseId, whole }: { courseId: string; whole: WholeGrounds }) {
+/** What is looked at of grounds: which trees, the one that is open, and what is being put on the map. */
+function useTrees(whole: WholeGrounds) {
   const { profileOf } = useLibrary();
   const on = useFieldDay();
-  const mayChange = useMayChange();
   const [search, setSearch] = useSearchParams();
   const [words, setWords] = useState('');
   const [only, setOnly] = useState<Only>('all');
@@ -84,6 +84,32 @@ function Trees({ courseId, whole }: { courseId: string; whole: WholeGrounds }) {
     setPlacing(undefined);
   };
   const leave = (id?: string) => setSearch(id ? { tree: id } : {});
+  return {
+    on,
+    words,
+    setWords,
+    only,
+    setOnly,
+    placing,
+    setPlacing,
+    drawing,
+    setDrawing,
+    found,
+    shown,
+    tree,
+    editing,
+    choose,
+    place,
+    leave,
+    edit: (id: string) => setSearch({ tree: id, edit: '' }),
+  };
+}
+
+function Trees({ courseId, whole }: { courseId: string; whole: WholeGrounds }) {
+  const { profileOf } = useLibrary();
+  const mayChange = useMayChange();
+  const trees = useTrees(whole);
+  const { placing, setPlacing, drawing, setDrawing, found, shown, tree, choose, place } = trees;
   return (
     <div className={styles['grounds']}>
       <div className={styles['mapside']}>
@@ -100,13 +126,7 @@ function Trees({ courseId, whole }: { courseId: string; whole: WholeGrounds }) {
         </div>
         <Legend />
         <p className={styles['status']} role="status">
-          {placing
-            ? 'Press on the map where the tree stands.'
-            : drawing
-              ? `${drawing.points.length} points: press on the map for the next.`
-              : tree && tree.tag
-                ? `${tree.tag}, ${nameOfTree(tree, profileOf)}, ${tree.latitude.toFixed(5)}, ${tree.longitude.toFixed(5)}`
-                : `${found.length} of ${whole.trees.length} trees`}
+          {statusOf(trees, whole, profileOf)}
         </p>
         {mayChange && (
           <p className={styles['does']}>
@@ -118,52 +138,69 @@ function Trees({ courseId, whole }: { courseId: string; whole: WholeGrounds }) {
           </p>
         )}
       </div>
-      <div className={styles['listside']}>
-        {tree && editing ? (
-          <TreeForm
-            key={tree.id}
-            groundsId={whole.id}
-            tree={tree}
-            onMove={() => setPlacing('move')}
-            onDone={() => leave(tree.id)}
-            onLeave={() => leave(tree.version > 0 ? tree.id : undefined)}
-          />
-        ) : tree ? (
-          <>
-            <LinkButton onClick={() => leave()}>‹ All trees</LinkButton>
-            <TreeSheet
-              courseId={courseId}
-              whole={whole}
-              tree={tree}
-              day={on}
-              onEdit={() => setSearch({ tree: tree.id, edit: '' })}
+      <ListSide courseId={courseId} whole={whole} trees={trees} />
+    </div>
+  );
+}
+
+type Looking = ReturnType<typeof useTrees>;
+
+/** What the map is waiting for, or what is open, in words. */
+function statusOf(
+  { placing, drawing, tree, found }: Looking,
+  whole: WholeGrounds,
+  profileOf: ReturnType<typeof useLibrary>['profileOf'],
+): string {
+  if (placing) return 'Press on the map where the tree stands.';
+  if (drawing) return `${drawing.points.length} points: press on the map for the next.`;
+  if (tree?.tag)
+    return `${tree.tag}, ${nameOfTree(tree, profileOf)}, ${tree.latitude.toFixed(5)}, ${tree.longitude.toFixed(5)}`;
+  return `${found.length} of ${whole.trees.length} trees`;
+}
+
+/** Beside the map: the tree that is looked at or changed, or all of them as a list. */
+function ListSide({ courseId, whole, trees }: { courseId: string; whole: WholeGrounds; trees: Looking }) {
+  const { on, words, setWords, only, setOnly, setPlacing, found, tree, editing, choose, leave, edit } = trees;
+  return (
+    <div className={styles['listside']}>
+      {tree && editing ? (
+        <TreeForm
+          key={tree.id}
+          groundsId={whole.id}
+          tree={tree}
+          onMove={() => setPlacing('move')}
+          onDone={() => leave(tree.id)}
+          onLeave={() => leave(tree.version > 0 ? tree.id : undefined)}
+        />
+      ) : tree ? (
+        <>
+          <LinkButton onClick={() => leave()}>‹ All trees</LinkButton>
+          <TreeSheet courseId={courseId} whole={whole} tree={tree} day={on} onEdit={() => edit(tree.id)} />
+        </>
+      ) : (
+        <>
+          <div className={styles['find']}>
+            <Input
+              allowClear
+              placeholder="Find by tag, name or note"
+              aria-label="Find a tree of these grounds"
+              value={words}
+              onChange={(event) => setWords(event.target.value)}
             />
-          </>
-        ) : (
-          <>
-            <div className={styles['find']}>
-              <Input
-                allowClear
-                placeholder="Find by tag, name or note"
-                aria-label="Find a tree of these grounds"
-                value={words}
-                onChange={(event) => setWords(event.target.value)}
-              />
-              <Select aria-label="Which trees" value={only} options={ONLY} onChange={setOnly} />
-            </div>
-            <List trees={found} day={on} onChoose={choose} />
-            {whole.trees.length === 0 && (
-              <p>
-                No tree stands here yet. Press “Add a tree” and then the place on the map, or import a list as
-                CSV, GeoJSON or GPX under “Files”.
-              </p>
-            )}
+            <Select aria-label="Which trees" value={only} options={ONLY} onChange={setOnly} />
+          </div>
+          <List trees={found} day={on} onChoose={choose} />
+          {whole.trees.length === 0 && (
             <p>
-              <Link to={`/field/${courseId}/${whole.id}`}>Open it on a phone, to measure and note</Link>
+              No tree stands here yet. Press “Add a tree” and then the place on the map, or import a list as
+              CSV, GeoJSON or GPX under “Files”.
             </p>
-          </>
-        )}
-      </div>
+          )}
+          <p>
+            <Link to={`/field/${courseId}/${whole.id}`}>Open it on a phone, to measure and note</Link>
+          </p>
+        </>
+      )}
     </div>
   );
 }
