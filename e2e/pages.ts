@@ -28,8 +28,9 @@ export const OF_LOOKALIKES = [
 export const OF_A_COURSE = [
   ['course', 'Week 7.'],
   ['course/term', 'Propose sets'],
-  ['course/characters/leaf.teeth', 'Call it: 1 of 10'],
+  ['course/characters/leaf.teeth', 'Call it, 1 of 10'],
   ['course/sort', 'Make two piles'],
+  ['course/sort?set=real', 'Save the twigs'],
   ['course/words', 'Back to the characters'],
   ['course/notebooks', 'Words of this class'],
   ['course/list', 'Save the list'],

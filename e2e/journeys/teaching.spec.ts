@@ -165,6 +165,53 @@ test('a sort on a phone: two piles, what parts them, each pile again, the piles 
   await page.context().close();
 });
 
+test('a photo stands in a lesson, off the network as well; a lesson about the margin asks before it tells', async ({
+  page,
+  context,
+}) => {
+  await hurrow.enter(page, 'instructor');
+  await page.waitForURL(/course/);
+  const course = page.url().replace(/\/course.*/, '');
+  await step('two photos are chosen side by side, one goes again', async () => {
+    await page.goto(`${course}/course/list`);
+    await page.getByRole('link', { name: 'Sets on the weeks' }).click();
+    await page.locator('section[aria-label^="Week"] h2 a', { hasText: 'First broad leaves' }).click();
+    const points = page.getByRole('list', { name: 'Points of the lesson' });
+    await points.getByRole('button', { name: /^Leaf/ }).first().click();
+    const photo = page.getByRole('button', { name: /^Show the photo/ });
+    await expect(photo).toHaveAttribute('aria-pressed', 'true');
+    await expect(page.getByRole('img', { name: /drawn in place of a photograph/ }).first()).toBeVisible();
+    await photo.click();
+    await expect(photo).toHaveAttribute('aria-pressed', 'false');
+    await expect(page.getByRole('img', { name: /, drawn from the scores$/ })).toBeVisible();
+    await photo.click();
+    await page.getByRole('link', { name: 'Show it' }).click();
+  });
+  await step('shown without a signal once it is open', async () => {
+    await sheetSays(page, /^Point 1 of/);
+    await page.waitForLoadState('networkidle');
+    await context.setOffline(true);
+    for (let i = 0; i < 3; i += 1) await page.keyboard.press('PageDown');
+    await sheetSays(page, /^Point 4 of \d+: Leaf\./);
+    const shown = page.locator('figure svg image').first();
+    await expect(shown).toHaveAttribute('href', /^blob:/);
+    await context.setOffline(false);
+  });
+  await step(
+    'the margin: states side by side, then each specimen asked, told with the next press',
+    async () => {
+      await page.goto(`${course}/course/characters`);
+      await page.getByRole('link', { name: 'The margin' }).click();
+      await page.getByRole('link', { name: 'Show it' }).click();
+      await sheetSays(page, /^Point 1 of \d+: Teeth\. Entire: edge without teeth\./);
+      await page.keyboard.press('End');
+      await sheetSays(page, /Call it: 10 of 10\. What do you see/);
+      await page.keyboard.press('PageDown');
+      await sheetSays(page, /Call it: 10 of 10\. .+, on /);
+    },
+  );
+});
+
 test('a notebook entry: written at a tree without a signal, read by the instructor, who teaches a word of it', async ({
   browser,
 }) => {

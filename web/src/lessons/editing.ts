@@ -72,7 +72,7 @@ export const withoutSlide = (edits: LessonEdits, key: string): LessonEdits => ({
 export function underEdits(stops: readonly LessonStop[], edits: LessonEdits): LessonStop[] {
   const generated = stops
     .filter(({ kind }) => kind !== 'own')
-    .map(({ hidden: _h, generated: words, outdated: _o, note: _n, ...stop }) => ({
+    .map(({ hidden: _h, generated: words, outdated: _o, note: _n, photos: _p, ...stop }) => ({
       ...stop,
       words: words ?? stop.words,
     }));

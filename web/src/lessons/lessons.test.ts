@@ -113,6 +113,9 @@ describe('photos of a point', () => {
     expect(pictured(both, 'a', 'old').pictures).toEqual({ a: ['young', 'old'] });
     expect(pictured(young, 'a', 'young').pictures).toEqual({});
     expect(underEdits(stops, both)[0]!.photos).toEqual(['young', 'mature']);
+    // One that was saved and is taken away again is gone before that is saved.
+    const saved = [stop('a', { photos: ['young'] })];
+    expect(underEdits(saved, NO_EDITS)[0]!.photos).toBeUndefined();
   });
   test('one that was taken out of the library is not shown', () => {
     expect(photosOf({ photos: ['gone', 'b'] }, [photo('a'), photo('b')])).toEqual([photo('b')]);
