@@ -23,6 +23,10 @@ test('no page of the workbench is wider than a phone', async ({ page }) => {
     await follow(page, `${base}/${where}`);
     await expect(page.getByText(ready).first()).toBeAttached({ timeout: 60_000 });
     expect(await width(page), where).toBeLessThanOrEqual(390);
+    // Nor wider than a tablet: between the two the bar had no room.
+    await page.setViewportSize({ width: 1024, height: 768 });
+    expect(await width(page), `${where} on a tablet`).toBeLessThanOrEqual(1024);
+    await page.setViewportSize({ width: 390, height: 844 });
   }
 });
 
