@@ -23,8 +23,7 @@ import { teaching } from './teaching.ts';
 import { verdictRows } from './verdicts.ts';
 import type { Row } from './row.ts';
 
-const rows: Row[] = [];
-for (const measure of [
+const MEASURES = [
   evidence,
   keys,
   judgement,
@@ -46,8 +45,20 @@ for (const measure of [
   sitting,
   practicePage,
   server,
-])
-  rows.push(...(await measure()));
+];
+
+// `npm run bench -- teaching sorting` measures these alone.
+const asked = process.argv.slice(2);
+const unknown = asked.filter((name) => !MEASURES.some((measure) => measure.name === name));
+if (unknown.length > 0) {
+  const known = MEASURES.map(({ name }) => name).join(', ');
+  console.error(`There is no measure called ${unknown.join(', ')}. Choose from: ${known}.`);
+  process.exit(1);
+}
+const isAsked = ({ name }: { name: string }) => asked.length === 0 || asked.includes(name);
+
+const rows: Row[] = [];
+for (const measure of MEASURES.filter(isAsked)) rows.push(...(await measure()));
 
 console.log(
   `\n${cpus()[0]?.model ?? 'unknown processor'}, ${cpus().length} cores, ${Math.round(totalmem() / 2 ** 30)} GiB, Node ${process.version}`,
@@ -58,5 +69,7 @@ for (const row of rows)
     `${row.what.padEnd(width)}  ${row.value.padStart(10)}  ${row.wanted ? `wanted ${row.wanted}` : ''}`,
   );
 
-console.log('\nPairs within a genus of the demo library, on a cutting');
-for (const line of genera()) console.log(line);
+if (asked.length === 0) {
+  console.log('\nPairs within a genus of the demo library, on a cutting');
+  for (const line of genera()) console.log(line);
+}

@@ -169,13 +169,23 @@ describe('real twigs by their tags', () => {
     taxonId: i < 2 ? maple.taxon.id : alder.taxon.id,
   }));
   const list = [maple, alder];
-  const table = realTable([...twigs, { tag: '1', taxonId: 'gone' }], list, BUILT_IN, tableView(200));
+  const table = realTable(twigs, list, BUILT_IN, tableView(200));
 
   test('show what their trees always show, and nothing that varies from twig to twig', () => {
     expect(table.map(({ tag, traits }) => [tag, traits])).toEqual(twigs.map(({ tag }) => [tag, undefined]));
     expect(table[0]!.known).toMatchObject({ 'twig.arrangement': 'opposite', 'leaf.lobing': 'palmate' });
     expect(table[0]!.known).not.toHaveProperty(['leaf.composition']);
     expect(table[2]!.known).toHaveProperty(['leaf.composition'], 'simple');
+  });
+  test('of a tree that is gone nothing is known, and its twig keeps its place', () => {
+    const [gone, first] = realTable(
+      [{ tag: '1', taxonId: 'gone' }, ...twigs],
+      list,
+      BUILT_IN,
+      tableView(200),
+    );
+    expect(gone).toEqual({ tag: '1', taxonId: 'gone', known: {} });
+    expect(first).toEqual(table[0]);
   });
   test('are parted by what was seen, and read as observations with the slip', () => {
     const piles = sortPile({ specimens: [0, 1, 2, 3] }, [0, 1]);

@@ -64,7 +64,7 @@ export function laidOut(
 
 /**
  * Real twigs on the table. What they show is what their trees always show, or mostly: nobody has measured them, and what varies from twig to
- * twig is not known of them. Twigs of trees that are not in the list are left out.
+ * twig is not known of them. Of a tree that is not in the list nothing is known; its twig keeps its place.
  *
  * @example
  * realTable([{ tag: '7', taxonId: 'acer-glabrum' }], list, BUILT_IN, tableView(200))[0]!.known['twig.arrangement']; // 'opposite'
@@ -76,10 +76,7 @@ export function realTable(
   view: View,
 ): OnTable[] {
   const knownOfTree = new Map(list.map((each) => [each.taxon.id, sureOf(each, vocabulary, view)]));
-  return twigs.flatMap(({ tag, taxonId }) => {
-    const known = knownOfTree.get(taxonId);
-    return known ? [{ taxonId, tag, known }] : [];
-  });
+  return twigs.map(({ tag, taxonId }) => ({ taxonId, tag, known: knownOfTree.get(taxonId) ?? {} }));
 }
 
 /** A table: of real twigs where it holds some, else of specimens drawn anew from its seed. */

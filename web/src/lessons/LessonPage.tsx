@@ -20,6 +20,7 @@ import {
   noted,
   reworded,
   underEdits,
+  wholeEdits,
   withoutSlide,
   withSlide,
 } from './editing.ts';
@@ -47,7 +48,8 @@ function Lesson({ course, lesson }: { course: WholeCourse; lesson: LessonAnswer 
     ...NO_EDITS,
     ...lesson.edits,
   });
-  const stops = useMemo(() => underEdits(lesson.stops, kept.value), [lesson.stops, kept.value]);
+  const edits = useMemo(() => wholeEdits(kept.value), [kept.value]);
+  const stops = useMemo(() => underEdits(lesson.stops, edits), [lesson.stops, edits]);
   const photos = useMemo<LessonPhotos>(
     () => ({ courseId: course.id, setId: lesson.setId, all: lesson.photos, units: course.units }),
     [course.id, course.units, lesson.setId, lesson.photos],
@@ -55,7 +57,8 @@ function Lesson({ course, lesson }: { course: WholeCourse; lesson: LessonAnswer 
   const [chosen, choose] = useState(stops[0]?.key);
   const stop = stops.find(({ key }) => key === chosen) ?? stops[0];
   const { saveAll, saving, problem } = useSavedLesson(course.id, lesson.setId, kept);
-  const change = (next: (edits: LessonEdits) => LessonEdits) => kept.set(next);
+  const change = (next: (edits: LessonEdits) => LessonEdits) =>
+    kept.set((before) => next(wholeEdits(before)));
   const addSlide = () => {
     const key = `own/${newId()}`;
     change((edits) =>
@@ -94,8 +97,8 @@ function Lesson({ course, lesson }: { course: WholeCourse; lesson: LessonAnswer 
                 key={stop.key}
                 stop={stop}
                 photos={photos}
-                note={kept.value.notes[stop.key] ?? ''}
-                title={kept.value.own.find(({ key }) => key === stop.key)?.title}
+                note={edits.notes[stop.key] ?? ''}
+                title={edits.own.find(({ key }) => key === stop.key)?.title}
                 change={change}
                 onMove={(by) => change((edits) => inOtherOrder(edits, stops, stop.key, by))}
                 onAdd={addSlide}
@@ -117,7 +120,7 @@ function useSavedLesson(courseId: string, setId: string, kept: Kept<LessonEdits>
       () =>
         call('PUT /api/courses/{courseId}/lessons/{setId}', {
           params: { courseId, setId },
-          body: kept.value,
+          body: wholeEdits(kept.value),
         }),
       {
         done: () => {

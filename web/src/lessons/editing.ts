@@ -1,5 +1,8 @@
-import { edited, type LessonEdits, type LessonStop } from '@hurrow/core/lesson';
+import { edited, NO_EDITS, type LessonEdits, type LessonStop } from '@hurrow/core/lesson';
 import { moved } from '../app/moved.ts';
+
+/** Changes as they are kept now, from what a browser kept before there were photos in lessons. */
+export const wholeEdits = (kept: Partial<LessonEdits>): LessonEdits => ({ ...NO_EDITS, ...kept });
 
 /** A point hidden from the lesson, or shown again. */
 export const hid = (edits: LessonEdits, key: string): LessonEdits => ({

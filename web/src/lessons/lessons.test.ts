@@ -7,6 +7,7 @@ import {
   noted,
   reworded,
   underEdits,
+  wholeEdits,
   withoutSlide,
   withSlide,
 } from './editing.ts';
@@ -35,6 +36,11 @@ describe('editing', () => {
     expect(
       reworded(edits, { ...stops[0]!, words: 'my words', generated: 'said of a' }, 'said of a').reworded,
     ).toEqual({});
+  });
+  test('a draft from before there were photos is taken as it is', () => {
+    const { pictures: _pictures, ...older } = noted(NO_EDITS, 'a', 'Hold one up.');
+    expect(wholeEdits(older)).toEqual({ ...NO_EDITS, notes: { a: 'Hold one up.' } });
+    expect(underEdits(stops, wholeEdits(older))[0]!.note).toBe('Hold one up.');
   });
   test('when the scores say something else, that is remarked until it is acknowledged', () => {
     const edits = reworded(NO_EDITS, stops[0]!, 'my words');

@@ -61,8 +61,9 @@ function Table({ course, list, vocabulary, inUse }: SortTableProps) {
   const [path, setPath] = useState<PilePath>([]);
   const pile = pileAt(root, path);
   const nameOf = (place: number) => {
-    const { taxon } = list.find((each) => each.taxon.id === table[place]!.taxonId)!;
-    return `${commonName(taxon)}, ${scientificName(taxon)}`;
+    const { taxonId } = table[place]!;
+    const found = list.find(({ taxon }) => taxon.id === taxonId);
+    return found ? `${commonName(found.taxon)}, ${scientificName(found.taxon)}` : taxonId;
   };
   const make = () => {
     sort(replaced(root, path, sortPile(pile, ringed)));
@@ -376,7 +377,10 @@ function OwnKey({ sorted, view, table, words, list, open }: OwnKeyProps) {
     [key, list, words.vocabulary],
   );
   if (!key) return null;
-  const nameOf = (id: string) => commonName(list.find(({ taxon }) => taxon.id === id)!.taxon);
+  const nameOf = (id: string) => {
+    const found = list.find(({ taxon }) => taxon.id === id);
+    return found ? commonName(found.taxon) : id;
+  };
   const lines = keyLines(key, 'indented', words.vocabulary, words.audience, words.units);
   const alone = lines.filter(({ to }) => 'taxa' in to && to.taxa.length === 1).length;
   return (
