@@ -116,7 +116,7 @@ async function admitted(db: Db, entry: Route, request: Request): Promise<Who | u
         401,
         'Somebody else is signed in on this phone now. What you wrote is kept on it; sign in again to send it.',
       );
-    const standing = await standingIn(db, who, aboutOf(request));
+    const standing = await standingAt(db, who, request);
     if (!entry.allow.includes(standing.role))
       throw new Problem(403, 'Your account may not do this. Ask the owner of this Hurrow.');
     return fromOwnPages(entry, request, standing);
@@ -124,12 +124,19 @@ async function admitted(db: Db, entry: Route, request: Request): Promise<Who | u
   return fromOwnPages(entry, request, who);
 }
 
-/** The course or quiz that a call is about, by its address or what is asked of it. */
-function aboutOf({ params, query }: Request): About {
+/**
+ * Who calls, as they stand in the course or quiz of the address; without one, in the course that is asked for. Throws where any course that
+ * is named is closed to them: naming an open one beside it opens nothing.
+ */
+async function standingAt(db: Db, who: Who, { params, query }: Request): Promise<Who> {
   const text = (value: unknown) => (typeof value === 'string' && value !== '-' ? value : undefined);
-  const courseId = text(params['courseId']) ?? text(query['courseId']) ?? text(query['course']);
-  const quizId = text(params['quizId']);
-  return { ...(courseId === undefined ? {} : { courseId }), ...(quizId === undefined ? {} : { quizId }) };
+  const named: About[] = [
+    { quizId: text(params['quizId']) },
+    ...[params['courseId'], query['courseId'], query['course']].map((id) => ({ courseId: text(id) })),
+  ].filter((about) => Object.values(about).some((id) => id !== undefined)) as About[];
+  const standings: Who[] = [];
+  for (const about of named) standings.push(await standingIn(db, who, about));
+  return standings[0] ?? who;
 }
 
 /** Who calls; throws where a change does not come from our own pages. */

@@ -93,6 +93,10 @@ describe('a course of two', () => {
       .replace('{quizId}', planted.quizId)
       .replace(/\{\w+\}/g, '00000000-0000-4000-8000-000000000000');
     expect((await people.bo.caller.call(method, inIt)).status).toBe(404);
+    // Naming a course that is open beside it opens nothing.
+    expect((await people.bo.caller.call(method, `${inIt}?courseId=${other}&course=${other}`)).status).toBe(
+      404,
+    );
   });
 
   test('is in no list, history, slip or comparison of others', async () => {
