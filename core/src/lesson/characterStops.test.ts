@@ -125,6 +125,14 @@ describe('the lesson of a group', () => {
     );
     for (const { right } of calls) expect(right.length).toBeGreaterThan(0);
     expect(characterCalls(setting, lessons, 10, 2)).not.toEqual(calls);
+    expect(new Set(calls.map((call) => JSON.stringify(call))).size).toBe(10);
+    // What no drawing shows is not called.
+    const smelling = ['citrus', 'rank'].map((odor, i) => broad(`s${i}`, { 'leaf.odor': odor }));
+    const odor = characterLesson(smelling, 'leaf.odor', BUILT_IN);
+    expect(odor.states).toHaveLength(2);
+    const told = characterStops({ ...setting, list: smelling }, ['leaf.odor'], 1);
+    expect(told.map(({ kind, shows }) => [kind, shows])).toEqual([['states', []]]);
+    expect(characterCalls({ list: smelling, vocabulary: BUILT_IN }, [odor], 10, 1)).toEqual([]);
     // An entire leaf has no teeth whose tips could be called.
     const tips = calls.filter(({ characterId }) => characterId === 'leaf.toothTip');
     expect(tips.map(({ taxonId }) => taxonId)).not.toContain('arbor-integra');

@@ -1,6 +1,6 @@
 import type { ProfiledTaxon } from '../evidence/index.ts';
 import { characterName, type Audience } from '../score/index.ts';
-import { drawPlate, sampleSpecimen } from '../specimen/index.ts';
+import { DRAWN, drawPlate, sampleSpecimen } from '../specimen/index.ts';
 import { commonName } from '../taxon/index.ts';
 import { listInWords } from '../view/index.ts';
 import { SHOWN_BY, type Character, type Vocabulary } from '../vocabulary/index.ts';
@@ -64,7 +64,7 @@ export function characterStops(
 }
 
 /**
- * Specimens to call, of each character as many: only those of which a drawing shows the state.
+ * Specimens to call, of each character as many: only those of which a drawing shows the state, so that there may be fewer.
  *
  * @example
  * characterCalls(setting, [characterLesson(list, 'leaf.teeth', BUILT_IN)], 10, 1)[0]!.right; // ['double']
@@ -75,7 +75,9 @@ export function characterCalls(
   count: number,
   seed: number,
 ): CharacterCall[] {
-  const queues = lessons.map((lesson, i) => {
+  // What a drawing does not show, such as a smell, is called on real ones.
+  const drawn = lessons.filter(({ characterId, states }) => states.length > 0 && isDrawn(characterId));
+  const queues = drawn.map((lesson, i) => {
     const view = viewOfCharacter(vocabulary.get(lesson.characterId)!);
     return toCall(lesson, count, seed + i).flatMap(({ taxonId, seed: first }): CharacterCall[] => {
       const profiled = list.find(({ taxon }) => taxon.id === taxonId)!;
@@ -88,13 +90,13 @@ export function characterCalls(
       return [];
     });
   });
-  const able = queues.filter((queue) => queue.length > 0);
-  // In turn, so that the class looks at another thing each time.
-  return Array.from({ length: able.length === 0 ? 0 : count }, (_, i) => {
-    const queue = able[i % able.length]!;
-    return queue[Math.floor(i / able.length) % queue.length]!;
-  });
+  // In turn, so that the class looks at another thing each time, and at no specimen twice.
+  return Array.from({ length: count }, (_, i) => queues.flatMap((queue) => queue[i] ?? []))
+    .flat()
+    .slice(0, count);
 }
+
+const isDrawn = (characterId: string): boolean => DRAWN.some((id) => id === characterId);
 
 const words = (state: StateOnList, { audience }: CharacterSetting): string => bothWords(state, audience).word;
 
@@ -121,7 +123,8 @@ export function statesStops(setting: CharacterSetting, lesson: CharacterLesson):
       ask: `What differs from left to right?`,
       taxa: states.map(({ example }) => example),
       characters: [character.id],
-      shows: [SHOWN_BY[character.organ]],
+      // Drawn alike, what a drawing does not show would be a riddle: its states are told.
+      shows: isDrawn(character.id) ? [SHOWN_BY[character.organ]] : [],
       states: states.map(({ id }) => id),
       hidden: false,
     };
