@@ -11,8 +11,9 @@ export interface Box {
 
 /** What lies over a photo, in its pixels. */
 export interface MarkedPhoto {
-  /** Width of a line. */
+  /** Width of a line, and height of a letter. */
   thick: number;
+  letters: number;
   /** Lines of marks, with the words that stand at them. */
   marks: { d: string; text?: { x: number; y: number; words: string } }[];
   /** Parts of the photo that are shown larger in a corner. */
@@ -76,6 +77,7 @@ export function markedPhoto(
   const rule = scale === undefined ? undefined : ruleOf(scale, { width, height }, units);
   return {
     thick,
+    letters: thick * LETTERS,
     marks: annotations.map((mark) => lineOf(mark, { width, height }, thick)),
     insets: insets.flatMap(
       (mark) =>
@@ -221,10 +223,10 @@ export function photosSvg(
 }
 
 function markedSvg(photo: PhotoToDraw, { paper, line, ink }: MarkLook, units: 'metric' | 'imperial'): string {
-  const { thick, marks, insets, rule } = markedPhoto(photo.record, photo, units);
+  const { thick, letters, marks, insets, rule } = markedPhoto(photo.record, photo, units);
   const image = `<image href="${escapeText(photo.href)}" width="${photo.width}" height="${photo.height}"/>`;
   const words = (x: number, y: number, text: string) =>
-    `<text x="${x}" y="${y}" font-size="${thick * LETTERS}" fill="${ink}" stroke="${paper}" stroke-width="${thick * 3}" paint-order="stroke">${escapeText(text)}</text>`;
+    `<text x="${x}" y="${y}" font-size="${letters}" fill="${ink}" stroke="${paper}" stroke-width="${thick * 3}" paint-order="stroke">${escapeText(text)}</text>`;
   const twice = (d: string) =>
     `<path d="${d}" fill="none" stroke="${paper}" stroke-width="${thick * 2.6}"/><path d="${d}" fill="none" stroke="${line}" stroke-width="${thick}"/>`;
   return [

@@ -18,8 +18,8 @@ const DENSITY = 160;
 /** Points of letters, and of a line. */
 const LETTERS = { label: 13, bar: 12, inset: 11 };
 const LINE = 1.2;
-/** How wide a letter is to its height. */
-const LETTER = 0.6;
+/** How wide a letter is to its height, also in the bold of a font that stands in for ours where that is not installed. */
+export const LETTER = 0.6;
 /** Half the height of the ends of a scale bar, and the radius of what a pointer ends in, in pixels. */
 const [END, DOT] = [4, 2.6];
 

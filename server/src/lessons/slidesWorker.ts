@@ -2,7 +2,7 @@ import pptx from 'pptxgenjs';
 import { type LessonStop } from '@hurrow/core/lesson';
 import { commonName, scientificName } from '@hurrow/core/taxon';
 import { drawingOfOne, shownAt } from './drawn.ts';
-import { asPicture, drawOnSlide, type Place, type Slide } from './onSlide.ts';
+import { asPicture, drawOnSlide, LETTER, type Place, type Slide } from './onSlide.ts';
 import type { LessonToDraw } from './toDraw.ts';
 import { upperFirst } from '@hurrow/core/words';
 
@@ -237,9 +237,6 @@ function foot(slide: Slide, lesson: LessonToDraw, stop: LessonStop, width: numbe
     align: 'right',
   });
 }
-
-/** How wide a letter is to its height, also in the bold of a font that stands in for ours where that is not installed. */
-const LETTER = 0.6;
 
 /** The largest size, in points, at which a text fits its box of inches. */
 export function fitting(text: string, width: number, height: number, most: number, least: number): number {

@@ -2,9 +2,6 @@ import type { Photo } from '@hurrow/contract/photos';
 import { boxPath, markedPhoto, rulePath, type MarkedPhoto as Marked } from '@hurrow/core/measurement';
 import { color } from '../app/tokens.ts';
 
-/** Letters are so many lines high. */
-const LETTERS = 13;
-
 /** A photo with what was marked on it: arrows, circles, labels, parts shown larger, and a rule where its scale is known. */
 export function MarkedPhoto({
   photo,
@@ -19,7 +16,7 @@ export function MarkedPhoto({
 }) {
   const { record, width, height } = photo;
   const marked = markedPhoto(record, photo, units);
-  const { insets, rule, thick } = marked;
+  const { insets, rule, thick, letters } = marked;
   const image = <image href={href} width={width} height={height} />;
   return (
     <svg viewBox={`0 0 ${width} ${height}`} role="img" aria-label={label}>
@@ -41,7 +38,7 @@ export function MarkedPhoto({
       {rule && (
         <>
           <Line d={rulePath(rule, thick)} thick={thick} />
-          <Words x={rule.x} y={rule.y - thick * 6} thick={thick}>
+          <Words x={rule.x} y={rule.y - thick * 6} thick={thick} letters={letters}>
             {rule.label}
           </Words>
         </>
@@ -51,12 +48,16 @@ export function MarkedPhoto({
 }
 
 /** The marks alone, over a photo that is drawn by whoever shows them. */
-export function Marks({ marked: { marks, thick } }: { marked: Pick<Marked, 'marks' | 'thick'> }) {
+export function Marks({
+  marked: { marks, thick, letters },
+}: {
+  marked: Pick<Marked, 'marks' | 'thick' | 'letters'>;
+}) {
   return marks.map(({ d, text }, i) => (
     <g key={i}>
       <Line d={d} thick={thick} />
       {text && (
-        <Words x={text.x} y={text.y} thick={thick}>
+        <Words x={text.x} y={text.y} thick={thick} letters={letters}>
           {text.words}
         </Words>
       )}
@@ -72,11 +73,19 @@ const Line = ({ d, thick }: { d: string; thick: number }) => (
   </g>
 );
 
-const Words = ({ x, y, thick, children }: { x: number; y: number; thick: number; children: string }) => (
+interface WordsProps {
+  x: number;
+  y: number;
+  thick: number;
+  letters: number;
+  children: string;
+}
+
+const Words = ({ x, y, thick, letters, children }: WordsProps) => (
   <text
     x={x}
     y={y}
-    fontSize={thick * LETTERS}
+    fontSize={letters}
     fill={color('onDrawn')}
     stroke={color('drawn')}
     strokeWidth={thick * 3}
