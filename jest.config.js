@@ -1,10 +1,18 @@
 const shared = {
   testEnvironment: 'node',
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
+  moduleNameMapper: { '\\.css$': '<rootDir>/setup/classNames.mjs' },
   transform: {
     '^.+\\.tsx?$': [
       '<rootDir>/setup/jestTransform.mjs',
-      { jsc: { target: 'es2022', parser: { syntax: 'typescript', tsx: true } }, module: { type: 'es6' } },
+      {
+        jsc: {
+          target: 'es2022',
+          parser: { syntax: 'typescript', tsx: true },
+          transform: { react: { runtime: 'automatic' } },
+        },
+        module: { type: 'es6' },
+      },
     ],
   },
 };
@@ -16,7 +24,7 @@ export default {
     {
       ...shared,
       displayName: 'core',
-      testMatch: ['core', 'contract', 'demo', 'web'].map((room) => `<rootDir>/${room}/**/*.test.ts`),
+      testMatch: ['core', 'contract', 'demo', 'web'].map((room) => `<rootDir>/${room}/**/*.test.{ts,tsx}`),
     },
     {
       ...shared,
