@@ -4,7 +4,7 @@ import type { Session } from '@hurrow/contract/session';
 import { App, Button } from 'antd';
 import { useQuery } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
-import { call } from '../app/api.ts';
+import { call, messageOf } from '../app/api.ts';
 import { NamesKept } from '../keeping/NamesKept.tsx';
 import { invitationAddress } from '../signin/arriving.ts';
 import { Backups } from './Backups.tsx';
@@ -87,6 +87,7 @@ function Teachers() {
         </tbody>
       </table>
       {invited && <Invited {...invited} />}
+      {held.error && <Problem>{messageOf(held.error)}</Problem>}
       {problem && <Problem>{problem}</Problem>}
       <form className={styles['add']} onSubmit={add}>
         <h2>Add someone who teaches</h2>

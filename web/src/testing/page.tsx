@@ -58,7 +58,7 @@ export function shownOnPage(what: ReactNode, at = '/') {
     shown.rerender(around(null));
   };
   open.add(leave);
-  return { ...shown, address: () => place.address, again: () => shown.rerender(around(what)), leave };
+  return { ...shown, address: () => place.address, leave };
 }
 
 /**
@@ -71,8 +71,10 @@ export function shownOnPage(what: ReactNode, at = '/') {
  * plan.now().stations.length; // 1
  */
 export function hookOnPage<T>(use: () => T, at = '/') {
-  const held: { said?: T } = {};
+  const held: { said?: T; paint?: () => void } = {};
   function Page() {
+    const [, count] = useState(0);
+    held.paint = () => count((n) => n + 1);
     held.said = use();
     return null;
   }
@@ -82,6 +84,8 @@ export function hookOnPage<T>(use: () => T, at = '/') {
     now,
     address,
     leave,
+    /** Paints the page anew, after something outside of it has changed. */
+    again: () => act(async () => held.paint?.()),
     does: async (what: (said: T) => unknown): Promise<void> => {
       await act(async () => {
         await what(now());

@@ -12,14 +12,14 @@ export interface Asked {
 /** An answer, or what works it out from what was asked; `refusal` makes the server say no. */
 export type Answers = { [C in Call]?: Answer<C> | Refusal | ((asked: Asked) => Answer<C> | Refusal) };
 
-interface Refusal {
-  refused: { code: ProblemCode; message: string };
+class Refusal {
+  readonly problem: { code: ProblemCode; message: string };
+  constructor(code: ProblemCode, message: string) {
+    this.problem = { code, message };
+  }
 }
 
-export const refusal = (code: ProblemCode, message: string): Refusal => ({ refused: { code, message } });
-
-const isRefusal = (answer: unknown): answer is Refusal =>
-  typeof answer === 'object' && answer !== null && 'refused' in answer;
+export const refusal = (code: ProblemCode, message: string): Refusal => new Refusal(code, message);
 
 /**
  * A server that stands in for the real one: it answers each call as it is told, keeps what it was asked, and can be cut off. What it was
@@ -63,7 +63,7 @@ export function standIn(answers: Answers) {
     asked.push(sent);
     const told = answers[name];
     const answer: unknown = typeof told === 'function' ? told(sent) : told;
-    return isRefusal(answer) ? Response.json(answer.refused, { status: 409 }) : Response.json(answer);
+    return answer instanceof Refusal ? Response.json(answer.problem, { status: 409 }) : Response.json(answer);
   };
   return {
     asked,
