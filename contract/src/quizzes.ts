@@ -259,7 +259,7 @@ export const rulingSchema = Joi.object<RulingBody>({
     .default('')
     .label('Reason')
     // Points by hand outweigh the rules: whoever asks later must find why.
-    .when('points', { is: Joi.object().required(), then: Joi.string().trim().min(3).max(300).required() }),
+    .when('points', { is: Joi.object().required(), then: Joi.string().invalid('').min(3).required() }),
 });
 
 export interface ResponseBody {
