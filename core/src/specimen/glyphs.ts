@@ -5,7 +5,7 @@ import { type CharacterId, type Part, type Vocabulary } from '../vocabulary/inde
 import { bladeOf, bladeSize } from './leaf/blade.ts';
 import { add, band, boundsOf, curve, direction, scaleBy, type Point } from './geometry.ts';
 import { NATURAL, NEEDLE_GREENS, LEAF_GREEN } from './palette.ts';
-import type { Shape } from './scene.ts';
+import { filled, stroke, type Shape } from './scene.ts';
 import { sampleSpecimen, TraitReader, type Traits } from './traits.ts';
 import { budShapes } from './twig/buds.ts';
 
@@ -75,33 +75,29 @@ const upright = (shapes: Shape[]): Shape[] =>
 
 function foliage(traits: Traits, reader: TraitReader): Shape[] {
   const green = (NEEDLE_GREENS[reader.state('needle.color', 'green')] ?? NEEDLE_GREENS['green']!).near;
-  const needle = (from: Point, to: Point): Shape => ({
-    role: 'needle',
-    points: band([from, to], () => 0.42),
-    closed: true,
-    fill: green,
-  });
-  const stem = (from: Point, to: Point): Shape => ({
-    role: 'twig',
-    points: band([from, to], () => 0.5),
-    closed: true,
-    fill: NATURAL['brown']!,
-  });
+  const needle = (from: Point, to: Point): Shape =>
+    filled(
+      'needle',
+      band([from, to], () => 0.42),
+      green,
+    );
+  const stem = (from: Point, to: Point): Shape =>
+    filled(
+      'twig',
+      band([from, to], () => 0.5),
+      NATURAL['brown']!,
+    );
   switch (reader.state('foliage.kind', 'broad')) {
     case 'broad': {
       const plain: Traits = { ...traits, values: { ...traits.values, 'leaf.teeth': 'none' } };
       const { length, width } = bladeSize(plain);
       const blade = bladeOf(plain, length, width);
       const shapes: Shape[] = [
-        { role: 'blade', points: blade.outline, closed: true, fill: LEAF_GREEN },
-        {
-          role: 'midrib',
-          points: [
-            [-length * 0.18, 0],
-            [length * 0.9, 0],
-          ],
-          closed: false,
-        },
+        filled('blade', blade.outline, LEAF_GREEN),
+        stroke('midrib', [
+          [-length * 0.18, 0],
+          [length * 0.9, 0],
+        ]),
       ];
       return upright(shapes);
     }
@@ -119,17 +115,18 @@ function foliage(traits: Traits, reader: TraitReader): Shape[] {
         ),
       ];
     case 'scales':
-      return Array.from({ length: 5 }, (_, i): Shape => ({
-        role: 'needle',
-        points: [
-          [i * 4, 0],
-          [i * 4 + 2.4, -2.6],
-          [i * 4 + 5.4, 0],
-          [i * 4 + 2.4, 2.6],
-        ],
-        closed: true,
-        fill: green,
-      }));
+      return Array.from({ length: 5 }, (_, i): Shape =>
+        filled(
+          'needle',
+          [
+            [i * 4, 0],
+            [i * 4 + 2.4, -2.6],
+            [i * 4 + 5.4, 0],
+            [i * 4 + 2.4, 2.6],
+          ],
+          green,
+        ),
+      );
     default: {
       const lie = reader.state('needle.lie', 'allRound');
       const up = lie === 'sweptUp';
@@ -156,8 +153,8 @@ const ring = (at: Point, rx: number, ry: number): Point[] =>
 
 function fruit(reader: TraitReader): Shape[] {
   const color = NATURAL[reader.states('fruit.color')[0] ?? 'brown'] ?? NATURAL['brown']!;
-  const body = (points: Point[]): Shape => ({ role: 'fruit', points, closed: true, fill: color });
-  const mark = (points: Point[]): Shape => ({ role: 'mark', points, closed: false });
+  const body = (points: Point[]): Shape => filled('fruit', points, color);
+  const mark = (points: Point[]): Shape => stroke('mark', points);
   const type = reader.state('fruit.type', 'seedCone');
   switch (type) {
     case 'seedCone': {
@@ -176,9 +173,9 @@ function fruit(reader: TraitReader): Shape[] {
             ]),
           );
       const attitude = reader.state('cone.attitude', 'hanging');
-      cone.push({
-        role: 'twig',
-        points:
+      cone.push(
+        stroke(
+          'twig',
           attitude === 'erect'
             ? [
                 [-7, 10],
@@ -193,8 +190,8 @@ function fruit(reader: TraitReader): Shape[] {
                   [-6.5, -9],
                   [-6.5, 9],
                 ],
-        closed: false,
-      });
+        ),
+      );
       return cone;
     }
     case 'catkinCone':
@@ -258,18 +255,17 @@ function fruit(reader: TraitReader): Shape[] {
     case 'acorn':
       return [
         body(ring([0, 2], 5, 7)),
-        {
-          role: 'fruitScale',
-          points: [
+        filled(
+          'fruitScale',
+          [
             [-6, -1],
             [-5, -6],
             [0, -8],
             [5, -6],
             [6, -1],
           ],
-          closed: true,
-          fill: NATURAL['greyBrown']!,
-        },
+          NATURAL['greyBrown']!,
+        ),
       ];
     case 'drupe':
     case 'pome':
@@ -302,20 +298,19 @@ function fruit(reader: TraitReader): Shape[] {
 function bark(reader: TraitReader): Shape[] {
   const color = NATURAL[reader.states('bark.color')[0] ?? 'grey'] ?? NATURAL['grey']!;
   const shapes: Shape[] = [
-    {
-      role: 'bark',
-      points: [
+    filled(
+      'bark',
+      [
         [2, 2],
         [22, 2],
         [22, 22],
         [2, 22],
       ],
-      closed: true,
-      fill: color,
-    },
+      color,
+    ),
   ];
-  const mark = (points: Point[]) => shapes.push({ role: 'mark', points, closed: false });
-  const dash = (points: Point[]) => shapes.push({ role: 'lenticel', points, closed: false });
+  const mark = (points: Point[]) => shapes.push(stroke('mark', points));
+  const dash = (points: Point[]) => shapes.push(stroke('lenticel', points));
   const surfaces = reader.states('bark.surface');
   const has = (...states: string[]) => states.some((state) => surfaces.includes(state));
   if (has('deepFurrows', 'jigsaw', 'fluted'))

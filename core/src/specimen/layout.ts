@@ -1,5 +1,5 @@
 import { areaOf, boundsOf, clipLine, clipOutline, distance, type Bounds, type Point } from './geometry.ts';
-import type { Inset, Scene, Shape } from './scene.ts';
+import { stroke, type Inset, type Scene, type Shape } from './scene.ts';
 import { outlineOf, STYLE, WEIGHTED } from './style.ts';
 
 export interface DrawnPath {
@@ -154,17 +154,13 @@ function layField(scene: Scene, options: LayoutOptions): Drawing {
     const points = clipOutline(shape.points, box);
     return points.length > 2 ? [{ ...shape, points }] : [];
   });
-  const frame: Shape = {
-    role: 'mark',
-    points: [
-      [box.left, box.top],
-      [box.right, box.top],
-      [box.right, box.bottom],
-      [box.left, box.bottom],
-      [box.left, box.top],
-    ],
-    closed: false,
-  };
+  const frame: Shape = stroke('mark', [
+    [box.left, box.top],
+    [box.right, box.top],
+    [box.right, box.bottom],
+    [box.left, box.bottom],
+    [box.left, box.top],
+  ]);
   const middle = toPixel([(box.left + box.right) / 2, (box.top + box.bottom) / 2]);
   return {
     width: options.width,

@@ -71,6 +71,14 @@ export interface Shape {
   line?: number;
 }
 
+/** A closed outline, in the color of the part where a trait gives one. */
+export const filled = (role: Role, points: readonly Point[], fill?: string): Shape =>
+  fill === undefined ? { role, points, closed: true } : { role, points, closed: true, fill };
+
+/** An open line, so many millimetres wide where that is not left to the renderer. */
+export const stroke = (role: Role, points: readonly Point[], line?: number): Shape =>
+  line === undefined ? { role, points, closed: false } : { role, points, closed: false, line };
+
 /** A part drawn larger in a circle; the magnification is worked out when it is laid out. */
 export interface Inset {
   title: string;

@@ -1,7 +1,7 @@
 import { randomFrom, seedOf } from '../../random/index.ts';
 import { boundsOf, clipLine, clipOutline, type Bounds, type Point } from '../geometry.ts';
 import { blend, NATURAL, tinted } from '../palette.ts';
-import { anchor, emptyScene, type Role, type Scene, type Shape } from '../scene.ts';
+import { anchor, emptyScene, filled, type Role, type Scene, type Shape } from '../scene.ts';
 import { TraitReader, type Traits } from '../traits.ts';
 import { BARK_SIZE, type Mark } from './mark.ts';
 import { fluted, furrows, plates, scales, strips } from './relief.ts';
@@ -22,17 +22,18 @@ export function barkField(traits: Traits): Scene | undefined {
   const scene = emptyScene();
   scene.field = true;
   const box: Bounds = { left: 0, top: 0, right: BARK_SIZE, bottom: BARK_SIZE };
-  scene.shapes.push({
-    role: 'bark',
-    points: [
-      [0, 0],
-      [BARK_SIZE, 0],
-      [BARK_SIZE, BARK_SIZE],
-      [0, BARK_SIZE],
-    ],
-    closed: true,
-    fill: base,
-  });
+  scene.shapes.push(
+    filled(
+      'bark',
+      [
+        [0, 0],
+        [BARK_SIZE, 0],
+        [BARK_SIZE, BARK_SIZE],
+        [0, BARK_SIZE],
+      ],
+      base,
+    ),
+  );
   const mark: Mark = (role, points, closed, fill) => {
     const own = boundsOf([points]);
     // What crosses an edge comes in again at the other.

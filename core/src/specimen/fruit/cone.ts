@@ -1,7 +1,7 @@
 import { randomFrom, seedOf } from '../../random/index.ts';
 import { add, band, curve, direction, place, scaleBy, type Point } from '../geometry.ts';
 import { NATURAL, tinted } from '../palette.ts';
-import { anchor, emptyScene, type Scene, type Shape } from '../scene.ts';
+import { anchor, emptyScene, filled, stroke, type Scene, type Shape } from '../scene.ts';
 import { TraitReader, type Traits } from '../traits.ts';
 
 /** Width over length: long cones are slender. */
@@ -38,26 +38,22 @@ export function seedCone(traits: Traits): Scene {
         ]
       : curve([-stalk - twig * 0.6, -reach], [-stalk, 0], [-stalk - twig * 0.6, reach], 8);
   const moved = (points: readonly Point[]) => place(points, [0, 0], turn);
-  scene.shapes.push({
-    role: 'twig',
-    points: moved(band(branch, () => twig)),
-    closed: true,
-    fill: NATURAL['greyBrown']!,
-  });
-  scene.shapes.push({
-    role: 'stalk',
-    points: moved(
-      band(
-        [
-          [-stalk - twig, 0],
-          [length * 0.06, 0],
-        ],
-        () => twig * 0.8,
+  scene.shapes.push(filled('twig', moved(band(branch, () => twig)), NATURAL['greyBrown']!));
+  scene.shapes.push(
+    filled(
+      'stalk',
+      moved(
+        band(
+          [
+            [-stalk - twig, 0],
+            [length * 0.06, 0],
+          ],
+          () => twig * 0.8,
+        ),
       ),
+      NATURAL['brown']!,
     ),
-    closed: true,
-    fill: NATURAL['brown']!,
-  });
+  );
   for (const shape of shapes) scene.shapes.push({ ...shape, points: moved(shape.points) });
   const middle = moved([[length * 0.5, 0]])[0]!;
   anchor(
@@ -98,27 +94,29 @@ function coneBody(
   const radius = (t: number) => (width / 2) * Math.sin(Math.PI * Math.min(1, 0.1 + 0.9 * t ** 0.8)) ** 0.62;
   const end = broken ? 0.58 : 1;
   if (broken)
-    shapes.push({
-      role: 'stalk',
-      points: band(
-        [
-          [length * 0.3, 0],
-          [length, 0],
-        ],
-        (s) => width * 0.05 * (1.2 - s),
+    shapes.push(
+      filled(
+        'stalk',
+        band(
+          [
+            [length * 0.3, 0],
+            [length, 0],
+          ],
+          (s) => width * 0.05 * (1.2 - s),
+        ),
+        NATURAL['brown']!,
       ),
-      closed: true,
-      fill: NATURAL['brown']!,
-    });
-  shapes.push({
-    role: 'fruit',
-    points: band(
-      Array.from({ length: 17 }, (_, i): Point => [length * end * (0.02 + (0.95 * i) / 16), 0]),
-      (s) => Math.max(0.02, radius(s * end) * (open ? 0.8 : 0.92)),
+    );
+  shapes.push(
+    filled(
+      'fruit',
+      band(
+        Array.from({ length: 17 }, (_, i): Point => [length * end * (0.02 + (0.95 * i) / 16), 0]),
+        (s) => Math.max(0.02, radius(s * end) * (open ? 0.8 : 0.92)),
+      ),
+      tinted(color, open ? -0.5 : -0.3),
     ),
-    closed: true,
-    fill: tinted(color, open ? -0.5 : -0.3),
-  });
+  );
   const bract = reader.state('cone.bract', 'hidden');
   for (const scale of scalesOf(length, width, radius)) {
     const { t, around, size } = scale;
@@ -195,37 +193,38 @@ function scaleShapes(
   depth: number,
 ): Shape[] {
   const jagged = reader.state('cone.scaleTip', 'even') === 'jagged';
-  const shapes: Shape[] = [
-    { role: 'fruitScale', points: put(scaleOutline(long, wide, jagged)), closed: true },
-  ];
+  const shapes: Shape[] = [filled('fruitScale', put(scaleOutline(long, wide, jagged)))];
   if (reader.flag('cone.thickEnd')) {
     // The end of a pine's scale is a shield, wider than long, with a keel across and a boss in the middle.
-    shapes.push({
-      role: 'mark',
-      points: put([
-        [long * 0.7, -wide * 0.44],
-        [long * 0.62, 0],
-        [long * 0.7, wide * 0.44],
-      ]),
-      closed: false,
-    });
+    shapes.push(
+      stroke(
+        'mark',
+        put([
+          [long * 0.7, -wide * 0.44],
+          [long * 0.62, 0],
+          [long * 0.7, wide * 0.44],
+        ]),
+      ),
+    );
     if (depth > 0.3)
-      shapes.push({
-        role: 'mark',
-        points: put(curve([long * 0.78, -wide * 0.1], [long * 0.86, 0], [long * 0.78, wide * 0.1], 4)),
-        closed: false,
-      });
+      shapes.push(
+        stroke(
+          'mark',
+          put(curve([long * 0.78, -wide * 0.1], [long * 0.86, 0], [long * 0.78, wide * 0.1], 4)),
+        ),
+      );
   }
   if (reader.flag('cone.armed') && depth > -0.05)
-    shapes.push({
-      role: 'thorn',
-      points: put([
-        [long * 0.76, -wide * 0.07],
-        [long * 1.14, wide * 0.03],
-        [long * 0.76, wide * 0.07],
-      ]),
-      closed: true,
-    });
+    shapes.push(
+      filled(
+        'thorn',
+        put([
+          [long * 0.76, -wide * 0.07],
+          [long * 1.14, wide * 0.03],
+          [long * 0.76, wide * 0.07],
+        ]),
+      ),
+    );
   return shapes;
 }
 
@@ -266,33 +265,31 @@ function bractShapes(
   const fill = '#c9b184';
   if (kind === 'bentBack')
     return [
-      {
-        role: 'bract',
-        points: put([
+      filled(
+        'bract',
+        put([
           ...curve([long * 0.7, -wide * 0.12], [long * 1.25, 0], [long * 0.75, wide * 0.42], 5),
           [long * 0.7, wide * 0.12],
         ]),
-        closed: true,
         fill,
-      },
+      ),
     ];
   if (kind === 'straight')
     return [
-      {
-        role: 'bract',
-        points: put([
+      filled(
+        'bract',
+        put([
           [long * 0.6, -wide * 0.12],
           [long * 1.45, 0],
           [long * 0.6, wide * 0.12],
         ]),
-        closed: true,
         fill,
-      },
+      ),
     ];
   return [
-    {
-      role: 'bract',
-      points: put([
+    filled(
+      'bract',
+      put([
         [long * 0.6, -wide * 0.2],
         [long * 1.2, -wide * 0.34],
         [long * 1.08, -wide * 0.08],
@@ -301,18 +298,17 @@ function bractShapes(
         [long * 1.2, wide * 0.34],
         [long * 0.6, wide * 0.2],
       ]),
-      closed: true,
       fill,
-    },
+    ),
   ];
 }
 
 /** A conifer's seed with its wing, or without one. */
 function seedShapes(reader: TraitReader, coneLength: number): Shape[] {
   const size = Math.max(3, coneLength * 0.07);
-  const nut: Shape = {
-    role: 'nut',
-    points: band(
+  const nut: Shape = filled(
+    'nut',
+    band(
       [
         [0, 0],
         [size * 0.5, 0],
@@ -320,21 +316,19 @@ function seedShapes(reader: TraitReader, coneLength: number): Shape[] {
       ],
       (s) => size * 0.3 * Math.sin(Math.PI * (0.08 + 0.88 * s)),
     ),
-    closed: true,
-    fill: NATURAL['brown']!,
-  };
+    NATURAL['brown']!,
+  );
   if (reader.state('fruit.seed', 'winged') !== 'winged') return [nut];
   return [
-    {
-      role: 'wing',
-      points: [
+    filled(
+      'wing',
+      [
         [size * 0.4, -size * 0.2],
         ...curve([size * 1.2, -size * 0.5], [size * 3, -size * 0.75], [size * 3.4, 0], 6),
         ...curve([size * 3.4, 0], [size * 2, size * 0.35], [size * 0.4, size * 0.2], 6),
       ],
-      closed: true,
-      fill: '#d9c59b',
-    },
+      '#d9c59b',
+    ),
     nut,
   ];
 }
@@ -347,12 +341,13 @@ export function catkinCones(traits: Traits): Scene {
   const length = reader.mm('fruit.length', 15);
   const color = NATURAL[reader.states('fruit.color')[0] ?? 'green'] ?? NATURAL['brown']!;
   const axis: Point[] = curve([0, 0], [length * 0.9, -length * 0.2], [length * 2, length * 0.1], 8);
-  scene.shapes.push({
-    role: 'stalk',
-    points: band(axis, (s) => length * 0.04 * (1.3 - 0.5 * s)),
-    closed: true,
-    fill: NATURAL['brown']!,
-  });
+  scene.shapes.push(
+    filled(
+      'stalk',
+      band(axis, (s) => length * 0.04 * (1.3 - 0.5 * s)),
+      NATURAL['brown']!,
+    ),
+  );
   const places = [
     { at: axis[3]!, angle: 1.0 },
     { at: axis[4]!, angle: -0.75 },
@@ -364,12 +359,13 @@ export function catkinCones(traits: Traits): Scene {
     const size = length * random.between(0.88, 1.04);
     const stalk = size * 0.4;
     const base = add(at, scaleBy(direction(heading), stalk));
-    scene.shapes.push({
-      role: 'stalk',
-      points: band([at, base], () => length * 0.035),
-      closed: true,
-      fill: NATURAL['brown']!,
-    });
+    scene.shapes.push(
+      filled(
+        'stalk',
+        band([at, base], () => length * 0.035),
+        NATURAL['brown']!,
+      ),
+    );
     const body = coneBody(reader, size, size * 0.62, {
       open: traits.values['fruit.strobile'] !== undefined,
       broken: false,
@@ -403,23 +399,25 @@ export function samaraCones(traits: Traits): Scene {
     [length * 0.1, 0],
     [length * 0.55, length * 0.02],
   ];
-  scene.shapes.push({
-    role: 'twig',
-    points: band(twig, () => length * 0.03),
-    closed: true,
-    fill: NATURAL['redBrown']!,
-  });
+  scene.shapes.push(
+    filled(
+      'twig',
+      band(twig, () => length * 0.03),
+      NATURAL['redBrown']!,
+    ),
+  );
   for (const x of [-0.2, 0.38]) {
     const at: Point = [length * x, length * 0.02];
     const heading = Math.PI / 2 + random.between(-0.14, 0.14);
     const stalk = length * 0.22;
     const base = add(at, scaleBy(direction(heading), stalk));
-    scene.shapes.push({
-      role: 'stalk',
-      points: band([at, base], () => length * 0.018),
-      closed: true,
-      fill: NATURAL['greenish']!,
-    });
+    scene.shapes.push(
+      filled(
+        'stalk',
+        band([at, base], () => length * 0.018),
+        NATURAL['greenish']!,
+      ),
+    );
     const whole = crumbles && x > 0 ? 0.62 : 1;
     const rows = Math.round(15 * whole);
     const half = length * 0.12;
@@ -427,7 +425,7 @@ export function samaraCones(traits: Traits): Scene {
       Array.from({ length: 10 }, (_, i): Point => [(length * whole * i) / 9, 0]),
       (s) => half * Math.min(1, 0.55 + 3 * s) * (whole === 1 ? Math.min(1, (1 - s) * 5 + 0.2) : 1),
     );
-    scene.shapes.push({ role: 'fruit', points: place(body, base, heading), closed: true, fill: color });
+    scene.shapes.push(filled('fruit', place(body, base, heading), color));
     for (let row = 1; row < rows; row += 1)
       for (const across of row % 2 ? [-0.5, 0.5] : [-0.9, 0, 0.9]) {
         const s = row / 15;
@@ -437,20 +435,18 @@ export function samaraCones(traits: Traits): Scene {
           [s * length + half * 0.55, across * half],
           [s * length + half * 0.3, across * half + half * 0.36],
         ];
-        scene.shapes.push({
-          role: 'fruitScale',
-          points: place(bract, base, heading),
-          closed: true,
-          fill: tinted(color, across > 0 ? -0.1 : 0.06),
-        });
+        scene.shapes.push(
+          filled('fruitScale', place(bract, base, heading), tinted(color, across > 0 ? -0.1 : 0.06)),
+        );
       }
     if (whole < 1) {
       const tip = add(base, scaleBy(direction(heading), length * whole));
-      scene.shapes.push({
-        role: 'stalk',
-        points: band([tip, add(base, scaleBy(direction(heading), length))], () => length * 0.01),
-        closed: true,
-      });
+      scene.shapes.push(
+        filled(
+          'stalk',
+          band([tip, add(base, scaleBy(direction(heading), length))], () => length * 0.01),
+        ),
+      );
       for (let i = 0; i < 4; i += 1) {
         const spot = add(tip, [random.between(-0.3, 0.3) * length, random.between(0.12, 0.42) * length]);
         scene.shapes.push(...nutlet(spot, length * 0.09, random.between(0, 6)));
@@ -470,9 +466,9 @@ export function samaraCones(traits: Traits): Scene {
 }
 
 const nutlet = (at: Point, size: number, angle: number): Shape[] => [
-  {
-    role: 'wing',
-    points: place(
+  filled(
+    'wing',
+    place(
       [
         [0, -size],
         [size * 0.5, -size * 0.5],
@@ -486,12 +482,11 @@ const nutlet = (at: Point, size: number, angle: number): Shape[] => [
       at,
       angle,
     ),
-    closed: true,
-    fill: '#d9c59b',
-  },
-  {
-    role: 'nut',
-    points: place(
+    '#d9c59b',
+  ),
+  filled(
+    'nut',
+    place(
       [
         [size * 0.42, 0],
         [0, size * 0.28],
@@ -501,7 +496,6 @@ const nutlet = (at: Point, size: number, angle: number): Shape[] => [
       at,
       angle,
     ),
-    closed: true,
-    fill: NATURAL['brown']!,
-  },
+    NATURAL['brown']!,
+  ),
 ];

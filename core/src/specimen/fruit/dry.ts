@@ -1,7 +1,7 @@
 import { randomFrom, seedOf } from '../../random/index.ts';
 import { add, along, band, curve, direction, ellipse, place, scaleBy, type Point } from '../geometry.ts';
 import { NATURAL, tinted } from '../palette.ts';
-import { anchor, emptyScene, type Scene } from '../scene.ts';
+import { anchor, emptyScene, filled, stroke, type Scene } from '../scene.ts';
 import { TraitReader, type Traits } from '../traits.ts';
 import { fruitColor } from './color.ts';
 
@@ -12,24 +12,26 @@ export function capsules(traits: Traits): Scene {
   const scene = emptyScene();
   const size = reader.mm('fruit.length', 6);
   const axis = curve([0, 0], [size * 0.8, size * 5], [0, size * 11], 20);
-  scene.shapes.push({
-    role: 'twig',
-    points: band(
-      [
-        [-size * 2.4, -size * 0.2],
-        [size * 2, 0],
-      ],
-      () => size * 0.3,
+  scene.shapes.push(
+    filled(
+      'twig',
+      band(
+        [
+          [-size * 2.4, -size * 0.2],
+          [size * 2, 0],
+        ],
+        () => size * 0.3,
+      ),
+      NATURAL['greyBrown']!,
     ),
-    closed: true,
-    fill: NATURAL['greyBrown']!,
-  });
-  scene.shapes.push({
-    role: 'stalk',
-    points: band(axis, () => size * 0.1),
-    closed: true,
-    fill: NATURAL['greenish']!,
-  });
+  );
+  scene.shapes.push(
+    filled(
+      'stalk',
+      band(axis, () => size * 0.1),
+      NATURAL['greenish']!,
+    ),
+  );
   const ripe = reader.known('fruit.seed');
   const cottony = reader.state('fruit.seed', 'plain') === 'cottony';
   const fill = fruitColor(reader, 'greenish');
@@ -42,28 +44,30 @@ export function capsules(traits: Traits): Scene {
     const splits = ripe && i % 3 !== 0;
     if (splits && cottony) {
       const tuft = add(base, scaleBy(direction(heading), grown * 1.05));
-      scene.shapes.push({
-        role: 'cotton',
-        points: Array.from({ length: 12 }, (_, k): Point =>
-          add(tuft, scaleBy(direction((2 * Math.PI * k) / 12), grown * random.between(0.35, 0.6))),
+      scene.shapes.push(
+        filled(
+          'cotton',
+          Array.from({ length: 12 }, (_, k): Point =>
+            add(tuft, scaleBy(direction((2 * Math.PI * k) / 12), grown * random.between(0.35, 0.6))),
+          ),
         ),
-        closed: true,
-      });
+      );
     }
     for (const half of splits ? [-0.28, 0.28] : [0])
-      scene.shapes.push({
-        role: 'fruit',
-        points: place(
-          band(
-            Array.from({ length: 8 }, (_, k): Point => [(grown * k) / 7, 0]),
-            (s) => grown * (splits ? 0.11 : 0.22) * Math.sin(Math.PI * (0.14 + 0.82 * s)) + 0.02,
+      scene.shapes.push(
+        filled(
+          'fruit',
+          place(
+            band(
+              Array.from({ length: 8 }, (_, k): Point => [(grown * k) / 7, 0]),
+              (s) => grown * (splits ? 0.11 : 0.22) * Math.sin(Math.PI * (0.14 + 0.82 * s)) + 0.02,
+            ),
+            base,
+            heading + half,
           ),
-          base,
-          heading + half,
+          fill,
         ),
-        closed: true,
-        fill,
-      });
+      );
   }
   anchor(scene, along(axis, 0.55).point, 'fruit.type', 'fruit.length', 'fruit.seed', 'fruit.color');
   return scene;
@@ -79,34 +83,37 @@ export function pods(traits: Traits): Scene {
     const line = curve([0, 0], [length * 0.5, length * 0.08], [length * (1 - 0.1 * i), 0], 16);
     const heading = Math.PI / 2 + lean;
     const half = Math.min(length * 0.09, 12);
-    scene.shapes.push({
-      role: 'fruit',
-      points: place(
-        band(line, (s) => half * Math.min(1, s * 8 + 0.15, (1 - s) * 8 + 0.1)),
-        [0, 0],
-        heading,
+    scene.shapes.push(
+      filled(
+        'fruit',
+        place(
+          band(line, (s) => half * Math.min(1, s * 8 + 0.15, (1 - s) * 8 + 0.1)),
+          [0, 0],
+          heading,
+        ),
+        fill,
       ),
-      closed: true,
-      fill,
-    });
+    );
     for (let k = 1; k < 7; k += 1)
-      scene.shapes.push({
-        role: 'mark',
-        points: place(ellipse(along(line, k / 7).point, half * 0.5, half * 0.42, 0, 12), [0, 0], heading),
-        closed: false,
-      });
+      scene.shapes.push(
+        stroke(
+          'mark',
+          place(ellipse(along(line, k / 7).point, half * 0.5, half * 0.42, 0, 12), [0, 0], heading),
+        ),
+      );
   });
-  scene.shapes.push({
-    role: 'stalk',
-    points: band(
-      [
-        [0, -length * 0.12],
-        [0, length * 0.02],
-      ],
-      () => length * 0.012,
+  scene.shapes.push(
+    filled(
+      'stalk',
+      band(
+        [
+          [0, -length * 0.12],
+          [0, length * 0.02],
+        ],
+        () => length * 0.012,
+      ),
     ),
-    closed: true,
-  });
+  );
   anchor(scene, [0, length * 0.5], 'fruit.type', 'fruit.length', 'fruit.color');
   return scene;
 }
@@ -118,35 +125,26 @@ export function heads(traits: Traits, follicles: boolean): Scene {
   const length = reader.mm('fruit.length', follicles ? 70 : 28);
   const r = length / 2;
   const fill = fruitColor(reader, 'brown');
-  scene.shapes.push({
-    role: 'stalk',
-    points: band(
-      [
-        [0, -r * (follicles ? 1.4 : 3.2)],
-        [0, -r * 0.9],
-      ],
-      () => r * 0.06,
+  scene.shapes.push(
+    filled(
+      'stalk',
+      band(
+        [
+          [0, -r * (follicles ? 1.4 : 3.2)],
+          [0, -r * 0.9],
+        ],
+        () => r * 0.06,
+      ),
     ),
-    closed: true,
-  });
-  scene.shapes.push({
-    role: 'fruit',
-    points: ellipse([0, 0], follicles ? r * 0.48 : r, r, 0, 30),
-    closed: true,
-    fill,
-  });
+  );
+  scene.shapes.push(filled('fruit', ellipse([0, 0], follicles ? r * 0.48 : r, r, 0, 30), fill));
   for (let k = 0; k < 60; k += 1) {
     const t = (k + 0.5) / 60;
     const y = (1 - 2 * t) * r * 0.94;
     const x = Math.sqrt(Math.max(0, 1 - (y / r) ** 2)) * r * (follicles ? 0.46 : 0.97) * Math.sin(k * GOLDEN);
     if (Math.cos(k * GOLDEN) < 0) continue;
     const s = r * (follicles ? 0.16 : 0.1);
-    scene.shapes.push({
-      role: 'fruitScale',
-      points: ellipse([x, y], s * 0.7, s, 0, 8),
-      closed: true,
-      fill: tinted(fill, 0.1),
-    });
+    scene.shapes.push(filled('fruitScale', ellipse([x, y], s * 0.7, s, 0, 8), tinted(fill, 0.1)));
   }
   anchor(scene, [0, 0], 'fruit.type', 'fruit.length', 'fruit.color');
   return scene;

@@ -1,7 +1,7 @@
 import { randomFrom, seedOf, type Random } from '../../random/index.ts';
 import { add, along, band, curve, direction, ellipse, scaleBy, type Point } from '../geometry.ts';
 import { NATURAL, tinted } from '../palette.ts';
-import { anchor, emptyScene, type Scene, type Shape } from '../scene.ts';
+import { anchor, emptyScene, filled, stroke, type Scene, type Shape } from '../scene.ts';
 import { scaleSpray } from '../needle/scaleSpray.ts';
 import { singleShoot } from '../needle/singleShoot.ts';
 import { TraitReader, type Traits } from '../traits.ts';
@@ -99,19 +99,21 @@ export function fleshyFruits(traits: Traits): Scene {
     [-size * 2.2, -size * 0.1],
     [size * 2.2, size * 0.1],
   ];
-  scene.shapes.push({
-    role: 'twig',
-    points: band(twig, () => size * 0.14),
-    closed: true,
-    fill: NATURAL['greyBrown']!,
-  });
+  scene.shapes.push(
+    filled(
+      'twig',
+      band(twig, () => size * 0.14),
+      NATURAL['greyBrown']!,
+    ),
+  );
   for (const line of stalks)
-    scene.shapes.push({
-      role: 'stalk',
-      points: band(line, () => size * 0.05),
-      closed: true,
-      fill: NATURAL['greenish']!,
-    });
+    scene.shapes.push(
+      filled(
+        'stalk',
+        band(line, () => size * 0.05),
+        NATURAL['greenish']!,
+      ),
+    );
   for (const { at, angle } of ends) {
     const r = (size / 2) * random.between(0.92, 1.04);
     const centre = add(at, scaleBy(direction(angle), r * 0.9));
@@ -134,27 +136,20 @@ export function fleshyFruits(traits: Traits): Scene {
 
 function fleshy(type: string, centre: Point, angle: number, r: number, color: string): Shape[] {
   const shapes: Shape[] = [
-    { role: 'fruit', points: ellipse(centre, r, r * 0.97, 0, 22), closed: true, fill: color },
-    {
-      role: 'light',
-      points: ellipse(add(centre, [-r * 0.36, -r * 0.38]), r * 0.2, r * 0.14, -0.7, 10),
-      closed: true,
-    },
+    filled('fruit', ellipse(centre, r, r * 0.97, 0, 22), color),
+    filled('light', ellipse(add(centre, [-r * 0.36, -r * 0.38]), r * 0.2, r * 0.14, -0.7, 10)),
   ];
   const end = add(centre, scaleBy(direction(angle), r * 0.94));
   if (type === 'pome')
     for (const off of [-0.9, -0.3, 0.3, 0.9])
-      shapes.push({
-        role: 'mark',
-        points: [end, add(end, scaleBy(direction(angle + off), r * 0.34))],
-        closed: false,
-      });
+      shapes.push(stroke('mark', [end, add(end, scaleBy(direction(angle + off), r * 0.34))]));
   else
-    shapes.push({
-      role: 'mark',
-      points: [add(end, scaleBy(direction(angle), -r * 0.08)), add(end, scaleBy(direction(angle), r * 0.06))],
-      closed: false,
-    });
+    shapes.push(
+      stroke('mark', [
+        add(end, scaleBy(direction(angle), -r * 0.08)),
+        add(end, scaleBy(direction(angle), r * 0.06)),
+      ]),
+    );
   return shapes;
 }
 
@@ -165,30 +160,26 @@ const USUAL_STONES: Record<string, number> = { drupe: 1, berry: 6 };
 function cutFruit(stones: number, size: number, color: string): Shape[] {
   const r = size / 2;
   const shapes: Shape[] = [
-    { role: 'fruit', points: ellipse([0, 0], r, r, 0, 28), closed: true, fill: color },
-    {
-      role: 'pith',
-      points: ellipse([0, 0], r * 0.86, r * 0.86, 0, 28),
-      closed: true,
-      fill: tinted(color, 0.5),
-    },
+    filled('fruit', ellipse([0, 0], r, r, 0, 28), color),
+    filled('pith', ellipse([0, 0], r * 0.86, r * 0.86, 0, 28), tinted(color, 0.5)),
   ];
   const n = Math.max(1, Math.round(stones));
   for (let k = 0; k < n; k += 1) {
     const at =
       n === 1 ? ([0, 0] as Point) : scaleBy(direction((2 * Math.PI * k) / n - Math.PI / 2), r * 0.46);
-    shapes.push({
-      role: 'nut',
-      points: ellipse(
-        at,
-        n === 1 ? r * 0.45 : r * Math.min(0.26, 0.9 / n),
-        n === 1 ? r * 0.45 : r * 0.3,
-        (2 * Math.PI * k) / n - Math.PI / 2,
-        14,
+    shapes.push(
+      filled(
+        'nut',
+        ellipse(
+          at,
+          n === 1 ? r * 0.45 : r * Math.min(0.26, 0.9 / n),
+          n === 1 ? r * 0.45 : r * 0.3,
+          (2 * Math.PI * k) / n - Math.PI / 2,
+          14,
+        ),
+        NATURAL['yellowish']!,
       ),
-      closed: true,
-      fill: NATURAL['yellowish']!,
-    });
+    );
   }
   return shapes;
 }
@@ -209,31 +200,24 @@ export function coniferBerries(traits: Traits): Scene {
   ]);
   for (const at of spots) {
     const r = (size / 2) * random.between(0.94, 1.05);
-    scene.shapes.push({ role: 'fruit', points: ellipse(at, r, r * 0.96, 0, 22), closed: true, fill: color });
+    scene.shapes.push(filled('fruit', ellipse(at, r, r * 0.96, 0, 22), color));
     if (aril) {
-      scene.shapes.push({
-        role: 'cup',
-        points: ellipse(add(at, [0, -r * 0.28]), r * 0.62, r * 0.36, 0, 16),
-        closed: true,
-        fill: tinted(color, -0.4),
-      });
-      scene.shapes.push({
-        role: 'nut',
-        points: ellipse(add(at, [0, -r * 0.28]), r * 0.42, r * 0.26, 0, 14),
-        closed: true,
-        fill: NATURAL['brown']!,
-      });
+      scene.shapes.push(
+        filled('cup', ellipse(add(at, [0, -r * 0.28]), r * 0.62, r * 0.36, 0, 16), tinted(color, -0.4)),
+      );
+      scene.shapes.push(
+        filled('nut', ellipse(add(at, [0, -r * 0.28]), r * 0.42, r * 0.26, 0, 14), NATURAL['brown']!),
+      );
     } else {
-      scene.shapes.push({
-        role: 'light',
-        points: ellipse(add(at, [-r * 0.3, -r * 0.36]), r * 0.34, r * 0.2, -0.6, 10),
-        closed: true,
-      });
-      scene.shapes.push({
-        role: 'mark',
-        points: curve(add(at, [-r * 0.3, r * 0.1]), add(at, [0, -r * 0.12]), add(at, [r * 0.3, r * 0.1]), 4),
-        closed: false,
-      });
+      scene.shapes.push(
+        filled('light', ellipse(add(at, [-r * 0.3, -r * 0.36]), r * 0.34, r * 0.2, -0.6, 10)),
+      );
+      scene.shapes.push(
+        stroke(
+          'mark',
+          curve(add(at, [-r * 0.3, r * 0.1]), add(at, [0, -r * 0.12]), add(at, [r * 0.3, r * 0.1]), 4),
+        ),
+      );
     }
   }
   anchor(scene, spots[1]!, 'fruit.type', 'fruit.color', 'fruit.length', 'fruit.stones');

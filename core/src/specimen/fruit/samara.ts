@@ -1,7 +1,7 @@
 import { randomFrom, seedOf } from '../../random/index.ts';
 import { add, band, curve, direction, ellipse, place, scaleBy, type Point } from '../geometry.ts';
 import { NATURAL, tinted } from '../palette.ts';
-import { anchor, emptyScene, type Scene, type Shape } from '../scene.ts';
+import { anchor, emptyScene, filled, stroke, type Scene, type Shape } from '../scene.ts';
 import { TraitReader, type Traits } from '../traits.ts';
 import { fruitColor } from './color.ts';
 
@@ -14,35 +14,37 @@ function samaraWing(length: number, fill: string): Shape[] {
     (s > 0.94 ? Math.max(0.02, (1 - s) * 16) : 1);
   const upper = line.map(([x], i): Point => [x, -half(i / 12) * 0.55]);
   const lower = line.map(([x], i): Point => [x, half(i / 12) * 1.2]).reverse();
-  const shapes: Shape[] = [{ role: 'wing', points: [...upper, ...lower], closed: true, fill }];
+  const shapes: Shape[] = [filled('wing', [...upper, ...lower], fill)];
   for (let k = 1; k <= 5; k += 1)
-    shapes.push({
-      role: 'veinlet',
-      points: curve(
-        [length * 0.28, -length * 0.01 * k],
-        [length * (0.3 + 0.1 * k), length * 0.01],
-        [length * (0.38 + 0.11 * k), length * 0.13],
-        4,
+    shapes.push(
+      stroke(
+        'veinlet',
+        curve(
+          [length * 0.28, -length * 0.01 * k],
+          [length * (0.3 + 0.1 * k), length * 0.01],
+          [length * (0.38 + 0.11 * k), length * 0.13],
+          4,
+        ),
       ),
-      closed: false,
-    });
-  shapes.push({
-    role: 'nut',
-    points: place(
-      band(
-        [
-          [0, 0],
-          [length * 0.15, 0],
-          [length * 0.3, 0],
-        ],
-        (s) => length * 0.085 * Math.sin(Math.PI * (0.12 + 0.82 * s)),
+    );
+  shapes.push(
+    filled(
+      'nut',
+      place(
+        band(
+          [
+            [0, 0],
+            [length * 0.15, 0],
+            [length * 0.3, 0],
+          ],
+          (s) => length * 0.085 * Math.sin(Math.PI * (0.12 + 0.82 * s)),
+        ),
+        [0, 0],
+        0.04,
       ),
-      [0, 0],
-      0.04,
+      tinted(fill, -0.12),
     ),
-    closed: true,
-    fill: tinted(fill, -0.12),
-  });
+  );
   return shapes;
 }
 
@@ -60,12 +62,13 @@ export function pairedSamaras(traits: Traits): Scene {
     { at: [0, length * 0.75], turn: 0, grow: 1 },
   ];
   for (const { at, turn, grow } of spots) {
-    scene.shapes.push({
-      role: 'stalk',
-      points: band(curve([0, -length * 0.35], [at[0] * 0.7, 0], at, 8), () => length * 0.014),
-      closed: true,
-      fill: NATURAL['greenish']!,
-    });
+    scene.shapes.push(
+      filled(
+        'stalk',
+        band(curve([0, -length * 0.35], [at[0] * 0.7, 0], at, 8), () => length * 0.014),
+        NATURAL['greenish']!,
+      ),
+    );
     const lean = Math.PI / 2 + turn + random.between(-0.06, 0.06);
     for (const side of [1, -1])
       for (const shape of samaraWing(length * grow, fill))
@@ -99,55 +102,47 @@ export function singleSamaras(traits: Traits): Scene {
   const length = reader.mm('fruit.length', 14);
   const around = reader.state('fruit.samaraWing', 'around') === 'around';
   const fill = fruitColor(reader, 'greenish');
-  scene.shapes.push({
-    role: 'twig',
-    points: band(
-      [
-        [-length * 1.4, 0],
-        [length * 1.8, length * 0.08],
-      ],
-      () => length * 0.08,
+  scene.shapes.push(
+    filled(
+      'twig',
+      band(
+        [
+          [-length * 1.4, 0],
+          [length * 1.8, length * 0.08],
+        ],
+        () => length * 0.08,
+      ),
+      NATURAL['greyBrown']!,
     ),
-    closed: true,
-    fill: NATURAL['greyBrown']!,
-  });
+  );
   for (let i = 0; i < 5; i += 1) {
     const angle = Math.PI / 2 + (i - 2) * 0.5 + random.between(-0.08, 0.08);
     const from: Point = [(i - 2) * length * 0.12, length * 0.08];
     const base = add(from, scaleBy(direction(angle), length * 0.28 * (1 + (i % 2))));
-    scene.shapes.push({
-      role: 'stalk',
-      points: band([from, base], () => length * 0.02),
-      closed: true,
-      fill: NATURAL['greenish']!,
-    });
+    scene.shapes.push(
+      filled(
+        'stalk',
+        band([from, base], () => length * 0.02),
+        NATURAL['greenish']!,
+      ),
+    );
     const grown = length * random.between(0.9, 1.02);
     const shapes: Shape[] = around
       ? [
-          {
-            role: 'wing',
-            points: band(
+          filled(
+            'wing',
+            band(
               Array.from({ length: 13 }, (_, k): Point => [(grown * k) / 12, 0]),
               (s) =>
                 grown * 0.42 * Math.sin(Math.PI * Math.min(1, 0.06 + 0.92 * s)) ** 0.6 * (s > 0.96 ? 0.4 : 1),
             ),
-            closed: true,
             fill,
-          },
-          {
-            role: 'nut',
-            points: ellipse([grown * 0.55, 0], grown * 0.16, grown * 0.12),
-            closed: true,
-            fill: tinted(fill, -0.18),
-          },
-          {
-            role: 'mark',
-            points: [
-              [grown, 0],
-              [grown * 0.86, 0],
-            ],
-            closed: false,
-          },
+          ),
+          filled('nut', ellipse([grown * 0.55, 0], grown * 0.16, grown * 0.12), tinted(fill, -0.18)),
+          stroke('mark', [
+            [grown, 0],
+            [grown * 0.86, 0],
+          ]),
         ]
       : samaraWing(grown, fill);
     for (const shape of shapes) scene.shapes.push({ ...shape, points: place(shape.points, base, angle) });

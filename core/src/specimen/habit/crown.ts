@@ -1,7 +1,7 @@
 import { randomFrom, seedOf, type Random } from '../../random/index.ts';
 import { add, band, direction, ellipse, scaleBy, type Point } from '../geometry.ts';
 import { LEAF_GREEN, NATURAL, tinted } from '../palette.ts';
-import { anchor, emptyScene, type Scene, type Shape } from '../scene.ts';
+import { anchor, emptyScene, filled, stroke, type Scene, type Shape } from '../scene.ts';
 import { TraitReader, type Traits } from '../traits.ts';
 
 const PERSON = 1700;
@@ -44,14 +44,12 @@ export function crownOf(traits: Traits): Scene | undefined {
   if (reader.state('habit.leader', 'erect') === 'nodding') scene.shapes.push(noddingLeader(height, trunk));
   const side = spread / 2 + Math.max(height * 0.06, 900);
   scene.shapes.push(...person([side, 0]));
-  scene.shapes.push({
-    role: 'ground',
-    points: [
+  scene.shapes.push(
+    stroke('ground', [
       [-spread / 2 - height * 0.04, 0],
       [side + 700, 0],
-    ],
-    closed: false,
-  });
+    ]),
+  );
   anchor(
     scene,
     [0, -height * 0.6],
@@ -85,17 +83,16 @@ function coniferCrown(
   const angle =
     { drooping: 0.3, level: 0.02, ascending: -0.4 }[reader.state('habit.branchAngle', 'level')] ?? 0;
   const shapes: Shape[] = [
-    {
-      role: 'trunk',
-      points: [
+    filled(
+      'trunk',
+      [
         [-trunk, 0],
         [-trunk * 0.15, -height],
         [trunk * 0.15, -height],
         [trunk, 0],
       ],
-      closed: true,
-      fill: NATURAL['greyBrown']!,
-    },
+      NATURAL['greyBrown']!,
+    ),
   ];
   const tiers = 17;
   const reach = (t: number) =>
@@ -110,12 +107,7 @@ function coniferCrown(
       const drop = long * Math.tan(angle);
       const tip: Point = [side * long, Math.min(-height * 0.005, y + drop)];
       if (!leafy) {
-        shapes.push({
-          role: 'limb',
-          points: [[0, y], [tip[0] * 0.6, y + drop * 0.5], tip],
-          closed: false,
-          line: trunk * 0.25,
-        });
+        shapes.push(stroke('limb', [[0, y], [tip[0] * 0.6, y + drop * 0.5], tip], trunk * 0.25));
         continue;
       }
       const thick = (height * (1 - low)) / tiers;
@@ -131,25 +123,27 @@ function coniferCrown(
           Math.min(-height * 0.004, y + drop * s + thick * (k % 2 ? 0.62 : 0.3) * (1 - 0.55 * s)),
         ];
       });
-      shapes.push({
-        role: 'crown',
-        points: [...upper, ...lower],
-        closed: true,
-        fill: tinted(green, (side > 0 ? -0.12 : 0.03) + random.between(-0.05, 0.05)),
-      });
+      shapes.push(
+        filled(
+          'crown',
+          [...upper, ...lower],
+          tinted(green, (side > 0 ? -0.12 : 0.03) + random.between(-0.05, 0.05)),
+        ),
+      );
     }
   }
   if (leafy)
-    shapes.push({
-      role: 'crown',
-      points: [
-        [-height * 0.008, -height * 0.93],
-        [0, -height],
-        [height * 0.008, -height * 0.93],
-      ],
-      closed: true,
-      fill: green,
-    });
+    shapes.push(
+      filled(
+        'crown',
+        [
+          [-height * 0.008, -height * 0.93],
+          [0, -height],
+          [height * 0.008, -height * 0.93],
+        ],
+        green,
+      ),
+    );
   return shapes;
 }
 
@@ -190,12 +184,13 @@ function broadCrown(
     const way = direction(heading);
     const tip = add(at, scaleBy(way, length));
     if (tip[1] < -height * 0.985 || Math.abs(tip[0]) > spread * 0.48) return;
-    shapes.push({
-      role: 'limb',
-      points: [at, add(at, scaleBy(direction(heading + random.between(-0.1, 0.1)), length * 0.5)), tip],
-      closed: false,
-      line: half * 2,
-    });
+    shapes.push(
+      stroke(
+        'limb',
+        [at, add(at, scaleBy(direction(heading + random.between(-0.1, 0.1)), length * 0.5)), tip],
+        half * 2,
+      ),
+    );
     if (depth >= 5) return;
     const forks = depth === 0 ? 3 : 2;
     for (let k = 0; k < forks; k += 1) {
@@ -215,12 +210,13 @@ function broadCrown(
     const heading = -Math.PI / 2 + lean + off * (stems === 'thicket' ? 0.3 : 0.9);
     const half = n === 1 ? trunk : Math.max(trunk * 0.5, height * 0.008);
     const top = add(foot, scaleBy(direction(heading), height * clear));
-    shapes.push({
-      role: 'trunk',
-      points: band([foot, top], (s) => half * (1 - 0.25 * s)),
-      closed: true,
-      fill: NATURAL['greyBrown']!,
-    });
+    shapes.push(
+      filled(
+        'trunk',
+        band([foot, top], (s) => half * (1 - 0.25 * s)),
+        NATURAL['greyBrown']!,
+      ),
+    );
     limbs(top, heading, height * (1 - clear) * 0.26, half * 0.6, 0);
   }
   if (!leafy) return [...shapes, ...extent(height, spread, clear, form, lean)];
@@ -245,12 +241,7 @@ function broadCrown(
       const y = low - rise * t * (i % 2 || i === 22 ? 1 : 0.985);
       return Math.abs(t - widest) < 0.03 ? [(sign * spread) / 2, y] : lift(sign * reach(t) * edge, y);
     });
-  shapes.push({
-    role: 'crown',
-    points: [...outline(-1), ...outline(1).reverse()],
-    closed: true,
-    fill: tinted(green, -0.08),
-  });
+  shapes.push(filled('crown', [...outline(-1), ...outline(1).reverse()], tinted(green, -0.08)));
   const size = Math.min(rise, spread);
   for (let i = 0; i < 46; i += 1) {
     const t = random.between(0.06, 0.95);
@@ -260,19 +251,19 @@ function broadCrown(
     const [cx, cy] = lift(x, y);
     const centre: Point = [Math.max(-spread / 2 + r, Math.min(spread / 2 - r, cx)), cy];
     const phase = random.between(0, 6);
-    shapes.push({
-      role: 'crown',
-      points: Array.from({ length: 13 }, (_, k) => {
-        const turn = (2 * Math.PI * k) / 13;
-        return add(centre, scaleBy(direction(turn), r * (0.86 + 0.14 * Math.sin(5 * turn + phase))));
-      }),
-      closed: true,
-      // Lighter towards the light, which comes from the upper left.
-      fill: tinted(
-        green,
-        0.06 - (0.16 * x) / spread - (0.1 * (height + cy)) / height + random.between(-0.04, 0.04),
+    shapes.push(
+      filled(
+        'crown',
+        Array.from({ length: 13 }, (_, k) => {
+          const turn = (2 * Math.PI * k) / 13;
+          return add(centre, scaleBy(direction(turn), r * (0.86 + 0.14 * Math.sin(5 * turn + phase))));
+        }),
+        tinted(
+          green,
+          0.06 - (0.16 * x) / spread - (0.1 * (height + cy)) / height + random.between(-0.04, 0.04),
+        ),
       ),
-    });
+    );
   }
   if (form === 'weeping') shapes.push(...curtain(height, spread, green, random));
   return shapes;
@@ -290,9 +281,9 @@ function curtain(height: number, spread: number, green: string, random: Random):
     const top = -height * (0.9 - 0.42 * across * across) * random.between(0.8, 1);
     const end = -height * random.between(HANGS_TO * 0.7, 0.2);
     const outward = Math.sign(across) * half * 0.8;
-    return {
-      role: 'crown',
-      points: [
+    return filled(
+      'crown',
+      [
         [x - outward, top],
         [x - half, top + (end - top) * 0.35],
         [x - half * 0.8, top + (end - top) * 0.8],
@@ -300,9 +291,8 @@ function curtain(height: number, spread: number, green: string, random: Random):
         [x + half * 0.8, top + (end - top) * 0.8],
         [x + half, top + (end - top) * 0.35],
       ],
-      closed: true,
-      fill: tinted(green, random.between(-0.1, 0.1) - 0.06 * across),
-    };
+      tinted(green, random.between(-0.1, 0.1) - 0.06 * across),
+    );
   });
 }
 
@@ -321,12 +311,7 @@ function extent(height: number, spread: number, clear: number, form: string, lea
     // Fine branches come from within the crown, below their tips.
     const from: Point = [tip[0] * 0.22, Math.min(-height * clear * 0.95, y + height * 0.2)];
     const bend: Point = [tip[0] * 0.68, Math.min(-height * clear * 0.9, y + height * 0.06)];
-    return {
-      role: 'limb',
-      points: [from, bend, tip],
-      closed: false,
-      line: height * 0.002,
-    };
+    return stroke('limb', [from, bend, tip], height * 0.002);
   });
 }
 
@@ -336,9 +321,9 @@ function hanging(i: number, height: number, spread: number): Shape {
   const x = ((i % 2 ? 1 : -1) * spread * across) / 2;
   const top = -height * (0.94 - 0.4 * across * across - 0.12 * lower);
   const end = -height * (HANGS_TO + 0.2 * lower);
-  return {
-    role: 'limb',
-    points: [
+  return stroke(
+    'limb',
+    [
       [x * 0.45, top * 0.86],
       [x * 0.7, top * 0.98],
       [x * 0.86, top],
@@ -346,22 +331,21 @@ function hanging(i: number, height: number, spread: number): Shape {
       [x, top * 0.8],
       [x, end],
     ],
-    closed: false,
-    line: height * 0.002,
-  };
+    height * 0.002,
+  );
 }
 
-const noddingLeader = (height: number, trunk: number): Shape => ({
-  role: 'limb',
-  points: [
-    [0, -height * 0.94],
-    [height * 0.004, -height * 0.99],
-    [height * 0.022, -height * 0.995],
-    [height * 0.038, -height * 0.965],
-  ],
-  closed: false,
-  line: trunk * 0.3,
-});
+const noddingLeader = (height: number, trunk: number): Shape =>
+  stroke(
+    'limb',
+    [
+      [0, -height * 0.94],
+      [height * 0.004, -height * 0.99],
+      [height * 0.022, -height * 0.995],
+      [height * 0.038, -height * 0.965],
+    ],
+    trunk * 0.3,
+  );
 
 function person(at: Point): Shape[] {
   const p = (x: number, y: number): Point => [at[0] + x * PERSON, at[1] - y * PERSON];
@@ -380,11 +364,7 @@ function person(at: Point): Shape[] {
     [0.03, 0.87],
   ];
   return [
-    {
-      role: 'person',
-      points: [...half.map(([x, y]) => p(x, y)), ...[...half].reverse().map(([x, y]) => p(-x, y))],
-      closed: true,
-    },
-    { role: 'person', points: ellipse(p(0, 0.93), PERSON * 0.055, PERSON * 0.07, 0, 14), closed: true },
+    filled('person', [...half.map(([x, y]) => p(x, y)), ...[...half].reverse().map(([x, y]) => p(-x, y))]),
+    filled('person', ellipse(p(0, 0.93), PERSON * 0.055, PERSON * 0.07, 0, 14)),
   ];
 }

@@ -1,6 +1,6 @@
 import { randomFrom, seedOf } from '../../random/index.ts';
 import { along, curve, direction, scaleBy, type Point } from '../geometry.ts';
-import type { Shape } from '../scene.ts';
+import { filled, stroke, type Shape } from '../scene.ts';
 import { TraitReader, type Traits } from '../traits.ts';
 import { formOf, halfWidth, heartDip } from './form.ts';
 import { lobeAxes, palmateRadius, pinnateSide, SINUS_DEPTH, type LobeStyle } from './lobes.ts';
@@ -200,15 +200,11 @@ export function bladeShapes(
     },
   ];
   // One half lies away from the light.
-  shapes.push({
-    role: 'shade',
-    points: move([...blade.sides[1], ...[...blade.midrib].reverse()]),
-    closed: true,
-  });
-  for (const vein of blade.veins.minor) shapes.push({ role: 'veinlet', points: move(vein), closed: false });
-  for (const vein of blade.veins.main) shapes.push({ role: 'vein', points: move(vein), closed: false });
-  shapes.push({ role: 'midrib', points: move(blade.midrib), closed: false });
-  for (const line of blade.bristles) shapes.push({ role: 'bristle', points: move(line), closed: false });
+  shapes.push(filled('shade', move([...blade.sides[1], ...[...blade.midrib].reverse()])));
+  for (const vein of blade.veins.minor) shapes.push(stroke('veinlet', move(vein)));
+  for (const vein of blade.veins.main) shapes.push(stroke('vein', move(vein)));
+  shapes.push(stroke('midrib', move(blade.midrib)));
+  for (const line of blade.bristles) shapes.push(stroke('bristle', move(line)));
   return shapes;
 }
 

@@ -1,6 +1,6 @@
 import { randomFrom, seedOf } from '../../random/index.ts';
 import { add, along, direction, ellipse, scaleBy, type Point } from '../geometry.ts';
-import type { Shape } from '../scene.ts';
+import { filled, stroke, type Shape } from '../scene.ts';
 import type { TraitReader } from '../traits.ts';
 import { bladeShapes, type Blade } from './blade.ts';
 
@@ -17,21 +17,13 @@ export function faceShapes(
   const edge = reader.states('leaf.edge');
   if (edge.includes('rolled'))
     for (const side of blade.sides)
-      shapes.push({
-        role: lower ? 'light' : 'veinlet',
-        points: move(side.map(([x, y]): Point => [x, y * 0.94])),
-        closed: false,
-      });
+      shapes.push(stroke(lower ? 'light' : 'veinlet', move(side.map(([x, y]): Point => [x, y * 0.94]))));
   for (const gland of blade.glands)
-    shapes.push({
-      role: 'gland',
-      points: move(ellipse(gland, length * 0.007, length * 0.007, 0, 8)),
-      closed: true,
-    });
+    shapes.push(filled('gland', move(ellipse(gland, length * 0.007, length * 0.007, 0, 8))));
   if (lower) return [...shapes, ...lowerHairs(reader, blade, move)];
   switch (reader.state('leaf.upperFace', 'dull')) {
     case 'glossy':
-      return [...shapes, { role: 'light', points: move(glossBand(blade, length)), closed: true }];
+      return [...shapes, filled('light', move(glossBand(blade, length)))];
     case 'rough':
       return [...shapes, ...stipple(reader, blade, move, 'mark', 110, length * 0.006)];
     case 'hairy':
@@ -77,7 +69,7 @@ function lowerHairs(reader: TraitReader, blade: Blade, move: (points: readonly P
         spots.push(add(vein[0]!, [random.between(0, size), random.between(-size, size)]));
   return spots.map((spot) => {
     const away = direction(random.between(0, 2 * Math.PI));
-    return { role: 'hair', points: move([spot, add(spot, scaleBy(away, size))]), closed: false };
+    return stroke('hair', move([spot, add(spot, scaleBy(away, size))]));
   });
 }
 
@@ -95,6 +87,6 @@ function stipple(
     const [x, y] = along(blade.sides[i % 2]!, random.between(0.06, 0.94)).point;
     const spot: Point = [x, y * random.between(0.08, 0.92)];
     const away = direction(random.between(-0.6, 0.6));
-    return { role, points: move([spot, add(spot, scaleBy(away, size))]), closed: false };
+    return stroke(role, move([spot, add(spot, scaleBy(away, size))]));
   });
 }

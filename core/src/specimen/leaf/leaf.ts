@@ -12,7 +12,7 @@ import {
   type Point,
 } from '../geometry.ts';
 import { LEAF_GREEN, LEAF_LOWER, NATURAL, paler, tinted } from '../palette.ts';
-import { anchor, emptyScene, type Scene, type Shape } from '../scene.ts';
+import { anchor, emptyScene, filled, stroke, type Scene, type Shape } from '../scene.ts';
 import { TraitReader, type Traits } from '../traits.ts';
 import { bladeOf, bladeSize, edgePoint } from './blade.ts';
 import { faceShapes } from './face.ts';
@@ -72,15 +72,20 @@ export function leafAt(
   const fill = lower ? lowerColor(reader) : leafColor(reader, stream);
   const shapes: Shape[] = [];
   if (section === 'winged')
-    shapes.push({
-      role: 'wing',
-      points: band(stalk, (s) => stalkWidth * (1.5 + 1.6 * s)),
-      closed: true,
-      fill,
-    });
-  shapes.push({ role: 'petiole', points: band(stalk, (s) => stalkWidth * (1.15 - 0.35 * s)), closed: true });
-  if (section === 'flattened' || section === 'grooved')
-    shapes.push({ role: 'midrib', points: stalk, closed: false });
+    shapes.push(
+      filled(
+        'wing',
+        band(stalk, (s) => stalkWidth * (1.5 + 1.6 * s)),
+        fill,
+      ),
+    );
+  shapes.push(
+    filled(
+      'petiole',
+      band(stalk, (s) => stalkWidth * (1.15 - 0.35 * s)),
+    ),
+  );
+  if (section === 'flattened' || section === 'grooved') shapes.push(stroke('midrib', stalk));
   shapes.push(...stipulesAt(reader, at, angle, stalkWidth, length));
   shapes.push(...glandsAt(reader, stalk, angle, stalkWidth));
 
@@ -109,17 +114,18 @@ function glandsAt(reader: TraitReader, stalk: readonly Point[], angle: number, s
   const glands = reader.state('leaf.glands', 'none');
   if (glands === 'none') return [];
   const at = along(stalk, glands === 'petiole' ? 0.88 : 1).point;
-  return [-1, 1].map((side) => ({
-    role: 'gland',
-    points: ellipse(
-      add(at, scaleBy(direction(angle + Math.PI / 2), side * stalkWidth * 1.6)),
-      stalkWidth * 0.85,
-      stalkWidth * 0.85,
-      0,
-      10,
+  return [-1, 1].map((side) =>
+    filled(
+      'gland',
+      ellipse(
+        add(at, scaleBy(direction(angle + Math.PI / 2), side * stalkWidth * 1.6)),
+        stalkWidth * 0.85,
+        stalkWidth * 0.85,
+        0,
+        10,
+      ),
     ),
-    closed: true,
-  }));
+  );
 }
 
 function stipulesAt(
@@ -143,11 +149,9 @@ function stipulesAt(
         ? size * 0.24 * Math.sin(Math.PI * (0.12 + 0.88 * s))
         : stalkWidth * 0.6 * (1 - s) + 0.02,
   );
-  return [-1, 1].map((side) => ({
-    role: kind === 'leafy' ? 'stipule' : 'thorn',
-    points: place(body, at, angle + side * 0.9),
-    closed: true,
-  }));
+  return [-1, 1].map((side) =>
+    filled(kind === 'leafy' ? 'stipule' : 'thorn', place(body, at, angle + side * 0.9)),
+  );
 }
 
 interface CompoundPlace {
@@ -187,7 +191,12 @@ function compound(reader: TraitReader, spot: CompoundPlace): PlacedLeaf {
       size.width * share,
       stream * 31 + k,
     );
-    shapes.push({ role: 'petiole', points: band([from, base], () => stalkWidth * 0.55), closed: true });
+    shapes.push(
+      filled(
+        'petiole',
+        band([from, base], () => stalkWidth * 0.55),
+      ),
+    );
     shapes.push(...faceShapes(reader, blade, (points) => place(points, base, turn), fill, lower));
   };
   const terminal = composition !== 'even';
@@ -219,7 +228,12 @@ function compound(reader: TraitReader, spot: CompoundPlace): PlacedLeaf {
     add(joint, scaleBy(direction(angle), rachisLength)),
     12,
   );
-  shapes.push({ role: 'petiole', points: band(rachis, (s) => stalkWidth * (0.9 - 0.3 * s)), closed: true });
+  shapes.push(
+    filled(
+      'petiole',
+      band(rachis, (s) => stalkWidth * (0.9 - 0.3 * s)),
+    ),
+  );
   if (composition === 'twicePinnate') {
     const pinnae = 2 * Math.max(1, Math.min(4, Math.round(Math.sqrt(leaflets) / 1.7)));
     for (let p = 0; p < pinnae; p += 1) {
@@ -275,7 +289,12 @@ function pinna(
   const { ratio } = formOf(reader.state('leaf.shape', 'ovate'));
   const size = Math.min(length * 0.42, (length * 1.5) / Math.max(1, leaflets));
   const stalk: Point[] = [from, add(from, scaleBy(direction(turn), length - size))];
-  const shapes: Shape[] = [{ role: 'petiole', points: band(stalk, () => stalkWidth * 0.5), closed: true }];
+  const shapes: Shape[] = [
+    filled(
+      'petiole',
+      band(stalk, () => stalkWidth * 0.5),
+    ),
+  ];
   for (let k = 0; k < leaflets; k += 1) {
     const last = k === leaflets - 1;
     const base = along(stalk, last ? 1 : (k + 0.8) / leaflets).point;

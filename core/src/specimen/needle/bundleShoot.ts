@@ -1,6 +1,6 @@
 import { randomFrom, seedOf } from '../../random/index.ts';
 import { add, along, band, curve, direction, place, scaleBy } from '../geometry.ts';
-import { anchor, emptyScene, type Scene } from '../scene.ts';
+import { anchor, emptyScene, filled, stroke, type Scene } from '../scene.ts';
 import type { TraitReader } from '../traits.ts';
 import { twigColor } from '../twig/twig.ts';
 import { bundleInset } from './insets.ts';
@@ -35,36 +35,35 @@ export function bundleShoot(reader: TraitReader): Scene {
       const off = per === 1 ? 0 : (k / (per - 1) - 0.5) * open;
       const bend = random.between(-0.05, 0.05) + spread * 0.06;
       const grown = length * random.between(0.9, 1.02);
-      scene.shapes.push({
-        role: far ? 'needleFar' : 'needle',
-        points: place(needleBody(grown, form, bend), point, heading + off),
-        closed: true,
-        fill: far ? color.far : color.near,
-      });
+      scene.shapes.push(
+        filled(
+          far ? 'needleFar' : 'needle',
+          place(needleBody(grown, form, bend), point, heading + off),
+          far ? color.far : color.near,
+        ),
+      );
       if (bands !== 'none' && !far)
-        scene.shapes.push({
-          role: 'band',
-          points: place(stripes(grown, width, bend, 1)[0]!, point, heading + off),
-          closed: false,
-          line: width * 0.22,
-        });
+        scene.shapes.push(
+          stroke('band', place(stripes(grown, width, bend, 1)[0]!, point, heading + off), width * 0.22),
+        );
     }
     if (sheath === 'kept')
-      scene.shapes.push({
-        role: 'sheath',
-        points: place(
-          band(
-            [
-              [0, 0],
-              [Math.min(10, 4 + length * 0.06), 0],
-            ],
-            () => width * (0.5 + per * 0.16),
+      scene.shapes.push(
+        filled(
+          'sheath',
+          place(
+            band(
+              [
+                [0, 0],
+                [Math.min(10, 4 + length * 0.06), 0],
+              ],
+              () => width * (0.5 + per * 0.16),
+            ),
+            point,
+            heading,
           ),
-          point,
-          heading,
         ),
-        closed: true,
-      });
+      );
     if (i === Math.floor(bundles * 0.55)) {
       const shown = add(point, scaleBy(direction(heading), length * 0.55));
       needleAnchors(scene, shown);
@@ -75,12 +74,13 @@ export function bundleShoot(reader: TraitReader): Scene {
   const order = Array.from({ length: bundles }, (_, i) => i);
   const isFar = (i: number) => Math.sin(i * 2.39996) > 0.15;
   order.filter(isFar).forEach((i) => drawBundle(i, true));
-  scene.shapes.push({
-    role: 'twig',
-    points: band(axis, (s) => (reader.mm('twig.thickness', 5) / 2) * (1.15 - 0.3 * s)),
-    closed: true,
-    fill: twigColor(reader, 'brown'),
-  });
+  scene.shapes.push(
+    filled(
+      'twig',
+      band(axis, (s) => (reader.mm('twig.thickness', 5) / 2) * (1.15 - 0.3 * s)),
+      twigColor(reader, 'brown'),
+    ),
+  );
   // Scales of fallen leaves make the bare part of a pine's twig rough.
   for (let i = 0; i < 10; i += 1) {
     const { point, angle } = along(axis, 0.02 + i * 0.028);
@@ -88,11 +88,9 @@ export function bundleShoot(reader: TraitReader): Scene {
       direction(angle + Math.PI / 2),
       (i % 2 ? 1 : -1) * reader.mm('twig.thickness', 5) * 0.3,
     );
-    scene.shapes.push({
-      role: 'mark',
-      points: curve(add(point, across), add(point, [0.8, 0]), add(point, scaleBy(across, 0.2)), 4),
-      closed: false,
-    });
+    scene.shapes.push(
+      stroke('mark', curve(add(point, across), add(point, [0.8, 0]), add(point, scaleBy(across, 0.2)), 4)),
+    );
   }
   order.filter((i) => !isFar(i)).forEach((i) => drawBundle(i, false));
   addTipBuds(scene, reader, axis);

@@ -1,5 +1,5 @@
 import { add, band, curve, direction, ellipse, place, scaleBy, type Point } from '../geometry.ts';
-import type { Inset, Shape } from '../scene.ts';
+import { filled, stroke, type Inset, type Shape } from '../scene.ts';
 import type { TraitReader } from '../traits.ts';
 import { twigColor } from '../twig/twig.ts';
 import { needleBody, stripes, type NeedleForm } from './needles.ts';
@@ -48,28 +48,19 @@ export function facesInset(reader: TraitReader, length: number, form: NeedleForm
     [1, true],
   ] as const) {
     const at: Point = [-l / 2, row * width * 0.8 - width * 0.8];
-    shapes.push({
-      role: turned ? 'needleLower' : 'needle',
-      points: place(needleBody(l, form, 0), at, 0),
-      closed: true,
-      fill: color,
-    });
+    shapes.push(filled(turned ? 'needleLower' : 'needle', place(needleBody(l, form, 0), at, 0), color));
     const lines = visibleBands(bands, turned);
     for (const stripe of stripes(l, width, 0, lines || 1))
-      shapes.push({
-        role: lines ? 'band' : 'vein',
-        points: place(stripe, at, 0),
-        closed: false,
-        line: width * 0.2,
-      });
+      shapes.push(stroke(lines ? 'band' : 'vein', place(stripe, at, 0), width * 0.2));
   }
   if (reader.known('needle.section'))
-    shapes.push({
-      role: 'needle',
-      points: place(sectionOutline(reader.state('needle.section', 'flat'), width * 1.5), [0, width * 1.7], 0),
-      closed: true,
-      fill: color,
-    });
+    shapes.push(
+      filled(
+        'needle',
+        place(sectionOutline(reader.state('needle.section', 'flat'), width * 1.5), [0, width * 1.7], 0),
+        color,
+      ),
+    );
   return { title: 'both faces, cut', shapes, shows: 'needle.bands' };
 }
 
@@ -80,42 +71,44 @@ export function baseInset(reader: TraitReader, form: NeedleForm, color: string):
   const fill = twigColor(reader, 'brown');
   const w = Math.min(form.width, r * 0.9);
   const shapes: Shape[] = [];
-  const peg = (at: number, side: 1 | -1, tall: number, wide: number): Shape => ({
-    role: 'twig',
-    points: [
-      [at - wide * r, side * r * 0.96],
-      [at - wide * r * 0.5, side * (1 + tall) * r],
-      [at + wide * r * 1.4, side * (1 + tall) * r],
-      [at + wide * r * 1.1, side * r * 0.96],
-    ],
-    closed: true,
-    fill,
-  });
+  const peg = (at: number, side: 1 | -1, tall: number, wide: number): Shape =>
+    filled(
+      'twig',
+      [
+        [at - wide * r, side * r * 0.96],
+        [at - wide * r * 0.5, side * (1 + tall) * r],
+        [at + wide * r * 1.4, side * (1 + tall) * r],
+        [at + wide * r * 1.1, side * r * 0.96],
+      ],
+      fill,
+    );
   const tall = { woodyPeg: 0.55, smallPeg: 0.26 }[scar] ?? 0;
   const wide = scar === 'woodyPeg' ? 0.24 : 0.15;
   const needle = (at: number, lean: number) => {
     const stalk = reader.flag('needle.stalk') ? r * 0.8 : 0;
     const foot: Point = [at + (tall ? wide * r * 0.5 : 0), -r * (1 + tall)];
-    shapes.push({
-      role: 'needle',
-      points: place(needleBody(r * 3.4, { ...form, width: w, stalk, tip: 'blunt' }, 0), foot, -lean),
-      closed: true,
-      fill: color,
-    });
+    shapes.push(
+      filled(
+        'needle',
+        place(needleBody(r * 3.4, { ...form, width: w, stalk, tip: 'blunt' }, 0), foot, -lean),
+        color,
+      ),
+    );
   };
   needle(1.2 * r, 0.9);
-  shapes.push({
-    role: 'twig',
-    points: band(
-      [
-        [-r * 4.2, 0],
-        [r * 4.2, 0],
-      ],
-      () => r,
+  shapes.push(
+    filled(
+      'twig',
+      band(
+        [
+          [-r * 4.2, 0],
+          [r * 4.2, 0],
+        ],
+        () => r,
+      ),
+      fill,
     ),
-    closed: true,
-    fill,
-  });
+  );
   if (tall)
     for (let i = 0; i < 6; i += 1) shapes.push(peg((-3.2 + i * 1.25) * r, i % 2 ? 1 : -1, tall, wide));
   if (tall) shapes.push(peg(1.2 * r, -1, tall, wide));
@@ -123,35 +116,32 @@ export function baseInset(reader: TraitReader, form: NeedleForm, color: string):
     const at: Point = [(-3.4 + i * 1.1) * r, (i % 2 ? 0.4 : -0.4) * r];
     switch (scar) {
       case 'raisedOval':
-        shapes.push({ role: 'scar', points: ellipse(at, 0.34 * r, 0.22 * r, 0, 12), closed: true });
-        shapes.push({
-          role: 'mark',
-          points: curve(
-            add(at, [-0.36 * r, 0.26 * r]),
-            add(at, [0, 0.5 * r]),
-            add(at, [0.36 * r, 0.26 * r]),
-            5,
+        shapes.push(filled('scar', ellipse(at, 0.34 * r, 0.22 * r, 0, 12)));
+        shapes.push(
+          stroke(
+            'mark',
+            curve(add(at, [-0.36 * r, 0.26 * r]), add(at, [0, 0.5 * r]), add(at, [0.36 * r, 0.26 * r]), 5),
           ),
-          closed: false,
-        });
+        );
         break;
       case 'smallPeg':
       case 'woodyPeg':
-        shapes.push({ role: 'scar', points: ellipse(at, wide * r, wide * r, 0, 10), closed: true });
+        shapes.push(filled('scar', ellipse(at, wide * r, wide * r, 0, 10)));
         break;
       case 'runningBase':
-        shapes.push({ role: 'mark', points: [add(at, [-1.1 * r, 0.1 * r]), at], closed: false });
-        shapes.push({ role: 'mark', points: [add(at, [-1.1 * r, -0.1 * r]), at], closed: false });
+        shapes.push(stroke('mark', [add(at, [-1.1 * r, 0.1 * r]), at]));
+        shapes.push(stroke('mark', [add(at, [-1.1 * r, -0.1 * r]), at]));
         break;
       case 'jointed':
-        shapes.push({
-          role: 'mark',
-          points: [add(at, scaleBy(direction(1.2), 0.3 * r)), add(at, scaleBy(direction(1.2), -0.3 * r))],
-          closed: false,
-        });
+        shapes.push(
+          stroke('mark', [
+            add(at, scaleBy(direction(1.2), 0.3 * r)),
+            add(at, scaleBy(direction(1.2), -0.3 * r)),
+          ]),
+        );
         break;
       default:
-        shapes.push({ role: 'scar', points: ellipse(at, 0.26 * r, 0.26 * r, 0, 12), closed: true });
+        shapes.push(filled('scar', ellipse(at, 0.26 * r, 0.26 * r, 0, 12)));
     }
   }
   return { title: 'needle base', shapes, shows: 'needle.scar' };
@@ -163,28 +153,30 @@ export function bundleInset(per: number, width: number, sheath: string, color: s
   const shapes: Shape[] = [];
   for (let k = 0; k < per; k += 1) {
     const off = per === 1 ? 0 : k / (per - 1) - 0.5;
-    shapes.push({
-      role: 'needle',
-      points: band(
-        curve([-5 * w, 0], [-1 * w, off * w * 0.5], [4.5 * w, off * w * 4.6], 8),
-        (s) => w * (0.3 + 0.2 * Math.min(1, s * 3)),
+    shapes.push(
+      filled(
+        'needle',
+        band(
+          curve([-5 * w, 0], [-1 * w, off * w * 0.5], [4.5 * w, off * w * 4.6], 8),
+          (s) => w * (0.3 + 0.2 * Math.min(1, s * 3)),
+        ),
+        color,
       ),
-      closed: true,
-      fill: color,
-    });
+    );
   }
   if (sheath === 'kept')
-    shapes.push({
-      role: 'sheath',
-      points: band(
-        [
-          [-5.4 * w, 0],
-          [-2.3 * w, 0],
-        ],
-        () => w * (0.55 + per * 0.12),
+    shapes.push(
+      filled(
+        'sheath',
+        band(
+          [
+            [-5.4 * w, 0],
+            [-2.3 * w, 0],
+          ],
+          () => w * (0.55 + per * 0.12),
+        ),
       ),
-      closed: true,
-    });
+    );
   const centre: Point = [0.4 * w, -3.9 * w];
   const r = 1.5 * w;
   for (let k = 0; k < per; k += 1) {
@@ -194,12 +186,7 @@ export function bundleInset(per: number, width: number, sheath: string, color: s
     const rim = Array.from({ length: cells + 1 }, (_, i): Point =>
       add(centre, scaleBy(direction(from + ((to - from) * i) / cells), r)),
     );
-    shapes.push({
-      role: 'needleLower',
-      points: per === 1 ? rim : [centre, ...rim],
-      closed: true,
-      fill: color,
-    });
+    shapes.push(filled('needleLower', per === 1 ? rim : [centre, ...rim], color));
   }
   return { title: 'a bundle, cut', shapes, shows: 'needle.perBundle' };
 }

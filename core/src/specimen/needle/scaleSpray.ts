@@ -1,7 +1,7 @@
 import { randomFrom, seedOf } from '../../random/index.ts';
 import { add, along, band, curve, direction, place, scaleBy, type Point } from '../geometry.ts';
 import { NATURAL, tinted } from '../palette.ts';
-import { anchor, emptyScene, type Scene } from '../scene.ts';
+import { anchor, emptyScene, filled, stroke, type Scene } from '../scene.ts';
 import { TraitReader, type Traits } from '../traits.ts';
 import { greens, needleAnchors } from './needles.ts';
 import type { Inset, Shape } from '../scene.ts';
@@ -38,18 +38,19 @@ export function scaleSpray(traits: Traits): Scene {
   grow([0, 0], random.between(-0.05, 0.05), flat ? 92 : 74, 0);
   for (const { line, depth } of branchlets)
     scene.shapes.push(...scales(line, half * (depth === 0 ? 1.15 : 1), flat, color));
-  scene.shapes.unshift({
-    role: 'twig',
-    points: band(
-      [
-        [-14, 0],
-        [6, 0],
-      ],
-      (s) => 1.5 - 0.5 * s,
+  scene.shapes.unshift(
+    filled(
+      'twig',
+      band(
+        [
+          [-14, 0],
+          [6, 0],
+        ],
+        (s) => 1.5 - 0.5 * s,
+      ),
+      NATURAL['redBrown']!,
     ),
-    closed: true,
-    fill: NATURAL['redBrown']!,
-  });
+  );
   needleAnchors(scene, [40, 2]);
   anchor(scene, [52, -6], 'needle.scaleSpray', 'needle.bands');
   anchor(scene, [-8, 0], 'twig.color', 'twig.thickness', 'twig.odor');
@@ -71,29 +72,29 @@ function scales(
   const pairs = Math.max(2, Math.round(length / (flat ? 2.6 : 1.9)));
   const shapes: Shape[] = [
     // The margin is scalloped by the side scales.
-    {
-      role: 'scaleLeaf',
-      points: band(
+    filled(
+      'scaleLeaf',
+      band(
         Array.from({ length: pairs * 3 + 1 }, (_, i) => along(line, i / (pairs * 3)).point),
         (s) =>
           half * (0.86 + 0.2 * Math.abs(Math.sin(s * pairs * Math.PI))) * (s > 0.93 ? (1 - s) * 10 + 0.3 : 1),
       ),
-      closed: true,
-      fill: color.near,
-    },
+      color.near,
+    ),
   ];
   if (length > 7)
     for (let i = 1; i < pairs; i += 1) {
       const { point, angle } = along(line, i / pairs);
-      shapes.push({
-        role: 'veinlet',
-        points: place(
-          curve([-half * 0.7, -half * 0.8], [half * 0.8, 0], [-half * 0.7, half * 0.8], 4),
-          point,
-          angle,
+      shapes.push(
+        stroke(
+          'veinlet',
+          place(
+            curve([-half * 0.7, -half * 0.8], [half * 0.8, 0], [-half * 0.7, half * 0.8], 4),
+            point,
+            angle,
+          ),
         ),
-        closed: false,
-      });
+      );
     }
   return shapes;
 }
@@ -105,28 +106,30 @@ function sprayInset(half: number, flat: boolean, color: { near: string; far: str
   for (let i = 4; i >= 0; i -= 1) {
     const x = i * h * 1.7;
     for (const side of [-1, 1])
-      shapes.push({
-        role: 'scaleLeaf',
-        points: [
-          [x - h, side * h * 0.15],
-          [x - h * 0.2, side * h * (flat ? 1.15 : 0.85)],
-          [x + h * 1.25, side * h * (flat ? 0.75 : 0.5)],
-          [x + h * 0.6, side * h * 0.1],
+      shapes.push(
+        filled(
+          'scaleLeaf',
+          [
+            [x - h, side * h * 0.15],
+            [x - h * 0.2, side * h * (flat ? 1.15 : 0.85)],
+            [x + h * 1.25, side * h * (flat ? 0.75 : 0.5)],
+            [x + h * 0.6, side * h * 0.1],
+          ],
+          color.near,
+        ),
+      );
+    shapes.push(
+      filled(
+        'scaleLeaf',
+        [
+          [x - h, 0],
+          [x - h * 0.1, -h * 0.55],
+          [x + h * 1.0, 0],
+          [x - h * 0.1, h * 0.55],
         ],
-        closed: true,
-        fill: color.near,
-      });
-    shapes.push({
-      role: 'scaleLeaf',
-      points: [
-        [x - h, 0],
-        [x - h * 0.1, -h * 0.55],
-        [x + h * 1.0, 0],
-        [x - h * 0.1, h * 0.55],
-      ],
-      closed: true,
-      fill: tinted(color.near, 0.12),
-    });
+        tinted(color.near, 0.12),
+      ),
+    );
   }
   return { title: 'scales', shows: 'needle.scaleSpray', shapes };
 }

@@ -1,6 +1,6 @@
 import { randomFrom, seedOf, type Random } from '../../random/index.ts';
 import { add, along, band, curve, direction, place, scaleBy, type Point } from '../geometry.ts';
-import { anchor, emptyScene, type Scene } from '../scene.ts';
+import { anchor, emptyScene, filled, type Scene } from '../scene.ts';
 import type { TraitReader } from '../traits.ts';
 import { twigColor } from '../twig/twig.ts';
 import { baseInset, facesInset, visibleBands } from './insets.ts';
@@ -50,12 +50,13 @@ export function singleShoot(reader: TraitReader, kind: string): Scene {
   const scene = emptyScene();
   const draw = (spot: NeedlePlace) => {
     const { far, turned } = spot;
-    scene.shapes.push({
-      role: far ? 'needleFar' : turned ? 'needleLower' : 'needle',
-      points: place(needleBody(spot.length, form, spot.bend), spot.at, spot.angle),
-      closed: true,
-      fill: far ? color.far : color.near,
-    });
+    scene.shapes.push(
+      filled(
+        far ? 'needleFar' : turned ? 'needleLower' : 'needle',
+        place(needleBody(spot.length, form, spot.bend), spot.at, spot.angle),
+        far ? color.far : color.near,
+      ),
+    );
     if (far) return;
     const lines = visibleBands(bands, turned);
     for (const stripe of stripes(spot.length, width, spot.bend, lines || 1))
@@ -68,12 +69,13 @@ export function singleShoot(reader: TraitReader, kind: string): Scene {
   };
   places.filter((spot) => spot.far).forEach(draw);
   const thickness = reader.mm('twig.thickness', 2.6);
-  scene.shapes.push({
-    role: 'twig',
-    points: band(axis, (s) => (Math.max(1, thickness) / 2) * (1.2 - 0.4 * s)),
-    closed: true,
-    fill: twigColor(reader, 'brown'),
-  });
+  scene.shapes.push(
+    filled(
+      'twig',
+      band(axis, (s) => (Math.max(1, thickness) / 2) * (1.2 - 0.4 * s)),
+      twigColor(reader, 'brown'),
+    ),
+  );
   const near = places.filter((spot) => !spot.far);
   near.forEach(draw);
   addTipBuds(scene, reader, axis);

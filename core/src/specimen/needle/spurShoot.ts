@@ -1,6 +1,6 @@
 import { randomFrom, seedOf } from '../../random/index.ts';
 import { add, along, band, curve, direction, place, scaleBy } from '../geometry.ts';
-import { anchor, emptyScene, type Scene } from '../scene.ts';
+import { anchor, emptyScene, filled, stroke, type Scene } from '../scene.ts';
 import type { TraitReader } from '../traits.ts';
 import { budShapes, moveShapes } from '../twig/buds.ts';
 import { twigColor } from '../twig/twig.ts';
@@ -26,20 +26,18 @@ export function spurShoot(reader: TraitReader): Scene {
   });
   const fill = twigColor(reader, 'brown');
   const body = (s: number) => (Math.max(2, thickness) / 2) * (1.2 - 0.5 * s);
-  scene.shapes.push({ role: 'twig', points: band(axis, body), closed: true, fill });
+  scene.shapes.push(filled('twig', band(axis, body), fill));
   const hairs = { sparse: 20, dense: 80, woolly: 150 }[reader.state('twig.hair', 'none')] ?? 0;
   for (let i = 0; i < hairs; i += 1) {
     const { point, angle } = along(axis, random.between(0.3, 0.99));
     const side = i % 2 ? 1 : -1;
     const foot = add(point, scaleBy(direction(angle + (side * Math.PI) / 2), thickness * 0.4));
-    scene.shapes.push({
-      role: 'hair',
-      points: [
+    scene.shapes.push(
+      stroke('hair', [
         foot,
         add(foot, scaleBy(direction(angle + side * random.between(0.7, 1.9)), thickness * 0.35)),
-      ],
-      closed: false,
-    });
+      ]),
+    );
   }
   for (const { base, heading } of places) {
     const top = add(base, scaleBy(direction(heading), 4.2));
@@ -48,22 +46,25 @@ export function spurShoot(reader: TraitReader): Scene {
         const off = ((k + 0.5) / per - 0.5) * 2.5 + random.between(-0.06, 0.06);
         const far = k % 2 === 0;
         const grown = length * random.between(0.84, 1.03) * (1 - 0.1 * Math.abs(off));
-        scene.shapes.push({
-          role: far ? 'needleFar' : 'needle',
-          points: place(needleBody(grown, { width, tip: 'soft' }, off * 0.05), top, heading + off),
-          closed: true,
-          fill: far ? color.far : color.near,
-        });
+        scene.shapes.push(
+          filled(
+            far ? 'needleFar' : 'needle',
+            place(needleBody(grown, { width, tip: 'soft' }, off * 0.05), top, heading + off),
+            far ? color.far : color.near,
+          ),
+        );
       }
-    scene.shapes.push({ role: 'twig', points: band([base, top], (s) => 1.9 + 0.5 * s), closed: true, fill });
+    scene.shapes.push(
+      filled(
+        'twig',
+        band([base, top], (s) => 1.9 + 0.5 * s),
+        fill,
+      ),
+    );
     for (const s of [0.3, 0.55, 0.8]) {
       const ring = add(base, scaleBy(direction(heading), 4.2 * s));
       const across = scaleBy(direction(heading + Math.PI / 2), 2);
-      scene.shapes.push({
-        role: 'mark',
-        points: [add(ring, across), add(ring, scaleBy(across, -1))],
-        closed: false,
-      });
+      scene.shapes.push(stroke('mark', [add(ring, across), add(ring, scaleBy(across, -1))]));
     }
     if (!leafy)
       scene.shapes.push(

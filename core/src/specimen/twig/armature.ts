@@ -1,6 +1,6 @@
 import { randomFrom, seedOf } from '../../random/index.ts';
 import { add, direction, scaleBy } from '../geometry.ts';
-import type { Shape } from '../scene.ts';
+import { filled, type Shape } from '../scene.ts';
 import type { TraitReader } from '../traits.ts';
 import type { TwigNode } from './node.ts';
 import { taper } from './taper.ts';
@@ -15,11 +15,8 @@ export function armatureAt(reader: TraitReader, node: TwigNode, thickness: numbe
   const side = node.stands[0]!.side === 1 ? 1 : -1;
   const on = (way: number) =>
     add(node.at, scaleBy(direction(node.angle + (way * Math.PI) / 2), thickness * 0.35));
-  const thorn = (way: number, lean: number, size = 1): Shape => ({
-    role: 'thorn',
-    points: taper(on(way), node.angle + way * lean, length * size, half),
-    closed: true,
-  });
+  const thorn = (way: number, lean: number, size = 1): Shape =>
+    filled('thorn', taper(on(way), node.angle + way * lean, length * size, half));
   switch (kind) {
     case 'pairedSpines':
       return [thorn(-1, 1.1), thorn(1, 1.1)];
@@ -29,26 +26,14 @@ export function armatureAt(reader: TraitReader, node: TwigNode, thickness: numbe
         const way = random.uniform() < 0.5 ? -1 : 1;
         const lean = way * random.between(1.5, 1.95);
         const foot = add(on(way), scaleBy(direction(node.angle), random.between(-0.6, 0.6) * length));
-        return {
-          role: 'thorn',
-          points: taper(foot, node.angle + lean, length * random.between(0.55, 0.9), half),
-          closed: true,
-        };
+        return filled('thorn', taper(foot, node.angle + lean, length * random.between(0.55, 0.9), half));
       });
     case 'branchedThorns': {
       const main = thorn(-side, 1.2);
       const fork = add(on(-side), scaleBy(direction(node.angle - side * 1.2), length * 0.45));
       return [
-        {
-          role: 'thorn',
-          points: taper(fork, node.angle - side * 0.55, length * 0.45, half * 0.7),
-          closed: true,
-        },
-        {
-          role: 'thorn',
-          points: taper(fork, node.angle - side * 1.8, length * 0.4, half * 0.7),
-          closed: true,
-        },
+        filled('thorn', taper(fork, node.angle - side * 0.55, length * 0.45, half * 0.7)),
+        filled('thorn', taper(fork, node.angle - side * 1.8, length * 0.4, half * 0.7)),
         main,
       ];
     }

@@ -1,6 +1,6 @@
 import { add, band, curve, direction, place, scaleBy, type Point } from '../geometry.ts';
 import { NATURAL } from '../palette.ts';
-import type { Inset, Shape } from '../scene.ts';
+import { filled, stroke, type Inset, type Shape } from '../scene.ts';
 import { TraitReader, type Traits } from '../traits.ts';
 import { twigColor, type Twig } from './twig.ts';
 
@@ -28,54 +28,59 @@ export function budShapes(reader: TraitReader, length: number): Shape[] {
   const line = Array.from({ length: 15 }, (_, i): Point => [stalk + (body * i) / 14, 0]);
   const shapes: Shape[] = [];
   if (stalk)
-    shapes.push({
-      role: 'stalk',
-      points: band(
-        [
-          [-half * 0.2, 0],
-          [stalk * 1.2, 0],
-        ],
-        () => half * 0.5,
+    shapes.push(
+      filled(
+        'stalk',
+        band(
+          [
+            [-half * 0.2, 0],
+            [stalk * 1.2, 0],
+          ],
+          () => half * 0.5,
+        ),
+        twigColor(reader),
       ),
-      closed: true,
-      fill: twigColor(reader),
-    });
-  shapes.push({ role: 'bud', points: band(line, (t) => Math.max(0.01, width(t))), closed: true, fill });
+    );
+  shapes.push(
+    filled(
+      'bud',
+      band(line, (t) => Math.max(0.01, width(t))),
+      fill,
+    ),
+  );
   shapes.push(...scaleLines(reader.state('bud.scales', 'several'), stalk, body, half, width));
   if (reader.state('bud.scaleTips', 'pressed') === 'bentBack')
     for (const sign of [-1, 1])
-      shapes.push({
-        role: 'mark',
-        points: curve(
-          [stalk + body * 0.55, sign * width(0.55)],
-          [stalk + body * 0.7, sign * width(0.55) * 1.2],
-          [stalk + body * 0.62, sign * width(0.55) * 1.6],
-          4,
+      shapes.push(
+        stroke(
+          'mark',
+          curve(
+            [stalk + body * 0.55, sign * width(0.55)],
+            [stalk + body * 0.7, sign * width(0.55) * 1.2],
+            [stalk + body * 0.62, sign * width(0.55) * 1.6],
+            4,
+          ),
         ),
-        closed: false,
-      });
+      );
   if (reader.flag('bud.resin'))
-    shapes.push({
-      role: 'resin',
-      points: curve(
-        [stalk + body * 0.22, -half * 0.5],
-        [stalk + body * 0.45, -half * 0.72],
-        [stalk + body * 0.7, -half * 0.32],
-        5,
+    shapes.push(
+      stroke(
+        'resin',
+        curve(
+          [stalk + body * 0.22, -half * 0.5],
+          [stalk + body * 0.45, -half * 0.72],
+          [stalk + body * 0.7, -half * 0.32],
+          5,
+        ),
       ),
-      closed: false,
-    });
+    );
   const hair = reader.state('bud.hair', 'none');
   if (hair === 'dense' || hair === 'woolly')
     for (let i = 0; i < 12; i += 1) {
       const t = 0.12 + (i % 6) * 0.13;
       const sign = i < 6 ? -1 : 1;
       const from: Point = [stalk + body * t, sign * width(t)];
-      shapes.push({
-        role: 'hair',
-        points: [from, add(from, [body * 0.06, sign * half * 0.26])],
-        closed: false,
-      });
+      shapes.push(stroke('hair', [from, add(from, [body * 0.06, sign * half * 0.26])]));
     }
   return shapes;
 }
@@ -88,7 +93,7 @@ function scaleLines(
   half: number,
   width: (t: number) => number,
 ): Shape[] {
-  const line = (points: Point[]): Shape => ({ role: 'budScale', points, closed: false });
+  const line = (points: Point[]): Shape => stroke('budScale', points);
   switch (kind) {
     case 'one':
       return [];
@@ -200,18 +205,17 @@ export function budInset(traits: Traits): Inset {
   const reader = new TraitReader(traits);
   const length = reader.mm('bud.length', 5);
   const thick = Math.max(length * 0.12, Math.min(reader.mm('twig.thickness', 3) / 2, length * 0.3));
-  const stem: Shape = {
-    role: 'twig',
-    points: band(
+  const stem: Shape = filled(
+    'twig',
+    band(
       [
         [-length * 0.75, length * 0.2],
         [length * 1.1, length * 0.12],
       ],
       () => thick,
     ),
-    closed: true,
-    fill: twigColor(reader),
-  };
+    twigColor(reader),
+  );
   const angle = reader.state('bud.lie', 'spreading') === 'pressed' ? -0.28 : -0.85;
   return {
     title: 'bud',

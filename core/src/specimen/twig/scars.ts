@@ -1,5 +1,5 @@
 import { add, band, direction, ellipse, place, scaleBy, type Point } from '../geometry.ts';
-import type { Inset, Shape } from '../scene.ts';
+import { filled, stroke, type Inset, type Shape } from '../scene.ts';
 import { TraitReader, type Traits } from '../traits.ts';
 import { budShapes, moveShapes } from './buds.ts';
 import { twigColor, type Twig } from './twig.ts';
@@ -118,12 +118,10 @@ function scar(reader: TraitReader, at: Point, angle: number, size: number): Shap
   const kind = reader.state('twig.leafScar', 'crescent');
   const spots = bundleSpots(reader.state('twig.bundleScars', 'three'));
   return [
-    { role: 'scar', points: put(scarOutline(kind, reader.flag('twig.scarNotched'))), closed: true },
-    ...spots.map((spot): Shape => ({
-      role: 'bundle',
-      points: put(ellipse([spot[0], spot[1] + 0.06], 0.06, 0.06, 0, 6)),
-      closed: true,
-    })),
+    filled('scar', put(scarOutline(kind, reader.flag('twig.scarNotched')))),
+    ...spots.map((spot): Shape =>
+      filled('bundle', put(ellipse([spot[0], spot[1] + 0.06], 0.06, 0.06, 0, 6))),
+    ),
   ];
 }
 
@@ -143,11 +141,7 @@ export function leafScars(traits: Traits, twig: Twig): Shape[] {
       if (stipules === 'ring') {
         const ring = add(at, scaleBy(direction(node.angle), -size * 0.4));
         const across = scaleBy(direction(node.angle + Math.PI / 2), twig.thickness * 0.56);
-        shapes.push({
-          role: 'mark',
-          points: [add(ring, across), add(ring, scaleBy(across, -1))],
-          closed: false,
-        });
+        shapes.push(stroke('mark', [add(ring, across), add(ring, scaleBy(across, -1))]));
       }
       return shapes;
     }),
@@ -160,30 +154,27 @@ export function scarInset(traits: Traits): Inset {
   const thickness = reader.mm('twig.thickness', 3);
   const size = thickness * 0.46;
   const shapes: Shape[] = [
-    {
-      role: 'twig',
-      points: band(
+    filled(
+      'twig',
+      band(
         [
           [0, thickness * 1.5],
           [0, -thickness * 1.7],
         ],
         () => thickness * 0.62,
       ),
-      closed: true,
-      fill: twigColor(reader),
-    },
+      twigColor(reader),
+    ),
     ...scar(reader, [0, thickness * 0.4], 0, size),
   ];
   if (reader.state('twig.stipuleScars', 'none') === 'slits')
     for (const s of [-1, 1])
-      shapes.push({
-        role: 'mark',
-        points: [
+      shapes.push(
+        stroke('mark', [
           [s * thickness * 0.5, thickness * 0.18],
           [s * thickness * 0.6, thickness * 0.4],
-        ],
-        closed: false,
-      });
+        ]),
+      );
   if (traits.buds) {
     const length = Math.min(reader.mm('bud.length', 5), thickness * 2.2);
     shapes.push(...moveShapes(budShapes(reader, length), [0, thickness * 0.1], -Math.PI / 2));
@@ -206,25 +197,24 @@ export function pithInset(reader: TraitReader): Inset {
   const kind = reader.state('twig.pith', 'continuous');
   const half = r * 0.42;
   const shapes: Shape[] = [
-    { role: 'twig', points: ellipse([0, -r * 1.3], r, r, 0, 24), closed: true, fill: twigColor(reader) },
-    { role: 'wood', points: ellipse([0, -r * 1.3], r * 0.88, r * 0.88, 0, 24), closed: true },
+    filled('twig', ellipse([0, -r * 1.3], r, r, 0, 24), twigColor(reader)),
+    filled('wood', ellipse([0, -r * 1.3], r * 0.88, r * 0.88, 0, 24)),
     {
       role: 'pith',
       points: core([0, -r * 1.3], half),
       closed: true,
       ...(kind === 'hollow' ? { fill: '#3a3430' } : {}),
     },
-    {
-      role: 'wood',
-      points: band(
+    filled(
+      'wood',
+      band(
         [
           [-r * 1.8, r * 1.1],
           [r * 1.8, r * 1.1],
         ],
         () => r * 0.9,
       ),
-      closed: true,
-    },
+    ),
     {
       role: 'pith',
       points: band(
@@ -240,13 +230,11 @@ export function pithInset(reader: TraitReader): Inset {
   ];
   if (kind === 'chambered' || kind === 'diaphragmed')
     for (let x = -1.5; x <= 1.5; x += 0.5)
-      shapes.push({
-        role: kind === 'chambered' ? 'paper' : 'mark',
-        points: [
+      shapes.push(
+        stroke(kind === 'chambered' ? 'paper' : 'mark', [
           [x * r, r * 1.1 - half],
           [x * r, r * 1.1 + half],
-        ],
-        closed: false,
-      });
+        ]),
+      );
   return { title: 'pith', shows: 'twig.pith', shapes };
 }

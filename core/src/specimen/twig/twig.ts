@@ -1,7 +1,7 @@
 import { randomFrom, seedOf } from '../../random/index.ts';
 import { add, along, band, curve, direction, scaleBy, type Point } from '../geometry.ts';
 import { NATURAL } from '../palette.ts';
-import type { Shape } from '../scene.ts';
+import { filled, stroke, type Shape } from '../scene.ts';
 import { TraitReader, type Traits } from '../traits.ts';
 import { armatureAt } from './armature.ts';
 import type { Side, TwigNode } from './node.ts';
@@ -60,26 +60,28 @@ export function twigOf(traits: Traits, nodeCount: number, internode: number): Tw
   const halfAt = (s: number) => (thickness / 2) * (1.25 - 0.45 * s);
   const shapes: Shape[] = [];
   if (reader.flag('twig.wings'))
-    shapes.push({
-      role: 'twig',
-      points: band(axis, (s) => halfAt(s) + thickness * 0.7 * Math.abs(Math.sin(s * 9))),
-      closed: true,
-      fill: NATURAL['greyBrown']!,
-    });
-  shapes.push({ role: 'twig', points: band(axis, halfAt), closed: true, fill: color });
+    shapes.push(
+      filled(
+        'twig',
+        band(axis, (s) => halfAt(s) + thickness * 0.7 * Math.abs(Math.sin(s * 9))),
+        NATURAL['greyBrown']!,
+      ),
+    );
+  shapes.push(filled('twig', band(axis, halfAt), color));
   shapes.push(...skin(reader, axis, thickness));
   for (const node of nodes) shapes.push(...armatureAt(reader, node, thickness));
   if (reader.state('twig.armature', 'none') === 'spineTipped')
-    shapes.push({
-      role: 'thorn',
-      points: taper(
-        end,
-        Math.atan2(end[1] - before[1], end[0] - before[0]),
-        reader.mm('twig.thornLength', thickness * 3),
-        thickness * 0.4,
+    shapes.push(
+      filled(
+        'thorn',
+        taper(
+          end,
+          Math.atan2(end[1] - before[1], end[0] - before[0]),
+          reader.mm('twig.thornLength', thickness * 3),
+          thickness * 0.4,
+        ),
       ),
-      closed: true,
-    });
+    );
   if (reader.flag('twig.spurs') && nodes.length > 3) shapes.push(...spurs(nodes, thickness, color));
   return {
     axis,
@@ -105,22 +107,23 @@ function skin(reader: TraitReader, axis: readonly Point[], thickness: number): S
   for (let i = 0; i < lenticels; i += 1) {
     const { at, angle } = spot();
     const half = scaleBy(direction(angle), thickness * 0.09);
-    shapes.push({ role: 'lenticel', points: [add(at, scaleBy(half, -1)), add(at, half)], closed: false });
+    shapes.push(stroke('lenticel', [add(at, scaleBy(half, -1)), add(at, half)]));
   }
   const coating = reader.states('twig.coating');
   if (coating.includes('bloom'))
-    shapes.push({
-      role: 'light',
-      points: band(
-        axis.map(([x, y]): Point => [x, y - thickness * 0.14]),
-        () => thickness * 0.18,
+    shapes.push(
+      filled(
+        'light',
+        band(
+          axis.map(([x, y]): Point => [x, y - thickness * 0.14]),
+          () => thickness * 0.18,
+        ),
       ),
-      closed: true,
-    });
+    );
   if (coating.includes('resinDots'))
     for (let i = 0; i < 22; i += 1) {
       const { at } = spot();
-      shapes.push({ role: 'resin', points: [at, add(at, [0.05, 0])], closed: false });
+      shapes.push(stroke('resin', [at, add(at, [0.05, 0])]));
     }
   const hairs = { sparse: 14, dense: 60, woolly: 110 }[reader.state('twig.hair', 'none')] ?? 0;
   for (let i = 0; i < hairs; i += 1) {
@@ -128,11 +131,7 @@ function skin(reader: TraitReader, axis: readonly Point[], thickness: number): S
     const side = i % 2 ? 1 : -1;
     const foot = add(point, scaleBy(direction(angle + (side * Math.PI) / 2), thickness * 0.46));
     const away = direction(angle + side * random.between(0.9, 1.7));
-    shapes.push({
-      role: 'hair',
-      points: [foot, add(foot, scaleBy(away, thickness * random.between(0.16, 0.32)))],
-      closed: false,
-    });
+    shapes.push(stroke('hair', [foot, add(foot, scaleBy(away, thickness * random.between(0.16, 0.32)))]));
   }
   return shapes;
 }
@@ -147,26 +146,24 @@ function spurs(nodes: readonly TwigNode[], thickness: number, color: string): Sh
     const line: Point[] = [foot, top];
     const rings = [0.4, 0.58, 0.76, 0.92].map((t): Shape => {
       const { point, angle } = along(line, t);
-      return {
-        role: 'mark',
-        points: curve(
+      return stroke(
+        'mark',
+        curve(
           add(point, scaleBy(direction(angle + Math.PI / 2), thickness * 0.42)),
           add(point, scaleBy(direction(angle), thickness * 0.12)),
           add(point, scaleBy(direction(angle + Math.PI / 2), -thickness * 0.42)),
           4,
         ),
-        closed: false,
-      };
+      );
     });
     return [
-      { role: 'twig', points: band(line, (s) => thickness * (0.36 + 0.08 * s)), closed: true, fill: color },
+      filled(
+        'twig',
+        band(line, (s) => thickness * (0.36 + 0.08 * s)),
+        color,
+      ),
       ...rings,
-      {
-        role: 'bud',
-        points: taper(top, heading, thickness * 0.9, thickness * 0.34),
-        closed: true,
-        fill: NATURAL['redBrown']!,
-      },
+      filled('bud', taper(top, heading, thickness * 0.9, thickness * 0.34), NATURAL['redBrown']!),
     ];
   });
 }

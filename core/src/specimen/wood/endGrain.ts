@@ -1,7 +1,7 @@
 import { randomFrom, seedOf } from '../../random/index.ts';
 import { ellipse, type Point } from '../geometry.ts';
 import { NATURAL, tinted } from '../palette.ts';
-import { anchor, emptyScene, type Scene } from '../scene.ts';
+import { anchor, emptyScene, filled, stroke, type Scene } from '../scene.ts';
 import { TraitReader, type Traits } from '../traits.ts';
 
 /** A piece of end grain is so wide and so high, millimetres. */
@@ -16,47 +16,47 @@ export function endGrain(traits: Traits): Scene | undefined {
   const scene = emptyScene();
   scene.field = true;
   const color = tinted(NATURAL[reader.state('wood.heartwood', 'cream')] ?? NATURAL['cream']!, 0.2);
-  scene.shapes.push({
-    role: 'wood',
-    points: [
-      [0, 0],
-      [SIZE, 0],
-      [SIZE, SIZE],
-      [0, SIZE],
-    ],
-    closed: true,
-    fill: color,
-  });
+  scene.shapes.push(
+    filled(
+      'wood',
+      [
+        [0, 0],
+        [SIZE, 0],
+        [SIZE, SIZE],
+        [0, SIZE],
+      ],
+      color,
+    ),
+  );
   const pores = reader.state('wood.pores', 'diffuse');
   const ring = SIZE / RINGS;
   const pore = (x: number, y: number, r: number) => {
     if (x - r > 0 && x + r < SIZE && y - r > 0 && y + r < SIZE)
-      scene.shapes.push({ role: 'pore', points: ellipse([x, y], r, r, 0, 9), closed: true });
+      scene.shapes.push(filled('pore', ellipse([x, y], r, r, 0, 9)));
   };
   for (let k = 0; k < RINGS; k += 1) {
     const top = SIZE - (k + 1) * ring;
     // Late wood, darker, lies towards the bark (up).
-    scene.shapes.push({
-      role: 'ring',
-      points: [
-        [0, top],
-        [SIZE, top],
-        [SIZE, top + ring * 0.16],
-        [0, top + ring * 0.16],
-      ],
-      closed: true,
-      fill: tinted(color, pores === 'none' ? -0.28 : -0.12),
-    });
+    scene.shapes.push(
+      filled(
+        'ring',
+        [
+          [0, top],
+          [SIZE, top],
+          [SIZE, top + ring * 0.16],
+          [0, top + ring * 0.16],
+        ],
+        tinted(color, pores === 'none' ? -0.28 : -0.12),
+      ),
+    );
     if (pores === 'none') {
       for (let x = 0.1; x < SIZE; x += 0.22)
-        scene.shapes.push({
-          role: 'veinlet',
-          points: [
+        scene.shapes.push(
+          stroke('veinlet', [
             [x, top + ring * 0.2],
             [x, top + ring * 0.98],
-          ],
-          closed: false,
-        });
+          ]),
+        );
       if (reader.flag('wood.resinCanals'))
         for (let i = 0; i < 5; i += 1)
           pore(random.between(0.4, SIZE - 0.4), top + ring * random.between(0.1, 0.3), 0.12);
@@ -86,7 +86,7 @@ export function endGrain(traits: Traits): Scene | undefined {
       [x + half, SIZE],
       [x - half, SIZE],
     ];
-    scene.shapes.push({ role: 'ray', points, closed: true, fill: tinted(color, 0.35) });
+    scene.shapes.push(filled('ray', points, tinted(color, 0.35)));
   }
   anchor(
     scene,
