@@ -142,6 +142,10 @@ fruit.huskSplit=half | husk splitting half-way | The husk splits half-way
 fruit.huskSplit=base | husk splitting to the base | The husk splits all the way
 fruit.strobile=persists | cones staying whole | The little cones stay whole
 fruit.strobile=shatters | cones falling apart when ripe | The cones fall apart when ripe
+fruit.nutletWing=none | nutlets wingless | The tiny seeds have no wing
+fruit.nutletWing=narrow | wings of the nutlet narrow | The wings of the tiny seed are narrower than the seed
+fruit.nutletWing=broad | wings of the nutlet broad | The wings of the tiny seed are as wide as the seed
+cone.scales | {} scales to a cone | A cone has {} scales
 fruit.keptWinter=yes | kept into winter | It stays on into winter
 fruit.keptWinter=no | ~gone by winter | ~It is gone by winter
 fruit.dispersal | spread by {} | Its seeds are spread by {}

@@ -105,6 +105,8 @@ const MODELS: Readonly<Partial<Record<CharacterId, Model>>> = {
   'foliage.kind': { organs: ['twig', 'leaf'], values: {}, with: (state) => KINDS[state] ?? NOTHING },
   'needle.lie': { organs: ['twig', 'leaf'], values: SHOOT },
   'twig.arrangement': twig,
+  'twig.winterCatkins': twig,
+  'twig.catkinLie': { ...twig, with: () => ({ 'twig.winterCatkins': 'pollen' }) },
   'twig.armature': { ...twig, with: (state) => (state === 'none' ? NOTHING : { 'twig.thornLength': 0.02 }) },
   'bud.terminal': { ...twig, frame: TIP },
   'bud.shape': { ...twig, frame: TIP },

@@ -15,7 +15,7 @@ const IN_SIGHT: Record<string, Record<string, Trait>> = {
   wood: { 'wood.pores': 'ring' },
 };
 
-const WINTER = ['twig.leafScar', 'twig.bundleScars'];
+const WINTER = ['twig.winterCatkins', 'twig.catkinLie', 'twig.leafScar', 'twig.bundleScars'];
 
 const statesOf = ({ kind, states }: Character): string[] =>
   kind === 'flag' ? ['yes', 'no'] : states.map(({ id }) => id);

@@ -8,6 +8,8 @@ export const CAUTION_KINDS = [
   'drop hazard',
   'protected',
   'regulated pest host',
+  'invasive',
+  'livestock',
   'roadside',
   "water's edge",
 ] as const;

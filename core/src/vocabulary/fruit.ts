@@ -105,6 +105,22 @@ export const FRUIT = [
     },
   ),
   oneOf(
+    'fruit.nutletWing',
+    'wing of the nutlet',
+    table(`
+      none | none | no wing | The nutlet has no wing.
+      narrow | narrow | narrower than the seed | Each wing is narrower than the body of the nutlet.
+      broad | broad | as wide as the seed or wider | Each wing is as wide as the body of the nutlet, or wider.
+    `),
+    {
+      part: 'ripeFruit',
+      distance: 'lens',
+      level: 'advanced',
+      plain: 'wing of the tiny seed',
+      requires: [when('fruit.type', 'catkinCone', 'samaraCone')],
+    },
+  ),
+  oneOf(
     'fruit.samaraWing',
     'samara wing',
     table(`
@@ -130,6 +146,7 @@ export const CONE = [
     `),
     { ...fruit, distance: 'binoculars', requires: [SEED_CONE], level: 'beginner', reading: 'plain' },
   ),
+  count('cone.scales', 'scales of a cone', { ...fruit, requires: [SEED_CONE] }),
   oneOf(
     'cone.fate',
     'fate of the cone',

@@ -19,7 +19,7 @@ const SUPPORTING = `
   needle.length needle.width needle.color needle.perSpur
   twig.color twig.thickness twig.thornLength twig.lenticels bud.length bud.color
   flower.pollination flower.size pollenCone.color pollenCone.length
-  fruit.length fruit.dispersal fruit.keptWinter
+  fruit.length fruit.dispersal fruit.keptWinter cone.scales
   bark.furrowDepth bark.color
   wood.density wood.heartwood
   site.habitat site.moisture site.drainage site.soilPh site.shadeTolerance site.canopyPlace site.elevation site.hardinessZone

@@ -97,6 +97,16 @@ export const TWIG = [
     `),
     { distance: 'cut', plain: 'core of the twig' },
   ),
+  ordinal(
+    'twig.pithSize',
+    'pith size',
+    table(`
+      thin | thin | thinner than the wood around it | Less than a quarter of the twig's thickness.
+      middle | middle | about as thick as the wood | A quarter to a half of the twig's thickness.
+      wide | wide | most of the twig | More than half of the twig's thickness.
+    `),
+    { distance: 'cut', plain: 'thickness of the core' },
+  ),
   oneOf(
     'twig.pithSection',
     'pith section',
@@ -144,6 +154,37 @@ export const TWIG = [
       ring | ring | a ring round the twig | A line that encircles the twig.
     `),
     { distance: 'lens', level: 'advanced', requires: [BLADED] },
+  ),
+  oneOf(
+    'twig.winterCatkins',
+    'winter catkins',
+    table(`
+      none | none | none | No catkins stand on the winter twig.
+      pollen | pollen catkins alone | only the long ones | Next spring's pollen catkins stand on the twig; the seed catkins are still in buds.
+      both | pollen and seed catkins | long and tiny ones | Both kinds stand on the twig all winter.
+    `),
+    {
+      part: 'winter',
+      distance: 'arm',
+      level: 'beginner',
+      reading: 'plain',
+      plain: 'catkins on the winter twig',
+      requires: [BLADED],
+    },
+  ),
+  oneOf(
+    'twig.catkinLie',
+    'lie of winter catkins',
+    table(`
+      stiff | stiff | held stiffly off the twig | Held off the twig, not moved by its tilt.
+      drooping | drooping | hanging | Hanging from the twig.
+    `),
+    {
+      part: 'winter',
+      distance: 'arm',
+      plain: 'how the winter catkins stand',
+      requires: [when('twig.winterCatkins', 'pollen', 'both')],
+    },
   ),
   flag('twig.needleScars', 'needle scars on the twig', {
     plain: 'crowded little marks where needles were',

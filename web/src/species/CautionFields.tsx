@@ -39,6 +39,16 @@ const USUAL: Record<CautionKind, { part: string; effect: string; care: string }>
     effect: 'May carry a regulated pest.',
     care: 'Do not move branches between districts; local rules and the land manager decide.',
   },
+  invasive: {
+    part: 'seeds and suckers',
+    effect: 'Spreads from plantings into wild ground.',
+    care: 'Do not carry seeds, roots or cut pieces away; local rules and the land manager decide.',
+  },
+  livestock: {
+    part: 'leaves and cut branches',
+    effect: 'Harms grazing animals that eat it.',
+    care: 'Leave no cuttings where animals graze; for any accident call a veterinarian. The owner of the land decides.',
+  },
   roadside: {
     part: 'where it stands',
     effect: 'Stands where cars pass.',

@@ -7,6 +7,7 @@ import { TraitReader, type Traits } from '../traits.ts';
 import { budInset, twigBuds } from './buds.ts';
 import { leafScars, pithInset, scarInset } from './scars.ts';
 import { twigOf } from './twig.ts';
+import { winterCatkins } from './winterCatkins.ts';
 
 /** A twig with its leaves at the nodes, or bare with buds and leaf scars, as the day has it. A leaf is turned over. */
 export function broadTwig(traits: Traits): Scene {
@@ -59,12 +60,18 @@ export function broadTwig(traits: Traits): Scene {
     scene.insets.push(budInset(traits));
   }
   if (!leafy) {
+    scene.shapes.push(...winterCatkins(reader, twig));
+    anchor(scene, twig.tip.at, 'twig.winterCatkins', 'twig.catkinLie');
     scene.shapes.push(...leafScars(traits, twig));
     if (reader.known('twig.leafScar') || reader.known('twig.bundleScars'))
       scene.insets.push(scarInset(traits));
   }
   const pith = reader.state('twig.pith', 'continuous');
-  if (pith !== 'continuous' || reader.state('twig.pithSection', 'round') !== 'round')
+  if (
+    pith !== 'continuous' ||
+    reader.state('twig.pithSection', 'round') !== 'round' ||
+    reader.state('twig.pithSize', 'middle') !== 'middle'
+  )
     scene.insets.push(pithInset(reader));
   const node = twig.nodes[Math.min(1, twig.nodes.length - 1)];
   if (node)
@@ -92,6 +99,7 @@ export function broadTwig(traits: Traits): Scene {
     'twig.coating',
     'twig.wings',
     'twig.pith',
+    'twig.pithSize',
     'twig.pithSection',
     'twig.odor',
   );

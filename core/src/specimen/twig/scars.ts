@@ -182,7 +182,10 @@ export function scarInset(traits: Traits): Inset {
   return { title: 'leaf scar', shows: 'twig.leafScar', shapes };
 }
 
-/** The twig cut across (pith by its section) and along (solid, with walls, or hollow). */
+/** Half-width of the pith as a share of the twig's. */
+const PITH_SIZES: Record<string, number> = { thin: 0.2, middle: 0.42, wide: 0.66 };
+
+/** The twig cut across (pith by its section and size) and along (solid, with walls, or hollow). */
 export function pithInset(reader: TraitReader): Inset {
   const r = reader.mm('twig.thickness', 4) / 2;
   const section = reader.state('twig.pithSection', 'round');
@@ -195,7 +198,7 @@ export function pithInset(reader: TraitReader): Inset {
           return add(at, scaleBy(direction(-Math.PI / 2 + (Math.PI * i) / corners), far));
         });
   const kind = reader.state('twig.pith', 'continuous');
-  const half = r * 0.42;
+  const half = r * (PITH_SIZES[reader.state('twig.pithSize', 'middle')] ?? PITH_SIZES['middle']!);
   const shapes: Shape[] = [
     filled('twig', ellipse([0, -r * 1.3], r, r, 0, 24), twigColor(reader)),
     filled('wood', ellipse([0, -r * 1.3], r * 0.88, r * 0.88, 0, 24)),
