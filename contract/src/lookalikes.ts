@@ -95,6 +95,7 @@ export const keySchema = Joi.object<Key>({
     leads: Joi.array().items(leadSchema).min(2),
     taxa: Joi.array().items(taxonId),
     byHand: Joi.boolean(),
+    clinch: conditionSchema,
     share: Joi.number().min(0).max(1.000001).required(),
   })
     .id('node')

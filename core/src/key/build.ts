@@ -3,6 +3,7 @@ import { inOneCondition, type ProfiledTaxon } from '../evidence/index.ts';
 import type { View } from '../view/index.ts';
 import type { Vocabulary } from '../vocabulary/index.ts';
 import type { Arriving } from './arriving.ts';
+import { withClinchers } from './clinch.ts';
 import { confirmers, jointSlip } from './confirm.ts';
 import { byTheBook, hasGap, varying } from './convention.ts';
 import { Sieve } from './sieve.ts';
@@ -82,11 +83,8 @@ export function buildKey(
   if (list.length === 0) throw new Error('A key needs at least one taxon');
   const condition = inOneCondition(list, view, options);
   const ground = groundOf(list, vocabulary, condition, options);
-  return {
-    view: condition,
-    taxa: list.map(({ taxon }) => taxon.id),
-    root: buildBelow(ground, everyone(ground)),
-  };
+  const root = buildBelow(ground, everyone(ground));
+  return withClinchers({ view: condition, taxa: list.map(({ taxon }) => taxon.id), root }, ground.sight);
 }
 
 export function groundOf(

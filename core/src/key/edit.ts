@@ -13,6 +13,7 @@ import {
   type Ground,
   type KeyOptions,
 } from './build.ts';
+import { withClinchers } from './clinch.ts';
 import { nodeAt, type Key, type KeyNode, type KeyPath } from './key.ts';
 import { questionOf, type Question } from './questions.ts';
 
@@ -58,7 +59,7 @@ export function replaceCouplet(
     ...coupletOf(ground, arriving, question, (child) => buildBelow(ground, child)),
     byHand: true,
   })).root;
-  return done({ ...key, root });
+  return done(withClinchers({ ...key, root }, ground.sight));
 }
 
 /** The questions that could stand at a couplet, those that part the taxa there most evenly first. */

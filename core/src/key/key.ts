@@ -26,6 +26,8 @@ export interface KeyEnd {
   kind: 'end';
   taxa: string[];
   share: number;
+  /** One thing more to look for, which none of those near it in the key shows: it clinches the name. */
+  clinch?: Condition;
 }
 
 export type KeyNode = Couplet | KeyEnd;

@@ -77,3 +77,48 @@ test('an instructor’s own words take the place of the conditions, which come o
   const two = { ...lead!, also: [other!.condition] };
   expect(leadInWords(two, BUILT_IN, 'technical', 'metric').split('; ')).toHaveLength(2);
 });
+
+describe('what clinches a name', () => {
+  const maples = ['rubrum', 'saccharum', 'nigrum', 'negundo'].map((epithet, i) =>
+    profiled('Acer', epithet, {
+      'foliage.kind': 'broad blade',
+      'twig.arrangement': 'opposite',
+      'leaf.lobing': i < 2 ? 'palmately lobed' : 'unlobed',
+      'leaf.teeth': i % 2 ? 'entire' : 'doubly toothed',
+      'bud.scales': ['two, valvate', 'several, overlapping', 'one cap', 'naked'][i]!,
+      'twig.color': ['red', 'brown', 'grey', 'green'][i]!,
+      ...(epithet === 'negundo' ? {} : { 'bud.length': '3–5 mm' }),
+    }),
+  );
+  const built = buildKey(maples, BUILT_IN, viewOf(['twig', 'bud', 'leaf']));
+  const ends = (of: Key) => {
+    const found: { taxa: string[]; clinch?: { characterId: string } }[] = [];
+    for (const { couplet } of couplets(of))
+      for (const { to } of couplet.leads) if (to.kind === 'end') found.push(to);
+    return found;
+  };
+
+  test('each end of one name has its mark, which the tree shows and none of those near it', () => {
+    expect(ends(built)).toHaveLength(4);
+    for (const { clinch } of ends(built)) expect(clinch).toBeDefined();
+  });
+  test('it is no color and no size where a mark serves', () => {
+    const said = ends(built).map(({ clinch }) => clinch!.characterId);
+    expect(said).not.toContain('twig.color');
+    expect(said).not.toContain('bud.length');
+  });
+  test('it stands behind the name in the lines of the key, in words', () => {
+    const at = keyLines(built, 'bracketed', BUILT_IN, 'technical', 'metric').flatMap(({ to }) =>
+      'taxa' in to ? [to.clinch] : [],
+    );
+    expect(at).toHaveLength(4);
+    expect(at.every((words) => words && words.length > 3)).toBe(true);
+  });
+  test('an end of several names has none', () => {
+    const twins = [...maples, { ...maples[0]!, taxon: { ...maples[0]!.taxon, id: 'acer-twin' } }];
+    const together = ends(buildKey(twins, BUILT_IN, viewOf(['twig', 'bud', 'leaf']))).filter(
+      ({ taxa }) => taxa.length > 1,
+    );
+    expect(together.map(({ clinch }) => clinch)).toEqual([undefined]);
+  });
+});

@@ -2,7 +2,7 @@ import type { Condition } from '../condition/index.ts';
 import { conditionInWords } from '../condition/index.ts';
 import type { Audience, UnitSystem } from '../score/index.ts';
 import type { Vocabulary } from '../vocabulary/index.ts';
-import { couplets, type Key, type KeyNode, type Lead } from './key.ts';
+import { couplets, type Key, type KeyEnd, type KeyNode, type Lead } from './key.ts';
 
 /** One printed line of a key. */
 export interface KeyLine {
@@ -16,7 +16,7 @@ export interface KeyLine {
   /** The first condition, for the state drawing beside the lead. */
   condition: Condition;
   /** Number of the couplet it leads to, or the taxa at its end. */
-  to: { couplet: number } | { taxa: string[] };
+  to: { couplet: number } | { taxa: string[]; clinch?: string };
   path: number[];
 }
 
@@ -32,6 +32,10 @@ export function keyLines(
   units: UnitSystem,
 ): KeyLine[] {
   const all = couplets(key);
+  const ended = ({ taxa, clinch }: KeyEnd) => ({
+    taxa,
+    ...(clinch ? { clinch: conditionInWords(clinch, vocabulary, audience, units) } : {}),
+  });
   const numbers = new Map(all.map(({ couplet }, i) => [couplet as KeyNode, i + 1]));
   const line = (node: KeyNode, lead: Lead, i: number, path: number[]): KeyLine => ({
     couplet: numbers.get(node)!,
@@ -39,7 +43,7 @@ export function keyLines(
     depth: layout === 'indented' ? path.length : 0,
     words: leadInWords(lead, vocabulary, audience, units),
     condition: lead.condition,
-    to: lead.to.kind === 'end' ? { taxa: lead.to.taxa } : { couplet: numbers.get(lead.to)! },
+    to: lead.to.kind === 'end' ? ended(lead.to) : { couplet: numbers.get(lead.to)! },
     path,
   });
   if (layout === 'bracketed')

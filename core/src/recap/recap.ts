@@ -39,11 +39,18 @@ const NAKED = 'bud.scales';
 /** How many of the best are paired. */
 const PAIRED = 40;
 
-interface Candidate {
+/** What may be said of a taxon: what nearly all of its specimens show. */
+export interface Saying {
   condition: Condition;
   channel: Channel;
   cost: number;
+  /** It says what is missing. */
   negative: boolean;
+  /** Whether a state or number, by its place, is what is said. */
+  met: (s: number) => boolean;
+}
+
+interface Candidate extends Saying {
   /** Whether each taxon of the list is told apart by it. */
   tells: boolean[];
 }
@@ -131,7 +138,7 @@ function chosenOf(candidates: readonly Candidate[], t: number, inSet: readonly b
 }
 
 /** What is taken off for saying it: the look, how easily it is misread, and what is no plain "look for this". */
-const priceOf = ({ cost, negative, condition, channel }: Candidate): number =>
+export const priceOf = ({ cost, negative, condition, channel }: Saying): number =>
   WORTH.cost * (cost - 1) +
   WORTH.misread * channel.character.misread.novice +
   (negative ? WORTH.negative : 0) +
@@ -144,17 +151,33 @@ function candidatesOf(
   genus: string | undefined,
   list: readonly ProfiledTaxon[],
 ): Candidate[] {
+  return sayingsOf(channel, t, genus).map((saying) => ({
+    ...saying,
+    tells: list.map((other, r) => tellsFrom(saying, r, other)),
+  }));
+}
+
+/** Whether hardly a specimen of another taxon shows what is said. A tree to which the character does not apply cannot show it either. */
+export function tellsFrom({ channel, met }: Saying, r: number, other: ProfiledTaxon): boolean {
+  const row = channel.rows[r];
+  return row ? shareMet(row, met) <= HARDLY : !couldShow(channel.character, other);
+}
+
+const shareMet = (row: Float64Array, met: Saying['met']): number =>
+  row.reduce((sum, p, s) => (met(s) ? sum + p : sum), 0);
+
+/**
+ * What can be said of a taxon, by its place, from one channel; nothing of what only supports, but between the species of `genus`.
+ *
+ * @param shown share of its specimens that it must be true of, at least
+ */
+export function sayingsOf(channel: Channel, t: number, genus: string | undefined, shown = SHOWS): Saying[] {
   const { character, state, rows, grid } = channel;
   const own = rows[t];
   if (!own || standingOf(character, genus) === 'supporting') return [];
   const cost = lookingCost(character, genus);
-  const made = (condition: Condition, met: (s: number) => boolean, negative: boolean): Candidate[] => {
-    const share = (row: Float64Array | undefined) => row?.reduce((sum, p, s) => (met(s) ? sum + p : sum), 0);
-    if ((share(own) ?? 0) < SHOWS) return [];
-    // A tree to which the character does not apply cannot show it either.
-    const tells = rows.map((row, r) => (row ? share(row)! <= HARDLY : !couldShow(character, list[r]!)));
-    return [{ condition, channel, cost, negative, tells }];
-  };
+  const made = (condition: Condition, met: Saying['met'], negative: boolean): Saying[] =>
+    shareMet(own, met) < shown ? [] : [{ condition, channel, cost, negative, met }];
   const characterId = character.id;
   if (state !== undefined || character.kind === 'flag') {
     const named = state === undefined ? {} : { states: [state] };

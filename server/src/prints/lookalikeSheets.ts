@@ -138,15 +138,18 @@ export function keySheet(
   const { vocabulary, audience, units } = options;
   const taxon = (id: string) => list.find((each) => each.taxon.id === id)?.taxon;
   const lines = keyLines(key, layout, vocabulary, audience, units);
-  const end = (ids: readonly string[]): Content => ({
-    text: ids.flatMap((id, i) => {
-      const found = taxon(id);
-      return [
-        { text: i ? ' or ' : '' },
-        { text: found ? commonName(found) : id, bold: true },
-        { text: found ? ` ${scientificName(found)}` : '', font: 'Serif', italics: true, fontSize: 8.5 },
-      ];
-    }),
+  const end = (ids: readonly string[], clinch: string | undefined): Content => ({
+    text: [
+      ...ids.flatMap((id, i) => {
+        const found = taxon(id);
+        return [
+          { text: i ? ' or ' : '' },
+          { text: found ? commonName(found) : id, bold: true },
+          { text: found ? ` ${scientificName(found)}` : '', font: 'Serif', italics: true, fontSize: 8.5 },
+        ];
+      }),
+      ...(clinch ? [{ text: `\nclinched by ${clinch}`, color: '#4c5d60', fontSize: 8 }] : []),
+    ],
     alignment: 'right',
   });
   return {
@@ -182,7 +185,7 @@ export function keySheet(
               line.words,
               'couplet' in line.to
                 ? { text: layout === 'bracketed' ? `${line.to.couplet}` : '', alignment: 'right' }
-                : end(line.to.taxa),
+                : end(line.to.taxa, line.to.clinch),
             ];
           }),
         },

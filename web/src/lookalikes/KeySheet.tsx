@@ -170,7 +170,10 @@ function Lines({
               {'couplet' in line.to ? (
                 layout === 'bracketed' && <a href={`#couplet-${line.to.couplet}`}>{line.to.couplet}</a>
               ) : (
-                <Taxa ids={line.to.taxa} find={find} />
+                <>
+                  <Taxa ids={line.to.taxa} find={find} />
+                  {line.to.clinch && <small className="quiet"> clinched by {line.to.clinch}</small>}
+                </>
               )}
             </td>
           </tr>

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { conditionInWords } from '@hurrow/core/condition';
+import { conditionInWords, type Condition } from '@hurrow/core/condition';
 import type { Key, Lead } from '@hurrow/core/key';
 import { commonName, scientificName } from '@hurrow/core/taxon';
 import { StatePicture } from '../app/StatePicture.tsx';
@@ -37,7 +37,7 @@ export function KeyWalk({ keyTo, ground, leave }: { keyTo: Key; ground: Ground; 
           go={(lead) => setSteps([...steps, lead === undefined ? unsure(step) : taken(step, lead)])}
         />
       ) : (
-        <End taxa={left} ground={ground} again={() => setSteps([steps[0]!])} />
+        <End taxa={left} clinch={step.node.clinch} ground={ground} again={() => setSteps([steps[0]!])} />
       )}
     </div>
   );
@@ -88,7 +88,18 @@ function Question({
   );
 }
 
-function End({ taxa, ground, again }: { taxa: readonly string[]; ground: Ground; again(): void }) {
+function End({
+  taxa,
+  clinch,
+  ground,
+  again,
+}: {
+  taxa: readonly string[];
+  clinch: Condition | undefined;
+  ground: Ground;
+  again(): void;
+}) {
+  const { vocabulary, course } = ground;
   return (
     <div className={styles['walk-end']}>
       <h2>{taxa.length === 1 ? 'It comes out as' : 'It comes out as one of'}</h2>
@@ -108,6 +119,15 @@ function End({ taxa, ground, again }: { taxa: readonly string[]; ground: Ground;
           );
         })}
       </ul>
+      {clinch && taxa.length === 1 && (
+        <p>
+          To be sure, look:{' '}
+          <strong>
+            {conditionInWords(clinch, vocabulary, course?.audience ?? 'technical', course?.units ?? 'metric')}
+          </strong>
+          . If it shows something else, go back to the question that was least clear.
+        </p>
+      )}
       <button className={ui['press']} onClick={again}>
         Begin again
       </button>
