@@ -172,7 +172,9 @@ function Lines({
               ) : (
                 <>
                   <Taxa ids={line.to.taxa} find={find} />
-                  {line.to.clinch && <small className="quiet"> clinched by {line.to.clinch}</small>}
+                  {line.to.clinch && (
+                    <div className={`quiet ${keysStyles['clinch']}`}>clinched by {line.to.clinch}</div>
+                  )}
                 </>
               )}
             </td>
