@@ -10,6 +10,7 @@ export * from './profiled.ts';
 export { ratioOfReadings } from './organs.ts';
 export * from './readings.ts';
 export * from './saying.ts';
+export * from './sizes.ts';
 export * from './singlesOut.ts';
 export * from './telling.ts';
 export { BY_EYE } from './numbers.ts';

@@ -1,6 +1,6 @@
 import { profiled, viewOf } from '../testing/taxa.ts';
 import { BUILT_IN } from '../vocabulary/index.ts';
-import { contrast, saidLines, settlingInWords, shownInWords, type Wording } from './index.ts';
+import { comparedSizes, contrast, saidLines, settlingInWords, shownInWords, type Wording } from './index.ts';
 
 const wording: Wording = {
   view: viewOf(['twig', 'bud', 'leaf']),
@@ -36,6 +36,47 @@ test('a larch and a birch in January: look at the scars, with what either shows'
     lead: 'Look at the',
     character: 'needle scars on the twig',
     shows: ['yes', 'no'],
+  });
+});
+
+describe('sizes', () => {
+  const pine = (epithet: string, length: string, bud = '10–20 mm') =>
+    profiled('Pinus', epithet, {
+      'foliage.kind': 'bundled needles',
+      'needle.length': length,
+      'bud.length': bud,
+    });
+  const shows = (a: string, b: string) =>
+    saidLines({ said: ['needle.length'] }, pine('one', a), pine('other', b), wording)[0]!.shows;
+
+  test.each([
+    ['12–25 cm', '3–7 cm', ['several times as long, 12–25 cm', 'shorter, 3–7 cm']],
+    ['3–7 cm', '12–25 cm', ['shorter, 3–7 cm', 'several times as long, 12–25 cm']],
+    ['6–9 cm', '3–4.5 cm', ['about twice as long, 6–9 cm', 'shorter, 3–4.5 cm']],
+    ['4–6 cm', '3–4 cm', ['half as long again, 4–6 cm', 'shorter, 3–4 cm']],
+    ['4–6 cm', '4–5 cm', ['4–6 cm', '4–5 cm']],
+  ])('%s beside %s are set against each other, the figure after it', (a, b, said) =>
+    expect(shows(a, b)).toEqual(said),
+  );
+  test('each size has its own words: a trunk is thicker, a tree taller, a leaf wider', () => {
+    const range = (low: number, high: number) => ({ kind: 'range' as const, low, high });
+    const said = (id: string) => comparedSizes(range(2, 4), range(1, 2), BUILT_IN.get(id)!);
+    expect(said('habit.dbh')).toEqual(['about twice as thick', 'thinner']);
+    expect(said('habit.height')).toEqual(['about twice as tall', 'lower']);
+    expect(said('leaf.width')).toEqual(['about twice as wide', 'narrower']);
+  });
+  test('what is no size, not known, or said in two ways is left as it is', () => {
+    expect(comparedSizes(undefined, { kind: 'range', low: 1 }, BUILT_IN.get('leaf.length')!)).toBeUndefined();
+    expect(
+      comparedSizes({ kind: 'range', low: 1 }, { kind: 'range', low: 9 }, BUILT_IN.get('site.soilPh')!),
+    ).toBeUndefined();
+    expect(
+      comparedSizes(
+        { kind: 'flag', frequency: 'always' },
+        { kind: 'range', low: 9 },
+        BUILT_IN.get('leaf.length')!,
+      ),
+    ).toBeUndefined();
   });
 });
 

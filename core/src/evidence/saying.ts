@@ -10,6 +10,7 @@ import type { Character, Vocabulary } from '../vocabulary/index.ts';
 import type { Contrast } from './contrast.ts';
 import { derivedShare } from './leaves.ts';
 import { scoresInView, type ProfiledTaxon, type ReadingOptions } from './profiled.ts';
+import { comparedSizes } from './sizes.ts';
 
 /** What words depend on: the view, and to whom they are said. */
 export interface Wording extends ReadingOptions {
@@ -68,9 +69,28 @@ export const saidLines = (
     return {
       lead: LEADS[i]!,
       character: characterName(character, wording.audience),
-      shows: [shownInWords(a, character, wording), shownInWords(b, character, wording)],
+      shows: shownBeside(a, b, character, wording),
     };
   });
+
+/** What each of two trees shows of a character. Sizes are set against each other first, the figure after it: “about twice as long, 12–25 cm”. */
+function shownBeside(
+  a: ProfiledTaxon,
+  b: ProfiledTaxon,
+  character: Character,
+  wording: Wording,
+): [string, string] {
+  const shows: [string, string] = [shownInWords(a, character, wording), shownInWords(b, character, wording)];
+  const [ofA, ofB] = [a, b].map(({ scores }) =>
+    scoresInView(
+      scores.filter(({ characterId }) => characterId === character.id),
+      wording.view,
+    ),
+  );
+  const only = (held: typeof ofA) => (held?.length === 1 ? held[0]!.value : undefined);
+  const compared = comparedSizes(only(ofA), only(ofB), character);
+  return compared ? [`${compared[0]}, ${shows[0]}`, `${compared[1]}, ${shows[1]}`] : shows;
+}
 
 /**
  * How far what is said settles the pair: “The first settles it alone”; with what else must be looked at where three do not suffice.
