@@ -3,6 +3,7 @@ import { contrast, pairErrors, verdictOf } from '@hurrow/core/evidence';
 import { appraise, buildKey } from '@hurrow/core/key';
 import { checkCalendar } from '@hurrow/core/season';
 import { readLibrary } from '@hurrow/core/library';
+import { cellAt } from '@hurrow/core/range';
 import { recapOf } from '@hurrow/core/recap';
 import { MEDIUM_VIEWS, type View } from '@hurrow/core/view';
 import { BUILT_IN } from '@hurrow/core/vocabulary';
@@ -34,11 +35,29 @@ test('what can hurt says so', () => {
 });
 
 test('every starter is a bundle that the import reads', () => {
-  for (const { library } of starters()) {
-    const read = readBundle(writeBundle(library, {}));
+  for (const { library, ranges } of starters()) {
+    const read = readBundle(writeBundle(library, ranges));
     expect(read.ok && read.value.taxa.length).toBe(library.taxa.length);
     expect(library.sources).toHaveLength(1);
   }
+});
+
+test('each tree of a starter has its range, and only its trees have one', () => {
+  for (const { library, ranges } of starters())
+    expect(Object.keys(ranges).sort()).toEqual(library.taxa.map(({ taxon }) => taxon.id).sort());
+});
+
+test('what is known of where they grow: larch in the Alps and not native in Britain, pine native in Scotland, sycamore brought to England', () => {
+  const ranges = starters().find(({ id }) => id === 'lowland')!.ranges;
+  const at = (id: string, latitude: number, longitude: number) =>
+    ranges[id]!.cells[cellAt(latitude, longitude)];
+  expect(at('larix-decidua', 46.8, 10)).toBe('native');
+  expect(at('larix-decidua', 52, -1)).toBe('planted');
+  expect(at('pinus-sylvestris', 57, -4)).toBe('native');
+  expect(at('pinus-sylvestris', 52, -1)).toBe('introduced');
+  expect(at('acer-pseudoplatanus', 52, -1)).toBe('introduced');
+  expect(at('fagus-sylvatica', 51, 9)).toBe('native');
+  expect(at('fagus-sylvatica', 53.2, -8)).toBe('planted');
 });
 
 test('nothing is fitted to one list: a leafy twig settles all but four near pairs, and no conifer is open against a broadleaf', () => {

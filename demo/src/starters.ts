@@ -2,7 +2,9 @@ import { readFileSync } from 'node:fs';
 import { parse } from 'yaml';
 import type { Library, TaxonStatements } from '@hurrow/core/library';
 import type { Caution, CautionKind, Taxon } from '@hurrow/core/taxon';
+import type { Range } from '@hurrow/core/range';
 import { demoLibrary } from './library.ts';
+import { demoRanges, lowlandRanges } from './ranges.ts';
 import { calendarOf, scoresOf } from './taxonText.ts';
 
 /** A library that an empty Hurrow can begin with. */
@@ -10,6 +12,8 @@ export interface Starter {
   /** Its file is `starters/<id>.json`. */
   id: string;
   library: Library & { name: string };
+  /** By the id of the taxon. */
+  ranges: Record<string, Range>;
 }
 
 /** Lines of characters by organ: `leaf: 'shape obovate | lobing pinnate'`. */
@@ -35,8 +39,8 @@ const ABOUT: readonly string[] = ['like', 'names', 'aid', 'calendar', 'cautions'
 
 /** The starter libraries: the second flora, and the trees of the demo without the demo's own field notes. */
 export const starters = (): Starter[] => [
-  { id: 'lowland', library: secondFlora() },
-  { id: 'inland', library: withoutNotes() },
+  { id: 'lowland', library: secondFlora(), ranges: lowlandRanges() },
+  { id: 'inland', library: withoutNotes(), ranges: demoRanges() },
 ];
 
 /**

@@ -5,5 +5,5 @@ import { starters } from './starters.ts';
 // The starter libraries as files that the page offers to an empty Hurrow: made with every build of the pages.
 const folder = new URL('../../web/public/starters/', import.meta.url);
 mkdirSync(folder, { recursive: true });
-for (const { id, library } of starters())
-  writeFileSync(new URL(`${id}.json`, folder), writeBundle(library, {}));
+for (const { id, library, ranges } of starters())
+  writeFileSync(new URL(`${id}.json`, folder), writeBundle(library, ranges));
