@@ -127,3 +127,26 @@ test('no page for the phone outdoors has an accessibility fault that is more tha
     await check(page, where);
   }
 });
+
+test('in forced colors what is chosen is told by its border, and a drawing keeps its colors', async ({
+  browser,
+}) => {
+  const page = await browser.newPage({ forcedColors: 'active', reducedMotion: 'reduce' });
+  await hurrow.enter(page, 'instructor');
+  await expect(page).toHaveURL(/\/c\//);
+  const base = page.url().replace(/\/course$/, '');
+  await page.goto(`${base}/species/abies-grandis/specimens`);
+  const style = (name: string, of: 'outlineStyle' | 'backgroundColor') =>
+    page
+      .getByRole('button', { name, exact: true })
+      .evaluate((button, property) => getComputedStyle(button)[property], of);
+  await expect(page.getByRole('button', { name: 'wood', exact: true })).toBeVisible();
+  expect(await style('twig', 'outlineStyle')).toBe('solid');
+  expect(await style('wood', 'outlineStyle')).toBe('none');
+  expect(await style('twig', 'backgroundColor')).toBe(await style('wood', 'backgroundColor'));
+  const fills = await page
+    .locator('svg[role=img] path')
+    .evaluateAll((paths) => new Set(paths.map((path) => getComputedStyle(path).fill)).size);
+  expect(fills).toBeGreaterThan(3);
+  await page.close();
+});
