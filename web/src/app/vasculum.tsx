@@ -13,11 +13,19 @@ interface Vasculum {
 const Context = createContext<Vasculum | undefined>(undefined);
 const KEPT = 'hurrow.vasculum';
 
+/** What was gathered, as it was kept; nothing where that cannot be read. */
+function gatheredIn(text: string | null): string[] {
+  try {
+    const held = JSON.parse(text ?? '[]') as unknown;
+    return Array.isArray(held) ? held.filter((id) => typeof id === 'string') : [];
+  } catch {
+    return [];
+  }
+}
+
 /** The collecting tin: survives navigation and reload. */
 export function VasculumProvider({ children }: { children: ReactNode }) {
-  const [taxa, setTaxa] = useState<readonly string[]>(
-    () => JSON.parse(sessionStorage.getItem(KEPT) ?? '[]') as string[],
-  );
+  const [taxa, setTaxa] = useState<readonly string[]>(() => gatheredIn(sessionStorage.getItem(KEPT)));
   const [looking, lookAt] = useState<string>();
   const value = useMemo<Vasculum>(() => {
     const keep = (next: readonly string[]) => {

@@ -168,6 +168,18 @@ describe('the vasculum', () => {
     press('Empty');
     expect(isOff('Empty')).toBe(true);
   });
+  test.each(['{', '{"a":1}', '[3,"betula-lenta"]'])(
+    'kept as %s it is read as far as it makes sense',
+    (text) => {
+      standIn(USUAL);
+      sessionStorage.setItem('hurrow.vasculum', text);
+      tray();
+      expect(screen.queryAllByText('sweet birch')).toHaveLength(
+        text.includes('birch') || text.includes('lenta') ? 1 : 0,
+      );
+      expect(isOff('Contrast')).toBe(true);
+    },
+  );
   test('without a course there is no set and no quiz to make of it', () => {
     standIn(USUAL);
     tray('-');
