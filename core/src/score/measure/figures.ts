@@ -177,9 +177,8 @@ class Assembly {
   }
 
   private role(role: Role, i: number): void {
-    const isBehind = role === 'or more' || role === 'or less' || role === 'or so';
     // “5 mm max”, “3–5 cm approx.”: said behind.
-    const behind = isBehind ? role : isLast(this.tokens, i) ? BEHIND[role] : undefined;
+    const behind = IS_BEHIND.includes(role) ? role : isLast(this.tokens, i) ? BEHIND[role] : undefined;
     if (this.open && behind) this.open.roles.push(behind);
     else this.pending.push(role);
     if (this.open) this.close();
@@ -189,11 +188,16 @@ class Assembly {
   private comma(i: number): void {
     const next = this.tokens[i + 1];
     if (next?.is === 'or' || next?.is === 'to') return;
+    // “5 cm, more or less”, “20 m, rarely”: said of what stands before.
+    if (next?.is === 'role' && (IS_BEHIND.includes(next.role) || isLast(this.tokens, i + 1))) return;
     if (this.open?.roles.length === 0 && next?.is === 'number' && !hasUnit(this.tokens, i + 1))
       this.joining = 'or';
     else this.close();
   }
 }
+
+/** Words that can only stand behind their figure. */
+const IS_BEHIND: readonly Role[] = ['or more', 'or less', 'or so'];
 
 /** What a word means that stands behind its figure and not before one. */
 const BEHIND: Partial<Record<Role, Role>> = {

@@ -75,6 +75,10 @@ test.each<[string, string[]]>([
   ['usually 3', ['usually']],
   ['rarely to 30 m', ['rarely', 'up to']],
   ['5 cm more or less', ['or so']],
+  ['5 cm, more or less', ['or so']],
+  ['20 m, or more', ['or more']],
+  ['20 m, rarely', ['rarely']],
+  ['4–7 cm, rarely 9', ['rarely']],
 ])('“%s” says of its figure %j', (text, roles) =>
   expect(figures(text).figures.flatMap((each) => each.roles)).toEqual(roles),
 );
