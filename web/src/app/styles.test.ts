@@ -36,6 +36,7 @@ test('styles stay home: every style sheet is a module, but for the base and thos
   expect(sheets.filter((sheet) => !sheet.endsWith('.module.css'))).toEqual(['app/base.css']);
   expect([...classesOf('app/base.css')].sort()).toEqual([
     'ant-app',
+    'ant-message',
     'gold',
     'latin',
     'quiet',
