@@ -62,7 +62,7 @@ describe('sizes', () => {
     const range = (low: number, high: number) => ({ kind: 'range' as const, low, high });
     const said = (id: string) => comparedSizes(range(2, 4), range(1, 2), BUILT_IN.get(id)!);
     expect(said('habit.dbh')).toEqual(['about twice as thick', 'thinner']);
-    expect(said('habit.height')).toEqual(['about twice as tall', 'lower']);
+    expect(said('habit.height')).toEqual(['about twice as tall', 'shorter']);
     expect(said('leaf.width')).toEqual(['about twice as wide', 'narrower']);
   });
   test('what is no size, not known, or said in two ways is left as it is', () => {

@@ -11,7 +11,7 @@ interface Compared {
 const LONG: Compared = { as: 'long', more: 'longer', less: 'shorter' };
 const WIDE: Compared = { as: 'wide', more: 'wider', less: 'narrower' };
 const THICK: Compared = { as: 'thick', more: 'thicker', less: 'thinner' };
-const TALL: Compared = { as: 'tall', more: 'taller', less: 'lower' };
+const TALL: Compared = { as: 'tall', more: 'taller', less: 'shorter' };
 const LARGE: Compared = { as: 'large', more: 'larger', less: 'smaller' };
 
 const WORDS: Readonly<Partial<Record<CharacterId, Compared>>> = {
