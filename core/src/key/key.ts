@@ -26,7 +26,7 @@ export interface KeyEnd {
   kind: 'end';
   taxa: string[];
   share: number;
-  /** One thing more to look for, which none of those near it in the key shows: it clinches the name. */
+  /** One thing more to look for, which those near it in the key do not show, or most of them: it clinches the name. */
   clinch?: Condition;
 }
 
