@@ -52,7 +52,7 @@ const AIMS: [number, string][] = [
 
 /** How many stations, how fair, to what end, how hard. */
 const Sentence = ({ wanted, set }: { wanted: Wanted; set(part: Partial<Wanted>): void }) => (
-  <p>
+  <div className={styles['sentence']}>
     <InputNumber
       aria-label="Stations"
       className={styles['number']}
@@ -92,7 +92,7 @@ const Sentence = ({ wanted, set }: { wanted: Wanted; set(part: Partial<Wanted>):
       onChange={(back) => set({ again: back })}
     />{' '}
     examined before.
-  </p>
+  </div>
 );
 
 /** What is wanted of a quiz, as a sentence whose parts are changed in place, and what came of it. */
@@ -191,7 +191,7 @@ function AskedFor({
 }) {
   const others = ASKED.reduce((sum, kind) => sum + (asked[kind] ?? 0), 0);
   return (
-    <details className={styles['asked-for']}>
+    <details>
       <summary>
         {others === 0
           ? 'All ask for the name.'
@@ -199,7 +199,7 @@ function AskedFor({
               .map((kind) => `${asked[kind]} for ${ASKED_TITLES[kind]}`)
               .join(', ')}.`}
       </summary>
-      <p>
+      <div className={styles['others']}>
         {ASKED.map((kind) => (
           <label key={kind}>
             <Few
@@ -211,7 +211,7 @@ function AskedFor({
             for {ASKED_TITLES[kind]}
           </label>
         ))}
-      </p>
+      </div>
     </details>
   );
 }
