@@ -10,6 +10,7 @@ import { Sieve } from './sieve.ts';
 import type { Couplet, Key, KeyNode } from './key.ts';
 import {
   furtherQuestions,
+  LONG_LIST,
   numberQuestions,
   questionsOf,
   sightOf,
@@ -38,7 +39,6 @@ const WRONG_TURN = 12;
 const QUESTIONS_A_BIT = 1.8;
 /** Questions whose next step is looked at, and the number of taxa up to which that is done. */
 const LOOKED_AT = 8;
-const LONG_LIST = 200;
 /** In long lists confirming characters are looked for up to this many taxa: above, there hardly are any. */
 const CONFIRMED_IN_LONG = 24;
 const LOOK_AHEAD_UP_TO = 64;

@@ -1,7 +1,7 @@
 import type { Channel, ProfiledTaxon } from '../evidence/index.ts';
 import { priceOf, sayingsOf, tellsFrom, type Saying } from '../recap/recap.ts';
 import { taxaBelow, type Key, type KeyEnd, type KeyNode } from './key.ts';
-import type { Sight } from './questions.ts';
+import { LONG_LIST, type Sight } from './questions.ts';
 
 /** Those near an end, from whom its name is clinched: the taxa below the nearest couplet above it that has so many. */
 const COMPANY = 3;
@@ -9,8 +9,6 @@ const COMPANY = 3;
 const TRUE_OF = 0.95;
 /** What telling all of those near it is worth, and all of the list, beside the price of the look. */
 const WORTH = { near: 3, all: 0.5 };
-/** In longer lists only those near are looked at: all would take as long as the key. */
-const LONG_LIST = 200;
 
 /** What is known as a key is gone down: the taxa below each couplet, and the characters that were looked at. */
 interface Way {
@@ -57,6 +55,7 @@ function clinched({ clinch: _before, ...end }: KeyEnd, way: Way, known: Known): 
   const places = (ids: readonly string[]) =>
     ids.flatMap((each) => (each === id ? [] : (known.places.get(each) ?? [])));
   const near = places(company);
+  // Looking at all of a long list would take as long as the key.
   const all = known.list.length > LONG_LIST ? near : places([...known.places.keys()]);
   const fresh = bestOf(t, near, all, known, ({ character }) => !way.looked.has(character.id));
   const best = fresh?.near === 1 ? fresh : bestOf(t, near, all, known, () => true);

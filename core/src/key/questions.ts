@@ -21,6 +21,9 @@ import {
   type Vocabulary,
 } from '../vocabulary/index.ts';
 
+/** Lists of more taxa than this are long: less is looked at for each couplet and end, or a key would take minutes. */
+export const LONG_LIST = 200;
+
 export interface QuestionOptions extends ReadingOptions {
   /** The most advanced characters that may be asked for; all if not given. */
   level?: Level;
