@@ -1,3 +1,4 @@
+import { usualWishes } from '@hurrow/core/assembly';
 import type Joi from 'joi';
 import * as accounts from './accounts.ts';
 import * as assembly from './assembly.ts';
@@ -142,22 +143,7 @@ test('a group that goes together is no larger than what a station holds', () => 
 });
 
 test('a proposal needs a kind of station and a set, and says so', () => {
-  const asked = {
-    heldOn: '2026-10-15',
-    wishes: {
-      stations: 10,
-      kinds: {},
-      sets: {},
-      again: { least: 0, most: 10 },
-      mixedUp: 0,
-      fair: 0.9,
-      expected: [0, 1],
-      perTree: 1,
-      toLearn: 0.3,
-      pins: [],
-      bans: [],
-    },
-  };
+  const asked = { heldOn: '2026-10-15', wishes: { ...usualWishes(10, []), kinds: {} } };
   const message = told(assembly.propose.body, asked);
   expect(message).toMatch(/Choose at least one kind of station\./);
   expect(message).toMatch(/Choose at least one set to examine\./);

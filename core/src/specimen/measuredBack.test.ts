@@ -3,6 +3,7 @@ import { BUILT_IN } from '../vocabulary/index.ts';
 import { boundsOf, lengthOf, type Point } from './geometry.ts';
 import { bladeOf, bladeSize } from './leaf/blade.ts';
 import { drawParts, drawPlate, layOut, type Scene, type Shape, type Trait, type Traits } from './index.ts';
+import { anIndividual } from './testing/anIndividual.ts';
 import {
   arrangementOf,
   bladeMeasures,
@@ -25,16 +26,8 @@ const statesOf = (id: string) => BUILT_IN.get(id)!.states.map((state) => state.i
 const oneOf = (id: string) => fc.constantFrom(...statesOf(id));
 const between = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 const seed = fc.integer({ min: 1, max: 1_000_000 });
-const individual = (seedOf: number, values: Record<string, Trait>, more: Partial<Traits> = {}): Traits => ({
-  seed: seedOf,
-  values,
-  leafy: true,
-  buds: true,
-  autumn: false,
-  flowers: true,
-  fruit: true,
-  ...more,
-});
+const individual = (seedOf: number, values: Record<string, Trait>, more: Partial<Traits> = {}): Traits =>
+  anIndividual(values, { seed: seedOf, ...more });
 const sceneOf = (
   traits: Traits,
   ...organs: ('twig' | 'bud' | 'leaf' | 'fruit' | 'flower' | 'bark' | 'habit' | 'wood')[]

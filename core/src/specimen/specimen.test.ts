@@ -14,17 +14,8 @@ import {
   type Trait,
   type Traits,
 } from './index.ts';
+import { anIndividual } from './testing/anIndividual.ts';
 
-const traits = (values: Record<string, Trait>, more: Partial<Traits> = {}): Traits => ({
-  seed: 7,
-  values,
-  leafy: true,
-  buds: true,
-  autumn: false,
-  flowers: true,
-  fruit: true,
-  ...more,
-});
 const statesOf = (id: string) => BUILT_IN.get(id)!.states.map((state) => state.id);
 const ofRole = (scene: Scene, ...roles: Role[]) => scene.shapes.filter((shape) => roles.includes(shape.role));
 const span = (points: readonly Point[], axis: 0 | 1) =>
@@ -81,7 +72,7 @@ describe('blades, measured from their outline alone', () => {
   test('length over width is that of the traits within 5 %, and the outline does not cross itself', () => {
     fc.assert(
       fc.property(bladeTraits, ({ seed, shape, apex, base, length, ratio }) => {
-        const one = traits(
+        const one = anIndividual(
           {
             'leaf.shape': shape,
             'leaf.apex': apex,
@@ -105,7 +96,7 @@ describe('blades, measured from their outline alone', () => {
   });
 
   test.each(statesOf('leaf.shape'))('%s has its own proportion where no measure is given', (shape) => {
-    const { length, width } = bladeSize(traits({ 'leaf.shape': shape, 'leaf.length': 0.06 }));
+    const { length, width } = bladeSize(anIndividual({ 'leaf.shape': shape, 'leaf.length': 0.06 }));
     const ratio = length / width;
     if (shape === 'linear') expect(ratio).toBeGreaterThan(8);
     else if (shape === 'lanceolate' || shape === 'oblanceolate') expect(ratio).toBeGreaterThan(3);
@@ -115,7 +106,7 @@ describe('blades, measured from their outline alone', () => {
 
   test('ovate is widest below the middle, obovate above, elliptic in it', () => {
     const widestAt = (shape: string) => {
-      const { outline } = bladeOf(traits({ 'leaf.shape': shape }), 100, 50);
+      const { outline } = bladeOf(anIndividual({ 'leaf.shape': shape }), 100, 50);
       const upper = outline.reduce((best, point) => (point[1] < best[1] ? point : best));
       return upper[0] / 100;
     };
@@ -126,7 +117,7 @@ describe('blades, measured from their outline alone', () => {
 
   test('a long-drawn apex is narrower near its tip than an acute one, a rounded one wider', () => {
     const near = (apex: string) => {
-      const { outline } = bladeOf(traits({ 'leaf.shape': 'ovate', 'leaf.apex': apex }), 100, 60);
+      const { outline } = bladeOf(anIndividual({ 'leaf.shape': 'ovate', 'leaf.apex': apex }), 100, 60);
       return span(
         outline.filter(([x]) => x > 88 && x < 92),
         1,
@@ -139,7 +130,7 @@ describe('blades, measured from their outline alone', () => {
   test.each([3, 5, 7])('%i palmate lobes have as many tips', (lobes) => {
     for (let seed = 1; seed <= 30; seed += 1) {
       const { outline } = bladeOf(
-        traits({ 'leaf.lobing': 'palmate', 'leaf.lobes': lobes, 'leaf.base': 'heart' }, { seed }),
+        anIndividual({ 'leaf.lobing': 'palmate', 'leaf.lobes': lobes, 'leaf.base': 'heart' }, { seed }),
         80,
         80,
       );
@@ -151,7 +142,7 @@ describe('blades, measured from their outline alone', () => {
   test('deeper sinuses leave less blade', () => {
     const area = (depth: string) => {
       const { outline } = bladeOf(
-        traits({ 'leaf.lobing': 'palmate', 'leaf.lobes': 5, 'leaf.sinusDepth': depth }),
+        anIndividual({ 'leaf.lobing': 'palmate', 'leaf.lobes': 5, 'leaf.sinusDepth': depth }),
         80,
         80,
       );
@@ -172,7 +163,8 @@ describe('blades, measured from their outline alone', () => {
   test('teeth lengthen the edge, and two sizes of teeth lengthen it more', () => {
     const edge = (teeth: string) =>
       lengthOf(
-        bladeOf(traits({ 'leaf.shape': 'ovate', 'leaf.teeth': teeth, 'leaf.teethPerCm': 2 }), 80, 50).outline,
+        bladeOf(anIndividual({ 'leaf.shape': 'ovate', 'leaf.teeth': teeth, 'leaf.teethPerCm': 2 }), 80, 50)
+          .outline,
       );
     expect(edge('single')).toBeGreaterThan(edge('none') * 1.05);
     expect(edge('double')).toBeGreaterThan(edge('single') * 1.05);
@@ -180,18 +172,18 @@ describe('blades, measured from their outline alone', () => {
 
   test('teeth that stand at the tip only leave the lower half smooth', () => {
     const side = bladeOf(
-      traits({ 'leaf.shape': 'ovate', 'leaf.teeth': 'single', 'leaf.teethReach': 'tipOnly' }),
+      anIndividual({ 'leaf.shape': 'ovate', 'leaf.teeth': 'single', 'leaf.teethReach': 'tipOnly' }),
       80,
       50,
     ).sides[0];
-    const smooth = bladeOf(traits({ 'leaf.shape': 'ovate' }), 80, 50).sides[0];
+    const smooth = bladeOf(anIndividual({ 'leaf.shape': 'ovate' }), 80, 50).sides[0];
     const lower = (line: readonly Point[]) => lengthOf(resample(line, 400).filter(([x]) => x < 40));
     expect(lower(side)).toBeCloseTo(lower(smooth), 0);
   });
 
   test.each([3, 5, 8])('%i pairs of veins are drawn as twice as many, inside the blade', (pairs) => {
     const { veins, outline } = bladeOf(
-      traits({ 'leaf.shape': 'elliptic', 'leaf.veins': 'straight', 'leaf.veinPairs': pairs }),
+      anIndividual({ 'leaf.shape': 'elliptic', 'leaf.veins': 'straight', 'leaf.veinPairs': pairs }),
       80,
       50,
     );
@@ -206,7 +198,7 @@ describe('leaves on their twig', () => {
   const broad = { 'foliage.kind': 'broad', 'leaf.length': 0.06, 'leaf.width': 0.04, 'bud.length': 0.006 };
   const blades = (values: Record<string, Trait>, seed = 3) =>
     ofRole(
-      drawSpecimen(traits({ ...broad, ...values }, { seed }), ['twig', 'bud', 'leaf'])!,
+      drawSpecimen(anIndividual({ ...broad, ...values }, { seed }), ['twig', 'bud', 'leaf'])!,
       'blade',
       'bladeLower',
     ).length;
@@ -214,7 +206,10 @@ describe('leaves on their twig', () => {
     expect(blades({ 'twig.arrangement': 'opposite' })).toBe(4);
     expect(blades({ 'twig.arrangement': 'alternate' })).toBe(5);
     const places = (arrangement: string) => {
-      const scene = drawSpecimen(traits({ ...broad, 'twig.arrangement': arrangement }), ['twig', 'leaf'])!;
+      const scene = drawSpecimen(anIndividual({ ...broad, 'twig.arrangement': arrangement }), [
+        'twig',
+        'leaf',
+      ])!;
       return new Set(
         ofRole(scene, 'petiole').map((shape) =>
           Math.round((shape.points[0]![0] + shape.points[shape.points.length - 1]![0]) / 2),
@@ -232,21 +227,21 @@ describe('leaves on their twig', () => {
     ['even', 6],
   ])('a leaf that is %s with %i leaflets has as many blades', (composition, leaflets) => {
     const scene = drawSpecimen(
-      traits({ ...broad, 'leaf.composition': composition, 'leaf.leaflets': leaflets }),
+      anIndividual({ ...broad, 'leaf.composition': composition, 'leaf.leaflets': leaflets }),
       ['leaf'],
     )!;
     expect(ofRole(scene, 'blade')).toHaveLength(leaflets);
     expect(ofRole(scene, 'bladeLower')).toHaveLength(leaflets);
   });
   test('a leaf alone shows both faces, the lower in its color', () => {
-    const scene = drawSpecimen(traits({ ...broad, 'leaf.lowerColor': 'white' }), ['leaf'])!;
+    const scene = drawSpecimen(anIndividual({ ...broad, 'leaf.lowerColor': 'white' }), ['leaf'])!;
     expect(ofRole(scene, 'bladeLower')[0]!.fill).not.toBe(ofRole(scene, 'blade')[0]!.fill);
     expect(scene.anchors['leaf.lowerColor']![1]).toBeGreaterThan(scene.anchors['leaf.shape']![1]);
   });
   test('in autumn the blade takes the color of the season', () => {
     const fill = (autumn: boolean) =>
       ofRole(
-        drawSpecimen(traits({ ...broad, 'leaf.autumnColor': ['red'] }, { autumn }), ['leaf'])!,
+        drawSpecimen(anIndividual({ ...broad, 'leaf.autumnColor': ['red'] }, { autumn }), ['leaf'])!,
         'blade',
       )[0]!.fill;
     expect(fill(true)).not.toBe(fill(false));
@@ -254,7 +249,7 @@ describe('leaves on their twig', () => {
   test('bare twigs have buds and scars and no blades; stalked and naked buds differ from scaled ones', () => {
     const bare = (values: Record<string, Trait>) =>
       drawSpecimen(
-        traits({ 'twig.arrangement': 'alternate', 'bud.length': 0.006, ...values }, { leafy: false }),
+        anIndividual({ 'twig.arrangement': 'alternate', 'bud.length': 0.006, ...values }, { leafy: false }),
         ['twig', 'bud', 'leaf'],
       )!;
     const scene = bare({});
@@ -268,15 +263,15 @@ describe('leaves on their twig', () => {
     expect(ofRole(bare({ 'bud.resin': true }), 'resin').length).toBe(7);
   });
   test('without leaves there is no leaf to draw, and bark that nobody scored is not drawn', () => {
-    expect(drawSpecimen(traits(broad, { leafy: false }), ['leaf'])).toBeUndefined();
-    expect(drawSpecimen(traits(broad), ['bark'])).toBeUndefined();
-    expect(drawSpecimen(traits({}), ['twig', 'leaf'])).toBeUndefined();
+    expect(drawSpecimen(anIndividual(broad, { leafy: false }), ['leaf'])).toBeUndefined();
+    expect(drawSpecimen(anIndividual(broad), ['bark'])).toBeUndefined();
+    expect(drawSpecimen(anIndividual({}), ['twig', 'leaf'])).toBeUndefined();
   });
 });
 
 describe('needles', () => {
   const shoot = (values: Record<string, Trait>, more: Partial<Traits> = {}) =>
-    drawSpecimen(traits({ 'needle.length': 0.03, 'bud.length': 0.004, ...values }, more), [
+    drawSpecimen(anIndividual({ 'needle.length': 0.03, 'bud.length': 0.004, ...values }, more), [
       'twig',
       'bud',
       'leaf',
@@ -365,7 +360,12 @@ describe('needles', () => {
 
 describe('laying out', () => {
   const scene = drawSpecimen(
-    traits({ 'foliage.kind': 'single', 'needle.length': 0.03, 'needle.scar': 'flush', 'bud.length': 0.004 }),
+    anIndividual({
+      'foliage.kind': 'single',
+      'needle.length': 0.03,
+      'needle.scar': 'flush',
+      'bud.length': 0.004,
+    }),
     ['twig', 'bud', 'leaf'],
   )!;
   test('the scale bar is as long as it says', () => {
@@ -393,7 +393,7 @@ describe('laying out', () => {
     expect(wide(layOut(scene, { width: 360, height: 300, insets: false }))).toBeGreaterThan(wide(drawing));
   });
   test('a leaf too small for its pen is drawn with a finer one, without short veins', () => {
-    const leaf = drawSpecimen(traits({ 'foliage.kind': 'broad', 'leaf.shape': 'ovate' }), ['leaf'])!;
+    const leaf = drawSpecimen(anIndividual({ 'foliage.kind': 'broad', 'leaf.shape': 'ovate' }), ['leaf'])!;
     const strokes = (size: number) => {
       const { paths } = layOut(leaf, { width: size, height: size, insets: false });
       return { n: paths.length, widest: Math.max(...paths.map((path) => path.strokeWidth)) };
@@ -422,7 +422,7 @@ describe('laying out', () => {
 describe('habits that a dendrologist looks for', () => {
   const crown = (form: string, leafy: boolean) =>
     drawSpecimen(
-      traits({ 'habit.crownForm': form, 'habit.height': 14, 'habit.crownSpread': 11 }, { leafy }),
+      anIndividual({ 'habit.crownForm': form, 'habit.height': 14, 'habit.crownSpread': 11 }, { leafy }),
       ['habit'],
     )!;
   /** How near the ground the branches and leaves of a tree of 14 m come, in metres. */
@@ -438,7 +438,7 @@ describe('habits that a dendrologist looks for', () => {
   );
   test('prickles stand anywhere along the twig, stipular spines in pairs at the nodes', () => {
     const bare = (armature: string) =>
-      traits({ 'twig.armature': armature, 'foliage.kind': 'broad' }, { leafy: false });
+      anIndividual({ 'twig.armature': armature, 'foliage.kind': 'broad' }, { leafy: false });
     /** Thorns that share the place of exactly one other, as seen along the twig. */
     const paired = (armature: string) => {
       const feet = ofRole(drawSpecimen(bare(armature), ['twig'])!, 'thorn').map(({ points }) => points[0]!);
@@ -452,7 +452,10 @@ describe('habits that a dendrologist looks for', () => {
     ['erectCatkin', -1],
     ['hangingCatkin', 1],
   ])('an %s points its way', (type, way) => {
-    for (const { points } of ofRole(drawSpecimen(traits({ 'flower.type': type }), ['flower'])!, 'catkin')) {
+    for (const { points } of ofRole(
+      drawSpecimen(anIndividual({ 'flower.type': type }), ['flower'])!,
+      'catkin',
+    )) {
       const [rise, lean] = [span(points, 1), span(points, 0)];
       expect(rise).toBeGreaterThan(1.5 * lean);
       const far = points.reduce((most, p) => (Math.abs(p[1]) > Math.abs(most[1]) ? p : most));

@@ -1,6 +1,7 @@
 import { BUILT_IN, SHOWN_BY, type Character } from '../vocabulary/index.ts';
 import { DRAWN } from './unshown.ts';
-import { drawParts, type Trait, type Traits } from './index.ts';
+import { drawParts, type Trait } from './index.ts';
+import { anIndividual } from './testing/anIndividual.ts';
 
 /** What must hold besides the requirements of a character for its part to be in sight. */
 const IN_SIGHT: Record<string, Record<string, Trait>> = {
@@ -39,16 +40,13 @@ function governing(character: Character): Record<string, Trait> {
 /** All that is drawn of an individual that carries one trait, as text. */
 function drawn(character: Character, trait: Trait): string {
   const organ = character.id.split('.')[0]!;
-  const individual: Traits = {
+  const values = { ...IN_SIGHT[organ], ...governing(character), [character.id]: trait };
+  const individual = anIndividual(values, {
     seed: 5,
-    values: { ...IN_SIGHT[organ], ...governing(character), [character.id]: trait },
     // Scars are seen once the leaves have fallen.
     leafy: !WINTER.includes(character.id),
-    buds: true,
     autumn: character.id === 'leaf.autumnColor',
-    flowers: true,
-    fruit: true,
-  };
+  });
   const shown = SHOWN_BY[character.organ];
   return JSON.stringify(drawParts(individual, shown === 'leaf' ? ['twig', 'bud', 'leaf'] : [shown]));
 }

@@ -1,24 +1,15 @@
 import { boundsOf, lengthOf, type Point } from '../geometry.ts';
 import { NATURAL } from '../palette.ts';
 import type { Role, Scene } from '../scene.ts';
+import { anIndividual } from '../testing/anIndividual.ts';
 import type { Trait, Traits } from '../traits.ts';
 import { BUILT_IN } from '../../vocabulary/index.ts';
 import { clusterOf } from './fleshy.ts';
 import { fruitOf } from './fruit.ts';
 import { randomFrom } from '../../random/index.ts';
 
-const individual = (values: Record<string, Trait>, more: Partial<Traits> = {}): Traits => ({
-  seed: 7,
-  values,
-  leafy: true,
-  buds: true,
-  autumn: false,
-  flowers: true,
-  fruit: true,
-  ...more,
-});
 const fruit = (type: string, values: Record<string, Trait> = {}, more: Partial<Traits> = {}): Scene =>
-  fruitOf(individual({ 'fruit.type': type, ...values }, more))!;
+  fruitOf(anIndividual({ 'fruit.type': type, ...values }, more))!;
 const of = (scene: Scene, role: Role) => scene.shapes.filter((shape) => shape.role === role);
 const span = (points: readonly Point[]) => {
   const { left, right, top, bottom } = boundsOf([points]);
@@ -43,7 +34,7 @@ test('no two types look alike', () => {
   const drawn = TYPES.map((type) => JSON.stringify(fruit(type).shapes));
   expect(new Set(drawn).size).toBeGreaterThanOrEqual(TYPES.length - 2);
 });
-test('of a fruit nobody scored, nothing is drawn', () => expect(fruitOf(individual({}))).toBeUndefined());
+test('of a fruit nobody scored, nothing is drawn', () => expect(fruitOf(anIndividual({}))).toBeUndefined());
 
 test('paired samaras come in twos with a nut each, single ones with a wing each', () => {
   const paired = fruit('pairedSamara');

@@ -1,19 +1,12 @@
 import { boundsOf } from '../geometry.ts';
 import type { Role, Scene } from '../scene.ts';
+import { anIndividual } from '../testing/anIndividual.ts';
 import type { Trait, Traits } from '../traits.ts';
 import { BUILT_IN } from '../../vocabulary/index.ts';
 import { crownOf } from './crown.ts';
 
-const tree = (values: Record<string, Trait>, more: Partial<Traits> = {}): Traits => ({
-  seed: 11,
-  values,
-  leafy: true,
-  buds: true,
-  autumn: false,
-  flowers: false,
-  fruit: false,
-  ...more,
-});
+const tree = (values: Record<string, Trait>, more: Partial<Traits> = {}): Traits =>
+  anIndividual(values, { seed: 11, flowers: false, fruit: false, ...more });
 const drawn = (values: Record<string, Trait>, more: Partial<Traits> = {}): Scene =>
   crownOf(tree(values, more))!;
 const of = (scene: Scene, ...roles: Role[]) => scene.shapes.filter(({ role }) => roles.includes(role));
