@@ -121,7 +121,7 @@ function looking(
     text: [
       `${lead} `,
       { text: character, bold: true },
-      `: ${shows[0]} in ${commonName(a.taxon)}, ${shows[1]} in ${commonName(b.taxon)}.`,
+      `: ${shows[0]} in ${commonName(a.taxon)}; ${shows[1]} in ${commonName(b.taxon)}.`,
     ],
     margin: [0, 0, 0, 3],
   }));

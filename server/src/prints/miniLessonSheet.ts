@@ -68,7 +68,7 @@ export function miniLessonSheet(
           text: [
             `${lead} `,
             { text: character, bold: true },
-            `: ${shows[0]} in ${names[0]}, ${shows[1]} in ${names[1]}.`,
+            `: ${shows[0]} in ${names[0]}; ${shows[1]} in ${names[1]}.`,
           ],
         })),
         margin: [0, 8, 0, 4],

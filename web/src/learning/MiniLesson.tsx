@@ -121,7 +121,7 @@ function Lesson({ ground, aId, bId, first, day, printAt }: LessonProps) {
         <ol className={styles['rule']}>
           {made.lines.map(({ lead, character, shows }) => (
             <li key={character}>
-              {lead} <strong>{character}</strong>: {shows[0]} in {name(aId)}, {shows[1]} in {name(bId)}
+              {lead} <strong>{character}</strong>: {shows[0]} in {name(aId)}; {shows[1]} in {name(bId)}
             </li>
           ))}
         </ol>

@@ -62,7 +62,7 @@ function Saying({ a, b, found, wording }: ContrastProps & { found: Contrast; wor
       <ol className={styles['saying']}>
         {saidLines(found, a, b, wording).map(({ lead, character, shows }) => (
           <li key={character}>
-            {lead} <strong>{character}</strong>: {shows[0]} in {commonName(a.taxon)}, {shows[1]} in{' '}
+            {lead} <strong>{character}</strong>: {shows[0]} in {commonName(a.taxon)}; {shows[1]} in{' '}
             {commonName(b.taxon)}
           </li>
         ))}
