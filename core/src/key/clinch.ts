@@ -17,9 +17,10 @@ interface Way {
 }
 
 /**
- * The key with the mark that clinches it said at each end that names one taxon: what nearly all its specimens show and hardly any of those near
- * it in the key and of the others do. It is something that was not looked at on the way where that tells it from all near it: whoever
- * finds it wanting has taken a wrong turn. Else it is the best mark of the way.
+ * The key with the mark that clinches it said at each end that names one taxon: what nearly all its specimens show and hardly any of those
+ * near it in the key and of the others do, and none of the one beside it, at its last couplet. It is something that was not looked at on
+ * the way where that tells it from all near it: whoever finds it wanting has taken a wrong turn. Else it is the best mark of the way, and
+ * what is missing, such as hair, only where nothing that is there serves.
  *
  * @param sight of the list of the key, with what may be asked
  */
@@ -55,20 +56,23 @@ function clinched({ clinch: _before, ...end }: KeyEnd, way: Way, known: Known): 
   const places = (ids: readonly string[]) =>
     ids.flatMap((each) => (each === id ? [] : (known.places.get(each) ?? [])));
   const near = places(company);
+  const beside = places(way.below.at(-1) ?? []);
   // Looking at all of a long list would take as long as the key.
   const all = known.list.length > LONG_LIST ? near : places([...known.places.keys()]);
-  const fresh = bestOf(t, near, all, known, ({ character }) => !way.looked.has(character.id));
-  const best = fresh?.near === 1 ? fresh : bestOf(t, near, all, known, () => true);
+  const from = { beside, near, all };
+  const fresh = bestOf(t, from, known, ({ character }) => !way.looked.has(character.id));
+  const ofWay = fresh?.near === 1 ? fresh : bestOf(t, from, known, () => true);
+  const best = ofWay ?? bestOf(t, from, known, () => true, true);
   return best ? { ...end, clinch: best.saying.condition } : end;
 }
 
-/** What tells a taxon from most of those near it, and of all: the mark that is worth most. */
+/** What tells a taxon from all beside it, from most of those near it, and of all: the mark that is worth most. */
 function bestOf(
   t: number,
-  near: readonly number[],
-  all: readonly number[],
+  { beside, near, all }: Record<'beside' | 'near' | 'all', readonly number[]>,
   { list, channels }: Known,
   mayBe: (channel: Channel) => boolean,
+  negative = false,
 ): { saying: Saying; near: number } | undefined {
   const { genus } = list[t]!.taxon;
   const within = near.some((r) => list[r]!.taxon.genus === genus) ? genus : undefined;
@@ -77,7 +81,7 @@ function bestOf(
   let best: { saying: Saying; near: number; worth: number } | undefined;
   for (const channel of channels.filter(mayBe))
     for (const saying of sayingsOf(channel, t, within, TRUE_OF)) {
-      if (saying.negative) continue;
+      if (saying.negative !== negative || told(saying, beside) < 1) continue;
       const ofNear = told(saying, near);
       const worth = WORTH.near * ofNear + WORTH.all * told(saying, all) - priceOf(saying);
       if (ofNear > 0 && (!best || worth > best.worth)) best = { saying, near: ofNear, worth };

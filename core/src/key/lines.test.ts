@@ -107,6 +107,19 @@ describe('what clinches a name', () => {
     expect(said).not.toContain('twig.color');
     expect(said).not.toContain('bud.length');
   });
+  test('it is nothing that the one beside it in the key shows as well, however rare it is among the others', () => {
+    const conifers = ['glauca', 'pungens', 'alba', 'balsamea', 'fraseri', 'nigra'].map((epithet, i) =>
+      profiled(i < 2 ? 'Picea' : 'Abies', epithet, {
+        'foliage.kind': 'single needles',
+        'needle.section': i < 2 ? 'four-angled' : 'flat',
+        'twig.hair': i % 2 ? 'dense' : 'glabrous',
+        'needle.tip': ['pricking', 'pricking', 'blunt', 'blunt', 'notched', 'notched'][i]!,
+      }),
+    );
+    const keyed = buildKey(conifers, BUILT_IN, viewOf(['twig', 'leaf']));
+    const spruces = ends(keyed).filter(({ taxa: [id] }) => id!.startsWith('picea'));
+    expect(spruces.map(({ clinch }) => clinch?.characterId)).toEqual(['twig.hair', 'twig.hair']);
+  });
   test('it stands behind the name in the lines of the key, in words', () => {
     const at = keyLines(built, 'bracketed', BUILT_IN, 'technical', 'metric').flatMap(({ to }) =>
       'taxa' in to ? [to.clinch] : [],
