@@ -5,6 +5,8 @@ import { LONG_LIST, type Sight } from './questions.ts';
 
 /** Those near an end, from whom its name is clinched: the taxa below the nearest couplet above it that has so many. */
 const COMPANY = 3;
+/** Where nothing tells it from all beside it at its last couplet, it is to tell it from this share of them at least. */
+const MOST = 0.6;
 /** What clinches a name is true of this share of its specimens at least, as is all that is said on a lead. */
 const TRUE_OF = 0.95;
 /** What telling all of those near it is worth, and all of the list, beside the price of the look. */
@@ -18,9 +20,10 @@ interface Way {
 
 /**
  * The key with the mark that clinches it said at each end that names one taxon: what nearly all its specimens show and hardly any of those
- * near it in the key and of the others do, and none of the one beside it, at its last couplet. It is something that was not looked at on
- * the way where that tells it from all near it: whoever finds it wanting has taken a wrong turn. Else it is the best mark of the way, and
- * what is missing, such as hair, only where nothing that is there serves.
+ * near it in the key and of the others do, and none of those beside it, at its last couplet. It is something that was not looked at on
+ * the way where that tells it from all near it: whoever finds it wanting has taken a wrong turn. Else it is the best mark of the way; what
+ * is missing, such as hair, where nothing that is there serves; and at last what tells it from most of those beside it. Of what the only
+ * tree beside it shows as well, nothing is said.
  *
  * @param sight of the list of the key, with what may be asked
  */
@@ -60,28 +63,35 @@ function clinched({ clinch: _before, ...end }: KeyEnd, way: Way, known: Known): 
   // Looking at all of a long list would take as long as the key.
   const all = known.list.length > LONG_LIST ? near : places([...known.places.keys()]);
   const from = { beside, near, all };
-  const fresh = bestOf(t, from, known, ({ character }) => !way.looked.has(character.id));
-  const ofWay = fresh?.near === 1 ? fresh : bestOf(t, from, known, () => true);
-  const best = ofWay ?? bestOf(t, from, known, () => true, true);
+  const fresh = bestOf(t, from, known, { but: way.looked });
+  const best =
+    fresh?.near === 1
+      ? fresh
+      : (bestOf(t, from, known) ??
+        bestOf(t, from, known, { negative: true }) ??
+        bestOf(t, from, known, { least: MOST }));
   return best ? { ...end, clinch: best.saying.condition } : end;
 }
 
-/** What tells a taxon from all beside it, from most of those near it, and of all: the mark that is worth most. */
+/** What tells a taxon from all beside it or so large a share, from those near it and from all: the mark that is worth most. */
 function bestOf(
   t: number,
   { beside, near, all }: Record<'beside' | 'near' | 'all', readonly number[]>,
   { list, channels }: Known,
-  mayBe: (channel: Channel) => boolean,
-  negative = false,
+  {
+    but,
+    negative = false,
+    least = 1,
+  }: { but?: ReadonlySet<string>; negative?: boolean; least?: number } = {},
 ): { saying: Saying; near: number } | undefined {
   const { genus } = list[t]!.taxon;
   const within = near.some((r) => list[r]!.taxon.genus === genus) ? genus : undefined;
   const told = (saying: Saying, among: readonly number[]) =>
     among.filter((r) => tellsFrom(saying, r, list[r]!)).length / among.length;
   let best: { saying: Saying; near: number; worth: number } | undefined;
-  for (const channel of channels.filter(mayBe))
+  for (const channel of channels.filter(({ character }) => !but?.has(character.id)))
     for (const saying of sayingsOf(channel, t, within, TRUE_OF)) {
-      if (saying.negative !== negative || told(saying, beside) < 1) continue;
+      if (saying.negative !== negative || told(saying, beside) < least) continue;
       const ofNear = told(saying, near);
       const worth = WORTH.near * ofNear + WORTH.all * told(saying, all) - priceOf(saying);
       if (ofNear > 0 && (!best || worth > best.worth)) best = { saying, near: ofNear, worth };
