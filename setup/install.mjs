@@ -19,25 +19,44 @@ export function run(command, args, env = {}) {
   if (result.status !== 0) process.exit(result.status ?? 1);
 }
 
-/** Runs commands side by side; when all have ended, ends this process if one of them failed. */
-export async function runTogether(commands) {
-  const codes = await Promise.all(
-    commands.map(
-      ([command, args]) =>
-        new Promise((resolve) => {
-          const child = spawn(command, args, {
-            cwd: root,
-            stdio: 'inherit',
-            shell: process.platform === 'win32',
-          });
-          child.on('error', () => resolve(1));
-          child.on('close', (code) => resolve(code ?? 1));
-        }),
-    ),
-  );
-  const failed = codes.find((code) => code !== 0);
-  if (failed) process.exit(failed);
+/** How much of what a command printed is said again where it failed, in characters: its last lines. */
+const SAID_AGAIN = 4000;
+
+/**
+ * Runs a command, its output shown as it comes.
+ *
+ * @returns its exit code, what it is called, and the last of what it printed
+ */
+export const runBeside = (command, args) =>
+  new Promise((resolve) => {
+    const called = [command.replace(process.execPath, 'node'), ...args].join(' ');
+    const child = spawn(command, args, {
+      cwd: root,
+      stdio: ['inherit', 'pipe', 'pipe'],
+      shell: process.platform === 'win32',
+    });
+    let last = '';
+    const show = (stream) => (chunk) => {
+      stream.write(chunk);
+      last = (last + chunk).slice(-SAID_AGAIN);
+    };
+    child.stdout.on('data', show(process.stdout));
+    child.stderr.on('data', show(process.stderr));
+    child.on('error', (error) => resolve({ code: 1, called, last: error.message }));
+    child.on('close', (code) => resolve({ code: code ?? 1, called, last }));
+  });
+
+/** Ends this process if one of the commands failed: what failed is said last, where it is found. */
+export function endIfFailed(ended) {
+  const failed = ended.filter(({ code }) => code !== 0);
+  for (const { called, code, last } of failed)
+    console.error(`\n— failed with exit code ${code}: ${called}\n${last}`);
+  if (failed.length > 0) process.exit(failed[0].code);
 }
+
+/** Runs commands side by side; when all have ended, ends this process if one of them failed. */
+export const runTogether = async (commands) =>
+  endIfFailed(await Promise.all(commands.map((command) => runBeside(...command))));
 
 /** Installs the packages of package-lock.json where they are missing or older than it. */
 export function installPackages() {
@@ -68,10 +87,12 @@ export function installDebian(name, find, otherwise) {
   const debian = existsSync('/etc/debian_version') || /debian|ubuntu/i.test(read('/etc/os-release'));
   if (debian && process.getuid?.() === 0) {
     console.log(`Installing ${name}…`);
-    run('apt-get', ['update', '-qq'], { DEBIAN_FRONTEND: 'noninteractive' });
-    run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', name], {
-      DEBIAN_FRONTEND: 'noninteractive',
-    });
+    const apt = (...args) =>
+      run('apt-get', ['-o', 'Acquire::Retries=3', '-o', 'DPkg::Lock::Timeout=120', '-qq', ...args], {
+        DEBIAN_FRONTEND: 'noninteractive',
+      });
+    apt('update');
+    apt('install', '-y', '--no-install-recommends', name);
     const now = find();
     if (now) return now;
   }

@@ -1,16 +1,14 @@
-import { spawn } from 'node:child_process';
-import { findChromium, installPackages, root, run, runTogether } from './install.mjs';
+import { endIfFailed, findChromium, installPackages, run, runBeside, runTogether } from './install.mjs';
 
 // What later steps need comes over the network while the first goes on.
-const programs = spawn(process.execPath, ['setup/programs.mjs'], { cwd: root, stdio: 'inherit' });
-const fetched = new Promise((resolve) => programs.on('close', resolve));
+const fetched = runBeside(process.execPath, ['setup/programs.mjs']);
 
 installPackages();
 const script = (name) => ['npm', ['run', '--silent', name]];
 // Lint keeps one processor for minutes: the tests of the heart have the other.
 console.log('\n— types, lint, build and core');
 await runTogether([script('types'), script('lint'), script('answers'), script('build'), script('unit')]);
-if ((await fetched) !== 0) process.exit(1);
+endIfFailed([await fetched]);
 // Whoever is killed and started again waits more than it works.
 console.log('\n— server, and what it endures in short');
 await runTogether([
