@@ -11,12 +11,13 @@ export interface CharacterEvidence {
 /**
  * Evidence of one channel between taxa a and b: `e = −ln Σ_s √(P(s|a)·P(s|b))` in nats (A. Bhattacharyya 1943, Bulletin
  * of the Calcutta Mathematical Society 35: 99–109). Additive over independent characters. Undefined where either is unknown. On
- * leaves that only some specimens carry it is worth less: with the others it says nothing.
+ * leaves, flowers or fruit that only some specimens carry it is worth less: with the others it says nothing.
  */
 export function channelEvidence(channel: Channel, a: number, b: number): number | undefined {
   const e = carriedEvidence(channel, a, b);
-  if (e === undefined || !channel.present || channel.character.derived) return e;
-  const carried = Math.sqrt(channel.present[a]! * channel.present[b]!);
+  const share = channel.present ?? channel.borne;
+  if (e === undefined || !share || channel.character.derived) return e;
+  const carried = Math.sqrt((share[a] || 1) * (share[b] || 1));
   return -Math.log(1 - carried + carried * Math.exp(-e));
 }
 

@@ -12,7 +12,7 @@ import { midMonth, MONTHS } from '../season/index.ts';
 import { pairEvidence, spokenFor, type CharacterEvidence } from './bhattacharyya.ts';
 import { errorFloor, idealReaderError, pairError, SETTLED_AT, verdictOf, type Verdict } from './error.ts';
 import type { ProfiledTaxon, ReadingOptions } from './profiled.ts';
-import { readingsOf, type Readings, lacking } from './readings.ts';
+import { lacking, readingsOfTrees, type Readings } from './readings.ts';
 
 /** Below this a character says nothing worth showing: the two taxa agree in it. Nats. */
 export const AGREES_BELOW = 0.05;
@@ -257,7 +257,7 @@ export function pairErrors(
   view: View,
   options: ReadingOptions = {},
 ): PairOfList[] {
-  const readings = readingsOf(list, vocabulary, view, options);
+  const readings = readingsOfTrees(list, vocabulary, view, options);
   const left = spokenFor(readings);
   return list.flatMap((_, a) =>
     list.slice(a + 1).map((_other, i) => {
@@ -279,7 +279,7 @@ export function evidenceOfPair(
   const a = list.findIndex((entry) => entry.taxon.id === aId);
   const b = list.findIndex((entry) => entry.taxon.id === bId);
   if (a < 0 || b < 0) throw new Error('Both taxa of a contrast must be in its list');
-  const readings = readingsOf(list, vocabulary, view, options);
+  const readings = readingsOfTrees(list, vocabulary, view, options);
   return { a, b, readings, ...evidenceTaken(readings, spokenFor(readings), a, b) };
 }
 

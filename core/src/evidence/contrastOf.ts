@@ -13,7 +13,7 @@ import {
 } from './contrast.ts';
 import { idealReaderError, pairError, SETTLED_AT, verdictOf, type Verdict } from './error.ts';
 import type { ProfiledTaxon, ReadingOptions } from './profiled.ts';
-import { readingsOf } from './readings.ts';
+import { readingsOfTrees } from './readings.ts';
 
 export interface ContrastOfSeveral {
   /** The verdict of the pair that is hardest to tell apart. */
@@ -42,7 +42,7 @@ export function contrastOf(
   const places = ids.map((id) => list.findIndex(({ taxon }) => taxon.id === id));
   if (places.length < 2 || places.includes(-1))
     throw new Error('A contrast needs two taxa or more of its list');
-  const readings = readingsOf(list, vocabulary, view, options);
+  const readings = readingsOfTrees(list, vocabulary, view, options);
   const left = spokenFor(readings);
   const pairs = places.flatMap((a, i) =>
     places.slice(i + 1).map((b) => {

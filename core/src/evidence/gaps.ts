@@ -4,7 +4,7 @@ import { spokenFor } from './bhattacharyya.ts';
 import { evidenceTaken } from './contrast.ts';
 import { idealReaderError, quickVerdict, SETTLED_AT } from './error.ts';
 import type { ProfiledTaxon, ReadingOptions } from './profiled.ts';
-import { lacking, readingsOf, type Channel } from './readings.ts';
+import { lacking, readingsOfTrees, type Channel } from './readings.ts';
 
 /** A character that some taxa of a list lack, and what scoring it could be worth. */
 export interface Gap {
@@ -25,7 +25,7 @@ export function gapsOf(
   view: View,
   options: ReadingOptions = {},
 ): Gap[] {
-  const readings = readingsOf(list, vocabulary, view, options);
+  const readings = readingsOfTrees(list, vocabulary, view, options);
   const left = spokenFor(readings);
   const gaps = new Map<string, Gap>();
   for (const [i, ids] of readings.gaps.entries())

@@ -1,6 +1,7 @@
 import { hopkinsDelay, leafShare, shiftCalendar, type Calendar } from '../season/index.ts';
 import { stateWeights } from '../score/index.ts';
 import { onDay, type View } from '../view/index.ts';
+import { BEARING, bearingShare, isBearingId } from './bearing.ts';
 import { isDeciduous, type ProfiledTaxon, type ReadingOptions } from './profiled.ts';
 
 /** Characters that are worked out and never scored. */
@@ -87,6 +88,11 @@ export function derivedShare(
   options: ReadingOptions = {},
 ): number | undefined {
   if (characterId === LEAVES_PRESENT) return leafyShares([profiled], view, options)[0];
+  if (isBearingId(characterId)) {
+    const { reference, site } = options;
+    const delay = reference && site ? hopkinsDelay(reference, site) : 0;
+    return bearingShare(BEARING[characterId], shiftCalendar(profiled.taxon.calendar, delay), view);
+  }
   if (characterId !== NEEDLE_SCARS) return undefined;
   const kind = profiled.scores.find((score) => score.characterId === 'foliage.kind')?.value;
   return kind?.kind === 'states' ? 1 - (stateWeights(kind).get('broad') ?? 0) : undefined;

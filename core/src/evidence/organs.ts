@@ -15,8 +15,8 @@ const OF_ITS_OWN = 0.75;
 
 /** From this evidence on, in nats, an organ tells two taxa apart for sure, but for odd specimens. */
 const FOR_SURE = 4.5;
-/** A character with less evidence, in nats, is left out where an organ has many. */
-const NEXT_TO_NOTHING = 0.003;
+/** The characters that tell least are left out where an organ has many, up to this share of what it tells. */
+const NEXT_TO_NOTHING = 0.05;
 const MANY = 6;
 /**
  * Readings whose log ratios lie within a cell of some width are taken for one, with the sum of their probabilities under both taxa: means
@@ -26,7 +26,7 @@ interface Grain {
   width: number;
   limit: number;
 }
-const WITHIN_ORGAN: Grain = { width: 0.1, limit: 8 };
+const WITHIN_ORGAN: Grain = { width: 0.15, limit: 8 };
 const BETWEEN_ORGANS: Grain = { width: 0.2, limit: 14 };
 /** Up to so many readings each stands for itself: of two things together, and of one. */
 const EACH_FOR_ITSELF = 64;
@@ -113,19 +113,106 @@ function withOdd({ a, b }: Outcomes): Outcomes {
 
 /** What may be read of an organ. */
 function ofOrgan(channels: readonly Channel[], a: number, b: number): Outcomes {
-  const each = channels.map((channel) => ({ channel, e: evidenceBound(channel, a, b) }));
-  const evidence = each.reduce((sum, { e }) => sum + e, 0);
+  const evidence = evidenceTogether(channels, a, b, evidenceBound);
   if (evidence < FOR_SURE) {
-    const telling = each.length > MANY ? each.filter(({ e }) => e >= NEXT_TO_NOTHING) : each;
-    return withOdd(
-      telling
-        .map(({ channel }) => outcomesOf(channel, a, b))
-        .reduce((x, y) => joint(x, y, WITHIN_ORGAN), NOTHING),
-    );
+    return withOdd(ofChannels(telling(channels, a, b, evidence), a, b));
   }
   // Two readings are all that is left; the wrong one is that of odd specimens, and of some half of what the bound allows.
   const wrong = ODD / 2 + ((1 - ODD) * Math.exp(-evidence)) / 4;
   return { a: Float64Array.of(1 - wrong, wrong), b: Float64Array.of(wrong, 1 - wrong) };
+}
+
+/** The channels of an organ without those that tell next to nothing. */
+function telling(channels: readonly Channel[], a: number, b: number, evidence: number): readonly Channel[] {
+  if (channels.length <= MANY) return channels;
+  let spare = NEXT_TO_NOTHING * evidence;
+  const left = new Set<Channel>();
+  const each = channels.map((channel) => ({ channel, e: evidenceBound(channel, a, b) }));
+  for (const { channel, e } of each.sort((x, y) => x.e - y.e)) {
+    spare -= e;
+    if (spare < 0) break;
+    if (!channel.character.derived) left.add(channel);
+  }
+  return channels.filter((channel) => !left.has(channel));
+}
+
+/** What may be read of channels that all specimens carry, or that those bear of which it is told. */
+const jointly = (channels: readonly Channel[], a: number, b: number): Outcomes =>
+  channels.map((channel) => outcomesOf(channel, a, b)).reduce((x, y) => joint(x, y, WITHIN_ORGAN), NOTHING);
+
+/** What may be read of the channels of an organ: of what is borne by a share of the specimens, over those that bear none, green and ripe fruit. */
+function ofChannels(channels: readonly Channel[], a: number, b: number): Outcomes {
+  const { always, stages } = parted(channels, a, b);
+  const lasting = jointly(always, a, b);
+  if (!stages) return lasting;
+  const each = stages.map(({ ofA, ofB, channels: own }): Outcomes => {
+    const read = jointly(own, a, b);
+    return { a: read.a.map((p) => ofA * p), b: read.b.map((q) => ofB * q) };
+  });
+  const together = (side: 'a' | 'b') =>
+    Float64Array.from(each.flatMap((outcomes) => [...outcomes[side]]).map((p) => Math.max(p, HARDLY_EVER)));
+  return joint(lasting, { a: together('a'), b: together('b') }, WITHIN_ORGAN);
+}
+
+/** A stage that the part which a specimen bears may be in, none among them: its share of each taxon, and the channels that are read of it. */
+interface Stage {
+  part: 'none' | 'any' | 'ripeFruit';
+  ofA: number;
+  ofB: number;
+  channels: readonly Channel[];
+}
+
+const isRipe = ({ character }: Channel): boolean => character.part === 'ripeFruit';
+
+/** The channels of an organ that speak of all specimens, and those of flowers or fruit stage by stage; no stages where all bear or none is known to. */
+function parted(
+  channels: readonly Channel[],
+  a: number,
+  b: number,
+): { always: readonly Channel[]; stages?: Stage[] } {
+  if (!channels.some(({ borne }) => borne)) return { always: channels };
+  const always = channels.filter(({ borne }) => !borne);
+  const bearing = channels.filter(({ borne, character }) => borne && !character.derived);
+  const [ripe, any] = [bearing.filter(isRipe), bearing.filter((channel) => !isRipe(channel))];
+  const shareOf = (own: readonly Channel[]): [number, number] | undefined => {
+    const borne = own.find(({ borne: shares }) => shares)?.borne;
+    if (!borne) return undefined;
+    const [ofA, ofB] = [borne[a]!, borne[b]!];
+    // Of whom the calendar says nothing is taken to bear as the other does.
+    return [Number.isNaN(ofA) ? ofB || 1 : ofA, Number.isNaN(ofB) ? ofA || 1 : ofB];
+  };
+  const presence = channels.filter(({ character, borne }) => borne && character.derived);
+  const ofRipe = shareOf(ripe) ?? [0, 0];
+  const ofAny = shareOf([...presence, ...any]) ?? ofRipe;
+  const stages: Stage[] = [
+    { part: 'none', ofA: 1 - ofAny[0], ofB: 1 - ofAny[1], channels: [] },
+    {
+      part: 'any',
+      ofA: Math.max(0, ofAny[0] - ofRipe[0]),
+      ofB: Math.max(0, ofAny[1] - ofRipe[1]),
+      channels: any,
+    },
+    { part: 'ripeFruit', ofA: ofRipe[0], ofB: ofRipe[1], channels: [...any, ...ripe] },
+  ];
+  return { always, stages: stages.filter(({ ofA, ofB }) => ofA + ofB > 0) };
+}
+
+/** What the channels of an organ tell together, in nats, if each tells so much of those that bear what it is read from. */
+function evidenceTogether(
+  channels: readonly Channel[],
+  a: number,
+  b: number,
+  evidenceOf: (channel: Channel, a: number, b: number) => number,
+): number {
+  const sum = (own: readonly Channel[]) =>
+    own.reduce((total, channel) => total + evidenceOf(channel, a, b), 0);
+  const { always, stages } = parted(channels, a, b);
+  if (!stages) return sum(always);
+  const shared = stages.reduce(
+    (total, { ofA, ofB, channels: own }) => total + Math.sqrt(ofA * ofB) * Math.exp(-sum(own)),
+    0,
+  );
+  return sum(always) - Math.log(Math.max(HARDLY_EVER, shared));
 }
 
 /** The evidence that a channel gives at least, in nats. */
@@ -140,7 +227,7 @@ function evidenceBound(channel: Channel, a: number, b: number): number {
 export function coefficientBound(channels: readonly Channel[], a: number, b: number): number {
   let product = 1;
   for (const own of byOrgan(channels, a, b)) {
-    const evidence = own.reduce((sum, channel) => sum + evidenceBound(channel, a, b), 0);
+    const evidence = evidenceTogether(own, a, b, evidenceBound);
     product *= Math.sqrt(1 - ((1 - ODD) * (1 - Math.exp(-evidence))) ** 2);
   }
   return product;
@@ -150,7 +237,7 @@ export function coefficientBound(channels: readonly Channel[], a: number, b: num
 export function coefficientFloor(channels: readonly Channel[], a: number, b: number): number {
   const least = 2 * Math.sqrt((ODD / 2) * (1 - ODD / 2));
   return byOrgan(channels, a, b).reduce((product, own) => {
-    const evidence = own.reduce((sum, channel) => sum + (carriedEvidence(channel, a, b) ?? 0), 0);
+    const evidence = evidenceTogether(own, a, b, (channel) => carriedEvidence(channel, a, b) ?? 0);
     return product * Math.max(least, Math.exp(-evidence));
   }, 1);
 }
@@ -170,7 +257,7 @@ export function sharedMass(
   return all.a.reduce((sum, p, i) => sum + Math.min(ofA * p, ofB * all.b[i]!), 0);
 }
 
-/** The channels known for both taxa, organ by organ as a view shows them. */
+/** The channels known for both taxa, organ by organ as a view shows them. Whether leaves are on the tree is not read here: it is the condition. */
 function byOrgan(channels: readonly Channel[], a: number, b: number): Channel[][] {
   const organs = new Map<ShownOrgan, Channel[]>();
   for (const channel of channels) {
@@ -185,24 +272,48 @@ function byOrgan(channels: readonly Channel[], a: number, b: number): Channel[][
 
 /**
  * How much likelier what is read of one specimen is under a than under b, in nats, as `sharedMass` counts it: organ by organ, each
- * of them odd in some specimens. `read` gives the place of a reading in a channel's support.
+ * of them odd in some specimens. `read` gives the place of a reading in a channel's support, undefined where the specimen does not bear
+ * what it is read from.
  */
 export function ratioOfReadings(
   channels: readonly Channel[],
   a: number,
   b: number,
-  read: (channel: Channel) => number,
+  read: (channel: Channel) => number | undefined,
 ): number {
   const [sound, odd] = [1 - ODD / 2, ODD / 2];
-  return byOrgan(channels, a, b).reduce((sum, own) => {
-    const ratio = own.reduce((total, channel) => {
-      const s = read(channel);
-      const [p, q] = [channel.rows[a]![s]!, channel.rows[b]![s]!];
-      const share = ownShare(channel);
-      const mean = ((1 - share) * (p + q)) / 2;
-      return total + Math.log((share * p + mean) / (share * q + mean));
-    }, 0);
+  const ratioOf = (channel: Channel): number => {
+    const s = read(channel);
+    if (s === undefined) return 0;
+    const [p, q] = [channel.rows[a]![s]!, channel.rows[b]![s]!];
+    const share = ownShare(channel);
+    const mean = ((1 - share) * (p + q)) / 2;
+    return Math.log((share * p + mean) / (share * q + mean));
+  };
+  const sum = (own: readonly Channel[]) => own.reduce((total, channel) => total + ratioOf(channel), 0);
+  return byOrgan(channels, a, b).reduce((total, own) => {
+    const { always, stages } = parted(own, a, b);
+    const stage = stages && stageRead(stages, own, read);
+    const ratio =
+      sum(always) +
+      (stage ? Math.log((stage.ofA + HARDLY_EVER) / (stage.ofB + HARDLY_EVER)) + sum(stage.channels) : 0);
     const inverse = Math.exp(-ratio);
-    return sum + Math.log((sound + odd * inverse) / (odd + sound * inverse));
+    return total + Math.log((sound + odd * inverse) / (odd + sound * inverse));
   }, 0);
+}
+
+/** The stage that a specimen is in: the ripest of which something is read of it. */
+function stageRead(
+  stages: readonly Stage[],
+  own: readonly Channel[],
+  read: (channel: Channel) => number | undefined,
+): Stage | undefined {
+  const isSeen = (part: Stage['part']) =>
+    own.some((channel) => {
+      if (!channel.borne) return false;
+      if (channel.character.derived) return part !== 'ripeFruit' && read(channel) === 0;
+      return (part === 'ripeFruit') === isRipe(channel) && read(channel) !== undefined;
+    });
+  const part = (['ripeFruit', 'any'] as const).find(isSeen) ?? 'none';
+  return stages.find((stage) => stage.part === part);
 }

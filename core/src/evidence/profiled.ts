@@ -19,6 +19,11 @@ export interface ReadingOptions {
   site?: Place;
   /** Flowers and fruit are compared by what their scores say, also of trees that carry none on the day. */
   lying?: boolean;
+  /**
+   * Specimens as they come: flowers and fruit are borne by a share of them, near their dates and since not every tree bears, and whether they are
+   * is read as well. Else each taxon bears what most of it bears on the day, as what was chosen for a station or a key does.
+   */
+  asTheyCome?: boolean;
 }
 
 export const isDeciduous = (profiled: ProfiledTaxon): boolean =>

@@ -9,6 +9,7 @@ import {
 } from '../score/index.ts';
 import { perceivable, type View } from '../view/index.ts';
 import { applies, type Character, type Part, type Vocabulary } from '../vocabulary/index.ts';
+import { BEARING, bearingShare, isBearingId, isBorne, type BorneParts } from './bearing.ts';
 import { leafyShare, LEAVES_PRESENT, NEEDLE_SCARS } from './leaves.ts';
 import { countPmf, rangeModel, gridFor, measurePmf, type Grid } from './numbers.ts';
 import {
@@ -37,6 +38,11 @@ export interface Channel {
    * those that do. Without it all of them carry it.
    */
   present?: Float64Array;
+  /**
+   * Share of each taxon's specimens that bear the flowers or fruit it is read from, 0–1, NaN where unknown; the rows hold for those that do.
+   * Without it all of them bear them.
+   */
+  borne?: Float64Array;
 }
 
 export interface Readings {
@@ -70,6 +76,14 @@ export function readingsOf(
     leafyShare(calendar, deciduous, view),
   );
   const open = leafy.some((share) => share > 0 && share < 1);
+  const shares = new Map<BorneParts, Float64Array>();
+  const bearing = (part: BorneParts) => {
+    const held =
+      shares.get(part) ??
+      Float64Array.from(seasons, ({ calendar }) => bearingShare(part, calendar, view) ?? NaN);
+    shares.set(part, held);
+    return held;
+  };
   const channels = new Map<string, Channel[]>();
   const gaps: string[][] = taxa.map(() => []);
 
@@ -88,13 +102,21 @@ export function readingsOf(
       if (made) channels.set(character.id, [made]);
       continue;
     }
+    if (isBearingId(character.id)) {
+      const made = options.asTheyCome && ofBearing(character, bearing(BEARING[character.id]), reader);
+      if (made) channels.set(character.id, [made]);
+      continue;
+    }
     const onLeaves = character.part === 'leaves' || character.part === 'autumnLeaves';
+    const borne = options.asTheyCome && isBorne(character.part) ? bearing(character.part) : undefined;
     const values = seasons.map((season, i): ScoreValue[] | undefined => {
       if (onLeaves && leafy[i] === 0) return undefined;
       if (
-        character.part !== 'leaves' &&
-        !(options.lying && COMES_AND_GOES.has(character.part)) &&
-        !partPresent(character.part, season.calendar, season.deciduous, view.day)
+        borne
+          ? borne[i] === 0
+          : character.part !== 'leaves' &&
+            !(options.lying && COMES_AND_GOES.has(character.part)) &&
+            !partPresent(character.part, season.calendar, season.deciduous, view.day)
       )
         return undefined;
       if (!couldApply(character, season.byCharacter)) return undefined;
@@ -108,10 +130,21 @@ export function readingsOf(
     if (!values.some((value) => value)) continue;
     const made = channelsOf(character, values, reader, view);
     if (made.length === 0) continue;
-    channels.set(character.id, onLeaves && open ? made.map((channel) => carriedBy(channel, leafy)) : made);
+    if (onLeaves && open) for (const channel of made) channel.present = leafy;
+    // Where all that may bear do, there is no share to reckon with.
+    if (borne?.some((share) => share > 0 && share < 1)) for (const channel of made) channel.borne = borne;
+    channels.set(character.id, made);
   }
   return { taxa, view, reader, channels, gaps };
 }
+
+/** The readings by which trees of a list are told from one another: specimens as they come. */
+export const readingsOfTrees = (
+  list: readonly ProfiledTaxon[],
+  vocabulary: Vocabulary,
+  view: View,
+  options: ReadingOptions = {},
+): Readings => readingsOf(list, vocabulary, view, { asTheyCome: true, ...options });
 
 /** Which of two taxa lacks a score that the other has, though it could be seen in both; undefined where neither or both have it. */
 export function lacking(
@@ -180,6 +213,15 @@ function ofLeaves(character: Character, leafy: Float64Array, reader: Reader, ope
   return open ? { ...channel, present: leafy } : channel;
 }
 
+/** Whether a specimen bears flowers or fruit; none where no taxon's calendar says, or all are alike. */
+function ofBearing(character: Character, borne: Float64Array, reader: Reader): Channel | undefined {
+  const known = borne.filter((share) => !Number.isNaN(share));
+  if (known.every((share) => share === known[0])) return undefined;
+  const m = misreadRate(character, reader);
+  const rows = [...borne].map((share) => (Number.isNaN(share) ? undefined : yesNo(share, m)));
+  return { character, rows, roots: rows.map((row) => row?.map(Math.sqrt)), borne };
+}
+
 /** Whether the twig bears scars of needles or of leaves: it follows from the kind of foliage, and is seen on bare twigs as well. */
 function ofScars(
   character: Character,
@@ -194,9 +236,6 @@ function ofScars(
   if (rows.every((row) => !row)) return undefined;
   return { character, rows, roots: rows.map((row) => row?.map(Math.sqrt)) };
 }
-
-/** A channel on leaves, of which some of the list's specimens carry none. It was made just now, and is given its share. */
-const carriedBy = (channel: Channel, present: Float64Array): Channel => Object.assign(channel, { present });
 
 /** Share of readings of a character that name a wrong state; no reader but the exact one is surer than 0.2 %. */
 export const misreadRate = (character: Character, reader: Reader): number =>

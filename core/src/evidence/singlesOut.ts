@@ -5,7 +5,7 @@ import { evidenceTaken, lookingCost } from './contrast.ts';
 import { cheapestHit } from './hittingSet.ts';
 import { errorBound, errorFloor, pairError, SETTLED_AT } from './error.ts';
 import type { ProfiledTaxon, ReadingOptions } from './profiled.ts';
-import { readingsOf, type Readings } from './readings.ts';
+import { readingsOfTrees, type Readings } from './readings.ts';
 
 export interface SinglesOut {
   taxonId: string;
@@ -34,7 +34,7 @@ export function singlesOut(
   view: View,
   options: ReadingOptions & { taxa?: readonly string[]; progress?: (share: number) => void } = {},
 ): SinglesOut[] {
-  const readings = readingsOf(list, vocabulary, view, options);
+  const readings = readingsOfTrees(list, vocabulary, view, options);
   const left = spokenFor(readings);
   const asked = list.flatMap(({ taxon }, t) => (!options.taxa || options.taxa.includes(taxon.id) ? [t] : []));
   return asked.map((t, n) => {

@@ -49,7 +49,7 @@ export function leafArcs(calendar: Calendar, deciduous: boolean): Arc[] | undefi
   return calendar.leaves ?? (deciduous ? DECIDUOUS_DEFAULT : undefined);
 }
 
-/** Standard deviation, in days, of the day on which one tree in one year leafs out or stands bare, about the date of its calendar. */
+/** Standard deviation, in days, of the day on which one tree in one year leafs out, flowers, ripens or stands bare, about the date of its calendar. */
 const DATES_VARY = 8;
 
 /**
@@ -58,10 +58,30 @@ const DATES_VARY = 8;
  */
 export function leafShare(calendar: Calendar, deciduous: boolean, day: number): number {
   const arcs = leafArcs(calendar, deciduous);
-  if (!arcs || arcs.some((arc) => arcLength(arc) >= DAYS - 1)) return 1;
+  return arcs ? shareWithin(arcs, day) : 1;
+}
+
+/**
+ * Share of the trees of a taxon that are in flower, or in fruit, on a day if they bear at all, 0–1, with the same spread about the dates;
+ * undefined where its calendar does not say.
+ * seasonShare('flowers', { flowers: [{ from: 120, to: 135 }] }, 120); // about 0.5
+ */
+export function seasonShare(
+  part: 'flowers' | 'fruit' | 'ripeFruit',
+  { flowers, fruitGreen = [], fruitRipe = [], fruitOld = [] }: Calendar,
+  day: number,
+): number | undefined {
+  const ripe = [...fruitRipe, ...fruitOld];
+  const arcs = { flowers: flowers ?? [], ripeFruit: ripe, fruit: [...fruitGreen, ...ripe] }[part];
+  return arcs.length > 0 ? shareWithin(arcs, day) : undefined;
+}
+
+/** Share of the trees of which a day lies within the arcs, a normal distribution about each of their ends. */
+function shareWithin(arcs: readonly Arc[], day: number): number {
+  if (arcs.some((arc) => arcLength(arc) >= DAYS - 1)) return 1;
   const out = arcs.map(({ from, to }) => {
     const length = arcLength({ from, to });
-    // Days since leaf-out, in the year that has the arc in its middle.
+    // Days since its beginning, in the year that has the arc in its middle.
     const spare = (DAYS - length) / 2;
     const since = wrapDay(day - from + 1 + Math.floor(spare)) - 1 - Math.floor(spare);
     return normalCdf(since / DATES_VARY) * normalCdf((length - since) / DATES_VARY);

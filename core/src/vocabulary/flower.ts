@@ -5,6 +5,12 @@ const flowers = { part: 'flowers' } as const;
 const BROAD = when('foliage.kind', 'broad');
 
 export const FLOWER = [
+  flag('flower.present', 'flowers on the tree', {
+    distance: 'arm',
+    level: 'beginner',
+    reading: 'plain',
+    derived: true,
+  }),
   oneOf(
     'flower.type',
     'inflorescence',

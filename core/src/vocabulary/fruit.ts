@@ -7,6 +7,12 @@ const ACORN = when('fruit.type', 'acorn');
 const SAMARA = when('fruit.type', 'singleSamara', 'pairedSamara');
 
 export const FRUIT = [
+  flag('fruit.present', 'fruit or cones on the tree', {
+    distance: 'arm',
+    level: 'beginner',
+    reading: 'plain',
+    derived: true,
+  }),
   oneOf(
     'fruit.type',
     'fruit type',

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { verdictOf } from '@hurrow/core/evidence';
+import { SETTLED_AT, verdictOf } from '@hurrow/core/evidence';
 import { characterName } from '@hurrow/core/score';
 import { dayLabel, midMonth, MONTHS } from '@hurrow/core/season';
 import { commonName } from '@hurrow/core/taxon';
@@ -157,7 +157,7 @@ function Matrix({
   const place = new Map(order.map((taxon, i) => [taxon, i]));
   const size = Math.max(7, Math.min(16, Math.floor(460 / order.length)));
   const side = size * order.length;
-  const hard = pairs.filter(({ error }) => error > 0.02);
+  const hard = pairs.filter(({ error }) => error > SETTLED_AT);
   return (
     <>
       <svg

@@ -5,7 +5,8 @@ import {
   dissimilarity,
   gapsOf,
   pairErrors,
-  readingsOf,
+  readingsOfTrees,
+  SETTLED_AT,
   singlesOut,
   type ProfiledTaxon,
   type ReadingOptions,
@@ -71,7 +72,7 @@ type Progress = (share: number) => void;
 /** Places of a list in an order in which likes stand together: the leaves of an average-linkage tree. */
 function likesTogether({ list, vocabulary, view, options }: Setting): number[] {
   if (list.length < 3) return [...list.keys()];
-  const readings = readingsOf(list, vocabulary, view, options);
+  const readings = readingsOfTrees(list, vocabulary, view, options);
   const distance = list.map((_, a) => list.map((_other, b) => (a === b ? 0 : dissimilarity(readings, a, b))));
   return agnes(distance, { method: 'average', isDistanceMatrix: true }).indices();
 }
@@ -94,7 +95,7 @@ const computations = {
     const pairs = pairErrors(list, vocabulary, view, options);
     progress(0.5);
     const order = likesTogether({ list, vocabulary, view, options });
-    const hard = pairs.filter(({ error }) => error > 0.02).sort((x, y) => y.error - x.error);
+    const hard = pairs.filter(({ error }) => error > SETTLED_AT).sort((x, y) => y.error - x.error);
     const why = hard.slice(0, 60).map((pair) => {
       const found = contrast(list, list[pair.a]!.taxon.id, list[pair.b]!.taxon.id, vocabulary, view, options);
       return {
@@ -124,7 +125,7 @@ const computations = {
     return Array.from({ length: 12 }, (_, month) => {
       const pairs = pairErrors(list, vocabulary, onDay(view, midMonth(month)), options);
       progress((month + 1) / 12);
-      const doubtful = pairs.filter(({ error }) => error > 0.02 && error <= 0.1).length;
+      const doubtful = pairs.filter(({ error }) => error > SETTLED_AT && error <= 0.1).length;
       const open = pairs.filter(({ error }) => error > 0.1).length;
       return { settled: pairs.length - doubtful - open, doubtful, open };
     });
