@@ -43,6 +43,11 @@ test('a state that an exhaustive score does not name is missing; without a score
 
 test.each([
   [{ characterId: 'twig.arrangement', states: ['opposite', 'whorled'] }, /: opposite or whorled$/],
+  [
+    { characterId: 'bud.shape', states: ['ovoidBlunt', 'ovoidPointed', 'globose'] },
+    /: ovoid blunt, ovoid pointed or globose$/,
+  ],
+  [{ characterId: 'bud.shape', states: ['ovoidBlunt'] }, /: ovoid, blunt$/],
   [{ characterId: 'twig.zigzag', present: false }, /: no$/],
   [{ characterId: 'bark.surface', states: ['papery'], present: false }, /: not papery/],
   [{ characterId: 'bud.length', from: 0.007 }, /: 7 mm or more$/],

@@ -45,6 +45,9 @@ function stateWord(character: Character, id: string, audience: Audience): string
   return state ? (audience === 'plain' ? state.plain : state.term) : id;
 }
 
-/** "a, b or c". */
-const orList = (words: readonly string[]): string =>
-  words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} or ${words[words.length - 1]}`;
+/** "a, b or c". A word that holds a comma of its own loses it beside others: "ovoid blunt, ovoid pointed or globose". */
+function orList(words: readonly string[]): string {
+  if (words.length < 2) return words.join('');
+  const plain = words.map((word) => word.replaceAll(',', ''));
+  return `${plain.slice(0, -1).join(', ')} or ${plain[plain.length - 1]}`;
+}

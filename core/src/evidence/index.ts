@@ -6,6 +6,7 @@ export * from './error.ts';
 export * from './gaps.ts';
 export * from './hittingSet.ts';
 export { asOpen, derivedShare, inOneCondition, leafyShare, LEAVES_PRESENT, openInLeaf } from './leaves.ts';
+export * from './misread.ts';
 export * from './profiled.ts';
 export { ratioOfReadings } from './organs.ts';
 export * from './readings.ts';

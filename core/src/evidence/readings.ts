@@ -10,6 +10,7 @@ import {
 import { perceivable, type View } from '../view/index.ts';
 import { applies, type Character, type Part, type Vocabulary } from '../vocabulary/index.ts';
 import { BEARING, bearingShare, isBearingId, isBorne, type BorneParts } from './bearing.ts';
+import { misreadRate, takenFor } from './misread.ts';
 import { leafyShare, LEAVES_PRESENT, NEEDLE_SCARS } from './leaves.ts';
 import { countPmf, rangeModel, gridFor, measurePmf, type Grid } from './numbers.ts';
 import {
@@ -33,6 +34,8 @@ export interface Channel {
   /** Square roots of the rows, for Bhattacharyya's coefficient. */
   roots: (Float64Array | undefined)[];
   grid?: Grid;
+  /** Of a one-of character, how often each state is met over the list: what is misread falls on these. */
+  shown?: Float64Array;
   /**
    * Share of each taxon's specimens that carry the part on the day, 0–1, where the date leaves it open for some: the rows then hold for
    * those that do. Without it all of them carry it.
@@ -237,10 +240,6 @@ function ofScars(
   return { character, rows, roots: rows.map((row) => row?.map(Math.sqrt)) };
 }
 
-/** Share of readings of a character that name a wrong state; no reader but the exact one is surer than 0.2 %. */
-export const misreadRate = (character: Character, reader: Reader): number =>
-  reader === 'exact' ? 0 : Math.max(0.002, character.misread[reader]);
-
 function channelsOf(
   character: Character,
   values: (ScoreValue[] | undefined)[],
@@ -308,7 +307,10 @@ function channelsOf(
       {
         const shown = shownOnList(character, values);
         return [
-          make((value) => (value.kind === 'states' ? stateReading(character, value, m, shown) : undefined)),
+          Object.assign(
+            make((value) => (value.kind === 'states' ? stateReading(character, value, m, shown) : undefined)),
+            { shown },
+          ),
         ];
       }
   }
@@ -345,8 +347,7 @@ const yesNo = (share: number, m: number): Float64Array => {
 };
 
 /**
- * `Σ_r w(r)·C(s|r)`; C keeps 1−m on the diagonal and spreads m over the others in proportion to how often the list shows them, so that
- * a character with more states is no surer; if ordinal, over the neighbours alike.
+ * `Σ_r w(r)·C(s|r)`; C keeps 1−m on the diagonal and spreads m over the others (`takenFor`), so that a character with more states is no surer.
  */
 function stateReading(
   character: Character,
@@ -356,16 +357,10 @@ function stateReading(
 ): Float64Array {
   const weights = stateWeights(value);
   const k = character.states.length;
-  const ordinal = character.kind === 'ordinal';
   const p = new Float64Array(k);
-  character.states.forEach((state, r) => {
-    const w = weights.get(state.id) ?? 0;
-    if (w === 0) return;
-    p[r]! += w * (1 - m);
-    const takenFor = (s: number) => (s === r ? 0 : ordinal ? Number(Math.abs(s - r) === 1) : shown[s]!);
-    let total = 0;
-    for (let s = 0; s < k; s += 1) total += takenFor(s);
-    for (let s = 0; s < k; s += 1) p[s]! += w * m * (total > 0 ? takenFor(s) / total : s === r ? 1 : 0);
+  character.states.forEach(({ id }, r) => {
+    const w = weights.get(id) ?? 0;
+    if (w > 0) takenFor(character, r, m, shown).forEach((chance, s) => (p[s]! += w * chance));
   });
   // No reading is impossible, only rare: no finding is infinitely sure.
   if (m > 0) for (let s = 0; s < k; s += 1) p[s] = (1 - RARE) * p[s]! + RARE / k;

@@ -1,5 +1,5 @@
 import { channelOf, whereMet } from '../condition/index.ts';
-import { misreadRate, type Channel, type ProfiledTaxon } from '../evidence/index.ts';
+import { misreadRate, takenFor, type Channel, type ProfiledTaxon } from '../evidence/index.ts';
 import { randomFrom, type Random } from '../random/index.ts';
 import type { Vocabulary } from '../vocabulary/index.ts';
 import { trust } from './confirm.ts';
@@ -225,27 +225,16 @@ class Specimen {
     return taken;
   }
 
-  /** A misreading falls on what the trees of the list show, as often as they show it; in ordered states, on a neighbour. */
-  private takenFor(channel: Channel, own: number, size: number): number {
-    if (this.random.uniform() >= misreadRate(channel.character, this.sight.reader)) return own;
-    const shown = shownBy(channel, size).map((share, s) =>
-      s === own ? 0 : channel.character.kind === 'ordinal' ? Number(Math.abs(s - own) === 1) : share,
+  /** What the reader takes it for. Of a number or a yes or no that is misread, whatever the list shows besides. */
+  private takenFor({ character, rows, shown }: Channel, own: number, size: number): number {
+    const m = misreadRate(character, this.sight.reader);
+    if (shown) return this.random.weighted([...takenFor(character, own, m, shown)]);
+    if (this.random.uniform() >= m) return own;
+    const others = Array.from({ length: size }, (_, s) =>
+      s === own ? 0 : rows.reduce((sum, row) => sum + (row?.[s] ?? 0), 0),
     );
-    return shown.some((share) => share > 0) ? this.random.weighted(shown) : own;
+    return others.some((share) => share > 0) ? this.random.weighted(others) : own;
   }
-}
-
-const shares = new WeakMap<Channel, number[]>();
-
-/** How often each reading is met over the list. */
-function shownBy(channel: Channel, size: number): number[] {
-  const held = shares.get(channel);
-  if (held) return held;
-  const sums = Array.from({ length: size }, (_, s) =>
-    channel.rows.reduce((sum, row) => sum + (row?.[s] ?? 0), 0),
-  );
-  shares.set(channel, sums);
-  return sums;
 }
 
 function walk(
@@ -278,6 +267,8 @@ function decide({ statements, couplet }: Ready, specimen: Specimen, noisy: boole
     const reading = specimen.read(channel, noisy);
     if (reading === undefined) continue;
     const lead = met.findIndex((where) => where[reading]);
+    // What is said on both leads decides nothing.
+    if (j > 0 && met.some((where, other) => other !== lead && where[reading])) continue;
     if (lead >= 0) votes[lead]! += j === 0 ? weight * FIRST_COUNTS : weight;
     if (!noisy && j === 0 && lead >= 0) break;
   }

@@ -34,11 +34,11 @@ export interface KeyOptions extends QuestionOptions {
 }
 
 /** Questions that a wrong turn is worth: the way is lost and must be gone again. */
-const WRONG_TURN = 12;
+const WRONG_TURN = 30;
 /** What one bit of uncertainty will cost: the questions that part it, and the wrong turns to come on that way. */
-const QUESTIONS_A_BIT = 1.8;
+const QUESTIONS_A_BIT = 3.5;
 /** Questions whose next step is looked at, and the number of taxa up to which that is done. */
-const LOOKED_AT = 8;
+const LOOKED_AT = 24;
 /** In long lists confirming characters are looked for up to this many taxa: above, there hardly are any. */
 const CONFIRMED_IN_LONG = 24;
 const LOOK_AHEAD_UP_TO = 64;

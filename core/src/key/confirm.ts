@@ -10,10 +10,14 @@ export interface Confirmer {
   leads: Condition[];
   /** Share of specimens that it would put on the wrong lead. */
   error: number;
+  /** Share of which it decides nothing, since they show what is said on both leads. */
+  open: number;
 }
 
 /** A confirming statement is true of at least this share of the specimens of every taxon below its lead. */
 const TRUE_OF = 0.95;
+/** A statement decides so much more often rightly than wrongly, or it is not said. */
+const WORTH_SAYING = 0.2;
 /** A statement names at most this many states. */
 const STATES_NAMED = 3;
 /** No second character parts more taxa than this in the same way; it is not looked for. */
@@ -46,9 +50,9 @@ export function confirmers(
     for (const channel of channels.filter(isScored)) {
       if (askedBefore.has(`${id}/${channel.state ?? ''}`)) continue;
       const made = confirm(channel, one, other, misreadRate(character, sight.reader));
-      if (made && (!best || made.error < best.error)) best = made;
+      if (made && (!best || worth(made) > worth(best))) best = made;
     }
-    if (best) found.push({ ...best, rank: best.error + 0.03 * lookingCost(character) });
+    if (best) found.push({ ...best, rank: best.error + best.open / 2 + 0.03 * lookingCost(character) });
   }
   const organ = organs?.[0];
   return found
@@ -63,8 +67,11 @@ export function confirmers(
         all.findIndex((other) => other.channel.character.group === each.channel.character.group) === i,
     )
     .slice(0, most)
-    .map(({ channel, leads, error }) => ({ channel, leads, error }));
+    .map(({ rank: _, ...each }) => each);
 }
+
+/** How much more often a statement decides rightly than wrongly. */
+const worth = ({ error, open }: Confirmer): number => 1 - open - 2 * error;
 
 /** The taxa that come down a lead, and how much of each. */
 type ArrivingTaxa = Pick<Arriving, 'taxa' | 'weights'>;
@@ -78,17 +85,20 @@ function confirm(
   for (const { taxa } of [one, other]) for (const t of taxa) if (!channel.rows[t]) return undefined;
   const made = channel.grid ? cut(channel, one, other) : part(channel, one, other);
   if (!made) return undefined;
-  const wrong = (side: ArrivingTaxa, met: (s: number) => boolean) => {
-    let [sum, total] = [0, 0];
+  let [right, open, total] = [0, 0, 0];
+  const count = (side: ArrivingTaxa, met: (s: number) => boolean, elsewhere: (s: number) => boolean) =>
     side.taxa.forEach((t, i) => {
-      const w = side.weights[i]!;
+      const [w, row] = [side.weights[i]!, channel.rows[t]!];
       total += w;
-      sum += w * (1 - massWhere(channel.rows[t]!, met) * (1 - misread));
+      right += w * massWhere(row, (s) => met(s) && !elsewhere(s));
+      open += w * massWhere(row, (s) => met(s) && elsewhere(s));
     });
-    return { sum, total };
-  };
-  const [a, b] = [wrong(one, made.met[0]), wrong(other, made.met[1])];
-  return { channel, leads: made.leads, error: (a.sum + b.sum) / (a.total + b.total) };
+  count(one, made.met[0], made.met[1]);
+  count(other, made.met[1], made.met[0]);
+  const decided = (total - open) / total;
+  const error = decided - (right / total) * (1 - misread);
+  const confirmer = { channel, leads: made.leads, error, open: open / total };
+  return worth(confirmer) >= WORTH_SAYING ? confirmer : undefined;
 }
 
 interface Parted {
@@ -106,7 +116,7 @@ const massWhere = (row: Float64Array, met: (s: number) => boolean): number => {
 const trueOfAll = ({ rows }: Channel, { taxa }: ArrivingTaxa, met: (s: number) => boolean): boolean =>
   taxa.every((t) => massWhere(rows[t]!, met) >= TRUE_OF);
 
-/** The states that each side shows, where they have none in common. */
+/** The states that each side shows, where each has some that the other has not. */
 function part(channel: Channel, one: ArrivingTaxa, other: ArrivingTaxa): Parted | undefined {
   const { character, state } = channel;
   const characterId = character.id;
@@ -122,10 +132,8 @@ function part(channel: Channel, one: ArrivingTaxa, other: ArrivingTaxa): Parted 
     }
     return undefined;
   }
-  // What is likeliest on each side is among what is named there.
-  if (likeliest(channel.rows[one.taxa[0]!]!) === likeliest(channel.rows[other.taxa[0]!]!)) return undefined;
   const [mine, theirs] = [shownBy(channel, one), shownBy(channel, other)];
-  if ([...mine].some((s) => theirs.has(s))) return undefined;
+  if ([...mine].every((s) => theirs.has(s)) || [...theirs].every((s) => mine.has(s))) return undefined;
   if (Math.max(mine.size, theirs.size) > STATES_NAMED) return undefined;
   return {
     met: [(s) => mine.has(s), (s) => theirs.has(s)],
@@ -134,12 +142,6 @@ function part(channel: Channel, one: ArrivingTaxa, other: ArrivingTaxa): Parted 
       states: character.states.filter((_, s) => states.has(s)).map(({ id }) => id),
     })),
   };
-}
-
-function likeliest(row: Float64Array): number {
-  let best = 0;
-  for (let s = 1; s < row.length; s += 1) if (row[s]! > row[best]!) best = s;
-  return best;
 }
 
 /** The fewest states that nearly all specimens of every taxon of a side show. */
@@ -226,25 +228,27 @@ export function jointSlip(arriving: Arriving, question: Question, also: readonly
     total += arriving.weights[i]!;
     const share = question.shares[0]![t]!;
     if (share !== share) continue;
-    slips += arriving.weights[i]! * outvoted([question.slip[t]!, ...also.map(({ error }) => error)]);
+    slips += arriving.weights[i]! * outvoted([{ error: question.slip[t]!, open: 0 }, ...also]);
   }
   return slips / total;
 }
 
+const atMost = (low: number, x: number, high: number) => Math.min(high, Math.max(low, x));
+
 /** Chance that of statements with these error rates, weighted by their log odds, the wrong ones prevail; ties go half. */
-function outvoted(errors: readonly number[]): number {
-  const weights = errors.map((e) =>
-    Math.log((1 - Math.min(0.45, Math.max(1e-4, e))) / Math.min(0.45, Math.max(1e-4, e))),
-  );
-  let wrong = 0;
-  for (let mask = 0; mask < 1 << errors.length; mask += 1) {
-    let [chance, vote] = [1, 0];
-    errors.forEach((e, j) => {
-      const bad = (mask >> j) & 1;
-      chance *= bad ? e : 1 - e;
-      vote += bad ? -weights[j]! : weights[j]!;
-    });
-    wrong += vote < -1e-9 ? chance : vote < 1e-9 ? chance / 2 : 0;
+function outvoted(statements: readonly Pick<Confirmer, 'error' | 'open'>[]): number {
+  let votes: [vote: number, chance: number][] = [[0, 1]];
+  for (const { error, open } of statements) {
+    const right = 1 - open - error;
+    const weight = Math.log(atMost(1.2, right / Math.max(1e-9, error), 1e4));
+    votes = votes.flatMap(([vote, chance]): typeof votes => [
+      [vote - weight, chance * error],
+      [vote + weight, chance * right],
+      ...(open > 0 ? [[vote, chance * open] as [number, number]] : []),
+    ]);
   }
-  return wrong;
+  return votes.reduce(
+    (wrong, [vote, chance]) => wrong + (vote < -1e-9 ? chance : vote < 1e-9 ? chance / 2 : 0),
+    0,
+  );
 }

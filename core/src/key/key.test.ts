@@ -274,6 +274,32 @@ describe('by the book', () => {
     expect(confirming(made('one cap; sometimes naked'))).toEqual([]);
   });
 
+  test('a confirming statement may name what both sides show, if either shows something of its own', () => {
+    const made = (shape: string) => {
+      const key = buildKey(
+        [
+          profiled('Una', 'prima', {
+            'twig.arrangement': 'opposite',
+            'leaf.base': 'usually wedge; sometimes rounded',
+          }),
+          profiled('Una', 'altera', { 'twig.arrangement': 'alternate', 'leaf.base': shape }),
+        ],
+        BUILT_IN,
+        view,
+      );
+      const { leads } = couplets(key)[0]!.couplet;
+      return leads.map(({ condition, also }) => [condition.states![0], also[0]?.states]).sort();
+    };
+    expect(made('usually heart-shaped; sometimes rounded')).toEqual([
+      ['alternate', ['rounded', 'heart']],
+      ['opposite', ['wedge', 'rounded']],
+    ]);
+    expect(made('usually wedge; sometimes rounded')).toEqual([
+      ['alternate', undefined],
+      ['opposite', undefined],
+    ]);
+  });
+
   test('an appraisal names a confirming statement that is false of a taxon below', () => {
     const pair = [
       profiled('Una', 'prima', { 'twig.arrangement': 'opposite', 'bud.scales': 'naked' }),

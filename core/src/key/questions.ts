@@ -5,6 +5,7 @@ import {
   lookingCost,
   misreadRate,
   readingsOf,
+  takenFor,
   type Channel,
   type ProfiledTaxon,
   type Reader,
@@ -204,15 +205,14 @@ function overTheCut({ character, grid }: Channel, leads: readonly Condition[]): 
 
 /** For each true state the chance that it is misread as a state of another lead. */
 function crossingOf(character: Character, channel: Channel, met: Uint8Array[], m: number): Float64Array {
-  const lead = (s: number) => met.findIndex((where) => where[s]);
   if (channel.state !== undefined || character.kind === 'flag') return Float64Array.of(m, m);
-  const k = character.states.length;
-  return Float64Array.from({ length: k }, (_, r) => {
-    const others = character.states
-      .map((_state, s) => s)
-      .filter((s) => s !== r && (character.kind !== 'ordinal' || Math.abs(s - r) === 1));
-    return (m * others.filter((s) => lead(s) !== lead(r)).length) / Math.max(1, others.length);
-  });
+  const lead = character.states.map((_, s) => met.findIndex((where) => where[s]));
+  return Float64Array.from(character.states, (_, r) =>
+    takenFor(character, r, m, channel.shown!).reduce(
+      (sum, chance, s) => (lead[s] === lead[r] ? sum : sum + chance),
+      0,
+    ),
+  );
 }
 
 /** The ways to part a channel of states: seen or not; one state or another; for many leads each state by itself. */

@@ -5,6 +5,7 @@ import {
   readingsOf,
   readingsOfSpecimen,
   spokenFor,
+  takenFor,
   type Channel,
   type ProfiledTaxon,
   type ReadingOptions,
@@ -132,7 +133,7 @@ function drawFrom(row: Float64Array, random: Random): number {
 
 /** What is read off one trait: the channel of 3.1 with the individual's own state in place of the taxon's frequencies. */
 function readTrait(
-  { character, state, grid }: Channel,
+  { character, state, grid, shown }: Channel,
   traits: Traits,
   { reader, view }: Readings,
   random: Random,
@@ -141,6 +142,8 @@ function readTrait(
     character.id === LEAVES_PRESENT ? traits.leafy : traits.values[character.id];
   if (trait === undefined) return undefined;
   const m = misreadRate(character, reader);
+  const own = character.states.findIndex(({ id }) => id === trait);
+  if (shown && own >= 0) return drawFrom(takenFor(character, own, m, shown), random);
   const wrong = random.uniform() < m;
   if (typeof trait === 'boolean') return trait !== wrong ? 0 : 1;
   if (Array.isArray(trait)) return trait.includes(state!) !== wrong ? 0 : 1;
@@ -153,11 +156,5 @@ function readTrait(
         : Math.log(trait) + random.normal() * (view.aids.includes('rule') ? 0.03 : 0.1);
     return Math.min(grid.size - 1, Math.max(0, Math.round((seen - grid.from) / grid.step)));
   }
-  const own = character.states.findIndex(({ id }) => id === trait);
-  if (own < 0) return undefined;
-  if (!wrong) return own;
-  const others = character.states
-    .map((_, s) => s)
-    .filter((s) => s !== own && (character.kind !== 'ordinal' || Math.abs(s - own) === 1));
-  return random.pick(others);
+  return undefined;
 }

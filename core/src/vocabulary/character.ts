@@ -75,6 +75,8 @@ export interface State {
   /** Plain words, for a beginner. */
   plain: string;
   definition: string;
+  /** Nobody takes it for another state, nor another for it: a blade for needles. */
+  apart?: boolean;
 }
 
 export interface Requirement {
@@ -138,6 +140,10 @@ export interface CharacterOptions {
   requires?: readonly Requirement[];
   derived?: boolean;
 }
+
+/** States of which some stand apart from all others. */
+export const apart = (states: State[], ...ids: string[]): State[] =>
+  states.map((state) => (ids.includes(state.id) ? { ...state, apart: true } : state));
 
 /** `when('leaf.composition', 'odd', 'even')`: applies only under one of these states. */
 export const when = (character: string, ...states: string[]): Requirement => ({ character, states });

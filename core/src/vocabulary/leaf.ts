@@ -1,4 +1,4 @@
-import { anyOf, count, flag, measure, oneOf, ordinal, table, when } from './character.ts';
+import { anyOf, apart, count, flag, measure, oneOf, ordinal, table, when } from './character.ts';
 import { HAIR, ODOURS, colors } from './shared.ts';
 
 const BROAD = when('foliage.kind', 'broad');
@@ -11,7 +11,8 @@ export const FOLIAGE = [
   oneOf(
     'foliage.kind',
     'foliage',
-    table(`
+    apart(
+      table(`
       broad | broad blade | flat leaves | A flat blade with a midrib or several main veins.
       single | single needles | needles one by one | Needles that stand one by one.
       bundled | bundled needles | needles in bunches | Needles in bundles with a sheath at the base.
@@ -19,6 +20,8 @@ export const FOLIAGE = [
       scales | scales | tiny scales | Small leaves pressed to the twig, overlapping.
       awls | awls | short prickly points | Short, stiff, sharp leaves, broadest at the base.
     `),
+      'broad',
+    ),
     {
       part: 'leaves',
       plain: 'kind of leaf',
