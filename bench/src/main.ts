@@ -17,6 +17,7 @@ import { practice } from './practice.ts';
 import { practicePage } from './practicePage.ts';
 import { reading } from './reading.ts';
 import { server } from './server.ts';
+import { slowPages } from './slowPages.ts';
 import { sitting } from './sitting.ts';
 import { sorting } from './sorting.ts';
 import { teaching } from './teaching.ts';
@@ -41,6 +42,7 @@ const MEASURES = [
   drawing,
   largeLibrary,
   pages,
+  slowPages,
   groundsPage,
   sitting,
   practicePage,

@@ -1,6 +1,7 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
 import { Hurrow } from '../hurrow.ts';
+import { pointerOnly } from '../byKeys.ts';
 import { arrive, OF_A_COURSE, OF_LOOKALIKES, OF_THE_LIBRARY } from '../pages.ts';
 
 // Each of these is long: side by side they take half the time.
@@ -23,6 +24,7 @@ async function check(on: Page, where: string) {
     .options({ resultTypes: ['violations'] })
     .setLegacyMode()
     .analyze();
+  expect(await pointerOnly(on), `${where}: what only a pointer can press`).toEqual([]);
   // One heading names the page; the others go down step by step.
   const levels = await on.evaluate(() =>
     [...document.querySelectorAll('h1, h2, h3, h4')].map((heading) => Number(heading.tagName[1])),

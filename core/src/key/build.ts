@@ -34,7 +34,7 @@ export interface KeyOptions extends QuestionOptions {
 }
 
 /** Questions that a wrong turn is worth: the way is lost and must be gone again. */
-const WRONG_TURN = 30;
+const WRONG_TURN = 28;
 /** What one bit of uncertainty will cost: the questions that part it, and the wrong turns to come on that way. */
 const QUESTIONS_A_BIT = 3.5;
 /** Questions whose next step is looked at, and the number of taxa up to which that is done. */
@@ -43,15 +43,15 @@ const LOOKED_AT = 24;
 const CONFIRMED_IN_LONG = 24;
 const LOOK_AHEAD_UP_TO = 64;
 /** A taxon of which less than this share of its individuals comes down a lead is not followed there. */
-const LOST_BELOW = 0.07;
-/** In long lists more of a variable taxon's byways are left out, or the key would grow without end. */
-const lostOnTheWay = (taxa: number): number => Math.min(0.2, 0.15 * Math.max(1, taxa / 40) ** 0.7);
+const LOST_BELOW = 0.1;
+/** Nor one of which so much less came so far: a variable taxon would come out five times. */
+const LOST_ON_THE_WAY = 0.2;
 /** What fewer specimens show than this is not named on a lead. */
 const HARDLY_SHOWN = 0.01;
 /** Numbers are cut anew for this many taxa or fewer. */
 const CUT_ANEW = 24;
 /** What it is worth, in questions, that no taxon of those that arrive comes out twice. */
-const TWICE = 4;
+const TWICE = 5;
 /** What a question is ranked by; it must win some bits to be worth asking. */
 const TERMS = { worth: 0.08, aBit: QUESTIONS_A_BIT, wrongTurn: WRONG_TURN, twice: TWICE };
 /** Share of the taxa that may be unscored for a question when no question is scored for all. */
@@ -168,7 +168,7 @@ export function follow(
     const t = taxa[i]!;
     const known = shares[t]!;
     const share = Number.isNaN(known) ? 1 / question.leads.length : known;
-    const lost = share < LOST_BELOW || weights[i]! * share < lostOnTheWay(priors.length) * priors[t]!;
+    const lost = share < LOST_BELOW || weights[i]! * share < LOST_ON_THE_WAY * priors[t]!;
     if (lost && !isLikeliest(question, t, lead)) continue;
     kept.push(t);
     w.push(weights[i]! * share);

@@ -19,7 +19,7 @@ const TRUE_OF = 0.95;
 /** A statement decides so much more often rightly than wrongly, or it is not said. */
 const WORTH_SAYING = 0.2;
 /** A statement names at most this many states. */
-const STATES_NAMED = 3;
+const STATES_NAMED = 4;
 /** No second character parts more taxa than this in the same way; it is not looked for. */
 const CONFIRMED_UP_TO = 100;
 
@@ -52,7 +52,7 @@ export function confirmers(
       const made = confirm(channel, one, other, misreadRate(character, sight.reader));
       if (made && (!best || worth(made) > worth(best))) best = made;
     }
-    if (best) found.push({ ...best, rank: best.error + best.open / 2 + 0.03 * lookingCost(character) });
+    if (best) found.push({ ...best, rank: best.error + best.open / 2 + 0.015 * lookingCost(character) });
   }
   const organ = organs?.[0];
   return found

@@ -3,7 +3,7 @@ import type { Arriving } from './arriving.ts';
 import type { Question } from './questions.ts';
 
 /** Share of the specimens that arrive which may be of taxa that come out on both leads of a question of the convention. */
-const MAY_VARY = 0.12;
+const MAY_VARY = 0.08;
 /** The lesser side of a question of the convention holds this share of the specimens at least, or two taxa. */
 const LESSER_SIDE = 0.08;
 
