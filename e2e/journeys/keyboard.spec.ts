@@ -58,11 +58,11 @@ test('an instructor gathers, contrasts, builds a key and walks it by keys alone'
   });
 });
 
-test('a quiz is proposed, put in another order, saved and opened by keys alone', async ({ page }) => {
+test('a quiz is proposed, put in another order, saved, opened and closed by keys alone', async ({ page }) => {
   await page.goto(hurrow.url);
   await pressByKey(page, page.getByRole('button', { name: 'Enter as the instructor' }));
   await pressByKey(page, page.getByRole('link', { name: 'Quizzes', exact: true }));
-  await pressByKey(page, page.getByRole('link', { name: 'Plan a quiz' }));
+  await pressByKey(page, page.getByRole('button', { name: 'Plan a quiz' }));
   await tabTo(page, page.getByLabel('Stations', { exact: true }));
   await page.keyboard.press('Control+a');
   await page.keyboard.type('6');
@@ -76,5 +76,8 @@ test('a quiz is proposed, put in another order, saved and opened by keys alone',
     await expect(stations.nth(1).getByRole('button', { name: new RegExp(`^2 *${tree}`) })).toBeVisible();
   });
   await pressByKey(page, page.getByRole('button', { name: 'Save the plan' }));
-  await expect(page.getByText(/^Saved/).first()).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Rounds and papers' })).toBeVisible();
+  await pressByKey(page, page.getByRole('button', { name: 'Open to students' }));
+  await pressByKey(page, page.getByRole('button', { name: 'Close the quiz' }));
+  await expect(page.getByText('The quiz is closed.').first()).toBeVisible();
 });
