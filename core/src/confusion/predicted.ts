@@ -65,8 +65,15 @@ export function predictions(
   return { stations: shrunk, losses, leftOut: calibration(points) };
 }
 
-/** Quizzes that are predicted from all others, the latest: each takes a fit of the whole class, and a dozen say how well it goes. */
+/**
+ * Quizzes that are predicted from all others, the latest: each takes a fit of the whole class, and a dozen say how well it goes. Of a class with very
+ * many answers fewer do, each with more of them: so many answers are fitted in all.
+ */
 const MOST_TRIED = 12;
+const MOST_FITTED = 240_000;
+const FEWEST_TRIED = 4;
+export const triedOf = (answers: number): number =>
+  Math.min(MOST_TRIED, Math.max(FEWEST_TRIED, Math.floor(MOST_FITTED / answers)));
 
 /** What each quiz is expected to bring by the others alone, by situation, and how well. */
 function withoutEach(
@@ -80,7 +87,7 @@ function withoutEach(
   const quizzes = [...new Set(answers.map((_, i) => quizOf(i)))];
   const byQuiz = new Map<string, number[]>();
   if (quizzes.length < 2) return { byQuiz, losses: [] };
-  const tried = quizzes.slice(-MOST_TRIED);
+  const tried = quizzes.slice(-triedOf(answers.length));
   const losses = tried.map((quizId, i): LeftOutLoss => {
     at(0.75 + (0.25 * i) / tried.length, 'predicting each quiz from the others');
     const { fit: other, learned, held } = leavingOut(fit.data, quizOf, quizId, { start: fit.theta });

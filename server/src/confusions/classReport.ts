@@ -9,7 +9,8 @@ import {
   type WentBy,
 } from '@hurrow/core/confusion';
 import { readLibrary, type Library } from '@hurrow/core/library';
-import { stationFairness } from '@hurrow/core/station';
+import { fairnessOf, Reader } from '@hurrow/core/station';
+import type { View } from '@hurrow/core/view';
 import type { ClassReport } from '@hurrow/contract/confusions';
 import type { Place } from '@hurrow/core/season';
 
@@ -36,23 +37,37 @@ const READINGS = 600;
 /** So many of the trees that a beginner takes it for are told. */
 const TAKEN = 12;
 
-/** How fair a station is; undefined where its tree is no longer in the library. */
-function judged(
-  { truth, view, options: named }: AskedStation,
-  { taxa, vocabulary, options }: Setting,
-): StationFairness | undefined {
-  const list = taxa.filter(({ taxon }) => named.includes(taxon.id));
-  if (!list.some(({ taxon }) => taxon.id === truth)) return undefined;
-  const { right, judgement } = stationFairness(list, truth, vocabulary, view, {
-    ...options,
-    draws: READINGS,
-  });
-  const beginner = stationFairness(list, truth, vocabulary, view, {
-    ...options,
-    reader: 'novice',
-    draws: READINGS,
-  });
-  return { right, judgement, taken: beginner.rivals.slice(0, TAKEN) };
+/** How fair stations are. Readers of one list in one view are made once: a quiz shows many of its trees in the same way. */
+class Judge {
+  private readonly readers = new Map<
+    string,
+    { careful: Reader; novice: Reader; places: Map<string, number> }
+  >();
+
+  /** Undefined where the tree is no longer in the library. */
+  judge({ truth, view, options }: AskedStation, setting: Setting): StationFairness | undefined {
+    const { careful, novice, places } = this.readersOf(view, options, setting);
+    const t = places.get(truth);
+    if (t === undefined) return undefined;
+    const { right, judgement } = fairnessOf(careful, t, READINGS);
+    return { right, judgement, taken: fairnessOf(novice, t, READINGS).rivals.slice(0, TAKEN) };
+  }
+
+  private readersOf(view: View, named: readonly string[], { key, taxa, vocabulary, options }: Setting) {
+    const id = JSON.stringify([key, view, named]);
+    const held = this.readers.get(id);
+    if (held) return held;
+    const list = taxa.filter(({ taxon }) => named.includes(taxon.id));
+    const reader = (who: 'careful' | 'novice') =>
+      new Reader(list, vocabulary, view, { ...options, reader: who });
+    const made = {
+      careful: reader('careful'),
+      novice: reader('novice'),
+      places: new Map(list.map(({ taxon }, t) => [taxon.id, t])),
+    };
+    this.readers.set(id, made);
+    return made;
+  }
 }
 
 /** Everything that is said of a class, from plain data. `at` is told the share done and what is being done. */
@@ -68,11 +83,13 @@ export function classReport(input: ClassInput, at: (share: number, doing: string
   const settingOf = (station: AskedStation) => settings.get(libraryOf.get(station.id)!)!;
   // The same tree shown in the same way is as fair a second time.
   const alike = new Map<string, StationFairness | undefined>();
+  const judge = new Judge();
   const fairness = input.stations.flatMap((station, i) => {
     at((0.3 * i) / input.stations.length, 'judging the fairness of each station');
     const { truth, view, options } = station;
     const key = JSON.stringify([libraryOf.get(station.id), truth, view, options]);
-    if (!alike.has(key)) alike.set(key, input.known?.[station.id] ?? judged(station, settingOf(station)));
+    if (!alike.has(key))
+      alike.set(key, input.known?.[station.id] ?? judge.judge(station, settingOf(station)));
     const found = alike.get(key);
     return found ? [{ stationId: station.id, ...found }] : [];
   });
