@@ -13,6 +13,7 @@ import {
   type ChoiceData,
   type ScoredAnswer,
 } from './index.ts';
+import { triedOf } from './predicted.ts';
 
 test('the line through points on a line, and how sure it is', () => {
   const on = [0.2, 0.5, 0.7, 0.9].map((predicted) => ({ predicted, observed: 0.1 + 0.8 * predicted }));
@@ -20,6 +21,10 @@ test('the line through points on a line, and how sure it is', () => {
   expect(line.slope).toBeCloseTo(0.8);
   expect(line.intercept).toBeCloseTo(0.1);
   expect(line.interval[1] - line.interval[0]).toBeLessThan(1e-6);
+});
+
+test('of a class with very many answers fewer quizzes are predicted from the others', () => {
+  expect([3000, 20_000, 40_000, 2_000_000].map(triedOf)).toEqual([12, 12, 6, 4]);
 });
 
 test('interval of a slope: a worked example', () => {

@@ -1,3 +1,4 @@
+export { isBorne } from './bearing.ts';
 export * from './bhattacharyya.ts';
 export * from './contrast.ts';
 export * from './contrastOf.ts';

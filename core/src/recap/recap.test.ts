@@ -79,3 +79,63 @@ test('a second thing is said only where the first leaves one of the set', () => 
   expect(una!.sharedInSet).toEqual([]);
   expect(altera!.marks).toHaveLength(1);
 });
+
+test('two marks are said before one color that would do alone', () => {
+  const of = (epithet: string, teeth: string, lobing: string, fruit: string) =>
+    profiled('Una', epithet, {
+      'foliage.kind': 'broad blade',
+      'leaf.teeth': teeth,
+      'leaf.lobing': lobing,
+      'fruit.color': `only always ${fruit}`,
+    });
+  const list = [
+    of('prima', 'doubly toothed', 'palmately lobed', 'green'),
+    of('altera', 'entire', 'palmately lobed', 'red'),
+    of('tertia', 'doubly toothed', 'unlobed', 'red'),
+  ];
+  const ids = list.map(({ taxon }) => taxon.id);
+  const marks = (without: readonly string[] = []) =>
+    recapOf(
+      list.map(({ taxon, scores }) => ({
+        taxon,
+        scores: scores.filter(({ characterId }) => !without.includes(characterId)),
+      })),
+      ids,
+      BUILT_IN,
+      viewOf(['leaf', 'fruit'], 200),
+    )[0]!.marks.map(({ characterId }) => characterId);
+  expect(marks()).toEqual(expect.arrayContaining(['leaf.teeth', 'leaf.lobing']));
+  expect(marks(['leaf.teeth'])).toEqual(['fruit.color']);
+});
+
+test('beside a relative, that is said by which manuals separate their genus', () => {
+  const spruce = (epithet: string, tips: string, bark: string) =>
+    profiled('Picea', epithet, {
+      'foliage.kind': 'single needles',
+      'needle.section': 'four-angled',
+      'bud.scaleTips': tips,
+      'bark.surface': `only always ${bark}`,
+    });
+  const list = [
+    spruce('pungens', 'bent back', 'shallowly fissured'),
+    spruce('engelmannii', 'pressed', 'thin scales'),
+    profiled('Taxus', 'baccata', {
+      'foliage.kind': 'single needles',
+      'needle.section': 'flat',
+      'bark.surface': 'only always thin scales',
+    }),
+    ...['a', 'b', 'c'].map((epithet) =>
+      profiled('Tilia', epithet, {
+        'foliage.kind': 'broad blade',
+        'bark.surface': 'only always shallowly fissured',
+      }),
+    ),
+  ];
+  const [blue] = recapOf(
+    list,
+    ['picea-pungens', 'picea-engelmannii', 'taxus-baccata'],
+    BUILT_IN,
+    viewOf(['bark', 'twig', 'bud', 'leaf'], 300),
+  );
+  expect(blue!.marks.map(({ characterId }) => characterId)).toContain('bud.scaleTips');
+});

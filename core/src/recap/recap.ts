@@ -1,6 +1,7 @@
 import type { Condition } from '../condition/index.ts';
 import {
   couldShow,
+  isBorne,
   lookingCost,
   readingsOf,
   type Channel,
@@ -28,11 +29,25 @@ const NUMBERS = 0.9;
 /** What a rival shows in no more of its specimens than this tells it apart. */
 const HARDLY = 0.12;
 /**
- * What telling all of the set is worth, and all of the list; and what is taken off: for cost, misreading, two states, what is missing, and
- * for a second thing to remember.
+ * What telling all of the set is worth, and all of the list; and what is taken off: for cost, misreading, two states, what is missing, what is no mark,
+ * what only trees in flower or fruit show, and for a second thing to remember; and what is added for what manuals separate a genus by.
  */
-const WORTH = { set: 3, list: 1, cost: 0.5, misread: 3, twoStates: 0.5, negative: 0.9, second: 0.5 };
-/** One thing that tells all of the set is enough, unless it is as dear as this: two plain ones may then serve better. */
+const WORTH = {
+  set: 5,
+  list: 2,
+  cost: 0.5,
+  misread: 3,
+  twoStates: 0.5,
+  negative: 0.9,
+  noMark: 0.5,
+  within: 0.5,
+  borne: 0.3,
+  second: 0.3,
+};
+/**
+ * One thing that tells all of the set is enough, unless it is as dear as this, or as common on the rest of the list: two plain ones may then
+ * serve better.
+ */
 const DEAR = 0.8;
 /** A state of `none` is nothing to look for, but for naked buds, which are. */
 const NAKED = 'bud.scales';
@@ -44,6 +59,10 @@ export interface Saying {
   condition: Condition;
   channel: Channel;
   cost: number;
+  /** Whether manuals say it first, between the species of the genus if there is one. */
+  isMark: boolean;
+  /** Whether manuals separate the species of that genus by it. */
+  isOfGenus: boolean;
   /** It says what is missing. */
   negative: boolean;
   /** Whether a state or number, by its place, is what is said. */
@@ -114,7 +133,7 @@ function chosenOf(candidates: readonly Candidate[], t: number, inSet: readonly b
     );
   const singles = candidates.map((each) => valued([each]));
   const one = best(singles.filter(({ all }) => all));
-  if (one && priceOf(one.marks[0]!) < DEAR) return one.marks;
+  if (one && priceOf(one.marks[0]!) + 1 - share(one.marks, ofList) < DEAR) return one.marks;
   const pool = [...singles].sort((x, y) => y.worth - x.worth).slice(0, PAIRED);
   const pairs = pool.flatMap((x, i) =>
     pool
@@ -132,16 +151,19 @@ function chosenOf(candidates: readonly Candidate[], t: number, inSet: readonly b
           ofSet,
         ),
     );
-  const found =
-    best([...singles, ...pairs].filter(({ all }) => all)) ?? best([...pairs.filter(gains), ...singles]);
+  const telling = pairs.filter(gains);
+  const found = best([...singles, ...telling].filter(({ all }) => all)) ?? best([...telling, ...singles]);
   return found ? found.marks : [];
 }
 
 /** What is taken off for saying it: the look, how easily it is misread, and what is no plain "look for this". */
-export const priceOf = ({ cost, negative, condition, channel }: Saying): number =>
+export const priceOf = ({ cost, isMark, isOfGenus, negative, condition, channel }: Saying): number =>
   WORTH.cost * (cost - 1) +
   WORTH.misread * channel.character.misread.novice +
   (negative ? WORTH.negative : 0) +
+  (isMark ? 0 : WORTH.noMark) -
+  (isOfGenus ? WORTH.within : 0) +
+  (isBorne(channel.character.part) ? WORTH.borne : 0) +
   ((condition.states?.length ?? 1) > 1 ? WORTH.twoStates : 0);
 
 /** What can be said of one taxon from one channel: the states or numbers that nearly all of its specimens show. */
@@ -174,10 +196,13 @@ const shareMet = (row: Float64Array, met: Saying['met']): number =>
 export function sayingsOf(channel: Channel, t: number, genus: string | undefined, shown = SHOWS): Saying[] {
   const { character, state, rows, grid } = channel;
   const own = rows[t];
-  if (!own || standingOf(character, genus) === 'supporting') return [];
+  const standing = standingOf(character, genus);
+  if (!own || standing === 'supporting') return [];
+  const isMark = standing === 'mark';
+  const isOfGenus = genus !== undefined && (character.raisedWithin?.includes(genus) ?? false);
   const cost = lookingCost(character, genus);
   const made = (condition: Condition, met: Saying['met'], negative: boolean): Saying[] =>
-    shareMet(own, met) < shown ? [] : [{ condition, channel, cost, negative, met }];
+    shareMet(own, met) < shown ? [] : [{ condition, channel, cost, isMark, isOfGenus, negative, met }];
   const characterId = character.id;
   if (state !== undefined || character.kind === 'flag') {
     const named = state === undefined ? {} : { states: [state] };
