@@ -14,6 +14,7 @@ const [courses = 50, students = 100, quizzes = 21, taxa = 1000, rounds = 3000] =
   .map(Number);
 const root = fileURLToPath(new URL('../../../', import.meta.url));
 const PORTS = [46_851, 46_852];
+const PARTS = 6;
 
 const rows: Row[] = [];
 const say = (row: Row) => {
@@ -58,19 +59,23 @@ try {
   });
   for (const row of await asking(instructor)) say(row);
   for (const row of await submitting(bases, courses)) say(row);
-  // As many calls as an hour of a busy day has.
-  const before = await Promise.all(running.map(({ memory }) => memory()));
+  // As many calls as an hour of a busy day has, in parts: memory may rise to what it needs, and then has to stay.
   const addresses = [
     '/api/courses',
     `/api/courses/${unread.id}`,
     '/api/library/search?q=naked',
     `/api/courses/${unread.id}/practice`,
   ];
-  for (let i = 0; i < rounds; i += 1) await Promise.all(addresses.map((path) => instructor.ask('GET', path)));
-  const after = await Promise.all(running.map(({ memory }) => memory()));
+  const memories = [await Promise.all(running.map(({ memory }) => memory()))];
+  for (let part = 0; part < PARTS; part += 1) {
+    for (let i = 0; i < rounds / PARTS; i += 1)
+      await Promise.all(addresses.map((path) => instructor.ask('GET', path)));
+    memories.push(await Promise.all(running.map(({ memory }) => memory())));
+  }
   say({
-    what: `memory of each process before and after ${rounds * addresses.length} calls, MB`,
-    value: `${before.map(Math.round).join(', ')} → ${after.map(Math.round).join(', ')}`,
+    what: `memory of each process, MB, before ${rounds * addresses.length} calls and after each ${PARTS}th of them`,
+    value: memories.map((each) => each.map(Math.round).join(' and ')).join('; '),
+    wanted: 'no rise in the last parts',
   });
 } finally {
   for (const { child } of running) child.kill('SIGKILL');

@@ -122,7 +122,7 @@ export function readingsOf(
             !partPresent(character.part, season.calendar, season.deciduous, view.day)
       )
         return undefined;
-      if (!couldApply(character, season.byCharacter)) return undefined;
+      if (!couldApply(character, season.byCharacter, view)) return undefined;
       const scores = scoresInView(season.byCharacter.get(character.id) ?? NO_SCORES, view);
       if (scores.length === 0) {
         if (couldBeScored(character, season.byCharacter)) gaps[i]!.push(character.id);
@@ -192,18 +192,31 @@ function groupByCharacter(scores: readonly AdoptedScore[]): Map<string, AdoptedS
   return groups;
 }
 
-/** A dependent character applies while the governing one is unknown or admits one of the states it needs. */
-const couldApply = (character: Character, scores: Map<string, AdoptedScore[]>): boolean =>
+/** A dependent character applies while the governing one is unknown or admits one of the states it needs, in the view if there is one. */
+const couldApply = (
+  character: Character,
+  scores: Map<string, AdoptedScore[]>,
+  view?: Pick<View, 'qualifiers'>,
+): boolean =>
   applies(
     character,
-    (governor, states) =>
-      scores.get(governor)?.some((score) => states.some((state) => admits(score.value, state))),
+    (governor, states) => {
+      const all = scores.get(governor);
+      const held = all && view ? scoresInView(all, view) : all;
+      return held?.some((score) => states.some((state) => admits(score.value, state)));
+    },
     true,
   );
 
-/** Can a taxon show a character at all? Not if what its scores say of the governing character rules it out. */
-export const couldShow = (character: Character, { scores }: ProfiledTaxon): boolean =>
-  couldApply(character, groupByCharacter(scores));
+/**
+ * Can a taxon show a character at all? Not if what its scores say of the governing character rules it out, in the view if there is one: a mature
+ * juniper that bears scales has no needles to lie this way or that, though a young one does.
+ */
+export const couldShow = (
+  character: Character,
+  { scores }: ProfiledTaxon,
+  view?: Pick<View, 'qualifiers'>,
+): boolean => couldApply(character, groupByCharacter(scores), view);
 
 /** A gap counts only where the governing character is known, so that a conifer is not said to lack leaf teeth. */
 const couldBeScored = (character: Character, scores: Map<string, AdoptedScore[]>): boolean =>

@@ -1,6 +1,7 @@
 import type { Channel, ProfiledTaxon } from '../evidence/index.ts';
 import { priceOf, sayingsOf, tellsFrom, type Saying } from '../recap/recap.ts';
 import { taxaBelow, type Key, type KeyEnd, type KeyNode } from './key.ts';
+import type { View } from '../view/index.ts';
 import { LONG_LIST, type Sight } from './questions.ts';
 
 /** Those near an end, from whom its name is clinched: the taxa below the nearest couplet above it that has so many. */
@@ -30,7 +31,7 @@ interface Way {
 export function withClinchers(key: Key, { readings }: Sight): Key {
   const channels = [...readings.channels.values()].flat().filter(({ character }) => !character.derived);
   const places = new Map(readings.taxa.map(({ taxon }, t) => [taxon.id, t]));
-  const known = { list: readings.taxa, channels, places };
+  const known = { list: readings.taxa, view: readings.view, channels, places };
   const visit = (node: KeyNode, way: Way): KeyNode => {
     if (node.kind === 'end') return clinched(node, way, known);
     const below = [...way.below, taxaBelow(node)];
@@ -47,6 +48,7 @@ export function withClinchers(key: Key, { readings }: Sight): Key {
 
 interface Known {
   list: readonly ProfiledTaxon[];
+  view: View;
   channels: readonly Channel[];
   places: ReadonlyMap<string, number>;
 }
@@ -77,7 +79,7 @@ function clinched({ clinch: _before, ...end }: KeyEnd, way: Way, known: Known): 
 function bestOf(
   t: number,
   { beside, near, all }: Record<'beside' | 'near' | 'all', readonly number[]>,
-  { list, channels }: Known,
+  { list, view, channels }: Known,
   {
     but,
     negative = false,
@@ -87,7 +89,7 @@ function bestOf(
   const { genus } = list[t]!.taxon;
   const within = near.some((r) => list[r]!.taxon.genus === genus) ? genus : undefined;
   const told = (saying: Saying, among: readonly number[]) =>
-    among.filter((r) => tellsFrom(saying, r, list[r]!)).length / among.length;
+    among.filter((r) => tellsFrom(saying, r, list[r]!, view)).length / among.length;
   let best: { saying: Saying; near: number; worth: number } | undefined;
   for (const channel of channels.filter(({ character }) => !but?.has(character.id)))
     for (const saying of sayingsOf(channel, t, within, TRUE_OF)) {

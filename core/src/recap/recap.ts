@@ -6,6 +6,7 @@ import {
   readingsOf,
   type Channel,
   type ProfiledTaxon,
+  type Readings,
   type ReadingOptions,
 } from '../evidence/index.ts';
 import type { View } from '../view/index.ts';
@@ -93,7 +94,7 @@ export function recapOf(
     if (!inSet[t]) return [];
     const relatives = list.some((other, r) => r !== t && inSet[r] && other.taxon.genus === taxon.genus);
     const candidates = channels.flatMap((channel) =>
-      candidatesOf(channel, t, relatives ? taxon.genus : undefined, list),
+      candidatesOf(channel, t, relatives ? taxon.genus : undefined, readings),
     );
     const marks = chosenOf(candidates, t, inSet);
     const open = list.map((_, r) => r !== t && !marks.some(({ tells }) => tells[r]));
@@ -171,18 +172,23 @@ function candidatesOf(
   channel: Channel,
   t: number,
   genus: string | undefined,
-  list: readonly ProfiledTaxon[],
+  { taxa, view }: Pick<Readings, 'taxa' | 'view'>,
 ): Candidate[] {
   return sayingsOf(channel, t, genus).map((saying) => ({
     ...saying,
-    tells: list.map((other, r) => tellsFrom(saying, r, other)),
+    tells: taxa.map((other, r) => tellsFrom(saying, r, other, view)),
   }));
 }
 
 /** Whether hardly a specimen of another taxon shows what is said. A tree to which the character does not apply cannot show it either. */
-export function tellsFrom({ channel, met }: Saying, r: number, other: ProfiledTaxon): boolean {
+export function tellsFrom(
+  { channel, met }: Saying,
+  r: number,
+  other: ProfiledTaxon,
+  view: Pick<View, 'qualifiers'>,
+): boolean {
   const row = channel.rows[r];
-  return row ? shareMet(row, met) <= HARDLY : !couldShow(channel.character, other);
+  return row ? shareMet(row, met) <= HARDLY : !couldShow(channel.character, other, view);
 }
 
 const shareMet = (row: Float64Array, met: Saying['met']): number =>

@@ -18,7 +18,7 @@ export function KeyWorth({
   const weakest = weakestOf(made);
   const all = couplets(made.key).map(({ path }) => path.join());
   const numberOf = (path: readonly number[]) => all.indexOf(path.join()) + 1;
-  const percent = (share: number) => `${Math.round(100 * share)} %`;
+  const percent = (share: number) => `${Math.round(100 * share)}\u00a0%`;
   const questions = (a: Appraisal) => a.meanQuestions.toFixed(1);
   return (
     <div className={keysStyles['worth']}>
@@ -28,7 +28,7 @@ export function KeyWorth({
         their usual rates, <strong>{percent(appraisal.right)}</strong> reach the right name (±{' '}
         {percent(2 * appraisal.rightError)}).
         {weakest &&
-          ` Most are lost at couplet ${weakest.couplet}: ${(100 * weakest.lost).toFixed(1)} % of all.`}
+          ` Most are lost at couplet ${weakest.couplet}: ${(100 * weakest.lost).toFixed(1)}\u00a0% of all.`}
         {before && (
           <span
             className={appraisal.right < before.right - 2 * before.rightError ? 'rust' : styles['settled']}

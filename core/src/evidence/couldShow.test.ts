@@ -1,0 +1,23 @@
+import { profiled, viewOf } from '../testing/taxa.ts';
+import { BUILT_IN } from '../vocabulary/index.ts';
+import { couldShow, readingsOf, type ProfiledTaxon } from './index.ts';
+
+test('in a view of mature trees a character of the young ones is no gap, and none that they could show', () => {
+  const juniper = profiled('Juniperus', 'scopulorum', { 'foliage.kind': 'scales' });
+  const young: ProfiledTaxon = {
+    ...juniper,
+    scores: [
+      { ...juniper.scores[0]!, qualifiers: { plantAge: 'mature' } },
+      {
+        ...profiled('Juniperus', 'scopulorum', { 'foliage.kind': 'awls' }).scores[0]!,
+        qualifiers: { plantAge: 'young' },
+      },
+    ],
+  };
+  const lie = BUILT_IN.get('needle.lie')!;
+  const of = (plantAge: 'mature' | 'young') => ({ ...viewOf(['leaf', 'twig']), qualifiers: { plantAge } });
+  expect(couldShow(lie, young, of('mature'))).toBe(false);
+  expect(couldShow(lie, young, of('young'))).toBe(true);
+  expect(couldShow(lie, young)).toBe(true);
+  expect(readingsOf([young], BUILT_IN, of('mature')).gaps[0]).not.toContain('needle.lie');
+});
