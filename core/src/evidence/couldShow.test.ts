@@ -21,3 +21,25 @@ test('in a view of mature trees a character of the young ones is no gap, and non
   expect(couldShow(lie, young)).toBe(true);
   expect(readingsOf([young], BUILT_IN, of('mature')).gaps[0]).not.toContain('needle.lie');
 });
+
+test('what applies to few specimens is not read of a taxon, and of what applies to some the share is known', () => {
+  const tree = (composition: string, lobing: string) =>
+    profiled('Acer', 'glabrum', {
+      'foliage.kind': 'broad blade',
+      'leaf.composition': composition,
+      'leaf.leaflets': '3',
+      'leaf.lobing': lobing,
+      'leaf.lobeTips': 'pointed',
+    });
+  const read = (composition: string, lobing: string) =>
+    readingsOf([tree(composition, lobing)], BUILT_IN, viewOf(['leaf'])).channels;
+  const sometimes = read(
+    'usually simple; sometimes three leaflets',
+    'usually palmately lobed; sometimes unlobed',
+  );
+  expect(sometimes.has('leaf.leaflets')).toBe(false);
+  expect(sometimes.get('leaf.lobeTips')![0]!.applying![0]).toBeCloseTo(8 / 11);
+  const always = read('three leaflets', 'palmately lobed');
+  expect(always.has('leaf.leaflets')).toBe(true);
+  expect(always.get('leaf.lobeTips')![0]!).not.toHaveProperty('applying');
+});

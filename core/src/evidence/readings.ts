@@ -34,6 +34,11 @@ export interface Channel {
   /** Square roots of the rows, for Bhattacharyya's coefficient. */
   roots: (Float64Array | undefined)[];
   grid?: Grid;
+  /**
+   * Share of each taxon's specimens to which the character applies, 0–1, where it does not to all of some: a maple whose leaves are sometimes of three
+   * leaflets has a number of leaflets sometimes. The rows hold for those.
+   */
+  applying?: Float64Array;
   /** Of a one-of character, how often each state is met over the list: what is misread falls on these. */
   shown?: Float64Array;
   /**
@@ -112,6 +117,9 @@ export function readingsOf(
     }
     const onLeaves = character.part === 'leaves' || character.part === 'autumnLeaves';
     const borne = options.asTheyCome && isBorne(character.part) ? bearing(character.part) : undefined;
+    const applying = Float64Array.from(seasons, ({ byCharacter }) =>
+      applyingShare(character, byCharacter, view),
+    );
     const values = seasons.map((season, i): ScoreValue[] | undefined => {
       if (onLeaves && leafy[i] === 0) return undefined;
       if (
@@ -122,7 +130,7 @@ export function readingsOf(
             !partPresent(character.part, season.calendar, season.deciduous, view.day)
       )
         return undefined;
-      if (!couldApply(character, season.byCharacter, view)) return undefined;
+      if (applying[i]! < APPLIES_TO) return undefined;
       const scores = scoresInView(season.byCharacter.get(character.id) ?? NO_SCORES, view);
       if (scores.length === 0) {
         if (couldBeScored(character, season.byCharacter)) gaps[i]!.push(character.id);
@@ -133,6 +141,8 @@ export function readingsOf(
     if (!values.some((value) => value)) continue;
     const made = channelsOf(character, values, reader, view);
     if (made.length === 0) continue;
+    if (applying.some((share) => share >= APPLIES_TO && share < 1))
+      for (const channel of made) channel.applying = applying;
     if (onLeaves && open) for (const channel of made) channel.present = leafy;
     // Where all that may bear do, there is no share to reckon with.
     if (borne?.some((share) => share > 0 && share < 1)) for (const channel of made) channel.borne = borne;
@@ -190,6 +200,27 @@ function groupByCharacter(scores: readonly AdoptedScore[]): Map<string, AdoptedS
     else groups.set(score.characterId, [score]);
   }
   return groups;
+}
+
+/** What applies to fewer of a taxon's specimens is not read of it. */
+const APPLIES_TO = 0.5;
+
+/** The share of a taxon's specimens to which a character applies, 0–1: of those that show one of the states it needs, of each governor. */
+function applyingShare(
+  character: Character,
+  scores: Map<string, AdoptedScore[]>,
+  view: Pick<View, 'qualifiers'>,
+): number {
+  return character.requires.reduce((share, { character: governor, states }) => {
+    const held = scoresInView(scores.get(governor) ?? NO_SCORES, view);
+    if (held.length === 0) return share;
+    const each = held.map(({ value }) => {
+      if (value.kind !== 'states') return states.some((state) => admits(value, state)) ? 1 : 0;
+      const weights = stateWeights(value);
+      return states.reduce((sum, state) => sum + (weights.get(state) ?? 0), 0);
+    });
+    return share * Math.min(1, each.reduce((sum, one) => sum + one, 0) / held.length);
+  }, 1);
 }
 
 /** A dependent character applies while the governing one is unknown or admits one of the states it needs, in the view if there is one. */

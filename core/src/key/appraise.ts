@@ -174,11 +174,11 @@ class SeenStatements {
     });
   }
 
-  /** Those of which more are false than one in twenty, beyond the chance of the draw (two standard errors). */
+  /** Those of which more are false than one in twenty, beyond the chance of the draw: three standard errors, for a key makes hundreds of statements. */
   falseOf(list: readonly ProfiledTaxon[]): Appraisal['falseStatements'] {
     return [...this.counts.values()].flatMap(({ here, lead, statement, taxon, all, wrong }) => {
       const { id } = list[taxon]!.taxon;
-      const chance = 2 * Math.sqrt((WANTED_TRUE * (1 - WANTED_TRUE)) / all);
+      const chance = BY_CHANCE * Math.sqrt((WANTED_TRUE * (1 - WANTED_TRUE)) / all);
       // A taxon that hardly ever comes down a lead is not below it.
       if (!here.below[lead]!.has(id) || all < FEW) return [];
       if (wrong / all <= 1 - WANTED_TRUE + chance) return [];
@@ -190,6 +190,8 @@ class SeenStatements {
 
 /** A statement is true of this share of the specimens of each taxon below it. */
 const WANTED_TRUE = 0.95;
+/** Standard errors that are no more than the chance of the draw. */
+const BY_CHANCE = 3;
 /** Fewer specimens than this say nothing. */
 const FEW = 10;
 

@@ -82,7 +82,8 @@ function confirm(
   other: ArrivingTaxa,
   misread: number,
 ): Confirmer | undefined {
-  for (const { taxa } of [one, other]) for (const t of taxa) if (!channel.rows[t]) return undefined;
+  for (const { taxa } of [one, other])
+    for (const t of taxa) if (!channel.rows[t] || (channel.applying?.[t] ?? 1) < TRUE_OF) return undefined;
   const made = channel.grid ? cut(channel, one, other) : part(channel, one, other);
   if (!made) return undefined;
   let [right, open, total] = [0, 0, 0];

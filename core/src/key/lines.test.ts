@@ -135,3 +135,24 @@ describe('what clinches a name', () => {
     expect(together.map(({ clinch }) => clinch)).toEqual([undefined]);
   });
 });
+
+test('what applies to few specimens of a tree clinches nothing of it: a maple with simple leaves has no leaflets to count', () => {
+  const maple = (epithet: string, composition: string, scales: string) =>
+    profiled('Acer', epithet, {
+      'foliage.kind': 'broad blade',
+      'leaf.composition': composition,
+      'leaf.leaflets': '3',
+      'bud.scales': scales,
+    });
+  const pair = [
+    maple('glabrum', 'usually simple; sometimes three leaflets', 'two, valvate'),
+    profiled('Acer', 'platanoides', {
+      'foliage.kind': 'broad blade',
+      'leaf.composition': 'simple',
+      'bud.scales': 'several, overlapping',
+    }),
+  ];
+  const said = JSON.stringify(buildKey(pair, BUILT_IN, viewOf(['leaf', 'twig', 'bud'])));
+  expect(said).toContain('bud.scales');
+  expect(said).not.toContain('leaf.leaflets');
+});

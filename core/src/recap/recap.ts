@@ -204,11 +204,14 @@ export function sayingsOf(channel: Channel, t: number, genus: string | undefined
   const own = rows[t];
   const standing = standingOf(character, genus);
   if (!own || standing === 'supporting') return [];
+  const applies = channel.applying?.[t] ?? 1;
   const isMark = standing === 'mark';
   const isOfGenus = genus !== undefined && (character.raisedWithin?.includes(genus) ?? false);
   const cost = lookingCost(character, genus);
   const made = (condition: Condition, met: Saying['met'], negative: boolean): Saying[] =>
-    shareMet(own, met) < shown ? [] : [{ condition, channel, cost, isMark, isOfGenus, negative, met }];
+    shareMet(own, met) * applies < shown
+      ? []
+      : [{ condition, channel, cost, isMark, isOfGenus, negative, met }];
   const characterId = character.id;
   if (state !== undefined || character.kind === 'flag') {
     const named = state === undefined ? {} : { states: [state] };
