@@ -32,6 +32,7 @@ const characterSchema = Joi.object<Character>({
         term: term.label('Term of a state'),
         plain: term.label('Plain words of a state'),
         definition: term.max(300).label('Definition of a state'),
+        apart: Joi.boolean(),
       }),
     )
     .unique('id')

@@ -1,7 +1,9 @@
 import { usualWishes } from '@hurrow/core/assembly';
 import type Joi from 'joi';
+import { BUILT_IN } from '@hurrow/core/vocabulary';
 import * as accounts from './accounts.ts';
 import * as assembly from './assembly.ts';
+import * as characters from './characters.ts';
 import * as courses from './courses.ts';
 import * as grounds from './grounds.ts';
 import * as library from './library.ts';
@@ -233,3 +235,12 @@ test.each<[string, Joi.ObjectSchema | undefined, Body, RegExp]>([
   ['a walk that begins at no hour', outings.keepWalk.body, { begins: 'noon' }, /"Begins"/],
   ['a term without weights', marking.changeScheme.body, { weights: 'even' }, /weights/],
 ])('%s is refused', (_what, schema, body, message) => expect(told(schema, body)).toMatch(message));
+
+test('every character that is scored can be saved again as it stands', () => {
+  const scored = [...BUILT_IN.values()].filter(({ kind, derived }) => kind !== 'months' && !derived);
+  const refused = scored.flatMap((character) => {
+    const why = told(characters.save.body, { character, baseRevision: 0 });
+    return why ? [`${character.id}: ${why}`] : [];
+  });
+  expect(refused).toEqual([]);
+});

@@ -152,7 +152,11 @@ export const BUNDLE_SCHEMA = {
         plain: text,
         kind: oneOf(['categorical', 'ordinal', 'measure', 'count', 'months', 'flag']),
         anyOf: { type: 'boolean' },
-        states: listOf(record({ id: text, term: text, plain: text, definition: text })),
+        states: listOf(
+          record({ id: text, term: text, plain: text, definition: text, apart: { type: 'boolean' } }, [
+            'apart',
+          ]),
+        ),
         unit: text,
         requires: listOf(record({ character: text, states: texts })),
         part: oneOf([

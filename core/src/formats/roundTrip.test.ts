@@ -195,6 +195,11 @@ test('JSON bundle: what is written is read back equal, and follows the published
   );
 });
 
+test('a bundle may hold any built-in character as it stands, changed by an instructor or not', () => {
+  const lib = { ...fc.sample(library, 1)[0]!, characters: [...BUILT_IN.values()] };
+  expect(readBundle(writeBundle(lib, {}))).toMatchObject({ ok: true });
+});
+
 test('the list of characters in docs is the one that is used', () => {
   const published = readFileSync(new URL('../../../docs/formats.md', import.meta.url), 'utf8');
   // Behind “npm run docs” the formatter has its way with the white space.
