@@ -257,7 +257,7 @@ export function sharedMass(
   return all.a.reduce((sum, p, i) => sum + Math.min(ofA * p, ofB * all.b[i]!), 0);
 }
 
-/** The channels known for both taxa, organ by organ as a view shows them. Whether leaves are on the tree is not read here: it is the condition. */
+/** The channels known for both taxa, organ by organ as a view shows them. */
 function byOrgan(channels: readonly Channel[], a: number, b: number): Channel[][] {
   const organs = new Map<ShownOrgan, Channel[]>();
   for (const channel of channels) {

@@ -8,7 +8,13 @@ import {
   type ScoreValue,
 } from '../score/index.ts';
 import { perceivable, type View } from '../view/index.ts';
-import { applies, type Character, type Part, type Vocabulary } from '../vocabulary/index.ts';
+import {
+  applies,
+  type Character,
+  type Part,
+  type Requirement,
+  type Vocabulary,
+} from '../vocabulary/index.ts';
 import { BEARING, bearingShare, isBearingId, isBorne, type BorneParts } from './bearing.ts';
 import { misreadRate, takenFor } from './misread.ts';
 import { leafyShare, LEAVES_PRESENT, NEEDLE_SCARS } from './leaves.ts';
@@ -92,6 +98,19 @@ export function readingsOf(
     shares.set(part, held);
     return held;
   };
+  const met = new Map<Requirement, Float64Array>();
+  /** Share of each taxon's specimens to which a character applies: of those that show what it needs of each governor. */
+  const applyingTo = ({ requires }: Character): Float64Array | undefined => {
+    if (requires.length === 0) return undefined;
+    const each = requires.map((requirement) => {
+      const held =
+        met.get(requirement) ??
+        Float64Array.from(seasons, ({ byCharacter }) => meetingShare(requirement, byCharacter, view));
+      met.set(requirement, held);
+      return held;
+    });
+    return each.reduce((all, share) => all.map((x, i) => x * share[i]!));
+  };
   const channels = new Map<string, Channel[]>();
   const gaps: string[][] = taxa.map(() => []);
 
@@ -117,9 +136,7 @@ export function readingsOf(
     }
     const onLeaves = character.part === 'leaves' || character.part === 'autumnLeaves';
     const borne = options.asTheyCome && isBorne(character.part) ? bearing(character.part) : undefined;
-    const applying = Float64Array.from(seasons, ({ byCharacter }) =>
-      applyingShare(character, byCharacter, view),
-    );
+    const applying = applyingTo(character);
     const values = seasons.map((season, i): ScoreValue[] | undefined => {
       if (onLeaves && leafy[i] === 0) return undefined;
       if (
@@ -130,7 +147,7 @@ export function readingsOf(
             !partPresent(character.part, season.calendar, season.deciduous, view.day)
       )
         return undefined;
-      if (applying[i]! < APPLIES_TO) return undefined;
+      if (applying && applying[i]! < APPLIES_TO) return undefined;
       const scores = scoresInView(season.byCharacter.get(character.id) ?? NO_SCORES, view);
       if (scores.length === 0) {
         if (couldBeScored(character, season.byCharacter)) gaps[i]!.push(character.id);
@@ -141,7 +158,7 @@ export function readingsOf(
     if (!values.some((value) => value)) continue;
     const made = channelsOf(character, values, reader, view);
     if (made.length === 0) continue;
-    if (applying.some((share) => share >= APPLIES_TO && share < 1))
+    if (applying?.some((share) => share >= APPLIES_TO && share < 1))
       for (const channel of made) channel.applying = applying;
     if (onLeaves && open) for (const channel of made) channel.present = leafy;
     // Where all that may bear do, there is no share to reckon with.
@@ -205,22 +222,20 @@ function groupByCharacter(scores: readonly AdoptedScore[]): Map<string, AdoptedS
 /** What applies to fewer of a taxon's specimens is not read of it. */
 const APPLIES_TO = 0.5;
 
-/** The share of a taxon's specimens to which a character applies, 0–1: of those that show one of the states it needs, of each governor. */
-function applyingShare(
-  character: Character,
+/** The share of a taxon's specimens that show one of the states that is needed of a governor, 0–1; 1 where nothing is known of it. */
+function meetingShare(
+  { character: governor, states }: Requirement,
   scores: Map<string, AdoptedScore[]>,
   view: Pick<View, 'qualifiers'>,
 ): number {
-  return character.requires.reduce((share, { character: governor, states }) => {
-    const held = scoresInView(scores.get(governor) ?? NO_SCORES, view);
-    if (held.length === 0) return share;
-    const each = held.map(({ value }) => {
-      if (value.kind !== 'states') return states.some((state) => admits(value, state)) ? 1 : 0;
-      const weights = stateWeights(value);
-      return states.reduce((sum, state) => sum + (weights.get(state) ?? 0), 0);
-    });
-    return share * Math.min(1, each.reduce((sum, one) => sum + one, 0) / held.length);
-  }, 1);
+  const held = scoresInView(scores.get(governor) ?? NO_SCORES, view);
+  if (held.length === 0) return 1;
+  const each = held.map(({ value }) => {
+    if (value.kind !== 'states') return states.some((state) => admits(value, state)) ? 1 : 0;
+    const weights = stateWeights(value);
+    return states.reduce((sum, state) => sum + (weights.get(state) ?? 0), 0);
+  });
+  return Math.min(1, each.reduce((sum, one) => sum + one, 0) / held.length);
 }
 
 /** A dependent character applies while the governing one is unknown or admits one of the states it needs, in the view if there is one. */
