@@ -1,6 +1,6 @@
-import { chromium, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
 import { median, milliseconds, type Row } from './row.ts';
-import { demoFolder, startServer } from './start.ts';
+import { demoInBrowser } from './start.ts';
 
 const PORT = 46_823;
 const HOME = `http://localhost:${PORT}`;
@@ -9,12 +9,7 @@ const CARDS = 20;
 
 /** Practice on a phone whose processor is slowed: until the first card stands there, and from card to card. */
 export async function practicePage(): Promise<Row[]> {
-  const { folder, remove } = demoFolder();
-  const { stop } = await startServer(folder, PORT);
-  const browser = await chromium.launch({
-    executablePath: process.env['CHROMIUM_PATH'] ?? '/usr/bin/chromium',
-    args: ['--no-sandbox', '--disable-background-networking'],
-  });
+  const { browser, end } = await demoInBrowser(PORT);
   try {
     const context = await browser.newContext({ viewport: { width: 390, height: 844 } });
     const page = await context.newPage();
@@ -57,9 +52,7 @@ export async function practicePage(): Promise<Row[]> {
       },
     ];
   } finally {
-    await browser.close();
-    await stop();
-    remove();
+    await end();
   }
 }
 

@@ -1,12 +1,12 @@
 import { randomUUID } from 'node:crypto';
-import { chromium, type Browser, type BrowserContext, type Page } from '@playwright/test';
+import type { Browser, BrowserContext, Page } from '@playwright/test';
 import { resolveName } from '@hurrow/core/names';
 import { randomFrom } from '@hurrow/core/random';
 import { scientificName } from '@hurrow/core/taxon';
 import { readingLists } from '../../demo/src/reading/agreement.ts';
 import { slipped } from '../../demo/src/reading/nameTable.ts';
 import { median, milliseconds, type Row } from './row.ts';
-import { demoFolder, startServer } from './start.ts';
+import { demoInBrowser } from './start.ts';
 
 const PORT = 46_822;
 const HOME = `http://localhost:${PORT}`;
@@ -20,12 +20,7 @@ const WARM = 20;
 
 /** Sitting a quiz on a phone, and marking it. */
 export async function sitting(): Promise<Row[]> {
-  const { folder, remove } = demoFolder();
-  const { stop } = await startServer(folder, PORT);
-  const browser = await chromium.launch({
-    executablePath: process.env['CHROMIUM_PATH'] ?? '/usr/bin/chromium',
-    args: ['--no-sandbox', '--disable-background-networking'],
-  });
+  const { browser, end } = await demoInBrowser(PORT);
   try {
     const desk = await browser.newContext({ viewport: { width: 1280, height: 800 } });
     await asked(desk, 'POST', '/api/session/demo', { as: 'instructor' });
@@ -56,9 +51,7 @@ export async function sitting(): Promise<Row[]> {
       },
     ];
   } finally {
-    await browser.close();
-    await stop();
-    remove();
+    await end();
   }
 }
 

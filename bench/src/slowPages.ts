@@ -1,7 +1,7 @@
-import { chromium, type Browser, type Page } from '@playwright/test';
+import type { Browser, Page } from '@playwright/test';
 import { OF_A_COURSE, OF_LOOKALIKES, OF_THE_LIBRARY } from '../../e2e/pages.ts';
 import { median, milliseconds, type Row } from './row.ts';
-import { demoFolder, startServer } from './start.ts';
+import { demoInBrowser } from './start.ts';
 
 const PORT = 46_826;
 const HOME = `http://localhost:${PORT}`;
@@ -21,12 +21,7 @@ interface Seen {
 
 /** Every page of the workbench, opened anew on a processor slowed four times: when it is of use, and what holds it up. */
 export async function slowPages(): Promise<Row[]> {
-  const { folder, remove } = demoFolder();
-  const { stop } = await startServer(folder, PORT);
-  const browser = await chromium.launch({
-    executablePath: process.env['CHROMIUM_PATH'] ?? '/usr/bin/chromium',
-    args: ['--no-sandbox', '--disable-background-networking'],
-  });
+  const { browser, end } = await demoInBrowser(PORT);
   try {
     const seen = await everyPage(browser);
     return [
@@ -43,9 +38,7 @@ export async function slowPages(): Promise<Row[]> {
       },
     ];
   } finally {
-    await browser.close();
-    await stop();
-    remove();
+    await end();
   }
 }
 

@@ -1,3 +1,4 @@
+import { chromium } from '@playwright/test';
 import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -48,4 +49,20 @@ export async function startServer(
     return gone;
   };
   return { child, readyAfter, stop };
+}
+
+/** A browser, and a server on fresh demo data; `end` closes both and takes the data away. */
+export async function demoInBrowser(port: number) {
+  const { folder, remove } = demoFolder();
+  const { stop } = await startServer(folder, port);
+  const browser = await chromium.launch({
+    executablePath: process.env['CHROMIUM_PATH'] ?? '/usr/bin/chromium',
+    args: ['--no-sandbox', '--disable-background-networking'],
+  });
+  const end = async () => {
+    await browser.close();
+    await stop();
+    remove();
+  };
+  return { browser, end };
 }
