@@ -50,12 +50,12 @@ export const asOpen = (list: readonly ProfiledTaxon[], view: View, options: Read
   return view.leaves && openInLeaf(list, unfixed, options).length > 0 ? view : unfixed;
 };
 
-const leafyShares = (list: readonly ProfiledTaxon[], view: View, { reference, site }: ReadingOptions) => {
-  const delay = reference && site ? hopkinsDelay(reference, site) : 0;
-  return list.map((profiled) =>
-    leafyShare(shiftCalendar(profiled.taxon.calendar, delay), isDeciduous(profiled), view),
-  );
-};
+/** The calendar of a taxon as it holds at the site. */
+const calendarAt = ({ taxon }: ProfiledTaxon, { reference, site }: ReadingOptions): Calendar =>
+  shiftCalendar(taxon.calendar, reference && site ? hopkinsDelay(reference, site) : 0);
+
+const leafyShares = (list: readonly ProfiledTaxon[], view: View, options: ReadingOptions) =>
+  list.map((profiled) => leafyShare(calendarAt(profiled, options), isDeciduous(profiled), view));
 
 /** A view in one condition: as it says, else the one that most specimens are in of those that the date leaves open. */
 export function inOneCondition(
@@ -88,11 +88,8 @@ export function derivedShare(
   options: ReadingOptions = {},
 ): number | undefined {
   if (characterId === LEAVES_PRESENT) return leafyShares([profiled], view, options)[0];
-  if (isBearingId(characterId)) {
-    const { reference, site } = options;
-    const delay = reference && site ? hopkinsDelay(reference, site) : 0;
-    return bearingShare(BEARING[characterId], shiftCalendar(profiled.taxon.calendar, delay), view);
-  }
+  if (isBearingId(characterId))
+    return bearingShare(BEARING[characterId], calendarAt(profiled, options), view);
   if (characterId !== NEEDLE_SCARS) return undefined;
   const kind = profiled.scores.find((score) => score.characterId === 'foliage.kind')?.value;
   return kind?.kind === 'states' ? 1 - (stateWeights(kind).get('broad') ?? 0) : undefined;
