@@ -27,7 +27,7 @@ interface Outcome {
   firstThree: number;
   said: { true: number; false: number };
   /** Errors that what is said as sure of characters would have saved: as stated, and as it comes true. */
-  saved: { stated: number; came: number }[];
+  saved: { stated: number; came: number; ranked: boolean }[];
   covered: { inside: number; all: number };
   /** Slope of what came on what was expected of quizzes left out, and whether its interval holds 1. */
   slope?: number;
@@ -126,7 +126,7 @@ function tableOf(list: ListName, told: readonly Outcome[]): Row[] {
     },
     {
       what: `${list}: saved on stated; 90 % intervals of use that hold the truth`,
-      value: `${saved.length ? slope.toFixed(2) : '-'}; ${percent(inside / all)}`,
+      value: `${saved.length ? slope.toFixed(2) : '-'}${saved.some(({ ranked }) => ranked) ? ' (rank only)' : ''}; ${percent(inside / all)}`,
       wanted: '0.8–1.2; 85–95 %',
     },
     {
@@ -150,8 +150,9 @@ function outcomeOf(list: ListName, seed: number, options: AttentiveOptions): Out
     auc: aucOf(byUse.map(isTrue)),
     firstThree: byUse.slice(0, 3).filter(isTrue).length / 3,
     said: saidOf(report, held, sure),
-    saved: sure.map(({ characterId, prevented }) => ({
+    saved: sure.map(({ characterId, prevented, rankOnly }) => ({
       stated: prevented!.prevented,
+      ranked: rankOnly === true,
       came: attentiveClass(list, seed, { ...options, mended: [characterId] }).right - held.right,
     })),
     covered: coverage(able, held),

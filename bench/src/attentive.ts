@@ -6,7 +6,7 @@ import {
   type Setting,
   type WentBy,
 } from '@hurrow/core/confusion';
-import type { ProfiledTaxon } from '@hurrow/core/evidence';
+import { couldShow, type ProfiledTaxon } from '@hurrow/core/evidence';
 import { readLibrary } from '@hurrow/core/library';
 import { randomFrom, seedOf, type Random } from '@hurrow/core/random';
 import { sampleSpecimen, type Trait } from '@hurrow/core/specimen';
@@ -349,7 +349,7 @@ class Student {
       const scored = known.map(({ entry, whim }) => ({
         id: entry.taxon.id,
         score: read.reduce(
-          (sum, { id, seen }) => sum + admits(scoresOf(entry, id), seen),
+          (sum, { id, seen }) => sum + agrees(entry, id, seen, setting.vocabulary),
           GUT * whim + (favours(entry.taxon.id) ? 0.7 : 0),
         ),
       }));
@@ -357,7 +357,7 @@ class Student {
     }
     let left = known.map(({ entry }) => entry);
     for (const { id, seen } of read.sort((x, y) => order.get(x.id)! - order.get(y.id)!)) {
-      const agreeing = left.filter((entry) => admits(scoresOf(entry, id), seen) > 0);
+      const agreeing = left.filter((entry) => agrees(entry, id, seen, setting.vocabulary) > 0);
       if (agreeing.length) left = agreeing;
     }
     const weights = left.map(({ taxon }) => (favours(taxon.id) ? 3 : 1));
@@ -374,6 +374,18 @@ class Student {
     });
     return told.length > MOST_TOLD ? drawn(told, MOST_TOLD, random) : told;
   }
+}
+
+const shows = new WeakMap<ProfiledTaxon, Map<string, boolean>>();
+
+/** How well what was read agrees with a tree, 0–1: not at all where the tree has nothing to read it from, such as a fir a bundle of needles. */
+function agrees(entry: ProfiledTaxon, id: string, seen: Trait, vocabulary: Vocabulary): number {
+  const held = shows.get(entry) ?? new Map<string, boolean>();
+  shows.set(entry, held);
+  const character = vocabulary.get(id);
+  const could = held.get(id) ?? (!character || couldShow(character, entry));
+  held.set(id, could);
+  return could ? admits(scoresOf(entry, id), seen) : 0;
 }
 
 const misread = (vocabulary: Vocabulary, id: string): number => vocabulary.get(id)?.misread.novice ?? 0.1;

@@ -37,6 +37,8 @@ export interface CourseBody {
   closedWeeks?: number[];
   /** Those who teach see each slip of practice. */
   seesSlips?: boolean;
+  /** In practice it is asked now and then what a tree was named by. */
+  asksInPractice?: boolean;
 }
 
 /** A course as it stands. */
@@ -48,6 +50,7 @@ export interface Course extends CourseBody {
   opens: OpenToStudents[];
   closedWeeks: number[];
   seesSlips: boolean;
+  asksInPractice: boolean;
 }
 
 /** A part of the taught list. */
@@ -108,6 +111,7 @@ export const courseSchema = Joi.object<CourseBody>({
     .default([]),
   closedWeeks: Joi.array().items(Joi.number().integer().min(1).max(60)).unique().default([]),
   seesSlips: Joi.boolean().default(false),
+  asksInPractice: Joi.boolean().default(true),
 });
 
 export interface SetBody {

@@ -2,7 +2,7 @@ import Joi from 'joi';
 import type { Need } from '@hurrow/core/station';
 import type { Answer } from '@hurrow/core/names';
 import type { MiniLesson } from './miniLessons.ts';
-import type { KeptReview } from './practice.ts';
+import type { WholeReview } from './practice.ts';
 import type { Entry } from './notebook.ts';
 import type { KeptSort } from './sorts.ts';
 import { endpoint, INSTRUCTORS, type Done } from './endpoint.ts';
@@ -41,7 +41,7 @@ export interface EverythingOfOne {
   }[];
   notebook: Entry[];
   sorts: KeptSort[];
-  practice: KeptReview[];
+  practice: WholeReview[];
   /** Sent to them after findings. */
   miniLessons: MiniLesson[];
   /** What was noted for an advising talk. */

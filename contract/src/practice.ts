@@ -10,9 +10,16 @@ import {
 } from '@hurrow/core/practice';
 import type { Audience, UnitSystem } from '@hurrow/core/score';
 import type { Place } from '@hurrow/core/season';
+import { MOST_TOLD } from '@hurrow/core/station';
 import type { Character } from '@hurrow/core/vocabulary';
 import { endpoint, STAFF } from './endpoint.ts';
 import type { MiniLesson } from './miniLessons.ts';
+
+/** What was ticked of a checklist: ids of characters, “the whole look of it” or “a guess”. */
+export interface ToldOf {
+  offered: string[];
+  told: string[];
+}
 
 /** One answer to a practice card as a phone sends it. */
 export interface ReviewBody {
@@ -24,6 +31,8 @@ export interface ReviewBody {
   /** The tree that was named, where it was another one. */
   named: string | null;
   tookMs: number;
+  /** What it was told to be named by, of what was offered; only where it was asked. */
+  wentBy?: ToldOf;
   /** When it was answered, in ISO 8601. */
   at: string;
   device: string;
@@ -33,6 +42,9 @@ export interface ReviewBody {
 
 /** An answer as it is told again: enough to know what is remembered. */
 export type KeptReview = Pick<ReviewBody, 'id' | 'cardId' | 'rating' | 'named' | 'tookMs' | 'at'>;
+
+/** With what it was told to be named by, where that was asked. */
+export type WholeReview = KeptReview & Pick<ReviewBody, 'wentBy'>;
 
 /** A card with whether it can be met with outdoors on the day. */
 export type CardOfDay = PracticeCard & { inSeason: boolean };
@@ -46,6 +58,8 @@ export interface PracticePack {
   units: UnitSystem;
   /** Names are written as common names. */
   common: boolean;
+  /** Now and then it is asked what was gone by. */
+  asksWentBy: boolean;
   reference: Place;
   site: Place;
   taxa: ProfiledTaxon[];
@@ -71,6 +85,10 @@ export const pack = endpoint<{ answer: PracticePack }>()({
 /** So many answers are taken at once. */
 export const MOST_REVIEWS = 500;
 
+/** A checklist offers no more than this, some room left. */
+const MOST_OFFERED = 40;
+const told = Joi.array().items(Joi.string().max(80)).unique();
+
 const reviewSchema = Joi.object<ReviewBody>({
   id: Joi.string().uuid().required(),
   cardId: Joi.string()
@@ -82,6 +100,10 @@ const reviewSchema = Joi.object<ReviewBody>({
   rating: Joi.number().valid(1, 2, 3, 4).required(),
   named: Joi.string().max(80).allow(null).required(),
   tookMs: Joi.number().integer().min(0).max(3_600_000).required(),
+  wentBy: Joi.object<ToldOf>({
+    offered: told.max(MOST_OFFERED).required(),
+    told: told.max(MOST_TOLD).required(),
+  }),
   at: Joi.string().isoDate().required(),
   device: Joi.string().trim().min(1).max(60).required(),
   sequence: Joi.number().integer().min(0).max(1_000_000_000).required(),

@@ -3,7 +3,7 @@ import type { OwnPlace } from '@hurrow/core/contest';
 import type { Answer, NamingPolicy } from '@hurrow/core/names';
 import type { BellState, OwnRound } from '@hurrow/core/rotation';
 import type { Audience } from '@hurrow/core/score';
-import type { AskedOf, NameToChoose } from '@hurrow/core/station';
+import type { AskedOf, NameToChoose, OfferedOrgan } from '@hurrow/core/station';
 import type { OpenToStudents } from './courses.ts';
 import { endpoint, type Done, type Sent } from './endpoint.ts';
 
@@ -12,12 +12,6 @@ export interface SeeingAsked {
   characterId: string;
   question: string;
   states: { id: string; word: string; definition: string }[];
-}
-
-/** Characters of one organ that may be told as gone by, in the words of the course. */
-export interface WentByOffered {
-  organ: string;
-  characters: { id: string; word: string }[];
 }
 
 export interface SatStation {
@@ -31,7 +25,7 @@ export interface SatStation {
   /** “What do you see” questions with the states to choose from. */
   asks: SeeingAsked[];
   /** What can be ticked as gone by, organ by organ; empty where it is not asked. */
-  wentBy: WentByOffered[];
+  wentBy: OfferedOrgan[];
   /** What this student, by lot, is told to look at first; null for the others. */
   prompt: string | null;
   /** Names to choose from, each with the answer that choosing it gives; empty where a name is written. */

@@ -3,7 +3,7 @@ import { medianSorted } from 'simple-statistics';
 /** Expected share of false ones among all that is said as sure: a tenth is promised, the rest is room for classes less even than was assumed. */
 export const FALSE_AT_MOST = 0.08;
 /** Of a species or a name that stands apart: how likely it is before anything is seen, where it lies and how much it varies, log odds. */
-const APART = { share: 0.05, at: 1.2, by: 0.6 };
+const APART = { share: 0.03, at: 1.2, by: 0.6 };
 
 /** An estimate with its deviation, both without any prior. */
 export interface Estimate {

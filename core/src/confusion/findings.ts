@@ -18,6 +18,8 @@ export interface CharacterFinding {
   telling: string[];
   /** Errors it would have prevented; undefined where too few stations could tell. */
   prevented?: Consequence;
+  /** Of what it would have prevented only the order among the others can be said, not how many. */
+  rankOnly?: true;
   /** How often it was told of on the checklists that offered it. */
   told?: Telling;
   /** Chance that the class passes it over, 0–1; by names alone it is never sure. */
@@ -61,8 +63,8 @@ export interface ConfusionReport {
   /** Whether the answers bear a model; otherwise there are no findings. */
   state: 'enough' | 'too few' | 'no errors';
   typicalUse: number;
-  /** Answers to “what did you go by”. */
-  reports: number;
+  /** Answers to “what did you go by”, and how many of them were given in practice and by what was sorted. */
+  reports: { all: number; practice: number; sorting: number };
   /** Names of the earlier classes whose findings were taken in. */
   earlier: string[];
   characters: CharacterFinding[];
@@ -74,7 +76,8 @@ export interface ConfusionReport {
   losses: LeftOutLoss[];
   /** How the class reads the characters that it was asked to look at. */
   readings: ReadingFinding[];
-  /** What being told to look at a character did. */
+  /** What being told to look at a character did in this class, and in earlier ones with it. */
   prompts: PromptFinding[];
+  looking: PromptFinding[];
   pairs: (Excess & { truth: string; answer: string })[];
 }

@@ -1,6 +1,6 @@
 import { randomFrom } from '../random/index.ts';
 import { isPrompted } from '../station/index.ts';
-import { promptFindings, type PromptedAnswer } from './index.ts';
+import { pooledPrompts, promptFindings, withExperiment, type PromptedAnswer } from './index.ts';
 
 /** Stations of differing difficulty at which being told helps by so much. */
 function answersOf(effect: number, seed: number): PromptedAnswer[] {
@@ -42,4 +42,30 @@ test('stations at which all or none were told say nothing, and nobody told nothi
   ]);
   expect(found).toMatchObject({ stations: 3 });
   expect(found!.told.answers + found!.others.answers).toBe(90);
+});
+
+test('classes are pooled by how well each is known, and the interval closes in', () => {
+  const [own, before] = [1, 2].map((seed) => promptFindings(answersOf(0.2, seed)));
+  const [pooled] = pooledPrompts([own!, before!]);
+  const [a, b] = [own![0]!, before![0]!];
+  expect(pooled!.stations).toBe(a.stations + b.stations);
+  expect(pooled!.effect).toBeGreaterThan(Math.min(a.effect, b.effect));
+  expect(pooled!.effect).toBeLessThan(Math.max(a.effect, b.effect));
+  const width = ({ interval: [low, high] }: typeof a) => high - low;
+  expect(width(pooled!)).toBeLessThan(Math.min(width(a), width(b)));
+  expect(pooledPrompts([own!])[0]!.effect).toBeCloseTo(a.effect, 10);
+});
+
+test('what was tried out outweighs a model that is unsure, and hardly moves one that is sure', () => {
+  const tried = {
+    ...promptFindings(answersOf(0.2, 1))[0]!,
+    effect: 0.2,
+    interval: [0.15, 0.25] as [number, number],
+  };
+  const unsure = withExperiment({ prevented: 4, interval: [-20, 40], chance: 0.6 }, tried, 100);
+  expect(unsure.prevented).toBeGreaterThan(19);
+  expect(unsure.interval[1] - unsure.interval[0]).toBeLessThan(11);
+  expect(unsure.chance).toBeGreaterThan(0.99);
+  const sure = withExperiment({ prevented: 4, interval: [3.5, 4.5], chance: 1 }, tried, 100);
+  expect(sure.prevented).toBeLessThan(6);
 });

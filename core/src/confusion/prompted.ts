@@ -1,3 +1,6 @@
+import { normalCdf } from '../random/index.ts';
+import type { Consequence } from './consequences.ts';
+
 /** One answer at a station where half of the students, drawn by lot, were told what to look at first. */
 export interface PromptedAnswer {
   characterId: string;
@@ -52,6 +55,58 @@ export function promptFindings(answers: readonly PromptedAnswer[]): PromptFindin
       interval: [effect - half, effect + half],
     };
   });
+}
+
+const deviationOf = ({ interval }: PromptFinding): number => (interval[1] - interval[0]) / (2 * Z90);
+
+/**
+ * Findings of several classes as one a character: the mean of the effects, weighted by how well each is known.
+ *
+ * @param classes findings of each class; the characters of the first come first
+ * @example
+ * pooledPrompts([own, lastYears])[0]; // { characterId: 'needle.bands', stations: 5, effect: 0.19, interval: [0.1, 0.28], … }
+ */
+export function pooledPrompts(classes: readonly (readonly PromptFinding[])[]): PromptFinding[] {
+  const byCharacter = new Map<string, PromptFinding[]>();
+  for (const found of classes.flat())
+    byCharacter.set(found.characterId, [...(byCharacter.get(found.characterId) ?? []), found]);
+  return [...byCharacter].map(([characterId, all]) => {
+    const weights = all.map((found) => 1 / Math.max(1e-6, deviationOf(found)) ** 2);
+    const sum = weights.reduce((x, y) => x + y, 0);
+    const effect = all.reduce((mean, found, i) => mean + (weights[i]! / sum) * found.effect, 0);
+    const half = Z90 / Math.sqrt(sum);
+    return {
+      characterId,
+      stations: all.reduce((count, { stations }) => count + stations, 0),
+      told: together(all.map(({ told }) => told)),
+      others: together(all.map(({ others }) => others)),
+      effect,
+      interval: [effect - half, effect + half],
+    };
+  });
+}
+
+/**
+ * What looking would have saved, by the model and by what being told to look did: their mean, each weighted by how well it is known. The experiment speaks
+ * for all answers at which the character could tell.
+ *
+ * @param answers so many there are
+ * @example
+ * withExperiment({ prevented: 4, interval: [1, 12], chance: 0.9 }, found, 100); // { prevented: 9.8, interval: [5.1, 14.5], … }
+ */
+export function withExperiment(model: Consequence, found: PromptFinding, answers: number): Consequence {
+  const known = [
+    { value: model.prevented, sd: Math.max(0.5, (model.interval[1] - model.interval[0]) / (2 * Z90)) },
+    { value: answers * found.effect, sd: Math.max(0.5, answers * deviationOf(found)) },
+  ];
+  const precision = known.reduce((sum, { sd }) => sum + 1 / sd ** 2, 0);
+  const prevented = known.reduce((sum, { value, sd }) => sum + value / sd ** 2, 0) / precision;
+  const half = Z90 / Math.sqrt(precision);
+  return {
+    prevented,
+    interval: [prevented - half, prevented + half],
+    chance: normalCdf(prevented * Math.sqrt(precision)),
+  };
 }
 
 function grouped(answers: readonly PromptedAnswer[], by: (answer: PromptedAnswer) => string) {

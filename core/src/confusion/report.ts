@@ -13,13 +13,19 @@ import { predictions } from './predicted.ts';
 import { calibration } from './prediction.ts';
 import { chancesOf, markSure } from './sureFindings.ts';
 import { prepareClass, type AskedStation, type GivenAnswer, type Setting } from './situations.ts';
-import { promptFindings, type PromptedAnswer } from './prompted.ts';
+import {
+  pooledPrompts,
+  promptFindings,
+  withExperiment,
+  type PromptedAnswer,
+  type PromptFinding,
+} from './prompted.ts';
 import { readingFindings, type Seen } from './seen.ts';
 import { evidenceAgainst, tellingSituations, TELLS } from './telling.ts';
 import { toldFindings, type ToldFinding, type WentBy } from './wentBy.ts';
 
 /** Rises with every change of what a report says for the same answers, so that kept reports of an older model are not shown. */
-export const MODEL_VERSION = 12;
+export const MODEL_VERSION = 13;
 
 /** An answer with the id by which it is found again. */
 export interface ReportedAnswer extends GivenAnswer {
@@ -42,10 +48,11 @@ export interface ReportInput {
   earlier?: EarlierClasses;
 }
 
-/** Earlier classes, and the mean chance with which they passed a character over, by its id. */
+/** Earlier classes: the mean chance with which they passed a character over, by its id, and what being told to look did in each. */
 export interface EarlierClasses {
   names: string[];
   overlooked: Record<string, number>;
+  prompts?: PromptFinding[][];
 }
 
 /** Below these the model is not fitted: nothing it said would be more than its priors. */
@@ -70,19 +77,22 @@ export function reportOf(
   const answers = input.answers.filter(({ stationId }) => prepared.situationOf.has(stationId));
   const truthOf = (answer: ReportedAnswer) => stationOf.get(answer.stationId)!.truth;
   const wrong = answers.filter((answer) => answer.named !== truthOf(answer));
+  const prompts = promptFindings(input.prompted ?? []);
+  const looking = pooledPrompts([prompts, ...(input.earlier?.prompts ?? [])]);
   const base = {
     students: prepared.students.length,
     answers: answers.length,
     errors: wrong.length,
     typicalUse: 1,
-    reports: input.wentBy?.length ?? 0,
+    reports: reportsOf(input.wentBy ?? []),
     earlier: input.earlier?.names ?? [],
     characters: [],
     species: [],
     overGiven: [],
     stations: [],
     losses: [],
-    prompts: promptFindings(input.prompted ?? []),
+    prompts,
+    looking,
     readings: readingFindings(input.seen ?? [], misreadBy(input)),
     pairs: pairsOf(answers, stationOf),
   };
@@ -115,20 +125,24 @@ export function reportOf(
   at(0.65, 'reading what students say they went by');
   const told = toldFindings(
     prepared,
-    (input.wentBy ?? []).filter(({ stationId }) => answered.has(stationId)),
+    (input.wentBy ?? []).filter(({ stationId, from }) => from || answered.has(stationId)),
     byNames,
-    telling.map(({ length }) => length),
+    telling,
     new Map(Object.entries(input.earlier?.overlooked ?? {})),
   );
   const alone = attendedOf(
     byNames.map((names) => (names ? { names } : {})),
     0,
   );
+  const answersAt = countedBy(data);
+  const couldTell = (c: number) => telling[c]!.reduce((sum, s) => sum + answersAt[s]!, 0);
   const drafts = data.characters.map((characterId, c): CharacterFinding => {
     const { behind, pairs } = errorsToldBy(c, shown, wrong, prepared.situationOf, truthOf);
     const { interval } = uses[c]!;
     const worth = worthOf(told[c], identified[c] ? { use: fit.theta[c]!, interval } : undefined, typicalUse);
-    const prevented = told[c]?.prevented ?? found.characters[c];
+    const byModel = told[c]?.prevented ?? found.characters[c];
+    const tried = looking.find((each) => each.characterId === characterId);
+    const prevented = byModel && tried ? withExperiment(byModel, tried, couldTell(c)) : byModel;
     return {
       characterId,
       use: fit.theta[c]!,
@@ -136,6 +150,8 @@ export function reportOf(
       ...(worth ? { worth } : {}),
       telling: tellingStations[c]!,
       ...(prevented ? { prevented } : {}),
+      // Where it was tried out, the figure rests on more than the model.
+      ...(told[c]?.rankOnly && !tried ? { rankOnly: true as const } : {}),
       ...(told[c] ? { told: told[c].telling } : {}),
       overlooked: told[c]?.overlooked ?? alone[c]!.overlooked,
       sure: false,
@@ -177,6 +193,13 @@ export function reportOf(
   };
 }
 
+/** How many answers to “what did you go by” there are, and where they were given. */
+const reportsOf = (all: readonly WentBy[]): ConfusionReport['reports'] => ({
+  all: all.length,
+  practice: all.filter(({ from }) => from === 'practice').length,
+  sorting: all.filter(({ from }) => from === 'sorting').length,
+});
+
 /** Share of a character's worth that is used: by what students say they went by, else by the names they give. */
 function worthOf(
   told: ToldFinding | undefined,
@@ -210,6 +233,13 @@ function pairsOf(answers: readonly ReportedAnswer[], stationOf: Map<string, Aske
   const pairs = confusedPairs(named);
   const excess = excessOf(pairs, named, (id) => stationOf.get(id)!.options);
   return pairs.map(({ truth, answer }, i) => ({ truth, answer, ...excess[i]! }));
+}
+
+/** Answers in each situation. */
+function countedBy({ situations, choices }: ChoiceData): Float64Array {
+  const counts = new Float64Array(situations.length);
+  for (const { situation } of choices) counts[situation]! += 1;
+  return counts;
 }
 
 /** The answered stations of each situation. */

@@ -1,7 +1,8 @@
 import type { CharacterFinding, Consequence, ConfusionReport } from '../confusion/index.ts';
 import { BUILT_IN } from '../vocabulary/index.ts';
-import { rankedFindings, stationsToAsk, worthTeaching } from './index.ts';
+import { rankedFindings, reportsInWords, stationsToAsk, worthTeaching } from './index.ts';
 
+const NONE = { all: 0, practice: 0, sorting: 0 };
 const consequence = (prevented: number, chance: number): Consequence => ({
   prevented,
   chance,
@@ -27,7 +28,7 @@ test('findings of all kinds stand in one order; those not sure stand apart; thos
     errors: 30,
     state: 'enough',
     typicalUse: 1,
-    reports: 0,
+    reports: NONE,
     earlier: [],
     characters: [
       character('bud.hair', consequence(4, 0.95)),
@@ -54,6 +55,7 @@ test('findings of all kinds stand in one order; those not sure stand apart; thos
     losses: [],
     readings: [],
     prompts: [],
+    looking: [],
     pairs: [],
   };
   const { firm, unsure } = rankedFindings(report, BUILT_IN);
@@ -70,7 +72,7 @@ test('of two that prevent about as much, the one that manuals key by is taught f
     errors: 30,
     state: 'enough',
     typicalUse: 1,
-    reports: 0,
+    reports: NONE,
     earlier: [],
     characters: [
       character('twig.color', consequence(7, 0.95)),
@@ -83,6 +85,7 @@ test('of two that prevent about as much, the one that manuals key by is taught f
     losses: [],
     readings: [],
     prompts: [],
+    looking: [],
     pairs: [],
   };
   const { firm } = rankedFindings(report, BUILT_IN);
@@ -154,4 +157,15 @@ test('a suspicion is asked about at the trees that it would have told apart; wha
     );
   expect(missed(0)).toEqual(['t', 'u']);
   expect(missed(30)).toEqual([]);
+});
+
+test('reports are counted with where they were given', () => {
+  const asked = 'answers to “What did you go by?”';
+  expect(reportsInWords({ ...NONE, all: 12 })).toBe(`12 ${asked}`);
+  expect(reportsInWords({ all: 12, practice: 0, sorting: 3 })).toBe(
+    `12 ${asked}, 3 of them by what was sorted`,
+  );
+  expect(reportsInWords({ all: 12, practice: 4, sorting: 1 })).toBe(
+    `12 ${asked}, 4 of them in practice and 1 by what was sorted`,
+  );
 });

@@ -1,5 +1,6 @@
 import type { Consequence } from '../confusion/index.ts';
 import { standingOf, type Standing, type Vocabulary } from '../vocabulary/index.ts';
+import { counted } from '../words/index.ts';
 import type { CharacterFinding, ConfusionReport, NameFinding, SpeciesFinding } from '../confusion/index.ts';
 
 /** One thing to teach, of whichever kind, with the errors it would have prevented. */
@@ -65,8 +66,29 @@ export const isSure = (found: Finding): boolean =>
       ? found.species.sure
       : found.name.sure;
 
+/** Whether of a finding only its rank can be said, and not how many errors it would have prevented. */
+export const isRankOnly = (found: Finding): boolean =>
+  found.kind === 'character' && found.character.rankOnly === true;
+
 /** How well a character of a standing is taught: what manuals key by first. Species and names are taught as they are. */
 const TEACHABLE: Record<Standing, number> = { mark: 1, second: 0.8, supporting: 0.5 };
+
+/**
+ * How many answers to the question there are, and where they were given.
+ *
+ * @example
+ * reportsInWords({ all: 329, practice: 20, sorting: 1 }); // '329 answers to “What did you go by?”, 20 of them in practice and 1 by what was sorted'
+ */
+export function reportsInWords({ all, practice, sorting }: ConfusionReport['reports']): string {
+  const elsewhere = [
+    ...(practice > 0 ? [`${practice} of them in practice`] : []),
+    ...(sorting > 0 ? [`${sorting}${practice > 0 ? '' : ' of them'} by what was sorted`] : []),
+  ];
+  return [
+    `${counted(all, 'answer')} to “What did you go by?”`,
+    ...(elsewhere.length ? [elsewhere.join(' and ')] : []),
+  ].join(', ');
+}
 
 /** How many trees are proposed for the question. */
 const PROPOSED = 4;

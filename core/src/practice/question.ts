@@ -64,7 +64,8 @@ interface OfOne {
 }
 
 export type Question =
-  | ({ way: 'name' } & OfOne)
+  /** With a checklist of what could be gone by, where that is asked too. */
+  | ({ way: 'name'; offered?: string[] } & OfOne)
   | ({ way: 'glance'; choices: string[] } & OfOne)
   | ({ way: 'features'; asks: SeeingQuestion[] } & OfOne)
   | ({ way: 'which'; choices: [string, string] } & OfOne)

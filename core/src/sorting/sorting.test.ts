@@ -13,6 +13,7 @@ import {
   splitsBy,
   tableOf,
   tableView,
+  toldOfSort,
   type Known,
   type OnTable,
 } from './index.ts';
@@ -42,6 +43,26 @@ test('of two that part them alike, what a class sees first is said first, the ot
   const parting = partingOf(known, [true, true, false, false], BUILT_IN)!;
   expect(parting.characterId).toBe('twig.arrangement');
   expect(parting.alike).toEqual(['twig.thickness']);
+});
+test('what was said to be meant, of several characters that may have parted two piles, is told as gone by', () => {
+  const known = ['opposite', 'opposite', 'opposite', 'alternate', 'alternate', 'alternate'].map((each, i) =>
+    twig(each, { 'bud.scales': i < 4 ? 'several' : 'naked' }),
+  );
+  const into: [{ specimens: number[] }, { specimens: number[] }] = [
+    { specimens: [0, 1, 2] },
+    { specimens: [3, 4, 5] },
+  ];
+  const pile = { specimens: [0, 1, 2, 3, 4, 5], into };
+  const offered = ['twig.arrangement', 'bud.scales'];
+  expect(toldOfSort(pile, { '': 1 }, onTable(known), BUILT_IN)).toEqual([{ offered, told: ['bud.scales'] }]);
+  expect(toldOfSort(pile, { '': 0 }, onTable(known), BUILT_IN)).toEqual([
+    { offered, told: ['twig.arrangement'] },
+  ]);
+  expect(toldOfSort(pile, {}, onTable(known), BUILT_IN)).toEqual([]);
+  // One way alone leaves nothing to choose.
+  const plain = ['opposite', 'alternate'].map((each) => twig(each));
+  const two = { specimens: [0, 1], into: [{ specimens: [0] }, { specimens: [1] }] as typeof into };
+  expect(toldOfSort(two, { '': 0 }, onTable(plain), BUILT_IN)).toEqual([]);
 });
 test('what shows none of it lies with the others, of which nothing is said', () => {
   const known: Known[] = [

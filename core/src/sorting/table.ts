@@ -158,6 +158,36 @@ export function readAsSaid(
   };
 }
 
+/** What a sort was said to go by, of what may have parted its piles. */
+export interface ToldOfSort {
+  offered: string[];
+  told: string[];
+}
+
+/**
+ * What was gone by in a sort: where more than one character may have parted two piles, the one that was said to be meant. Sorts of which nothing was said
+ * tell nothing.
+ *
+ * @example
+ * toldOfSort(piles, { '': 1 }, table, BUILT_IN); // [{ offered: ['twig.hair', 'bud.hair'], told: ['bud.hair'] }]
+ */
+export function toldOfSort(
+  pile: Pile,
+  said: SaidWays,
+  table: readonly OnTable[],
+  vocabulary: Vocabulary,
+  path = '',
+): ToldOfSort[] {
+  if (!pile.into) return [];
+  const below = pile.into.flatMap((part, i) => toldOfSort(part, said, table, vocabulary, `${path}${i}`));
+  const meant = said[path];
+  const ways = meant === undefined ? [] : waysOf(pile, table, vocabulary);
+  const chosen = meant === undefined ? undefined : ways[meant];
+  const offered = [...new Set(ways.map(({ characterId }) => characterId))];
+  if (!chosen || offered.length < 2) return below;
+  return [{ offered, told: [chosen.characterId] }, ...below];
+}
+
 /** A state read off one specimen by the pile it was put on. */
 export interface SortReading {
   characterId: string;

@@ -1,7 +1,7 @@
 import { profiled, viewOf } from '../testing/taxa.ts';
 import type { View } from '../view/index.ts';
 import { BUILT_IN } from '../vocabulary/index.ts';
-import { checklistOf } from './index.ts';
+import { checklistOf, offeredInWords } from './index.ts';
 
 const LIST = [
   profiled('Aa', 'una', {
@@ -64,4 +64,14 @@ test('what is known already gives way to what is doubtful, where there is more t
   const count = (ids: readonly string[]) => ids.filter((id) => id === known).length;
   expect(new Set(usual).size).toBeGreaterThan(18);
   expect(count(offeredWith({ [known!]: 0.01 }))).toBeLessThan(count(usual) / 2);
+});
+
+test('a checklist is put into the words of the course, organ by organ; what is no character any more is left out', () => {
+  const ids = ['twig.zigzag', 'bud.scales', 'bud.hair', 'bud.gone'];
+  const [twig, bud, ...more] = offeredInWords(ids, BUILT_IN, 'technical');
+  expect(more).toEqual([]);
+  expect(twig).toMatchObject({ organ: 'twig', characters: [{ id: 'twig.zigzag' }] });
+  expect(bud!.characters.map(({ id }) => id)).toEqual(['bud.scales', 'bud.hair']);
+  const plain = offeredInWords(['bud.scales'], BUILT_IN, 'plain')[0]!.characters[0]!;
+  expect(plain.word).toBe(BUILT_IN.get('bud.scales')!.plain);
 });

@@ -6,8 +6,9 @@ import {
   type ReadingOptions,
 } from '../evidence/index.ts';
 import { randomFrom } from '../random/index.ts';
-import type { View } from '../view/index.ts';
-import type { Vocabulary } from '../vocabulary/index.ts';
+import { characterName, type Audience } from '../score/index.ts';
+import { SHOWN_TITLES, type View } from '../view/index.ts';
+import { SHOWN_BY, type Vocabulary } from '../vocabulary/index.ts';
 
 /** What can be ticked besides characters. */
 export const WHOLE_LOOK = 'the whole look of it';
@@ -40,7 +41,7 @@ export interface ChecklistOptions extends ReadingOptions {
  * likest to it, the others such as could not, so that the list does not give away what matters. Of near-duplicates one is offered.
  *
  * @param list the names that can be given, the truth among them
- * @returns ids of characters organ by organ, at most 16; empty where fewer than three can be seen
+ * @returns ids of characters organ by organ, at most 18; empty where fewer than three can be seen
  * @example
  * checklistOf('abies-grandis', list, BUILT_IN, view, { seed: 1 }); // ['needle.lie', 'needle.bands', 'bud.resin', …]
  */
@@ -82,6 +83,37 @@ export function checklistOf(
   const others = silent!.slice(0, Math.max(OFFERED - TELLING, OFFERED - telling!.length));
   const taken = new Set([...telling!.slice(0, OFFERED - others.length), ...others].map(({ id }) => id));
   return seen.map(([id]) => id).filter((id) => taken.has(id));
+}
+
+/** What can be told as gone by, of one organ. */
+export interface OfferedOrgan {
+  organ: string;
+  characters: { id: string; word: string }[];
+}
+
+/**
+ * A checklist in the course's words, organ by organ as a tree is looked at.
+ *
+ * @param ids as `checklistOf` gives them; what the vocabulary lacks is left out
+ * @example
+ * offeredInWords(['leaf.arrangement'], BUILT_IN, 'technical'); // [{ organ: 'leaf', characters: [{ id: 'leaf.arrangement', word: 'arrangement' }] }]
+ */
+export function offeredInWords(
+  ids: readonly string[],
+  vocabulary: Vocabulary,
+  audience: Audience,
+): OfferedOrgan[] {
+  const offered: OfferedOrgan[] = [];
+  for (const id of ids) {
+    const character = vocabulary.get(id);
+    if (!character) continue;
+    const organ = SHOWN_TITLES[SHOWN_BY[character.organ]];
+    const held = offered.find((entry) => entry.organ === organ);
+    const one = { id, word: characterName(character, audience) };
+    if (held) held.characters.push(one);
+    else offered.push({ organ, characters: [one] });
+  }
+  return offered;
 }
 
 const sum = (values: readonly number[]): number => values.reduce((all, x) => all + x, 0);

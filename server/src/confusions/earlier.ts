@@ -1,4 +1,4 @@
-import type { EarlierClasses } from '@hurrow/core/confusion';
+import type { EarlierClasses, PromptFinding } from '@hurrow/core/confusion';
 import type { Course } from '@hurrow/contract/courses';
 import { coursesBefore, sets } from '../courses/queries.ts';
 import type { Db } from '../db/index.ts';
@@ -10,24 +10,31 @@ const ALIKE = 0.7;
 const MOST = 4;
 
 /**
- * What earlier classes of the library passed over, by the newest report of each: only of classes with the like list that said what they went by.
+ * What earlier classes of the library passed over and what a hint did in them, by the newest report of each: only of classes with the like list that said
+ * what they went by or were given hints.
  * Undefined where there are none.
  */
 export async function earlierClasses(db: Db, course: Course): Promise<EarlierClasses | undefined> {
   const taught = await taughtIn(db, course.id);
   const names: string[] = [];
+  const prompts: PromptFinding[][] = [];
   const chances = new Map<string, number[]>();
   for (const { courseId, name, report } of await reportsBefore(db, course.id)) {
     const told = report.characters.filter((found) => found.told);
     if (names.length === MOST) break;
-    if (told.length === 0 || !alike(taught, await taughtIn(db, courseId))) continue;
+    if (told.length + report.prompts.length === 0 || !alike(taught, await taughtIn(db, courseId))) continue;
     names.push(name);
+    if (report.prompts.length > 0) prompts.push(report.prompts);
     for (const { characterId, overlooked } of told)
       chances.set(characterId, [...(chances.get(characterId) ?? []), overlooked]);
   }
   if (names.length === 0) return undefined;
   const mean = (values: number[]) => values.reduce((sum, x) => sum + x, 0) / values.length;
-  return { names, overlooked: Object.fromEntries([...chances].map(([id, all]) => [id, mean(all)])) };
+  return {
+    names,
+    overlooked: Object.fromEntries([...chances].map(([id, all]) => [id, mean(all)])),
+    ...(prompts.length > 0 ? { prompts } : {}),
+  };
 }
 
 /** Earlier courses of the library with the like list, the latest first. */

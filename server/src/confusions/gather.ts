@@ -7,7 +7,7 @@ import type { Course } from '@hurrow/contract/courses';
 import type { Db } from '../db/index.ts';
 import type { MarkedAnswer } from '@hurrow/contract/quizzes';
 import { marksOfAll } from '../quizzes/marking.ts';
-import { readInNotebooks, readInSorts } from './noted.ts';
+import { readInNotebooks, readInSorts, toldInPracticeOf } from './noted.ts';
 import { quizStates, type StationRow } from '../quizzes/queries.ts';
 import { committedLibrary } from '../library/committed.ts';
 import type { Scores } from '@hurrow/contract/confusions';
@@ -92,7 +92,9 @@ export async function gather(db: Db, course: Course, scores: Scores, withEarlier
       input.answers.push({ answerId: answerId(answer), studentId, stationId, named });
     }
   }
-  input.seen.push(...(await readInNotebooks(db, course)), ...(await readInSorts(db, course.id)));
+  const sorted = await readInSorts(db, course.id);
+  input.seen.push(...(await readInNotebooks(db, course)), ...sorted.seen);
+  input.wentBy.push(...(await toldInPracticeOf(db, course.id)), ...sorted.wentBy);
   for (const key of new Set(input.stations.map(({ libraryKey }) => libraryKey)))
     input.libraries.push({ key, library: (await committedLibrary(db, Number(key))).library });
   const earlier = withEarlier ? await earlierClasses(db, course) : undefined;

@@ -1,4 +1,4 @@
-import type { Seen } from '@hurrow/core/confusion';
+import type { Seen, WentBy } from '@hurrow/core/confusion';
 import { readAtTree, taxonByTag, type Verdict } from '@hurrow/core/notebook';
 import { dayOfYear } from '@hurrow/core/season';
 import type { Course } from '@hurrow/contract/courses';
@@ -7,7 +7,8 @@ import { committedLibrary } from '../library/committed.ts';
 import { entriesOfCourse } from '../notebook/queries.ts';
 import { tagsKnown } from '../notebook/tags.ts';
 import { sortsOfCourse } from '../sorts/queries.ts';
-import { readingsOf } from '../sorts/reading.ts';
+import { toldInPractice } from '../practice/queries.ts';
+import { readSort } from '../sorts/reading.ts';
 
 /** What students chose from pictures at trees of which it is known what they are, with what was right there. */
 export async function readInNotebooks(db: Db, course: Course): Promise<Seen[]> {
@@ -32,12 +33,16 @@ export async function readInNotebooks(db: Db, course: Course): Promise<Seen[]> {
 /** What the scores do not say counts neither way, and a neighboring color is no misreading to be taught. */
 const COUNTED: readonly Verdict[] = ['agrees', 'seldom', 'misread'];
 
-/** What students read off drawn twigs by the piles that they put them on. Of a group or the class nobody in particular is named. */
-export async function readInSorts(db: Db, courseId: string): Promise<Seen[]> {
+/** What students read off drawn twigs by the piles that they put them on, and what they said they went by. Of a group or the class nobody in particular is named. */
+export async function readInSorts(db: Db, courseId: string): Promise<{ seen: Seen[]; wentBy: WentBy[] }> {
   const seen: Seen[] = [];
-  for (const { id, studentId, body, revision, readings } of await sortsOfCourse(db, courseId))
-    for (const { characterId, specimen, right, said } of readings ??
-      readingsOf(await committedLibrary(db, revision), body))
+  const wentBy: WentBy[] = [];
+  for (const { id, studentId, body, revision, ...kept } of await sortsOfCourse(db, courseId)) {
+    const { readings, told } =
+      kept.readings && kept.told
+        ? { readings: kept.readings, told: kept.told }
+        : readSort(await committedLibrary(db, revision), body);
+    for (const { characterId, specimen, right, said } of readings)
       seen.push({
         characterId,
         stationId: `sort ${id} ${specimen}`,
@@ -45,5 +50,18 @@ export async function readInSorts(db: Db, courseId: string): Promise<Seen[]> {
         right,
         said,
       });
-  return seen;
+    for (const each of told)
+      wentBy.push({ ...each, stationId: `sort ${id}`, studentId: studentId ?? id, from: 'sorting' });
+  }
+  return { seen, wentBy };
 }
+
+/** What students said in practice they went by. */
+export const toldInPracticeOf = async (db: Db, courseId: string): Promise<WentBy[]> =>
+  (await toldInPractice(db, courseId)).map(({ id, studentId, offered, told }) => ({
+    studentId,
+    stationId: `practice ${id}`,
+    offered,
+    told: told.filter((each) => offered.includes(each)),
+    from: 'practice',
+  }));

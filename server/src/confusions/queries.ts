@@ -1,4 +1,5 @@
 import type { ClassReport } from '@hurrow/contract/confusions';
+import type { PromptFinding } from '@hurrow/core/confusion';
 import type { Db } from '../db/index.ts';
 import { uuidOf } from '../db/uuid.ts';
 
@@ -12,9 +13,13 @@ export const report = async (db: Db, courseId: string, key: string) =>
 
 /** What the newest report of each course of the same library that began before one says of characters, the latest course first. */
 export const reportsBefore = (db: Db, courseId: string) =>
-  db.query<{ courseId: string; name: string; report: Pick<ClassReport, 'characters'> }>(
+  db.query<{
+    courseId: string;
+    name: string;
+    report: Pick<ClassReport, 'characters'> & { prompts: PromptFinding[] };
+  }>(
     `select distinct on (earlier.starts_on, earlier.id) earlier.id as "courseId", earlier.name,
-            jsonb_build_object('characters', report->'characters') as report
+            jsonb_build_object('characters', report->'characters', 'prompts', coalesce(report->'prompts', '[]'::jsonb)) as report
        from course join course as earlier on earlier.library_id = course.library_id and earlier.starts_on < course.starts_on
        join confusion_report on course_id = earlier.id
        where course.id = $1::uuid order by earlier.starts_on desc, earlier.id, computed_at desc limit 12`,

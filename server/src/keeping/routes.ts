@@ -10,7 +10,7 @@ import { answersGone, marksOf } from '../quizzes/marking.ts';
 import { entriesOfStudent } from '../notebook/queries.ts';
 import { advisingNote } from '../learning/queries.ts';
 import { miniLessonsTo } from '../miniLessons/queries.ts';
-import { reviewsOf } from '../practice/queries.ts';
+import { wholeReviewsOf } from '../practice/queries.ts';
 import { keptSort, sortsOfStudent } from '../sorts/queries.ts';
 import { quizStates } from '../quizzes/queries.ts';
 import { forgetNames, takeName } from './names.ts';
@@ -60,7 +60,7 @@ async function everythingOf(db: Db, courseId: string, studentId: string): Promis
     marks,
     notebook: await entriesOfStudent(db, student.id),
     sorts: (await sortsOfStudent(db, student.id)).map(keptSort),
-    practice: await reviewsOf(db, student.id),
+    practice: await wholeReviewsOf(db, student.id),
     miniLessons: await miniLessonsTo(db, student.id),
     advisingNote: await advisingNote(db, student.id),
   };

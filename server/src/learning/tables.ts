@@ -3,7 +3,7 @@ import type { ClassReport } from '@hurrow/contract/confusions';
 import type { PracticeOf } from '@hurrow/contract/practice';
 import type { SinceTaught } from '@hurrow/core/confusion';
 import { writeTable } from '@hurrow/core/formats';
-import { isSure, rankedFindings, verdictOf } from '@hurrow/core/finding';
+import { isRankOnly, isSure, rankedFindings, verdictOf } from '@hurrow/core/finding';
 import type { Vocabulary } from '@hurrow/core/vocabulary';
 import type { ReportedPair } from './pairs.ts';
 import type { CountedAnswer } from './record.ts';
@@ -98,7 +98,8 @@ const FINDINGS: Columns = {
     firm: 'yes where it is said as sure: of all firm findings one in ten at most is expected to be wrong',
     verdict:
       'Of a character: misread, hardly looked at, used too little, perhaps overlooked, used no better than the rest',
-    prevented: 'Errors that it would have prevented, had the class used it as its typical character',
+    prevented:
+      'Errors that it would have prevented, had the class used it as its typical character; empty where only its rank can be said: the lines stand in that order',
     prevented_low: 'Lower end of the 90 % interval of the same',
     prevented_high: 'Upper end of the same',
   },
@@ -119,9 +120,9 @@ const FINDINGS: Columns = {
         subject,
         isSure(found) ? 'yes' : 'no',
         found.kind === 'character' ? verdictOf(found.character, reading) : '',
-        found.prevented.prevented.toFixed(1),
-        found.prevented.interval[0].toFixed(1),
-        found.prevented.interval[1].toFixed(1),
+        ...[found.prevented.prevented, ...found.prevented.interval].map((errors) =>
+          isRankOnly(found) ? '' : errors.toFixed(1),
+        ),
       ];
     });
   },

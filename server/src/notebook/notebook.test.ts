@@ -142,12 +142,15 @@ test('a sort is kept as it lies, and read off the twigs that its seed lays out',
   expect((await rowan.get<{ sorts: KeptSort[] }>('/api/sit/sorts')).body.sorts).toMatchObject([
     { ...body, id },
   ]);
-  const seen = await readInSorts(hurrow.db, planted.courseId);
+  const { seen, wentBy } = await readInSorts(hurrow.db, planted.courseId);
+  expect(wentBy).toMatchObject([
+    { from: 'sorting', offered: ['leaf.shape', 'leaf.length'], told: ['leaf.shape'] },
+  ]);
   expect(seen).toHaveLength(readingsOfSort(readAsSaid(piles, body.said, table, vocabulary), table).length);
   expect(seen.length).toBeGreaterThan(0);
   // One that was kept before its readings were is read anew.
   await hurrow.db.query('update sort set readings = null');
-  expect(await readInSorts(hurrow.db, planted.courseId)).toEqual(seen);
+  expect(await readInSorts(hurrow.db, planted.courseId)).toEqual({ seen, wentBy });
   expect(
     (await rowan.put(`/api/sit/sorts/${randomUUID()}`, { ...body, taxa: ['a', 'b'] })).body.message,
   ).toContain('not on the list');

@@ -100,6 +100,7 @@ export async function packOf(db: Db, course: Course, studentId: string, now: Dat
     audience: course.audience,
     units: course.units,
     common: course.marking.policy === 'common',
+    asksWentBy: course.asksInPractice,
     reference: library.reference,
     site,
     taxa: list,

@@ -3,6 +3,8 @@ import type { EverythingOfOne } from '@hurrow/contract/keeping';
 import type { ClassCounts, StudentLearning } from '@hurrow/contract/learning';
 import type { SentMiniLesson } from '@hurrow/contract/miniLessons';
 import type { CoursePractice, PracticePack, ReviewBody } from '@hurrow/contract/practice';
+import { gather } from '../confusions/gather.ts';
+import { courseOf } from '../courses/course.ts';
 import { MAPLES, openedClass, startHurrow, type Caller, type TestHurrow } from '../testing/testHurrow.ts';
 
 let hurrow: TestHurrow;
@@ -117,12 +119,37 @@ describe('practice', () => {
     await course({ opens: ['practice'] });
   });
 
+  test('what was told to be gone by is kept, counts in the report, and is handed out with the rest', async () => {
+    const wentBy = { offered: ['leaf.lobing', 'leaf.teeth'], told: ['leaf.lobing'] };
+    const told = review({ wentBy });
+    expect((await send([told])).body.received).toEqual([told.id]);
+    const report = async () =>
+      (await gather(hurrow.db, await courseOf(hurrow.db, planted.courseId), 'now')).input.wentBy;
+    expect(await report()).toEqual([
+      { ...wentBy, studentId: ids['Rowan'], stationId: `practice ${told.id}`, from: 'practice' },
+    ]);
+    const all = await owner.get<EverythingOfOne>(
+      `/api/courses/${planted.courseId}/students/${ids['Rowan']}/everything`,
+    );
+    expect(all.body.practice.map((each) => each.wentBy)).toContainEqual(wentBy);
+    // What was not offered is not taken for a ticked one; more than a checklist holds is refused.
+    const stray = review({ wentBy: { offered: ['leaf.teeth'], told: ['bud.scales', 'a guess'] } });
+    await send([stray]);
+    expect((await report()).find(({ stationId }) => stationId.endsWith(stray.id))!.told).toEqual([]);
+    const crowd = Array.from({ length: 41 }, (_, i) => `leaf.c${i}`);
+    expect((await send([review({ wentBy: { offered: crowd, told: [] } })])).status).toBe(422);
+    expect((await pack()).asksWentBy).toBe(true);
+    await course({ opens: ['practice'], asksInPractice: false });
+    expect((await pack()).asksWentBy).toBe(false);
+    await course({ opens: ['practice'] });
+  });
+
   test('those who teach see use and what is known, and each slip only where the course says so', async () => {
     const at = `/api/courses/${planted.courseId}/practice`;
     const { body } = await owner.get<CoursePractice>(at);
     expect(body.slips).toBeNull();
     const of = body.students.find(({ studentId }) => studentId === ids['Rowan'])!;
-    expect(of).toMatchObject({ answers: 3, days: 2, lastOn: '2026-10-11' });
+    expect(of).toMatchObject({ answers: 5, days: 2, lastOn: '2026-10-11' });
     expect(of.cards).toBeGreaterThan(1);
     await course({ opens: ['practice'], seesSlips: true });
     const { slips } = (await owner.get<CoursePractice>(at)).body;

@@ -1,4 +1,4 @@
-import type { KeptReview, ReviewBody } from '@hurrow/contract/practice';
+import type { KeptReview, ReviewBody, ToldOf, WholeReview } from '@hurrow/contract/practice';
 import type { WeightsFit } from '@hurrow/core/practice';
 import type { Db } from '../db/index.ts';
 import { uuidOf } from '../db/uuid.ts';
@@ -17,6 +17,15 @@ export const reviewsOf = async (db: Db, studentId: string): Promise<KeptReview[]
       [uuidOf(studentId)],
     )
   ).map(told);
+
+/** The same with what was told to be gone by: all that is kept of them. */
+export const wholeReviewsOf = async (db: Db, studentId: string): Promise<WholeReview[]> =>
+  (
+    await db.query<Row & { wentBy: ToldOf | null }>(
+      `select ${REVIEW}, went_by as "wentBy" from practice_review where student_id = $1::uuid order by answered_at, device, sequence`,
+      [uuidOf(studentId)],
+    )
+  ).map(({ wentBy, ...row }) => ({ ...told(row), ...(wentBy ? { wentBy } : {}) }));
 
 /** The same of all students of a course. */
 export const reviewsOfCourse = async (db: Db, courseId: string) =>
@@ -39,10 +48,10 @@ export const countReviews = async (db: Db, courseId: string): Promise<number> =>
 /** Keeps answers, each once by its id. */
 export const addReviews = (db: Db, studentId: string, reviews: readonly ReviewBody[], now: Date) =>
   db.query(
-    `insert into practice_review (id, student_id, card, way, rating, named, took_ms, answered_at, device, sequence, received_at)
-     select id, $1::uuid, card, way, rating, named, took_ms, answered_at, device, sequence, $2::timestamptz
-       from unnest($3::uuid[], $4::text[], $5::text[], $6::smallint[], $7::text[], $8::int[], $9::timestamptz[], $10::text[], $11::int[])
-         as sent (id, card, way, rating, named, took_ms, answered_at, device, sequence)
+    `insert into practice_review (id, student_id, card, way, rating, named, took_ms, answered_at, device, sequence, went_by, received_at)
+     select id, $1::uuid, card, way, rating, named, took_ms, answered_at, device, sequence, went_by::jsonb, $2::timestamptz
+       from unnest($3::uuid[], $4::text[], $5::text[], $6::smallint[], $7::text[], $8::int[], $9::timestamptz[], $10::text[], $11::int[], $12::text[])
+         as sent (id, card, way, rating, named, took_ms, answered_at, device, sequence, went_by)
      on conflict (id) do nothing`,
     [
       uuidOf(studentId),
@@ -56,7 +65,17 @@ export const addReviews = (db: Db, studentId: string, reviews: readonly ReviewBo
       reviews.map(({ at }) => at),
       reviews.map(({ device }) => device),
       reviews.map(({ sequence }) => sequence),
+      reviews.map(({ wentBy }) => (wentBy ? JSON.stringify(wentBy) : null)),
     ],
+  );
+
+/** What students of a course told in practice to have gone by. */
+export const toldInPractice = (db: Db, courseId: string) =>
+  db.query<ToldOf & { id: string; studentId: string }>(
+    `select practice_review.id, student_id as "studentId", went_by -> 'offered' as offered, went_by -> 'told' as told
+       from practice_review join student on student.id = student_id
+      where course_id = $1::uuid and went_by is not null order by practice_review.id`,
+    [uuidOf(courseId)],
   );
 
 /** Which of these answers are a student's own: an id that somebody else has used is not. */

@@ -4,7 +4,7 @@ import type { Course, CourseSet } from '@hurrow/contract/courses';
 import type { ClassCounts } from '@hurrow/contract/learning';
 import type { PracticeOf } from '@hurrow/contract/practice';
 import type { ReportedPair } from '../learning/pairs.ts';
-import { asText, isSure, rankedFindings, say } from '@hurrow/core/finding';
+import { asText, isSure, rankedFindings, reportsInWords, say } from '@hurrow/core/finding';
 import type { SinceTaught } from '@hurrow/core/confusion';
 import { characterName } from '@hurrow/core/score';
 import { stateOf, type Vocabulary } from '@hurrow/core/vocabulary';
@@ -196,8 +196,8 @@ function howSure({ report }: CourseReportInput): Content[] {
     {
       text: [
         'Rates stand with the interval in which they lie in nine classes of ten. A pair is beyond chance where hard trees and names given readily alone would not bring it, at a false discovery rate of 5 %. Of firm findings one in ten at most is expected to be wrong; a suspicion is what to ask next, not what to conclude. ',
-        report.reports > 0
-          ? `They rest on ${report.reports} reports of what students went by beside the names. `
+        report.reports.all > 0
+          ? `They rest beside the names on ${reportsInWords(report.reports)}. `
           : 'Students were not asked what they went by: names alone give suspicions only. ',
         'What helped is judged against the other pairs of the class, so that a pair is not said to have improved because it had looked worst; differences in how hard the specimens were are taken out as far as the evidence tells them. Nothing here says why, and nothing is said of single students.',
       ],

@@ -1,11 +1,10 @@
 import type { QuizHead } from '@hurrow/contract/quizzes';
-import type { WentByOffered } from '@hurrow/contract/sitting';
 import type { NamingPolicy } from '@hurrow/core/names';
-import { asStudentsRead, namesToChoose, statesToSee } from '@hurrow/core/station';
+import { asStudentsRead, namesToChoose, offeredInWords, statesToSee } from '@hurrow/core/station';
 import { characterName, type Audience } from '@hurrow/core/score';
 import { commonName } from '@hurrow/core/taxon';
-import { MEDIUM_TITLES, SHOWN_TITLES, viewInWords } from '@hurrow/core/view';
-import { SHOWN_BY, stateOf } from '@hurrow/core/vocabulary';
+import { MEDIUM_TITLES, viewInWords } from '@hurrow/core/view';
+import { stateOf } from '@hurrow/core/vocabulary';
 import { contestOf } from '../contests/queries.ts';
 import { type Db } from '../db/index.ts';
 import { frozenStations } from '../quizzes/fixed.ts';
@@ -36,17 +35,7 @@ async function questionsInWords(db: Db, { frozen }: quizQueries.StationRow, audi
 async function checklistInWords(db: Db, { frozen }: quizQueries.StationRow, audience: Audience) {
   if (!frozen?.wentBy?.length) return [];
   const { vocabulary } = await committedLibrary(db, frozen.revision);
-  const offered: WentByOffered[] = [];
-  for (const id of frozen.wentBy) {
-    const character = vocabulary.get(id);
-    if (!character) continue;
-    const organ = SHOWN_TITLES[SHOWN_BY[character.organ]];
-    const held = offered.find((entry) => entry.organ === organ);
-    const one = { id, word: characterName(character, audience) };
-    if (held) held.characters.push(one);
-    else offered.push({ organ, characters: [one] });
-  }
-  return offered;
+  return offeredInWords(frozen.wentBy, vocabulary, audience);
 }
 
 /** What half of a station's students are told to look at first, in words; null where nobody is. */

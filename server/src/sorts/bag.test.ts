@@ -63,7 +63,7 @@ test('a sort of real twigs is kept with their tags, and read as what the student
   expect((await rowan.put(`/api/sit/sorts/${id}`, body)).status).toBe(200);
   const { sorts } = (await rowan.get<{ sorts: KeptSort[] }>('/api/sit/sorts')).body;
   expect(sorts[0]!.real).toEqual(twigs());
-  const seen = await readInSorts(hurrow.db, planted.courseId);
+  const { seen } = await readInSorts(hurrow.db, planted.courseId);
   expect(seen.map(({ characterId, said }) => [characterId, said])).toEqual([
     ['leaf.shape', 'ovate'],
     ['leaf.shape', 'ovate'],
@@ -72,5 +72,5 @@ test('a sort of real twigs is kept with their tags, and read as what the student
   ]);
   // Another bag later changes nothing of what was sorted.
   await owner.put(`${at}/bag`, { twigs: [] });
-  expect(await readInSorts(hurrow.db, planted.courseId)).toEqual(seen);
+  expect((await readInSorts(hurrow.db, planted.courseId)).seen).toEqual(seen);
 });

@@ -1,5 +1,5 @@
 import type { KeptSort, SortBody } from '@hurrow/contract/sorts';
-import type { SortReading, TaggedTwig } from '@hurrow/core/sorting';
+import type { SortReading, TaggedTwig, ToldOfSort } from '@hurrow/core/sorting';
 import type { Db } from '../db/index.ts';
 import { uuidOf } from '../db/uuid.ts';
 
@@ -12,6 +12,8 @@ export interface SortRow {
   revision: number;
   /** Null where it was kept before readings were. */
   readings: SortReading[] | null;
+  /** Null where it was kept before it was. */
+  told: ToldOfSort[] | null;
   at: Date;
 }
 
@@ -23,7 +25,7 @@ export const keptSort = ({ id, body, revision, at }: SortRow): KeptSort => ({
   at: at.toISOString(),
 });
 
-const SORTS = `select sort.id, student_id as "studentId", coalesce(sort.who, student.name) as who, body, revision, readings, at
+const SORTS = `select sort.id, student_id as "studentId", coalesce(sort.who, student.name) as who, body, revision, readings, told, at
   from sort left join student on student.id = student_id`;
 
 export const sortsOfCourse = (db: Db, courseId: string) =>
@@ -43,13 +45,13 @@ export const sortOf = async (db: Db, id: string) =>
 export const keepSort = (
   db: Db,
   { id, courseId, studentId, who }: { id: string; courseId: string; studentId?: string; who?: string },
-  { body, revision, readings, at }: Omit<SortRow, 'id' | 'studentId' | 'who'>,
+  { body, revision, readings, told, at }: Omit<SortRow, 'id' | 'studentId' | 'who'>,
 ) =>
   db.query(
-    `insert into sort (id, course_id, student_id, who, body, revision, readings, at)
-     values ($1, $2, $3, $4, $5::jsonb, $6, $7::jsonb, $8)
+    `insert into sort (id, course_id, student_id, who, body, revision, readings, told, at)
+     values ($1, $2, $3, $4, $5::jsonb, $6, $7::jsonb, $8::jsonb, $9)
      on conflict (id) do update set who = excluded.who, body = excluded.body, revision = excluded.revision, readings = excluded.readings,
-       at = excluded.at`,
+       told = excluded.told,       at = excluded.at`,
     [
       id,
       courseId,
@@ -58,6 +60,7 @@ export const keepSort = (
       JSON.stringify(body),
       revision,
       JSON.stringify(readings),
+      JSON.stringify(told),
       at,
     ],
   );

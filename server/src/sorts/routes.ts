@@ -9,7 +9,7 @@ import type { Db } from '../db/index.ts';
 import { isUuid } from '../db/uuid.ts';
 import { committedLibrary } from '../library/committed.ts';
 import * as queries from './queries.ts';
-import { readingsOf } from './reading.ts';
+import { readSort } from './reading.ts';
 
 /** A student keeps so many tables; a class so many more. */
 const MOST_OF_STUDENT = 100;
@@ -71,7 +71,7 @@ async function keep(
   if (!isUuid(whose.id)) throw badInput('A table needs an id of its own. Lay out another one.');
   await refuseStrays(db, whose.courseId, [...body.taxa, ...(body.real ?? []).map(({ taxonId }) => taxonId)]);
   const library = await committedLibrary(db);
-  const readings = readingsOf(library, body);
+  const read = readSort(library, body);
   await db.transaction(async (tx) => {
     const there = await queries.sortOf(tx, whose.id);
     if (there && (there.courseId !== whose.courseId || there.studentId !== (whose.studentId ?? null)))
@@ -84,6 +84,6 @@ async function keep(
         ).length;
     if (held >= (whose.studentId ? MOST_OF_STUDENT : MOST_OF_CLASS))
       throw badInput('There is no room for more tables in this course. This one stays on the page.');
-    await queries.keepSort(tx, whose, { body, revision: library.library.revision, readings, at: now });
+    await queries.keepSort(tx, whose, { body, revision: library.library.revision, ...read, at: now });
   });
 }

@@ -33,7 +33,7 @@ export function Characters({ courseId, data, report, names }: CharactersProps) {
       <>
         <h1>Characters</h1>
         <p>{notEnough(report)}</p>
-        <Prompts prompts={report.prompts} names={names} />
+        <Prompts prompts={report.looking} earlier={report.earlier} names={names} />
         <Readings readings={report.readings} data={data} names={names} courseId={courseId} />
       </>
     );
@@ -93,7 +93,7 @@ export function Characters({ courseId, data, report, names }: CharactersProps) {
           {idle.map(({ characterId }) => names.character(characterId)).join(', ')}.
         </p>
       )}
-      <Prompts prompts={report.prompts} names={names} />
+      <Prompts prompts={report.looking} earlier={report.earlier} names={names} />
       <Readings readings={report.readings} data={data} names={names} courseId={courseId} />
     </>
   );

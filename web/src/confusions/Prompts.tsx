@@ -1,4 +1,5 @@
 import type { PromptFinding } from '@hurrow/core/confusion';
+import { listInWords } from '@hurrow/core/view';
 import { IntervalBar } from './IntervalBar.tsx';
 import { capital, counted, type Names } from './useNames.ts';
 import { effectSaid } from './prompts.ts';
@@ -6,7 +7,16 @@ import ui from '../app/parts.module.css';
 import styles from './confusions.module.css';
 
 /** What being told to look did: half of the students were, by lot. */
-export function Prompts({ prompts, names }: { prompts: readonly PromptFinding[]; names: Names }) {
+export function Prompts({
+  prompts,
+  earlier,
+  names,
+}: {
+  prompts: readonly PromptFinding[];
+  /** Names of the earlier classes that count with this one. */
+  earlier: readonly string[];
+  names: Names;
+}) {
   if (prompts.length === 0) return null;
   return (
     <section aria-label="When told to look first">
@@ -14,6 +24,9 @@ export function Prompts({ prompts, names }: { prompts: readonly PromptFinding[];
       <p className="quiet">
         Half of the students, drawn by lot, were told to look at it. The difference of right answers is what
         looking is worth at these stations; the bar is its 90 % interval.
+        {earlier.length > 0 &&
+          ` Earlier classes count with it where they were told the same: ${listInWords(earlier)}.`}{' '}
+        What it would have prevented rests on this as well.
       </p>
       <table className={`${ui['plain-table']} ${styles['characters']}`}>
         <thead>

@@ -2,7 +2,16 @@ import type { ClassReport, ConfusionData } from '@hurrow/contract/confusions';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { asText, isSure, rankedFindings, say, stationsToAsk, type Finding } from '@hurrow/core/finding';
+import {
+  asText,
+  isRankOnly,
+  isSure,
+  rankedFindings,
+  reportsInWords,
+  say,
+  stationsToAsk,
+  type Finding,
+} from '@hurrow/core/finding';
 import { listInWords } from '@hurrow/core/view';
 import type { Standing } from '@hurrow/core/vocabulary';
 import { lessonAt, lessonPair } from '../learning/lessonPair.ts';
@@ -55,8 +64,8 @@ export function TeachNext({ courseId, data, report, names }: TeachNextProps) {
         Ranked by the errors each would have prevented, had the class used it as well as it uses its typical
         character, and by how well it can be taught: what manuals key by before colors and sizes. Bars are 90
         % intervals. One error may be prevented in two ways, so the figures do not add up.{' '}
-        {report.reports > 0
-          ? `Beside the names they rest on ${counted(report.reports, 'answer')} to “What did you go by?”.`
+        {report.reports.all > 0
+          ? `Beside the names they rest on ${reportsInWords(report.reports)}.`
           : 'No quiz has asked “What did you go by?” yet: by the names alone no character is sure, and those below the line are suspicions.'}{' '}
         {report.earlier.length > 0 &&
           `What ${listInWords(report.earlier)} overlooked is taken to be likelier here (switched beside). `}
@@ -110,12 +119,10 @@ function FindingRow({
   to,
 }: TeachNextProps & { found: Finding; to: number }) {
   const [open, setOpen] = useState(false);
-  const { prevented, interval } = found.prevented;
   const { headline, sentences, pair, behind } = say(found, report);
   const base = `/c/${courseId}/confusions`;
-  const range = `${signed(interval[0])} to ${signed(interval[1])}`;
   const taught = lessonPair(pair, behind, data);
-  const suspects = stationsToAsk(found, report.reports);
+  const suspects = stationsToAsk(found, report.reports.all);
   return (
     <li>
       <div>
@@ -158,25 +165,45 @@ function FindingRow({
         </p>
         {open && <AnswersBehind data={data} responses={behind} names={names} base={base} />}
       </div>
-      <div className={styles['finding-figure']}>
-        <span className="quiet">errors it would have prevented</span>
-        <IntervalBar
-          value={prevented}
-          interval={interval}
-          from={Math.min(0, -to / 8)}
-          to={to}
-          mark={0}
-          tone="rust"
-          label={`${Math.round(prevented)} of ${report.errors} errors, 90 % interval ${range}`}
-        />
-        <strong>
-          {isSure(found)
-            ? `${signed(prevented)} of ${report.errors}`
-            : `up to ${Math.max(0, Math.round(interval[1]))} of ${report.errors}`}
-        </strong>{' '}
-        <span className="quiet">({range})</span>
-        {found.standing && <span className="quiet">{TAUGHT_AS[found.standing]}</span>}
-      </div>
+      <Figure found={found} report={report} to={to} />
     </li>
+  );
+}
+
+/** What it would have prevented: how much, or, on a list on which that is not known well enough, that only its rank is said. */
+function Figure({ found, report, to }: Pick<TeachNextProps, 'report'> & { found: Finding; to: number }) {
+  const { prevented, interval } = found.prevented;
+  const range = `${signed(interval[0])} to ${signed(interval[1])}`;
+  const taught = found.standing && <span className="quiet">{TAUGHT_AS[found.standing]}</span>;
+  if (isRankOnly(found))
+    return (
+      <div className={styles['finding-figure']}>
+        <span className="quiet">
+          how many errors it would have prevented can’t be told on a list as short as this; it stands here by
+          its rank
+        </span>
+        {taught}
+      </div>
+    );
+  return (
+    <div className={styles['finding-figure']}>
+      <span className="quiet">errors it would have prevented</span>
+      <IntervalBar
+        value={prevented}
+        interval={interval}
+        from={Math.min(0, -to / 8)}
+        to={to}
+        mark={0}
+        tone="rust"
+        label={`${Math.round(prevented)} of ${report.errors} errors, 90 % interval ${range}`}
+      />
+      <strong>
+        {isSure(found)
+          ? `${signed(prevented)} of ${report.errors}`
+          : `up to ${Math.max(0, Math.round(interval[1]))} of ${report.errors}`}
+      </strong>{' '}
+      <span className="quiet">({range})</span>
+      {taught}
+    </div>
   );
 }

@@ -45,6 +45,7 @@ export default function Settings({ course }: { course: WholeCourse | undefined }
         opens: course.opens,
         closedWeeks: course.closedWeeks,
         seesSlips: course.seesSlips,
+        asksInPractice: course.asksInPractice,
         place: writtenPlace(course),
       }
     : {
@@ -58,6 +59,7 @@ export default function Settings({ course }: { course: WholeCourse | undefined }
         opens: [],
         closedWeeks: [],
         seesSlips: false,
+        asksInPractice: true,
         place: writtenPlace(library!.reference),
       };
   return (
@@ -375,6 +377,16 @@ function Opens({ draft, set }: PartProps) {
             onChange={() => set('seesSlips', !draft.seesSlips)}
           />{' '}
           those who teach see single slips of practice, and not only how much is practiced and known
+        </label>
+      )}
+      {draft.opens.includes('practice') && (
+        <label className={styles['tick']}>
+          <input
+            type="checkbox"
+            checked={draft.asksInPractice}
+            onChange={() => set('asksInPractice', !draft.asksInPractice)}
+          />{' '}
+          practice asks at every third name what they went by; it counts with what quizzes ask
         </label>
       )}
       <p className="quiet">

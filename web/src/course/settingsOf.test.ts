@@ -18,6 +18,7 @@ const course: WholeCourse = {
   opens: ['lessons'],
   closedWeeks: [5],
   seesSlips: false,
+  asksInPractice: true,
   sets: [],
   students: [],
   quizzes: [],

@@ -14,6 +14,7 @@ const SETTINGS = [
   'opens',
   'closedWeeks',
   'seesSlips',
+  'asksInPractice',
 ] as const satisfies readonly (keyof CourseBody)[];
 
 /** The settings of a course as they are sent to be changed: none of what it only says of itself. */

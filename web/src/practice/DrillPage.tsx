@@ -91,8 +91,8 @@ interface AskedProps {
 /** The question in its way. */
 function Asked({ question, pack, onTold }: AskedProps) {
   const began = useRef(performance.now());
-  const tell = (told: Omit<Told, 'took'>, said = '') =>
-    onTold(told, said, (performance.now() - began.current) / 1000);
+  const tell = (told: Omit<Told, 'took'>, said = '', at = performance.now()) =>
+    onTold(told, said, (at - began.current) / 1000);
   switch (question.way) {
     case 'differs':
       return <Differs question={question} pack={pack} onTold={(right, slips) => tell({ right, slips })} />;

@@ -1,9 +1,12 @@
-import type { PracticePack } from '@hurrow/contract/practice';
+import type { PracticePack, ToldOf } from '@hurrow/contract/practice';
 import { GLANCE, type Question } from '@hurrow/core/practice';
+import { offeredInWords } from '@hurrow/core/station';
 import { commonName } from '@hurrow/core/taxon';
 import { useEffect, useMemo, useState } from 'react';
 import type { Told } from './drill.ts';
+import { WentBy } from '../student/Telling.tsx';
 import { Features } from './Features.tsx';
+import { readVocabulary } from './ground.ts';
 import { namedAs, namesLike } from './named.ts';
 import { Picture } from './Picture.tsx';
 import { TreeName } from './TreeName.tsx';
@@ -16,7 +19,8 @@ export type NamingQuestion = Extract<Question, { way: 'name' | 'glance' | 'featu
 interface NameItProps {
   question: NamingQuestion;
   pack: PracticePack;
-  onTold(told: Omit<Told, 'took'>, said: string): void;
+  /** Told what was named, and when that was, where something was asked after it (`performance.now`). */
+  onTold(told: Omit<Told, 'took'>, said: string, at?: number): void;
 }
 
 /** One specimen to be named: written, chosen, after a glance, or after its features. */
@@ -41,7 +45,8 @@ export function NameIt({ question, pack, onTold }: NameItProps) {
         <Write
           pack={pack}
           truth={question.card.taxonId}
-          onTold={(told, said) => onTold({ ...told, slips: told.slips + (misread ?? 0) }, said)}
+          offered={question.way === 'name' ? question.offered : undefined}
+          onTold={(told, said, at) => onTold({ ...told, slips: told.slips + (misread ?? 0) }, said, at)}
         />
       )}
     </>
@@ -107,22 +112,41 @@ function Choices({
   );
 }
 
+interface Named {
+  told: Omit<Told, 'took'>;
+  said: string;
+  at: number;
+}
+
 function Write({
   pack,
   truth,
+  offered,
   onTold,
-}: {
-  pack: PracticePack;
+}: Pick<NameItProps, 'pack' | 'onTold'> & {
   truth: string;
-  onTold(told: Omit<Told, 'took'>, said: string): void;
+  /** Of what is asked, after the name, whether it was gone by. */
+  offered: string[] | undefined;
 }) {
   const [text, setText] = useState('');
+  const [named, setNamed] = useState<Named>();
   const list = useMemo(() => pack.taxa.map(({ taxon }) => taxon), [pack]);
   const names = useMemo(() => (pack.common ? list.map((taxon) => commonName(taxon)) : []), [pack, list]);
   const told = (written: string) => {
     const { right, slips, taxonId, said } = namedAs(written, truth, list, pack.common);
-    onTold({ right, slips, ...(taxonId ? { named: taxonId } : {}) }, said);
+    const now = { right, slips, ...(taxonId ? { named: taxonId } : {}) };
+    // Who has no idea went by nothing.
+    if (offered && written) setNamed({ told: now, said, at: performance.now() });
+    else onTold(now, said);
   };
+  if (offered && named)
+    return (
+      <Going
+        offered={offered}
+        pack={pack}
+        onGo={(wentBy) => onTold({ ...named.told, ...(wentBy ? { wentBy } : {}) }, named.said, named.at)}
+      />
+    );
   return (
     <form
       onSubmit={(event) => {
@@ -162,5 +186,33 @@ function Write({
         </button>
       </div>
     </form>
+  );
+}
+
+/** After the name, what it was named by; it may be left out. */
+function Going({
+  offered,
+  pack,
+  onGo,
+}: {
+  offered: string[];
+  pack: PracticePack;
+  onGo(wentBy: ToldOf | undefined): void;
+}) {
+  const [told, setTold] = useState<string[]>([]);
+  const words = useMemo(() => offeredInWords(offered, readVocabulary(pack), pack.audience), [offered, pack]);
+  return (
+    <>
+      <WentBy offered={words} told={told} onTell={setTold} />
+      <div className={student['phone-go']}>
+        <button
+          type="button"
+          className={`${ui['press']} ${ui['chief']}`}
+          onClick={() => onGo(told.length > 0 ? { offered, told } : undefined)}
+        >
+          {told.length > 0 ? 'Go on' : 'Leave it out'}
+        </button>
+      </div>
+    </>
   );
 }

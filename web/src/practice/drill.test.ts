@@ -55,6 +55,7 @@ const pack = (more: Partial<PracticePack> = {}): PracticePack => ({
   audience: 'technical',
   units: 'metric',
   common: false,
+  asksWentBy: false,
   reference: { latitude: 47, longitude: -116, elevation: 800 },
   site: { latitude: 47, longitude: -116, elevation: 800 },
   taxa,
@@ -187,4 +188,36 @@ test('after a slip the two stand beside each other, the named one or the likelie
   expect(shown.found.right).toMatch(/^<svg/);
   expect(`${shown.found.right}${shown.found.taken}`).not.toMatch(/Ficta|Alia|tree/);
   expect(afterSlip(question, undefined, ground, [], 0)!.pair[1]).not.toBe(truth);
+});
+
+test('at every third name it is asked what was gone by, by other characters each time, and what is told goes along', () => {
+  const { drill, saved } = begin(pack({ asksWentBy: true }), {
+    ...USUAL,
+    what: 'leaf',
+    way: 'name' as never,
+    minutes: 5,
+  });
+  const offered = Array.from({ length: 6 }, () => {
+    const question = drill.state().question as { offered?: string[] };
+    const wentBy = question.offered && { offered: question.offered, told: ['leaf.teeth'] };
+    drill.told({ right: true, slips: 0, took: 4, ...(wentBy ? { wentBy } : {}) });
+    drill.next();
+    return question.offered ?? [];
+  });
+  expect(offered.map(({ length }) => length > 0)).toEqual([false, false, true, false, false, true]);
+  expect(offered[2]).toContain('leaf.teeth');
+  expect(saved.map(({ wentBy }) => wentBy?.told)).toEqual([
+    undefined,
+    undefined,
+    ['leaf.teeth'],
+    undefined,
+    undefined,
+    ['leaf.teeth'],
+  ]);
+  const silent = begin(pack(), { ...USUAL, what: 'leaf', way: 'name' as never, minutes: 5 }).drill;
+  for (let i = 0; i < 3; i += 1) {
+    expect(silent.state().question).not.toHaveProperty('offered');
+    silent.told({ right: true, slips: 0, took: 4 });
+    silent.next();
+  }
 });

@@ -16,8 +16,9 @@ import {
   type Workload,
 } from '@hurrow/core/practice';
 import { randomFrom } from '@hurrow/core/random';
+import { checklistOf } from '@hurrow/core/station';
 import { readVocabulary } from './ground.ts';
-import type { PracticePack, ReviewBody } from '@hurrow/contract/practice';
+import type { PracticePack, ReviewBody, ToldOf } from '@hurrow/contract/practice';
 import { cardsWished, pairOf, type Wish } from './wish.ts';
 
 type Known = Pick<ReviewBody, 'cardId' | 'rating' | 'named' | 'tookMs' | 'at'>;
@@ -26,6 +27,8 @@ type Known = Pick<ReviewBody, 'cardId' | 'rating' | 'named' | 'tookMs' | 'at'>;
 export interface Told extends Answered {
   /** The tree that was named instead. */
   named?: string;
+  /** What was told to be gone by, of what was offered. */
+  wentBy?: ToldOf;
 }
 
 /** How far a session is. */
@@ -74,6 +77,9 @@ export function workOf(pack: PracticePack, answers: readonly Known[], wish: Wish
 const secondsOf = (answers: readonly Known[]): number =>
   usualSeconds(answers.map(({ tookMs }) => tookMs / 1000));
 
+/** Of so many specimens to be named one asks what it was named by, as one station in three does. */
+const ASKED_EVERY = 3;
+
 /** Questions are tried so often before a card is passed over. */
 const TRIES = 3;
 
@@ -95,6 +101,9 @@ export class Drill {
   private mixUps: MixUp[];
   private seed: number;
   private right = 0;
+  private toName = 0;
+  /** How often each character was on a checklist: the others go before. */
+  private readonly offered = new Map<string, number>();
   private question: Question | undefined;
 
   /**
@@ -153,7 +162,7 @@ export class Drill {
   }
 
   /** Writes an answer down; the question stays until `next`. */
-  told({ named, ...answered }: Told): void {
+  told({ named, wentBy, ...answered }: Told): void {
     const { question } = this;
     if (!question) return;
     const { id, taxonId } = question.card;
@@ -171,6 +180,7 @@ export class Drill {
       rating,
       named: other,
       tookMs: Math.round(answered.took * 1000),
+      ...(wentBy ? { wentBy } : {}),
       at: new Date(at).toISOString(),
     });
   }
@@ -194,11 +204,24 @@ export class Drill {
       const way =
         this.wish.way === 'mixed' ? wayFor(card, this.times.get(card.id) ?? 0, this.mixUps) : this.wish.way;
       const made = questionOf(way, card, this.seed, this.ground, this.mixUps);
-      if (made) return made;
+      if (made) return this.withChecklist(made);
       // What cannot be drawn after all is left out.
       this.cards = this.cards.filter(({ id }) => id !== card.id);
     }
     return undefined;
+  }
+
+  /** Now and then the question with a checklist of what could be gone by. */
+  private withChecklist(question: Question): Question {
+    if (!this.pack.asksWentBy || question.way !== 'name') return question;
+    this.toName += 1;
+    if (this.toName % ASKED_EVERY !== 0) return question;
+    const { taxonId, view } = question.card;
+    const { list, vocabulary } = this.ground;
+    const { ground, offered } = this;
+    const ids = checklistOf(taxonId, list, vocabulary, view, { ...ground, seed: this.seed, offered });
+    for (const id of ids) offered.set(id, (offered.get(id) ?? 0) + 1);
+    return ids.length > 0 ? { ...question, offered: ids } : question;
   }
 
   /** A chosen organ, pair or mix-up is practiced for its minutes, due or not: what is known least comes next. */

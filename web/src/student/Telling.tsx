@@ -1,4 +1,5 @@
-import type { SeeingAsked, WentByOffered } from '@hurrow/contract/sitting';
+import type { SeeingAsked } from '@hurrow/contract/sitting';
+import type { OfferedOrgan } from '@hurrow/core/station';
 import { SURENESS, SURENESS_WORDS, type Sureness } from '@hurrow/core/names';
 import { upperFirst } from '@hurrow/core/words';
 import { GUESS, isFull, ticked, WHOLE_LOOK } from './wentBy.ts';
@@ -44,7 +45,7 @@ export function WentBy({
   told,
   onTell,
 }: {
-  offered: WentByOffered[];
+  offered: OfferedOrgan[];
   told: string[];
   onTell(told: string[]): void;
 }) {

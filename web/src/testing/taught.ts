@@ -77,6 +77,7 @@ export const course = (more: Partial<WholeCourse> = {}): WholeCourse => ({
   opens: [],
   closedWeeks: [],
   seesSlips: true,
+  asksInPractice: true,
   sets: [
     { id: 'maples', title: 'Maples', week: 1, taxa: ['acer-rubrum', 'acer-saccharum'] },
     { id: 'birch', title: 'Birch', week: 3, taxa: ['betula-lenta'] },
