@@ -85,6 +85,8 @@ export interface MarkedAnswer {
   /** What is resolved and ruled on: the name as it was written, or in terms what was answered to another question. */
   text: string;
   mark: Mark;
+  /** What it tells to be gone by, rulings on words counted in: ids of what was offered, the whole look or a guess. */
+  told: string[];
   /** The instructor's word that the mark rests on. */
   ruling: { id: number; by: string; at: string; reason: string | null; alone: boolean } | null;
   conflicting: { responseId: string; device: string; written: Answer }[];
@@ -109,6 +111,23 @@ export interface Marks {
   /** null until it is opened. */
   policy: NamingPolicy | null;
   answers: MarkedAnswer[];
+  /** What words on paper count as by ruling, where students of the course said what they went by. */
+  words: RuledWords[];
+}
+
+/** A ruling on words that a paper says a tree was named by. */
+export interface RuledWords {
+  id: number;
+  /** As they are compared: small letters, no ends of plurals. */
+  words: string;
+  /** The id of a character, the whole look or a guess; null for nothing that was offered. */
+  countsAs: string | null;
+  by: string;
+}
+
+export interface WordsBody {
+  words: string;
+  countsAs: string | null;
 }
 
 export interface PlanBody {
@@ -218,6 +237,7 @@ export const answerSchema = Joi.object<Answer>({
     .max(MOST_TOLD)
     .label('What it was named by')
     .messages({ 'array.max': 'Up to {#limit} things can be told that a tree was named by. Take one away.' }),
+  wentByUnread: Joi.array().items(Joi.string().trim().min(1).max(80)).unique().max(MOST_TOLD),
 });
 
 export interface RulingBody {
@@ -274,7 +294,8 @@ export interface ResponseBody {
 export const responseSchema = Joi.object<ResponseBody>({
   id: Joi.string().uuid().required(),
   stationId: Joi.string().uuid().required(),
-  answer: answerSchema.required(),
+  // On a phone it is ticked.
+  answer: answerSchema.keys({ wentByUnread: Joi.forbidden() }).required(),
   device: Joi.string().max(80).required(),
   // No student answers a million times; a larger number would be there to outweigh what comes after.
   sequence: Joi.number().integer().min(0).max(1_000_000).required(),
@@ -389,6 +410,15 @@ export const marks = endpoint<{ answer: Marks }>()({
   allow: STAFF,
 });
 
+const rulingParams = Joi.object({
+  quizId: Joi.string().max(120).required(),
+  rulingId: Joi.number()
+    .integer()
+    .min(1)
+    .max(2 ** 31 - 1)
+    .required(),
+});
+
 export const rule = endpoint<{ body: RulingBody; answer: Done }>()({
   method: 'post',
   path: '/api/quizzes/{quizId}/rulings',
@@ -398,19 +428,32 @@ export const rule = endpoint<{ body: RulingBody; answer: Done }>()({
   body: rulingSchema,
 });
 
+export const ruleWords = endpoint<{ body: WordsBody; answer: Done }>()({
+  method: 'post',
+  path: '/api/quizzes/{quizId}/words',
+  summary:
+    'Rules what words on paper, of what a tree was named by, count as: a character that was offered, the whole look, a guess, or nothing. It holds for the course.',
+  allow: INSTRUCTORS,
+  body: Joi.object<WordsBody>({
+    words: Joi.string().trim().min(1).max(80).required(),
+    countsAs: Joi.string().max(80).allow(null).required(),
+  }),
+});
+
+export const takeWordsBack = endpoint<{ params: { quizId: string; rulingId: number }; answer: Done }>()({
+  method: 'delete',
+  path: '/api/quizzes/{quizId}/words/{rulingId}',
+  summary: 'Takes a ruling on words back: they wait again.',
+  allow: INSTRUCTORS,
+  params: rulingParams,
+});
+
 export const takeRulingBack = endpoint<{ params: { quizId: string; rulingId: number }; answer: Done }>()({
   method: 'delete',
   path: '/api/quizzes/{quizId}/rulings/{rulingId}',
   summary: 'Takes a ruling back: the rules, or a ruling on more answers, hold again.',
   allow: INSTRUCTORS,
-  params: Joi.object({
-    quizId: Joi.string().max(120).required(),
-    rulingId: Joi.number()
-      .integer()
-      .min(1)
-      .max(2 ** 31 - 1)
-      .required(),
-  }),
+  params: rulingParams,
 });
 
 /** One answer from paper. */

@@ -95,10 +95,17 @@ export function readResponses(csv: string, context: ResponseContext): Outcome<Re
       continue;
     }
     seen.add(key);
+    const { told, unread, doubts } = wentBy.value;
+    for (const doubt of doubts)
+      result.unknown.push({
+        line: row.line,
+        message: `${doubt} It is kept as written; rule on it when you mark.`,
+      });
     const answer: Answer = {
       ...written.value,
       ...(Object.keys(saw.value).length ? { seen: saw.value } : {}),
-      ...(wentBy.value.length ? { wentBy: wentBy.value } : {}),
+      ...(told.length ? { wentBy: told } : {}),
+      ...(unread.length ? { wentByUnread: unread } : {}),
     };
     const resolution = resolveName(answerText(answer), context.list);
     if (!station.asking && (resolution.how === 'none' || resolution.how === 'ambiguous'))

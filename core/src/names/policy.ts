@@ -36,6 +36,8 @@ export interface Answer {
   seen?: Record<string, string>;
   /** What it was named by, where the station asks: ids of characters, or that it was the whole look, or a guess. It bears no points. */
   wentBy?: string[];
+  /** What a paper says besides that it was named by, in words that the rules can't read: they are ruled on. */
+  wentByUnread?: string[];
   /** How sure the student says to be of the name. It bears no points. */
   sure?: Sureness;
 }

@@ -56,8 +56,9 @@ export function effectiveResponses<R extends StoredResponse>(
 export const sameAnswer = (a: Answer, b: Answer): boolean =>
   JSON.stringify(sorted(a)) === JSON.stringify(sorted(b));
 
-const sorted = ({ seen = {}, wentBy = [], sure: _sure, ...names }: Answer) =>
+const sorted = ({ seen = {}, wentBy = [], wentByUnread = [], sure: _sure, ...names }: Answer) =>
   [
     ...[...Object.entries(names), ...Object.entries(seen)].filter(([, text]) => text?.trim()),
     ...wentBy.map((id) => ['wentBy', id]),
+    ...wentByUnread.map((words) => ['wentBy', words]),
   ].sort();

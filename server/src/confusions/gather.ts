@@ -69,14 +69,13 @@ export async function gather(db: Db, course: Course, scores: Scores, withEarlier
         const said = answer.written.seen?.[characterId];
         if (said) input.seen.push({ characterId, stationId, studentId, right, said });
       }
-      const { wentBy } = answer.written;
       const offered = station.frozen!.wentBy;
-      if (wentBy?.length && offered)
+      if (answer.told.length && offered)
         input.wentBy.push({
           studentId,
           stationId,
           offered,
-          told: wentBy.filter((id) => offered.includes(id)),
+          told: answer.told.filter((id) => offered.includes(id)),
         });
       const named = namedBy(answer, station);
       if (!named) continue;

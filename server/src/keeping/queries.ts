@@ -125,6 +125,7 @@ export async function deleteCourse(db: Db, courseId: string): Promise<string[]> 
   );
   for (const sql of [
     'delete from ruling where course_id = $1',
+    'delete from words_ruling where course_id = $1',
     'delete from confusion_report where course_id = $1',
     'delete from reteaching where course_id = $1',
     'delete from note_entry where course_id = $1',

@@ -22,6 +22,9 @@ export const statesOfCourses = (db: Db, courseIds: readonly string[]) =>
               where quiz.course_id = any($1::uuid[]) group by quiz.id, station.id
              union all
              select course_id, concat_ws(' ', 'ruling', count(*), max(id)) from ruling
+              where course_id = any($1::uuid[]) group by course_id
+             union all
+             select course_id, concat_ws(' ', 'words', count(*), max(id)) from words_ruling
               where course_id = any($1::uuid[]) group by course_id) as lines
       group by course_id`,
     [courseIds],

@@ -44,7 +44,7 @@ function rowsOf({ quiz, stations, answers }: QuizMarks): CountedAnswer[] {
     const station = byId.get(answer.stationId);
     if (!station?.frozen || station.voided || station.leftOut) return [];
     const { asks = [], wentBy: offered, truth, drawing } = station.frozen;
-    const told = answer.written.wentBy;
+    const { told } = answer;
     return [
       {
         quiz,
@@ -65,7 +65,7 @@ function rowsOf({ quiz, stations, answers }: QuizMarks): CountedAnswer[] {
           return said ? [{ characterId, right: right.includes(said) }] : [];
         }),
         wentBy:
-          told?.length && offered ? { offered, told: told.filter((id) => offered.includes(id)) } : undefined,
+          told.length && offered ? { offered, told: told.filter((id) => offered.includes(id)) } : undefined,
       },
     ];
   });

@@ -24,10 +24,10 @@ export async function checkSeen(db: Db, station: StationRow, answer: Answer): Pr
 }
 
 /** Throws where what was gone by is told though nobody asked, or is nothing that was offered. */
-function checkWentBy({ position, frozen }: StationRow, { wentBy = [] }: Answer): void {
+function checkWentBy({ position, frozen }: StationRow, { wentBy = [], wentByUnread = [] }: Answer): void {
   const offered = frozen?.wentBy ?? [];
   const stray = wentBy.find((id) => id !== WHOLE_LOOK && id !== GUESS && !offered.includes(id));
-  if (wentBy.length > 0 && offered.length === 0)
+  if (wentBy.length + wentByUnread.length > 0 && offered.length === 0)
     throw badInput(
       `Station ${position} does not ask what the tree was named by. Leave it out of the answer.`,
     );
@@ -50,5 +50,5 @@ function checkSaid({ position, frozen }: StationRow, { said }: Answer): void {
 }
 
 /** Does an answer tell more than names, so that it has to be held against its station? */
-export const tellsMore = ({ seen, wentBy, said }: Answer): boolean =>
-  Object.values(seen ?? {}).some(Boolean) || (wentBy ?? []).length > 0 || Boolean(said);
+export const tellsMore = ({ seen, wentBy = [], wentByUnread = [], said }: Answer): boolean =>
+  Object.values(seen ?? {}).some(Boolean) || wentBy.length + wentByUnread.length > 0 || Boolean(said);

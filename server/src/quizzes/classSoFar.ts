@@ -55,9 +55,9 @@ export async function classSoFar(db: Db, course: Course): Promise<ClassSoFar> {
     const { truth, wentBy = [] } = frozen;
     const held = (answered[truth] ??= { answers: 0, right: 0 });
     held.answers += answers.length;
-    for (const { mark, written } of answers) {
+    for (const { mark, told } of answers) {
       const named = mark.resolution.taxonId;
-      if (written.wentBy?.length) reports.push({ offered: wentBy, told: written.wentBy });
+      if (told.length) reports.push({ offered: wentBy, told });
       if (named === truth) held.right += 1;
       if (!named || named === truth) continue;
       const [a, b] = [truth, named].sort() as [string, string];

@@ -7,6 +7,7 @@ import {
   type MarkingPolicy,
   type NamedTaxon,
 } from '@hurrow/core/names';
+import { toldOf } from '@hurrow/core/formats';
 import { setImmediate as breathe } from 'node:timers/promises';
 import type { QuizHead } from '@hurrow/contract/quizzes';
 import type { MarkedAnswer } from '@hurrow/contract/quizzes';
@@ -150,14 +151,16 @@ export async function marksOf(
   const marking =
     by ?? (await queries.markingOf(db, quizRow.id)) ?? stations.find(({ frozen }) => frozen)?.frozen?.marking;
   const under = JSON.stringify(marking);
-  const [held, rulings, free] = await Promise.all([
+  const [held, rulings, words, free] = await Promise.all([
     heldResponses(db, quizRow.id),
     queries.rulings(db, quizRow.courseId),
+    queries.wordsRuled(db, quizRow.courseId),
     spellingFree(db, quizRow.courseId),
   ]);
   const byStudent = new Set(free);
   const { responses, marks } = held;
-  const rests = `${responses.size} ${held.newest?.getTime()} ${under} ${rulings.map(({ id }) => id).join(' ')} ${free.join(' ')}`;
+  const rests = `${responses.size} ${held.newest?.getTime()} ${under} ${rulings.map(({ id }) => id).join(' ')} / ${words.map(({ id }) => id).join(' ')} / ${free.join(' ')}`;
+  const counts = new Map(words.map(({ words: key, countsAs }) => [key, countsAs]));
   if (held.whole?.rests === rests) return { stations, answers: held.whole.answers, marking };
   const byId = new Map(stations.map((station) => [station.id, station]));
   const listOf = new Map(stations.map(({ id, frozen }) => [id, frozen ? sharedList(frozen.list) : []]));
@@ -181,6 +184,7 @@ export async function marksOf(
         by: response.by,
         written: response.answer,
         text,
+        told: toldOf(response.answer, frozen.wentBy ?? [], counts),
         mark: markOnce(marks, [response.stationId, response.answer, ruling?.id, under, isFree], () =>
           question
             ? markQuestion(response.answer, { question, truth, list, marking: own }, word)

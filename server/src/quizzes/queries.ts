@@ -361,6 +361,36 @@ export const rulings = (db: Db, courseId: string) =>
     [courseId],
   );
 
+export interface WordsRow {
+  id: number;
+  words: string;
+  countsAs: string | null;
+  by: string;
+}
+
+/** What words on paper count as in a course, by the newest ruling on each. */
+export const wordsRuled = (db: Db, courseId: string) =>
+  db.query<WordsRow>(
+    `select id, words, counts_as as "countsAs", by from (
+       select distinct on (words) words_ruling.id, words, counts_as, withdrawn, account.name as by
+         from words_ruling join account on account.id = words_ruling.account_id
+        where course_id = $1 order by words, words_ruling.id desc
+     ) as newest where not withdrawn order by words`,
+    [courseId],
+  );
+
+export const addWordsRuling = (
+  db: Db,
+  courseId: string,
+  { words, countsAs, withdrawn }: Pick<WordsRow, 'words' | 'countsAs'> & { withdrawn: boolean },
+  accountId: string,
+  now: Date,
+) =>
+  db.query(
+    `insert into words_ruling (course_id, words, counts_as, withdrawn, account_id, at) values ($1, $2, $3, $4, $5, $6)`,
+    [courseId, words, countsAs, withdrawn, accountId, now],
+  );
+
 export const addRuling = (
   db: Db,
   courseId: string,

@@ -15,7 +15,7 @@ import { enterPaper, importAnswers } from './entering.ts';
 import { writeStations } from './planning.ts';
 import { plannedQuizOf, quizOf } from './quiz.ts';
 import { releaseTo } from './releasing.ts';
-import { rule, takeRulingBack } from './ruling.ts';
+import { rule, ruleWords, takeRulingBack, takeWordsBack } from './ruling.ts';
 import { cameRoute, proposalRoute } from './proposing.ts';
 import * as queries from './queries.ts';
 import { tellLive } from './live.ts';
@@ -130,6 +130,7 @@ export const quizRoutes = [
       list: stations[0]?.frozen?.list ?? [],
       policy: marking?.policy ?? null,
       answers,
+      words: await queries.wordsRuled(db, row.courseId),
     };
   }),
   serve(quizzes.rule, ({ db, params, body, who, now }) =>
@@ -137,6 +138,12 @@ export const quizRoutes = [
   ),
   serve(quizzes.takeRulingBack, ({ db, params, who, now }) =>
     db.transaction((tx) => takeRulingBack(tx, params.quizId, params.rulingId, { who, now })),
+  ),
+  serve(quizzes.ruleWords, ({ db, params, body, who, now }) =>
+    db.transaction((tx) => ruleWords(tx, params.quizId, body, { who, now })),
+  ),
+  serve(quizzes.takeWordsBack, ({ db, params, who, now }) =>
+    db.transaction((tx) => takeWordsBack(tx, params.quizId, params.rulingId, { who, now })),
   ),
   serve(quizzes.enterPaper, ({ db, params, body, who, now }) =>
     enterPaper(db, params.quizId, body, { who, now }),

@@ -1,7 +1,7 @@
-import type { RulingBody } from '@hurrow/contract/quizzes';
-import type { QuizHead } from '@hurrow/contract/quizzes';
+import type { QuizHead, RulingBody, WordsBody } from '@hurrow/contract/quizzes';
+import { wordsKey } from '@hurrow/core/formats';
 import { answerText, partedAnswer, resolveName } from '@hurrow/core/names';
-import { saidKey, saidTo } from '@hurrow/core/station';
+import { GUESS, saidKey, saidTo, WHOLE_LOOK } from '@hurrow/core/station';
 import { commonName } from '@hurrow/core/taxon';
 import { badInput, conflict, notFound } from '../api/problem.ts';
 import { accountOf } from '../api/route.ts';
@@ -97,4 +97,31 @@ export async function takeRulingBack(tx: Db, quizId: string, rulingId: number, b
   if (!ruling) throw notFound('ruling');
   await queries.addRuling(tx, row.courseId, ruling, true, accountOf(by.who), by.now);
   await note(tx, by, row.courseId, `took back a ruling on “${ruling.answerKey}” in “${row.title}”`);
+}
+
+/** Rules what words on paper, of what a tree was named by, count as in the course of a quiz. Run inside a transaction. */
+export async function ruleWords(
+  tx: Db,
+  quizId: string,
+  { words, countsAs }: WordsBody,
+  by: By,
+): Promise<void> {
+  const { courseId, title } = await quizOf(tx, quizId);
+  const { vocabulary } = await committedLibrary(tx);
+  const character = countsAs === null ? undefined : vocabulary.get(countsAs);
+  if (countsAs !== null && !character && countsAs !== WHOLE_LOOK && countsAs !== GUESS)
+    throw badInput(`There is no character “${countsAs}”. Choose one that the station offered.`);
+  const what = character?.term ?? countsAs ?? 'nothing that was offered';
+  await note(tx, by, courseId, `ruled that “${words}” is ${what}, of what was gone by in “${title}”`);
+  const ruling = { words: wordsKey(words), countsAs, withdrawn: false };
+  await queries.addWordsRuling(tx, courseId, ruling, accountOf(by.who), by.now);
+}
+
+/** Takes a ruling on words back. Run inside a transaction. */
+export async function takeWordsBack(tx: Db, quizId: string, rulingId: number, by: By): Promise<void> {
+  const { courseId, title } = await quizOf(tx, quizId);
+  const ruling = (await queries.wordsRuled(tx, courseId)).find(({ id }) => id === rulingId);
+  if (!ruling) throw notFound('ruling');
+  await note(tx, by, courseId, `took back a ruling on the words “${ruling.words}” in “${title}”`);
+  await queries.addWordsRuling(tx, courseId, { ...ruling, withdrawn: true }, accountOf(by.who), by.now);
 }

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
-import type { Quiz } from '@hurrow/contract/quizzes';
+import type { WholeCourse } from '@hurrow/contract/courses';
+import type { Marks, Quiz } from '@hurrow/contract/quizzes';
 import type { Received, Sitting } from '@hurrow/contract/sitting';
 import { plantCourse, startHurrow, type Caller, type TestHurrow } from '../testing/testHurrow.ts';
 import { isPrompted } from '@hurrow/core/station';
@@ -113,17 +114,67 @@ test('answers from a file tell it in words; the plan says what is offered once i
   expect(quiz.stations[0]!.offered).toContain('leaf.shape');
   const csv =
     'student,station,genus,epithet,went_by\nSelma Idowu,1,Acer,rubrum,leaf shape and base\nRowan Achterberg,1,Acer,rubrum,the wind\n';
-  const report = await owner.post<{ refused: { message: string }[] }>(
+  const report = await owner.post<{ refused: object[]; unknown: { message: string }[] }>(
     `/api/quizzes/${planted.quizId}/responses/import`,
     { csv, dryRun: false },
   );
-  expect(report.body.refused).toMatchObject([
-    { message: expect.stringContaining('nothing that this station offers') as string },
+  expect(report.body.refused).toEqual([]);
+  expect(report.body.unknown).toMatchObject([
+    { message: expect.stringMatching(/nothing that this station offers.*rule on it/) as string },
   ]);
-  const { body } = await owner.get<{ answers: { written: object }[] }>(
-    `/api/quizzes/${planted.quizId}/marks`,
-  );
-  expect(body.answers).toMatchObject([{ written: { wentBy: ['leaf.shape', 'leaf.base'] } }]);
+  const { answers, words } = (await owner.get<Marks>(`/api/quizzes/${planted.quizId}/marks`)).body;
+  expect(answers.map(({ written }) => written)).toMatchObject([
+    { wentBy: ['leaf.shape', 'leaf.base'] },
+    { wentByUnread: ['the wind'] },
+  ]);
+  expect(words).toEqual([]);
+});
+
+test('words on paper that nobody can read are ruled on for all papers, count from then on, and are taken back', async () => {
+  const [first] = await asking();
+  const { owner } = hurrow;
+  const course = await courseOf(hurrow.db, planted.courseId);
+  const told = async () => (await gather(hurrow.db, course, 'now')).input.wentBy.map((each) => each.told);
+  const ruled = async () => (await owner.get<Marks>(`/api/quizzes/${planted.quizId}/marks`)).body.words;
+  const { students } = (await owner.get<WholeCourse>(`/api/courses/${planted.courseId}`)).body;
+  const at = `/api/quizzes/${planted.quizId}/words`;
+  for (const { id: studentId } of students.slice(0, 2))
+    await owner.post(`/api/quizzes/${planted.quizId}/paper`, {
+      studentId,
+      stationId: first!.id,
+      answer: { genus: 'Acer', epithet: 'rubrum', wentBy: ['leaf.base'], wentByUnread: ['How it is Cut'] },
+    });
+  expect(await told()).toEqual([['leaf.base'], ['leaf.base']]);
+  expect((await owner.post(at, { words: 'how it is cut', countsAs: 'leaf.shape' })).status).toBe(200);
+  expect(await told()).toEqual([
+    ['leaf.base', 'leaf.shape'],
+    ['leaf.base', 'leaf.shape'],
+  ]);
+  const [word] = await ruled();
+  expect(word).toMatchObject({ countsAs: 'leaf.shape' });
+  expect((await owner.call('DELETE', `${at}/${word!.id}`)).status).toBe(200);
+  expect(await told()).toEqual([['leaf.base'], ['leaf.base']]);
+  expect(await ruled()).toEqual([]);
+  await owner.post(at, { words: 'how it is cut', countsAs: null });
+  expect(await ruled()).toMatchObject([{ countsAs: null }]);
+  expect((await owner.post(at, { words: 'x', countsAs: 'leaf.gone' })).status).toBe(422);
+  expect((await owner.call('DELETE', `${at}/999`)).status).toBe(404);
+  expect((await rowan.post(at, { words: 'x', countsAs: null })).status).toBe(403);
+  // A phone ticks and writes nothing.
+  const sent = await rowan.post('/api/sit/responses', {
+    responses: [
+      {
+        id: randomUUID(),
+        stationId: first!.id,
+        answer: { genus: 'Acer', wentByUnread: ['x'] },
+        device: 'phone-1',
+        sequence: 1,
+        writtenAt: '2026-09-10T17:00:00Z',
+      },
+    ],
+  });
+  expect(JSON.stringify(sent.body)).toContain('wentByUnread');
+  expect((await owner.get<Marks>(`/api/quizzes/${planted.quizId}/marks`)).body.answers).toHaveLength(2);
 });
 
 test('a hint reaches half of the students by lot; what they answered on their phones is counted, what is on paper is not', async () => {

@@ -12,6 +12,7 @@ import { marksQuery, useMarking } from './quizData.ts';
 import { Policy } from './Policy.tsx';
 import { Regrades } from './Regrades.tsx';
 import { Rulings } from './Rulings.tsx';
+import { WordsToRule } from './WordsToRule.tsx';
 import { Seconds } from './Seconds.tsx';
 import styles from './marking.module.css';
 import ui from '../app/parts.module.css';
@@ -36,6 +37,7 @@ export function MarkPage({ course, quiz }: { course: WholeCourse; quiz: Quiz }) 
       <Conflicts marks={marks} quiz={quiz} />
       <Regrades marks={marks} quiz={quiz} onOpen={setOpenId} />
       <Rulings marks={marks} quiz={quiz} course={course} />
+      <WordsToRule marks={marks} quiz={quiz} />
       <Seconds marks={marks} base={`/c/${course.id}/quizzes/${quiz.id}`} onOpen={setOpenId} />
       <Policy marks={marks} quiz={quiz} />
       <label className={styles['choice']}>

@@ -225,8 +225,8 @@ function PaperLine({ head, station, quiz, parts, answer, list, onType }: PaperLi
               position={station.position}
               called={called}
               offered={station.offered.flatMap((id) => vocabulary.get(id) ?? [])}
-              told={answer.wentBy ?? []}
-              onTell={(wentBy) => onType({ ...answer, wentBy })}
+              answer={answer}
+              onTell={(told) => onType({ ...answer, ...told })}
               onKeyDown={goOn}
             />
           )}
@@ -292,7 +292,7 @@ function ToldOnPaper({
   position,
   called,
   offered,
-  told,
+  answer: { wentBy: told = [], wentByUnread: unread = [] },
   onTell,
   onKeyDown,
 }: {
@@ -300,11 +300,11 @@ function ToldOnPaper({
   /** The station, or whose paper it is. */
   called: string;
   offered: Character[];
-  told: string[];
-  onTell(wentBy: string[]): void;
+  answer: Answer;
+  onTell(told: Pick<Answer, 'wentBy' | 'wentByUnread'>): void;
   onKeyDown(event: KeyboardEvent<HTMLInputElement>): void;
 }) {
-  const [text, setText] = useState(() => told.map((id) => inTerms(id, offered)).join('; '));
+  const [text, setText] = useState(() => [...told.map((id) => inTerms(id, offered)), ...unread].join('; '));
   const read = readWentBy(text, offered);
   return (
     <>
@@ -320,7 +320,7 @@ function ToldOnPaper({
           const now = readWentBy(event.target.value, offered);
           // The paper is not stored while a line of it can't be read.
           event.target.setCustomValidity(now.ok ? '' : now.problem);
-          if (now.ok) onTell(now.value);
+          if (now.ok) onTell({ wentBy: now.value.told, wentByUnread: now.value.unread });
         }}
         onKeyDown={onKeyDown}
       />
@@ -330,6 +330,12 @@ function ToldOnPaper({
         ))}
       </datalist>
       {!read.ok && <small className="gold">{read.problem}</small>}
+      {read.ok &&
+        read.value.doubts.map((doubt) => (
+          <small key={doubt} className="quiet">
+            {doubt} It is kept as written; rule on it when you mark.
+          </small>
+        ))}
     </>
   );
 }

@@ -3,11 +3,19 @@ import type { Answer } from '@hurrow/core/names';
 import { counted } from '@hurrow/core/words';
 
 /** Does an answer say nothing at all? */
-export const isEmpty = ({ seen = {}, wentBy = [], sure: _sure, ...names }: Answer): boolean =>
-  wentBy.length === 0 && [...Object.values(names), ...Object.values(seen)].every((text) => !text?.trim());
+export const isEmpty = ({
+  seen = {},
+  wentBy = [],
+  wentByUnread = [],
+  sure: _sure,
+  ...names
+}: Answer): boolean =>
+  wentBy.length + wentByUnread.length === 0 &&
+  [...Object.values(names), ...Object.values(seen)].every((text) => !text?.trim());
 
 /** Does it name nothing? What was seen and gone by is no name. */
-export const isBlank = ({ seen: _seen, wentBy: _wentBy, ...names }: Answer): boolean => isEmpty(names);
+export const isBlank = ({ seen: _seen, wentBy: _wentBy, wentByUnread: _unread, ...names }: Answer): boolean =>
+  isEmpty(names);
 
 /** How a station stands: nothing written, named, only partly answered; and what the student wants to come back to. */
 export interface StationStanding {

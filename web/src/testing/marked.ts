@@ -31,6 +31,7 @@ export const answer = (
   written,
   text: [written.genus, written.epithet].filter(Boolean).join(' '),
   mark: markAnswer(written, list[stationId === 's1' ? 0 : 1]!, list, marking),
+  told: written.wentBy ?? [],
   ruling: null,
   conflicting: [],
   ...more,
@@ -59,4 +60,5 @@ export const marksOf = (answers: MarkedAnswer[], voided = false): Marks => ({
   policy: 'binomial',
   outOf: 2,
   answers,
+  words: [],
 });
