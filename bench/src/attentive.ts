@@ -16,7 +16,7 @@ import { BUILT_IN, vocabularyOf, type Character, type Vocabulary } from '@hurrow
 import { demoLibrary } from '../../demo/src/library.ts';
 import { admits, scoresOf } from '../../demo/src/scores.ts';
 import { secondFlora } from '../../demo/src/starters.ts';
-import { drawn, libraryOf, SIZES, stationsOf } from './classes.ts';
+import { drawn, libraryOf, stationsOf } from './classes.ts';
 
 /** The lists of G3 in `bench/generator.md`. */
 export type ListName = '42 trees' | 'conifers' | 'second flora' | 'synthetic';
@@ -106,10 +106,12 @@ function realStations(name: ListName, seed: number): Shown[] {
 
 const MODEL = [...BUILT_IN.values()].find(({ kind, anyOf }) => kind === 'categorical' && !anyOf)!;
 
-function syntheticStations(seed: number): Shown[] {
-  const stream = (what: string) => randomFrom(seedOf('G1', seed, what));
-  const library = libraryOf(stream('library'));
-  const characters = Array.from({ length: SIZES.characters }, (_, c): Character => {
+/** Taxa whose characters, of three states each, are what these rows say, and the characters. */
+export function syntheticTaxa(library: readonly (readonly number[])[]): {
+  taxa: ProfiledTaxon[];
+  characters: Character[];
+} {
+  const characters = Array.from({ length: library[0]!.length }, (_, c): Character => {
     const states = ['a', 'b', 'c'].map((id) => ({ id, term: id, plain: id, definition: id }));
     const plain = { ...MODEL };
     delete plain.group;
@@ -146,6 +148,13 @@ function syntheticStations(seed: number): Shown[] {
       disagree: false,
     })),
   }));
+  return { taxa, characters };
+}
+
+function syntheticStations(seed: number): Shown[] {
+  const stream = (what: string) => randomFrom(seedOf('G1', seed, what));
+  const library = libraryOf(stream('library'));
+  const { taxa, characters } = syntheticTaxa(library);
   const view: View = { ...MEDIUM_VIEWS.cutting, day: 200, qualifiers: {} };
   return stationsOf(stream('stations'), 0.35).map(({ truth, quiz, seen }, i) => ({
     station: {

@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import type { ConfusionReport } from '@hurrow/core/confusion';
+import type { ConfusionReport, FirstLook } from '@hurrow/core/confusion';
 import type { Fairness } from '@hurrow/core/station';
 import type { Medium, View } from '@hurrow/core/view';
 import type { ClassAnswer, PackedAnswers } from './packedAnswers.ts';
@@ -44,6 +44,8 @@ export interface Progress {
   /** 0 to 1. */
   share: number;
   doing: string;
+  /** What can be said before it is through. */
+  first?: FirstLook | null;
 }
 
 /** Whose scores the evidence is taken from, and what is taken in from elsewhere. */

@@ -1,7 +1,9 @@
 import { medianSorted } from 'simple-statistics';
 
 /** Expected share of false ones among all that is said as sure: a tenth is promised, the rest is room for classes less even than was assumed. */
-export const FALSE_AT_MOST = 0.08;
+export const FALSE_AT_MOST = 0.07;
+/** Nothing less likely than this is said as sure, however sure the rest of the list is. */
+const LEAST = 0.9;
 /** Of a species or a name that stands apart: how likely it is before anything is seen, where it lies and how much it varies, log odds. */
 const APART = { share: 0.03, at: 1.2, by: 0.6 };
 
@@ -35,7 +37,8 @@ export function chancesApart(estimates: readonly Estimate[], ordinary: number): 
 }
 
 /**
- * Which of all that could be said is said as sure: from the likeliest on, as long as at most a tenth of what is said is expected to be false.
+ * Which of all that could be said is said as sure: from the likeliest on, as long as each is likely in nine cases of ten and less than a tenth of what is
+ * said is expected to be false.
  *
  * @param chances that each is true, 0–1, of characters, species and names together
  * @returns one entry each, in order
@@ -48,7 +51,7 @@ export function sureOf(chances: readonly number[]): boolean[] {
   let wrong = 0;
   for (const [said, i] of order.entries()) {
     wrong += 1 - chances[i]!;
-    if (wrong / (said + 1) > FALSE_AT_MOST) break;
+    if (chances[i]! < LEAST || wrong / (said + 1) > FALSE_AT_MOST) break;
     sure[i] = true;
   }
   return sure;

@@ -56,6 +56,14 @@ export interface NameFinding {
   behind: string[];
 }
 
+/** What can be said of a class before its report is through, by the names alone. */
+export interface FirstLook {
+  answers: number;
+  errors: number;
+  /** Characters that it may not look at, the likeliest first; by names alone no more than suspicions. */
+  suspected: string[];
+}
+
 export interface ConfusionReport {
   students: number;
   answers: number;

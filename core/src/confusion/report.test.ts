@@ -229,6 +229,35 @@ test('by names alone nothing is sure of a character; what students say they went
   expect(told.overlooked).toBeGreaterThan(silent.overlooked);
 });
 
+test('what names say is told before the rest is worked out, once', () => {
+  const told: { share: number; suspected: string[] }[] = [];
+  const report = reportOf({ stations, answers: answersOf(20), settingOf, seed: 1 }, (share, _, first) => {
+    if (first) told.push({ share, suspected: first.suspected });
+  });
+  expect(told).toHaveLength(1);
+  expect(told[0]!.share).toBeLessThan(0.5);
+  expect(told[0]!.suspected[0]).toBe('bud.hair');
+  expect(report.characters.map(({ characterId }) => characterId)).toContain('bud.hair');
+});
+
+test('told in practice and by what was sorted counts, though no station asked it', () => {
+  const input = { stations, answers: answersOf(20), settingOf, seed: 1 };
+  const elsewhere = reportsOf(20).map((each, i) => ({
+    ...each,
+    stationId: `elsewhere ${i}`,
+    from: i % 2 ? ('practice' as const) : ('sorting' as const),
+  }));
+  const hairOf = (wentBy: WentBy[]) => {
+    const { characters, reports } = reportOf({ ...input, wentBy });
+    return { told: characters.find(({ characterId }) => characterId === 'bud.hair')!.told, reports };
+  };
+  const found = hairOf(elsewhere);
+  expect(found.told).toEqual(hairOf(reportsOf(20)).told);
+  expect(found.reports).toEqual({ all: 240, practice: 120, sorting: 120 });
+  // A station that was left out is none of these.
+  expect(hairOf(elsewhere.map(({ from: _, ...each }) => each)).told).toBeUndefined();
+});
+
 test('told of a near-duplicate counts for the one that stands for both', () => {
   const wentBy = reportsOf(20).map((one) => ({
     ...one,

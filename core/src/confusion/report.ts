@@ -3,7 +3,13 @@ import { attendedOf } from '../attention/index.ts';
 import { UNNAMED, type ChoiceData } from './choice.ts';
 import { consequences, typicalUses, type Consequence } from './consequences.ts';
 import { excessOf } from './excess.ts';
-import type { CharacterFinding, ConfusionReport, NameFinding, SpeciesFinding } from './findings.ts';
+import type {
+  CharacterFinding,
+  ConfusionReport,
+  FirstLook,
+  NameFinding,
+  SpeciesFinding,
+} from './findings.ts';
 import { fitClass, type ClassFit } from './fit.ts';
 import { Laplace } from './laplace.ts';
 import { limitedEvidence } from './limited.ts';
@@ -65,11 +71,11 @@ const IDENTIFIED_SD = SCALES.use * Math.sqrt(0.8);
 
 /**
  * Everything that is said of a class's confusions, from its stations and answers.
- * @param at told the share done, 0–1, and what is being done.
+ * @param at told the share done, 0–1, and what is being done; once, as soon as names are fitted, what they say.
  */
 export function reportOf(
   input: ReportInput,
-  at: (share: number, doing: string) => void = () => undefined,
+  at: (share: number, doing: string, first?: FirstLook) => void = () => undefined,
 ): ConfusionReport {
   at(0, 'weighing what each station showed');
   const prepared = prepareClass(input.stations, input.answers, input.settingOf);
@@ -113,6 +119,11 @@ export function reportOf(
   const stationsAt = stationsBySituation(prepared.situationOf, answered);
   const tellingStations = telling.map((situations) => situations.flatMap((s) => stationsAt.get(s) ?? []));
   const identified = uses.map(({ sd }, c) => tellingStations[c]!.length >= 2 && sd <= IDENTIFIED_SD);
+  at(0.4, 'counting the errors that each character would have prevented', {
+    answers: base.answers,
+    errors: base.errors,
+    suspected: suspectedBy(uses, fit.theta, identified).map((c) => data.characters[c]!),
+  });
   const draws = laplace.draws(data.situations.length > MANY_SITUATIONS ? DRAWS / 2 : DRAWS, input.seed);
   const found = consequences(data, fit.layout, draws, identified, (done) =>
     at(0.4 + (0.25 * done) / draws.length, 'counting the errors that each character would have prevented'),
@@ -191,6 +202,24 @@ export function reportOf(
     ...(leftOut ? { leftOut } : {}),
     losses,
   };
+}
+
+/** So many characters are named before the report is through. */
+const FIRST_CHARACTERS = 3;
+
+/** Characters that the names say are used less than the typical one, by how many deviations: places. */
+function suspectedBy(
+  uses: readonly { sd: number }[],
+  theta: Float64Array,
+  identified: readonly boolean[],
+): number[] {
+  const typical = typicalUses(theta, identified);
+  return [...typical]
+    .map(([c, use]) => ({ c, below: (use - theta[c]!) / uses[c]!.sd }))
+    .filter(({ below }) => below > 1)
+    .sort((x, y) => y.below - x.below)
+    .slice(0, FIRST_CHARACTERS)
+    .map(({ c }) => c);
 }
 
 /** How many answers to “what did you go by” there are, and where they were given. */

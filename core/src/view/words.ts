@@ -34,7 +34,7 @@ export function viewInWords(view: View): string {
 }
 
 /** "a, b and c". */
-export function listInWords(words: readonly string[]): string {
+export function listInWords(words: readonly string[], joined: 'and' | 'or' = 'and'): string {
   if (words.length < 2) return words.join('');
-  return `${words.slice(0, -1).join(', ')} and ${words[words.length - 1]}`;
+  return `${words.slice(0, -1).join(', ')} ${joined} ${words[words.length - 1]}`;
 }

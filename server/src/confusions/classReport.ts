@@ -2,6 +2,7 @@ import {
   reportOf,
   type AskedStation,
   type EarlierClasses,
+  type FirstLook,
   type PromptedAnswer,
   type ReportedAnswer,
   type Seen,
@@ -71,7 +72,10 @@ class Judge {
 }
 
 /** Everything that is said of a class, from plain data. `at` is told the share done and what is being done. */
-export function classReport(input: ClassInput, at: (share: number, doing: string) => void): ClassReport {
+export function classReport(
+  input: ClassInput,
+  at: (share: number, doing: string, first?: FirstLook) => void,
+): ClassReport {
   const settings = new Map(
     input.libraries.map(({ key, library }): [string, Setting] => {
       const { profiles, vocabulary } = readLibrary(library);
@@ -81,11 +85,16 @@ export function classReport(input: ClassInput, at: (share: number, doing: string
   );
   const libraryOf = new Map(input.stations.map(({ id, libraryKey }) => [id, libraryKey]));
   const settingOf = (station: AskedStation) => settings.get(libraryOf.get(station.id)!)!;
+  const { stations, answers, seen, wentBy, prompted, earlier } = input;
+  const report = reportOf(
+    { stations, answers, seen, wentBy, prompted, ...(earlier ? { earlier } : {}), settingOf, seed: SEED },
+    (share, doing, first) => at(0.7 * share, doing, first),
+  );
   // The same tree shown in the same way is as fair a second time.
   const alike = new Map<string, StationFairness | undefined>();
   const judge = new Judge();
   const fairness = input.stations.flatMap((station, i) => {
-    at((0.3 * i) / input.stations.length, 'judging the fairness of each station');
+    at(0.7 + (0.3 * i) / input.stations.length, 'judging the fairness of each station');
     const { truth, view, options } = station;
     const key = JSON.stringify([libraryOf.get(station.id), truth, view, options]);
     if (!alike.has(key))
@@ -93,10 +102,5 @@ export function classReport(input: ClassInput, at: (share: number, doing: string
     const found = alike.get(key);
     return found ? [{ stationId: station.id, ...found }] : [];
   });
-  const { stations, answers, seen, wentBy, prompted, earlier } = input;
-  const report = reportOf(
-    { stations, answers, seen, wentBy, prompted, ...(earlier ? { earlier } : {}), settingOf, seed: SEED },
-    (share, doing) => at(0.3 + 0.7 * share, doing),
-  );
   return { ...report, fairness };
 }

@@ -10,5 +10,7 @@ export interface Task {
 
 /** Runs in a thread of its own, which never opens the store. */
 export default function compute({ input, progress }: Task): ClassReport {
-  return classReport(input, (share, doing) => progress.postMessage({ share, doing }));
+  return classReport(input, (share, doing, first) =>
+    progress.postMessage({ share, doing, ...(first ? { first } : {}) }),
+  );
 }

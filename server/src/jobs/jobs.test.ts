@@ -14,6 +14,8 @@ const gate = (): Gate => {
   return { opened, open };
 };
 
+const FIRST = { answers: 40, errors: 9, suspected: ['bud.resin'] };
+
 const migrated = async (): Promise<Db> => {
   const db = await openInMemory();
   await migrate(db);
@@ -33,7 +35,9 @@ describe.each([
       return { sum: n + 1 };
     },
     held: async (_input: object, { progress, signal }: Doing) => {
-      progress({ share: 0.5, doing: 'halfway' });
+      // What is said first is kept, however soon more is said.
+      progress({ share: 0.1, doing: 'begun' });
+      progress({ share: 0.5, doing: 'halfway', first: FIRST });
       const stopped = new Promise((resolve) => signal.addEventListener('abort', resolve));
       await Promise.race([hold.opened, stopped]);
       done.push(signal.aborted ? 'stopped' : 'held');
@@ -86,7 +90,7 @@ describe.each([
     const [one, other] = [process(), process()];
     const asked = one.ask('held', 'k', {}).catch((error: Error) => error.message);
     await started();
-    expect(await other.progressOf('held', 'k')).toEqual({ share: 0.5, doing: 'halfway' });
+    expect(await other.progressOf('held', 'k')).toEqual({ share: 0.5, doing: 'halfway', first: FIRST });
     await other.stop('held', 'k');
     expect(await asked).toBe('This was stopped.');
     expect(await other.progressOf('held', 'k')).toBeUndefined();

@@ -130,7 +130,7 @@ export class Jobs<K extends Kinds> {
     let told = 0;
     const progress = (next: Progress) => {
       now = next;
-      if (performance.now() - told < 300) return;
+      if (!next.first && performance.now() - told < 300) return;
       told = performance.now();
       beat();
     };

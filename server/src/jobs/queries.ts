@@ -44,12 +44,12 @@ export const take = async (db: Db, worker: string, silent: number): Promise<Take
   )[0];
 
 /** A sign of life, with how far it is. Resolves with whether the job is still this process's. */
-export const beat = async (db: Db, id: string, worker: string, { share, doing }: Progress) =>
+export const beat = async (db: Db, id: string, worker: string, { share, doing, first }: Progress) =>
   (
     await db.query(
-      `update job set beat_at = clock_timestamp(), share = $3, doing = $4
+      `update job set beat_at = clock_timestamp(), share = $3, doing = $4, first = coalesce($5::jsonb, first)
          where id = $1 and worker = $2 and state = 'working' returning id`,
-      [id, worker, share, doing],
+      [id, worker, share, doing, first ? JSON.stringify(first) : null],
     )
   ).length > 0;
 
@@ -95,7 +95,7 @@ export const outcome = async (db: Db, id: string) =>
 export const progress = async (db: Db, kind: string, key: string) =>
   (
     await db.query<Progress>(
-      `select share, doing from job where kind = $1 and key = $2 and state in ('waiting', 'working')`,
+      `select share, doing, first from job where kind = $1 and key = $2 and state in ('waiting', 'working')`,
       [kind, key],
     )
   )[0];

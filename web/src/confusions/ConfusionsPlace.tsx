@@ -14,7 +14,8 @@ import { Pairs } from './Pairs.tsx';
 import { Stations } from './Stations.tsx';
 import { TeachNext } from './TeachNext.tsx';
 import { useConfusions } from './useConfusions.ts';
-import { counted, useNames } from './useNames.ts';
+import { firstInWords } from './firstLook.ts';
+import { counted, useNames, type Names } from './useNames.ts';
 import { listInWords } from '@hurrow/core/view';
 import { useReport } from './useReport.ts';
 import { Opening, Problem } from '../app/parts.tsx';
@@ -48,7 +49,7 @@ function Parts({ courseId }: { courseId: string }) {
       <Nothing text="No answers yet. Open a quiz and let students answer, or enter their papers; the confusions then stand here." />
     );
   const withReport = (show: (report: ClassReport) => ReactNode) =>
-    work.report ? show(work.report) : <Waiting work={work} />;
+    work.report ? show(work.report) : <Waiting work={work} names={names} />;
   return (
     <div className={styles['confusions']}>
       <aside>
@@ -188,7 +189,7 @@ function Facts({
 }
 
 /** While the report is being worked out; it can be stopped, and begun again. */
-function Waiting({ work }: { work: ReturnType<typeof useReport> }) {
+function Waiting({ work, names }: { work: ReturnType<typeof useReport>; names: Names }) {
   if (work.error)
     return (
       <>
@@ -205,7 +206,7 @@ function Waiting({ work }: { work: ReturnType<typeof useReport> }) {
         </Button>
       </>
     );
-  const { share = 0, doing = 'looking for an earlier result' } = work.progress ?? {};
+  const { share = 0, doing = 'looking for an earlier result', first } = work.progress ?? {};
   return (
     <div className={styles['working-out']} role="status">
       <h1>Working it out</h1>
@@ -215,6 +216,7 @@ function Waiting({ work }: { work: ReturnType<typeof useReport> }) {
         strokeColor="var(--action)"
       />
       <p className="quiet">Now {doing}.</p>
+      {first && <p>{firstInWords(first, names)}</p>}
       <Button onClick={work.stop}>Stop</Button>
     </div>
   );
