@@ -31,7 +31,7 @@ import { evidenceAgainst, tellingSituations, TELLS } from './telling.ts';
 import { toldFindings, type ToldFinding, type WentBy } from './wentBy.ts';
 
 /** Rises with every change of what a report says for the same answers, so that kept reports of an older model are not shown. */
-export const MODEL_VERSION = 13;
+export const MODEL_VERSION = 14;
 
 /** An answer with the id by which it is found again. */
 export interface ReportedAnswer extends GivenAnswer {
