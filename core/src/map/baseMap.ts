@@ -49,6 +49,38 @@ export const outline = (cells: readonly string[]) => ({
 
 /** State or country that a place lies in; undefined at sea. */
 export function placeName(atlas: Atlas, longitude: number, latitude: number): string | undefined {
-  const inside = (entry: { geometry: Geometry }) => geoContains(entry.geometry, [longitude, latitude]);
+  const inside = ({ geometry }: { geometry: Geometry }) =>
+    couldHold(geometry, longitude, latitude) && geoContains(geometry, [longitude, latitude]);
   return (atlas.states.features.find(inside) ?? atlas.countries.features.find(inside))?.properties.name;
+}
+
+/** A degree is more than a border between two points of it bows out. */
+const BOW = 1;
+const frames = new WeakMap<Geometry, [west: number, south: number, east: number, north: number]>();
+
+/** Whether a place lies within the frame of a state or country: of a hundred, one or two are left to be looked at closely. */
+function couldHold(geometry: Geometry, longitude: number, latitude: number): boolean {
+  let frame = frames.get(geometry);
+  if (!frame) {
+    frame = [180, 90, -180, -90];
+    const take = (coordinates: unknown): void => {
+      const [first, second] = coordinates as unknown[];
+      if (typeof first !== 'number' || typeof second !== 'number') {
+        (coordinates as unknown[]).forEach(take);
+        return;
+      }
+      frame![0] = Math.min(frame![0], first);
+      frame![1] = Math.min(frame![1], second);
+      frame![2] = Math.max(frame![2], first);
+      frame![3] = Math.max(frame![3], second);
+    };
+    if ('coordinates' in geometry) take(geometry.coordinates);
+    frames.set(geometry, frame);
+  }
+  const [west, south, east, north] = frame;
+  // What reaches over the date line, or round a pole, has no frame of use.
+  if (east - west > 180) return true;
+  return (
+    longitude >= west - BOW && longitude <= east + BOW && latitude >= south - BOW && latitude <= north + BOW
+  );
 }
