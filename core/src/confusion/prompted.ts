@@ -92,7 +92,7 @@ export function pooledPrompts(classes: readonly (readonly PromptFinding[])[]): P
  *
  * @param answers so many there are
  * @example
- * withExperiment({ prevented: 4, interval: [1, 12], chance: 0.9 }, found, 100); // { prevented: 9.8, interval: [5.1, 14.5], … }
+ * withExperiment({ prevented: 4, interval: [1, 12], chance: 0.9 }, found, 100); // { prevented: 8.1, interval: [3.4, 12.8], … }
  */
 export function withExperiment(model: Consequence, found: PromptFinding, answers: number): Consequence {
   const known = [

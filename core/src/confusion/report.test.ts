@@ -226,6 +226,8 @@ test('by names alone nothing is sure of a character; what students say they went
   expect(told.told!.told).toBeLessThan(told.told!.expected / 4);
   expect(told.worth!.share).toBeLessThan(0.4);
   expect(told.prevented!.prevented).toBeGreaterThan(0);
+  // Six names are too few for more than its rank.
+  expect([told.rankOnly, silent.rankOnly]).toEqual([true, undefined]);
   expect(told.overlooked).toBeGreaterThan(silent.overlooked);
 });
 

@@ -1,6 +1,6 @@
 import type { CharacterFinding, Consequence, ConfusionReport } from '../confusion/index.ts';
 import { BUILT_IN } from '../vocabulary/index.ts';
-import { rankedFindings, reportsInWords, stationsToAsk, worthTeaching } from './index.ts';
+import { isRankOnly, rankedFindings, reportsInWords, stationsToAsk, worthTeaching } from './index.ts';
 
 const NONE = { all: 0, practice: 0, sorting: 0 };
 const consequence = (prevented: number, chance: number): Consequence => ({
@@ -168,4 +168,13 @@ test('reports are counted with where they were given', () => {
   expect(reportsInWords({ all: 12, practice: 4, sorting: 1 })).toBe(
     `12 ${asked}, 4 of them in practice and 1 by what was sorted`,
   );
+});
+
+test('of a character on a short list only the rank is said; of trees and names the figure', () => {
+  const prevented = consequence(4, 0.9);
+  const of = (more: Partial<CharacterFinding>) =>
+    ({ kind: 'character', prevented, character: { ...character('bud.hair', prevented), ...more } }) as never;
+  expect(isRankOnly(of({ rankOnly: true }))).toBe(true);
+  expect(isRankOnly(of({}))).toBe(false);
+  expect(isRankOnly({ kind: 'name', prevented, name: {} } as never)).toBe(false);
 });
