@@ -270,5 +270,5 @@ const percent = (share: number): string => `${Math.round(100 * share)} %`;
 function falseOf(outcomes: readonly Outcome[]): string {
   const wrong = outcomes.reduce((sum, { said }) => sum + said.false, 0);
   const all = outcomes.reduce((sum, { said }) => sum + said.false + said.true, 0);
-  return all ? percent(wrong / all) : 'none said';
+  return all ? `${percent(wrong / all)} (${wrong} of ${all})` : 'none said';
 }
