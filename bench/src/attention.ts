@@ -44,7 +44,7 @@ interface Outcome {
 /** What a class overlooks, found in classes of G3 (`bench/generator.md`), with reports and without. */
 export function attention(seeds = 20, lists = LISTS): Row[] {
   return [
-    speed(),
+    ...speed(),
     largeSpeed(),
     ...lists.flatMap((list) => {
       const over = (options: AttentiveOptions) =>
@@ -79,14 +79,33 @@ export function attention(seeds = 20, lists = LISTS): Row[] {
 }
 
 /** All that is said of a class of 24 at 60 stations of 42 trees, a third of which ask what students went by. */
-function speed(): Row {
+function speed(): Row[] {
   const held = attentiveClass('42 trees', 3001, { uneven: 0.5 });
-  const time = timed(() => void reportOf({ ...held, seed: 1 }), 3, 1);
-  return {
-    what: 'Report on 24 students × 60 stations, 42 trees, with reports',
-    value: milliseconds(time),
-    wanted: '≤ 15 s',
-  };
+  const what = '24 students × 60 stations, 42 trees, with reports';
+  return [
+    {
+      what: `Report on ${what}`,
+      value: milliseconds(timed(() => void reportOf({ ...held, seed: 1 }), 3, 1)),
+      wanted: '≤ 15 s',
+    },
+    {
+      what: `What names say of ${what}, told first`,
+      value: milliseconds(timed(() => untilFirst(held), 5, 1)),
+      wanted: '≤ 1 s',
+    },
+  ];
+}
+
+/** A report as far as what is told first. */
+function untilFirst(held: AttentiveClass): void {
+  const enough = new Error('enough');
+  try {
+    reportOf({ ...held, seed: 1 }, (_share, _doing, first) => {
+      if (first) throw enough;
+    });
+  } catch (error) {
+    if (error !== enough) throw error;
+  }
 }
 
 /** The same of 200 students at 200 stations of 60 taxa with 80 characters, of which 28 can be seen at a station; only how long it takes is looked at. */

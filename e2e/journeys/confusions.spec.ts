@@ -227,7 +227,9 @@ test('a class that never goes by the white bands: told on the phone, on paper an
   await expect(chips.nth(3)).toBeDisabled();
   await expect(phone.getByRole('button', { name: 'The whole look of it' })).toBeDisabled();
   await phone.getByRole('button', { name: /Next station/ }).click();
+  await expect(phone.getByRole('heading', { name: 'Station 2' })).toBeVisible();
   await phone.getByRole('button', { name: 'Back to station 1' }).click();
+  await expect(phone.getByRole('heading', { name: 'Station 1' })).toBeVisible();
   await expect(phone.locator('[class*="went-by_"] button[aria-pressed="true"]')).toHaveCount(3);
 
   // On paper: a line in words, read as it is typed.

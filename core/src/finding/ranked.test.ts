@@ -34,6 +34,7 @@ test('findings of all kinds stand in one order; those not sure stand apart; thos
       character('bud.hair', consequence(4, 0.95)),
       character('twig.zigzag', consequence(9, 0.7)),
       character('bud.resin', consequence(-2, 0.1)),
+      character('bud.tip', consequence(0.5, 0.95)),
       character('leaf.sap'),
     ],
     species: [
@@ -59,7 +60,8 @@ test('findings of all kinds stand in one order; those not sure stand apart; thos
     pairs: [],
   };
   const { firm, unsure } = rankedFindings(report, BUILT_IN);
-  expect(firm.map(({ kind }) => kind)).toEqual(['species', 'character']);
+  // A character that is sure is said where it may be worth an error.
+  expect(firm.map(({ kind }) => kind)).toEqual(['species', 'character', 'character']);
   expect(unsure.map((found) => found.kind === 'character' && found.character.characterId)).toEqual([
     'twig.zigzag',
   ]);

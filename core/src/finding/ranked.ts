@@ -16,7 +16,7 @@ export type Finding = {
 );
 
 export interface RankedFindings {
-  /** Said as sure by the report, and worth an error at least. */
+  /** Said as sure by the report, and perhaps worth an error. */
   firm: Finding[];
   /** Worth an error at least by the figures, but not sure. */
   unsure: Finding[];
@@ -111,6 +111,12 @@ export function stationsToAsk(found: Finding, reports: number): string[] {
 
 const several = (ids: readonly string[]): string[] => [...new Set(ids)].slice(0, PROPOSED);
 
+/** Worth an error by its figure; a character that is sure, where it may be: its figure is drawn in, and the smallest thing that is said of it. */
+const isWorthSaying = (found: Finding): boolean => {
+  const { prevented, interval } = found.prevented;
+  return (found.kind === 'character' && isSure(found) ? interval[1] : prevented) >= 1;
+};
+
 /** The errors that a finding would have prevented, times how well it can be taught. */
 export const worthTeaching = ({ prevented, standing }: Pick<Finding, 'prevented' | 'standing'>): number =>
   prevented.prevented * (standing ? TEACHABLE[standing] : 1);
@@ -136,9 +142,7 @@ export function rankedFindings(report: ConfusionReport, vocabulary: Vocabulary):
     ...report.species.map((species): Finding => ({ kind: 'species', species, prevented: species.prevented })),
     ...report.overGiven.map((name): Finding => ({ kind: 'name', name, prevented: name.prevented })),
   ];
-  const worth = all
-    .filter(({ prevented }) => prevented.prevented >= 1)
-    .sort((x, y) => worthTeaching(y) - worthTeaching(x));
+  const worth = all.filter(isWorthSaying).sort((x, y) => worthTeaching(y) - worthTeaching(x));
   return {
     firm: asOne(worth.filter(isSure), vocabulary),
     unsure: asOne(
