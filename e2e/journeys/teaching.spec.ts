@@ -143,6 +143,8 @@ test('a sort on a phone: two piles, what parts them, each pile again, the piles 
   const isBroad = labels.map((label) => /foliage: broad blade/.test(label));
   expect(new Set(isBroad).size).toBe(2);
   for (const [i, is] of isBroad.entries()) if (is) await specimens.nth(i).tap();
+  // It is kept as soon as it is sorted, perhaps before what follows is through.
+  const kept = page.waitForResponse((answer) => answer.url().includes('/api/sit/sorts/') && answer.ok());
   await page.getByRole('button', { name: 'Two piles' }).tap();
   await expect(page.getByText('What parts them: foliage.')).toBeVisible();
   await expect(page.getByRole('heading', { name: 'foliage: broad blade' })).toBeVisible();
@@ -151,7 +153,7 @@ test('a sort on a phone: two piles, what parts them, each pile again, the piles 
   await page.getByRole('button', { name: 'Back to the larger pile' }).tap();
   await expect(page.getByRole('heading', { name: 'Your own key' })).toBeVisible();
   await step('it lies as it was after a reload, and the instructor can read it', async () => {
-    await page.waitForResponse((answer) => answer.url().includes('/api/sit/sorts/') && answer.ok());
+    await kept;
     await page.reload();
     await expect(page.getByText('What parts them: foliage.')).toBeVisible();
     const staff = await browser.newPage();
