@@ -11,12 +11,13 @@ const cleanedText = (text: string): string =>
     .slice(0, LONGEST);
 
 /**
- * An answer that the server can store, whatever was typed or pasted.
+ * An answer that the server can store, whatever was typed or pasted. Words that a paper says it was named by stay with the paper: a phone ticks, and the server
+ * takes no others from it.
  *
  * @example
  * cleaned({ genus: 'Ac\u0000er' }); // { genus: 'Acer' }
  */
-export const cleaned = (answer: Answer): Answer =>
+export const cleaned = ({ wentByUnread: _onPaper, ...answer }: Answer): Answer =>
   Object.fromEntries(
     Object.entries(answer).map(([part, value]) => [
       part,

@@ -177,6 +177,11 @@ test('what is pasted is cleaned before it is sent', () => {
     },
   );
   expect(cleaned({ name: 'fir \ud83c' }).name).toBe('fir \uFFFD');
+  // An answer that paper began is changed on the phone: what only paper can say stays with the paper.
+  expect(cleaned({ genus: 'Abies', wentBy: ['bud.tip'], wentByUnread: ['the wind'] })).toEqual({
+    genus: 'Abies',
+    wentBy: ['bud.tip'],
+  });
 });
 
 test('an answer written while another is on its way is sent after it, and neither is dropped', async () => {
