@@ -1,6 +1,6 @@
 import type { PracticePack } from '@hurrow/contract/practice';
 import { WAY_WORDS } from '@hurrow/core/practice';
-import { useMemo, useReducer, useRef, useState } from 'react';
+import { useEffect, useMemo, useReducer, useRef, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { After } from './After.tsx';
 import { Differs } from './Differs.tsx';
@@ -33,7 +33,9 @@ export function DrillPage({ pack, box }: { pack: PracticePack; box: ReviewBox })
   const [turn, again] = useReducer((n: number) => n + 1, 0);
   const [after, setAfter] = useState<{ told: Told; said: string }>();
   const { question, answered, right, minutes, spent, ended } = drill.state();
+  const named = useNamed();
   const tell = (told: Omit<Told, 'took'>, said: string, took: number) => {
+    named.done();
     const whole = { ...told, took };
     drill.told(whole);
     setAfter({ told: whole, said });
@@ -62,7 +64,15 @@ export function DrillPage({ pack, box }: { pack: PracticePack; box: ReviewBox })
         </div>
       </header>
       <main className={student['pad']}>
-        {!after && <Asked key={turn} question={question} pack={pack} onTold={tell} />}
+        {!after && (
+          <Asked
+            key={turn}
+            question={question}
+            pack={pack}
+            onNamed={(told) => named.keep(() => drill.told(told))}
+            onTold={tell}
+          />
+        )}
         {after && (
           <After
             key={`after ${turn}`}
@@ -80,16 +90,45 @@ export function DrillPage({ pack, box }: { pack: PracticePack; box: ReviewBox })
   );
 }
 
+/** A tree that was named while it is still asked what by: leaving then writes the name down all the same. */
+function useNamed() {
+  const write = useRef<() => void>(undefined);
+  useEffect(() => {
+    const leave = () => {
+      const now = write.current;
+      write.current = undefined;
+      now?.();
+    };
+    // A page that may come back is not left yet.
+    const hidden = ({ persisted }: PageTransitionEvent) => !persisted && leave();
+    window.addEventListener('pagehide', hidden);
+    return () => {
+      window.removeEventListener('pagehide', hidden);
+      leave();
+    };
+  }, []);
+  return {
+    keep: (work: () => void) => {
+      write.current = work;
+    },
+    done: () => {
+      write.current = undefined;
+    },
+  };
+}
+
 type Shown = NonNullable<ReturnType<Drill['state']>['question']>;
 
 interface AskedProps {
   question: Shown;
   pack: PracticePack;
+  /** Told that a tree was named, of which something more is asked. */
+  onNamed(told: Told): void;
   onTold(told: Omit<Told, 'took'>, said: string, took: number): void;
 }
 
 /** The question in its way. */
-function Asked({ question, pack, onTold }: AskedProps) {
+function Asked({ question, pack, onNamed, onTold }: AskedProps) {
   const began = useRef(performance.now());
   const tell = (told: Omit<Told, 'took'>, said = '', at = performance.now()) =>
     onTold(told, said, (at - began.current) / 1000);
@@ -115,7 +154,14 @@ function Asked({ question, pack, onTold }: AskedProps) {
         />
       );
     default:
-      return <NameIt question={question} pack={pack} onTold={tell} />;
+      return (
+        <NameIt
+          question={question}
+          pack={pack}
+          onNamed={(told, at) => onNamed({ ...told, took: (at - began.current) / 1000 })}
+          onTold={tell}
+        />
+      );
   }
 }
 

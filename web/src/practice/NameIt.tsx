@@ -21,10 +21,12 @@ interface NameItProps {
   pack: PracticePack;
   /** Told what was named, and when that was, where something was asked after it (`performance.now`). */
   onTold(told: Omit<Told, 'took'>, said: string, at?: number): void;
+  /** Told what was named, and when, before it is asked what by. */
+  onNamed(told: Omit<Told, 'took'>, at: number): void;
 }
 
 /** One specimen to be named: written, chosen, after a glance, or after its features. */
-export function NameIt({ question, pack, onTold }: NameItProps) {
+export function NameIt({ question, pack, onTold, onNamed }: NameItProps) {
   const [misread, setMisread] = useState<number>();
   if (question.way === 'glance') return <Glance question={question} pack={pack} onTold={onTold} />;
   const asksFirst = question.way === 'features' && misread === undefined;
@@ -46,6 +48,7 @@ export function NameIt({ question, pack, onTold }: NameItProps) {
           pack={pack}
           truth={question.card.taxonId}
           offered={question.way === 'name' ? question.offered : undefined}
+          onNamed={onNamed}
           onTold={(told, said, at) => onTold({ ...told, slips: told.slips + (misread ?? 0) }, said, at)}
         />
       )}
@@ -58,7 +61,7 @@ function Glance({
   question,
   pack,
   onTold,
-}: NameItProps & { question: Extract<NamingQuestion, { way: 'glance' }> }) {
+}: Omit<NameItProps, 'onNamed'> & { question: Extract<NamingQuestion, { way: 'glance' }> }) {
   const [phase, setPhase] = useState<'ready' | 'looking' | 'gone'>('ready');
   const [looks, setLooks] = useState(0);
   useEffect(() => {
@@ -123,7 +126,8 @@ function Write({
   truth,
   offered,
   onTold,
-}: Pick<NameItProps, 'pack' | 'onTold'> & {
+  onNamed,
+}: Pick<NameItProps, 'pack' | 'onTold' | 'onNamed'> & {
   truth: string;
   /** Of what is asked, after the name, whether it was gone by. */
   offered: string[] | undefined;
@@ -136,8 +140,13 @@ function Write({
     const { right, slips, taxonId, said } = namedAs(written, truth, list, pack.common);
     const now = { right, slips, ...(taxonId ? { named: taxonId } : {}) };
     // Who has no idea went by nothing.
-    if (offered && written) setNamed({ told: now, said, at: performance.now() });
-    else onTold(now, said);
+    if (!offered || !written) {
+      onTold(now, said);
+      return;
+    }
+    const at = performance.now();
+    setNamed({ told: now, said, at });
+    onNamed(now, at);
   };
   if (offered && named)
     return (

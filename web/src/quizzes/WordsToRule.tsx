@@ -5,7 +5,7 @@ import { call } from '../app/api.ts';
 import { useVocabulary } from '../app/data.ts';
 import { LinkButton, Problem } from '../app/parts.tsx';
 import { useMarking } from './quizData.ts';
-import { countsAsInWords, wordsToRule } from './wordsToRule.ts';
+import { countsAsInWords, ruledHere, wordsToRule } from './wordsToRule.ts';
 import styles from './quizzes.module.css';
 
 /** Chosen for words that are nothing of what was offered; no character has this id. */
@@ -16,7 +16,8 @@ export function WordsToRule({ marks, quiz }: { marks: Marks; quiz: Quiz }) {
   const vocabulary = useVocabulary();
   const { mark, problem } = useMarking();
   const waiting = wordsToRule(marks, quiz, vocabulary);
-  if (waiting.length + marks.words.length === 0) return null;
+  const ruled = ruledHere(marks);
+  if (waiting.length + ruled.length === 0) return null;
   const params = { quizId: quiz.id };
   const rule = (words: string, countsAs: string | null) =>
     void mark(() => call('POST /api/quizzes/{quizId}/words', { params, body: { words, countsAs } }));
@@ -41,7 +42,8 @@ export function WordsToRule({ marks, quiz }: { marks: Marks; quiz: Quiz }) {
           <label>
             “{words}”{' '}
             <span className="quiet">
-              on {counted(papers, 'paper')}, station {listInWords(stations.map(String))}
+              on {counted(papers, 'paper')}, station{stations.length > 1 && 's'}{' '}
+              {listInWords(stations.map(String))}
             </span>{' '}
             is{' '}
             <select
@@ -61,10 +63,10 @@ export function WordsToRule({ marks, quiz }: { marks: Marks; quiz: Quiz }) {
           </label>
         </p>
       ))}
-      {marks.words.map((ruled) => (
-        <p key={ruled.id} className="quiet">
-          “{ruled.words}” {countsAsInWords(ruled, vocabulary)}, by ruling of {ruled.by}.{' '}
-          <LinkButton onClick={() => takeBack(ruled.id)}>Take it back</LinkButton>
+      {ruled.map((word) => (
+        <p key={word.id} className="quiet">
+          “{word.words}” {countsAsInWords(word, vocabulary)}, by ruling of {word.by}.{' '}
+          <LinkButton onClick={() => takeBack(word.id)}>Take it back</LinkButton>
         </p>
       ))}
     </section>

@@ -5,7 +5,7 @@ import { fireEvent, screen, shownOnPage, waitFor } from '../testing/page.tsx';
 import { answer, marksOf } from '../testing/marked.ts';
 import { standIn } from '../testing/server.ts';
 import { USUAL } from '../testing/taught.ts';
-import { wordsToRule } from './wordsToRule.ts';
+import { ruledHere, wordsToRule } from './wordsToRule.ts';
 import { WordsToRule } from './WordsToRule.tsx';
 
 const quiz = {
@@ -48,6 +48,14 @@ test('a ruling is sent once for all papers; what is ruled is said, and taken bac
   expect(screen.getByText(/“feel” is nothing that was offered, by ruling of Ines/)).toBeTruthy();
   fireEvent.click(screen.getByRole('button', { name: 'Take it back' }));
   await waitFor(() => expect(server.asked.find(({ call }) => call === BACK)!.params['rulingId']).toBe('4'));
+});
+
+test('of what the course ruled only what stands on papers of this quiz is told', () => {
+  const words = [
+    { id: 1, words: 'feel', countsAs: null, by: 'Ines' },
+    { id: 2, words: 'of another quiz', countsAs: null, by: 'Ines' },
+  ];
+  expect(ruledHere({ ...marksOf(answers), words }).map(({ id }) => id)).toEqual([1]);
 });
 
 test('where nothing waits and nothing was ruled, nothing is shown', () => {

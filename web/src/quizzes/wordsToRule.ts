@@ -51,6 +51,12 @@ export function wordsToRule(marks: Marks, quiz: Quiz, vocabulary: Vocabulary): W
     .sort((x, y) => y.papers - x.papers || x.words.localeCompare(y.words));
 }
 
+/** Rulings of the course on words that stand on papers of this quiz. */
+export function ruledHere({ answers, words }: Marks): RuledWords[] {
+  const here = new Set(answers.flatMap(({ written }) => (written.wentByUnread ?? []).map(wordsKey)));
+  return words.filter((ruled) => here.has(ruled.words));
+}
+
 /** What ruled words count as, said after them: “is bud shape”. */
 export function countsAsInWords({ countsAs }: RuledWords, vocabulary: Vocabulary): string {
   if (countsAs === null) return 'is nothing that was offered';
