@@ -61,3 +61,11 @@ test.each([
   const { now } = await twoYears(told, sameList);
   expect(await earlierClasses(hurrow.db, now)).toBeUndefined();
 });
+
+test('hints of a class that told nothing are pooled, and it is not said to have overlooked anything', async () => {
+  const { now, last } = await twoYears(false);
+  const prompts = [{ characterId: 'leaf.shape', stations: 2, effect: 0.2, interval: [0.1, 0.3] }];
+  const held = { characters: [], prompts } as unknown as ClassReport;
+  await keepReport(hurrow.db, last.id, 'hinted', held, new Date('2025-12-01T00:00:00Z'));
+  expect(await earlierClasses(hurrow.db, now)).toEqual({ names: [], overlooked: {}, prompts: [prompts] });
+});

@@ -23,12 +23,13 @@ export async function earlierClasses(db: Db, course: Course): Promise<EarlierCla
     const told = report.characters.filter((found) => found.told);
     if (names.length === MOST) break;
     if (told.length + report.prompts.length === 0 || !alike(taught, await taughtIn(db, courseId))) continue;
-    names.push(name);
     if (report.prompts.length > 0) prompts.push(report.prompts);
+    if (told.length === 0) continue;
+    names.push(name);
     for (const { characterId, overlooked } of told)
       chances.set(characterId, [...(chances.get(characterId) ?? []), overlooked]);
   }
-  if (names.length === 0) return undefined;
+  if (names.length + prompts.length === 0) return undefined;
   const mean = (values: number[]) => values.reduce((sum, x) => sum + x, 0) / values.length;
   return {
     names,

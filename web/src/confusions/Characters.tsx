@@ -7,6 +7,7 @@ import { useVocabulary } from '../app/data.ts';
 import { AnswersBehind } from './AnswersBehind.tsx';
 import { IntervalBar } from './IntervalBar.tsx';
 import { Prompts } from './Prompts.tsx';
+import { isPooled } from './prompts.ts';
 import { Readings } from './Readings.tsx';
 import { notEnough } from './TeachNext.tsx';
 import { capital, counted, type Names } from './useNames.ts';
@@ -33,7 +34,7 @@ export function Characters({ courseId, data, report, names }: CharactersProps) {
       <>
         <h1>Characters</h1>
         <p>{notEnough(report)}</p>
-        <Prompts prompts={report.looking} earlier={report.earlier} names={names} />
+        <Prompts prompts={report.looking} pooled={isPooled(report)} names={names} />
         <Readings readings={report.readings} data={data} names={names} courseId={courseId} />
       </>
     );
@@ -93,7 +94,7 @@ export function Characters({ courseId, data, report, names }: CharactersProps) {
           {idle.map(({ characterId }) => names.character(characterId)).join(', ')}.
         </p>
       )}
-      <Prompts prompts={report.looking} earlier={report.earlier} names={names} />
+      <Prompts prompts={report.looking} pooled={isPooled(report)} names={names} />
       <Readings readings={report.readings} data={data} names={names} courseId={courseId} />
     </>
   );

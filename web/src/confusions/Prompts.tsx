@@ -1,5 +1,4 @@
 import type { PromptFinding } from '@hurrow/core/confusion';
-import { listInWords } from '@hurrow/core/view';
 import { IntervalBar } from './IntervalBar.tsx';
 import { capital, counted, type Names } from './useNames.ts';
 import { effectSaid } from './prompts.ts';
@@ -9,12 +8,12 @@ import styles from './confusions.module.css';
 /** What being told to look did: half of the students were, by lot. */
 export function Prompts({
   prompts,
-  earlier,
+  pooled,
   names,
 }: {
   prompts: readonly PromptFinding[];
-  /** Names of the earlier classes that count with this one. */
-  earlier: readonly string[];
+  /** Earlier classes count with this one. */
+  pooled: boolean;
   names: Names;
 }) {
   if (prompts.length === 0) return null;
@@ -24,9 +23,8 @@ export function Prompts({
       <p className="quiet">
         Half of the students, drawn by lot, were told to look at it. The difference of right answers is what
         looking is worth at these stations; the bar is its 90 % interval.
-        {earlier.length > 0 &&
-          ` Earlier classes count with it where they were told the same: ${listInWords(earlier)}.`}{' '}
-        What it would have prevented rests on this as well.
+        {pooled && ' Earlier classes with nearly the same list, told the same, are counted in.'} What it would
+        have prevented rests on this as well.
       </p>
       <table className={`${ui['plain-table']} ${styles['characters']}`}>
         <thead>

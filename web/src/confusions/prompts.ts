@@ -1,4 +1,4 @@
-import type { PromptFinding } from '@hurrow/core/confusion';
+import type { ConfusionReport, PromptFinding } from '@hurrow/core/confusion';
 
 /**
  * What being told to look did, in hundredths of the answers; only where the interval leaves out nothing is it said to help or to harm.
@@ -14,6 +14,13 @@ export function effectSaid({
   if (low > 0) return `${said}: looking helps`;
   return high < 0 ? `${said}: looking misleads` : `${said}: can’t tell yet`;
 }
+
+/** Whether hints of earlier classes are counted in: it was tried at more stations than those of this class. */
+export const isPooled = ({ looking, prompts }: Pick<ConfusionReport, 'looking' | 'prompts'>): boolean =>
+  stationsOf(looking) > stationsOf(prompts);
+
+const stationsOf = (found: readonly PromptFinding[]): number =>
+  found.reduce((sum, { stations }) => sum + stations, 0);
 
 const inHundred = (share: number): number => Math.abs(Math.round(100 * share));
 const signed = (share: number): string => `${share < -0.005 ? '−' : ''}${inHundred(share)}`;
