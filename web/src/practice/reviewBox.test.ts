@@ -2,6 +2,7 @@ import { jest } from '@jest/globals';
 import 'fake-indexeddb/auto';
 import { IDBFactory } from 'fake-indexeddb';
 import type { ReviewBody } from '@hurrow/contract/practice';
+import { beingKept } from './beingKept.ts';
 import { ReviewBox } from './reviewBox.ts';
 
 let sent: ReviewBody[][];
@@ -82,4 +83,40 @@ test('another student on the same phone finds nothing of it, and loses nothing',
   const second = await open('s2');
   expect(second.snapshot()).toMatchObject({ waiting: 0, pack: undefined });
   expect((await open('s1')).snapshot().waiting).toBe(1);
+});
+
+test('an answer that the page was left over is taken up when practice is opened again, once', async () => {
+  const kept = new Map<string, string>();
+  const storage = {
+    setItem: (key: string, text: string) => void kept.set(key, text),
+    getItem: (key: string) => kept.get(key) ?? null,
+    removeItem: (key: string) => void kept.delete(key),
+  };
+  const ownKeys = () => [...kept.keys()];
+  const getOwnPropertyDescriptor = () => ({ enumerable: true, configurable: true });
+  const before = Object.getOwnPropertyDescriptor(globalThis, 'localStorage');
+  Object.defineProperty(globalThis, 'localStorage', {
+    configurable: true,
+    value: new Proxy(storage, { ownKeys, getOwnPropertyDescriptor }),
+  });
+  try {
+    beingKept('s1', { ...review(1000), id: 'left' });
+    beingKept('s2', { ...review(1000), id: 'of another' });
+    const box = await open();
+    expect(box.snapshot().waiting).toBe(1);
+    expect([...kept.keys()]).toEqual([expect.stringContaining('of another')]);
+    await box.add(review(2000));
+    expect(kept.size).toBe(1);
+    await box.send();
+    expect(sent.flat().map(({ id }) => id === 'left')).toEqual([true, false]);
+    // Noted still, though the store had it: nothing is written twice.
+    beingKept('s1', { ...review(1000), id: 'left' });
+    const again = await open();
+    expect(again.answers().filter(({ id }) => id === 'left')).toHaveLength(1);
+    expect(again.snapshot().waiting).toBe(0);
+    expect(kept.size).toBe(1);
+  } finally {
+    if (before) Object.defineProperty(globalThis, 'localStorage', before);
+    else Reflect.deleteProperty(globalThis, 'localStorage');
+  }
 });

@@ -1,6 +1,7 @@
 import type { PracticePack, ReviewBody } from '@hurrow/contract/practice';
 import { call, isProblem } from '../app/api.ts';
 import { newId } from '../app/newId.ts';
+import { beingKept, leftOver } from './beingKept.ts';
 import { ReviewStore, type HeldReview } from './reviewStore.ts';
 
 export type ReviewState = Readonly<{
@@ -44,6 +45,11 @@ export class ReviewBox {
   static async open(studentId: string): Promise<ReviewBox> {
     const box = new ReviewBox(studentId, await ReviewStore.open(studentId).catch(() => undefined));
     box.held = (await box.store?.reviews()) ?? [];
+    const ids = new Set(box.held.map(({ id }) => id));
+    for (const review of leftOver(studentId)) {
+      if (ids.has(review.id)) beingKept(studentId, review)();
+      else await box.keep(review);
+    }
     const { pack, ahead = 0 } = (await box.store?.pack()) ?? {};
     box.tell({ pack, ahead });
     return box;
@@ -87,10 +93,14 @@ export class ReviewBox {
   }
 
   /** Writes an answer down; it is sent when it can be. */
-  async add(review: Omit<ReviewBody, 'id' | 'device' | 'sequence'>): Promise<void> {
+  add(review: Omit<ReviewBody, 'id' | 'device' | 'sequence'>): Promise<void> {
+    return this.keep({ ...review, id: newId() });
+  }
+
+  private async keep(review: Omit<ReviewBody, 'device' | 'sequence'>): Promise<void> {
+    const done = this.store && beingKept(this.studentId, review);
     const loose = (): HeldReview => ({
       ...review,
-      id: newId(),
       device: 'loose',
       sequence: this.held.length,
       studentId: this.studentId,
@@ -98,6 +108,7 @@ export class ReviewBox {
     });
     const kept = await this.store?.add(review).catch(() => undefined);
     this.held = [...this.held, kept ?? loose()];
+    if (kept) done?.();
     this.tell(kept ? {} : { unkept: true });
   }
 

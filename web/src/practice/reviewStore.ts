@@ -58,7 +58,7 @@ export class ReviewStore {
   }
 
   /** Writes an answer down under the next number of this phone. Rejects where there is no room. */
-  async add(review: Omit<ReviewBody, 'id' | 'device' | 'sequence'>): Promise<HeldReview> {
+  async add(review: Omit<ReviewBody, 'device' | 'sequence'>): Promise<HeldReview> {
     const { studentId } = this;
     const tx = this.db.transaction(['reviews', 'phones'], 'readwrite');
     const phones = tx.objectStore('phones');
@@ -70,7 +70,6 @@ export class ReviewStore {
     const sequence = phone.sequence + 1;
     const held: HeldReview = {
       ...review,
-      id: newId(),
       device: phone.device,
       sequence,
       studentId,
