@@ -20,35 +20,28 @@ export function atlasOf(
   world: Topology<{ countries: Named; land: Named }>,
   us: Topology<{ counties: Named; states: Named }>,
 ): Atlas {
-  const land = once(() => feature(world, world.objects.land) as FeatureCollection);
-  const countries = once(() => feature(world, world.objects.countries));
-  const states = once(() => feature(us, us.objects.states));
-  const borders = once(() => mesh(world, world.objects.countries, (a, b) => a !== b));
-  const stateLines = once(() => mesh(us, us.objects.states, (a, b) => a !== b));
-  const countyLines = once(() => mesh(us, us.objects.counties, (a, b) => a !== b));
-  return {
-    get land() {
-      return land();
-    },
-    get countries() {
-      return countries();
-    },
-    get states() {
-      return states();
-    },
-    get borders() {
-      return borders();
-    },
-    get stateLines() {
-      return stateLines();
-    },
-    get countyLines() {
-      return countyLines();
-    },
-  };
+  return whenAsked<Atlas>({
+    land: () => feature(world, world.objects.land) as FeatureCollection,
+    countries: () => feature(world, world.objects.countries),
+    states: () => feature(us, us.objects.states),
+    borders: () => mesh(world, world.objects.countries, (a, b) => a !== b),
+    stateLines: () => mesh(us, us.objects.states, (a, b) => a !== b),
+    countyLines: () => mesh(us, us.objects.counties, (a, b) => a !== b),
+  });
 }
 
-function once<T>(make: () => T): () => T {
-  let made: { value: T } | undefined;
-  return () => (made ??= { value: make() }).value;
+/** What these make, each made once, when it is first asked for. */
+function whenAsked<T extends object>(makers: { [K in keyof T]: () => T[K] }): T {
+  const made = {} as T;
+  for (const key of Object.keys(makers) as (keyof T)[])
+    Object.defineProperty(made, key, {
+      enumerable: true,
+      configurable: true,
+      get: () => {
+        const value = makers[key]();
+        Object.defineProperty(made, key, { enumerable: true, value });
+        return value;
+      },
+    });
+  return made;
 }
