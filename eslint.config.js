@@ -76,7 +76,7 @@ export default tseslint.config(
       'jsx-a11y/no-noninteractive-element-interactions': ['error', { handlers: ['onClick'] }],
       'jsx-a11y/label-has-associated-control': [
         'error',
-        { controlComponents: ['Input', 'InputNumber', 'Select'] },
+        { controlComponents: ['Input', 'InputNumber', 'Select', 'LanguageChoice'], depth: 4 },
       ],
     },
   },

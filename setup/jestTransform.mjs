@@ -1,4 +1,5 @@
 import swc from '@swc/jest';
+import { withWords } from './words.mjs';
 
 /**
  * Jest runs modules in a context of their own, where every mention of a global such as Math goes through an interceptor: loops of the
@@ -10,11 +11,12 @@ const BUILT_IN =
 export default {
   createTransformer(options) {
     const inner = swc.createTransformer(options);
+    const made = (source, path) => BUILT_IN + (withWords(source, path)?.code ?? source);
     return {
       ...inner,
-      process: (source, ...rest) => inner.process(BUILT_IN + source, ...rest),
-      processAsync: (source, ...rest) => inner.processAsync(BUILT_IN + source, ...rest),
-      getCacheKey: (source, ...rest) => inner.getCacheKey(BUILT_IN + source, ...rest),
+      process: (source, path, ...rest) => inner.process(made(source, path), path, ...rest),
+      processAsync: (source, path, ...rest) => inner.processAsync(made(source, path), path, ...rest),
+      getCacheKey: (source, ...rest) => inner.getCacheKey(`words ${BUILT_IN}${source}`, ...rest),
     };
   },
 };

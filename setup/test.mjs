@@ -7,7 +7,14 @@ installPackages();
 const script = (name) => ['npm', ['run', '--silent', name]];
 // Lint keeps one processor for minutes: the tests of the heart have the other.
 console.log('\n— types, lint, build and core');
-await runTogether([script('types'), script('lint'), script('answers'), script('build'), script('unit')]);
+await runTogether([
+  script('types'),
+  script('lint'),
+  script('answers'),
+  script('languages'),
+  script('build'),
+  script('unit'),
+]);
 endIfFailed([await fetched]);
 // Whoever is killed and started again waits more than it works.
 console.log('\n— server, and what it endures in short');

@@ -1,6 +1,7 @@
 import react from '@vitejs/plugin-react';
 import { defineConfig, type Plugin } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
+import { words } from '../setup/words.mjs';
 import { COLORS, declarations, lookRules } from './src/app/tokens.ts';
 
 /** Puts the colours in front of the base style sheet, so that they stand in one place. */
@@ -37,7 +38,8 @@ const installable = VitePWA({
 
 export default defineConfig({
   root: import.meta.dirname,
-  plugins: [tokens, react(), installable],
+  plugins: [tokens, words(), react(), installable],
+  worker: { plugins: () => [words()] },
   // A class keeps its own name in front, so that a page can be read in the browser's tools.
   css: { modules: { generateScopedName: '[local]_[hash:base64:5]' } },
   build: { target: 'es2022', chunkSizeWarningLimit: 1200, assetsInlineLimit: 0 },

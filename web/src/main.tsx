@@ -3,64 +3,7 @@ import '@fontsource/source-serif-4/latin-400.css';
 import '@fontsource/source-serif-4/latin-600.css';
 import '@fontsource/source-serif-4/latin-400-italic.css';
 import './app/base.css';
-import { notifyManager, QueryClient, QueryClientProvider, useQuery } from '@tanstack/react-query';
-import { lazy, StrictMode, Suspense } from 'react';
-import { createRoot } from 'react-dom/client';
-import { BrowserRouter } from 'react-router';
-import { ApiError, messageOf } from './app/api.ts';
-import { sessionQuery } from './app/session.ts';
-import { holdWhilePressed } from './app/steady.ts';
-import { arriving } from './signin/arriving.ts';
-import { SignIn } from './signin/SignIn.tsx';
-import ui from './app/parts.module.css';
-import { Fenced, Opening } from './app/parts.tsx';
+import { speak } from './language/speak.ts';
 
-// A phone loads only the student's pages, an instructor only the workbench.
-const Workbench = lazy(() => import('./app/Workbench.tsx'));
-const StudentPages = lazy(() => import('./student/StudentPages.tsx'));
-
-notifyManager.setScheduler(holdWhilePressed(window));
-
-const queries = new QueryClient({
-  defaultOptions: {
-    queries: {
-      staleTime: 10_000,
-      retry: (times, error) => times < 2 && (!(error instanceof ApiError) || error.code === 'offline'),
-    },
-  },
-});
-
-function Entry() {
-  const session = useQuery(sessionQuery);
-  if (session.isPending) return <Opening>Opening Hurrow…</Opening>;
-  if (session.isError && !session.data)
-    return (
-      <div className={ui['opening']} role="alert">
-        <p>{messageOf(session.error)}</p>
-        <button className={ui['press']} onClick={() => void session.refetch()}>
-          Try again
-        </button>
-      </div>
-    );
-  const { who } = session.data!;
-  // A link that invites someone is theirs, whoever else is signed in on this machine.
-  if (!who || arriving(window.location.hash).kind === 'invitation') return <SignIn session={session.data!} />;
-  return (
-    <Fenced where={who.role}>
-      <Suspense fallback={<Opening />}>
-        {who.role === 'student' ? <StudentPages /> : <Workbench session={session.data!} />}
-      </Suspense>
-    </Fenced>
-  );
-}
-
-createRoot(document.getElementById('root')!).render(
-  <StrictMode>
-    <QueryClientProvider client={queries}>
-      {/* What is chosen stands in the address at once: a second choice made while the page still works on the first builds on it. */}
-      <BrowserRouter useTransitions={false}>
-        <Entry />
-      </BrowserRouter>
-    </QueryClientProvider>
-  </StrictMode>,
-);
+// What a module says as soon as it is loaded is said in the language that is spoken by then.
+void speak().then(() => import('./app/start.tsx'));

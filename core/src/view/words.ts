@@ -19,18 +19,34 @@ export const LEAVES_TITLES: Record<LeafCondition, string> = { on: 'in leaf', off
 /** What is seen by stepping back: nobody has the form of a tree in hand. */
 const SEEN_BACK: readonly ShownOrgan[] = ['habit', 'site'];
 
-/** "twig, buds and leaves in hand; eye, touch and smell", "form and place from a few steps back, bark in hand; eye". */
-export function viewInWords(view: View): string {
-  const near = { afar: 'from afar', arm: "at arm's length", hand: 'in hand' }[view.nearness];
-  const titles = (organs: readonly ShownOrgan[]) => listInWords(organs.map((organ) => SHOWN_TITLES[organ]));
+/** How the words of a view are said, and how a list of them is: in English, or in the language of a page. */
+export interface Saying {
+  say(word: string): string;
+  list(words: readonly string[]): string;
+}
+
+/**
+ * What is seen, from how near, and by what aids.
+ *
+ * @param saying another language than English: each fixed word goes through `say`
+ * @example
+ * viewInWords({ organs: ['habit', 'bark'], day: 100, nearness: 'hand', aids: ['eye'], qualifiers: {} });
+ * // 'form from a few steps back, bark in hand; eye'
+ */
+export function viewInWords(
+  view: View,
+  { say, list }: Saying = { say: (word) => word, list: listInWords },
+): string {
+  const near = say({ afar: 'from afar', arm: "at arm's length", hand: 'in hand' }[view.nearness]);
+  const titles = (organs: readonly ShownOrgan[]) => list(organs.map((organ) => say(SHOWN_TITLES[organ])));
   const back = view.nearness === 'afar' ? [] : view.organs.filter((organ) => SEEN_BACK.includes(organ));
   const close = view.organs.filter((organ) => !back.includes(organ));
   const parts = [
-    ...(back.length ? [`${titles(back)} from a few steps back`] : []),
+    ...(back.length ? [`${titles(back)} ${say('from a few steps back')}`] : []),
     ...(close.length ? [`${titles(close)} ${near}`] : []),
   ];
-  const leaves = view.leaves ? `, ${LEAVES_TITLES[view.leaves]}` : '';
-  return `${parts.join(', ')}${leaves}; ${listInWords(view.aids)}`;
+  const leaves = view.leaves ? `, ${say(LEAVES_TITLES[view.leaves])}` : '';
+  return `${parts.join(', ')}${leaves}; ${list(view.aids.map(say))}`;
 }
 
 /** "a, b and c". */

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { Course } from '@hurrow/contract/courses';
 import type { LibraryAnswer } from '@hurrow/contract/library';
 import { memo, useMemo } from 'react';
@@ -17,13 +19,15 @@ import {
 } from '@hurrow/core/specimen';
 import type { Calendar } from '@hurrow/core/season';
 import { scientificName } from '@hurrow/core/taxon';
-import { listInWords, SHOWN_TITLES, type View } from '@hurrow/core/view';
+import { SHOWN_TITLES, type View } from '@hurrow/core/view';
 import type { Vocabulary } from '@hurrow/core/vocabulary';
 import { calendarAtSite, useVocabulary } from './data.ts';
 import { useFieldDate } from './fieldDate.tsx';
 import { useStrip } from './strips.ts';
 import styles from './drawings.module.css';
 import { color } from './tokens.ts';
+import { inTongue } from '../language/inTongue.ts';
+import { listInWords } from '../language/inWords.ts';
 
 const Path = ({ path }: { path: DrawnPath }) => (
   <path
@@ -167,26 +171,28 @@ export const Specimen = memo(function Specimen(props: SpecimenProps) {
     return {
       drawing,
       text: traitsInWords(traits, view.organs, vocabulary, audience, units),
-      guessed: listInWords(guessed.map(({ organ }) => SHOWN_TITLES[organ])),
+      guessed: listInWords(guessed.map(({ organ }) => inTongue(SHOWN_TITLES[organ]))),
     };
   }, [profiled, view, calendar, width, height, seed, units, audience, insets, vocabulary]);
   if (!drawn)
     return (
       <p className={`quiet ${styles['no-drawing']}`}>
         {profiled.scores.length === 0
-          ? 'Nothing is scored yet, so nothing can be drawn.'
-          : 'These parts are not on the tree on this date, or their scores are missing.'}
+          ? t`Nothing is scored yet, so nothing can be drawn.`
+          : t`These parts are not on the tree on this date, or their scores are missing.`}
       </p>
     );
   return (
     <>
       <DrawingSvg
         drawing={drawn.drawing}
-        label={`${scientificName(profiled.taxon)}, drawn from its scores. ${drawn.text}`}
+        label={t`${scientificName(profiled.taxon)}, drawn from its scores. ${drawn.text}`}
       />
       {drawn.guessed && (
         <p className="gold">
-          Drawn from few scores: of its {drawn.guessed} too little is recorded, and what is usual stands in.
+          <Trans>
+            Drawn from few scores: of its {drawn.guessed} too little is recorded, and what is usual stands in.
+          </Trans>
         </p>
       )}
     </>
@@ -222,7 +228,7 @@ const GLYPH_FILL: Partial<Record<Shape['role'], string>> = {
 };
 
 function GlyphSvg({ glyph, present }: { glyph: Glyph; present: boolean }) {
-  const hint = `${glyph.label}${present ? '' : ', not on this date'}`;
+  const hint = `${glyph.label}${present ? '' : t`, not on this date`}`;
   return (
     <svg
       width={22}
@@ -259,7 +265,12 @@ export const Strip = memo(function Strip({
   const strip = useStrip(profiled, useVocabulary());
   if (!strip) return <span className={styles['strip']} aria-busy="true" />;
   const glyphs = strip.filter((glyph) => !only || glyph.organ === only);
-  if (glyphs.length === 0) return <span className={`${styles['strip']} quiet`}>not scored</span>;
+  if (glyphs.length === 0)
+    return (
+      <span className={`${styles['strip']} quiet`}>
+        <Trans>not scored</Trans>
+      </span>
+    );
   return (
     <span className={styles['strip']}>
       {glyphs.map((glyph) => (

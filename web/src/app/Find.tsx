@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { useQuery } from '@tanstack/react-query';
 import { useDeferredValue, useState, type KeyboardEvent, type RefObject } from 'react';
 import { useNavigate } from 'react-router';
@@ -41,15 +42,15 @@ export function Find({ courseId, find }: { courseId: string; find: RefObject<HTM
   const none = search.isError
     ? messageOf(search.error)
     : asked === wanted && search.isSuccess && !search.isPlaceholderData
-      ? `No species answers to “${wanted}”.`
-      : 'Looking…';
+      ? t`No species answers to “${wanted}”.`
+      : t`Looking…`;
   return (
     <div className={styles['find']}>
       <input
         ref={find}
         value={text}
-        placeholder="/ find a tree"
-        aria-label="Find a tree"
+        placeholder={t`/ find a tree`}
+        aria-label={t`Find a tree`}
         role="combobox"
         aria-autocomplete="list"
         aria-expanded={wanted !== ''}
@@ -62,7 +63,7 @@ export function Find({ courseId, find }: { courseId: string; find: RefObject<HTM
         onKeyDown={press}
       />
       {wanted && (
-        <ul id={LIST} role="listbox" aria-label="Trees found">
+        <ul id={LIST} role="listbox" aria-label={t`Trees found`}>
           {found.map(({ taxon }, i) => (
             // The field keeps the focus and moves the mark; a press takes an entry.
             <li

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { Button } from 'antd';
 import { useEffect, useRef, useState } from 'react';
 import { textOfFile } from './textOfFile.ts';
@@ -101,7 +103,7 @@ export function ImportFile<Report extends SaidReport>(props: ImportFileProps<Rep
         />
       )}
       <Button disabled={!csv.trim()} loading={saving && !report} onClick={() => void send(true)}>
-        See what it would do
+        <Trans>See what it would do</Trans>
       </Button>{' '}
       <Button
         type="primary"
@@ -109,7 +111,7 @@ export function ImportFile<Report extends SaidReport>(props: ImportFileProps<Rep
         loading={saving && report !== undefined}
         onClick={() => void send(false)}
       >
-        Import
+        <Trans>Import</Trans>
       </Button>
     </div>
   );
@@ -139,19 +141,23 @@ function Chooser({
     <>
       <p>
         <label>
-          Choose a file:{' '}
+          <Trans>Choose a file:</Trans>{' '}
           <input type="file" accept={accept} onChange={(event) => void choose(event.target.files?.[0])} />
         </label>{' '}
-        or paste the table:
+        <Trans>or paste the table:</Trans>
       </p>
       {file && (
         <p role="note">
-          {file.name}, {Math.round(file.text.length / 1000)} kB, is chosen.{' '}
-          <LinkButton onClick={() => setFile(undefined)}>Paste something instead</LinkButton>
+          <Trans>
+            {file.name}, {Math.round(file.text.length / 1000)} kB, is chosen.
+          </Trans>{' '}
+          <LinkButton onClick={() => setFile(undefined)}>
+            <Trans>Paste something instead</Trans>
+          </LinkButton>
         </p>
       )}
       <textarea
-        aria-label="Table"
+        aria-label={t`Table`}
         hidden={file !== undefined}
         value={typed}
         placeholder={example}

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { rowInWords, type SaidReport } from './imported.ts';
 import { Notice } from './parts.tsx';
 
@@ -20,12 +22,20 @@ export function ImportWould({
     <Notice>
       <p>
         {takes === 0
-          ? 'There is nothing new in this file.'
-          : `Importing ${report.what ? `these, ${report.what},` : 'this'} would:`}
+          ? t`There is nothing new in this file.`
+          : t`Importing ${report.what ? t`these, ${report.what},` : t`this`} would:`}
       </p>
       <ul>
-        {report.added.length > 0 && <li>add {report.added.join('; ')}</li>}
-        {report.changed.length > 0 && <li>change {report.changed.join('; ')}</li>}
+        {report.added.length > 0 && (
+          <li>
+            <Trans>add {report.added.join('; ')}</Trans>
+          </li>
+        )}
+        {report.changed.length > 0 && (
+          <li>
+            <Trans>change {report.changed.join('; ')}</Trans>
+          </li>
+        )}
         {(report.also ?? []).map((line) => (
           <li key={line}>{line}</li>
         ))}
@@ -35,10 +45,20 @@ export function ImportWould({
           </li>
         ))}
         {replaced.length > MOST_LINES && (
-          <li className="gold">and replace {replaced.length - MOST_LINES} more</li>
+          <li className="gold">
+            <Trans>and replace {replaced.length - MOST_LINES} more</Trans>
+          </li>
         )}
-        {(report.unchanged ?? 0) > 0 && <li>leave {report.unchanged} as they are: they say the same</li>}
-        {report.ignored.length > 0 && <li>leave out {report.ignored.join('; ')}</li>}
+        {(report.unchanged ?? 0) > 0 && (
+          <li>
+            <Trans>leave {report.unchanged} as they are: they say the same</Trans>
+          </li>
+        )}
+        {report.ignored.length > 0 && (
+          <li>
+            <Trans>leave out {report.ignored.join('; ')}</Trans>
+          </li>
+        )}
         {report.refused.map((row) => (
           <li key={`${row.line}${row.message}`} className="rust">
             {rowInWords(row, 'refused')}

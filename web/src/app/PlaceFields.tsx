@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useQueryClient } from '@tanstack/react-query';
 import { lazy, Suspense, useEffect, useState } from 'react';
 import type { Axis } from '@hurrow/core/range';
@@ -9,8 +11,8 @@ import { LinkButton, Opening } from './parts.tsx';
 const SiteMap = lazy(() => import('../range/SiteMap.tsx'));
 
 const AXES: [Axis, string][] = [
-  ['latitude', 'Latitude'],
-  ['longitude', 'Longitude'],
+  ['latitude', t`Latitude`],
+  ['longitude', t`Longitude`],
 ];
 
 /**
@@ -59,7 +61,9 @@ export function PlaceFields({
         </label>
       ))}
       <label>
-        <span>Elevation, m</span>
+        <span>
+          <Trans>Elevation, m</Trans>
+        </span>
         <input
           inputMode="decimal"
           value={place.elevation}
@@ -75,7 +79,7 @@ export function PlaceFields({
                 {said.text}{' '}
                 {said.repair && (
                   <LinkButton onClick={() => onChange({ ...place, longitude: said.repair! })}>
-                    Take {said.repair}
+                    <Trans>Take {said.repair}</Trans>
                   </LinkButton>
                 )}
               </>
@@ -98,24 +102,34 @@ function Finding({ place, onChange }: { place: WrittenPlace; onChange(place: Wri
     onChange(next);
   };
   const standing = () => {
-    setSaid('Asking this device where it is…');
+    setSaid(t`Asking this device where it is…`);
     navigator.geolocation.getCurrentPosition(
       ({ coords }) => {
         setSaid(undefined);
         change(whereOneStands(place, coords));
       },
-      () => setSaid('This device does not say where it is. Choose the place on the map, or type it.'),
+      () => setSaid(t`This device does not say where it is. Choose the place on the map, or type it.`),
       { enableHighAccuracy: true, timeout: 20_000 },
     );
   };
   return (
     <div className={styles['finding']}>
       <LinkButton onClick={() => setOnMap(!onMap)}>
-        {onMap ? 'Put the map away' : 'Choose on a map'}
+        {onMap ? t`Put the map away` : t`Choose on a map`}
       </LinkButton>
-      {'geolocation' in navigator && <LinkButton onClick={standing}>Take where I stand</LinkButton>}
+      {'geolocation' in navigator && (
+        <LinkButton onClick={standing}>
+          <Trans>Take where I stand</Trans>
+        </LinkButton>
+      )}
       {onMap && (
-        <Suspense fallback={<Opening>Opening the map…</Opening>}>
+        <Suspense
+          fallback={
+            <Opening>
+              <Trans>Opening the map…</Trans>
+            </Opening>
+          }
+        >
           <SiteMap
             place={'problem' in read ? NOWHERE_YET : read}
             onPlace={(found) => change(putOnMap(place, found))}

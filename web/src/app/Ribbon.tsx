@@ -1,16 +1,19 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { WholeCourse } from '@hurrow/contract/courses';
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
-import { dayLabel, dayOfYear, MONTHS, wrapDay } from '@hurrow/core/season';
+import { dayOfYear, wrapDay } from '@hurrow/core/season';
 import { useFieldDate } from './fieldDate.tsx';
 import styles from './ribbon.module.css';
 import { courseWeek, pieces, share } from './weeks.ts';
+import { MONTHS, dayLabel } from '../language/inWords.ts';
 
 /** The season ribbon: the year, the weeks of the course, the parts on show, and the field date as a handle. */
 export function Ribbon({ course }: { course: WholeCourse | undefined }) {
   const { day, today, setDay, rows } = useFieldDate();
   const band = useRef<HTMLDivElement>(null);
   const week = courseWeek(course, day);
-  const label = `${dayLabel(day)}${week ? ` · week ${week}` : ''}`;
+  const label = `${dayLabel(day)}${week ? t` · week ${week}` : ''}`;
 
   const dayAt = (event: PointerEvent) => {
     const box = band.current!.getBoundingClientRect();
@@ -27,7 +30,7 @@ export function Ribbon({ course }: { course: WholeCourse | undefined }) {
     setDay(day + by);
   };
   return (
-    <section className={styles['ribbon']} aria-label="Season ribbon">
+    <section className={styles['ribbon']} aria-label={t`Season ribbon`}>
       <div className={styles['ribbon-titles']} aria-hidden="true">
         {rows.map((row) => (
           <span key={row.title}>{row.title}</span>
@@ -60,14 +63,14 @@ export function Ribbon({ course }: { course: WholeCourse | undefined }) {
           <span
             className={styles['ribbon-today']}
             style={{ left: `${share(today)}%` }}
-            title={`Today, ${dayLabel(today)}`}
+            title={t`Today, ${dayLabel(today)}`}
           />
         )}
         <div
           className={styles['ribbon-handle']}
           role="slider"
           tabIndex={0}
-          aria-label="Field date"
+          aria-label={t`Field date`}
           aria-valuemin={1}
           aria-valuemax={365}
           aria-valuenow={day}
@@ -79,7 +82,7 @@ export function Ribbon({ course }: { course: WholeCourse | undefined }) {
         </div>
       </div>
       <button className={styles['ribbon-reset']} disabled={day === today} onClick={() => setDay(today)}>
-        Today
+        <Trans>Today</Trans>
       </button>
     </section>
   );

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { Button } from 'antd';
 import { useNavigate } from 'react-router';
 import type { ProfiledTaxon } from '@hurrow/core/evidence';
@@ -13,15 +15,17 @@ export function Tray({ courseId, profiles }: { courseId: string; profiles: reado
   const held = taxa.flatMap((id) => profiles.find(({ taxon }) => taxon.id === id) ?? []);
   const ids = held.map(({ taxon }) => taxon.id).join(',');
   return (
-    <footer className={styles['tray']} aria-label="Vasculum">
-      <strong>Vasculum</strong>
+    <footer className={styles['tray']} aria-label={t`Vasculum`}>
+      <strong>
+        <Trans>Vasculum</Trans>
+      </strong>
       <ul>
         {held.map((profiled) => (
           <li key={profiled.taxon.id}>
             <Strip profiled={profiled} only="foliage" />
             {commonName(profiled.taxon)}
             <button
-              aria-label={`Take ${commonName(profiled.taxon)} out of the vasculum`}
+              aria-label={t`Take ${commonName(profiled.taxon)} out of the vasculum`}
               onClick={() => toggle(profiled.taxon.id)}
             >
               ×
@@ -31,9 +35,9 @@ export function Tray({ courseId, profiles }: { courseId: string; profiles: reado
       </ul>
       <span className={`quiet ${styles['tray-hint']}`}>
         {held.length === 0
-          ? 'Press c on a species to gather it here; two make a contrast.'
+          ? t`Press c on a species to gather it here; two make a contrast.`
           : held.length === 1
-            ? 'One more makes a contrast.'
+            ? t`One more makes a contrast.`
             : ''}
       </span>
       <Button
@@ -41,28 +45,28 @@ export function Tray({ courseId, profiles }: { courseId: string; profiles: reado
         disabled={held.length < 2}
         onClick={() => void go(`/c/${courseId}/lookalikes?taxa=${ids}`)}
       >
-        Contrast
+        <Trans>Contrast</Trans>
       </Button>
       <Button
         disabled={held.length < 2}
         onClick={() => void go(`/c/${courseId}/lookalikes/keys?only=${ids}`)}
       >
-        Key
+        <Trans>Key</Trans>
       </Button>
       <Button
         disabled={held.length === 0 || courseId === '-'}
         onClick={() => void go(`/c/${courseId}/course/list?add=${ids}`)}
       >
-        Set
+        <Trans>Set</Trans>
       </Button>
       <Button
         disabled={held.length === 0 || courseId === '-'}
         onClick={() => void go(`/c/${courseId}/quizzes/new?taxa=${ids}`)}
       >
-        Quiz
+        <Trans>Quiz</Trans>
       </Button>
       <Button type="text" disabled={held.length === 0} onClick={empty}>
-        Empty
+        <Trans>Empty</Trans>
       </Button>
     </footer>
   );

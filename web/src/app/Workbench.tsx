@@ -1,3 +1,6 @@
+import { t } from '@lingui/core/macro';
+import { inTongue } from '../language/inTongue.ts';
+import { Trans } from '@lingui/react/macro';
 import type { Credentials, Session } from '@hurrow/contract/session';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { App as AntApp, ConfigProvider, Modal } from 'antd';
@@ -25,6 +28,7 @@ import { Tray } from './Tray.tsx';
 import { DraftList } from '../drafts/DraftList.tsx';
 import { DraftsProvider } from '../drafts/DraftsProvider.tsx';
 import { useVasculum, VasculumProvider } from './vasculum.tsx';
+import { fieldWordsQuery } from '../language/fieldWords.ts';
 import styles from './parts.module.css';
 import workbenchStyles from './workbench.module.css';
 import { Fenced, Opening } from './parts.tsx';
@@ -47,8 +51,9 @@ const nonce = document.querySelector<HTMLMetaElement>('meta[name="csp-nonce"]')?
 
 /** Everything behind an instructor's sign-in. */
 export default function Workbench({ session }: { session: Session }) {
+  const { data: fieldWords } = useQuery(fieldWordsQuery());
   return (
-    <ConfigProvider theme={theme} csp={{ nonce }}>
+    <ConfigProvider theme={theme} csp={{ nonce }} locale={fieldWords ?? undefined}>
       <AntApp>
         <FieldDateProvider today={session.today}>
           <DraftsProvider who={session.who?.id ?? ''}>
@@ -78,6 +83,15 @@ export default function Workbench({ session }: { session: Session }) {
     </ConfigProvider>
   );
 }
+
+const PLACES = [
+  ['species', t`Species`],
+  ['lookalikes', t`Lookalikes`],
+  ['course', t`Course`],
+  ['grounds', t`Grounds`],
+  ['quizzes', t`Quizzes`],
+  ['confusions', t`Confusions`],
+] as const;
 
 /** A page that fills the window, such as a lesson as it is shown. */
 const Alone = () => (
@@ -124,7 +138,7 @@ function Bench({ session }: { session: Session }) {
   return (
     <div className={workbenchStyles['bench']}>
       <button className={workbenchStyles['skip']} onClick={() => place.current?.focus()}>
-        Go to the page
+        <Trans>Go to the page</Trans>
       </button>
       <Header session={session} courseId={courseId} find={find} />
       <SignedOut />
@@ -146,7 +160,7 @@ function Bench({ session }: { session: Session }) {
         </Fenced>
       </main>
       <Tray courseId={courseId} profiles={profiles} />
-      <Modal open={help} onCancel={() => setHelp(false)} footer={null} title="Keys">
+      <Modal open={help} onCancel={() => setHelp(false)} footer={null} title={t`Keys`}>
         <dl className={workbenchStyles['keys']}>
           {KEYS.map(([key, does]) => (
             <div key={key}>
@@ -182,27 +196,33 @@ function Header({
   return (
     <header className={workbenchStyles['bar']}>
       <Link to={`/c/${courseId}/course`} className={workbenchStyles['bar-name']}>
-        Hurrow
+        <Trans>Hurrow</Trans>
       </Link>
       <select
-        aria-label="Course"
+        aria-label={t`Course`}
         value={courseId}
         onChange={(event) =>
           void go(event.target.value === 'new' ? '/c/-/course' : `/c/${event.target.value}/course`)
         }
       >
-        {courseId === '-' && <option value="-">No course yet</option>}
+        {courseId === '-' && (
+          <option value="-">
+            <Trans>No course yet</Trans>
+          </option>
+        )}
         {courses.map((course) => (
           <option key={course.id} value={course.id}>
             {course.name}
           </option>
         ))}
-        <option value="new">Another course…</option>
+        <option value="new">
+          <Trans>Another course…</Trans>
+        </option>
       </select>
-      <nav aria-label="Places">
-        {(['Species', 'Lookalikes', 'Course', 'Grounds', 'Quizzes', 'Confusions'] as const).map((place) => (
-          <NavLink key={place} to={`/c/${courseId}/${place.toLowerCase()}`}>
-            {place}
+      <nav aria-label={t`Places`}>
+        {PLACES.map(([place, title]) => (
+          <NavLink key={place} to={`/c/${courseId}/${place}`}>
+            {title}
           </NavLink>
         ))}
       </nav>
@@ -211,12 +231,12 @@ function Header({
       <Link
         className={workbenchStyles['bar-who']}
         to={`/c/${courseId}/people`}
-        title={`${session.who?.role}: password and people`}
+        title={t`${inTongue(session.who?.role ?? '')}: password and people`}
       >
         {session.who?.name}
       </Link>
       <button className={workbenchStyles['bar-out']} onClick={() => void leave()}>
-        Sign out
+        <Trans>Sign out</Trans>
       </button>
     </header>
   );
@@ -252,33 +272,37 @@ function SignedOut() {
         });
       }}
     >
-      <strong>You are signed out. What you typed is still here.</strong> Sign in and save again:
+      <Trans>
+        <strong>You are signed out. What you typed is still here.</strong> Sign in and save again:
+      </Trans>
       <input
         name="email"
         type="email"
-        placeholder="E-mail"
-        aria-label="E-mail"
+        placeholder={t`E-mail`}
+        aria-label={t`E-mail`}
         autoComplete="username"
         required
       />
       <input
         name="password"
         type="password"
-        placeholder="Password"
-        aria-label="Password"
+        placeholder={t`Password`}
+        aria-label={t`Password`}
         autoComplete="current-password"
         required
       />
       {asksCode && (
         <input
           name="code"
-          placeholder="Code"
-          aria-label="Code of your telephone"
+          placeholder={t`Code`}
+          aria-label={t`Code of your telephone`}
           autoComplete="one-time-code"
           required
         />
       )}
-      <button>Sign in</button>
+      <button>
+        <Trans>Sign in</Trans>
+      </button>
       {problem && <span className="rust">{problem}</span>}
     </form>
   );

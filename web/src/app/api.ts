@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { addressOf } from '@hurrow/contract/address';
 import type { Answer, Call, Given } from '@hurrow/contract/api';
 import type { ProblemAnswer, ProblemCode } from '@hurrow/contract/problem';
@@ -77,16 +78,16 @@ export async function call<C extends Call>(
   } catch {
     throw new ApiError(
       'offline',
-      'No connection to the server. What you typed is kept; try again when you are back online.',
+      t`No connection to the server. What you typed is kept; try again when you are back online.`,
     );
   }
   const answer = (await response.json().catch(() => ({}))) as Partial<ProblemAnswer>;
   if (response.ok) return answer as Answer<C>;
-  const { code = 'unexpected', message = 'The server did not answer as expected. Try again.' } = answer;
+  const { code = 'unexpected', message = t`The server did not answer as expected. Try again.` } = answer;
   if (code === 'signedOut' && !path.startsWith('/api/session')) lost.forEach((listener) => listener());
   throw new ApiError(code, message, answer.details);
 }
 
 /** The message of any error, for showing. */
 export const messageOf = (error: unknown): string =>
-  error instanceof Error ? error.message : 'Something went wrong. Try again.';
+  error instanceof Error ? error.message : t`Something went wrong. Try again.`;

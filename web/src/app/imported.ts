@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { ImportReport } from '@hurrow/contract/reports';
 
 /** What an import says it would do, of whatever is imported. */
@@ -9,6 +10,6 @@ export const takenBy = ({ added, changed, also, replaced }: SaidReport, replace:
 
 /** A row of a report in words, with its line of the file where it has one: “line 3 refused: …”. */
 export const rowInWords = ({ line, message }: { line: number; message: string }, verb = ''): string => {
-  const lead = [line > 0 ? `line ${line}` : '', verb].filter(Boolean).join(' ');
+  const lead = [line > 0 ? t`line ${line}` : '', verb].filter(Boolean).join(' ');
   return lead ? `${lead}: ${message}` : message;
 };

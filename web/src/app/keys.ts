@@ -1,16 +1,17 @@
+import { t } from '@lingui/core/macro';
 import { useEffect, useEffectEvent } from 'react';
 
 /** The keyboard map, as it is shown by `?`. */
 export const KEYS: [string, string][] = [
-  ['/', 'find a tree'],
-  ['g s', 'go to Species (g l Lookalikes, g c Course, g g Grounds, g q Quizzes, g f Confusions)'],
-  ['j  k', 'next and previous in a list'],
-  ['c', 'gather the tree you are looking at into the vasculum, or take it out'],
-  ['e', 'edit the profile'],
-  ['n', 'enter a new species (in Species)'],
-  ['r', 'draw another individual'],
-  ['[  ]', 'field date a week back, a week on'],
-  ['?', 'this list'],
+  ['/', t`find a tree`],
+  ['g s', t`go to Species (g l Lookalikes, g c Course, g g Grounds, g q Quizzes, g f Confusions)`],
+  ['j  k', t`next and previous in a list`],
+  ['c', t`gather the tree you are looking at into the vasculum, or take it out`],
+  ['e', t`edit the profile`],
+  ['n', t`enter a new species (in Species)`],
+  ['r', t`draw another individual`],
+  ['[  ]', t`field date a week back, a week on`],
+  ['?', t`this list`],
 ];
 
 const typing = (target: EventTarget | null) =>

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { Component, type ButtonHTMLAttributes, type ReactNode } from 'react';
 import { NavLink } from 'react-router';
 import ui from './parts.module.css';
@@ -17,7 +19,7 @@ export const Notice = ({ children }: { children: ReactNode }) => (
 );
 
 /** What stands in a page until it is there. */
-export const Opening = ({ children = 'Opening…' }: { children?: ReactNode }) => (
+export const Opening = ({ children = t`Opening…` }: { children?: ReactNode }) => (
   <p className={ui['opening']}>{children}</p>
 );
 
@@ -100,17 +102,21 @@ export class Fenced extends Component<
     if (!fault) return this.props.children;
     return (
       <section className={ui['page']} role="alert">
-        <h1>This page has failed</h1>
+        <h1>
+          <Trans>This page has failed</Trans>
+        </h1>
         <p>
-          Something in it could not be shown. What you typed is kept. Try again; if it fails again, tell the
-          owner of this Hurrow what you did before, and this: <q>{fault.message}</q>
+          <Trans>
+            Something in it could not be shown. What you typed is kept. Try again; if it fails again, tell the
+            owner of this Hurrow what you did before, and this: <q>{fault.message}</q>
+          </Trans>
         </p>
         <p>
           <button className={ui['press']} onClick={() => window.location.reload()}>
-            Try again
+            <Trans>Try again</Trans>
           </button>{' '}
           <button className={ui['press']} onClick={() => window.location.assign('/')}>
-            Go to the first page
+            <Trans>Go to the first page</Trans>
           </button>
         </p>
       </section>

@@ -1,4 +1,6 @@
+import { t } from '@lingui/core/macro';
 import { degreesInWords } from '@hurrow/core/range';
+import { writtenAs } from '../language/inWords.ts';
 
 /** Kilometers beyond which a site lies far from where the trees of a library grow. */
 const FAR = 800;
@@ -24,11 +26,11 @@ export function placeDoubt(
   const words = `${degreesInWords(latitude, 'latitude')} ${degreesInWords(longitude, 'longitude')}`;
   const other = name(-longitude, latitude);
   const repair = other ? degreesInWords(-longitude, 'longitude') : '';
-  const ask = other ? ` Did you mean ${other}?` : '';
-  if (!here) return { text: `${words} lies in the sea.${ask || ' Check both numbers.'}`, repair };
+  const ask = other ? t` Did you mean ${other}?` : '';
+  if (!here) return { text: t`${words} lies in the sea.${ask || t` Check both numbers.`}`, repair };
   if (distance !== undefined && distance > FAR)
     return {
-      text: `${words}, ${here}: ${Math.round(distance).toLocaleString('en-US')} km from the nearest range of the library.${ask}`,
+      text: t`${words}, ${here}: ${Math.round(distance).toLocaleString(writtenAs('en-US'))} km from the nearest range of the library.${ask}`,
       repair,
     };
   return { text: `${words}, ${here}.` };

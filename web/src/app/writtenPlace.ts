@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { degreesInWords, parseDegrees } from '@hurrow/core/range';
 
 /** A place as it is typed; what is written stays, readable or not. */
@@ -17,7 +18,7 @@ export function readPlace(
   if (!longitude.ok) return { problem: longitude.problem };
   const elevation = Number(written.elevation.trim().replace(/\s*m$/i, '').replace('−', '-'));
   if (!written.elevation.trim() || !Number.isFinite(elevation) || elevation < -450 || elevation > 6000)
-    return { problem: 'Write the elevation in meters, such as 780.' };
+    return { problem: t`Write the elevation in meters, such as 780.` };
   return { latitude: latitude.value, longitude: longitude.value, elevation };
 }
 
@@ -71,5 +72,5 @@ export const elevationDoubt = (before: WrittenPlace, after: WrittenPlace): strin
   before.elevation.trim() !== '' &&
   before.elevation === after.elevation &&
   (before.latitude !== after.latitude || before.longitude !== after.longitude)
-    ? `The elevation, ${before.elevation} m, is still that of the place before: 122 m up shift spring by four days.`
+    ? t`The elevation, ${before.elevation} m, is still that of the place before: 122 m up shift spring by four days.`
     : undefined;

@@ -1,9 +1,12 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { ConfusionData } from '@hurrow/contract/confusions';
 import { Link } from 'react-router';
 import { answerId } from '@hurrow/core/confusion';
 import { MEDIUM_TITLES } from '@hurrow/core/view';
 import type { Names } from './useNames.ts';
 import styles from './confusions.module.css';
+import { inTongue } from '../language/inTongue.ts';
 
 interface AnswersBehindProps {
   data: ConfusionData;
@@ -33,8 +36,10 @@ export function AnswersBehind({ data, responses, names, base }: AnswersBehindPro
           <p>
             <strong>{names.taxon(station.truth)}</strong>{' '}
             <span className="quiet">
-              {quizzes.get(station.quizId)?.title}, station {station.position},{' '}
-              {MEDIUM_TITLES[station.medium]}
+              <Trans>
+                {quizzes.get(station.quizId)?.title}, station {station.position},{' '}
+                {inTongue(MEDIUM_TITLES[station.medium])}
+              </Trans>
             </span>
           </p>
           <p>
@@ -47,7 +52,7 @@ export function AnswersBehind({ data, responses, names, base }: AnswersBehindPro
                 ) : answer.written ? (
                   `“${answer.written}”`
                 ) : (
-                  'left blank'
+                  t`left blank`
                 )}
               </span>
             ))}

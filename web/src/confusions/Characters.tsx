@@ -1,3 +1,5 @@
+import { plural, t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { ClassReport, ConfusionData } from '@hurrow/contract/confusions';
 import { useState } from 'react';
 import { misreadOrOverlooked, type CharacterFinding } from '@hurrow/core/confusion';
@@ -10,8 +12,9 @@ import { Prompts } from './Prompts.tsx';
 import { isPooled } from './prompts.ts';
 import { Readings } from './Readings.tsx';
 import { notEnough } from './TeachNext.tsx';
-import { capital, counted, type Names } from './useNames.ts';
+import { capital, type Names } from './useNames.ts';
 import { LinkButton } from '../app/parts.tsx';
+import { inTongue } from '../language/inTongue.ts';
 import ui from '../app/parts.module.css';
 import styles from './confusions.module.css';
 
@@ -32,7 +35,9 @@ export function Characters({ courseId, data, report, names }: CharactersProps) {
   if (report.state !== 'enough')
     return (
       <>
-        <h1>Characters</h1>
+        <h1>
+          <Trans>Characters</Trans>
+        </h1>
         <p>{notEnough(report)}</p>
         <Prompts prompts={report.looking} pooled={isPooled(report)} names={names} />
         <Readings readings={report.readings} data={data} names={names} courseId={courseId} />
@@ -47,20 +52,35 @@ export function Characters({ courseId, data, report, names }: CharactersProps) {
   const idle = report.characters.filter(({ telling }) => telling.length === 0);
   return (
     <>
-      <h1>Characters</h1>
+      <h1>
+        <Trans>Characters</Trans>
+      </h1>
       <p className="quiet">
-        The share of its worth that the class uses of each character: 100 % is the use of its typical one, the
-        line in the middle. Bars are 90 % intervals; where one reaches from hardly any use to full use, the
-        answers can’t tell yet. “Went by it” sets how often they said so beside how often it would be usual.
+        <Trans>
+          The share of its worth that the class uses of each character: 100 % is the use of its typical one,
+          the line in the middle. Bars are 90 % intervals; where one reaches from hardly any use to full use,
+          the answers can’t tell yet. “Went by it” sets how often they said so beside how often it would be
+          usual.
+        </Trans>
       </p>
       <table className={`${ui['plain-table']} ${styles['characters']}`}>
         <thead>
           <tr>
-            <th>Character</th>
-            <th colSpan={2}>Share of its worth used</th>
-            <th className={styles['num']}>Went by it</th>
-            <th className={styles['num']}>Stations that could tell</th>
-            <th className={styles['num']}>Wrong answers it tells</th>
+            <th>
+              <Trans>Character</Trans>
+            </th>
+            <th colSpan={2}>
+              <Trans>Share of its worth used</Trans>
+            </th>
+            <th className={styles['num']}>
+              <Trans>Went by it</Trans>
+            </th>
+            <th className={styles['num']}>
+              <Trans>Stations that could tell</Trans>
+            </th>
+            <th className={styles['num']}>
+              <Trans>Wrong answers it tells</Trans>
+            </th>
           </tr>
         </thead>
         {[...organs].map(([organ, characters]) => (
@@ -69,8 +89,8 @@ export function Characters({ courseId, data, report, names }: CharactersProps) {
               <th colSpan={6} scope="rowgroup" className={styles['organ']}>
                 {capital(
                   organ === 'needle'
-                    ? 'needles'
-                    : (SHOWN_TITLES[organ as keyof typeof SHOWN_TITLES] ?? organ),
+                    ? t`needles`
+                    : inTongue(SHOWN_TITLES[organ as keyof typeof SHOWN_TITLES] ?? organ),
                 )}
               </th>
             </tr>
@@ -90,8 +110,10 @@ export function Characters({ courseId, data, report, names }: CharactersProps) {
       </table>
       {idle.length > 0 && (
         <p className="quiet">
-          <strong>Never decided anything</strong> at these stations, so that nothing can be said of them:{' '}
-          {idle.map(({ characterId }) => names.character(characterId)).join(', ')}.
+          <Trans>
+            <strong>Never decided anything</strong> at these stations, so that nothing can be said of them:{' '}
+            {idle.map(({ characterId }) => names.character(characterId)).join(', ')}.
+          </Trans>
         </p>
       )}
       <Prompts prompts={report.looking} pooled={isPooled(report)} names={names} />
@@ -136,7 +158,7 @@ function CharacterRow({
 
 /** How often they said they went by it, of how often that would be usual. */
 const toldSaid = ({ told }: CharacterFinding): string =>
-  told ? `${told.told} for ${Math.max(1, Math.round(told.expected))}` : '–';
+  told ? t`${told.told} for ${Math.max(1, Math.round(told.expected))}` : '–';
 
 /** How much of its worth is used, as a bar and in words, and why where it is little. */
 function UseOf({ found, report }: { found: CharacterFinding; report: ClassReport }) {
@@ -144,7 +166,7 @@ function UseOf({ found, report }: { found: CharacterFinding; report: ClassReport
   if (!worth)
     return (
       <td colSpan={2} className="quiet">
-        too few to say
+        <Trans>too few to say</Trans>
       </td>
     );
   const { text, range } = saidUse(worth);
@@ -159,7 +181,7 @@ function UseOf({ found, report }: { found: CharacterFinding; report: ClassReport
           to={MOST}
           mark={1}
           tone={little ? 'rust' : 'action'}
-          label={range ? `${text}, 90 % interval ${range}` : text}
+          label={range ? t`${text}, 90 % interval ${range}` : text}
         />
       </td>
       <td>
@@ -194,23 +216,32 @@ function Opened({
   return (
     <div className={styles['opened-character']}>
       <p>
-        Could tell at{' '}
-        {stations
-          .map(
-            (station) =>
-              `${title.get(station.quizId)} station ${station.position} (${names.taxon(station.truth)})`,
-          )
-          .join(', ')}
-        .
+        <Trans>
+          Could tell at{' '}
+          {stations
+            .map(
+              (station) =>
+                t`${title.get(station.quizId) ?? ''} station ${station.position} (${names.taxon(station.truth)})`,
+            )
+            .join(', ')}
+          .
+        </Trans>
       </p>
       {found.assumed.length > 0 && (
         <p className="gold">
-          Not scored for {found.assumed.map(names.taxon).join(', ')}: there the mean of the list stands in.
+          <Trans>
+            Not scored for {found.assumed.map(names.taxon).join(', ')}: there the mean of the list stands in.
+          </Trans>
         </p>
       )}
       {found.behind.length > 0 ? (
         <>
-          <p>{capital(counted(found.behind.length, 'wrong answer'))} that it tells from the truth:</p>
+          <p>
+            <Trans>
+              {capital(plural(found.behind.length, { one: '# wrong answer', other: '# wrong answers' }))} that
+              it tells from the truth:
+            </Trans>
+          </p>
           <AnswersBehind
             data={data}
             responses={found.behind}
@@ -219,7 +250,9 @@ function Opened({
           />
         </>
       ) : (
-        <p>No wrong answer would have been told by it.</p>
+        <p>
+          <Trans>No wrong answer would have been told by it.</Trans>
+        </p>
       )}
     </div>
   );

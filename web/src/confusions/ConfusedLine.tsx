@@ -1,3 +1,4 @@
+import { Trans } from '@lingui/react/macro';
 import { Link } from 'react-router';
 import { commonName } from '@hurrow/core/taxon';
 import { useLibrary } from '../app/data.ts';
@@ -13,11 +14,13 @@ export function ConfusedLine({ courseId, taxonId }: { courseId: string; taxonId:
   if (!worst || !other) return null;
   return (
     <p className={styles['confused-line']}>
-      In this course it was called {commonName(other.taxon)} in{' '}
-      <strong className="rust">
-        {worst.count} of {worst.asked}
-      </strong>{' '}
-      answers. <Link to={`/c/${courseId}/confusions/${taxonId}/${worst.answer}`}>What settles it</Link>
+      <Trans>
+        In this course it was called {commonName(other.taxon)} in{' '}
+        <strong className="rust">
+          {worst.count} of {worst.asked}
+        </strong>{' '}
+        answers. <Link to={`/c/${courseId}/confusions/${taxonId}/${worst.answer}`}>What settles it</Link>
+      </Trans>
     </p>
   );
 }

@@ -1,3 +1,5 @@
+import { plural, t } from '@lingui/core/macro';
+import { Plural, Trans } from '@lingui/react/macro';
 import type { ClassReport, ConfusionData, Scores } from '@hurrow/contract/confusions';
 import { Button, Progress } from 'antd';
 import { useState, type ReactNode } from 'react';
@@ -15,12 +17,12 @@ import { Stations } from './Stations.tsx';
 import { TeachNext } from './TeachNext.tsx';
 import { useConfusions } from './useConfusions.ts';
 import { firstInWords } from './firstLook.ts';
-import { counted, useNames, type Names } from './useNames.ts';
-import { listInWords } from '@hurrow/core/view';
+import { useNames, type Names } from './useNames.ts';
 import { useReport } from './useReport.ts';
 import { Opening, Problem } from '../app/parts.tsx';
 import ui from '../app/parts.module.css';
 import styles from './confusions.module.css';
+import { listInWords } from '../language/inWords.ts';
 
 /** What a class mixes up and which characters it overlooks: what to teach next, and all that lies behind it. */
 export default function ConfusionsPlace({ courseId }: { courseId: string }) {
@@ -41,12 +43,21 @@ function Parts({ courseId }: { courseId: string }) {
   const work = useReport(courseId, scores, earlier);
   const names = useNames(courseId);
   if (courseId === '-')
-    return <Nothing text="Make a course and hold a quiz; the confusions of its students then stand here." />;
-  if (query.isPending) return <Opening>Counting the answers…</Opening>;
+    return (
+      <Nothing text={t`Make a course and hold a quiz; the confusions of its students then stand here.`} />
+    );
+  if (query.isPending)
+    return (
+      <Opening>
+        <Trans>Counting the answers…</Trans>
+      </Opening>
+    );
   if (query.isError && !data) return <Problem>{messageOf(query.error)}</Problem>;
   if (answers.length === 0)
     return (
-      <Nothing text="No answers yet. Open a quiz and let students answer, or enter their papers; the confusions then stand here." />
+      <Nothing
+        text={t`No answers yet. Open a quiz and let students answer, or enter their papers; the confusions then stand here.`}
+      />
     );
   const withReport = (show: (report: ClassReport) => ReactNode) =>
     work.report ? show(work.report) : <Waiting work={work} names={names} />;
@@ -108,16 +119,28 @@ function Parts({ courseId }: { courseId: string }) {
 
 /** The parts of the place. */
 const PartsNav = ({ base }: { base: string }) => (
-  <nav aria-label="Parts of Confusions">
+  <nav aria-label={t`Parts of Confusions`}>
     <NavLink to={base} end>
-      What to teach next
+      <Trans>What to teach next</Trans>
     </NavLink>
-    <NavLink to={`${base}/pairs`}>Pairs</NavLink>
-    <NavLink to={`${base}/characters`}>Characters</NavLink>
-    <NavLink to={`${base}/stations`}>Stations</NavLink>
-    <NavLink to={`${base}/students`}>Students</NavLink>
-    <NavLink to={`${base}/trends`}>Over the quizzes</NavLink>
-    <NavLink to={`${base}/report`}>For a colleague</NavLink>
+    <NavLink to={`${base}/pairs`}>
+      <Trans>Pairs</Trans>
+    </NavLink>
+    <NavLink to={`${base}/characters`}>
+      <Trans>Characters</Trans>
+    </NavLink>
+    <NavLink to={`${base}/stations`}>
+      <Trans>Stations</Trans>
+    </NavLink>
+    <NavLink to={`${base}/students`}>
+      <Trans>Students</Trans>
+    </NavLink>
+    <NavLink to={`${base}/trends`}>
+      <Trans>Over the quizzes</Trans>
+    </NavLink>
+    <NavLink to={`${base}/report`}>
+      <Trans>For a colleague</Trans>
+    </NavLink>
   </nav>
 );
 
@@ -139,22 +162,30 @@ function Choices({
   return (
     <>
       <label className={styles['scores-choice']}>
-        Scores{' '}
+        <Trans>Scores</Trans>{' '}
         <select value={scores} onChange={(event) => onScores(event.target.value as Scores)}>
-          <option value="now">as they are now</option>
-          <option value="then">as they were then</option>
+          <option value="now">
+            <Trans>as they are now</Trans>
+          </option>
+          <option value="then">
+            <Trans>as they were then</Trans>
+          </option>
         </select>
       </label>
       {(earlier === 'without' || classes.length > 0) && (
         <label className={styles['scores-choice']}>
-          What earlier classes overlooked{' '}
+          <Trans>What earlier classes overlooked</Trans>{' '}
           <select
             value={earlier}
             title={listInWords(classes)}
             onChange={(event) => onEarlier(event.target.value as 'with' | 'without')}
           >
-            <option value="with">taken in</option>
-            <option value="without">left out</option>
+            <option value="with">
+              <Trans>taken in</Trans>
+            </option>
+            <option value="without">
+              <Trans>left out</Trans>
+            </option>
           </select>
         </label>
       )}
@@ -180,10 +211,23 @@ function Facts({
         .map(({ id, title }) => (
           <li key={id}>{title}</li>
         ))}
-      <li>{counted(new Set(answers.map(({ studentId }) => studentId)).size, 'student')}</li>
-      <li>{counted(answers.length, 'answer')}</li>
-      <li>{wrong} wrong</li>
-      {left > 0 && <li>{counted(left, 'station')} left out</li>}
+      <li>
+        {plural(new Set(answers.map(({ studentId }) => studentId)).size, {
+          one: '# student',
+          other: '# students',
+        })}
+      </li>
+      <li>{plural(answers.length, { one: '# answer', other: '# answers' })}</li>
+      <li>
+        <Trans>{wrong} wrong</Trans>
+      </li>
+      {left > 0 && (
+        <li>
+          <Trans>
+            <Plural value={left} one="# station" other="# stations" /> left out
+          </Trans>
+        </li>
+      )}
     </ul>
   );
 }
@@ -194,30 +238,40 @@ function Waiting({ work, names }: { work: ReturnType<typeof useReport>; names: N
     return (
       <>
         <Problem>{messageOf(work.error)}</Problem>
-        <Button onClick={work.again}>Try again</Button>
+        <Button onClick={work.again}>
+          <Trans>Try again</Trans>
+        </Button>
       </>
     );
   if (!work.working)
     return (
       <>
-        <p>Stopped. The pairs are counted all the same.</p>
+        <p>
+          <Trans>Stopped. The pairs are counted all the same.</Trans>
+        </p>
         <Button type="primary" onClick={work.again}>
-          Work it out
+          <Trans>Work it out</Trans>
         </Button>
       </>
     );
-  const { share = 0, doing = 'looking for an earlier result', first } = work.progress ?? {};
+  const { share = 0, doing = t`looking for an earlier result`, first } = work.progress ?? {};
   return (
     <div className={styles['working-out']} role="status">
-      <h1>Working it out</h1>
+      <h1>
+        <Trans>Working it out</Trans>
+      </h1>
       <Progress
-        aria-label="How far the report is"
+        aria-label={t`How far the report is`}
         percent={Math.round(share * 100)}
         strokeColor="var(--action)"
       />
-      <p className="quiet">Now {doing}.</p>
+      <p className="quiet">
+        <Trans>Now {doing}.</Trans>
+      </p>
       {first && <p>{firstInWords(first, names)}</p>}
-      <Button onClick={work.stop}>Stop</Button>
+      <Button onClick={work.stop}>
+        <Trans>Stop</Trans>
+      </Button>
     </div>
   );
 }
@@ -225,7 +279,9 @@ function Waiting({ work, names }: { work: ReturnType<typeof useReport>; names: N
 function Nothing({ text }: { text: string }) {
   return (
     <section className={ui['page']}>
-      <h1>What to teach next</h1>
+      <h1>
+        <Trans>What to teach next</Trans>
+      </h1>
       <p>{text}</p>
     </section>
   );

@@ -1,10 +1,12 @@
+import { plural, t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { ClassReport, ConfusionData } from '@hurrow/contract/confusions';
-import { viewInWords } from '@hurrow/core/view';
 import { call } from '../app/api.ts';
-import { counted, percent, type Names } from './useNames.ts';
+import { percent, type Names } from './useNames.ts';
 import styles from './confusions.module.css';
 import { LinkButton, Problem } from '../app/parts.tsx';
 import { STALE, useSaving } from '../app/useSaving.ts';
+import { viewInWords } from '../language/inWords.ts';
 
 /** Leaves a station out of the analyses of a course, or takes it in again, and asks for everything anew. */
 export function useLeaveOut(courseId: string) {
@@ -45,16 +47,20 @@ export function NotTheirFault({ courseId, data, report, names }: NotTheirFaultPr
         ).length;
         return (
           <p key={station.id}>
-            <strong>Not their fault: </strong>
+            <strong>
+              <Trans>Not their fault:</Trans>{' '}
+            </strong>
             <span className="quiet">
-              {title.get(station.quizId)}, station {station.position} ({names.taxon(station.truth)},{' '}
-              {viewInWords(station.view)}){' '}
-              {station.leftOut
-                ? `is left out of all figures here, with its ${counted(errors, 'error')}.`
-                : `could be named by an ideal reader in ${percent(fairness.get(station.id)!.right)} of cases. Its ${counted(errors, 'error')} are counted.`}
+              <Trans>
+                {title.get(station.quizId)}, station {station.position} ({names.taxon(station.truth)},{' '}
+                {viewInWords(station.view)}){' '}
+                {station.leftOut
+                  ? t`is left out of all figures here, with its ${plural(errors, { one: '# error', other: '# errors' })}.`
+                  : t`could be named by an ideal reader in ${percent(fairness.get(station.id)!.right)} of cases. Its ${plural(errors, { one: '# error', other: '# errors' })} are counted.`}
+              </Trans>
             </span>{' '}
             <LinkButton disabled={saving} onClick={() => void leaveOut(station.id, !station.leftOut)}>
-              {station.leftOut ? 'Take it in again' : 'Leave it out'}
+              {station.leftOut ? t`Take it in again` : t`Leave it out`}
             </LinkButton>
           </p>
         );

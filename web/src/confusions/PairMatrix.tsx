@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useQuery } from '@tanstack/react-query';
 import { useState, type KeyboardEvent } from 'react';
 import { useNavigate } from 'react-router';
@@ -50,7 +52,7 @@ export function PairMatrix({ courseId, directed, asked, names }: PairMatrixProps
     library !== undefined && taxa.length > 0,
   );
   const order = work.result;
-  if (!order) return <Working work={work} what="Putting likes together…" />;
+  if (!order) return <Working work={work} what={t`Putting likes together…`} />;
   const open = ({ row, column }: Square) =>
     row !== column && void go(`/c/${courseId}/confusions/${order[row]}/${order[column]}`);
   const press = (event: KeyboardEvent) => {
@@ -67,7 +69,7 @@ export function PairMatrix({ courseId, directed, asked, names }: PairMatrixProps
         className={styles['confusion-matrix']}
         tabIndex={0}
         role="application"
-        aria-label={`Confusions of ${order.length} trees`}
+        aria-label={t`Confusions of ${order.length} trees`}
         aria-describedby="matrix-help"
         onKeyDown={press}
       >
@@ -75,9 +77,11 @@ export function PairMatrix({ courseId, directed, asked, names }: PairMatrixProps
       </div>
       <div>
         <p className="quiet" id="matrix-help">
-          Rows are the trees shown, columns the names given, likes together. The larger a square, the larger
-          the share of the row’s answers. Arrow keys move, Enter opens the pair; the list says the same in
-          words.
+          <Trans>
+            Rows are the trees shown, columns the names given, likes together. The larger a square, the larger
+            the share of the row’s answers. Arrow keys move, Enter opens the pair; the list says the same in
+            words.
+          </Trans>
         </p>
         <p aria-live="polite" className={styles['matrix-says']}>
           {saysAt(at, order, directed, names.taxon)}

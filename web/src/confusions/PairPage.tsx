@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { ConfusionData } from '@hurrow/contract/confusions';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useMemo, useState } from 'react';
@@ -5,9 +7,8 @@ import { Link, useParams } from 'react-router';
 import { answerId } from '@hurrow/core/confusion';
 import { contrast } from '@hurrow/core/evidence';
 import { characterName } from '@hurrow/core/score';
-import { dayLabel } from '@hurrow/core/season';
 import { commonName } from '@hurrow/core/taxon';
-import { listInWords, MEDIUM_TITLES, viewInWords } from '@hurrow/core/view';
+import { MEDIUM_TITLES } from '@hurrow/core/view';
 import { upperFirst } from '@hurrow/core/words';
 import { courseQuery, useLibrary, useVocabulary } from '../app/data.ts';
 import { useFieldDate } from '../app/fieldDate.tsx';
@@ -20,6 +21,8 @@ import { LinkButton, Opening, PageHead } from '../app/parts.tsx';
 import ui from '../app/parts.module.css';
 import styles from './confusions.module.css';
 import { viewsOf, type StationView } from './pairViews.ts';
+import { inTongue } from '../language/inTongue.ts';
+import { dayLabel, listInWords, viewInWords } from '../language/inWords.ts';
 
 /** One confused pair: its contrast in each view that the stations had, and the answers behind the figures. */
 export function PairPage({ courseId }: { courseId: string }) {
@@ -30,22 +33,33 @@ export function PairPage({ courseId }: { courseId: string }) {
   const [asThen, setAsThen] = useState(false);
   const { data, views, shown, choose, library, list, a, b, isChanged } = usePair(courseId, aId, bId, asThen);
   const view = useMemo(() => (shown ? { ...shown.view, day } : undefined), [shown, day]);
-  if (!data || !library) return <Opening>Opening the pair…</Opening>;
+  if (!data || !library)
+    return (
+      <Opening>
+        <Trans>Opening the pair…</Trans>
+      </Opening>
+    );
   if (!a || !b)
     return (
       <section className={ui['page']}>
-        <h1>No such pair</h1>
+        <h1>
+          <Trans>No such pair</Trans>
+        </h1>
         <p>
-          One of the two is not in the library.{' '}
-          <Link to={`/c/${courseId}/confusions/pairs`}>Back to the pairs</Link>
+          <Trans>
+            One of the two is not in the library.{' '}
+            <Link to={`/c/${courseId}/confusions/pairs`}>Back to the pairs</Link>
+          </Trans>
         </p>
       </section>
     );
   const audience = course?.audience ?? 'technical';
   return (
     <section className={ui['page']}>
-      <PageHead title={`${upperFirst(commonName(a.taxon))} or ${commonName(b.taxon)}?`}>
-        <Link to={`/c/${courseId}/confusions/pairs`}>All pairs</Link>
+      <PageHead title={t`${upperFirst(commonName(a.taxon))} or ${commonName(b.taxon)}?`}>
+        <Link to={`/c/${courseId}/confusions/pairs`}>
+          <Trans>All pairs</Trans>
+        </Link>
       </PageHead>
       <div className={styles['pair-layout']}>
         <div>
@@ -76,10 +90,12 @@ export function PairPage({ courseId }: { courseId: string }) {
               <AsThen chosen={asThen} changed={isChanged} onChange={setAsThen} />
             </>
           ) : (
-            <p>No station of an opened quiz showed either of the two.</p>
+            <p>
+              <Trans>No station of an opened quiz showed either of the two.</Trans>
+            </p>
           )}
         </div>
-        <aside className={styles['pair-answers']} aria-label="The answers behind it">
+        <aside className={styles['pair-answers']} aria-label={t`The answers behind it`}>
           <Reteach courseId={courseId} data={data} report={report} a={aId} b={bId} />
           <Answers data={data} aId={aId} bId={bId} names={[commonName(a.taxon), commonName(b.taxon)]} />
         </aside>
@@ -132,10 +148,13 @@ function ViewTabs({
   onChoose(i: number): void;
 }) {
   return (
-    <div className={styles['view-tabs']} role="group" aria-label="Views of the stations">
+    <div className={styles['view-tabs']} role="group" aria-label={t`Views of the stations`}>
       {views.map((each, i) => (
         <button key={each.key} aria-pressed={each === shown} onClick={() => onChoose(i)}>
-          {viewInWords(each.view)} <span className="quiet">· {each.mixed} mixed up</span>
+          {viewInWords(each.view)}{' '}
+          <span className="quiet">
+            <Trans>· {each.mixed} mixed up</Trans>
+          </span>
         </button>
       ))}
     </div>
@@ -152,9 +171,11 @@ interface AsThenProps {
 const AsThen = ({ chosen, changed, onChange }: AsThenProps) => (
   <p>
     <label>
-      <input type="checkbox" checked={chosen} onChange={(event) => onChange(event.target.checked)} /> With the
-      scores as they stood when the quiz was opened
-      {changed && chosen ? ' (the library has changed since)' : ''}
+      <input type="checkbox" checked={chosen} onChange={(event) => onChange(event.target.checked)} />{' '}
+      <Trans>
+        With the scores as they stood when the quiz was opened
+        {changed && chosen ? t` (the library has changed since)` : ''}
+      </Trans>
     </label>
   </p>
 );
@@ -188,13 +209,23 @@ function ThatDay({
           }),
     [then, day, list, aId, bId, shown, library, site, vocabulary],
   );
-  if (!found) return <p className="quiet">As on the day of the quiz, {dayLabel(then)}.</p>;
+  if (!found)
+    return (
+      <p className="quiet">
+        <Trans>As on the day of the quiz, {dayLabel(then)}.</Trans>
+      </p>
+    );
   const words = found.deciding.map((id) => characterName(vocabulary.get(id)!, audience));
   return (
     <p className="quiet">
-      On the day of the quiz, {dayLabel(then)},{' '}
-      {words.length ? `${listInWords(words)} would have settled it` : `it was ${found.verdict}`}.{' '}
-      <LinkButton onClick={() => onGo(then)}>Go to that day</LinkButton>
+      <Trans>
+        On the day of the quiz, {dayLabel(then)},{' '}
+        {words.length ? t`${listInWords(words)} would have settled it` : t`it was ${inTongue(found.verdict)}`}
+        .
+      </Trans>{' '}
+      <LinkButton onClick={() => onGo(then)}>
+        <Trans>Go to that day</Trans>
+      </LinkButton>
     </p>
   );
 }
@@ -213,12 +244,14 @@ function Answers({
   const stations = new Map(data.stations.map((station) => [station.id, station]));
   const quizzes = new Map(data.quizzes.map((quiz) => [quiz.id, quiz.title]));
   const ways = [
-    { truth: aId, named: bId, title: `${names[0]} called ${names[1]}` },
-    { truth: bId, named: aId, title: `${names[1]} called ${names[0]}` },
+    { truth: aId, named: bId, title: t`${names[0]} called ${names[1]}` },
+    { truth: bId, named: aId, title: t`${names[1]} called ${names[0]}` },
   ];
   return (
     <>
-      <h2>The answers behind it</h2>
+      <h2>
+        <Trans>The answers behind it</Trans>
+      </h2>
       {ways.map(({ truth, named, title }) => {
         const found = data.answers.filter(
           (answer) =>
@@ -237,12 +270,14 @@ function Answers({
                 const station = stations.get(answer.stationId)!;
                 return (
                   <li key={answerId(answer)}>
-                    <strong>{answer.student}</strong> wrote “{answer.written}”
-                    <br />
-                    <span className="quiet">
-                      {quizzes.get(answer.quizId)}, station {station.position},{' '}
-                      {MEDIUM_TITLES[station.medium]}
-                    </span>
+                    <Trans>
+                      <strong>{answer.student}</strong> wrote “{answer.written}”
+                      <br />
+                      <span className="quiet">
+                        {quizzes.get(answer.quizId)}, station {station.position},{' '}
+                        {inTongue(MEDIUM_TITLES[station.medium])}
+                      </span>
+                    </Trans>
                   </li>
                 );
               })}

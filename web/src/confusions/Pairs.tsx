@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { ClassReport, ConfusionData } from '@hurrow/contract/confusions';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
@@ -32,21 +34,23 @@ export function Pairs(props: PairsProps) {
   const wrong = answers.filter((answer) => answer.named !== answer.truth).length;
   return (
     <>
-      <PageHead title="What they take for what">
-        <div className={styles['view-tabs']} role="group" aria-label="Shown as">
+      <PageHead title={t`What they take for what`}>
+        <div className={styles['view-tabs']} role="group" aria-label={t`Shown as`}>
           <button aria-pressed={as === 'list'} onClick={() => setAs('list')}>
-            List
+            <Trans>List</Trans>
           </button>
           <button aria-pressed={as === 'matrix'} onClick={() => setAs('matrix')}>
-            Matrix
+            <Trans>Matrix</Trans>
           </button>
         </div>
       </PageHead>
       <Sureness data={data} names={names} base={`/c/${courseId}/confusions`} />
       {pairs.length === 0 ? (
         <p>
-          No tree was called by another’s name.{' '}
-          {wrong === 0 ? 'Every answer was right.' : 'The wrong answers named no tree of the list.'}
+          <Trans>
+            No tree was called by another’s name.{' '}
+            {wrong === 0 ? t`Every answer was right.` : t`The wrong answers named no tree of the list.`}
+          </Trans>
         </p>
       ) : as === 'list' ? (
         <List courseId={courseId} data={data} report={report} names={names} pairs={pairs} />
@@ -77,21 +81,33 @@ function List({ courseId, data, report, names, pairs }: Omit<PairsProps, 'answer
   return (
     <>
       <p className="quiet">
-        Ranked by how far a pair goes beyond what hard trees and ready names alone would bring.{' '}
+        <Trans>Ranked by how far a pair goes beyond what hard trees and ready names alone would bring.</Trans>{' '}
         {report && (
           <>
-            <span className="rust">●</span> marks what stands out even so.
+            <Trans>
+              <span className="rust">●</span> marks what stands out even so.
+            </Trans>
           </>
         )}
       </p>
       <table className={`${ui['plain-table']} ${styles['pairs']}`}>
         <thead>
           <tr>
-            <th>Pair</th>
-            <th>Which way</th>
-            <th className={styles['num']}>Rate, 90 % interval</th>
-            <th className={styles['num']}>Students</th>
-            <th>Answers mixed up</th>
+            <th>
+              <Trans>Pair</Trans>
+            </th>
+            <th>
+              <Trans>Which way</Trans>
+            </th>
+            <th className={styles['num']}>
+              <Trans>Rate, 90 % interval</Trans>
+            </th>
+            <th className={styles['num']}>
+              <Trans>Students</Trans>
+            </th>
+            <th>
+              <Trans>Answers mixed up</Trans>
+            </th>
           </tr>
         </thead>
         <tbody>
@@ -129,26 +145,41 @@ function PairRow({ ranked: { pair, expected, standsOut }, again, at, base, names
     <tr className={at ? styles['at'] : ''} aria-selected={at}>
       <td>
         <Link to={`${base}/${pair.a}/${pair.b}`}>
-          {names.taxon(pair.a)} and {names.taxon(pair.b)}
+          <Trans>
+            {names.taxon(pair.a)} and {names.taxon(pair.b)}
+          </Trans>
         </Link>{' '}
         {standsOut && (
-          <span className="rust" title="beyond expectation">
-            ●<span className="visually-hidden"> beyond expectation</span>
+          <span className="rust" title={t`beyond expectation`}>
+            ●
+            <span className="visually-hidden">
+              {' '}
+              <Trans>beyond expectation</Trans>
+            </span>
           </span>
         )}
-        {ways.some((way) => way.repeated) && <small className="quiet"> repeated</small>}
+        {ways.some((way) => way.repeated) && (
+          <small className="quiet">
+            {' '}
+            <Trans>repeated</Trans>
+          </small>
+        )}
         {again && (
           <small className={again.verdict === 'as before' ? 'rust' : 'quiet'}>
             {' '}
-            taught again {again.taughtOn}: {VERDICT_WORDS[again.verdict].toLowerCase()}
+            <Trans>
+              taught again {again.taughtOn}: {VERDICT_WORDS[again.verdict].toLowerCase()}
+            </Trans>
           </small>
         )}
       </td>
       <td>
         {ways.map((way) => (
           <div key={way.truth}>
-            {names.taxon(way.truth)} called {names.taxon(way.answer)}: <strong>{way.count}</strong> of{' '}
-            {way.asked}
+            <Trans>
+              {names.taxon(way.truth)} called {names.taxon(way.answer)}: <strong>{way.count}</strong> of{' '}
+              {way.asked}
+            </Trans>
           </div>
         ))}
       </td>
@@ -168,7 +199,7 @@ function PairRow({ ranked: { pair, expected, standsOut }, again, at, base, names
         {expected !== undefined && (
           <small className={`quiet ${styles['expected']}`}>
             {' '}
-            {expected < 0.95 ? 'under 1' : Math.round(expected)} expected
+            <Trans>{expected < 0.95 ? t`under 1` : Math.round(expected)} expected</Trans>
           </small>
         )}
       </td>

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { ClassReport } from '@hurrow/contract/confusions';
 import { useState } from 'react';
 import {
@@ -55,7 +56,7 @@ export default function PredictionPlot({
     <figure className={styles['prediction-plot']}>
       <div
         role="img"
-        aria-label={`Expected against observed share of right answers at ${report.stations.length} stations; the tables below give both.`}
+        aria-label={t`Expected against observed share of right answers at ${report.stations.length} stations; the tables below give both.`}
       >
         <ScatterChart width={368} height={346} margin={{ top: 10, right: 22, bottom: 18, left: 8 }}>
           <CartesianGrid stroke={color('line')} />
@@ -90,8 +91,8 @@ export default function PredictionPlot({
       </div>
       <figcaption className="quiet" aria-live="polite">
         {shown
-          ? `${title(shown.stationId)}: ${percent(shown.observed)} right, ${percent(shown.predicted)} expected`
-          : '● and full line: all quizzes. ○ and broken line: its own quiz left out.'}
+          ? t`${title(shown.stationId)}: ${percent(shown.observed)} right, ${percent(shown.predicted)} expected`
+          : t`● and full line: all quizzes. ○ and broken line: its own quiz left out.`}
       </figcaption>
     </figure>
   );

@@ -1,6 +1,8 @@
+import { t } from '@lingui/core/macro';
+import { Plural, Trans } from '@lingui/react/macro';
 import type { PromptFinding } from '@hurrow/core/confusion';
 import { IntervalBar } from './IntervalBar.tsx';
-import { capital, counted, type Names } from './useNames.ts';
+import { capital, type Names } from './useNames.ts';
 import { effectSaid } from './prompts.ts';
 import ui from '../app/parts.module.css';
 import styles from './confusions.module.css';
@@ -18,21 +20,33 @@ export function Prompts({
 }) {
   if (prompts.length === 0) return null;
   return (
-    <section aria-label="When told to look first">
-      <h2>When told to look first</h2>
+    <section aria-label={t`When told to look first`}>
+      <h2>
+        <Trans>When told to look first</Trans>
+      </h2>
       <p className="quiet">
-        Half of the students, drawn by lot, were told to look at it. The difference of right answers is what
-        looking is worth at these stations; the bar is its 90 % interval.
-        {pooled && ' Earlier classes with nearly the same list, told the same, are counted in.'} What it would
-        have prevented rests on this as well.
+        <Trans>
+          Half of the students, drawn by lot, were told to look at it. The difference of right answers is what
+          looking is worth at these stations; the bar is its 90 % interval.
+          {pooled && t` Earlier classes with nearly the same list, told the same, are counted in.`} What it
+          would have prevented rests on this as well.
+        </Trans>
       </p>
       <table className={`${ui['plain-table']} ${styles['characters']}`}>
         <thead>
           <tr>
-            <th>Character</th>
-            <th colSpan={2}>Right answers more</th>
-            <th>Told</th>
-            <th>Not told</th>
+            <th>
+              <Trans>Character</Trans>
+            </th>
+            <th colSpan={2}>
+              <Trans>Right answers more</Trans>
+            </th>
+            <th>
+              <Trans>Told</Trans>
+            </th>
+            <th>
+              <Trans>Not told</Trans>
+            </th>
           </tr>
         </thead>
         <tbody>
@@ -52,11 +66,17 @@ export function Prompts({
               </td>
               <td>{effectSaid(found)}</td>
               <td>
-                {found.told.right} of {found.told.answers}
+                <Trans>
+                  {found.told.right} of {found.told.answers}
+                </Trans>
               </td>
               <td>
-                {found.others.right} of {found.others.answers}{' '}
-                <span className="quiet">at {counted(found.stations, 'station')}</span>
+                <Trans>
+                  {found.others.right} of {found.others.answers}{' '}
+                  <span className="quiet">
+                    at <Plural value={found.stations} one="# station" other="# stations" />
+                  </span>
+                </Trans>
               </td>
             </tr>
           ))}

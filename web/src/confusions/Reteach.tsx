@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { ClassReport, ConfusionData } from '@hurrow/contract/confusions';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Button } from 'antd';
@@ -38,18 +40,24 @@ export function Reteach({ courseId, data, report, a, b }: ReteachProps) {
   const since = reteachingOf(data, report, a, b);
   return (
     <div className={styles['reteach']}>
-      <h2>Taught again</h2>
+      <h2>
+        <Trans>Taught again</Trans>
+      </h2>
       <p>
         <Link className={styles['door']} to={`/c/${courseId}/confusions/${a}/${b}/lesson`}>
-          Make a mini-lesson
+          <Trans>Make a mini-lesson</Trans>
         </Link>
       </p>
       {since && <Since since={since} />}
       <ul>
         {held.map(({ taughtOn, students }) => (
           <li key={taughtOn}>
-            {taughtOn}, {students ? `${students.length} students` : 'the class'}{' '}
-            {mayChange && <LinkButton onClick={() => void takeBack(taughtOn)}>Take back</LinkButton>}
+            {taughtOn}, {students ? t`${students.length} students` : t`the class`}{' '}
+            {mayChange && (
+              <LinkButton onClick={() => void takeBack(taughtOn)}>
+                <Trans>Take back</Trans>
+              </LinkButton>
+            )}
           </li>
         ))}
       </ul>
@@ -60,11 +68,13 @@ export function Reteach({ courseId, data, report, a, b }: ReteachProps) {
         }}
       >
         <label>
-          <span className="visually-hidden">Day it was taught again</span>
+          <span className="visually-hidden">
+            <Trans>Day it was taught again</Trans>
+          </span>
           <input type="date" value={date} onChange={(event) => setDate(event.target.value)} required />
         </label>{' '}
         <Button htmlType="submit" loading={saving}>
-          Note it
+          <Trans>Note it</Trans>
         </Button>
       </form>
       {problem && <Problem>{problem}</Problem>}
@@ -80,9 +90,16 @@ function Since({ since }: { since: SinceTaught }) {
   return (
     <>
       <p>
-        <strong>{VERDICT_WORDS[verdict]}</strong> since {taughtOn}: mixed up in {share(counted.before)}{' '}
-        before, {share(counted.after)} after.
-        {asked && <> At specimens like the later ones {points(difference)} fewer (90 % interval).</>}
+        <Trans>
+          <strong>{VERDICT_WORDS[verdict]}</strong> since {taughtOn}: mixed up in {share(counted.before)}{' '}
+          before, {share(counted.after)} after.
+        </Trans>
+        {asked && (
+          <>
+            {' '}
+            <Trans>At specimens like the later ones {points(difference)} fewer (90 % interval).</Trans>
+          </>
+        )}
       </p>
       {caution && <p className="quiet">{caution}</p>}
     </>
@@ -90,7 +107,7 @@ function Since({ since }: { since: SinceTaught }) {
 }
 
 const points = ([low, high]: [number, number]): string =>
-  `${Math.round(100 * low)} to ${Math.round(100 * high)} in a hundred`;
+  t`${Math.round(100 * low)} to ${Math.round(100 * high)} in a hundred`;
 
 const share = ({ mixed, asked }: { mixed: number; asked: number }) =>
-  asked === 0 ? 'no answers' : `${mixed} of ${asked} answers (${percent(mixed / asked)})`;
+  asked === 0 ? t`no answers` : t`${mixed} of ${asked} answers (${percent(mixed / asked)})`;

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { ClassReport, ConfusionData } from '@hurrow/contract/confusions';
 import { lazy, Suspense, useMemo, type ReactNode } from 'react';
 import { Link } from 'react-router';
@@ -9,6 +11,7 @@ import { percent, type Names } from './useNames.ts';
 import styles from './confusions.module.css';
 import { LinkButton, Opening, Problem } from '../app/parts.tsx';
 import ui from '../app/parts.module.css';
+import { inTongue } from '../language/inTongue.ts';
 
 // The plots come with what draws them, to who looks at one.
 const PredictionPlot = lazy(() => import('./PredictionPlot.tsx'));
@@ -26,44 +29,66 @@ export function Stations({ courseId, data, report, names }: StationsProps) {
   const title = (id: string) => {
     const station = data.stations.find((each) => each.id === id)!;
     const quiz = data.quizzes.find((each) => each.id === station.quizId)!;
-    return `${quiz.title}, station ${station.position}, ${names.taxon(station.truth)}`;
+    return t`${quiz.title}, station ${station.position}, ${names.taxon(station.truth)}`;
   };
   return (
     <>
-      <h1>Stations</h1>
+      <h1>
+        <Trans>Stations</Trans>
+      </h1>
       {report.state === 'enough' ? (
         <div className={styles['prediction']}>
           <Suspense fallback={<Opening />}>
             <PredictionPlot report={report} title={title} />
           </Suspense>
           <div>
-            <h2>Does the model know this class?</h2>
+            <h2>
+              <Trans>Does the model know this class?</Trans>
+            </h2>
             <p>
-              Each mark is a station: the share of right answers that the model expects, against the share
-              there was. On the line it expects what came.
+              <Trans>
+                Each mark is a station: the share of right answers that the model expects, against the share
+                there was. On the line it expects what came.
+              </Trans>
             </p>
             {report.inSample && (
               <p>
-                <strong>● With all quizzes</strong> the slope is {slopeOf(report.inSample)}.
+                <Trans>
+                  <strong>● With all quizzes</strong> the slope is {slopeOf(report.inSample)}.
+                </Trans>
               </p>
             )}
             {report.leftOut ? (
               <p>
-                <strong>○ Each quiz predicted from the others</strong> the slope is {slopeOf(report.leftOut)}.
-                1 would be a prediction neither too bold nor too timid.
+                <Trans>
+                  <strong>○ Each quiz predicted from the others</strong> the slope is{' '}
+                  {slopeOf(report.leftOut)}. 1 would be a prediction neither too bold nor too timid.
+                </Trans>
               </p>
             ) : (
-              <p>With a second quiz each can be predicted from the other, the harder trial.</p>
+              <p>
+                <Trans>With a second quiz each can be predicted from the other, the harder trial.</Trans>
+              </p>
             )}
             {report.losses.length > 0 && (
               <table className={ui['plain-table']}>
-                <caption>Surprise at the answers of a quiz that was not seen; less is better</caption>
+                <caption>
+                  <Trans>Surprise at the answers of a quiz that was not seen; less is better</Trans>
+                </caption>
                 <thead>
                   <tr>
-                    <th>Quiz</th>
-                    <th className={styles['num']}>Model</th>
-                    <th className={styles['num']}>Without characters</th>
-                    <th className={styles['num']}>Base rate</th>
+                    <th>
+                      <Trans>Quiz</Trans>
+                    </th>
+                    <th className={styles['num']}>
+                      <Trans>Model</Trans>
+                    </th>
+                    <th className={styles['num']}>
+                      <Trans>Without characters</Trans>
+                    </th>
+                    <th className={styles['num']}>
+                      <Trans>Base rate</Trans>
+                    </th>
                   </tr>
                 </thead>
                 <tbody>
@@ -101,7 +126,7 @@ export function Stations({ courseId, data, report, names }: StationsProps) {
 const twoPlaces = (value: number): string => value.toFixed(2).replace('-', '−');
 
 const slopeOf = ({ slope, interval }: Calibration) =>
-  `${twoPlaces(slope)} (90 % interval ${twoPlaces(interval[0])} to ${twoPlaces(interval[1])})`;
+  t`${twoPlaces(slope)} (90 % interval ${twoPlaces(interval[0])} to ${twoPlaces(interval[1])})`;
 
 function QuizTable({
   quiz,
@@ -136,26 +161,40 @@ function QuizTable({
       <h2>{quiz.title}</h2>
       <p className="quiet">
         {statistics.reliability === undefined
-          ? 'Reliability cannot be computed: it takes several stations and students who differ.'
-          : `KR-20 reliability ${twoPlaces(statistics.reliability)}; standard error of a student’s number right ${statistics.standardError!.toFixed(1)} stations.`}{' '}
-        <Link to={`/c/${courseId}/quizzes/${quiz.id}/mark`}>The papers</Link>
+          ? t`Reliability cannot be computed: it takes several stations and students who differ.`
+          : t`KR-20 reliability ${twoPlaces(statistics.reliability)}; standard error of a student’s number right ${statistics.standardError!.toFixed(1)} stations.`}{' '}
+        <Link to={`/c/${courseId}/quizzes/${quiz.id}/mark`}>
+          <Trans>The papers</Trans>
+        </Link>
       </p>
       {problem && <Problem>{problem}</Problem>}
       <table className={`${ui['plain-table']} ${styles['stations']}`}>
         <thead>
           <tr>
-            <th className={styles['num']}>No.</th>
-            <th>Tree and medium</th>
-            <th className={styles['num']}>Right</th>
-            <th className={styles['num']}>Expected</th>
+            <th className={styles['num']}>
+              <Trans>No.</Trans>
+            </th>
+            <th>
+              <Trans>Tree and medium</Trans>
+            </th>
+            <th className={styles['num']}>
+              <Trans>Right</Trans>
+            </th>
+            <th className={styles['num']}>
+              <Trans>Expected</Trans>
+            </th>
             <th
               className={styles['num']}
-              title="Correlation of being right here with the number right at the other stations"
+              title={t`Correlation of being right here with the number right at the other stations`}
             >
-              Discrimination
+              <Trans>Discrimination</Trans>
             </th>
-            <th className={styles['num']}>Ideal reader</th>
-            <th>Remarks</th>
+            <th className={styles['num']}>
+              <Trans>Ideal reader</Trans>
+            </th>
+            <th>
+              <Trans>Remarks</Trans>
+            </th>
             <th />
           </tr>
         </thead>
@@ -171,7 +210,7 @@ function QuizTable({
               expected={found.get(station.id)?.predicted}
             >
               <LinkButton disabled={saving} onClick={() => void leaveOut(station.id, !station.leftOut)}>
-                {station.leftOut ? 'Take in again' : 'Leave out'}
+                {station.leftOut ? t`Take in again` : t`Leave out`}
               </LinkButton>
             </StationRow>
           ))}
@@ -198,7 +237,7 @@ function StationRow({ station, base, names, row, fair, expected, children }: Sta
       <td className={styles['num']}>{station.position}</td>
       <td>
         <Link to={`${base}/species/${station.truth}`}>{names.taxon(station.truth)}</Link>{' '}
-        <span className="quiet">{MEDIUM_TITLES[station.medium]}</span>
+        <span className="quiet">{inTongue(MEDIUM_TITLES[station.medium])}</span>
       </td>
       <td className={styles['num']}>{row ? percent(row.right) : '–'}</td>
       <td className={styles['num']}>{expected === undefined ? '–' : percent(expected)}</td>
@@ -207,13 +246,32 @@ function StationRow({ station, base, names, row, fair, expected, children }: Sta
       </td>
       <td className={styles['num']}>{fair ? percent(fair.right) : '–'}</td>
       <td>
-        {station.leftOut && <div>left out of the analyses</div>}
-        {fair?.judgement === 'unfair' && <div className="rust">unfair: it could not be told</div>}
-        {fair?.judgement === 'strained' && <div className="gold">strained</div>}
-        {row?.upsideDown && <div className="rust">missed more by the stronger half</div>}
+        {station.leftOut && (
+          <div>
+            <Trans>left out of the analyses</Trans>
+          </div>
+        )}
+        {fair?.judgement === 'unfair' && (
+          <div className="rust">
+            <Trans>unfair: it could not be told</Trans>
+          </div>
+        )}
+        {fair?.judgement === 'strained' && (
+          <div className="gold">
+            <Trans>strained</Trans>
+          </div>
+        )}
+        {row?.upsideDown && (
+          <div className="rust">
+            <Trans>missed more by the stronger half</Trans>
+          </div>
+        )}
         {row?.drew.map(({ named, count }) => (
           <div key={named}>
-            <Link to={`${base}/confusions/${station.truth}/${named}`}>{names.taxon(named)}</Link> drew {count}
+            <Trans>
+              <Link to={`${base}/confusions/${station.truth}/${named}`}>{names.taxon(named)}</Link> drew{' '}
+              {count}
+            </Trans>
           </div>
         ))}
       </td>

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { ConfusionData } from '@hurrow/contract/confusions';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
@@ -22,23 +24,27 @@ export function Sureness({
   const said = levelsInWords(levels);
   if (!said) return null;
   return (
-    <section className={styles['sureness']} aria-label="How sure they were">
+    <section className={styles['sureness']} aria-label={t`How sure they were`}>
       <p>
         {said} {knowsItself(levels)}
       </p>
       {mistakes.length > 0 && (
         <p>
-          Surely wrong, a wrong idea and no guess:{' '}
-          {mistakes.slice(0, NAMED).map(({ truth, answer, sure, gave }, i) => (
-            <span key={`${truth} ${answer}`}>
-              {i > 0 && '; '}
-              <Link to={`${base}/${truth}/${answer}`}>
-                {names.taxon(truth)} called {names.taxon(answer)}
-              </Link>
-              , {sure} of {gave} sure
-            </span>
-          ))}
-          .
+          <Trans>
+            Surely wrong, a wrong idea and no guess:{' '}
+            {mistakes.slice(0, NAMED).map(({ truth, answer, sure, gave }, i) => (
+              <span key={`${truth} ${answer}`}>
+                <Trans>
+                  {i > 0 && '; '}
+                  <Link to={`${base}/${truth}/${answer}`}>
+                    {names.taxon(truth)} called {names.taxon(answer)}
+                  </Link>
+                  , {sure} of {gave} sure
+                </Trans>
+              </span>
+            ))}
+            .
+          </Trans>
         </p>
       )}
     </section>

@@ -1,3 +1,5 @@
+import { plural, t } from '@lingui/core/macro';
+import { Plural, Trans } from '@lingui/react/macro';
 import type { ClassReport, ConfusionData } from '@hurrow/contract/confusions';
 import { Button } from 'antd';
 import { useState } from 'react';
@@ -12,15 +14,15 @@ import {
   stationsToAsk,
   type Finding,
 } from '@hurrow/core/finding';
-import { listInWords } from '@hurrow/core/view';
 import type { Standing } from '@hurrow/core/vocabulary';
 import { lessonAt, lessonPair } from '../learning/lessonPair.ts';
 import { AnswersBehind } from './AnswersBehind.tsx';
 import { IntervalBar } from './IntervalBar.tsx';
 import { NotTheirFault } from './NotTheirFault.tsx';
 import { Pieces } from './Pieces.tsx';
-import { capital, counted, signed, type Names } from './useNames.ts';
+import { capital, signed, type Names } from './useNames.ts';
 import styles from './confusions.module.css';
+import { listInWords } from '../language/inWords.ts';
 
 interface TeachNextProps {
   courseId: string;
@@ -38,7 +40,9 @@ export function TeachNext({ courseId, data, report, names }: TeachNextProps) {
   if (report.state !== 'enough')
     return (
       <>
-        <h1>What to teach next</h1>
+        <h1>
+          <Trans>What to teach next</Trans>
+        </h1>
         <p>{notEnough(report)}</p>
         <NotTheirFault courseId={courseId} data={data} report={report} names={names} />
       </>
@@ -59,30 +63,42 @@ export function TeachNext({ courseId, data, report, names }: TeachNextProps) {
   const later = [...firm.slice(SHOWN), ...unsure];
   return (
     <>
-      <h1>What to teach next</h1>
+      <h1>
+        <Trans>What to teach next</Trans>
+      </h1>
       <p className="quiet">
-        Ranked by the errors each would have prevented, had the class used it as well as it uses its typical
-        character, and by how well it can be taught: what manuals key by before colors and sizes. Bars are 90
-        % intervals. One error may be prevented in two ways, so the figures do not add up.{' '}
-        {report.reports.all > 0
-          ? `Beside the names they rest on ${reportsInWords(report.reports)}.`
-          : 'No quiz has asked “What did you go by?” yet: by the names alone no character is sure, and those below the line are suspicions.'}{' '}
-        {report.earlier.length > 0 &&
-          `What ${listInWords(report.earlier)} overlooked is taken to be likelier here (switched beside). `}
-        Of what stands above the line a tenth at most is expected to be wrong.
+        <Trans>
+          Ranked by the errors each would have prevented, had the class used it as well as it uses its typical
+          character, and by how well it can be taught: what manuals key by before colors and sizes. Bars are
+          90 % intervals. One error may be prevented in two ways, so the figures do not add up.{' '}
+          {report.reports.all > 0
+            ? t`Beside the names they rest on ${reportsInWords(report.reports)}.`
+            : t`No quiz has asked “What did you go by?” yet: by the names alone no character is sure, and those below the line are suspicions.`}{' '}
+          {report.earlier.length > 0 &&
+            t`What ${listInWords(report.earlier)} overlooked is taken to be likelier here (switched beside). `}
+          Of what stands above the line a tenth at most is expected to be wrong.
+        </Trans>
       </p>
       {firm.length === 0 && (
         <p>
-          <strong>Nothing stands out yet.</strong> The {counted(report.errors, 'wrong answer')} do not point
-          to one character or species rather than another. Another quiz will tell more; the{' '}
-          <Link to={`${base}/pairs`}>pairs</Link> stand as they are.
+          <Trans>
+            <strong>Nothing stands out yet.</strong> The{' '}
+            <Plural value={report.errors} one="# wrong answer" other="# wrong answers" /> do not point to one
+            character or species rather than another. Another quiz will tell more; the{' '}
+            <Link to={`${base}/pairs`}>pairs</Link> stand as they are.
+          </Trans>
         </p>
       )}
       <ol className={styles['findings']}>{firm.slice(0, SHOWN).map(row)}</ol>
       <NotTheirFault courseId={courseId} data={data} report={report} names={names} />
       {later.length > 0 && (
         <details className={styles['less-sure']} open={firm.length === 0}>
-          <summary>{capital(counted(later.length, 'more finding'))}, smaller or less sure</summary>
+          <summary>
+            <Trans>
+              {capital(plural(later.length, { one: '# more finding', other: '# more findings' }))}, smaller or
+              less sure
+            </Trans>
+          </summary>
           <ol className={styles['findings']}>{later.map(row)}</ol>
         </details>
       )}
@@ -91,17 +107,16 @@ export function TeachNext({ courseId, data, report, names }: TeachNextProps) {
 }
 
 const TAUGHT_AS: Record<Standing, string> = {
-  mark: ' a mark: teach it as it is',
-  second: ' it confirms: teach it beside a mark',
-  supporting: ' supporting: ranked at half',
+  mark: t` a mark: teach it as it is`,
+  second: t` it confirms: teach it beside a mark`,
+  supporting: t` supporting: ranked at half`,
 };
 
 /** Why there are no findings, and what would bring some. */
 export const notEnough = ({ state, students, answers, errors }: ClassReport): string =>
   state === 'no errors'
-    ? `All ${counted(answers, 'answer')} of ${counted(students, 'student')} were right. There is nothing to teach again from these stations.`
-    : `Too few to say: ${counted(answers, 'answer')} of ${counted(students, 'student')}, ${errors} of them wrong. ` +
-      'It takes about 40 answers of three students, six of them wrong, before they tell which character is overlooked.';
+    ? t`All ${plural(answers, { one: '# answer', other: '# answers' })} of ${plural(students, { one: '# student', other: '# students' })} were right. There is nothing to teach again from these stations.`
+    : t`Too few to say: ${plural(answers, { one: '# answer', other: '# answers' })} of ${plural(students, { one: '# student', other: '# students' })}, ${errors} of them wrong. It takes about 40 answers of three students, six of them wrong, before they tell which character is overlooked.`;
 
 const idOf = (found: Finding): string =>
   found.kind === 'character'
@@ -136,17 +151,19 @@ function FindingRow({
               className={`${styles['door']} ${styles['chief']}`}
               to={`${base}/${pair.truth}/${pair.answer}`}
             >
-              Show {names.taxon(pair.truth)} beside {names.taxon(pair.answer)}
+              <Trans>
+                Show {names.taxon(pair.truth)} beside {names.taxon(pair.answer)}
+              </Trans>
             </Link>
           )}
           {taught && (
             <Link className={styles['door']} to={lessonAt(base, taught, found)}>
-              Make a mini-lesson
+              <Trans>Make a mini-lesson</Trans>
             </Link>
           )}
           {found.kind === 'species' && (
             <Link className={styles['door']} to={`/c/${courseId}/species/${found.species.taxonId}`}>
-              Open its profile
+              <Trans>Open its profile</Trans>
             </Link>
           )}
           {suspects.length > 0 && (
@@ -154,12 +171,18 @@ function FindingRow({
               className={styles['door']}
               to={`/c/${courseId}/quizzes/new?taxa=${suspects.join(',')}&ask=all`}
             >
-              Plan {counted(suspects.length, 'station')} that ask what they went by
+              <Trans>
+                Plan <Plural value={suspects.length} one="# station" other="# stations" /> that ask what they
+                went by
+              </Trans>
             </Link>
           )}
           {behind.length > 0 && (
             <Button aria-expanded={open} onClick={() => setOpen(!open)}>
-              {open ? 'Hide' : 'See'} the {counted(behind.length, 'answer')}
+              <Trans>
+                {open ? t`Hide` : t`See`} the{' '}
+                <Plural value={behind.length} one="# answer" other="# answers" />
+              </Trans>
             </Button>
           )}
         </p>
@@ -173,21 +196,25 @@ function FindingRow({
 /** What it would have prevented: how much, or, on a list on which that is not known well enough, that only its rank is said. */
 function Figure({ found, report, to }: Pick<TeachNextProps, 'report'> & { found: Finding; to: number }) {
   const { prevented, interval } = found.prevented;
-  const range = `${signed(interval[0])} to ${signed(interval[1])}`;
+  const range = t`${signed(interval[0])} to ${signed(interval[1])}`;
   const taught = found.standing && <span className="quiet">{TAUGHT_AS[found.standing]}</span>;
   if (isRankOnly(found))
     return (
       <div className={styles['finding-figure']}>
         <span className="quiet">
-          how many errors it would have prevented can’t be told on a list as short as this; it stands here by
-          its rank
+          <Trans>
+            how many errors it would have prevented can’t be told on a list as short as this; it stands here
+            by its rank
+          </Trans>
         </span>
         {taught}
       </div>
     );
   return (
     <div className={styles['finding-figure']}>
-      <span className="quiet">errors it would have prevented</span>
+      <span className="quiet">
+        <Trans>errors it would have prevented</Trans>
+      </span>
       <IntervalBar
         value={prevented}
         interval={interval}
@@ -195,12 +222,12 @@ function Figure({ found, report, to }: Pick<TeachNextProps, 'report'> & { found:
         to={to}
         mark={0}
         tone="rust"
-        label={`${Math.round(prevented)} of ${report.errors} errors, 90 % interval ${range}`}
+        label={t`${Math.round(prevented)} of ${report.errors} errors, 90 % interval ${range}`}
       />
       <strong>
         {isSure(found)
-          ? `${signed(prevented)} of ${report.errors}`
-          : `up to ${Math.max(0, Math.round(interval[1]))} of ${report.errors}`}
+          ? t`${signed(prevented)} of ${report.errors}`
+          : t`up to ${Math.max(0, Math.round(interval[1]))} of ${report.errors}`}
       </strong>{' '}
       <span className="quiet">({range})</span>
       {taught}

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Plural, Trans } from '@lingui/react/macro';
 import type { ConfusionData } from '@hurrow/contract/confusions';
 import { answerId } from '@hurrow/core/confusion';
 import type { Names } from './useNames.ts';
@@ -15,20 +17,24 @@ export function Unnamed({ data, names }: { data: ConfusionData; names: Names }) 
   return (
     <details className={styles['unnamed']}>
       <summary>
-        {found.length} answer{found.length > 1 ? 's' : ''} without a tree of the list
+        <Trans>
+          <Plural value={found.length} one="# answer" other="# answers" /> without a tree of the list
+        </Trans>
       </summary>
       <ul>
         {found.map((answer) => {
           const station = stations.get(answer.stationId)!;
           return (
             <li key={answerId(answer)}>
-              {answer.student} {answer.written ? `wrote “${answer.written}”` : 'left blank'} for{' '}
-              {names.taxon(station.truth)}, station {station.position}
-              {answer.how === 'genus'
-                ? ' (a genus alone)'
-                : answer.how === 'ambiguous'
-                  ? ' (more than one tree bears this name)'
-                  : ''}
+              <Trans>
+                {answer.student} {answer.written ? t`wrote “${answer.written}”` : t`left blank`} for{' '}
+                {names.taxon(station.truth)}, station {station.position}
+                {answer.how === 'genus'
+                  ? t` (a genus alone)`
+                  : answer.how === 'ambiguous'
+                    ? t` (more than one tree bears this name)`
+                    : ''}
+              </Trans>
             </li>
           );
         })}

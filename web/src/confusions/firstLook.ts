@@ -1,6 +1,7 @@
+import { plural, t } from '@lingui/core/macro';
 import type { FirstLook } from '@hurrow/core/confusion';
-import { listInWords } from '@hurrow/core/view';
-import { counted, type Names } from './useNames.ts';
+import { type Names } from './useNames.ts';
+import { listInWords } from '../language/inWords.ts';
 
 /**
  * What is said while the report is being worked out: what the names alone make one suspect, and that it may change.
@@ -12,7 +13,7 @@ export function firstInWords(
   { answers, errors, suspected }: FirstLook,
   { character }: Pick<Names, 'character'>,
 ): string {
-  const wrong = `By the names alone, ${errors} of ${counted(answers, 'answer')} wrong`;
-  if (suspected.length === 0) return `${wrong}: no character stands out so far.`;
-  return `${wrong}: they may not look at ${listInWords(suspected.map(character), 'or')}. A suspicion; what follows may say otherwise.`;
+  const wrong = t`By the names alone, ${errors} of ${plural(answers, { one: '# answer', other: '# answers' })} wrong`;
+  if (suspected.length === 0) return t`${wrong}: no character stands out so far.`;
+  return t`${wrong}: they may not look at ${listInWords(suspected.map(character), 'or')}. A suspicion; what follows may say otherwise.`;
 }

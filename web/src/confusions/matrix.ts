@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { ConfusedPair } from '@hurrow/core/confusion';
 import { percent } from './useNames.ts';
 
@@ -58,9 +59,9 @@ export function saysAt(
   nameOf: (id: string) => string,
 ): string {
   const [truth, answer] = [order[row]!, order[column]!];
-  if (row === column) return `${nameOf(truth)}: choose a square beside the diagonal.`;
+  if (row === column) return t`${nameOf(truth)}: choose a square beside the diagonal.`;
   const held = directed.find((pair) => pair.truth === truth && pair.answer === answer);
   return held
-    ? `${nameOf(truth)} called ${nameOf(answer)}: ${held.count} of ${held.asked} answers, ${percent(held.rate)}.`
-    : `${nameOf(truth)} was never called ${nameOf(answer)}.`;
+    ? t`${nameOf(truth)} called ${nameOf(answer)}: ${held.count} of ${held.asked} answers, ${percent(held.rate)}.`
+    : t`${nameOf(truth)} was never called ${nameOf(answer)}.`;
 }

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { ConfusionReport, PromptFinding } from '@hurrow/core/confusion';
 
 /**
@@ -10,9 +11,9 @@ export function effectSaid({
   effect,
   interval: [low, high],
 }: Pick<PromptFinding, 'effect' | 'interval'>): string {
-  const said = `${inHundred(effect)} in 100 ${effect < 0 ? 'fewer' : 'more'} (${signed(low)} to ${signed(high)})`;
-  if (low > 0) return `${said}: looking helps`;
-  return high < 0 ? `${said}: looking misleads` : `${said}: can’t tell yet`;
+  const said = t`${inHundred(effect)} in 100 ${effect < 0 ? t`fewer` : t`more`} (${signed(low)} to ${signed(high)})`;
+  if (low > 0) return t`${said}: looking helps`;
+  return high < 0 ? t`${said}: looking misleads` : t`${said}: can’t tell yet`;
 }
 
 /** Whether hints of earlier classes are counted in: it was tried at more stations than those of this class. */

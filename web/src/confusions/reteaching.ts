@@ -1,7 +1,10 @@
+import { plural, t } from '@lingui/core/macro';
 import type { ClassReport, ConfusionData } from '@hurrow/contract/confusions';
 import { sinceTaught, type AfterReteaching, type HeldClass, type SinceTaught } from '@hurrow/core/confusion';
-import { SHOWN_TITLES, listInWords } from '@hurrow/core/view';
+import { SHOWN_TITLES } from '@hurrow/core/view';
 import type { ShownOrgan } from '@hurrow/core/vocabulary';
+import { inTongue } from '../language/inTongue.ts';
+import { listInWords } from '../language/inWords.ts';
 
 /** What a class has answered, without the stations that do not count. */
 export function heldClass(data: ConfusionData, report: ClassReport | undefined): HeldClass {
@@ -36,22 +39,22 @@ export function reteachingOf(
 }
 
 export const VERDICT_WORDS: Record<AfterReteaching, string> = {
-  resolved: 'Resolved',
-  improving: 'Improving',
-  'still mixed up': 'Still mixed up, may have improved',
-  'as before': 'Still mixed up as before',
-  'too few to say': 'Too few answers to say',
+  resolved: t`Resolved`,
+  improving: t`Improving`,
+  'still mixed up': t`Still mixed up, may have improved`,
+  'as before': t`Still mixed up as before`,
+  'too few to say': t`Too few answers to say`,
 };
 
 /** What has to be borne in mind with a verdict: later specimens that were easier, harder, or showed something else. */
 export function cautionOf({ specimens, otherOrgans }: SinceTaught): string {
-  const parts = otherOrgans.map((organ) => SHOWN_TITLES[organ as ShownOrgan]);
+  const parts = otherOrgans.map((organ) => inTongue(SHOWN_TITLES[organ as ShownOrgan]));
   return [
     specimens === 'as hard'
       ? ''
-      : `The later specimens were ${specimens} to tell by the evidence; that is taken out of the verdict, as far as it can be known.`,
+      : t`The later specimens were ${specimens} to tell by the evidence; that is taken out of the verdict, as far as it can be known.`,
     parts.length
-      ? `Before and after were not shown alike: ${listInWords(parts)} ${parts.length === 1 ? 'was' : 'were'} seen only once.`
+      ? t`Before and after were not shown alike: ${listInWords(parts)} ${plural(parts.length, { one: 'was', other: 'were' })} seen only once.`
       : '',
   ]
     .filter(Boolean)

@@ -1,6 +1,8 @@
+import { t } from '@lingui/core/macro';
 import type { ConfusionData } from '@hurrow/contract/confusions';
 import { surenessOf, type SureLevel, type SurenessFound } from '@hurrow/core/confusion';
 import { SURENESS_WORDS } from '@hurrow/core/names';
+import { inTongue } from '../language/inTongue.ts';
 
 /** What was said of how sure one is, at the stations that count. */
 export function surenessIn(data: Pick<ConfusionData, 'stations' | 'answers'>): SurenessFound {
@@ -28,16 +30,16 @@ export function levelsInWords(levels: readonly SureLevel[]): string {
   if (levels.reduce((sum, { answers }) => sum + answers, 0) < FEWEST) return '';
   const whole = (share: number) => Math.round(100 * share);
   const who = {
-    sure: 'of those who were sure',
-    half: `of those ${SURENESS_WORDS.half}`,
-    guess: 'of those who guessed',
+    sure: t`of those who were sure`,
+    half: t`of those ${inTongue(SURENESS_WORDS.half)}`,
+    guess: t`of those who guessed`,
   };
   const each = levels.map(
     ({ sure, share, interval }, i) =>
-      `${who[sure]} ${whole(share)}${i === 0 ? ' of 100 were right' : ''} (${whole(interval[0])}–${whole(interval[1])})`,
+      `${who[sure]} ${whole(share)}${i === 0 ? t` of 100 were right` : ''} (${whole(interval[0])}–${whole(interval[1])})`,
   );
-  const said = each.join(', ');
-  return `${said.charAt(0).toUpperCase()}${said.slice(1)}.`;
+  const line = each.join(', ');
+  return `${line.charAt(0).toUpperCase()}${line.slice(1)}.`;
 }
 
 /** Whether they know what they know: those who are sure are right clearly more often than those who guess. */
@@ -45,6 +47,6 @@ export function knowsItself(levels: readonly SureLevel[]): string {
   const [sure, guess] = ['sure', 'guess'].map((which) => levels.find((level) => level.sure === which));
   if (!sure || !guess || sure.answers + guess.answers < 2 * FEWEST) return '';
   return sure.interval[0] > guess.interval[1]
-    ? 'They know what they know.'
-    : 'How sure they are says little about whether they are right.';
+    ? t`They know what they know.`
+    : t`How sure they are says little about whether they are right.`;
 }

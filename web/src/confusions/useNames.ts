@@ -3,6 +3,7 @@ import { characterName } from '@hurrow/core/score';
 import { commonName } from '@hurrow/core/taxon';
 import { stateOf } from '@hurrow/core/vocabulary';
 import { courseQuery, useLibrary } from '../app/data.ts';
+import { writtenAs } from '../language/inWords.ts';
 
 /** Names of taxa and characters as the course says them. */
 export function useNames(courseId: string) {
@@ -38,4 +39,4 @@ export const signed = (value: number): string => {
   return whole < 0 ? `−${-whole}` : String(Math.abs(whole));
 };
 export const counted = (n: number, one: string, many = `${one}s`): string =>
-  `${n.toLocaleString('en-US')} ${n === 1 ? one : many}`;
+  `${n.toLocaleString(writtenAs('en-US'))} ${n === 1 ? one : many}`;

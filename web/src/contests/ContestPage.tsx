@@ -1,3 +1,4 @@
+import { Trans } from '@lingui/react/macro';
 import type { ContestNow } from '@hurrow/contract/contests';
 import type { WholeCourse } from '@hurrow/contract/courses';
 import type { Quiz } from '@hurrow/contract/quizzes';
@@ -21,7 +22,12 @@ export default function ContestPage({ course, quiz }: { course: WholeCourse; qui
   const query = useQuery({ ...contestQuery(quiz.id), staleTime: 0 });
   const mayChange = useMayChange();
   if (query.isError) return <Problem>{messageOf(query.error)}</Problem>;
-  if (!query.data) return <Opening>Putting the standings together…</Opening>;
+  if (!query.data)
+    return (
+      <Opening>
+        <Trans>Putting the standings together…</Trans>
+      </Opening>
+    );
   const now: ContestNow = query.data;
   return (
     <div className={styles['contest']}>
@@ -38,20 +44,28 @@ export default function ContestPage({ course, quiz }: { course: WholeCourse; qui
         <Notice key={line}>{line}</Notice>
       ))}
       <section aria-labelledby="standings">
-        <h2 id="standings">Standings</h2>
+        <h2 id="standings">
+          <Trans>Standings</Trans>
+        </h2>
         {now.standings.length === 0 ? (
-          <p className="quiet">Nobody has answered yet. The standings follow the marks as they are given.</p>
+          <p className="quiet">
+            <Trans>Nobody has answered yet. The standings follow the marks as they are given.</Trans>
+          </p>
         ) : (
           <>
             <p className={styles['tools']}>
               <span className="quiet">
-                As the marks are now. Appeals until the day named under Run change them; a station that is
-                left out counts for nobody.
+                <Trans>
+                  As the marks are now. Appeals until the day named under Run change them; a station that is
+                  left out counts for nobody.
+                </Trans>
               </span>
               <a href={`/api/quizzes/${quiz.id}/contest/standings.csv`} download>
-                Table (CSV)
+                <Trans>Table (CSV)</Trans>
               </a>
-              <Button onClick={() => window.print()}>Print</Button>
+              <Button onClick={() => window.print()}>
+                <Trans>Print</Trans>
+              </Button>
             </p>
             <Standings now={now} />
           </>

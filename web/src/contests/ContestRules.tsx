@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { Contest } from '@hurrow/contract/contests';
 import type { WholeCourse } from '@hurrow/contract/courses';
 import type { Quiz } from '@hurrow/contract/quizzes';
@@ -50,7 +52,7 @@ export function ContestRules({ course, quiz, contest, stale }: RulesProps) {
     <input
       className={className}
       aria-label={label}
-      placeholder={part === 'edition' ? 'this year’s list' : undefined}
+      placeholder={part === 'edition' ? t`this year’s list` : undefined}
       readOnly={part === 'tieBreaks' && quiz.state !== 'planned'}
       value={value[part]}
       onChange={(event) => set((before) => ({ ...before, [part]: event.target.value }))}
@@ -60,26 +62,30 @@ export function ContestRules({ course, quiz, contest, stale }: RulesProps) {
     <form className={styles['rules']} onSubmit={submit}>
       <BroughtBack at={kept.broughtBack} onGiveUp={kept.forget} />
       <p className={styles['sentence']}>
-        A contest on {field('edition', 'Edition of the list', styles['word'])}, with{' '}
-        {field('aids', 'Allowed aids', styles['words'])}. A team has the points of its best{' '}
-        {field('best', 'Best of a team', styles['figure'])}, or there are none (0). Ties go to the points at
-        stations {field('tieBreaks', 'Stations that part ties', styles['figures'])}, then to who answered more
-        of them whole.
+        <Trans>
+          A contest on {field('edition', t`Edition of the list`, styles['word'])}, with{' '}
+          {field('aids', t`Allowed aids`, styles['words'])}. A team has the points of its best{' '}
+          {field('best', t`Best of a team`, styles['figure'])}, or there are none (0). Ties go to the points
+          at stations {field('tieBreaks', t`Stations that part ties`, styles['figures'])}, then to who
+          answered more of them whole.
+        </Trans>
       </p>
       <p className="quiet">
         {quiz.state === 'planned'
-          ? 'Declare the stations that part ties before the contest is opened: the first that differs decides.'
-          : 'The stations that part ties were declared before it was opened and stand.'}
+          ? t`Declare the stations that part ties before the contest is opened: the first that differs decides.`
+          : t`The stations that part ties were declared before it was opened and stand.`}
       </p>
       <Entries students={course.students.filter(({ nameless }) => !nameless)} typed={value} onType={set} />
       <EntriesFile course={course} onRead={(entries) => set((before) => ({ ...before, entries }))} />
       {problem && <Problem>{problem}</Problem>}
       <p>
         <Button type="primary" htmlType="submit" loading={saving}>
-          {contest ? 'Save the contest' : 'Make it a contest'}
+          {contest ? t`Save the contest` : t`Make it a contest`}
         </Button>{' '}
         {contest && quiz.state === 'planned' && (
-          <LinkButton onClick={() => void send(null)}>Make it a plain quiz again</LinkButton>
+          <LinkButton onClick={() => void send(null)}>
+            <Trans>Make it a plain quiz again</Trans>
+          </LinkButton>
         )}
       </p>
     </form>
@@ -100,13 +106,13 @@ function EntriesFile({
     const read = readEntries(await textOfFile(file), course.students);
     if (!read.ok) return setSaid([read.problem]);
     onRead(read.value.entries);
-    setSaid(read.value.problems.map(({ line, message }) => `Line ${line}: ${message}`));
+    setSaid(read.value.problems.map(({ line, message }) => t`Line ${line}: ${message}`));
   };
   return (
     <>
       <p className="quiet">
         <label>
-          Or take teams and divisions from a table (CSV with name, team, division):{' '}
+          <Trans>Or take teams and divisions from a table (CSV with name, team, division):</Trans>{' '}
           <input
             type="file"
             accept=".csv,.tsv,.txt,text/csv"

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { Student } from '@hurrow/contract/courses';
 import { namesBefore, withEntry, type ContestTyped } from './contest.ts';
 import ui from '../app/parts.module.css';
@@ -16,16 +18,28 @@ export function Entries({
   onType(change: (before: ContestTyped) => ContestTyped): void;
 }) {
   if (students.length === 0)
-    return <p className="quiet">Nobody is on the class list yet. Add who competes under Course, Students.</p>;
+    return (
+      <p className="quiet">
+        <Trans>Nobody is on the class list yet. Add who competes under Course, Students.</Trans>
+      </p>
+    );
   return (
     <details className={styles['entries']} open={Object.keys(typed.entries).length === 0}>
-      <summary>Teams and divisions</summary>
+      <summary>
+        <Trans>Teams and divisions</Trans>
+      </summary>
       <table className={ui['plain-table']}>
         <thead>
           <tr>
-            <th scope="col">Student</th>
-            <th scope="col">Team</th>
-            <th scope="col">Division</th>
+            <th scope="col">
+              <Trans>Student</Trans>
+            </th>
+            <th scope="col">
+              <Trans>Team</Trans>
+            </th>
+            <th scope="col">
+              <Trans>Division</Trans>
+            </th>
           </tr>
         </thead>
         <tbody>
@@ -36,7 +50,7 @@ export function Entries({
                 <td key={part}>
                   <input
                     className={ui['typed']}
-                    aria-label={`${part === 'team' ? 'Team' : 'Division'} of ${name}`}
+                    aria-label={t`${part === 'team' ? t`Team` : t`Division`} of ${name}`}
                     list={`${part}-names`}
                     maxLength={80}
                     autoComplete="off"

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { ContestNow } from '@hurrow/contract/contests';
 import { countedInWords, divisionTitle, placeInWords, scoreInWords } from './contest.ts';
 import ui from '../app/parts.module.css';
@@ -10,14 +12,20 @@ export function Standings({ now: { contest, standings, outOf } }: { now: Contest
     return (
       <section key={division.division} className={styles['division']}>
         <h3>{title}</h3>
-        <table className={ui['plain-table']} aria-label={`People, ${title}`}>
+        <table className={ui['plain-table']} aria-label={t`People, ${title}`}>
           <thead>
             <tr>
-              <th scope="col">Place</th>
-              <th scope="col">Name</th>
-              <th scope="col">Team</th>
+              <th scope="col">
+                <Trans>Place</Trans>
+              </th>
+              <th scope="col">
+                <Trans>Name</Trans>
+              </th>
+              <th scope="col">
+                <Trans>Team</Trans>
+              </th>
               <th scope="col" className={ui['num']}>
-                Points
+                <Trans>Points</Trans>
               </th>
             </tr>
           </thead>
@@ -33,14 +41,20 @@ export function Standings({ now: { contest, standings, outOf } }: { now: Contest
           </tbody>
         </table>
         {division.teams.length > 0 && (
-          <table className={ui['plain-table']} aria-label={`Teams, ${title}`}>
+          <table className={ui['plain-table']} aria-label={t`Teams, ${title}`}>
             <thead>
               <tr>
-                <th scope="col">Place</th>
-                <th scope="col">Team</th>
-                <th scope="col">Whose points count</th>
+                <th scope="col">
+                  <Trans>Place</Trans>
+                </th>
+                <th scope="col">
+                  <Trans>Team</Trans>
+                </th>
+                <th scope="col">
+                  <Trans>Whose points count</Trans>
+                </th>
                 <th scope="col" className={ui['num']}>
-                  Points
+                  <Trans>Points</Trans>
                 </th>
               </tr>
             </thead>

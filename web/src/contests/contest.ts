@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { Contest } from '@hurrow/contract/contests';
 import type { DivisionStandings, Entry } from '@hurrow/core/contest';
 import { upperFirst } from '@hurrow/core/words';
@@ -14,7 +15,7 @@ export interface ContestTyped {
 
 const NEW: Contest = {
   edition: '',
-  aids: 'eyes and hand lens; no books',
+  aids: t`eyes and hand lens; no books`,
   best: 3,
   tieBreaks: [],
   entries: {},
@@ -42,7 +43,7 @@ export function contestTyped(
   const best = number(typed.best.trim() || '0');
   if (best === undefined || best > 50)
     return {
-      problem: `“${typed.best}” is no number of members. Write how many of a team count, 0 where there are no teams.`,
+      problem: t`“${typed.best}” is no number of members. Write how many of a team count, 0 where there are no teams.`,
     };
   const written = typed.tieBreaks.split(/[\s,;]+/).filter(Boolean);
   const tieBreaks: number[] = [];
@@ -50,7 +51,7 @@ export function contestTyped(
     const position = number(text);
     if (position === undefined || position < 1 || position > stations)
       return {
-        problem: `“${text}” is no station. This quiz has stations 1 to ${stations}; write them like 7, 2.`,
+        problem: t`“${text}” is no station. This quiz has stations 1 to ${stations}; write them like 7, 2.`,
       };
     if (!tieBreaks.includes(position)) tieBreaks.push(position);
   }
@@ -74,7 +75,7 @@ export const namesBefore = (typed: ContestTyped, part: keyof Entry): string[] =>
 
 /** What a division is called; the only one, of which nothing was said, is everyone. */
 export const divisionTitle = ({ division }: Pick<DivisionStandings, 'division'>, all: number): string =>
-  division ? upperFirst(division) : all > 1 ? 'No division' : 'Everyone';
+  division ? upperFirst(division) : all > 1 ? t`No division` : t`Everyone`;
 
 /**
  * A place with what parted it, in words.
@@ -83,13 +84,13 @@ export const divisionTitle = ({ division }: Pick<DivisionStandings, 'division'>,
  * placeInWords({ place: 2, by: 'station 7' }); // '2, by station 7'
  */
 export const placeInWords = ({ place, by }: { place: number; by: string }): string =>
-  by ? `${place}, by ${by}` : String(place);
+  by ? t`${place}, by ${by}` : String(place);
 
 /** Whose points made a team’s score: “Ava, Bo (2 of 3 that count)”, where it has too few. */
 export const countedInWords = (counted: readonly string[], best: number): string =>
   counted.length < best
-    ? `${counted.join(', ')} (${counted.length} of ${best} that count)`
+    ? t`${counted.join(', ')} (${counted.length} of ${best} that count)`
     : counted.join(', ');
 
 export const scoreInWords = (points: number, outOf: number): string =>
-  `${pointsInWords(points)} of ${pointsInWords(outOf)}`;
+  t`${pointsInWords(points)} of ${pointsInWords(outOf)}`;

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { WholeCourse } from '@hurrow/contract/courses';
 import { useDraggable, useDroppable } from '@dnd-kit/core';
 import { CSS } from '@dnd-kit/utilities';
@@ -5,7 +7,7 @@ import { useEffect, useMemo, useRef, type CSSProperties, type RefObject } from '
 import { Link } from 'react-router';
 import type { ProfiledTaxon } from '@hurrow/core/evidence';
 import type { DrawingSetting } from '@hurrow/core/lesson';
-import { dayLabel, dayOfYear, wrapDay } from '@hurrow/core/season';
+import { dayOfYear, wrapDay } from '@hurrow/core/season';
 import type { Prospects, TermWishes } from '@hurrow/core/term';
 import { commonName } from '@hurrow/core/taxon';
 import { useLibrary } from '../app/data.ts';
@@ -13,6 +15,7 @@ import { arcsOf, BOARD, heightOf, placesOf, setsIn } from './board.ts';
 import type { Draft } from './gathered.ts';
 import { useSmallPlate } from './smallPlate.ts';
 import styles from './board.module.css';
+import { dayLabel } from '../language/inWords.ts';
 
 interface Props {
   course: WholeCourse;
@@ -45,7 +48,9 @@ export function BoardColumns(given: Props) {
     <>
       {unplaced.some(({ set }) => set.taxa.length > 0) && (
         <div className={styles['unplaced']}>
-          <strong>In no week yet</strong>
+          <strong>
+            <Trans>In no week yet</Trans>
+          </strong>
           {unplaced
             .flatMap(({ set }) => set.taxa)
             .map((id) => (
@@ -80,20 +85,24 @@ function Column(props: InColumns & { week: number }) {
       className={styles['column']}
       data-over={isOver}
       data-closed={closed}
-      aria-label={`Week ${week}`}
+      aria-label={t`Week ${week}`}
       style={{ left: (week - 1) * BOARD.column, width: BOARD.column }}
     >
       <header style={{ height: BOARD.head }}>
         <strong>{week}</strong>
         <span>{dayLabel(first)}</span>
-        {closed && <span className="gold">no lesson</span>}
+        {closed && (
+          <span className="gold">
+            <Trans>no lesson</Trans>
+          </span>
+        )}
       </header>
       {setsIn(sets, week).map(({ set, at }) => (
         <div key={set.id ?? `new ${at}`}>
           <h2 style={{ height: BOARD.title }}>
             {set.id ? (
-              <Link to={`/c/${course.id}/course/lesson/${set.id}`} title="Its lesson">
-                {set.title || 'Untitled'}
+              <Link to={`/c/${course.id}/course/lesson/${set.id}`} title={t`Its lesson`}>
+                {set.title || t`Untitled`}
               </Link>
             ) : (
               set.title
@@ -172,8 +181,8 @@ function DrawnPlate({
       data-looked={lookedAt === taxonId}
       data-alike={alike}
       data-dragging={isDragging}
-      aria-roledescription="tree on the board"
-      aria-label={`${name}${isPinned ? ', pinned' : ''}`}
+      aria-roledescription={t`tree on the board`}
+      aria-label={`${name}${isPinned ? t`, pinned` : ''}`}
       onFocus={() => onLookAt(taxonId)}
       onClick={() => onLookAt(taxonId)}
       onKeyDown={(event) => {
@@ -187,7 +196,7 @@ function DrawnPlate({
     >
       <span className={styles['drawn']}>{picture && <img src={picture} alt="" draggable={false} />}</span>
       <span className={styles['name']}>
-        {isPinned && <span title="pinned">● </span>}
+        {isPinned && <span title={t`pinned`}>● </span>}
         {name}
       </span>
     </button>

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { WholeCourse } from '@hurrow/contract/courses';
 import { Button } from 'antd';
 import { useState } from 'react';
@@ -25,20 +27,26 @@ export function CopyCourse({ course }: { course: WholeCourse }) {
     );
   return (
     <section className={styles['wide']}>
-      <h2>For the next class</h2>
+      <h2>
+        <Trans>For the next class</Trans>
+      </h2>
       <p>
-        A copy with this list, its weeks and its lessons, called{' '}
-        <input aria-label="Name of the copy" value={name} onChange={(event) => setName(event.target.value)} />
-        , from{' '}
+        <Trans>A copy with this list, its weeks and its lessons, called</Trans>{' '}
+        <input
+          aria-label={t`Name of the copy`}
+          value={name}
+          onChange={(event) => setName(event.target.value)}
+        />
+        <Trans>, from</Trans>{' '}
         <input
           type="date"
-          aria-label="First day of the copy"
+          aria-label={t`First day of the copy`}
           value={startsOn}
           onChange={(event) => setStartsOn(event.target.value)}
         />{' '}
-        on, with a code of its own, no students and no quizzes.{' '}
+        <Trans>on, with a code of its own, no students and no quizzes.</Trans>{' '}
         <Button size="small" loading={saving} onClick={() => void copy()}>
-          Copy the course
+          <Trans>Copy the course</Trans>
         </Button>
       </p>
       {problem && <Problem>{problem}</Problem>}

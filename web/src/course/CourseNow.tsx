@@ -1,3 +1,5 @@
+import { plural, t } from '@lingui/core/macro';
+import { Plural, Trans } from '@lingui/react/macro';
 import type { WholeCourse } from '@hurrow/contract/courses';
 import type { LibraryAnswer } from '@hurrow/contract/library';
 import { useMemo, type ReactNode } from 'react';
@@ -5,10 +7,9 @@ import { Link } from 'react-router';
 import { contrast, type ProfiledTaxon } from '@hurrow/core/evidence';
 import { readLibrary } from '@hurrow/core/library';
 import { characterName } from '@hurrow/core/score';
-import { dayLabel, dayOfYear } from '@hurrow/core/season';
+import { dayOfYear } from '@hurrow/core/season';
 import { commonName } from '@hurrow/core/taxon';
-import { listInWords, MEDIUM_VIEWS } from '@hurrow/core/view';
-import { counted } from '@hurrow/core/words';
+import { MEDIUM_VIEWS } from '@hurrow/core/view';
 import { useLibrary, useVocabulary } from '../app/data.ts';
 import { SiteSpecimen, Strip, twigView } from '../app/Drawings.tsx';
 import { useFieldDate } from '../app/fieldDate.tsx';
@@ -19,6 +20,7 @@ import { capital } from '../confusions/useNames.ts';
 import { ExpiringTodo } from '../grounds/ExpiringTodo.tsx';
 import styles from './course.module.css';
 import { bareInWords, bareOn } from './bare.ts';
+import { dayLabel, listInWords } from '../language/inWords.ts';
 
 /** What needs doing, in sentences, and the sets of the list as they look on the field date. */
 export function CourseNow({ course }: { course: WholeCourse }) {
@@ -33,18 +35,22 @@ export function CourseNow({ course }: { course: WholeCourse }) {
     <>
       <div className={styles['now']}>
         <div>
-          <h2>{week ? `Week ${week}.` : 'Outside the term.'}</h2>
+          <h2>{week ? t`Week ${week}.` : t`Outside the term.`}</h2>
           <ul>
             {taught.length === 0 && (
               <Todo>
-                The list is empty. <Link to={`${base}/course/term`}>Put species into sets.</Link>
+                <Trans>
+                  The list is empty. <Link to={`${base}/course/term`}>Put species into sets.</Link>
+                </Trans>
               </Todo>
             )}
             <LessonTodo course={course} week={week} />
             <ExpiringTodo courseId={course.id} />
             {course.students.length === 0 && (
               <Todo>
-                No students yet. <Link to={`${base}/course/students`}>Import the class list.</Link>
+                <Trans>
+                  No students yet. <Link to={`${base}/course/students`}>Import the class list.</Link>
+                </Trans>
               </Todo>
             )}
             <QuizTodos course={course} library={library} profileOf={profileOf} />
@@ -63,7 +69,9 @@ export function CourseNow({ course }: { course: WholeCourse }) {
               course.students.length > 0 &&
               course.quizzes.length === 0 && (
                 <Todo>
-                  Nothing has been asked yet. <Link to={`${base}/quizzes/new`}>Plan the first quiz.</Link>
+                  <Trans>
+                    Nothing has been asked yet. <Link to={`${base}/quizzes/new`}>Plan the first quiz.</Link>
+                  </Trans>
                 </Todo>
               )}
           </ul>
@@ -77,7 +85,11 @@ export function CourseNow({ course }: { course: WholeCourse }) {
           <section key={set.id}>
             <h3>
               <Link to={`${base}/course/lesson/${set.id}`}>{set.title}</Link>{' '}
-              {set.week && <span className="quiet">week {set.week}</span>}
+              {set.week && (
+                <span className="quiet">
+                  <Trans>week {set.week}</Trans>
+                </span>
+              )}
             </h3>
             <ul>
               {set.taxa.map((id) => {
@@ -152,9 +164,11 @@ function LessonTodo({ course, week }: { course: WholeCourse; week: number | unde
       <Todo key={set.id}>
         <Link to={`/c/${course.id}/course/lesson/${set.id}`}>{set.title}</Link>
         {set.week === week
-          ? ` is this week’s set: ${counted(set.taxa.length, 'species', 'species')}.`
-          : ` is the next set, in week ${set.week}.`}{' '}
-        <Link to={`/show/${course.id}/${set.id}`}>Show its lesson.</Link>
+          ? t` is this week’s set: ${plural(set.taxa.length, { one: '# species', other: '# species' })}.`
+          : t` is the next set, in week ${set.week ?? ''}.`}{' '}
+        <Link to={`/show/${course.id}/${set.id}`}>
+          <Trans>Show its lesson.</Trans>
+        </Link>
       </Todo>
     ));
 }
@@ -175,15 +189,19 @@ function QuizTodos({
     if (quiz.state === 'open')
       return (
         <Todo key={quiz.id}>
-          <Link to={`${base}/${quiz.id}/run`}>{quiz.title}</Link> is open: {quiz.students} of{' '}
-          {course.students.length} students have answered something.
+          <Trans>
+            <Link to={`${base}/${quiz.id}/run`}>{quiz.title}</Link> is open: {quiz.students} of{' '}
+            {course.students.length} students have answered something.
+          </Trans>
         </Todo>
       );
     if (quiz.state === 'closed')
       return quiz.released ? null : (
         <Todo key={quiz.id}>
-          <Link to={`${base}/${quiz.id}/mark`}>{quiz.title}</Link> is closed; its results are not released
-          yet.
+          <Trans>
+            <Link to={`${base}/${quiz.id}/mark`}>{quiz.title}</Link> is closed; its results are not released
+            yet.
+          </Trans>
         </Todo>
       );
     const day = dayOfYear(quiz.heldOn);
@@ -191,9 +209,11 @@ function QuizTodos({
     const bare = bareOn(taught, day, library.reference, course);
     return (
       <Todo key={quiz.id}>
-        <Link to={`${base}/${quiz.id}/plan`}>{quiz.title}</Link> is planned for {dayLabel(day)} with{' '}
-        {counted(quiz.stations, 'station')}.
-        {bare.length > 0 && ` By then ${bareInWords(bare)} no leaves to cut.`}
+        <Trans>
+          <Link to={`${base}/${quiz.id}/plan`}>{quiz.title}</Link> is planned for {dayLabel(day)} with{' '}
+          <Plural value={quiz.stations} one="# station" other="# stations" />.
+          {bare.length > 0 && t` By then ${bareInWords(bare)} no leaves to cut.`}
+        </Trans>
       </Todo>
     );
   });
@@ -230,13 +250,19 @@ function PairTodo({ course, library, every, pair, day }: PairTodoProps) {
   );
   return (
     <li>
-      <Link to={`/c/${course.id}/confusions/${pair.a}/${pair.b}`}>
-        {capital(name(pair.a))} and {name(pair.b)}
-      </Link>{' '}
-      were mixed up in <strong className="rust">{counted(pair.count, 'answer')}</strong>;{' '}
-      {settles
-        ? `on a twig cut ${dayLabel(day)}, ${settles} would settle it.`
-        : `a twig cut ${dayLabel(day)} does not settle it.`}
+      <Trans>
+        <Link to={`/c/${course.id}/confusions/${pair.a}/${pair.b}`}>
+          {capital(name(pair.a))} and {name(pair.b)}
+        </Link>{' '}
+        were mixed up in{' '}
+        <strong className="rust">
+          <Plural value={pair.count} one="# answer" other="# answers" />
+        </strong>
+        ;{' '}
+        {settles
+          ? t`on a twig cut ${dayLabel(day)}, ${settles} would settle it.`
+          : t`a twig cut ${dayLabel(day)} does not settle it.`}
+      </Trans>
     </li>
   );
 }

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { Button } from 'antd';
 import { useQuery } from '@tanstack/react-query';
 import { lazy, Suspense } from 'react';
@@ -32,7 +34,12 @@ export default function CoursePlace({ courseId }: { courseId: string }) {
         <Settings course={undefined} />
       </Suspense>
     );
-  if (query.isPending) return <Opening>Opening the course…</Opening>;
+  if (query.isPending)
+    return (
+      <Opening>
+        <Trans>Opening the course…</Trans>
+      </Opening>
+    );
   if (!query.data) return <Problem>{messageOf(query.error)}</Problem>;
   const course = query.data;
   const base = `/c/${courseId}/course`;
@@ -40,27 +47,29 @@ export default function CoursePlace({ courseId }: { courseId: string }) {
     <section className={ui['page']}>
       <PageHead title={course.name}>
         <span className="quiet">
-          code <strong className={ui['code']}>{course.code}</strong> · {course.weeks} weeks from{' '}
-          {course.startsOn} · {course.students.length} students
+          <Trans>
+            code <strong className={ui['code']}>{course.code}</strong> · {course.weeks} weeks from{' '}
+            {course.startsOn} · {course.students.length} students
+          </Trans>
         </span>
         {mayChange && (
           <Button type="primary" onClick={() => void go(`/c/${courseId}/quizzes/new`)}>
-            Plan a quiz
+            <Trans>Plan a quiz</Trans>
           </Button>
         )}
       </PageHead>
       <Tabs
-        label="Parts of the course"
+        label={t`Parts of the course`}
         tabs={[
-          { to: base, title: 'Now', end: true },
-          { to: `${base}/term`, title: 'Sets on the weeks' },
-          { to: `${base}/list`, title: 'Sets as a list' },
-          { to: `${base}/characters`, title: 'Characters' },
-          { to: `${base}/sort`, title: 'Sorting' },
-          { to: `${base}/notebooks`, title: 'Notebooks' },
-          { to: `${base}/students`, title: 'Students' },
-          { to: `${base}/settings`, title: 'Settings' },
-          ...(mayChange ? [{ to: `${base}/history`, title: 'History' }] : []),
+          { to: base, title: t`Now`, end: true },
+          { to: `${base}/term`, title: t`Sets on the weeks` },
+          { to: `${base}/list`, title: t`Sets as a list` },
+          { to: `${base}/characters`, title: t`Characters` },
+          { to: `${base}/sort`, title: t`Sorting` },
+          { to: `${base}/notebooks`, title: t`Notebooks` },
+          { to: `${base}/students`, title: t`Students` },
+          { to: `${base}/settings`, title: t`Settings` },
+          ...(mayChange ? [{ to: `${base}/history`, title: t`History` }] : []),
         ]}
       />
       <Suspense fallback={<Opening />}>

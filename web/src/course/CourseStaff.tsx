@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { CourseTeacher } from '@hurrow/contract/courseStaff';
 import { App, Button } from 'antd';
 import { useQuery } from '@tanstack/react-query';
@@ -11,14 +13,14 @@ import styles from './settings.module.css';
 import { hereOf, namedOf, staffSaid, withHere, type Here } from './staff.ts';
 
 const CHOICES: [Here, string][] = [
-  ['no', 'is not in it'],
-  ['leads', 'leads it: list, lessons, quizzes and marks'],
-  ['helps', 'helps: looks at everything, enters papers, renews codes'],
+  ['no', t`is not in it`],
+  ['leads', t`leads it: list, lessons, quizzes and marks`],
+  ['helps', t`helps: looks at everything, enters papers, renews codes`],
 ];
 
 /** Who teaches a course. With nobody named it is everyone's who teaches here. */
 export function CourseStaff({ courseId }: { courseId: string }) {
-  const key = ['course staff', courseId];
+  const key = [t`course staff`, courseId];
   const held = useQuery({
     queryKey: key,
     queryFn: () => call('GET /api/courses/{courseId}/staff', { params: { courseId } }),
@@ -38,27 +40,29 @@ export function CourseStaff({ courseId }: { courseId: string }) {
       {
         done: () => {
           change(undefined);
-          void message.success('Who teaches the course is saved.');
+          void message.success(t`Who teaches the course is saved.`);
         },
         stale: [key, STALE.courses, STALE.course(courseId)],
       },
     );
   return (
     <section className={styles['staff']}>
-      <h2>Who teaches it</h2>
+      <h2>
+        <Trans>Who teaches it</Trans>
+      </h2>
       <p className="quiet">{staffSaid(teachers)}</p>
-      <table className={ui['plain-table']} aria-label="Who teaches the course">
+      <table className={ui['plain-table']} aria-label={t`Who teaches the course`}>
         <tbody>
           {teachers.map((teacher) => (
             <tr key={teacher.accountId}>
               <th scope="row">{teacher.name}</th>
               <td>
                 {teacher.role === 'owner' ? (
-                  'owner of this Hurrow: sees every course'
+                  t`owner of this Hurrow: sees every course`
                 ) : (
                   <select
                     className={field['field']}
-                    aria-label={`What ${teacher.name} does here`}
+                    aria-label={t`What ${teacher.name} does here`}
                     value={hereOf(teacher)}
                     onChange={(event) =>
                       change(withHere(teachers, teacher.accountId, event.target.value as Here))
@@ -78,7 +82,7 @@ export function CourseStaff({ courseId }: { courseId: string }) {
       </table>
       {problem && <Problem>{problem}</Problem>}
       <Button loading={saving} disabled={changed === undefined} onClick={() => void saveAll()}>
-        Save who teaches it
+        <Trans>Save who teaches it</Trans>
       </Button>
     </section>
   );

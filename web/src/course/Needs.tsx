@@ -1,3 +1,4 @@
+import { Trans } from '@lingui/react/macro';
 import type { Student } from '@hurrow/contract/courses';
 import { NEED_TITLES, NEEDS, type Need } from '@hurrow/core/station';
 import { useState } from 'react';
@@ -6,6 +7,7 @@ import { Problem } from '../app/parts.tsx';
 import { STALE, useSaving } from '../app/useSaving.ts';
 import { withNeed } from '../quizzes/needs.ts';
 import styles from './course.module.css';
+import { inTongue } from '../language/inTongue.ts';
 
 /** What is done otherwise for a student: ticked, and stored at once. */
 export function Needs({ courseId, student }: { courseId: string; student: Student }) {
@@ -32,16 +34,20 @@ export function Needs({ courseId, student }: { courseId: string; student: Studen
   };
   return (
     <fieldset className={styles['needs']}>
-      <legend>Done otherwise for {student.name}</legend>
+      <legend>
+        <Trans>Done otherwise for {student.name}</Trans>
+      </legend>
       {NEEDS.map((need) => (
         <label key={need}>
           <input type="checkbox" checked={shown.includes(need)} onChange={() => tick(need)} />{' '}
-          {NEED_TITLES[need]}
+          {inTongue(NEED_TITLES[need])}
         </label>
       ))}
       <p className="quiet">
-        For those who teach, and in no print that others see. Plans say what a station is without a sense, and
-        name nobody; more time is said under Rounds and papers.
+        <Trans>
+          For those who teach, and in no print that others see. Plans say what a station is without a sense,
+          and name nobody; more time is said under Rounds and papers.
+        </Trans>
       </p>
       {problem && <Problem>{problem}</Problem>}
     </fieldset>

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { Course, OpenToStudents, WholeCourse } from '@hurrow/contract/courses';
 import { App, Button } from 'antd';
 import { useQuery } from '@tanstack/react-query';
@@ -21,6 +23,7 @@ import styles from './settings.module.css';
 import { Opening, Problem } from '../app/parts.tsx';
 import ui from '../app/parts.module.css';
 import { STALE, useSaving } from '../app/useSaving.ts';
+import { inTongue } from '../language/inTongue.ts';
 
 /** The settings as they are typed: the place may not be readable yet. */
 interface Draft extends Omit<Course, 'id' | 'code' | 'latitude' | 'longitude' | 'elevation'> {
@@ -32,7 +35,12 @@ export default function Settings({ course }: { course: WholeCourse | undefined }
   const library = useQuery(libraryQuery()).data;
   const today = useQuery(sessionQuery).data?.today ?? '';
   const mayChange = useMayChange();
-  if (!course && !library) return <Opening>Opening…</Opening>;
+  if (!course && !library)
+    return (
+      <Opening>
+        <Trans>Opening…</Trans>
+      </Opening>
+    );
   const start: Draft = course
     ? {
         name: course.name,
@@ -73,13 +81,13 @@ export default function Settings({ course }: { course: WholeCourse | undefined }
 }
 
 const OPENS: [OpenToStudents, string][] = [
-  ['profiles', 'the profiles of the list'],
-  ['contrasts', 'contrasts of two or more'],
-  ['keys', 'keys to walk through'],
-  ['recap', 'the recap of each set'],
-  ['lessons', 'the lesson of each set, from its week on'],
-  ['notebook', 'a notebook of what they see at trees'],
-  ['practice', 'practice on the phone, of the sets taught so far'],
+  ['profiles', t`the profiles of the list`],
+  ['contrasts', t`contrasts of two or more`],
+  ['keys', t`keys to walk through`],
+  ['recap', t`the recap of each set`],
+  ['lessons', t`the lesson of each set, from its week on`],
+  ['notebook', t`a notebook of what they see at trees`],
+  ['practice', t`practice on the phone, of the sets taught so far`],
 ];
 
 function Form({ course, start }: { course: WholeCourse | undefined; start: Draft }) {
@@ -104,7 +112,7 @@ function Form({ course, start }: { course: WholeCourse | undefined; start: Draft
       void save(() => call('PUT /api/courses/{courseId}', { params: { courseId: course.id }, body }), {
         done: () => {
           kept.settle(draft);
-          void message.success('The settings are saved.');
+          void message.success(t`The settings are saved.`);
         },
         stale: [STALE.course(course.id), STALE.courses],
       });
@@ -120,7 +128,11 @@ function Form({ course, start }: { course: WholeCourse | undefined; start: Draft
   };
   return (
     <div className={course ? '' : ui['page']}>
-      {!course && <h1>A new course</h1>}
+      {!course && (
+        <h1>
+          <Trans>A new course</Trans>
+        </h1>
+      )}
       {!course && <ForWhom onChoose={(settings) => kept.set((before) => ({ ...before, ...settings }))} />}
       <BroughtBack at={kept.broughtBack} onGiveUp={kept.forget} />
       <div className={styles['settings']}>
@@ -129,21 +141,25 @@ function Form({ course, start }: { course: WholeCourse | undefined; start: Draft
         <Naming marking={draft.marking} onChange={(marking) => set('marking', marking)} />
         <Opens draft={draft} set={set} />
         <section className={styles['wide']}>
-          <h2>Site</h2>
+          <h2>
+            <Trans>Site</Trans>
+          </h2>
           <PlaceFields
             place={draft.place}
             onChange={(place) => set('place', place)}
             {...(farFrom ? { farFrom } : {})}
           />
           <p className="quiet">
-            Months of the library are shifted to the site: spring 4 days later for each degree north, 5° east
-            or 122 m up. Quizzes already opened keep the marking they were opened with.
+            <Trans>
+              Months of the library are shifted to the site: spring 4 days later for each degree north, 5°
+              east or 122 m up. Quizzes already opened keep the marking they were opened with.
+            </Trans>
           </p>
         </section>
       </div>
       {problem && <Problem>{problem}</Problem>}
       <Button type="primary" loading={saving} onClick={saveAll}>
-        {course ? 'Save settings' : 'Make the course'}
+        {course ? t`Save settings` : t`Make the course`}
       </Button>
     </div>
   );
@@ -153,8 +169,10 @@ function Form({ course, start }: { course: WholeCourse | undefined; start: Draft
 function ForWhom({ onChoose }: { onChoose(settings: (typeof PRESETS)[number]['settings']): void }) {
   const [chosen, choose] = useState<string>();
   return (
-    <div className={styles['for-whom']} role="group" aria-label="Whom it is for">
-      <span>It is for</span>
+    <div className={styles['for-whom']} role="group" aria-label={t`Whom it is for`}>
+      <span>
+        <Trans>It is for</Trans>
+      </span>
       {PRESETS.map(({ title, said, settings }) => (
         <button
           key={title}
@@ -181,21 +199,28 @@ interface PartProps {
 function Term({ draft, set }: PartProps) {
   return (
     <section>
-      <h2>Term</h2>
+      <h2>
+        <Trans>Term</Trans>
+      </h2>
       <label className={styles['name']}>
-        <span>Name of the course</span>
+        <span>
+          <Trans>Name of the course</Trans>
+        </span>
         <input value={draft.name} onChange={(event) => set('name', event.target.value)} />
       </label>
       <p>
-        It begins on{' '}
+        <Trans>It begins on</Trans>{' '}
         <input
           type="date"
-          aria-label="First day"
+          aria-label={t`First day`}
           value={draft.startsOn}
           onChange={(event) => set('startsOn', event.target.value)}
         />{' '}
-        and lasts <NumberField label="Weeks" value={draft.weeks} onChange={(weeks) => set('weeks', weeks)} />{' '}
-        weeks.
+        <Trans>
+          and lasts{' '}
+          <NumberField label={t`Weeks`} value={draft.weeks} onChange={(weeks) => set('weeks', weeks)} />{' '}
+          weeks.
+        </Trans>
       </p>
     </section>
   );
@@ -204,38 +229,54 @@ function Term({ draft, set }: PartProps) {
 function Words({ draft, set }: PartProps) {
   return (
     <section>
-      <h2>Words</h2>
+      <h2>
+        <Trans>Words</Trans>
+      </h2>
       <p>
-        Students read{' '}
+        <Trans>Students read</Trans>{' '}
         <select
-          aria-label="Words"
+          aria-label={t`Words`}
           value={draft.audience}
           onChange={(event) => set('audience', event.target.value as Draft['audience'])}
         >
-          <option value="technical">technical terms</option>
-          <option value="plain">plain words</option>
+          <option value="technical">
+            <Trans>technical terms</Trans>
+          </option>
+          <option value="plain">
+            <Trans>plain words</Trans>
+          </option>
         </select>{' '}
-        and sizes in{' '}
+        <Trans>and sizes in</Trans>{' '}
         <select
-          aria-label="Units"
+          aria-label={t`Units`}
           value={draft.units}
           onChange={(event) => set('units', event.target.value as Draft['units'])}
         >
-          <option value="metric">meters and centimeters</option>
-          <option value="imperial">feet and inches</option>
+          <option value="metric">
+            <Trans>meters and centimeters</Trans>
+          </option>
+          <option value="imperial">
+            <Trans>feet and inches</Trans>
+          </option>
         </select>
         .
       </p>
       <p>
-        A profile begins with{' '}
+        <Trans>A profile begins with</Trans>{' '}
         <select
-          aria-label="Profiles begin with"
+          aria-label={t`Profiles begin with`}
           value={draft.startsWith}
           onChange={(event) => set('startsWith', event.target.value as Draft['startsWith'])}
         >
-          <option value="leaf">size and form, then leaves</option>
-          <option value="site">the site, then form and bark</option>
-          <option value="twig">twigs, buds and bark, as in winter</option>
+          <option value="leaf">
+            <Trans>size and form, then leaves</Trans>
+          </option>
+          <option value="site">
+            <Trans>the site, then form and bark</Trans>
+          </option>
+          <option value="twig">
+            <Trans>twigs, buds and bark, as in winter</Trans>
+          </option>
         </select>
         .
       </p>
@@ -256,11 +297,13 @@ function Naming({ marking, onChange }: { marking: MarkingPolicy; onChange(markin
         ];
   return (
     <section>
-      <h2>Naming</h2>
+      <h2>
+        <Trans>Naming</Trans>
+      </h2>
       <p>
-        A tree is named by its{' '}
+        <Trans>A tree is named by its</Trans>{' '}
         <select
-          aria-label="Students name a tree by"
+          aria-label={t`Students name a tree by`}
           value={policy}
           onChange={(event) =>
             onChange({ ...marking, policy: event.target.value as MarkingPolicy['policy'] })
@@ -268,32 +311,36 @@ function Naming({ marking, onChange }: { marking: MarkingPolicy; onChange(markin
         >
           {NAMING_POLICIES.map((value) => (
             <option key={value} value={value}>
-              {POLICY_TITLES[value]}
+              {inTongue(POLICY_TITLES[value])}
             </option>
           ))}
         </select>
         .
       </p>
       <p>
-        Right, the{' '}
-        {parts.map(([part, word], i) => (
-          <span key={part}>
-            {i > 0 && (i === parts.length - 1 ? ' and the ' : ', the ')}
-            {word} is worth{' '}
-            <NumberField
-              label={`Points for the ${word}`}
-              value={points[part]}
-              onChange={(value) => onChange({ ...marking, points: { ...points, [part]: value } })}
-            />
-          </span>
-        ))}
-        ; a misspelled part loses{' '}
-        <NumberField
-          label="Off for a misspelled part"
-          value={marking.deduction}
-          onChange={(deduction) => onChange({ ...marking, deduction })}
-        />
-        .
+        <Trans>
+          Right, the{' '}
+          {parts.map(([part, word], i) => (
+            <span key={part}>
+              <Trans>
+                {i > 0 && (i === parts.length - 1 ? t` and the ` : t`, the `)}
+                {word} is worth
+              </Trans>{' '}
+              <NumberField
+                label={t`Points for the ${word}`}
+                value={points[part]}
+                onChange={(value) => onChange({ ...marking, points: { ...points, [part]: value } })}
+              />
+            </span>
+          ))}
+          ; a misspelled part loses{' '}
+          <NumberField
+            label={t`Off for a misspelled part`}
+            value={marking.deduction}
+            onChange={(deduction) => onChange({ ...marking, deduction })}
+          />
+          .
+        </Trans>
       </p>
     </section>
   );
@@ -351,7 +398,9 @@ function useRangesOfLibrary() {
 function Opens({ draft, set }: PartProps) {
   return (
     <section>
-      <h2>Students may open</h2>
+      <h2>
+        <Trans>Students may open</Trans>
+      </h2>
       {OPENS.map(([part, words]) => (
         <label key={part} className={styles['tick']}>
           <input
@@ -376,7 +425,9 @@ function Opens({ draft, set }: PartProps) {
             checked={draft.seesSlips}
             onChange={() => set('seesSlips', !draft.seesSlips)}
           />{' '}
-          those who teach see single slips of practice, and not only how much is practiced and known
+          <Trans>
+            those who teach see single slips of practice, and not only how much is practiced and known
+          </Trans>
         </label>
       )}
       {draft.opens.includes('practice') && (
@@ -386,12 +437,14 @@ function Opens({ draft, set }: PartProps) {
             checked={draft.asksInPractice}
             onChange={() => set('asksInPractice', !draft.asksInPractice)}
           />{' '}
-          practice asks at every third name what they went by; it counts with what quizzes ask
+          <Trans>practice asks at every third name what they went by; it counts with what quizzes ask</Trans>
         </label>
       )}
       <p className="quiet">
-        While a quiz is open, contrasts and keys are closed to them; profiles and recap help no more than a
-        book.
+        <Trans>
+          While a quiz is open, contrasts and keys are closed to them; profiles and recap help no more than a
+          book.
+        </Trans>
       </p>
     </section>
   );

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { WholeCourse } from '@hurrow/contract/courses';
 import { App, Button } from 'antd';
 import { useQueryClient } from '@tanstack/react-query';
@@ -19,20 +21,26 @@ export function Students({ course }: { course: WholeCourse }) {
   return (
     <>
       <p>
-        Students open this page’s address on their phones and sign in with the course code{' '}
-        <strong className={ui['code']}>{course.code}</strong> and their own code. No e-mail and no password.
+        <Trans>
+          Students open this page’s address on their phones and sign in with the course code{' '}
+          <strong className={ui['code']}>{course.code}</strong> and their own code. No e-mail and no password.
+        </Trans>
       </p>
       {mayChange && importing && (
         <>
           <ImportClass courseId={course.id} onDone={() => setImporting(false)} />
           {course.students.length > 0 && (
             <Button type="link" onClick={() => setImporting(false)}>
-              Close
+              <Trans>Close</Trans>
             </Button>
           )}
         </>
       )}
-      {mayChange && !importing && <Button onClick={() => setImporting(true)}>Import a class list</Button>}
+      {mayChange && !importing && (
+        <Button onClick={() => setImporting(true)}>
+          <Trans>Import a class list</Trans>
+        </Button>
+      )}
       {course.students.length > 0 && <Slips course={course} />}
       {course.students.length > 0 && <ClassTable course={course} />}
     </>
@@ -48,8 +56,12 @@ function ClassTable({ course }: { course: WholeCourse }) {
       <table className={`${ui['plain-table']} ${styles['students']}`}>
         <thead>
           <tr>
-            <th>Name</th>
-            <th>Personal code</th>
+            <th>
+              <Trans>Name</Trans>
+            </th>
+            <th>
+              <Trans>Personal code</Trans>
+            </th>
             <th />
           </tr>
         </thead>
@@ -92,7 +104,7 @@ function StudentRows({
     save(() => call('POST /api/courses/{courseId}/students/{studentId}/code', { params }), {
       done: ({ code }) =>
         void message.success(
-          `${student.name} now signs in with ${code}. The old code opens nothing any more.`,
+          t`${student.name} now signs in with ${code}. The old code opens nothing any more.`,
         ),
       stale,
     });
@@ -138,7 +150,9 @@ function ImportClass({ courseId, onDone }: { courseId: string; onDone(): void })
   const { message } = App.useApp();
   return (
     <>
-      <h2>Import a class list</h2>
+      <h2>
+        <Trans>Import a class list</Trans>
+      </h2>
       <ImportFile
         send={({ csv, dryRun }) =>
           call('POST /api/courses/{courseId}/students/import', {
@@ -146,9 +160,9 @@ function ImportClass({ courseId, onDone }: { courseId: string; onDone(): void })
             body: { csv, dryRun },
           })
         }
-        example={'name\nRowan Achterberg\nSelma Idowu'}
+        example={t`name\nRowan Achterberg\nSelma Idowu`}
         onDone={(report) => {
-          void message.success(`${report.added.length} students added.`);
+          void message.success(t`${report.added.length} students added.`);
           onDone();
           void queries.invalidateQueries({ queryKey: STALE.course(courseId) });
         }}
@@ -180,17 +194,17 @@ function StudentRow({
       <td>
         {!student.nameless && (
           <Button size="small" type="text" onClick={onRenew}>
-            New code
+            <Trans>New code</Trans>
           </Button>
         )}
         {onNeeds && !student.nameless && (
           <Button size="small" type="text" aria-expanded={needsOpen} onClick={onNeeds}>
-            Needs
+            <Trans>Needs</Trans>
           </Button>
         )}
         {onTakeOff && (
           <Button size="small" type="text" onClick={onTakeOff}>
-            Take off the list
+            <Trans>Take off the list</Trans>
           </Button>
         )}
       </td>
@@ -206,25 +220,27 @@ function Slips({ course }: { course: WholeCourse }) {
     `/api/prints/slips.pdf?courseId=${course.id}&paper=${paper}&at=${encodeURIComponent(at)}`;
   return (
     <p>
-      Print slips with both codes and a QR code that signs in:{' '}
-      <a href={href('letter')} target="_blank" rel="noreferrer">
-        Letter
-      </a>{' '}
-      ·{' '}
-      <a href={href('a4')} target="_blank" rel="noreferrer">
-        A4
-      </a>
-      , for the address{' '}
+      <Trans>
+        Print slips with both codes and a QR code that signs in:{' '}
+        <a href={href('letter')} target="_blank" rel="noreferrer">
+          Letter
+        </a>{' '}
+        ·{' '}
+        <a href={href('a4')} target="_blank" rel="noreferrer">
+          A4
+        </a>
+        , for the address
+      </Trans>{' '}
       <input
         className={ui['typed']}
-        aria-label="Address for phones"
+        aria-label={t`Address for phones`}
         value={at}
         onChange={(event) => setAt(event.target.value)}
       />
       {local && (
         <span className="gold">
           {' '}
-          Phones do not reach this address: write the one that this machine has in its network.
+          <Trans>Phones do not reach this address: write the one that this machine has in its network.</Trans>
         </span>
       )}
     </p>

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { WholeCourse } from '@hurrow/contract/courses';
 import { App, Button, Input, InputNumber, Select } from 'antd';
 import { commonName, scientificName } from '@hurrow/core/taxon';
@@ -31,7 +33,7 @@ export default function TaughtList({ course }: { course: WholeCourse }) {
       {
         done: () => {
           draft.saved();
-          void message.success('The list is saved.');
+          void message.success(t`The list is saved.`);
         },
         stale: [STALE.course(course.id)],
       },
@@ -63,11 +65,11 @@ export default function TaughtList({ course }: { course: WholeCourse }) {
         ))}
       </div>
       {problem && <Problem>{problem}</Problem>}
-      <Button onClick={() => setSets([...sets, { title: `Set ${sets.length + 1}`, week: null, taxa: [] }])}>
-        Add a set
+      <Button onClick={() => setSets([...sets, { title: t`Set ${sets.length + 1}`, week: null, taxa: [] }])}>
+        <Trans>Add a set</Trans>
       </Button>{' '}
       <Button type="primary" loading={saving} onClick={() => void saveList()}>
-        Save the list
+        <Trans>Save the list</Trans>
       </Button>
     </>
   );
@@ -77,24 +79,26 @@ export default function TaughtList({ course }: { course: WholeCourse }) {
 function ListHead({ listed, units }: { listed: readonly string[]; units: WholeCourse['units'] }) {
   return (
     <p className="quiet">
-      About five species a set, easy splits first. The order here is the teaching order.
+      <Trans>About five species a set, easy splits first. The order here is the teaching order.</Trans>
       {listed.length > 0 && (
         <>
           {' '}
-          Cards to learn with, the drawing in front and the name behind:{' '}
-          {(['letter', 'a4'] as const).map((paper, i) => (
-            <span key={paper}>
-              {i > 0 && ' · '}
-              <a
-                href={`/api/prints/cards.pdf?paper=${paper}&units=${units}&taxa=${listed.join(',')}`}
-                target="_blank"
-                rel="noreferrer"
-              >
-                {paper === 'a4' ? 'A4' : 'Letter'}
-              </a>
-            </span>
-          ))}
-          .
+          <Trans>
+            Cards to learn with, the drawing in front and the name behind:{' '}
+            {(['letter', 'a4'] as const).map((paper, i) => (
+              <span key={paper}>
+                {i > 0 && ' · '}
+                <a
+                  href={`/api/prints/cards.pdf?paper=${paper}&units=${units}&taxa=${listed.join(',')}`}
+                  target="_blank"
+                  rel="noreferrer"
+                >
+                  {paper === 'a4' ? 'A4' : t`Letter`}
+                </a>
+              </span>
+            ))}
+            .
+          </Trans>
         </>
       )}
     </p>
@@ -117,18 +121,20 @@ interface OneSetProps {
 function OneSet({ set, place: { i, of }, weeks, nameOf, free, onChange, onMove, onRemove }: OneSetProps) {
   return (
     <fieldset className={styles['set']}>
-      <legend className="visually-hidden">Set {i + 1}</legend>
+      <legend className="visually-hidden">
+        <Trans>Set {i + 1}</Trans>
+      </legend>
       <Input
-        aria-label={`Title of set ${i + 1}`}
+        aria-label={t`Title of set ${i + 1}`}
         value={set.title}
         onChange={(event) => onChange({ title: event.target.value })}
         className={styles['title']!}
       />
       <div className={styles['line']}>
         <label>
-          in week{' '}
+          <Trans>in week</Trans>{' '}
           <InputNumber
-            aria-label={`Week of set ${i + 1}`}
+            aria-label={t`Week of set ${i + 1}`}
             size="small"
             min={1}
             max={weeks}
@@ -138,19 +144,21 @@ function OneSet({ set, place: { i, of }, weeks, nameOf, free, onChange, onMove, 
           />
         </label>
         <LinkButton disabled={i === 0} onClick={() => onMove(-1)}>
-          earlier
+          <Trans>earlier</Trans>
         </LinkButton>
         <LinkButton disabled={i === of - 1} onClick={() => onMove(1)}>
-          later
+          <Trans>later</Trans>
         </LinkButton>
-        <LinkButton onClick={onRemove}>remove the set</LinkButton>
+        <LinkButton onClick={onRemove}>
+          <Trans>remove the set</Trans>
+        </LinkButton>
       </div>
       <ul className={courseStyles['set-taxa']}>
         {set.taxa.map((id) => (
           <li key={id}>
             {nameOf(id)}
             <button
-              aria-label={`Take ${nameOf(id)} out of ${set.title}`}
+              aria-label={t`Take ${nameOf(id)} out of ${set.title}`}
               onClick={() => onChange({ taxa: set.taxa.filter((other) => other !== id) })}
             >
               ×
@@ -160,8 +168,8 @@ function OneSet({ set, place: { i, of }, weeks, nameOf, free, onChange, onMove, 
       </ul>
       <Select
         showSearch={{ optionFilterProp: 'label' }}
-        aria-label={`Add a species to ${set.title || `set ${i + 1}`}`}
-        placeholder="Add a species"
+        aria-label={t`Add a species to ${set.title || t`set ${i + 1}`}`}
+        placeholder={t`Add a species`}
         value={null}
         className={styles['add']!}
         onChange={(id: string | null) => id && onChange({ taxa: [...set.taxa, id] })}

@@ -1,9 +1,10 @@
+import { plural, t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { WholeCourse } from '@hurrow/contract/courses';
 import { Button } from 'antd';
 import { DndContext, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
 import { useState } from 'react';
 import type { TermProposal } from '@hurrow/core/term';
-import { counted } from '@hurrow/core/words';
 import { messageOf } from '../app/api.ts';
 import { useLibrary } from '../app/data.ts';
 import { LinkButton, Notice, Opening, Problem } from '../app/parts.tsx';
@@ -19,7 +20,12 @@ import styles from './board.module.css';
 /** The list laid on the weeks of the term: proposed, moved by drag or by keys, looked over at once. */
 export default function TermBoard({ course }: { course: WholeCourse }) {
   const { library } = useLibrary();
-  if (!library) return <Opening>Opening the list…</Opening>;
+  if (!library)
+    return (
+      <Opening>
+        <Trans>Opening the list…</Trans>
+      </Opening>
+    );
   return <Board key={course.id} course={course} />;
 }
 
@@ -42,7 +48,7 @@ function Board({ course }: { course: WholeCourse }) {
       >
         {mayChange && (
           <Button onClick={() => void board.propose()} loading={board.saving}>
-            Propose sets
+            <Trans>Propose sets</Trans>
           </Button>
         )}
       </TermSentence>
@@ -67,14 +73,16 @@ function Board({ course }: { course: WholeCourse }) {
         />
       </DndContext>
       <p className={styles['keys']}>
-        Drag a tree to a week, or choose it and press <kbd>,</kbd> <kbd>.</kbd> for a week back or on,{' '}
-        <kbd>p</kbd> to pin it there, <kbd>Delete</kbd> to take it off the list. Rust bows join trees that
-        beginners take for one another.
+        <Trans>
+          Drag a tree to a week, or choose it and press <kbd>,</kbd> <kbd>.</kbd> for a week back or on,{' '}
+          <kbd>p</kbd> to pin it there, <kbd>Delete</kbd> to take it off the list. Rust bows join trees that
+          beginners take for one another.
+        </Trans>
       </p>
       {board.problem && <Problem>{board.problem}</Problem>}
       {mayChange && <Saving course={course} board={board} />}
-      <section className={styles['remarks']} aria-label="Looked over" aria-busy={board.working}>
-        <h2>{judged && known ? measureInWords(known, wishes, judged.remarks) : 'Looking over the list…'}</h2>
+      <section className={styles['remarks']} aria-label={t`Looked over`} aria-busy={board.working}>
+        <h2>{judged && known ? measureInWords(known, wishes, judged.remarks) : t`Looking over the list…`}</h2>
         <Remarks remarks={board.remarks} onLookAt={lookAt} />
       </section>
     </>
@@ -87,8 +95,10 @@ function Proposed({ found, onUndo }: { found: TermProposal; onUndo(): void }) {
     <Notice>
       {boundInWords(found.measure.total, found.bound)}{' '}
       {found.broken.length > 0 &&
-        `${counted(found.broken.length, 'wish', 'wishes')} could not be had: see below. Larger sets, more weeks or fewer pins would do. `}
-      <LinkButton onClick={onUndo}>Undo the proposal</LinkButton>
+        t`${plural(found.broken.length, { one: '# wish', other: '# wishes' })} could not be had: see below. Larger sets, more weeks or fewer pins would do. `}
+      <LinkButton onClick={onUndo}>
+        <Trans>Undo the proposal</Trans>
+      </LinkButton>
     </Notice>
   );
 }
@@ -98,15 +108,15 @@ function Saving({ course, board }: { course: WholeCourse; board: ReturnType<type
   return (
     <div className={styles['saving']}>
       <Button type="primary" loading={saving} disabled={!draft.changed} onClick={() => void saveList()}>
-        Save the list
+        <Trans>Save the list</Trans>
       </Button>
       <a
         href={`/api/courses/${course.id}/term.ics`}
         onClick={() =>
-          draft.changed && say('The calendar holds what is saved; what you changed since is not in it.')
+          draft.changed && say(t`The calendar holds what is saved; what you changed since is not in it.`)
         }
       >
-        Sets and quizzes as a calendar file
+        <Trans>Sets and quizzes as a calendar file</Trans>
       </a>
     </div>
   );
@@ -135,7 +145,9 @@ function Remarks({
         ))}
       </ul>
       {sorted.length > SHOWN && (
-        <LinkButton onClick={() => setAll(!all)}>{all ? 'Fewer' : `All ${sorted.length} remarks`}</LinkButton>
+        <LinkButton onClick={() => setAll(!all)}>
+          {all ? t`Fewer` : t`All ${sorted.length} remarks`}
+        </LinkButton>
       )}
     </>
   );

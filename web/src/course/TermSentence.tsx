@@ -1,6 +1,7 @@
+import { t } from '@lingui/core/macro';
+import { Plural, Trans } from '@lingui/react/macro';
 import type { ReactNode } from 'react';
 import { openWeeks, usedWeeks } from '@hurrow/core/term';
-import { counted } from '@hurrow/core/words';
 import type { Wishes } from './useWishes.ts';
 import styles from './board.module.css';
 
@@ -23,64 +24,79 @@ export function TermSentence({ weeks, wishes, closed, species, onChange, onClose
   return (
     <div className={styles['sentence']}>
       <p>
-        Sets of{' '}
-        <Choice
-          label="Least in a set"
-          value={wishes.least}
-          from={1}
-          to={wishes.most}
-          onChange={(least) => set({ least })}
-        />{' '}
-        to{' '}
-        <Choice
-          label="Most in a set"
-          value={wishes.most}
-          from={wishes.least}
-          to={12}
-          onChange={(most) => set({ most })}
-        />
-        , in weeks{' '}
-        <Choice
-          label="First week"
-          value={wishes.from}
-          from={1}
-          to={wishes.to}
-          onChange={(from) => set({ from })}
-        />{' '}
-        to{' '}
-        <Choice
-          label="Last week"
-          value={wishes.to}
-          from={wishes.from}
-          to={weeks}
-          onChange={(to) => set({ to })}
-        />
-        ,{' '}
+        <Trans>
+          Sets of{' '}
+          <Choice
+            label={t`Least in a set`}
+            value={wishes.least}
+            from={1}
+            to={wishes.most}
+            onChange={(least) => set({ least })}
+          />{' '}
+          to{' '}
+          <Choice
+            label={t`Most in a set`}
+            value={wishes.most}
+            from={wishes.least}
+            to={12}
+            onChange={(most) => set({ most })}
+          />
+          , in weeks{' '}
+          <Choice
+            label={t`First week`}
+            value={wishes.from}
+            from={1}
+            to={wishes.to}
+            onChange={(from) => set({ from })}
+          />{' '}
+          to{' '}
+          <Choice
+            label={t`Last week`}
+            value={wishes.to}
+            from={wishes.from}
+            to={weeks}
+            onChange={(to) => set({ to })}
+          />
+          ,
+        </Trans>{' '}
         <select
-          aria-label="Pace"
+          aria-label={t`Pace`}
           value={wishes.pace}
           onChange={(event) => set({ pace: event.target.value as Wishes['pace'] })}
         >
-          <option value="weekly">one a week from the first</option>
-          <option value="spread">spread over all of them</option>
+          <option value="weekly">
+            <Trans>one a week from the first</Trans>
+          </option>
+          <option value="spread">
+            <Trans>spread over all of them</Trans>
+          </option>
         </select>
-        , none in <Holidays weeks={weeks} closed={closed} onClose={onClose} />; lookalikes{' '}
+        <Trans>
+          , none in <Holidays weeks={weeks} closed={closed} onClose={onClose} />; lookalikes
+        </Trans>{' '}
         <select
-          aria-label="Lookalikes"
+          aria-label={t`Lookalikes`}
           value={wishes.lookalikes}
           onChange={(event) => set({ lookalikes: event.target.value as Wishes['lookalikes'] })}
         >
-          <option value="together">in one set</option>
-          <option value="apart">in different weeks</option>
+          <option value="together">
+            <Trans>in one set</Trans>
+          </option>
+          <option value="apart">
+            <Trans>in different weeks</Trans>
+          </option>
         </select>
-        ; easy splits first, each tree while its marks can be seen, the commoner twin first.
+        <Trans>; easy splits first, each tree while its marks can be seen, the commoner twin first.</Trans>
       </p>
       {children}
       {most < species && (
         <p className="rust">
-          {species} species do not fit {counted(openWeeks({ ...wishes, closed }).length, 'week')} of at most{' '}
-          {wishes.most}: let the sets be of {Math.ceil(species / Math.max(1, used.length))}, or the term
-          longer.
+          <Trans>
+            {species} species do not fit{' '}
+            <Plural value={openWeeks({ ...wishes, closed }).length} one="# week" other="# weeks" /> of at most{' '}
+            {wishes.most}: let the sets be of {Math.ceil(species / Math.max(1, used.length))}, or the term
+            longer.
+          </Trans>
         </p>
       )}
     </div>
@@ -98,25 +114,25 @@ function Holidays({ weeks, closed, onClose }: Pick<Props, 'weeks' | 'closed' | '
             key={week}
             type="button"
             className={styles['closed']}
-            aria-label={`Lessons in week ${week} again`}
+            aria-label={t`Lessons in week ${week} again`}
             onClick={() => onClose(week)}
           >
-            week {week} ×,{' '}
+            <Trans>week {week} ×,</Trans>{' '}
           </button>
         ))}
       <select
-        aria-label="No lesson in a week"
+        aria-label={t`No lesson in a week`}
         value=""
         onChange={(event) => onClose(Number(event.target.value))}
       >
         <option value="" disabled>
-          {closed.length > 0 ? 'another' : 'holidays'}
+          {closed.length > 0 ? t`another` : t`holidays`}
         </option>
         {Array.from({ length: weeks }, (_, i) => i + 1)
           .filter((week) => !closed.includes(week))
           .map((week) => (
             <option key={week} value={week}>
-              week {week}
+              <Trans>week {week}</Trans>
             </option>
           ))}
       </select>

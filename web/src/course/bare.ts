@@ -1,7 +1,8 @@
+import { plural, t } from '@lingui/core/macro';
 import { isDeciduous, type ProfiledTaxon } from '@hurrow/core/evidence';
 import { hopkinsDelay, partPresent, shiftCalendar, type Place } from '@hurrow/core/season';
 import { commonName } from '@hurrow/core/taxon';
-import { listInWords } from '@hurrow/core/view';
+import { listInWords } from '../language/inWords.ts';
 
 /**
  * The trees that have no leaves on a day of the year at a site.
@@ -25,5 +26,6 @@ export function bareOn(
 export function bareInWords(bare: readonly ProfiledTaxon[]): string {
   const named = bare.slice(0, bare.length > 5 ? 3 : 5).map(({ taxon }) => commonName(taxon));
   const more = bare.length - named.length;
-  return `${listInWords(more > 0 ? [...named, `${more} more of the list`] : named)} ${bare.length === 1 ? 'has' : 'have'}`;
+  const who = listInWords(more > 0 ? [...named, t`${more} more of the list`] : named);
+  return t`${who} ${plural(bare.length, { one: 'has', other: 'have' })}`;
 }

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { Prospects, TermPlan } from '@hurrow/core/term';
 import { moved } from '../app/moved.ts';
 import type { Draft } from './gathered.ts';
@@ -95,7 +96,7 @@ export function titleFrom(commonNames: readonly string[]): string {
     .sort((x, y) => y[1] - x[1])
     .map(([word, count]) => (count > 1 ? plural(word) : word));
   const shown = groups.length > NAMED ? [...groups.slice(0, NAMED - 1), 'others'] : groups;
-  const text = shown.length < 2 ? shown.join('') : `${shown.slice(0, -1).join(', ')} and ${shown.at(-1)!}`;
+  const text = shown.length < 2 ? shown.join('') : t`${shown.slice(0, -1).join(', ')} and ${shown.at(-1)!}`;
   return text.charAt(0).toUpperCase() + text.slice(1);
 }
 

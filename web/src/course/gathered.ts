@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 /** A set of the taught list as it is edited. */
 export interface Draft {
   /** Of a set that is stored: its lesson stays with it. */
@@ -11,5 +12,5 @@ export interface Draft {
 export function withGathered(sets: Draft[], gathered: readonly string[]): Draft[] {
   const listed = new Set(sets.flatMap((set) => set.taxa));
   const taxa = gathered.filter((id) => !listed.has(id));
-  return taxa.length ? [...sets, { title: 'From the vasculum', week: null, taxa }] : sets;
+  return taxa.length ? [...sets, { title: t`From the vasculum`, week: null, taxa }] : sets;
 }

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { Course } from '@hurrow/contract/courses';
 import { DEFAULT_MARKING } from '@hurrow/core/names';
 
@@ -6,8 +7,8 @@ type Preset = Pick<Course, 'audience' | 'units' | 'marking' | 'startsWith' | 'op
 /** For whom a course is: what it begins with, all of it to be changed. */
 export const PRESETS: readonly { title: string; said: string; settings: Preset }[] = [
   {
-    title: 'a youth team',
-    said: 'common names from a list, plain words, feet and inches, the leaf first',
+    title: t`a youth team`,
+    said: t`common names from a list, plain words, feet and inches, the leaf first`,
     settings: {
       audience: 'plain',
       units: 'imperial',
@@ -18,8 +19,8 @@ export const PRESETS: readonly { title: string; said: string; settings: Preset }
     },
   },
   {
-    title: 'a public workshop',
-    said: 'common names, plain words, everything open, four weeks',
+    title: t`a public workshop`,
+    said: t`common names, plain words, everything open, four weeks`,
     settings: {
       audience: 'plain',
       units: 'imperial',
@@ -30,8 +31,8 @@ export const PRESETS: readonly { title: string; said: string; settings: Preset }
     },
   },
   {
-    title: 'climbers and crews',
-    said: 'genus and epithet without the family, plain words, form and bark before the leaf',
+    title: t`climbers and crews`,
+    said: t`genus and epithet without the family, plain words, form and bark before the leaf`,
     settings: {
       audience: 'plain',
       units: 'imperial',
@@ -42,8 +43,8 @@ export const PRESETS: readonly { title: string; said: string; settings: Preset }
     },
   },
   {
-    title: 'a third-year course',
-    said: 'genus, epithet and family spelled, technical terms, metric, lessons after class',
+    title: t`a third-year course`,
+    said: t`genus, epithet and family spelled, technical terms, metric, lessons after class`,
     settings: {
       audience: 'technical',
       units: 'metric',

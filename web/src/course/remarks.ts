@@ -1,5 +1,5 @@
+import { plural, t } from '@lingui/core/macro';
 import { isBroken, LEAST_SEEN, type Prospects, type TermRemark, type TermWishes } from '@hurrow/core/term';
-import { counted } from '@hurrow/core/words';
 
 export interface Names {
   taxon(id: string): string;
@@ -25,63 +25,67 @@ export function remarkInWords(remark: TermRemark, names: Names): RemarkSaid {
   switch (remark.kind) {
     case 'closed':
       return said(
-        `week ${remark.week} has no lesson, and ${counted(remark.taxa.length, 'species', 'species')} in it.`,
+        t`week ${remark.week} has no lesson, and ${plural(remark.taxa.length, { one: '# species', other: '# species' })} in it.`,
         ...remark.taxa,
       );
     case 'outside':
       return said(
-        `${the(remark.taxonId)} stands in week ${remark.week}, outside the weeks of the sets.`,
+        t`${the(remark.taxonId)} stands in week ${remark.week}, outside the weeks of the sets.`,
         remark.taxonId,
       );
     case 'few':
-      return said(`week ${remark.week} has only ${counted(remark.size, 'species', 'species')}.`);
+      return said(
+        t`week ${remark.week} has only ${plural(remark.size, { one: '# species', other: '# species' })}.`,
+      );
     case 'many':
-      return said(`week ${remark.week} has ${counted(remark.size, 'species', 'species')}: more than wanted.`);
+      return said(
+        t`week ${remark.week} has ${plural(remark.size, { one: '# species', other: '# species' })}: more than wanted.`,
+      );
     case 'bare':
       return said(
-        `${the(remark.taxonId)} is taught when bare, in week ${remark.week}${unseen(remark.unseen, names)}.`,
+        t`${the(remark.taxonId)} is taught when bare, in week ${remark.week}${unseen(remark.unseen, names)}.`,
         remark.taxonId,
       );
     case 'unseen':
       return said(
-        `of ${the(remark.taxonId)} too little is to be seen in week ${remark.week}${unseen(remark.unseen, names)}.`,
+        t`of ${the(remark.taxonId)} too little is to be seen in week ${remark.week}${unseen(remark.unseen, names)}.`,
         remark.taxonId,
       );
     case 'apart':
       return said(
-        `${the(remark.a)} and ${the(remark.b)} fall into different weeks, ${Math.min(...remark.weeks)} and ${Math.max(...remark.weeks)}.`,
+        t`${the(remark.a)} and ${the(remark.b)} fall into different weeks, ${Math.min(...remark.weeks)} and ${Math.max(...remark.weeks)}.`,
         remark.a,
         remark.b,
       );
     case 'together':
       return said(
-        `${the(remark.a)} and ${the(remark.b)} stand in one set, in week ${remark.week}.`,
+        t`${the(remark.a)} and ${the(remark.b)} stand in one set, in week ${remark.week}.`,
         remark.a,
         remark.b,
       );
     case 'before':
       return said(
-        `${the(remark.rarer)} comes in week ${remark.weeks[0]}, before its commoner lookalike ${the(remark.commoner)} in week ${remark.weeks[1]}.`,
+        t`${the(remark.rarer)} comes in week ${remark.weeks[0]}, before its commoner lookalike ${the(remark.commoner)} in week ${remark.weeks[1]}.`,
         remark.rarer,
         remark.commoner,
       );
     case 'unpinned':
       return said(
-        `${the(remark.taxonId)} is pinned to week ${remark.wanted} and stands in week ${remark.week}.`,
+        t`${the(remark.taxonId)} is pinned to week ${remark.wanted} and stands in week ${remark.week}.`,
         remark.taxonId,
       );
     case 'nowhere':
-      return said(`${the(remark.taxonId)} stands in no week yet.`, remark.taxonId);
+      return said(t`${the(remark.taxonId)} stands in no week yet.`, remark.taxonId);
   }
 }
 
 const unseen = (characters: readonly string[], names: Names): string =>
   characters.length === 0
     ? ''
-    : `: not to be seen are ${listed(characters.map((id) => names.character(id)))}`;
+    : t`: not to be seen are ${listed(characters.map((id) => names.character(id)))}`;
 
 const listed = (words: readonly string[]): string =>
-  words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)!}`;
+  words.length < 2 ? words.join('') : t`${words.slice(0, -1).join(', ')} and ${words.at(-1)!}`;
 
 /** A list that has no lookalikes, or no kind twice, has nothing to say of them. */
 export function measureInWords(
@@ -95,12 +99,12 @@ export function measureInWords(
   const pairs = prospects.lookalikes.length;
   const parts = [
     poor === 0
-      ? 'Each tree is taught while its marks can be seen'
-      : `${species - poor} of ${species} trees are taught while their marks can be seen`,
+      ? t`Each tree is taught while its marks can be seen`
+      : t`${species - poor} of ${species} trees are taught while their marks can be seen`,
     ...(pairs === 0
       ? []
       : [
-          `${pairs - wrong} of ${counted(pairs, 'pair')} of lookalikes ${wishes.lookalikes === 'together' ? 'stand in one set' : 'stand in different weeks'}`,
+          t`${pairs - wrong} of ${plural(pairs, { one: '# pair', other: '# pairs' })} of lookalikes ${wishes.lookalikes === 'together' ? t`stand in one set` : t`stand in different weeks`}`,
         ]),
   ];
   return `${parts.join('; ')}.`;
@@ -108,6 +112,6 @@ export function measureInWords(
 
 /** How far from the best a proposal may be, as a sentence: what is not proved is said. */
 export function boundInWords(total: number, bound: number): string {
-  if (total - bound <= 0.002) return 'No plan does better by these wishes.';
-  return `It may be bettered by up to ${Math.round(100 * (1 - bound / total))} %: the best of so many plans is not searched out.`;
+  if (total - bound <= 0.002) return t`No plan does better by these wishes.`;
+  return t`It may be bettered by up to ${Math.round(100 * (1 - bound / total))} %: the best of so many plans is not searched out.`;
 }

@@ -1,5 +1,6 @@
+import { plural, t } from '@lingui/core/macro';
 import type { CourseTeacher, Named } from '@hurrow/contract/courseStaff';
-import { listInWords } from '@hurrow/core/view';
+import { listInWords } from '../language/inWords.ts';
 
 /** What someone does in a course. */
 export type Here = 'no' | 'leads' | 'helps';
@@ -24,8 +25,8 @@ export const namedOf = (teachers: readonly CourseTeacher[]): Named[] =>
 export function staffSaid(teachers: readonly CourseTeacher[]): string {
   const named = teachers.filter(({ here }) => here !== null);
   if (named.length === 0)
-    return 'Nobody is named: everyone who teaches here sees this course and works in it as they do elsewhere.';
+    return t`Nobody is named: everyone who teaches here sees this course and works in it as they do elsewhere.`;
   const leads = named.filter(({ here }) => here === 'leads').map(({ name }) => name);
-  if (leads.length === 0) return 'Somebody has to lead it.';
-  return `${listInWords(leads)} ${leads.length > 1 ? 'lead' : 'leads'} it. Besides those named, the owner of this Hurrow alone sees it.`;
+  if (leads.length === 0) return t`Somebody has to lead it.`;
+  return t`${listInWords(leads)} ${plural(leads.length, { one: 'leads', other: 'lead' })} it. Besides those named, the owner of this Hurrow alone sees it.`;
 }

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { WholeCourse } from '@hurrow/contract/courses';
 import { App } from 'antd';
 import { useMemo, useState } from 'react';
@@ -70,7 +71,7 @@ interface Asked {
 
 /** What moves trees and weeks about, here alone. */
 const moves = ({ course, draft: { sets, change }, chosen, setWishes, titleOf }: Asked) => ({
-  take: (ids: string[]) => change(() => [{ title: 'The list', week: null, taxa: ids }]),
+  take: (ids: string[]) => change(() => [{ title: t`The list`, week: null, taxa: ids }]),
   moveTo: (taxonId: string, week: number) =>
     change((held) => movedTo(held, taxonId, week, titleOf([taxonId]))),
   press: (taxonId: string, key: string) => {
@@ -127,7 +128,7 @@ function useSteps({ course, draft, wishes, taxa, mixedUp, proposed, setProposed,
         done: () => {
           draft.saved();
           setProposed(undefined);
-          void message.success('The list is saved. Each set has its lesson now.');
+          void message.success(t`The list is saved. Each set has its lesson now.`);
         },
         stale: [STALE.course(course.id)],
       }),

@@ -1,7 +1,9 @@
+import { Trans } from '@lingui/react/macro';
 import { useSyncExternalStore } from 'react';
 import { Link } from 'react-router';
 import { useDrafts } from './DraftsProvider.tsx';
 import styles from './drafts.module.css';
+import { writtenAs } from '../language/inWords.ts';
 
 /** What is typed and not saved, wherever it was left, with the way back to it. */
 export function DraftList() {
@@ -10,7 +12,9 @@ export function DraftList() {
   if (list.length === 0) return null;
   return (
     <details className={styles['list']} name="drafts">
-      <summary>Drafts {list.length}</summary>
+      <summary>
+        <Trans>Drafts {list.length}</Trans>
+      </summary>
       <ul>
         {list.map(({ key, title, where, at }) => (
           <li key={key}>
@@ -21,10 +25,10 @@ export function DraftList() {
               {title}
             </Link>{' '}
             <span className="quiet">
-              {new Date(at).toLocaleDateString('en-US', { day: 'numeric', month: 'short' })}
+              {new Date(at).toLocaleDateString(writtenAs('en-US'), { day: 'numeric', month: 'short' })}
             </span>
             <button type="button" className={styles['link']} onClick={() => drafts.dropEverywhere(key)}>
-              Give up
+              <Trans>Give up</Trans>
             </button>
           </li>
         ))}

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { App } from 'antd';
 import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import { afterSave, same } from './afterSave.ts';
@@ -59,7 +60,7 @@ export function useKept<T>(
   const latest = useRef(state.value);
   const leave = useEffectEvent(() => {
     if (state.changed)
-      void message.info(`“${title}” is not saved. It is kept as a draft, see Drafts at the top.`);
+      void message.info(t`“${title}” is not saved. It is kept as a draft, see Drafts at the top.`);
   });
   useEffect(() => () => leave(), []);
   const keep = (value: T, as = { key, where: window.location.pathname + window.location.search }) => {
@@ -67,7 +68,7 @@ export function useKept<T>(
     if (drafts.full)
       void message.warning({
         key: 'drafts-full',
-        content: 'This browser has no room left to keep drafts. Save soon, or give up drafts at the top.',
+        content: t`This browser has no room left to keep drafts. Save soon, or give up drafts at the top.`,
       });
   };
   return {

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { WalkBody } from '@hurrow/contract/outings';
 import { Button, Input } from 'antd';
 import { useState } from 'react';
@@ -14,7 +16,7 @@ export function Checklists({ checklists, onChange }: ChecklistsProps) {
   const change = (at: number, points: WalkBody['checklists'][number]['points']) =>
     onChange(checklists.map((list, i) => (i === at ? { ...list, points } : list)));
   return (
-    <section className={styles['checklists']} aria-label="Checklists">
+    <section className={styles['checklists']} aria-label={t`Checklists`}>
       {checklists.map(({ title, points }, at) => (
         <div key={title}>
           <h3>{title}</h3>
@@ -31,7 +33,7 @@ export function Checklists({ checklists, onChange }: ChecklistsProps) {
                 </label>
                 <button
                   type="button"
-                  aria-label={`Take “${point.words}” off`}
+                  aria-label={t`Take “${point.words}” off`}
                   onClick={() => change(at, points.toSpliced(i, 1))}
                 >
                   ×
@@ -74,14 +76,14 @@ function AddPoint({
     >
       <Input
         size="small"
-        aria-label={`Add to ${title}`}
-        placeholder="add a point"
+        aria-label={t`Add to ${title}`}
+        placeholder={t`add a point`}
         maxLength={300}
         value={words}
         onChange={(event) => setWords(event.target.value)}
       />
       <Button size="small" htmlType="submit" disabled={trimmed === '' || known.includes(trimmed)}>
-        Add
+        <Trans>Add</Trans>
       </Button>
     </form>
   );

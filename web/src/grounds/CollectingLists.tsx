@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { WholeCourse } from '@hurrow/contract/courses';
 import type { CollectingBody } from '@hurrow/contract/outings';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
@@ -25,18 +27,24 @@ export default function CollectingLists({ course }: { course: WholeCourse }) {
   return (
     <div className={styles['lists']}>
       <section>
-        <h2>Make a collecting list</h2>
+        <h2>
+          <Trans>Make a collecting list</Trans>
+        </h2>
         <NewList
           course={course}
           grounds={grounds.data.grounds.map(({ id, name }) => ({ value: id, label: name }))}
         />
       </section>
       <section>
-        <h2>Collecting lists</h2>
+        <h2>
+          <Trans>Collecting lists</Trans>
+        </h2>
         {lists.data.lists.length === 0 && (
           <p>
-            None yet. A list says for each piece from which tree it comes, whether it is there on that day and
-            in reach, how it is cut and kept, and what else can be shown where nothing may be cut.
+            <Trans>
+              None yet. A list says for each piece from which tree it comes, whether it is there on that day
+              and in reach, how it is cut and kept, and what else can be shown where nothing may be cut.
+            </Trans>
           </p>
         )}
         <ul className={styles['outings']}>
@@ -44,7 +52,10 @@ export default function CollectingLists({ course }: { course: WholeCourse }) {
             <li key={id}>
               <Link to={`/c/${course.id}/grounds/collecting/${id}`}>{name}</Link>
               <span>
-                {day}, {needs.length} wanted, {items.filter(({ state }) => state === 'kept').length} gathered
+                <Trans>
+                  {day}, {needs.length} wanted, {items.filter(({ state }) => state === 'kept').length}{' '}
+                  gathered
+                </Trans>
               </span>
             </li>
           ))}
@@ -64,9 +75,9 @@ function NewList({ course, grounds }: { course: WholeCourse; grounds: { value: s
   const planned = course.quizzes.filter(({ state }) => state === 'planned');
   const sets = course.sets.filter(({ taxa }) => taxa.length > 0);
   const whats = [
-    ...planned.map(({ id, title }) => ({ value: `quiz ${id}`, label: `the quiz “${title}”` })),
-    ...sets.map(({ id, title }) => ({ value: `set ${id}`, label: `the lesson “${title}”` })),
-    { value: 'own', label: 'my own list' },
+    ...planned.map(({ id, title }) => ({ value: t`quiz ${id}`, label: t`the quiz “${title}”` })),
+    ...sets.map(({ id, title }) => ({ value: t`set ${id}`, label: t`the lesson “${title}”` })),
+    { value: 'own', label: t`my own list` },
   ];
   const asked = `quiz ${useSearchParams()[0].get('quiz')}`;
   const [what, setWhat] = useState(whats.some(({ value }) => value === asked) ? asked : whats[0]!.value);
@@ -87,7 +98,7 @@ function NewList({ course, grounds }: { course: WholeCourse; grounds: { value: s
             : [];
         const body: CollectingBody = {
           groundsId: groundsId!,
-          name: `For ${quiz?.title ?? set?.title ?? on}`,
+          name: t`For ${quiz?.title ?? set?.title ?? on}`,
           day: on,
           quizId: quiz?.id ?? null,
           needs,
@@ -105,31 +116,34 @@ function NewList({ course, grounds }: { course: WholeCourse; grounds: { value: s
   return (
     <>
       <p className={styles['sentence']}>
-        On{' '}
+        <Trans>On</Trans>{' '}
         <input
-          aria-label="Day"
+          aria-label={t`Day`}
           type="date"
           value={on}
           onChange={(event) => event.target.value && setDay(event.target.value)}
         />{' '}
-        for <Select aria-label="What for" value={what} options={whats} onChange={setWhat} />
-        {set && (
-          <>
-            , each as a{' '}
-            <Select
-              aria-label="What is cut"
-              value={kind}
-              options={GATHERED.map(({ id, title }) => ({ value: id, label: title }))}
-              onChange={setKind}
-            />
-          </>
-        )}{' '}
-        from <Select aria-label="Which grounds" value={groundsId} options={grounds} onChange={setGroundsId} />
-        .
+        <Trans>
+          for <Select aria-label={t`What for`} value={what} options={whats} onChange={setWhat} />
+          {set && (
+            <>
+              <Trans>, each as a</Trans>{' '}
+              <Select
+                aria-label={t`What is cut`}
+                value={kind}
+                options={GATHERED.map(({ id, title }) => ({ value: id, label: title }))}
+                onChange={setKind}
+              />
+            </>
+          )}{' '}
+          from{' '}
+          <Select aria-label={t`Which grounds`} value={groundsId} options={grounds} onChange={setGroundsId} />
+          .
+        </Trans>
       </p>
       {problem && <Problem>{problem}</Problem>}
       <Button type="primary" loading={saving} disabled={!groundsId} onClick={begin}>
-        Make the list
+        <Trans>Make the list</Trans>
       </Button>
     </>
   );

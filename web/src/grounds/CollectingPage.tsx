@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { WholeCourse } from '@hurrow/contract/courses';
 import type { Collecting } from '@hurrow/contract/outings';
 import { Button, Checkbox, Popconfirm, Select } from 'antd';
@@ -55,7 +57,7 @@ function Tools({ course, list, lines, gathering }: ToolsProps) {
     const treeIds = [...new Set(lines.flatMap(({ source }) => source?.treeId ?? []))];
     const body = newWalk(
       gathering.whole!,
-      `Collecting ${list.name.replace(/^For /, 'for ')}`,
+      t`Collecting ${list.name.replace(/^For /, 'for ')}`,
       list.day,
       treeIds,
     );
@@ -82,25 +84,27 @@ function Tools({ course, list, lines, gathering }: ToolsProps) {
     <>
       <p className={styles['does']}>
         <Link className={styles['go']} to={`/gather/${course.id}/${list.id}`}>
-          Open it on a phone
+          <Trans>Open it on a phone</Trans>
         </Link>
         <Button loading={saving} onClick={walkThere}>
-          Plan the walk
+          <Trans>Plan the walk</Trans>
         </Button>
         {list.quizId === null && (
           <Link to={`/c/${course.id}/quizzes/new?on=${list.day}&taxa=${taxaOfNeeds(list.needs)}`}>
-            Plan a quiz of these pieces
+            <Trans>Plan a quiz of these pieces</Trans>
           </Link>
         )}
         <a href={`/api/courses/${course.id}/collecting/${list.id}/labels.pdf?at=${at}`} download>
-          Print labels
+          <Trans>Print labels</Trans>
         </a>
         <Popconfirm
-          title={`Give “${list.name}” up, with what was ticked off?`}
-          okText="Give it up"
+          title={t`Give “${list.name}” up, with what was ticked off?`}
+          okText={t`Give it up`}
           onConfirm={giveUp}
         >
-          <Button>Give it up</Button>
+          <Button>
+            <Trans>Give it up</Trans>
+          </Button>
         </Popconfirm>
       </p>
       <p>
@@ -109,7 +113,7 @@ function Tools({ course, list, lines, gathering }: ToolsProps) {
           disabled={changing}
           onChange={(event) => changeList({ pestHosts: event.target.checked })}
         >
-          The land manager has said that branches of pest hosts may be cut and carried here
+          <Trans>The land manager has said that branches of pest hosts may be cut and carried here</Trans>
         </Checkbox>
       </p>
       {problem && <Problem>{problem}</Problem>}
@@ -127,11 +131,11 @@ function AddNeed({ list, gathering }: Pick<ToolsProps, 'list' | 'gathering'>) {
     changeList({ needs: withNeed(list.needs, taxonId, kind) }, () => setTaxonId(undefined));
   };
   return (
-    <section className={styles['addneed']} aria-label="Add to the list">
+    <section className={styles['addneed']} aria-label={t`Add to the list`}>
       <Select
         showSearch
-        aria-label="Species"
-        placeholder="another species"
+        aria-label={t`Species`}
+        placeholder={t`another species`}
         value={taxonId}
         optionFilterProp="label"
         options={profiles.map(({ taxon }) => ({
@@ -141,13 +145,13 @@ function AddNeed({ list, gathering }: Pick<ToolsProps, 'list' | 'gathering'>) {
         onChange={setTaxonId}
       />
       <Select
-        aria-label="What of it"
+        aria-label={t`What of it`}
         value={kind}
         options={GATHERED.map(({ id, title }) => ({ value: id, label: title }))}
         onChange={setKind}
       />
       <Button disabled={!taxonId} loading={saving} onClick={add}>
-        Add to the list
+        <Trans>Add to the list</Trans>
       </Button>
     </section>
   );

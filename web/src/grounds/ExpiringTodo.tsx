@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { commonName } from '@hurrow/core/taxon';
@@ -16,9 +18,11 @@ export function ExpiringTodo({ courseId }: { courseId: string }) {
     const taxon = taxonId === undefined ? undefined : profileOf(taxonId)?.taxon;
     return (
       <li key={item.id}>
-        <strong>{taxon ? commonName(taxon) : 'A piece'}</strong> {over ? 'was' : 'will be'} good until{' '}
-        {item.goodUntil}, and is wanted on {list.day}.{' '}
-        <Link to={`/c/${courseId}/grounds/collecting/${list.id}`}>Replace it, or look at it.</Link>
+        <Trans>
+          <strong>{taxon ? commonName(taxon) : t`A piece`}</strong> {over ? t`was` : t`will be`} good until{' '}
+          {item.goodUntil}, and is wanted on {list.day}.{' '}
+          <Link to={`/c/${courseId}/grounds/collecting/${list.id}`}>Replace it, or look at it.</Link>
+        </Trans>
       </li>
     );
   });

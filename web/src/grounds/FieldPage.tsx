@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { KeptTree, WholeGrounds } from '@hurrow/contract/grounds';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
@@ -40,14 +42,18 @@ export default function FieldPage() {
       <header className={styles['bar']}>
         <Link
           to={tree ? base : `/c/${courseId}/grounds/${groundsId}`}
-          aria-label={tree ? 'All trees' : 'Back to the desk'}
+          aria-label={tree ? t`All trees` : t`Back to the desk`}
         >
           ‹
         </Link>
         <h1>{tree ? tree.tag : whole.name}</h1>
       </header>
       <Waits field={field} />
-      {treeId && !tree && <Problem>This tree is not on the list any more. Go back to all trees.</Problem>}
+      {treeId && !tree && (
+        <Problem>
+          <Trans>This tree is not on the list any more. Go back to all trees.</Trans>
+        </Problem>
+      )}
       {tree ? (
         <AtTree courseId={courseId} whole={whole} tree={tree} news={news} />
       ) : (
@@ -111,39 +117,43 @@ function Near({
   return (
     <>
       <div className={styles['fieldmap']}>
-        <GroundsMap features={whole.features} trees={shown} here={here} label={`Map of ${whole.name}`} />
+        <GroundsMap features={whole.features} trees={shown} here={here} label={t`Map of ${whole.name}`} />
       </div>
       <p className={styles['status']} role="status">
         {here
-          ? `You are about here, give or take ${lengthInWords(2 * here.error, units)}.`
+          ? t`You are about here, give or take ${lengthInWords(2 * here.error, units)}.`
           : receiver && receiver.line !== 'none'
-            ? receiver.trouble || 'The receiver is being reached…'
-            : problem || 'Where you are is not known.'}
+            ? receiver.trouble || t`The receiver is being reached…`
+            : problem || t`Where you are is not known.`}
         {here && receiver?.trouble && ` ${receiver.trouble}`}
       </p>
       {!here && !asked && (
         <button type="button" className={styles['wide']} onClick={ask}>
-          Where am I?
+          <Trans>Where am I?</Trans>
         </button>
       )}
       <label className={styles['find']}>
-        Find by tag or name
+        <Trans>Find by tag or name</Trans>
         <input value={words} onChange={(event) => setWords(event.target.value)} />
       </label>
-      <ul className={styles['near']} aria-label="Trees">
+      <ul className={styles['near']} aria-label={t`Trees`}>
         {near.slice(0, SHOWN).map((tree) => (
           <li key={tree.id}>
             <Link to={`${base}/${tree.id}`}>
               <b>{tree.tag}</b>
               <span>{nameOfTree(tree, profileOf)}</span>
               <small>
-                {here ? farInWords(here, tree, units) : tree.height === null ? 'not measured' : ''}
+                {here ? farInWords(here, tree, units) : tree.height === null ? t`not measured` : ''}
               </small>
             </Link>
           </li>
         ))}
       </ul>
-      {near.length > SHOWN && <p className="quiet">{near.length - SHOWN} more: find them by tag or name.</p>}
+      {near.length > SHOWN && (
+        <p className="quiet">
+          <Trans>{near.length - SHOWN} more: find them by tag or name.</Trans>
+        </p>
+      )}
     </>
   );
 }

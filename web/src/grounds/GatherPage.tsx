@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { Link, useParams } from 'react-router';
 import { Opening, Problem } from '../app/parts.tsx';
 import { gatheredInWords } from './gathering.ts';
@@ -16,7 +18,7 @@ export default function GatherPage() {
   return (
     <main className={styles['phone']}>
       <header className={styles['bar']}>
-        <Link to={`/c/${courseId}/grounds/collecting/${listId}`} aria-label="Back to the desk">
+        <Link to={`/c/${courseId}/grounds/collecting/${listId}`} aria-label={t`Back to the desk`}>
           ‹
         </Link>
         <h1>{list.name}</h1>
@@ -28,7 +30,7 @@ export default function GatherPage() {
       <Waits field={field} />
       <GatherRows gathering={gathering} />
       <Link className={styles['wide']} to={`/field/${courseId}/${whole.id}`}>
-        Trees near you, to measure and note
+        <Trans>Trees near you, to measure and note</Trans>
       </Link>
     </main>
   );

@@ -1,3 +1,5 @@
+import { plural, t } from '@lingui/core/macro';
+import { Plural, Trans } from '@lingui/react/macro';
 import type { Item } from '@hurrow/contract/outings';
 import { useEffect, useRef, useState } from 'react';
 import { useSearchParams } from 'react-router';
@@ -9,6 +11,7 @@ import { Problem } from '../app/parts.tsx';
 import type { GatherLine } from './gathering.ts';
 import type { Gathering } from './useGathering.ts';
 import styles from './gather.module.css';
+import { inTongue } from '../language/inTongue.ts';
 
 /** What is gathered, a row each, thumb-high: a tick with the whole hand, and what else would do beneath it. */
 export function GatherRows({ gathering }: { gathering: Gathering }) {
@@ -18,7 +21,7 @@ export function GatherRows({ gathering }: { gathering: Gathering }) {
   return (
     <>
       {refused && <Problem>{refused}</Problem>}
-      <ol className={styles['rows']} aria-label="To be gathered">
+      <ol className={styles['rows']} aria-label={t`To be gathered`}>
         {lines.map((line) => (
           <Row
             key={line.need.id}
@@ -29,7 +32,9 @@ export function GatherRows({ gathering }: { gathering: Gathering }) {
         ))}
       </ol>
       {lines.length === 0 && (
-        <p>Nothing is wanted yet: add a species, or make the list for a quiz that has stations.</p>
+        <p>
+          <Trans>Nothing is wanted yet: add a species, or make the list for a quiz that has stations.</Trans>
+        </p>
       )}
       {lines.length > 0 && <p className="quiet">{WHO_DECIDES}</p>}
     </>
@@ -62,7 +67,7 @@ function Row({ line, gathering, asked }: RowProps & { asked: boolean }) {
             type="button"
             className={styles['tick']}
             aria-pressed={item !== undefined}
-            aria-label={`${name}, ${kind.title}: gathered`}
+            aria-label={t`${name}, ${kind.title}: gathered`}
             onClick={() => (item ? setOpen(true) : gathering.cut(line))}
           >
             {item ? '✓' : number}
@@ -82,7 +87,7 @@ function Row({ line, gathering, asked }: RowProps & { asked: boolean }) {
               {source && (
                 <>
                   {' '}
-                  · {REACH_TITLES[source.reach]} · {likelyInWords(source.likely)}
+                  · {inTongue(REACH_TITLES[source.reach])} · {likelyInWords(source.likely)}
                 </>
               )}
             </p>
@@ -90,23 +95,25 @@ function Row({ line, gathering, asked }: RowProps & { asked: boolean }) {
           {!source && !item && (
             <>
               <p className="rust">{line.why}</p>
-              <p>Instead: {line.instead[0]?.words}</p>
+              <p>
+                <Trans>Instead: {line.instead[0]?.words}</Trans>
+              </p>
             </>
           )}
           <p className="quiet">
             {item
-              ? `Good until ${item.goodUntil}${item.stored ? `, in ${item.stored}` : ''}.`
+              ? t`Good until ${item.goodUntil}${item.stored ? t`, in ${item.stored}` : ''}.`
               : source && line.keeping.bag}
-            {need.serves && ` For ${need.serves}.`}
+            {need.serves && t` For ${need.serves}.`}
             {spent.length > 0 &&
-              ` ${spent.length} before ${spent.length === 1 ? 'is' : 'are'} ${spent.map(({ state }) => state).join(', ')}.`}
+              t` ${spent.length} before ${plural(spent.length, { one: 'is', other: 'are' })} ${spent.map(({ state }) => state).join(', ')}.`}
           </p>
         </div>
         <button
           type="button"
           className={styles['more']}
           aria-expanded={open}
-          aria-label={`More about ${name}`}
+          aria-label={t`More about ${name}`}
           onClick={() => setOpen(!open)}
         >
           {open ? '−' : '…'}
@@ -119,27 +126,33 @@ function Row({ line, gathering, asked }: RowProps & { asked: boolean }) {
 
 function More({ line, gathering, item }: RowProps & { item?: Item }) {
   const trees = gathering.whole!.trees;
-  const tagOf = (id: string) => trees.find((tree) => tree.id === id)?.tag ?? 'a tree that is gone';
+  const tagOf = (id: string) => trees.find((tree) => tree.id === id)?.tag ?? t`a tree that is gone`;
   const { source, others, refused, instead, cautions } = line;
   return (
     <div className={styles['unfolded']}>
       {item && <Piece item={item} gathering={gathering} />}
       {source && (
         <dl>
-          <dt>How much</dt>
+          <dt>
+            <Trans>How much</Trans>
+          </dt>
           <dd>{line.amount}</dd>
-          <dt>How</dt>
+          <dt>
+            <Trans>How</Trans>
+          </dt>
           <dd>{line.how}</dd>
-          <dt>Keep</dt>
+          <dt>
+            <Trans>Keep</Trans>
+          </dt>
           <dd>
-            {line.keeping.bag} {line.keeping.keep} Usually good for{' '}
-            {line.keeping.days === 1 ? 'a day' : `${line.keeping.days} days`};{' '}
-            {line.keeping.spares === 0
-              ? 'no spares'
-              : line.keeping.spares === 1
-                ? 'one spare'
-                : `${line.keeping.spares} spares`}
-            .
+            <Trans>
+              {line.keeping.bag} {line.keeping.keep} Usually good for{' '}
+              <Plural value={line.keeping.days} one="a day" other="# days" />;{' '}
+              {line.keeping.spares === 0
+                ? t`no spares`
+                : plural(line.keeping.spares, { one: 'one spare', other: '# spares' })}
+              .
+            </Trans>
           </dd>
         </dl>
       )}
@@ -150,10 +163,10 @@ function More({ line, gathering, item }: RowProps & { item?: Item }) {
       ))}
       {others.length > 0 && (
         <p>
-          Or from{' '}
+          <Trans>Or from</Trans>{' '}
           {others.map(({ treeId, likely, reach }) => (
             <button key={treeId} type="button" onClick={() => gathering.choose(line.need.id, treeId)}>
-              {tagOf(treeId)}, {REACH_TITLES[reach]}, {likelyInWords(likely)}
+              {tagOf(treeId)}, {inTongue(REACH_TITLES[reach])}, {likelyInWords(likely)}
             </button>
           ))}
         </p>
@@ -162,20 +175,24 @@ function More({ line, gathering, item }: RowProps & { item?: Item }) {
         <ul>
           {refused.map(({ treeId, why }) => (
             <li key={treeId}>
-              Not from {tagOf(treeId)}: {REFUSAL_WORDS[why]}.
+              <Trans>
+                Not from {tagOf(treeId)}: {inTongue(REFUSAL_WORDS[why])}.
+              </Trans>
             </li>
           ))}
         </ul>
       )}
       {!item && line.spent.length === 0 && (
         <button type="button" disabled={gathering.saving} onClick={() => gathering.takeOff(line.need.id)}>
-          Take it off the list
+          <Trans>Take it off the list</Trans>
         </button>
       )}
       {instead.length > 1 && (
         <ul>
           {instead.slice(1).map(({ words }) => (
-            <li key={words}>Or: {words}</li>
+            <li key={words}>
+              <Trans>Or: {words}</Trans>
+            </li>
           ))}
         </ul>
       )}
@@ -201,10 +218,10 @@ function Piece({ item, gathering }: { item: Item; gathering: Gathering }) {
   );
   return (
     <div className={styles['piece']}>
-      {text('Kept in', 'stored', 120)}
-      {text('Name confirmed by a second person', 'confirmedBy', 80)}
+      {text(t`Kept in`, 'stored', 120)}
+      {text(t`Name confirmed by a second person`, 'confirmedBy', 80)}
       <label>
-        Spares
+        <Trans>Spares</Trans>
         <input
           type="number"
           min={0}
@@ -220,20 +237,20 @@ function Piece({ item, gathering }: { item: Item; gathering: Gathering }) {
       </label>
       <p>
         <button type="button" onClick={() => change(item, { state: 'wilted' })}>
-          It has wilted
+          <Trans>It has wilted</Trans>
         </button>
         <button type="button" onClick={() => change(item, { state: 'lost' })}>
-          It is lost
+          <Trans>It is lost</Trans>
         </button>
         <button type="button" onClick={() => takeBack(item.id)}>
-          Not cut after all
+          <Trans>Not cut after all</Trans>
         </button>
         {item.spares > 0 && (
           <button
             type="button"
-            onClick={() => change(item, { spares: item.spares - 1, note: 'A spare took its place.' })}
+            onClick={() => change(item, { spares: item.spares - 1, note: t`A spare took its place.` })}
           >
-            Put a spare in its place
+            <Trans>Put a spare in its place</Trans>
           </button>
         )}
       </p>

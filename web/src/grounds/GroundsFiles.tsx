@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { WholeGrounds } from '@hurrow/contract/grounds';
 import { Button, Modal } from 'antd';
 import { useState } from 'react';
@@ -25,17 +27,23 @@ export function GroundsFiles({ whole }: { whole: WholeGrounds }) {
   const [open, setOpen] = useState(false);
   return (
     <>
-      <Button onClick={() => setOpen(true)}>Files and tags</Button>
+      <Button onClick={() => setOpen(true)}>
+        <Trans>Files and tags</Trans>
+      </Button>
       <Modal
         open={open}
         onCancel={() => setOpen(false)}
         footer={null}
-        title={`Files of ${whole.name}`}
+        title={t`Files of ${whole.name}`}
         destroyOnHidden
       >
-        <h3>Take out</h3>
+        <h3>
+          <Trans>Take out</Trans>
+        </h3>
         <TakeOut whole={whole} />
-        <h3>Bring in</h3>
+        <h3>
+          <Trans>Bring in</Trans>
+        </h3>
         <BringIn whole={whole} onDone={() => setOpen(false)} />
       </Modal>
     </>
@@ -53,25 +61,25 @@ function TakeOut({ whole }: { whole: WholeGrounds }) {
   return (
     <p className={styles['does']}>
       <Button onClick={() => download(`${name}.csv`, writeTreeTable(whole.trees, nameOf))}>
-        Trees as CSV
+        <Trans>Trees as CSV</Trans>
       </Button>
       <Button
         onClick={() =>
           download(`${name}.geojson`, JSON.stringify(writeTreeGeoJson(whole.trees, nameOf)), GEOJSON)
         }
       >
-        Trees as GeoJSON
+        <Trans>Trees as GeoJSON</Trans>
       </Button>
       <Button
         onClick={() => download(`${name}.gpx`, writeTreeGpx(whole.trees, nameOf), 'application/gpx+xml')}
       >
-        Trees as GPX
+        <Trans>Trees as GPX</Trans>
       </Button>
       <Button onClick={() => download(`${name}-map.geojson`, JSON.stringify(whole.features), GEOJSON)}>
-        Map as GeoJSON
+        <Trans>Map as GeoJSON</Trans>
       </Button>
       <a href={`/api/grounds/${whole.id}/tags.pdf?at=${encodeURIComponent(window.location.origin)}`} download>
-        Tags to print
+        <Trans>Tags to print</Trans>
       </a>
     </p>
   );
@@ -108,12 +116,14 @@ function BringIn({ whole, onDone }: { whole: WholeGrounds; onDone(): void }) {
   return (
     <>
       <p>
-        Trees as CSV with columns tag, taxon, latitude and longitude, or as points of GeoJSON or GPX; paths,
-        water and buildings as lines and areas of GeoJSON. A tree whose tag is here already is changed.
+        <Trans>
+          Trees as CSV with columns tag, taxon, latitude and longitude, or as points of GeoJSON or GPX; paths,
+          water and buildings as lines and areas of GeoJSON. A tree whose tag is here already is changed.
+        </Trans>
       </p>
       <input
         type="file"
-        aria-label="File with trees or a map"
+        aria-label={t`File with trees or a map`}
         accept=".csv,.tsv,.txt,.geojson,.json,.gpx"
         onChange={(event) => {
           const [file] = event.target.files ?? [];
@@ -135,7 +145,7 @@ function BringIn({ whole, onDone }: { whole: WholeGrounds; onDone(): void }) {
             ))}
           </ul>
           <Button type="primary" loading={saving} onClick={() => void bring(read)}>
-            Bring it in
+            <Trans>Bring it in</Trans>
           </Button>
         </>
       )}

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { GroundsFacts } from '@hurrow/contract/grounds';
 import { Button, Input } from 'antd';
 import { parseDegrees } from '@hurrow/core/range';
@@ -41,7 +42,7 @@ export function GroundsForm({ begin, does, save: keep }: GroundsFormProps) {
     : !east.ok
       ? east.problem
       : !elevation.trim() || !Number.isFinite(up)
-        ? `“${elevation}” is no elevation. Write metres, such as 780.`
+        ? t`“${elevation}” is no elevation. Write metres, such as 780.`
         : undefined;
   return (
     <form
@@ -56,10 +57,10 @@ export function GroundsForm({ begin, does, save: keep }: GroundsFormProps) {
       <div className={styles['wide']}>
         <BroughtBack at={kept.broughtBack} onGiveUp={kept.forget} />
       </div>
-      {field('Name', 'name')}
-      {field('Latitude', 'latitude')}
-      {field('Longitude', 'longitude')}
-      {field('Elevation, m', 'elevation')}
+      {field(t`Name`, 'name')}
+      {field(t`Latitude`, 'latitude')}
+      {field(t`Longitude`, 'longitude')}
+      {field(t`Elevation, m`, 'elevation')}
       {(wrong ?? problem) && <Problem>{wrong ?? problem}</Problem>}
       <Button
         type="primary"

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import L from 'leaflet';
 import 'leaflet/dist/leaflet.css';
 import { useEffect, useEffectEvent, useRef } from 'react';
@@ -47,17 +49,17 @@ export function GroundsMap(props: GroundsMapProps) {
         ref={frame}
         className={styles['frame']}
         role="application"
-        aria-label={`${label}. Arrow keys move the map, plus and minus change its scale.`}
+        aria-label={t`${label}. Arrow keys move the map, plus and minus change its scale.`}
       />
-      <div className={styles['nearer']} role="group" aria-label="Scale of the map">
-        <button type="button" aria-label="Nearer" onClick={() => map.current?.zoomIn(1)}>
+      <div className={styles['nearer']} role="group" aria-label={t`Scale of the map`}>
+        <button type="button" aria-label={t`Nearer`} onClick={() => map.current?.zoomIn(1)}>
           +
         </button>
-        <button type="button" aria-label="Further off" onClick={() => map.current?.zoomOut(1)}>
+        <button type="button" aria-label={t`Further off`} onClick={() => map.current?.zoomOut(1)}>
           −
         </button>
         <button type="button" onClick={() => fit && map.current?.fitBounds(fit, { padding: [24, 24] })}>
-          All
+          <Trans>All</Trans>
         </button>
       </div>
     </div>

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { GroundsFacts } from '@hurrow/contract/grounds';
 import { useQuery } from '@tanstack/react-query';
 import { lazy, Suspense, useState } from 'react';
@@ -22,7 +24,12 @@ export default function GroundsPlace({ courseId }: { courseId: string }) {
   const query = useQuery(allGroundsQuery);
   const course = useQuery(courseQuery(courseId)).data;
   if (query.isError) return <Problem>{messageOf(query.error)}</Problem>;
-  if (!query.data) return <Opening>Opening the grounds…</Opening>;
+  if (!query.data)
+    return (
+      <Opening>
+        <Trans>Opening the grounds…</Trans>
+      </Opening>
+    );
   const { grounds } = query.data;
   const base = `/c/${courseId}/grounds`;
   const [first] = grounds;
@@ -30,18 +37,20 @@ export default function GroundsPlace({ courseId }: { courseId: string }) {
     ...grounds.map(({ id, name, trees }) => ({ to: `${base}/${id}`, title: `${name} · ${trees}` })),
     ...(course && first
       ? [
-          { to: `${base}/walks`, title: 'Walks' },
-          { to: `${base}/collecting`, title: 'Collecting lists' },
+          { to: `${base}/walks`, title: t`Walks` },
+          { to: `${base}/collecting`, title: t`Collecting lists` },
         ]
       : []),
-    { to: `${base}/new`, title: first ? 'Other grounds…' : 'New grounds' },
+    { to: `${base}/new`, title: first ? t`Other grounds…` : t`New grounds` },
   ];
   return (
     <section className={ui['page']}>
-      <PageHead title="Grounds">
-        <span className="quiet">where trees stand, how you walk to them, what you cut from them</span>
+      <PageHead title={t`Grounds`}>
+        <span className="quiet">
+          <Trans>where trees stand, how you walk to them, what you cut from them</Trans>
+        </span>
       </PageHead>
-      <Tabs label="Parts of the grounds" tabs={tabs} />
+      <Tabs label={t`Parts of the grounds`} tabs={tabs} />
       <Suspense fallback={<Opening />}>
         <Routes>
           <Route path="" element={<Navigate to={first ? `${base}/${first.id}` : `${base}/new`} replace />} />
@@ -75,17 +84,26 @@ function NewGrounds({ base, site }: { base: string; site: Omit<GroundsFacts, 'na
     longitude: site?.longitude ?? -116.4,
     elevation: site?.elevation ?? 0,
   });
-  if (!mayChange) return <p>Instructors begin grounds. Ask one of them.</p>;
+  if (!mayChange)
+    return (
+      <p>
+        <Trans>Instructors begin grounds. Ask one of them.</Trans>
+      </p>
+    );
   return (
     <div className={styles['narrow']}>
-      <h2>New grounds</h2>
+      <h2>
+        <Trans>New grounds</Trans>
+      </h2>
       <p>
-        A campus, a park, a trail: a place with trees that you walk to. Give it a name and say where it is;
-        then import its trees and paths, or put them on the map one by one.
+        <Trans>
+          A campus, a park, a trail: a place with trees that you walk to. Give it a name and say where it is;
+          then import its trees and paths, or put them on the map one by one.
+        </Trans>
       </p>
       <GroundsForm
         begin={begin}
-        does="Begin"
+        does={t`Begin`}
         save={async (body) => {
           const { id } = await call('POST /api/grounds', { body });
           await go(`${base}/${id}`);

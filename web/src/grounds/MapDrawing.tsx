@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { WholeGrounds } from '@hurrow/contract/grounds';
 import { Button, Input, Modal, Select } from 'antd';
 import { useState } from 'react';
@@ -14,6 +16,7 @@ import { useSaving } from '../app/useSaving.ts';
 import { asFeature, enoughPoints, type Drawing } from './drawn.ts';
 import { nameOnMap } from './mapLook.ts';
 import styles from './grounds.module.css';
+import { inTongue } from '../language/inTongue.ts';
 
 interface MapDrawingProps {
   whole: WholeGrounds;
@@ -47,21 +50,23 @@ export function MapDrawing({ whole, drawing, onDrawing }: MapDrawingProps) {
   return (
     <>
       <Button onClick={() => onDrawing({ facts: { kind: 'path', name: '' }, points: [] })}>
-        Draw on the map
+        <Trans>Draw on the map</Trans>
       </Button>
-      <Button onClick={() => setOpen(true)}>What is drawn</Button>
+      <Button onClick={() => setOpen(true)}>
+        <Trans>What is drawn</Trans>
+      </Button>
       <Modal
         open={open}
         onCancel={() => setOpen(false)}
         footer={null}
-        title={`Drawn on the map of ${whole.name}`}
+        title={t`Drawn on the map of ${whole.name}`}
       >
         {problem && <Problem>{problem}</Problem>}
         <ul className={styles['report']}>
           {whole.features.features.map((feature, i) => (
             <li key={i}>
-              {FEATURE_TITLES[feature.properties.kind]}: {nameOnMap(feature.properties)}
-              {feature.properties.steps && ', steps'}{' '}
+              {inTongue(FEATURE_TITLES[feature.properties.kind])}: {nameOnMap(feature.properties)}
+              {feature.properties.steps && t`, steps`}{' '}
               <LinkButton
                 disabled={saving}
                 onClick={() =>
@@ -71,12 +76,16 @@ export function MapDrawing({ whole, drawing, onDrawing }: MapDrawingProps) {
                   )
                 }
               >
-                take off
+                <Trans>take off</Trans>
               </LinkButton>
             </li>
           ))}
         </ul>
-        {whole.features.features.length === 0 && <p>Nothing yet: draw paths first, walks follow them.</p>}
+        {whole.features.features.length === 0 && (
+          <p>
+            <Trans>Nothing yet: draw paths first, walks follow them.</Trans>
+          </p>
+        )}
       </Modal>
     </>
   );
@@ -95,35 +104,35 @@ function Drawn({ drawing, saving, problem, onDrawing, onKeep }: DrawnProps) {
   const { facts, points } = drawing;
   const set = (part: Partial<FeatureFacts>) => onDrawing({ ...drawing, facts: { ...facts, ...part } });
   return (
-    <span className={styles['drawing']} role="group" aria-label="What is drawn">
+    <span className={styles['drawing']} role="group" aria-label={t`What is drawn`}>
       <Select
-        aria-label="What it is"
+        aria-label={t`What it is`}
         value={facts.kind}
-        options={FEATURE_KINDS.map((kind) => ({ value: kind, label: FEATURE_TITLES[kind] }))}
+        options={FEATURE_KINDS.map((kind) => ({ value: kind, label: inTongue(FEATURE_TITLES[kind]) }))}
         onChange={(kind) => set({ kind })}
       />
       <Input
-        aria-label="Its name"
-        placeholder="name"
+        aria-label={t`Its name`}
+        placeholder={t`name`}
         maxLength={80}
         value={facts.name}
         onChange={(event) => set({ name: event.target.value })}
       />
       {facts.kind === 'path' && (
         <Select
-          aria-label="Steps"
+          aria-label={t`Steps`}
           value={facts.steps === true}
           options={[
-            { value: false, label: 'even' },
-            { value: true, label: 'with steps' },
+            { value: false, label: t`even` },
+            { value: true, label: t`with steps` },
           ]}
           onChange={(steps) => set({ steps })}
         />
       )}
       {facts.kind === 'hazard' && (
         <Select
-          aria-label="Which hazard"
-          placeholder="which?"
+          aria-label={t`Which hazard`}
+          placeholder={t`which?`}
           value={facts.hazard}
           options={HAZARDS.map((hazard) => ({ value: hazard, label: hazard }))}
           onChange={(hazard) => set({ hazard })}
@@ -133,12 +142,14 @@ function Drawn({ drawing, saving, problem, onDrawing, onKeep }: DrawnProps) {
         disabled={points.length === 0}
         onClick={() => onDrawing({ ...drawing, points: points.slice(0, -1) })}
       >
-        Last point back
+        <Trans>Last point back</Trans>
       </Button>
       <Button type="primary" loading={saving} disabled={!enoughPoints(drawing)} onClick={onKeep}>
-        Keep it
+        <Trans>Keep it</Trans>
       </Button>
-      <Button onClick={() => onDrawing(undefined)}>Give it up</Button>
+      <Button onClick={() => onDrawing(undefined)}>
+        <Trans>Give it up</Trans>
+      </Button>
       {problem && <Problem>{problem}</Problem>}
     </span>
   );

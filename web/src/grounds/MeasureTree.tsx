@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { KeptTree } from '@hurrow/contract/grounds';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useEffectEvent, useRef, useState } from 'react';
@@ -48,12 +50,12 @@ interface Begun {
 
 const KEYS = ['1', '2', '3', '4', '5', '6', '7', '8', '9', '.', '0', '−', ';', '+', '⌫'];
 /** What stands on keys that say more than themselves. */
-const ON_KEYS: Record<string, string> = { ';': '; again', '+': '+ stem' };
+const ON_KEYS: Record<string, string> = { ';': t`; again`, '+': t`+ stem` };
 const KEY_NAMES: Record<string, string> = {
-  ';': 'and once more',
-  '+': 'and another stem',
-  '⌫': 'Rub out',
-  '−': 'minus',
+  ';': t`and once more`,
+  '+': t`and another stem`,
+  '⌫': t`Rub out`,
+  '−': t`minus`,
 };
 
 /** A tree is measured: what is read, with big keys or by the range-finder, and at once what comes of it with its working. */
@@ -62,10 +64,12 @@ export function MeasureTree({ courseId, groundsId, tree, news }: MeasureTreeProp
   const measuring = useMeasuring({ courseId, groundsId, tree });
   const { units, method, length, angle, texts, fields, current, result, isOfProfile } = measuring;
   return (
-    <section className={styles['measure']} aria-label={`Measure ${tree.tag}`}>
-      <h2>Measure it</h2>
+    <section className={styles['measure']} aria-label={t`Measure ${tree.tag}`}>
+      <h2>
+        <Trans>Measure it</Trans>
+      </h2>
       <label>
-        What do you measure?
+        <Trans>What do you measure?</Trans>
         <select value={method} onChange={(event) => measuring.change(event.target.value as Method)}>
           {METHODS.map((each) => (
             <option key={each} value={each}>
@@ -96,11 +100,11 @@ export function MeasureTree({ courseId, groundsId, tree, news }: MeasureTreeProp
             checked={measuring.toProfile}
             onChange={(event) => measuring.setToProfile(event.target.checked)}
           />{' '}
-          and into the profile of its species, as an own measurement
+          <Trans>and into the profile of its species, as an own measurement</Trans>
         </label>
       )}
       <button type="button" className={styles['keep']} disabled={!result.ok} onClick={measuring.keep}>
-        Keep it
+        <Trans>Keep it</Trans>
       </button>
     </section>
   );
@@ -137,7 +141,7 @@ function useMeasuring({ courseId, groundsId, tree }: Omit<MeasureTreeProps, 'new
     if (!result.ok) return;
     const body = bodyOfResult(tree.id, day, method, result.value, toProfile && isOfProfile);
     note({ what: 'measurement', groundsId, id: newId(), body });
-    setSaid(`Kept: ${METHOD_TITLES[method].toLowerCase()}, ${result.value.words}.`);
+    setSaid(t`Kept: ${METHOD_TITLES[method].toLowerCase()}, ${result.value.words}.`);
     kept.replace({ ...kept.latest(), texts: {} });
   };
   const change = (next: Method) => {
@@ -169,7 +173,7 @@ function useMeasuring({ courseId, groundsId, tree }: Omit<MeasureTreeProps, 'new
 }
 
 const Keypad = ({ onPress }: { onPress(key: string): void }) => (
-  <div className={styles['keypad']} role="group" aria-label="Keys">
+  <div className={styles['keypad']} role="group" aria-label={t`Keys`}>
     {KEYS.map((key) => (
       <button key={key} type="button" aria-label={KEY_NAMES[key] ?? key} onClick={() => onPress(key)}>
         {ON_KEYS[key] ?? key}
@@ -187,7 +191,9 @@ const Came = ({ result, said }: { result: ReturnType<typeof resultOf>; said: str
         {result.value.working.map((line) => (
           <p key={line}>{line}</p>
         ))}
-        <small>The bar holds the truth in 95 of 100 measurings, as far as the instrument goes.</small>
+        <small>
+          <Trans>The bar holds the truth in 95 of 100 measurings, as far as the instrument goes.</Trans>
+        </small>
       </>
     ) : (
       said || result.problem
@@ -207,7 +213,7 @@ interface FieldProps {
 const Field = ({ field: { label, hint, optional }, unit, text, current, onFocus, onText }: FieldProps) => (
   <label className={styles['reading']} data-current={current}>
     {label}
-    {optional && ' (if so)'}
+    {optional && t` (if so)`}
     {hint && <small> {hint}</small>}
     <span>
       {/* The big keys below write here; a keyboard of the phone would hide the working. */}
@@ -236,7 +242,7 @@ function Instruments({
     <div className={styles['instruments']}>
       {BY_LENGTH.includes(method) && (
         <label>
-          Distance by
+          <Trans>Distance by</Trans>
           <select
             value={length}
             onChange={(event) => set({ length: event.target.value as LengthInstrument })}
@@ -253,7 +259,7 @@ function Instruments({
       )}
       {BY_ANGLE.includes(method) && (
         <label>
-          Angle by
+          <Trans>Angle by</Trans>
           <select value={angle} onChange={(event) => set({ angle: event.target.value as AngleInstrument })}>
             {ANGLE_INSTRUMENTS.map(({ id, title }) => (
               <option key={id} value={id}>
@@ -295,16 +301,16 @@ function Finder({
   return (
     <div className={styles['finder']}>
       <button type="button" disabled={line !== 'speaking'} onClick={shoot}>
-        Shoot: the top, then the foot
+        <Trans>Shoot: the top, then the foot</Trans>
       </button>
       <small role="status">
         {problem ||
           finder?.trouble ||
           (line === 'none'
-            ? 'No range-finder is set up; type what you read.'
+            ? t`No range-finder is set up; type what you read.`
             : line === 'speaking'
-              ? 'The range-finder is heard. Its own trigger does as well.'
-              : 'The range-finder is being reached…')}
+              ? t`The range-finder is heard. Its own trigger does as well.`
+              : t`The range-finder is being reached…`)}
       </small>
     </div>
   );

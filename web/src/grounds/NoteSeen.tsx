@@ -1,3 +1,4 @@
+import { Trans } from '@lingui/react/macro';
 import type { KeptTree, WholeGrounds } from '@hurrow/contract/grounds';
 import { OBSERVED_PARTS, OBSERVED_TITLES, type ObservedPart } from '@hurrow/core/grounds';
 import { call } from '../app/api.ts';
@@ -6,6 +7,7 @@ import { LinkButton } from '../app/parts.tsx';
 import { useSaving } from '../app/useSaving.ts';
 import { useField } from './useField.ts';
 import styles from './grounds.module.css';
+import { inTongue } from '../language/inTongue.ts';
 
 interface NoteSeenProps {
   whole: WholeGrounds;
@@ -29,11 +31,13 @@ export function NoteSeen({ whole, tree, day }: NoteSeenProps) {
     });
   return (
     <section className={styles['seen']}>
-      <h3>What do you see on {day}?</h3>
+      <h3>
+        <Trans>What do you see on {day}?</Trans>
+      </h3>
       <ul>
         {OBSERVED_PARTS.map((part) => (
           <li key={part}>
-            <span role="group" aria-label={OBSERVED_TITLES[part].there}>
+            <span role="group" aria-label={inTongue(OBSERVED_TITLES[part].there)}>
               {[true, false].map((there) => (
                 <button
                   key={String(there)}
@@ -41,7 +45,7 @@ export function NoteSeen({ whole, tree, day }: NoteSeenProps) {
                   aria-pressed={seen(part)?.there === there}
                   onClick={() => say(part, there)}
                 >
-                  {there ? OBSERVED_TITLES[part].there : OBSERVED_TITLES[part].gone}
+                  {there ? inTongue(OBSERVED_TITLES[part].there) : inTongue(OBSERVED_TITLES[part].gone)}
                 </button>
               ))}
             </span>
@@ -52,8 +56,8 @@ export function NoteSeen({ whole, tree, day }: NoteSeenProps) {
         <ol>
           {own.slice(0, 12).map(({ id, day: on, part, there, by }) => (
             <li key={id}>
-              {on}: {there ? OBSERVED_TITLES[part].there : OBSERVED_TITLES[part].gone}, {by}{' '}
-              <TakeBack groundsId={whole.id} id={id} />
+              {on}: {there ? inTongue(OBSERVED_TITLES[part].there) : inTongue(OBSERVED_TITLES[part].gone)},{' '}
+              {by} <TakeBack groundsId={whole.id} id={id} />
             </li>
           ))}
         </ol>
@@ -74,7 +78,9 @@ function TakeBack({ groundsId, id }: { groundsId: string; id: string }) {
     );
   return (
     <>
-      <LinkButton onClick={take}>take back</LinkButton>
+      <LinkButton onClick={take}>
+        <Trans>take back</Trans>
+      </LinkButton>
       {problem && <span role="alert"> {problem}</span>}
     </>
   );

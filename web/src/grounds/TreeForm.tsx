@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { KeptTree } from '@hurrow/contract/grounds';
 import { Button, Checkbox, Input, InputNumber, Select } from 'antd';
 import {
@@ -21,6 +23,7 @@ import { BroughtBack } from '../drafts/BroughtBack.tsx';
 import { useKept } from '../drafts/useKept.ts';
 import { factsOf, girthsInWords, girthsOf } from './treeFields.ts';
 import styles from './grounds.module.css';
+import { inTongue } from '../language/inTongue.ts';
 
 interface TreeFormProps {
   groundsId: string;
@@ -31,7 +34,7 @@ interface TreeFormProps {
   onLeave(): void;
 }
 
-const LEAVE: Record<Cutting, string> = { yes: 'may be cut from', ask: 'ask first', no: 'never cut' };
+const LEAVE: Record<Cutting, string> = { yes: t`may be cut from`, ask: t`ask first`, no: t`never cut` };
 const options = (all: readonly string[]) => all.map((value) => ({ value, label: value }));
 
 /** A tree as it is being changed, and how it is kept. */
@@ -76,23 +79,23 @@ export function TreeForm({ groundsId, tree, onMove, onDone, onLeave }: TreeFormP
   return (
     <form
       className={styles['form']}
-      aria-label={tree.version > 0 ? `Change ${tree.tag}` : 'A new tree'}
+      aria-label={tree.version > 0 ? t`Change ${tree.tag}` : t`A new tree`}
       onSubmit={(event) => {
         event.preventDefault();
         keep();
       }}
     >
-      <h2>{tree.version > 0 ? `Change ${tree.tag}` : 'A new tree'}</h2>
+      <h2>{tree.version > 0 ? t`Change ${tree.tag}` : t`A new tree`}</h2>
       <div className={styles['wide']}>
         <BroughtBack at={kept.broughtBack} onGiveUp={kept.forget} />
       </div>
-      <Text {...form} label="Tag" name="tag" most={40} />
+      <Text {...form} label={t`Tag`} name="tag" most={40} />
       <SpeciesSelect taxonId={value.taxonId} onTaxon={(taxonId) => set({ taxonId })} />
-      <Text {...form} label="Name confirmed by" name="confirmedBy" most={80} />
+      <Text {...form} label={t`Name confirmed by`} name="confirmedBy" most={80} />
       <p className={styles['wide']}>
         {tree.latitude.toFixed(6)}, {tree.longitude.toFixed(6)}{' '}
         <Button size="small" onClick={onMove}>
-          Show its place on the map
+          <Trans>Show its place on the map</Trans>
         </Button>
       </p>
       <LeaveFields {...form} />
@@ -101,7 +104,7 @@ export function TreeForm({ groundsId, tree, onMove, onDone, onLeave }: TreeFormP
       {wrong && <Problem>{wrong}</Problem>}
       <p className={styles['does']}>
         <Button type="primary" htmlType="submit" loading={saving} disabled={value.tag.trim() === ''}>
-          Keep the tree
+          <Trans>Keep the tree</Trans>
         </Button>
         <Button
           onClick={() => {
@@ -109,7 +112,7 @@ export function TreeForm({ groundsId, tree, onMove, onDone, onLeave }: TreeFormP
             onLeave();
           }}
         >
-          Leave it as it was
+          <Trans>Leave it as it was</Trans>
         </Button>
       </p>
     </form>
@@ -146,15 +149,15 @@ const Metres = ({ value, set, label, name, most }: MetresProps) => (
 const LeaveFields = ({ value, set }: Form) => (
   <>
     <Choice
-      label="May be cut"
+      label={t`May be cut`}
       value={value.cutting}
       all={CUTTINGS}
       words={LEAVE}
       onChange={(cutting) => set({ cutting })}
     />
-    <Text {...{ value, set }} label="Leave given by, or to be asked" name="permission" most={200} />
+    <Text {...{ value, set }} label={t`Leave given by, or to be asked`} name="permission" most={200} />
     <label>
-      Leave until
+      <Trans>Leave until</Trans>
       <Input
         type="date"
         value={value.until ?? ''}
@@ -168,27 +171,27 @@ const LeaveFields = ({ value, set }: Form) => (
 const SizeFields = ({ value, set }: Form) => (
   <>
     <label>
-      Girth of each stem, cm
+      <Trans>Girth of each stem, cm</Trans>
       <Input
         value={value.girthText}
         placeholder="60 + 80"
         onChange={(event) => set({ girthText: event.target.value })}
       />
     </label>
-    <Metres {...{ value, set }} label="Height, m" name="height" most={130} />
-    <Metres {...{ value, set }} label="Crown spread, m" name="spread" most={80} />
-    <Metres {...{ value, set }} label="Elevation, m" name="elevation" most={9000} />
+    <Metres {...{ value, set }} label={t`Height, m`} name="height" most={130} />
+    <Metres {...{ value, set }} label={t`Crown spread, m`} name="spread" most={80} />
+    <Metres {...{ value, set }} label={t`Elevation, m`} name="elevation" most={9000} />
   </>
 );
 
 /** How it stands, what is to be minded there, and how one comes to it. */
 const StandsFields = ({ value, set }: Form) => (
   <>
-    <Choice label="Stage" value={value.stage} all={STAGES} onChange={(stage) => set({ stage })} />
-    <Choice label="Sex of its flowers" value={value.sex} all={SEXES} onChange={(sex) => set({ sex })} />
-    <Text {...{ value, set }} label="Access" name="access" most={300} />
+    <Choice label={t`Stage`} value={value.stage} all={STAGES} onChange={(stage) => set({ stage })} />
+    <Choice label={t`Sex of its flowers`} value={value.sex} all={SEXES} onChange={(sex) => set({ sex })} />
+    <Text {...{ value, set }} label={t`Access`} name="access" most={300} />
     <label>
-      Hazards
+      <Trans>Hazards</Trans>
       <Select
         mode="multiple"
         value={value.hazards}
@@ -196,9 +199,9 @@ const StandsFields = ({ value, set }: Form) => (
         onChange={(hazards) => set({ hazards })}
       />
     </label>
-    <Text {...{ value, set }} label="Note" name="note" most={1000} />
+    <Text {...{ value, set }} label={t`Note`} name="note" most={1000} />
     <Checkbox checked={value.stepFree} onChange={(event) => set({ stepFree: event.target.checked })}>
-      Reached without a step, on firm ground
+      <Trans>Reached without a step, on firm ground</Trans>
     </Checkbox>
   </>
 );
@@ -207,11 +210,11 @@ function SpeciesSelect({ taxonId, onTaxon }: { taxonId: string | null; onTaxon(i
   const { profiles } = useLibrary();
   return (
     <label>
-      Species
+      <Trans>Species</Trans>
       <Select
         showSearch
         allowClear
-        placeholder="not named yet"
+        placeholder={t`not named yet`}
         value={taxonId ?? undefined}
         optionFilterProp="label"
         onChange={(id: string | undefined) => onTaxon(id ?? null)}
@@ -237,7 +240,7 @@ const Choice = <T extends string>({ label, value, all, words, onChange }: Choice
     {label}
     <Select<T>
       value={value}
-      options={all.map((each) => ({ value: each, label: words?.[each] ?? each }))}
+      options={all.map((each) => ({ value: each, label: words?.[each] ?? inTongue(each) }))}
       onChange={(next) => onChange(next)}
     />
   </label>
@@ -247,15 +250,17 @@ type Reached = TreeFacts['reach'];
 
 const Reaches = ({ reach, onReach }: { reach: Reached; onReach(reach: Reached): void }) => (
   <fieldset className={styles['wide']}>
-    <legend>Reach</legend>
+    <legend>
+      <Trans>Reach</Trans>
+    </legend>
     {REACHED_ORGANS.map((organ) => (
       <label key={organ}>
-        {SHOWN_TITLES[organ]}
+        {inTongue(SHOWN_TITLES[organ])}
         <Select
           allowClear
-          placeholder="not looked for"
+          placeholder={t`not looked for`}
           value={reach[organ]}
-          options={REACHES.map((each) => ({ value: each, label: REACH_TITLES[each] }))}
+          options={REACHES.map((each) => ({ value: each, label: inTongue(REACH_TITLES[each]) }))}
           onChange={(next: Reached[typeof organ]) => {
             const { [organ]: _before, ...rest } = reach;
             onReach(next ? { ...rest, [organ]: next } : rest);

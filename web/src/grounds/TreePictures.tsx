@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { MOST_TREE_PICTURES } from '@hurrow/contract/limits';
 import type { KeptTree, WholeGrounds } from '@hurrow/contract/grounds';
 import { call } from '../app/api.ts';
@@ -27,21 +29,25 @@ export function TreePictures({ whole, tree }: { whole: WholeGrounds; tree: KeptT
       { stale: [['grounds']] },
     );
   return (
-    <section className={styles['pictures']} aria-label={`Photographs of ${tree.tag}`}>
+    <section className={styles['pictures']} aria-label={t`Photographs of ${tree.tag}`}>
       {own.map(({ id, day, by }) => (
         <figure key={id}>
-          <img src={`/api/grounds/${whole.id}/pictures/${id}`} alt={`${tree.tag} on ${day}`} loading="lazy" />
+          <img
+            src={`/api/grounds/${whole.id}/pictures/${id}`}
+            alt={t`${tree.tag} on ${day}`}
+            loading="lazy"
+          />
           <figcaption>
             {day}, {by}{' '}
             <LinkButton disabled={saving} onClick={() => drop(id)}>
-              take out
+              <Trans>take out</Trans>
             </LinkButton>
           </figcaption>
         </figure>
       ))}
       {own.length < MOST_TREE_PICTURES && (
         <label>
-          {saving ? 'Sending the photograph…' : 'Add a photograph'}
+          {saving ? t`Sending the photograph…` : t`Add a photograph`}
           <input
             type="file"
             accept="image/*"

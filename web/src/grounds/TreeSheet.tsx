@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { KeptMeasurement, KeptTree, WholeGrounds } from '@hurrow/contract/grounds';
 import { useQuery } from '@tanstack/react-query';
 import { Button, Popconfirm } from 'antd';
@@ -34,6 +36,7 @@ import { useSaving } from '../app/useSaving.ts';
 import { NoteSeen } from './NoteSeen.tsx';
 import { TreePictures } from './TreePictures.tsx';
 import styles from './grounds.module.css';
+import { inTongue } from '../language/inTongue.ts';
 
 interface TreeSheetProps {
   courseId: string;
@@ -49,24 +52,32 @@ export function TreeSheet({ courseId, whole, tree, day, onEdit }: TreeSheetProps
   const units = useQuery(courseQuery(courseId)).data?.units ?? 'metric';
   const taxon = tree.taxonId === null ? undefined : profileOf(tree.taxonId)?.taxon;
   return (
-    <article className={styles['tree']} aria-label={`Tree ${tree.tag}`}>
+    <article className={styles['tree']} aria-label={t`Tree ${tree.tag}`}>
       <Head {...{ courseId, whole, tree, day, onEdit }} taxon={taxon} />
       <dl className={styles['facts']}>
-        <dt>May be cut</dt>
+        <dt>
+          <Trans>May be cut</Trans>
+        </dt>
         <dd>{leaveInWords(tree, day)}</dd>
-        <dt>Reach</dt>
+        <dt>
+          <Trans>Reach</Trans>
+        </dt>
         <dd>
           <Reaches tree={tree} />
         </dd>
-        <dt>Stands</dt>
+        <dt>
+          <Trans>Stands</Trans>
+        </dt>
         <dd>
           {tree.stage}
           {tree.sex !== 'unknown' && `, ${tree.sex}`}
-          {tree.elevation !== null && `, at ${climbInWords(tree.elevation, units)}`}
-          {tree.stepFree && ', reached without a step'}
+          {tree.elevation !== null && t`, at ${climbInWords(tree.elevation, units)}`}
+          {tree.stepFree && t`, reached without a step`}
           {tree.access && `. ${tree.access}`}
         </dd>
-        <dt>Size</dt>
+        <dt>
+          <Trans>Size</Trans>
+        </dt>
         <dd>
           <Size
             tree={tree}
@@ -76,7 +87,9 @@ export function TreeSheet({ courseId, whole, tree, day, onEdit }: TreeSheetProps
         </dd>
         {tree.note && (
           <>
-            <dt>Note</dt>
+            <dt>
+              <Trans>Note</Trans>
+            </dt>
             <dd>{tree.note}</dd>
           </>
         )}
@@ -95,7 +108,7 @@ function Head({ courseId, whole, tree, onEdit, taxon }: TreeSheetProps & { taxon
   return (
     <header>
       <h2>
-        {tree.tag}: {taxon ? commonName(taxon) : 'not named yet'}
+        {tree.tag}: {taxon ? commonName(taxon) : t`not named yet`}
       </h2>
       <p>
         {taxon && (
@@ -104,19 +117,21 @@ function Head({ courseId, whole, tree, onEdit, taxon }: TreeSheetProps & { taxon
           </Link>
         )}{' '}
         <span className="quiet">
-          {tree.confirmedBy ? `name confirmed by ${tree.confirmedBy}` : 'nobody has confirmed its name'}
+          {tree.confirmedBy ? t`name confirmed by ${tree.confirmedBy}` : t`nobody has confirmed its name`}
         </span>
       </p>
       <p className={styles['does']}>
         <Link className={styles['go']} to={`/field/${courseId}/${whole.id}/${tree.id}`}>
-          Measure it
+          <Trans>Measure it</Trans>
         </Link>
-        <Button onClick={onEdit}>Change</Button>
+        <Button onClick={onEdit}>
+          <Trans>Change</Trans>
+        </Button>
         <a
           href={`/api/grounds/${whole.id}/tags.pdf?trees=${tree.id}&at=${encodeURIComponent(window.location.origin)}`}
           download
         >
-          Print its tag
+          <Trans>Print its tag</Trans>
         </a>
         {mayChange && <TakeAway groundsId={whole.id} tree={tree} />}
       </p>
@@ -130,7 +145,9 @@ function Care({ tree: { hazards }, taxon }: { tree: KeptTree; taxon: Taxon | und
   if (hazards.length === 0 && cautions.length === 0) return null;
   return (
     <section className={styles['care']}>
-      <h3>To be minded</h3>
+      <h3>
+        <Trans>To be minded</Trans>
+      </h3>
       <ul>
         {hazards.map((hazard) => (
           <li key={hazard}>
@@ -152,20 +169,25 @@ function Care({ tree: { hazards }, taxon }: { tree: KeptTree; taxon: Taxon | und
 function leaveInWords({ cutting, permission, until }: KeptTree, day: string): string {
   const by = permission ? ` (${permission})` : '';
   if (cutting === 'no') return `No${by}.`;
-  if (cutting === 'ask') return `Ask first${by}.`;
-  if (until !== null && until < day) return `The leave ran out on ${until}${by}: ask again.`;
-  return `Yes${until ? `, until ${until}` : ''}${by}.`;
+  if (cutting === 'ask') return t`Ask first${by}.`;
+  if (until !== null && until < day) return t`The leave ran out on ${until}${by}: ask again.`;
+  return `Yes${until ? t`, until ${until}` : ''}${by}.`;
 }
 
 /** How each organ can be had, as a ladder of hand, pole and glass. */
 const Reaches = ({ tree }: { tree: KeptTree }) => {
   const known = REACHED_ORGANS.filter((organ) => tree.reach[organ]);
-  if (known.length === 0) return <>not looked for yet</>;
+  if (known.length === 0)
+    return (
+      <>
+        <Trans>not looked for yet</Trans>
+      </>
+    );
   return (
     <ul className={styles['reaches']}>
       {known.map((organ) => (
         <li key={organ} data-reach={tree.reach[organ]}>
-          <b>{SHOWN_TITLES[organ]}</b> {REACH_TITLES[tree.reach[organ]!]}
+          <b>{inTongue(SHOWN_TITLES[organ])}</b> {inTongue(REACH_TITLES[tree.reach[organ]!])}
         </li>
       ))}
     </ul>
@@ -204,19 +226,26 @@ function Size({
   const isKnown = errorOf('height') !== undefined && errorOf('spread') !== undefined;
   const said = [
     girth &&
-      `girth ${girthInWords(girth.value, units)}${tree.girths.length > 1 ? ` of ${tree.girths.length} stems` : ''}`,
-    tree.height !== null && `${lengthInWords(tree.height, units)} high`,
-    tree.spread !== null && `crown ${lengthInWords(tree.spread, units)} across`,
+      t`girth ${girthInWords(girth.value, units)}${tree.girths.length > 1 ? t` of ${tree.girths.length} stems` : ''}`,
+    tree.height !== null && t`${lengthInWords(tree.height, units)} high`,
+    tree.spread !== null && t`crown ${lengthInWords(tree.spread, units)} across`,
   ].filter(Boolean);
-  if (said.length === 0) return <>not measured yet</>;
+  if (said.length === 0)
+    return (
+      <>
+        <Trans>not measured yet</Trans>
+      </>
+    );
   return (
     <>
       {said.join(', ')}
       {points && (
         <>
           <br />
-          {points.points} size points{isKnown && ` ± ${Math.ceil(points.error)}`}.{' '}
-          {besideLargest(points.points, largest, units)}
+          <Trans>
+            {points.points} size points{isKnown && ` ± ${Math.ceil(points.error)}`}.{' '}
+            {besideLargest(points.points, largest, units)}
+          </Trans>
         </>
       )}
       {measurements.slice(0, 6).map(({ id, day, kind, working, by }) => (
@@ -240,11 +269,13 @@ function Carries({ whole, tree, day }: { whole: WholeGrounds; tree: KeptTree; da
   const of = partsOf(tree, profiled, { trees, observations, day, reference: library.reference, site: whole });
   return (
     <section>
-      <h3>On {day} by calendar and sight</h3>
+      <h3>
+        <Trans>On {day} by calendar and sight</Trans>
+      </h3>
       <ul className={styles['carries']}>
         {OBSERVED_PARTS.map((part) => (
           <li key={part}>
-            <span>{OBSERVED_TITLES[part].there}</span> {likelyInWords(of(part))}
+            <span>{inTongue(OBSERVED_TITLES[part].there)}</span> {likelyInWords(of(part))}
           </li>
         ))}
       </ul>
@@ -264,11 +295,13 @@ function TakeAway({ groundsId, tree }: { groundsId: string; tree: KeptTree }) {
   if (problem) return <Problem>{problem}</Problem>;
   return (
     <Popconfirm
-      title={`Take ${tree.tag} off the list? What was seen and measured of it stays in the store.`}
-      okText="Take it off"
+      title={t`Take ${tree.tag} off the list? What was seen and measured of it stays in the store.`}
+      okText={t`Take it off`}
       onConfirm={take}
     >
-      <Button disabled={gone}>Take off the list</Button>
+      <Button disabled={gone}>
+        <Trans>Take off the list</Trans>
+      </Button>
     </Popconfirm>
   );
 }

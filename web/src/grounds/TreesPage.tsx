@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { KeptTree, WholeGrounds } from '@hurrow/contract/grounds';
 import { useQuery } from '@tanstack/react-query';
 import { useVirtualizer } from '@tanstack/react-virtual';
@@ -41,16 +43,21 @@ export default function TreesPage({ courseId, groundsId }: TreesPageProps) {
     [query.data, arrived, waiting, who],
   );
   if (query.isError && !whole) return <Problem>{messageOf(query.error)}</Problem>;
-  if (!whole) return <Opening>Opening the grounds…</Opening>;
+  if (!whole)
+    return (
+      <Opening>
+        <Trans>Opening the grounds…</Trans>
+      </Opening>
+    );
   return <Trees courseId={courseId} whole={whole} />;
 }
 
 type Only = 'all' | 'cut' | 'unconfirmed' | 'unmeasured';
 const ONLY: { value: Only; label: string }[] = [
-  { value: 'all', label: 'all trees' },
-  { value: 'cut', label: 'may be cut from' },
-  { value: 'unconfirmed', label: 'name not confirmed' },
-  { value: 'unmeasured', label: 'not measured' },
+  { value: 'all', label: t`all trees` },
+  { value: 'cut', label: t`may be cut from` },
+  { value: 'unconfirmed', label: t`name not confirmed` },
+  { value: 'unmeasured', label: t`not measured` },
 ];
 
 /** What is looked at of grounds: which trees, the one that is open, and what is being put on the map. */
@@ -119,7 +126,7 @@ function Trees({ courseId, whole }: { courseId: string; whole: WholeGrounds }) {
             trees={shown}
             chosen={tree?.id}
             drawn={drawing?.points ?? NOWHERE}
-            label={`Map of ${whole.name}: ${found.length} trees`}
+            label={t`Map of ${whole.name}: ${found.length} trees`}
             onChoose={choose}
             onPlace={placing || drawing ? place : undefined}
           />
@@ -131,7 +138,7 @@ function Trees({ courseId, whole }: { courseId: string; whole: WholeGrounds }) {
         {mayChange && (
           <p className={styles['does']}>
             <Button onClick={() => setPlacing(placing === 'new' ? undefined : 'new')}>
-              {placing === 'new' ? 'No tree' : 'Add a tree'}
+              {placing === 'new' ? t`No tree` : t`Add a tree`}
             </Button>
             <MapDrawing whole={whole} drawing={drawing} onDrawing={setDrawing} />
             <GroundsFiles whole={whole} />
@@ -151,11 +158,11 @@ function statusOf(
   whole: WholeGrounds,
   profileOf: ReturnType<typeof useLibrary>['profileOf'],
 ): string {
-  if (placing) return 'Press on the map where the tree stands.';
-  if (drawing) return `${drawing.points.length} points: press on the map for the next.`;
+  if (placing) return t`Press on the map where the tree stands.`;
+  if (drawing) return t`${drawing.points.length} points: press on the map for the next.`;
   if (tree?.tag)
     return `${tree.tag}, ${nameOfTree(tree, profileOf)}, ${tree.latitude.toFixed(5)}, ${tree.longitude.toFixed(5)}`;
-  return `${found.length} of ${whole.trees.length} trees`;
+  return t`${found.length} of ${whole.trees.length} trees`;
 }
 
 /** Beside the map: the tree that is looked at or changed, or all of them as a list. */
@@ -174,7 +181,9 @@ function ListSide({ courseId, whole, trees }: { courseId: string; whole: WholeGr
         />
       ) : tree ? (
         <>
-          <LinkButton onClick={() => leave()}>‹ All trees</LinkButton>
+          <LinkButton onClick={() => leave()}>
+            <Trans>‹ All trees</Trans>
+          </LinkButton>
           <TreeSheet courseId={courseId} whole={whole} tree={tree} day={on} onEdit={() => edit(tree.id)} />
         </>
       ) : (
@@ -182,22 +191,26 @@ function ListSide({ courseId, whole, trees }: { courseId: string; whole: WholeGr
           <div className={styles['find']}>
             <Input
               allowClear
-              placeholder="Find by tag, name or note"
-              aria-label="Find a tree of these grounds"
+              placeholder={t`Find by tag, name or note`}
+              aria-label={t`Find a tree of these grounds`}
               value={words}
               onChange={(event) => setWords(event.target.value)}
             />
-            <Select aria-label="Which trees" value={only} options={ONLY} onChange={setOnly} />
+            <Select aria-label={t`Which trees`} value={only} options={ONLY} onChange={setOnly} />
           </div>
           <List trees={found} day={on} onChoose={choose} />
           {whole.trees.length === 0 && (
             <p>
-              No tree stands here yet. Press “Add a tree” and then the place on the map, or import a list as
-              CSV, GeoJSON or GPX under “Files”.
+              <Trans>
+                No tree stands here yet. Press “Add a tree” and then the place on the map, or import a list as
+                CSV, GeoJSON or GPX under “Files”.
+              </Trans>
             </p>
           )}
           <p>
-            <Link to={`/field/${courseId}/${whole.id}`}>Open it on a phone, to measure and note</Link>
+            <Link to={`/field/${courseId}/${whole.id}`}>
+              <Trans>Open it on a phone, to measure and note</Trans>
+            </Link>
           </p>
         </>
       )}
@@ -208,7 +221,7 @@ function ListSide({ courseId, whole, trees }: { courseId: string; whole: WholeGr
 const NOWHERE: LatLon[] = [];
 
 const Legend = () => (
-  <ul className={styles['legend']} aria-label="How trees are drawn">
+  <ul className={styles['legend']} aria-label={t`How trees are drawn`}>
     {(Object.keys(TREE_LOOK_WORDS) as TreeLook[]).map((look) => (
       <li key={look} data-look={look}>
         {TREE_LOOK_WORDS[look]}
@@ -238,7 +251,7 @@ function List({
     overscan: 8,
   });
   return (
-    <div ref={frame} className={styles['trees']} role="list" aria-label="Trees" tabIndex={-1}>
+    <div ref={frame} className={styles['trees']} role="list" aria-label={t`Trees`} tabIndex={-1}>
       <div className={styles['tall']} style={{ height: rows.getTotalSize() }}>
         {rows.getVirtualItems().map(({ index, start }) => {
           const tree = trees[index]!;

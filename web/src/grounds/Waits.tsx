@@ -1,3 +1,4 @@
+import { Trans } from '@lingui/react/macro';
 import { LinkButton } from '../app/parts.tsx';
 import { waitingInWords } from './pending.ts';
 import type { useField } from './useField.ts';
@@ -11,10 +12,18 @@ export function Waits({ field }: { field: ReturnType<typeof useField> }) {
   return (
     <div className={styles['waits']} data-waiting={under > 0} role="status">
       {waitingInWords(under, offline, signedOut)}
-      {unkept && <b> This browser keeps nothing: do not close the page before all has arrived.</b>}
+      {unkept && (
+        <b>
+          {' '}
+          <Trans>This browser keeps nothing: do not close the page before all has arrived.</Trans>
+        </b>
+      )}
       {refused.map(({ noted, problem }) => (
         <p key={noted.id}>
-          Not taken: {problem} <LinkButton onClick={() => drop(noted.id)}>Give it up</LinkButton>
+          <Trans>Not taken: {problem}</Trans>{' '}
+          <LinkButton onClick={() => drop(noted.id)}>
+            <Trans>Give it up</Trans>
+          </LinkButton>
         </p>
       ))}
     </div>

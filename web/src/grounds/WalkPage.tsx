@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { WholeCourse } from '@hurrow/contract/courses';
 import type { WholeGrounds } from '@hurrow/contract/grounds';
 import type { Walk, WalkBody } from '@hurrow/contract/outings';
@@ -39,7 +41,11 @@ export default function WalkPage({ course }: { course: WholeCourse }) {
   const error = walks.error ?? whole.error;
   if (error) return <Problem>{messageOf(error)}</Problem>;
   if (walks.data && !walk)
-    return <Problem>There is no such walk any more. It may have been given up.</Problem>;
+    return (
+      <Problem>
+        <Trans>There is no such walk any more. It may have been given up.</Trans>
+      </Problem>
+    );
   if (!walk || !whole.data) return <Opening />;
   return <Planning key={`${walk.id} ${walk.version}`} course={course} walk={walk} whole={whole.data} />;
 }
@@ -153,11 +159,13 @@ function Does({ courseId, walkId, planning }: DoesProps) {
   return (
     <p className={styles['does']}>
       <Button type="primary" loading={saving} disabled={!kept.changed} onClick={keep}>
-        Keep the walk
+        <Trans>Keep the walk</Trans>
       </Button>
-      <Button onClick={shorten}>Shortest order</Button>
+      <Button onClick={shorten}>
+        <Trans>Shortest order</Trans>
+      </Button>
       <a href={`/api/courses/${courseId}/walks/${walkId}/walk.pdf`} download>
-        Print map and stops
+        <Trans>Print map and stops</Trans>
       </a>
       <Button
         onClick={() =>
@@ -172,12 +180,18 @@ function Does({ courseId, walkId, planning }: DoesProps) {
           )
         }
       >
-        Take out as GPX
+        <Trans>Take out as GPX</Trans>
       </Button>
-      <Popconfirm title={`Give “${walk.name}” up?`} okText="Give it up" onConfirm={giveUp}>
-        <Button>Give it up</Button>
+      <Popconfirm title={t`Give “${walk.name}” up?`} okText={t`Give it up`} onConfirm={giveUp}>
+        <Button>
+          <Trans>Give it up</Trans>
+        </Button>
       </Popconfirm>
-      {kept.changed && <small className="gold">Keep the walk before you print it.</small>}
+      {kept.changed && (
+        <small className="gold">
+          <Trans>Keep the walk before you print it.</Trans>
+        </small>
+      )}
     </p>
   );
 }
@@ -189,60 +203,64 @@ function Wishes({ whole, kept }: { whole: WholeGrounds; kept: Kept<Draft> }) {
   return (
     <p className={styles['sentence']}>
       <Input
-        aria-label="Name of the walk"
+        aria-label={t`Name of the walk`}
         className={styles['title']}
         value={walk.name}
         maxLength={120}
         onChange={(event) => set({ name: event.target.value })}
       />
-      on{' '}
+      <Trans>on</Trans>{' '}
       <input
-        aria-label="Day"
+        aria-label={t`Day`}
         type="date"
         value={walk.day}
         onChange={(event) =>
           event.target.value && kept.set((before) => timed(before, { day: event.target.value }))
         }
       />{' '}
-      from{' '}
+      <Trans>from</Trans>{' '}
       <input
-        aria-label="Begins"
+        aria-label={t`Begins`}
         type="time"
         value={walk.begins}
         onChange={(event) =>
           event.target.value && kept.set((before) => timed(before, { begins: event.target.value }))
         }
       />
-      ,{' '}
-      <InputNumber
-        aria-label="Minutes at a stop"
-        min={0}
-        max={120}
-        value={walk.minutes}
-        onChange={(minutes) => minutes !== null && set({ minutes })}
-      />{' '}
-      minutes at each of{' '}
-      <Select
-        mode="multiple"
-        aria-label="Trees"
-        className={styles['chosen']}
-        maxTagCount={0}
-        maxTagPlaceholder={() => `${walk.treeIds.length} trees`}
-        value={walk.treeIds}
-        optionFilterProp="label"
-        options={whole.trees.map((tree) => ({
-          value: tree.id,
-          label: `${tree.tag}, ${nameOfTree(tree, profileOf)}`,
-        }))}
-        onChange={(treeIds) => set({ treeIds })}
-      />
-      from <EndSelect label="Begins at" whole={whole} at={walk.start} onChange={(start) => set({ start })} />{' '}
-      to <EndSelect label="Ends at" whole={whole} at={walk.end} onChange={(end) => set({ end })} />
+      <Trans>
+        ,{' '}
+        <InputNumber
+          aria-label={t`Minutes at a stop`}
+          min={0}
+          max={120}
+          value={walk.minutes}
+          onChange={(minutes) => minutes !== null && set({ minutes })}
+        />{' '}
+        minutes at each of{' '}
+        <Select
+          mode="multiple"
+          aria-label={t`Trees`}
+          className={styles['chosen']}
+          maxTagCount={0}
+          maxTagPlaceholder={() => t`${walk.treeIds.length} trees`}
+          value={walk.treeIds}
+          optionFilterProp="label"
+          options={whole.trees.map((tree) => ({
+            value: tree.id,
+            label: `${tree.tag}, ${nameOfTree(tree, profileOf)}`,
+          }))}
+          onChange={(treeIds) => set({ treeIds })}
+        />
+        from{' '}
+        <EndSelect label={t`Begins at`} whole={whole} at={walk.start} onChange={(start) => set({ start })} />{' '}
+        to
+      </Trans>{' '}
+      <EndSelect label={t`Ends at`} whole={whole} at={walk.end} onChange={(end) => set({ end })} />
       <Checkbox checked={walk.stepFree} onChange={(event) => set({ stepFree: event.target.checked })}>
-        without steps
+        <Trans>without steps</Trans>
       </Checkbox>
       <Checkbox checked={walk.unlike} onChange={(event) => set({ unlike: event.target.checked })}>
-        unlike trees one after the other
+        <Trans>unlike trees one after the other</Trans>
       </Checkbox>
     </p>
   );
@@ -273,11 +291,17 @@ function EndSelect({ label, whole, at, onChange }: EndSelectProps) {
 function Day({ walk, planned }: { walk: WalkBody; planned: PlannedWalk }) {
   return (
     <dl className={styles['day']}>
-      <dt>Back at</dt>
+      <dt>
+        <Trans>Back at</Trans>
+      </dt>
       <dd>{clockAfter(walk.begins, planned.minutes)}</dd>
-      <dt>Sunrise</dt>
+      <dt>
+        <Trans>Sunrise</Trans>
+      </dt>
       <dd>{clockOf(planned.sunrise)}</dd>
-      <dt>Sunset</dt>
+      <dt>
+        <Trans>Sunset</Trans>
+      </dt>
       <dd>{clockOf(planned.sunset)}</dd>
     </dl>
   );
@@ -297,8 +321,10 @@ function Stops({ course, whole, walk, planned, set }: StopsProps) {
     set({ treeIds: moved(walk.treeIds, walk.treeIds.indexOf(id), by) });
   return (
     <div className={styles['listside']}>
-      <h2 className="visually-hidden">Stops</h2>
-      <ol className={styles['stops']} aria-label="Stops">
+      <h2 className="visually-hidden">
+        <Trans>Stops</Trans>
+      </h2>
+      <ol className={styles['stops']} aria-label={t`Stops`}>
         {planned.stops.map(({ treeId, way, arrive, hazards }, i) => {
           const tree = whole.trees.find(({ id }) => id === treeId)!;
           return (
@@ -308,9 +334,9 @@ function Stops({ course, whole, walk, planned, set }: StopsProps) {
                 <b>{clockAfter(walk.begins, arrive)}</b> {tree.tag}, {nameOfTree(tree, profileOf)}
                 <small>
                   {wayInWords(way.metres, course.units)}
-                  {way.up >= 5 && `, ${climbInWords(way.up, course.units)} up`}
-                  {way.steps && ', steps'}
-                  {way.straight && ', no path drawn'}
+                  {way.up >= 5 && t`, ${climbInWords(way.up, course.units)} up`}
+                  {way.steps && t`, steps`}
+                  {way.straight && t`, no path drawn`}
                   {tree.access && ` · ${tree.access}`}
                 </small>
                 {hazards.length > 0 && <small className="rust">{hazards.join(', ')}</small>}
@@ -318,7 +344,7 @@ function Stops({ course, whole, walk, planned, set }: StopsProps) {
               <span className={styles['arrows']}>
                 <button
                   type="button"
-                  aria-label={`${tree.tag} earlier`}
+                  aria-label={t`${tree.tag} earlier`}
                   disabled={i === 0}
                   onClick={() => shift(treeId, -1)}
                 >
@@ -326,13 +352,13 @@ function Stops({ course, whole, walk, planned, set }: StopsProps) {
                 </button>
                 <button
                   type="button"
-                  aria-label={`${tree.tag} later`}
+                  aria-label={t`${tree.tag} later`}
                   disabled={i === planned.stops.length - 1}
                   onClick={() => shift(treeId, 1)}
                 >
                   ↓
                 </button>
-                <button type="button" aria-label={`Leave ${tree.tag} out`} onClick={() => take(treeId)}>
+                <button type="button" aria-label={t`Leave ${tree.tag} out`} onClick={() => take(treeId)}>
                   ×
                 </button>
               </span>
@@ -340,15 +366,23 @@ function Stops({ course, whole, walk, planned, set }: StopsProps) {
           );
         })}
       </ol>
-      {planned.stops.length === 0 && <p>No stops yet: choose trees in the sentence above.</p>}
+      {planned.stops.length === 0 && (
+        <p>
+          <Trans>No stops yet: choose trees in the sentence above.</Trans>
+        </p>
+      )}
       {care.length > 0 && (
         <section className={styles['care']}>
-          <h3>To be minded on the way</h3>
+          <h3>
+            <Trans>To be minded on the way</Trans>
+          </h3>
           <ul>
             {care.map(({ hazard, care: words, stops }) => (
               <li key={hazard}>
                 <b>
-                  {hazard}, at {stops.join(', ')}
+                  <Trans>
+                    {hazard}, at {stops.join(', ')}
+                  </Trans>
                 </b>{' '}
                 {words}
               </li>

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { WholeCourse } from '@hurrow/contract/courses';
 import type { WholeGrounds } from '@hurrow/contract/grounds';
 import { useQuery } from '@tanstack/react-query';
@@ -31,7 +33,9 @@ export default function WalksPage({ course }: { course: WholeCourse }) {
   return (
     <div className={styles['lists']}>
       <section>
-        <h2>Plan a walk</h2>
+        <h2>
+          <Trans>Plan a walk</Trans>
+        </h2>
         {whole.data ? (
           <PlanAWalk
             course={course}
@@ -44,11 +48,15 @@ export default function WalksPage({ course }: { course: WholeCourse }) {
         )}
       </section>
       <section>
-        <h2>Walks</h2>
+        <h2>
+          <Trans>Walks</Trans>
+        </h2>
         {walks.data.walks.length === 0 && (
           <p>
-            None yet. A walk has its trees in the shortest order along the paths, its times, and what is to be
-            minded on the way.
+            <Trans>
+              None yet. A walk has its trees in the shortest order along the paths, its times, and what is to
+              be minded on the way.
+            </Trans>
           </p>
         )}
         <ul className={styles['outings']}>
@@ -56,7 +64,9 @@ export default function WalksPage({ course }: { course: WholeCourse }) {
             <li key={id}>
               <Link to={`/c/${course.id}/grounds/walks/${id}`}>{name}</Link>
               <span>
-                {day}, {begins}, {treeIds.length} stops
+                <Trans>
+                  {day}, {begins}, {treeIds.length} stops
+                </Trans>
               </span>
             </li>
           ))}
@@ -100,7 +110,7 @@ function PlanAWalk({ course, whole, grounds, onGrounds }: PlanAWalkProps) {
   const missing = aim ? aim.taxa.length - trees.length : 0;
   const begin = () => {
     const id = newId();
-    const body = newWalk(whole, aim ? `Walk to ${aim.title}`.slice(0, 120) : 'A walk', day, trees);
+    const body = newWalk(whole, aim ? t`Walk to ${aim.title}`.slice(0, 120) : t`A walk`, day, trees);
     void save(
       () =>
         call('PUT /api/courses/{courseId}/walks/{walkId}', {
@@ -116,28 +126,32 @@ function PlanAWalk({ course, whole, grounds, onGrounds }: PlanAWalkProps) {
   return (
     <>
       <p className={styles['sentence']}>
-        On {day}, to the trees of{' '}
-        <Select
-          aria-label="What for"
-          popupMatchSelectWidth={false}
-          value={aimId}
-          options={[
-            ...aims.map(({ id, title }) => ({ value: id, label: title })),
-            { value: '', label: 'my own choice' },
-          ]}
-          onChange={setAimId}
-        />{' '}
-        on <Select aria-label="Which grounds" value={whole.id} options={grounds} onChange={onGrounds} />.
+        <Trans>
+          On {day}, to the trees of{' '}
+          <Select
+            aria-label={t`What for`}
+            popupMatchSelectWidth={false}
+            value={aimId}
+            options={[
+              ...aims.map(({ id, title }) => ({ value: id, label: title })),
+              { value: '', label: t`my own choice` },
+            ]}
+            onChange={setAimId}
+          />{' '}
+          on <Select aria-label={t`Which grounds`} value={whole.id} options={grounds} onChange={onGrounds} />.
+        </Trans>
       </p>
       {aim && (
         <p className="quiet">
-          {trees.length} of {aim.taxa.length} species stand here
-          {missing > 0 && `; ${missing} do not`}.
+          <Trans>
+            {trees.length} of {aim.taxa.length} species stand here
+            {missing > 0 && t`; ${missing} do not`}.
+          </Trans>
         </p>
       )}
       {problem && <Problem>{problem}</Problem>}
       <Button type="primary" loading={saving} onClick={begin}>
-        Plan the walk
+        <Trans>Plan the walk</Trans>
       </Button>
     </>
   );

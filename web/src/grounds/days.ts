@@ -1,4 +1,5 @@
 import { dateOfDay } from '@hurrow/core/season';
+import { writtenAs } from '../language/inWords.ts';
 
 const HALF_A_YEAR = 183 * 24 * 3600_000;
 
@@ -22,7 +23,9 @@ export const momentOf = (day: string, clock: string): Date => new Date(`${day}T$
 
 /** A moment as the clock shows it: “18:04”. */
 export const clockOf = (at: Date | string | null): string =>
-  at === null ? '–' : new Date(at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
+  at === null
+    ? '–'
+    : new Date(at).toLocaleTimeString(writtenAs('en-GB'), { hour: '2-digit', minute: '2-digit' });
 
 const DAY = 24 * 3600_000;
 

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { Quiz } from '@hurrow/contract/quizzes';
 import type { Collecting, Item, ItemBody } from '@hurrow/contract/outings';
 import { kindOf } from '@hurrow/core/assembly';
@@ -21,7 +22,7 @@ export const needsOfQuiz = (
   stations.flatMap((station) => {
     const kind = kindOfPlanned(station) ?? (station.medium === 'cutting' ? kindOf('cutting') : undefined);
     if (!kind?.cut) return [];
-    const serves = `station ${station.position}`;
+    const serves = t`station ${station.position}`;
     return [{ id: serves, taxonId: station.taxonId, kind: kind.id, serves }];
   });
 
@@ -115,5 +116,5 @@ export function gatheredInWords(lines: readonly GatherLine[]): string {
   const cut = lines.filter(({ source, items }) => source || items.length > 0);
   const done = cut.filter(({ items }) => items.length > 0).length;
   const none = lines.length - cut.length;
-  return `${done} of ${cut.length} gathered${none > 0 ? `; ${none} cannot be cut` : ''}.`;
+  return t`${done} of ${cut.length} gathered${none > 0 ? t`; ${none} cannot be cut` : ''}.`;
 }

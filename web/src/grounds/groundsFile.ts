@@ -1,3 +1,4 @@
+import { plural, t } from '@lingui/core/macro';
 import type { WholeGrounds } from '@hurrow/contract/grounds';
 import { readTreeGeoJson, readTreeGpx, readTreeTable, type ReadTrees } from '@hurrow/core/formats';
 import { readFeatures, type GroundFeatures } from '@hurrow/core/grounds';
@@ -5,7 +6,7 @@ import { resolveName } from '@hurrow/core/names';
 import { tagKey } from '@hurrow/core/notebook';
 import { done, refused, type Outcome } from '@hurrow/core/outcome';
 import { scientificName, type Taxon } from '@hurrow/core/taxon';
-import { listInWords } from '@hurrow/core/view';
+import { listInWords } from '../language/inWords.ts';
 
 /** What a file of grounds has: trees, a map, or both. */
 export interface GroundsRead {
@@ -41,7 +42,7 @@ export function readGroundsFile(
   try {
     value = JSON.parse(text) as typeof value;
   } catch {
-    return refused(`“${name}” begins like JSON and is broken further on. Save it again.`);
+    return refused(t`“${name}” begins like JSON and is broken further on. Save it again.`);
   }
   const features = Array.isArray(value.features) ? value.features : [];
   // Points that say what kind of place they are belong to the map; the others are trees.
@@ -52,7 +53,7 @@ export function readGroundsFile(
   const trees =
     points.length > 0 ? readTreeGeoJson(JSON.stringify({ features: points }), taxonOf) : undefined;
   if (!map && !trees)
-    return refused(`“${name}” has no points, lines or areas. Save trees and paths as GeoJSON.`);
+    return refused(t`“${name}” has no points, lines or areas. Save trees and paths as GeoJSON.`);
   const wrong = [map, trees].find((each) => each && !each.ok);
   if (wrong && !wrong.ok) return wrong;
   return done({ ...(map?.ok ? { map: map.value } : {}), ...(trees?.ok ? { trees: trees.value } : {}) });
@@ -69,19 +70,19 @@ export function tally(
   const there = new Set(whole.trees.map(({ tag }) => tagKey(tag)));
   const changed = trees?.trees.filter(({ tag }) => there.has(tagKey(tag))).length ?? 0;
   const added = (trees?.trees.length ?? 0) - changed;
-  const count = (n: number, one: string) => `${n} ${one}${n === 1 ? '' : 's'}`;
   return [
-    ...(trees ? [`${count(added, 'tree')} would be added, ${changed} changed.`] : []),
-    ...(trees && trees.problems.length > 0
-      ? [`${count(trees.problems.length, 'row')} cannot be read and would be left out.`]
+    ...(trees
+      ? [t`${plural(added, { one: '# tree', other: '# trees' })} would be added, ${changed} changed.`]
       : []),
-    ...(trees && trees.ignored.length > 0 ? [`Of ${listInWords(trees.ignored)} nothing is read.`] : []),
+    ...(trees && trees.problems.length > 0
+      ? [
+          t`${plural(trees.problems.length, { one: '# row', other: '# rows' })} cannot be read and would be left out.`,
+        ]
+      : []),
+    ...(trees && trees.ignored.length > 0 ? [t`Of ${listInWords(trees.ignored)} nothing is read.`] : []),
     ...(map
       ? [
-          `${count(map.features.features.length, 'line or area')} would be added to the map.`.replace(
-            'line or areas',
-            'lines and areas',
-          ),
+          t`${plural(map.features.features.length, { one: '# line or area', other: '# lines and areas' })} would be added to the map.`,
         ]
       : []),
   ];

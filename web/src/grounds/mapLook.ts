@@ -1,7 +1,9 @@
+import { t } from '@lingui/core/macro';
 import type { PathOptions } from 'leaflet';
 import { FEATURE_TITLES, type FeatureFacts, type GroundFeatures, type LatLon } from '@hurrow/core/grounds';
 import { COLORS } from '../app/tokens.ts';
 import type { TreeLook } from './mapTrees.ts';
+import { inTongue } from '../language/inTongue.ts';
 
 const LINES: Record<FeatureFacts['kind'], () => PathOptions> = {
   path: () => ({ color: COLORS.ink2, weight: 1.6, fill: false }),
@@ -46,14 +48,14 @@ export const TREE_LOOK: Record<TreeLook, PathOptions> = {
 };
 
 export const TREE_LOOK_WORDS: Record<TreeLook, string> = {
-  cut: 'may be cut from',
-  ask: 'ask first',
-  look: 'look, do not cut',
-  unnamed: 'not named yet',
+  cut: t`may be cut from`,
+  ask: t`ask first`,
+  look: t`look, do not cut`,
+  unnamed: t`not named yet`,
 };
 
 export const nameOnMap = ({ kind, name, hazard }: FeatureFacts): string =>
-  kind === 'hazard' ? [name, hazard].filter(Boolean).join(': ') : name || FEATURE_TITLES[kind];
+  kind === 'hazard' ? [name, hazard].filter(Boolean).join(': ') : name || inTongue(FEATURE_TITLES[kind]);
 
 /** South-west and north-east corner of what is to be seen: of the trees or the way, else of all that is drawn; undefined where there is nothing. */
 export function boundsOf(

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { KeptTree } from '@hurrow/contract/grounds';
 import type { ProfiledTaxon } from '@hurrow/core/evidence';
 import { commonName } from '@hurrow/core/taxon';
@@ -21,7 +22,7 @@ export const nameOfTree = (
   profileOf: (id: string) => ProfiledTaxon | undefined,
 ): string => {
   const taxon = tree.taxonId === null ? undefined : profileOf(tree.taxonId)?.taxon;
-  return taxon ? commonName(taxon) : 'not named yet';
+  return taxon ? commonName(taxon) : t`not named yet`;
 };
 
 /** How a tree is drawn on a day: leave that has run out is none. */
@@ -73,7 +74,7 @@ export function treesFound(
       tree.tag,
       tree.note,
       tree.access,
-      taxon ? `${commonName(taxon)} ${taxon.genus} ${taxon.epithet} ${taxon.family}` : 'not named',
+      taxon ? `${commonName(taxon)} ${taxon.genus} ${taxon.epithet} ${taxon.family}` : t`not named`,
     ]
       .join(' ')
       .toLowerCase();

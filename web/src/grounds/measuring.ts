@@ -1,3 +1,4 @@
+import { plural, t } from '@lingui/core/macro';
 import type { MeasuredKind, MeasurementBody } from '@hurrow/contract/grounds';
 import {
   ageByGrowth,
@@ -39,16 +40,16 @@ export const METHODS = [
 export type Method = (typeof METHODS)[number];
 
 export const METHOD_TITLES: Record<Method, string> = {
-  girth: 'Girth',
-  tangent: 'Height by two angles',
-  sine: 'Height by range-finder',
-  stick: 'Height by stick',
-  widths: 'Crown, two widths',
-  radii: 'Crown, eight radii',
-  bark: 'Bark thickness',
-  furrow: 'Furrow depth',
-  rings: 'Age by rings',
-  growth: 'Age by growth, a guess',
+  girth: t`Girth`,
+  tangent: t`Height by two angles`,
+  sine: t`Height by range-finder`,
+  stick: t`Height by stick`,
+  widths: t`Crown, two widths`,
+  radii: t`Crown, eight radii`,
+  bark: t`Bark thickness`,
+  furrow: t`Furrow depth`,
+  rings: t`Age by rings`,
+  growth: t`Age by growth, a guess`,
 };
 
 /** What is read, and in what it is written: metres or feet, centimetres or inches, millimetres or inches, degrees, or a plain number. */
@@ -69,45 +70,45 @@ const read = (
 
 export const FIELDS: Record<Method, readonly ReadField[]> = {
   girth: [
-    read('girth', 'Around each stem at 1.37 m (4½ ft)', 'girth', {
-      hint: 'several stems with + between them',
+    read('girth', t`Around each stem at 1.37 m (4½ ft)`, 'girth', {
+      hint: t`several stems with + between them`,
     }),
   ],
   tangent: [
-    read('distance', 'From you to the stem', 'long'),
-    read('top', 'Angle to the top', 'angle'),
-    read('base', 'Angle to the foot; below you with −', 'angle'),
-    read('slope', 'Slope, where you measured along it', 'angle', { optional: true }),
-    read('beneath', 'It leans: from you to the point under its top', 'long', { optional: true }),
+    read('distance', t`From you to the stem`, 'long'),
+    read('top', t`Angle to the top`, 'angle'),
+    read('base', t`Angle to the foot; below you with −`, 'angle'),
+    read('slope', t`Slope, where you measured along it`, 'angle', { optional: true }),
+    read('beneath', t`It leans: from you to the point under its top`, 'long', { optional: true }),
   ],
   sine: [
-    read('toTop', 'Straight to the top', 'long'),
-    read('top', 'Angle to the top', 'angle'),
-    read('toBase', 'Straight to the foot', 'long'),
-    read('base', 'Angle to the foot; below you with −', 'angle'),
+    read('toTop', t`Straight to the top`, 'long'),
+    read('top', t`Angle to the top`, 'angle'),
+    read('toBase', t`Straight to the foot`, 'long'),
+    read('base', t`Angle to the foot; below you with −`, 'angle'),
   ],
   stick: [
-    read('distance', 'From you to the stem', 'long'),
-    read('reach', 'From your eye to the stick', 'long'),
-    read('covers', 'Of the stick, what covers the tree', 'long'),
+    read('distance', t`From you to the stem`, 'long'),
+    read('reach', t`From your eye to the stick`, 'long'),
+    read('covers', t`Of the stick, what covers the tree`, 'long'),
   ],
   widths: [
-    read('longest', 'Longest width of the crown', 'long'),
-    read('across', 'Width across that', 'long'),
+    read('longest', t`Longest width of the crown`, 'long'),
+    read('across', t`Width across that`, 'long'),
   ],
-  radii: [read('radii', 'From the stem to the edge, all around', 'long', { hint: 'each after a ;' })],
-  bark: [read('thickness', 'Thickness of the bark', 'small', { hint: 'several places after a ;' })],
-  furrow: [read('depth', 'Depth of the furrows', 'small', { hint: 'several places after a ;' })],
+  radii: [read('radii', t`From the stem to the edge, all around`, 'long', { hint: t`each after a ;` })],
+  bark: [read('thickness', t`Thickness of the bark`, 'small', { hint: t`several places after a ;` })],
+  furrow: [read('depth', t`Depth of the furrows`, 'small', { hint: t`several places after a ;` })],
   rings: [
-    read('counts', 'Rings from the center outwards, neither pith nor bark', 'number', {
-      hint: 'each count after a ;',
+    read('counts', t`Rings from the center outwards, neither pith nor bark`, 'number', {
+      hint: t`each count after a ;`,
     }),
-    read('cutHeight', 'Height of the cut above the ground', 'long'),
-    read('missing', 'Rings missing at the center', 'number', { optional: true }),
+    read('cutHeight', t`Height of the cut above the ground`, 'long'),
+    read('missing', t`Rings missing at the center`, 'number', { optional: true }),
   ],
   growth: [
-    read('girth', 'Girth at 1.37 m (4½ ft)', 'girth'),
-    read('factor', 'Years for each centimetre of diameter', 'number'),
+    read('girth', t`Girth at 1.37 m (4½ ft)`, 'girth'),
+    read('factor', t`Years for each centimetre of diameter`, 'number'),
   ],
 };
 
@@ -177,13 +178,13 @@ export function resultOf(
   for (const field of FIELDS[method]) {
     const text = texts[field.name]?.trim() ?? '';
     if (text === '' && field.optional) continue;
-    if (text === '') return refused(`${field.label}: nothing is read yet.`);
+    if (text === '') return refused(t`${field.label}: nothing is read yet.`);
     const numbers = text
       .split(/[;+]/)
       .filter((piece) => piece.trim() !== '')
       .map((piece) => numberOf(piece, field, units));
     const stray = numbers.findIndex((value) => value === undefined);
-    if (stray >= 0 || numbers.length === 0) return refused(`${field.label}: “${text}” is no number.`);
+    if (stray >= 0 || numbers.length === 0) return refused(t`${field.label}: “${text}” is no number.`);
     readings.set(field.name, numbers as number[]);
   }
   try {
@@ -327,12 +328,17 @@ const COMPUTE: Record<Method, (of: Read, units: UnitSystem) => Result> = {
 const meanSmall = ({ value, sd }: Uncertain, n: number): Measured => {
   if (!(value > 0 && value < 0.5))
     throw new FieldError(
-      'That cannot be: bark is between a tenth of a millimetre and half a metre. Measure again.',
+      t`That cannot be: bark is between a tenth of a millimetre and half a metre. Measure again.`,
     );
   return {
     value,
     error: 1.96 * sd,
-    working: [n === 1 ? 'Measured at one place: take some more around the stem.' : `Mean of ${n} places.`],
+    working: [
+      plural(n, {
+        one: 'Measured at one place: take some more around the stem.',
+        other: 'Mean of # places.',
+      }),
+    ],
   };
 };
 

@@ -1,3 +1,4 @@
+import { plural, t } from '@lingui/core/macro';
 import type { KeptTree, WholeGrounds } from '@hurrow/contract/grounds';
 import type { Collecting } from '@hurrow/contract/outings';
 import type { Waiting } from './fieldBox.ts';
@@ -58,9 +59,9 @@ export function withItems(list: Collecting, waiting: readonly Waiting[]): Collec
 /** “3 things noted wait for a signal.” */
 export function waitingInWords(waiting: number, offline: boolean, signedOut = false): string {
   if (waiting === 0)
-    return offline ? 'No signal; everything noted has arrived.' : 'Everything noted has arrived.';
-  const things = waiting === 1 ? 'One thing noted waits' : `${waiting} things noted wait`;
+    return offline ? t`No signal; everything noted has arrived.` : t`Everything noted has arrived.`;
+  const things = plural(waiting, { one: 'One thing noted waits', other: '# things noted wait' });
   if (signedOut)
-    return `${things} on this phone, which is signed out: sign in at the desk, and they are sent.`;
-  return offline ? `${things} on this phone for a signal.` : `${things} to be sent.`;
+    return t`${things} on this phone, which is signed out: sign in at the desk, and they are sent.`;
+  return offline ? t`${things} on this phone for a signal.` : t`${things} to be sent.`;
 }

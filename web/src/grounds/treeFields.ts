@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { KeptTree } from '@hurrow/contract/grounds';
 import type { TreeFacts } from '@hurrow/core/grounds';
 import { done, refused, type Outcome } from '@hurrow/core/outcome';
@@ -28,6 +29,6 @@ export function girthsOf(text: string): Outcome<number[]> {
   return stray === undefined
     ? done(girths)
     : refused(
-        `“${stray}” is no girth. Write centimetres, those of several stems with a + between them: 60 + 80.`,
+        t`“${stray}” is no girth. Write centimetres, those of several stems with a + between them: 60 + 80.`,
       );
 }

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { Collecting, CollectingBody, ItemBody } from '@hurrow/contract/outings';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
@@ -58,7 +59,7 @@ export function useGathering(courseId: string, listId: string) {
   };
   const write = (id: string, body: ItemBody) => field.note({ what: 'item', courseId, listId, id, body });
   const missing =
-    lists.data && !held ? 'There is no such list any more. It may have been given up.' : undefined;
+    lists.data && !held ? t`There is no such list any more. It may have been given up.` : undefined;
   const failed =
     !held && lists.error
       ? messageOf(lists.error)

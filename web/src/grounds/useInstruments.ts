@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { InstrumentNews } from '@hurrow/contract/instruments';
 import { useEffect, useState } from 'react';
 import type { Fix } from '@hurrow/core/nmea';
@@ -26,7 +27,7 @@ export function useHere(receiver: InstrumentNews | undefined) {
   useEffect(() => {
     if (!asked) return;
     if (!('geolocation' in navigator)) {
-      setProblem('This phone does not say where it is.');
+      setProblem(t`This phone does not say where it is.`);
       return;
     }
     const watch = navigator.geolocation.watchPosition(
@@ -34,7 +35,7 @@ export function useHere(receiver: InstrumentNews | undefined) {
         setOwn({ latitude: coords.latitude, longitude: coords.longitude, error: coords.accuracy }),
       () =>
         setProblem(
-          'This phone does not say where it is. Allow it in the settings of the browser, or find the tree by its tag.',
+          t`This phone does not say where it is. Allow it in the settings of the browser, or find the tree by its tag.`,
         ),
       { enableHighAccuracy: true },
     );

@@ -1,3 +1,4 @@
+import { plural, t } from '@lingui/core/macro';
 import type { WholeGrounds } from '@hurrow/contract/grounds';
 import type { CourseSet } from '@hurrow/contract/courses';
 import type { Walk, WalkBody } from '@hurrow/contract/outings';
@@ -31,12 +32,12 @@ export function endsOfWalks(
   const meeting = whole.features.features.flatMap(({ geometry, properties }) => {
     const [longitude, latitude] = geometry.type === 'Point' ? geometry.coordinates : [];
     return properties.kind === 'meeting' && longitude !== undefined && latitude !== undefined
-      ? [{ title: properties.name || 'meeting point', at: { latitude, longitude } }]
+      ? [{ title: properties.name || t`meeting point`, at: { latitude, longitude } }]
       : [];
   });
   return [
     ...meeting,
-    { title: `middle of ${whole.name}`, at: { latitude: whole.latitude, longitude: whole.longitude } },
+    { title: t`middle of ${whole.name}`, at: { latitude: whole.latitude, longitude: whole.longitude } },
   ];
 }
 
@@ -60,11 +61,11 @@ export const walkAims = (
 ): WalkAim[] => [
   ...sets.filter(({ taxa }) => taxa.length > 0).map(({ id, title, taxa }) => ({ id, title, taxa })),
   ...(quiz && quiz.taxa.length > 0
-    ? [{ id: 'quiz', title: `the quiz “${quiz.title}”`, taxa: [...new Set(quiz.taxa)] }]
+    ? [{ id: 'quiz', title: t`the quiz “${quiz.title}”`, taxa: [...new Set(quiz.taxa)] }]
     : []),
   ...pairs.map(({ a, b }) => ({
     id: `${a} ${b}`,
-    title: `${nameOf(a)} and ${nameOf(b)}, which they mix up`,
+    title: t`${nameOf(a)} and ${nameOf(b)}, which they mix up`,
     taxa: [a, b],
   })),
 ];
@@ -142,9 +143,9 @@ export function walkInWords(
   units: UnitSystem = 'metric',
 ): string {
   const far = wayInWords(metres, units);
-  const climb = up >= 5 ? ` and ${climbInWords(up, units)} up` : '';
-  const order = proved ? '; no shorter order is possible' : '';
-  return `${stops.length === 1 ? 'One stop' : `${stops.length} stops`}, ${far}${climb}${steps ? ', with steps' : ''}, about ${Math.round(minutes)} minutes${order}.`;
+  const climb = up >= 5 ? t` and ${climbInWords(up, units)} up` : '';
+  const order = proved ? t`; no shorter order is possible` : '';
+  return t`${plural(stops.length, { one: 'One stop', other: '# stops' })}, ${far}${climb}${steps ? t`, with steps` : ''}, about ${Math.round(minutes)} minutes${order}.`;
 }
 
 /** Walks with those that are still ahead first, the next one on top. */

@@ -1,6 +1,7 @@
+import { plural, t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { App } from 'antd';
 import { useQuery } from '@tanstack/react-query';
-import { counted } from '@hurrow/core/words';
 import { call } from '../app/api.ts';
 import field from '../app/field.module.css';
 import { timesWith } from './keeping.ts';
@@ -15,15 +16,18 @@ export function NamesKept() {
   const { months } = held.data;
   const set = (text: string) =>
     save(() => call('PUT /api/keeping', { body: { months: text ? Number(text) : null } }), {
-      done: ({ taken }) => void message.success(taken > 0 ? `${counted(taken, 'name')} taken away.` : 'Set.'),
+      done: ({ taken }) =>
+        void message.success(
+          taken > 0 ? t`${plural(taken, { one: '# name', other: '# names' })} taken away.` : t`Set.`,
+        ),
       stale: [STALE.keeping],
     });
   return (
     <p>
-      Names of students are kept{' '}
+      <Trans>Names of students are kept</Trans>{' '}
       <select
         className={field['field']}
-        aria-label="How long names of students are kept"
+        aria-label={t`How long names of students are kept`}
         value={months ?? ''}
         onChange={(event) => void set(event.target.value)}
       >
@@ -33,8 +37,10 @@ export function NamesKept() {
           </option>
         ))}
       </select>{' '}
-      {months !== null && 'after the end of their course; then the answers stay without a name. '}
-      <span className="quiet">What your institution asks for decides.</span>
+      {months !== null && t`after the end of their course; then the answers stay without a name. `}
+      <span className="quiet">
+        <Trans>What your institution asks for decides.</Trans>
+      </span>
       {problem && (
         <span className="rust" role="alert">
           {' '}

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
 import { call } from '../app/api.ts';
 import { TypedName } from './TypedName.tsx';
@@ -6,13 +8,13 @@ import styles from './keeping.module.css';
 const WAYS = [
   {
     how: 'name',
-    words: 'Take the name away',
-    then: 'The answers and marks stay as those of a “Former student”, so that what the class confuses stays true. Nobody signs in with the code any more.',
+    words: t`Take the name away`,
+    then: t`The answers and marks stay as those of a “Former student”, so that what the class confuses stays true. Nobody signs in with the code any more.`,
   },
   {
     how: 'wholly',
-    words: 'Remove with every answer',
-    then: 'Answers, marks and rulings on them are deleted, from the journal too. The class’s confusions are worked out without them. Backups that were made before still hold them, until those are gone.',
+    words: t`Remove with every answer`,
+    then: t`Answers, marks and rulings on them are deleted, from the journal too. The class’s confusions are worked out without them. Backups that were made before still hold them, until those are gone.`,
   },
 ] as const;
 
@@ -33,21 +35,27 @@ export function RemoveStudent({
   return (
     <div className={styles['remove']}>
       <p>
-        {student.name} has answered quizzes.{' '}
-        <a href={`/api/courses/${courseId}/students/${student.id}/everything`} download>
-          Everything that is stored of {student.name}
-        </a>{' '}
-        can be handed out first.
+        <Trans>
+          {student.name} has answered quizzes.{' '}
+          <a href={`/api/courses/${courseId}/students/${student.id}/everything`} download>
+            Everything that is stored of {student.name}
+          </a>{' '}
+          can be handed out first.
+        </Trans>
       </p>
       <fieldset>
-        <legend className="quiet">How</legend>
+        <legend className="quiet">
+          <Trans>How</Trans>
+        </legend>
         {WAYS.map((held) => (
           <label key={held.how}>
             <input type="radio" checked={how === held.how} onChange={() => setHow(held.how)} /> {held.words}
           </label>
         ))}
       </fieldset>
-      <p>{way.then} This can not be taken back.</p>
+      <p>
+        <Trans>{way.then} This can not be taken back.</Trans>
+      </p>
       <TypedName
         name={student.name}
         does={way.words}

@@ -1,3 +1,4 @@
+import { Trans } from '@lingui/react/macro';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { isTyped } from './keeping.ts';
@@ -25,7 +26,9 @@ export function TypedName({
   return (
     <p className={styles['typed']}>
       <label>
-        To do so, type <strong>{name}</strong>:{' '}
+        <Trans>
+          To do so, type <strong>{name}</strong>:
+        </Trans>{' '}
         <input
           className={field['field']}
           value={typed}
@@ -42,7 +45,7 @@ export function TypedName({
         {does}
       </Button>{' '}
       <Button onClick={onLeave} disabled={saving}>
-        Leave it
+        <Trans>Leave it</Trans>
       </Button>
       {problem && (
         <span className={ui['problem']} role="alert">

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { HistoryLine } from './historyData.ts';
 
 /** Was the name typed as it stands? Spaces at its ends do not count. */
@@ -5,16 +6,16 @@ export const isTyped = (typed: string, name: string): boolean => typed.trim() ==
 
 /** How long names are kept, as it is chosen; months, or null for good. */
 export const TIMES: [months: number | null, words: string][] = [
-  [null, 'for good'],
-  [6, 'half a year'],
-  [12, 'one year'],
-  [24, 'two years'],
-  [60, 'five years'],
+  [null, t`for good`],
+  [6, t`half a year`],
+  [12, t`one year`],
+  [24, t`two years`],
+  [60, t`five years`],
 ];
 
 /** A time that was set elsewhere is offered as well. */
 export const timesWith = (months: number | null): [number | null, string][] =>
-  TIMES.some(([held]) => held === months) ? TIMES : [...TIMES, [months, `${months} months`]];
+  TIMES.some(([held]) => held === months) ? TIMES : [...TIMES, [months, t`${months ?? 0} months`]];
 
 /** Changes by the day on which they were made, in their order. */
 export function byDay(lines: readonly HistoryLine[]): { day: string; lines: HistoryLine[] }[] {

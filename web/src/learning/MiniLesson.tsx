@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo, useRef } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
@@ -6,7 +8,6 @@ import { miniLesson } from '@hurrow/core/lesson';
 import { pairView, type PracticeGround } from '@hurrow/core/practice';
 import { drawingToSvg } from '@hurrow/core/specimen';
 import { commonName, scientificName } from '@hurrow/core/taxon';
-import { viewInWords } from '@hurrow/core/view';
 import { upperFirst } from '@hurrow/core/words';
 import { useFieldDate } from '../app/fieldDate.tsx';
 import { Opening, PageHead } from '../app/parts.tsx';
@@ -17,6 +18,7 @@ import { SendLesson } from './SendLesson.tsx';
 import { useGroundOf } from './useGroundOf.ts';
 import ui from '../app/parts.module.css';
 import styles from './learning.module.css';
+import { viewInWords } from '../language/inWords.ts';
 
 /** The ten specimens are the same on the wall, on paper and on the phones. */
 const SEED = 4;
@@ -29,22 +31,33 @@ export function MiniLesson({ courseId }: { courseId: string }) {
   const { day } = useFieldDate();
   const today = useQuery(sessionQuery).data?.today;
   const mayChange = useMayChange();
-  if (!ground || !today) return <Opening>Opening the two…</Opening>;
+  if (!ground || !today)
+    return (
+      <Opening>
+        <Trans>Opening the two…</Trans>
+      </Opening>
+    );
   const [a, b] = [aId, bId].map((id) => ground.list.find(({ taxon }) => taxon.id === id)?.taxon);
   const base = `/c/${courseId}/confusions`;
   if (!a || !b)
     return (
       <section className={ui['page']}>
-        <h1>No such pair</h1>
+        <h1>
+          <Trans>No such pair</Trans>
+        </h1>
         <p>
-          One of the two is not in the library. <Link to={`${base}/pairs`}>Back to the pairs</Link>
+          <Trans>
+            One of the two is not in the library. <Link to={`${base}/pairs`}>Back to the pairs</Link>
+          </Trans>
         </p>
       </section>
     );
   return (
     <section className={ui['page']}>
-      <PageHead title={`${upperFirst(commonName(a))} or ${commonName(b)}?`}>
-        <Link to={`${base}/${aId}/${bId}`}>The answers behind it</Link>
+      <PageHead title={t`${upperFirst(commonName(a))} or ${commonName(b)}?`}>
+        <Link to={`${base}/${aId}/${bId}`}>
+          <Trans>The answers behind it</Trans>
+        </Link>
       </PageHead>
       <div className={styles['mini']}>
         <Lesson
@@ -55,7 +68,7 @@ export function MiniLesson({ courseId }: { courseId: string }) {
           day={day}
           printAt={`/api/courses/${courseId}/mini-lessons/${aId}/${bId}/sheet.pdf?day=${day}`}
         />
-        <aside aria-label="To whom">
+        <aside aria-label={t`To whom`}>
           {mayChange && (
             <SendLesson
               courseId={courseId}
@@ -66,12 +79,16 @@ export function MiniLesson({ courseId }: { courseId: string }) {
               only={search.get('to')?.split(',')}
             />
           )}
-          <h2>In the next quiz</h2>
+          <h2>
+            <Trans>In the next quiz</Trans>
+          </h2>
           <p>
-            <Link to={`/c/${courseId}/quizzes/new?taxa=${aId},${bId},${aId},${bId}&ask=all`}>
-              Plan four stations of the two
-            </Link>
-            , which ask what they went by. What became of it is said when they are answered.
+            <Trans>
+              <Link to={`/c/${courseId}/quizzes/new?taxa=${aId},${bId},${aId},${bId}&ask=all`}>
+                Plan four stations of the two
+              </Link>
+              , which ask what they went by. What became of it is said when they are answered.
+            </Trans>
           </p>
         </aside>
       </div>
@@ -96,20 +113,30 @@ function Lesson({ ground, aId, bId, first, day, printAt }: LessonProps) {
     return view && { view, ...miniLesson(ground.list, aId, bId, first, { ...ground, view }, SEED) };
   }, [ground, aId, bId, first, day]);
   if (!made)
-    return <p>Too little is scored of these two to draw them: score leaf, twig, fruit or bark of both.</p>;
+    return (
+      <p>
+        <Trans>
+          Too little is scored of these two to draw them: score leaf, twig, fruit or bark of both.
+        </Trans>
+      </p>
+    );
   const taxonOf = (id: string) => ground.list.find(({ taxon }) => taxon.id === id)!.taxon;
   const name = (id: string) => commonName(taxonOf(id));
   return (
     <div>
       <p className={styles['doors']}>
-        <Button onClick={() => void frame.current?.requestFullscreen?.()}>Show on the wall</Button>
-        <a href={printAt}>Print</a>
+        <Button onClick={() => void frame.current?.requestFullscreen?.()}>
+          <Trans>Show on the wall</Trans>
+        </Button>
+        <a href={printAt}>
+          <Trans>Print</Trans>
+        </a>
         <span className="quiet">{viewInWords(made.view)}</span>
       </p>
       <div ref={frame} className={styles['wall']}>
         <img
           src={`data:image/svg+xml;utf8,${encodeURIComponent(drawingToSvg(made.plate, ''))}`}
-          alt={`${name(aId)} to the left, ${name(bId)} to the right, alike but for what decides`}
+          alt={t`${name(aId)} to the left, ${name(bId)} to the right, alike but for what decides`}
         />
         <p className={styles['two-names']}>
           {[aId, bId].map((id) => (
@@ -121,11 +148,17 @@ function Lesson({ ground, aId, bId, first, day, printAt }: LessonProps) {
         <ol className={styles['rule']}>
           {made.lines.map(({ lead, character, shows }) => (
             <li key={character}>
-              {lead} <strong>{character}</strong>: {shows[0]} in {name(aId)}; {shows[1]} in {name(bId)}
+              <Trans>
+                {lead} <strong>{character}</strong>: {shows[0]} in {name(aId)}; {shows[1]} in {name(bId)}
+              </Trans>
             </li>
           ))}
         </ol>
-        {made.lines.length === 0 && <p>Nothing that is seen here tells the two apart.</p>}
+        {made.lines.length === 0 && (
+          <p>
+            <Trans>Nothing that is seen here tells the two apart.</Trans>
+          </p>
+        )}
         {made.settles && <p>{made.settles}.</p>}
         {made.exceptions.map((text) => (
           <p key={text} className="quiet">

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Plural, Trans } from '@lingui/react/macro';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { useState } from 'react';
@@ -7,7 +9,6 @@ import { newId } from '../app/newId.ts';
 import { LinkButton, Problem } from '../app/parts.tsx';
 import { STALE, useSaving } from '../app/useSaving.ts';
 import { useKept } from '../drafts/useKept.ts';
-import { counted } from '../confusions/useNames.ts';
 import { concernedBy } from './concerned.ts';
 import { timesSaid } from './standings.ts';
 import { miniLessonsQuery } from './learningQueries.ts';
@@ -57,18 +58,32 @@ export function SendLesson({ courseId, a, b, characterId, today, only }: SendPro
   const opens = course?.opens.includes('practice') ?? true;
   return (
     <>
-      <h2>Send it</h2>
+      <h2>
+        <Trans>Send it</Trans>
+      </h2>
       {!opens && (
-        <p>Students see it under Practice, which this course does not open yet: see its settings.</p>
+        <p>
+          <Trans>
+            Students see it under Practice, which this course does not open yet: see its settings.
+          </Trans>
+        </p>
       )}
       <p className="quiet">
-        To {counted(to.length, 'student')}; those who mixed the two up are ticked. It is noted as taught again
-        today.
+        <Trans>
+          To <Plural value={to.length} one="# student" other="# students" />; those who mixed the two up are
+          ticked. It is noted as taught again today.
+        </Trans>
       </p>
       <p>
-        <LinkButton onClick={() => setChosen(students.map((student) => student.id))}>All</LinkButton>{' '}
-        <LinkButton onClick={() => setChosen([...usual])}>Those concerned</LinkButton>{' '}
-        <LinkButton onClick={() => setChosen([])}>None</LinkButton>
+        <LinkButton onClick={() => setChosen(students.map((student) => student.id))}>
+          <Trans>All</Trans>
+        </LinkButton>{' '}
+        <LinkButton onClick={() => setChosen([...usual])}>
+          <Trans>Those concerned</Trans>
+        </LinkButton>{' '}
+        <LinkButton onClick={() => setChosen([])}>
+          <Trans>None</Trans>
+        </LinkButton>
       </p>
       <ul className={styles['to']}>
         {concerned.map(({ id: studentId, name, times }) => (
@@ -81,7 +96,7 @@ export function SendLesson({ courseId, a, b, characterId, today, only }: SendPro
         ))}
       </ul>
       <label className={styles['line']}>
-        Your line to them
+        <Trans>Your line to them</Trans>
         <textarea
           value={note.value}
           maxLength={600}
@@ -90,7 +105,7 @@ export function SendLesson({ courseId, a, b, characterId, today, only }: SendPro
         />
       </label>
       <Button type="primary" loading={saving} disabled={to.length === 0} onClick={() => void send()}>
-        Send
+        <Trans>Send</Trans>
       </Button>
       {problem && <Problem>{problem}</Problem>}
       <SentSoFar courseId={courseId} a={a} b={b} />
@@ -112,12 +127,16 @@ function SentSoFar({ courseId, a, b }: { courseId: string; a: string; b: string 
       },
     });
   return (
-    <ul className={styles['to']} aria-label="Sent">
+    <ul className={styles['to']} aria-label={t`Sent`}>
       {sent.map(({ id, sentOn, students }) => (
         <li key={id}>
-          Sent {sentOn} to {counted(students.length, 'student')}, opened by{' '}
-          {students.filter(({ opened }) => opened).length}.{' '}
-          <LinkButton onClick={() => void takeBack(id)}>Take back</LinkButton>
+          <Trans>
+            Sent {sentOn} to <Plural value={students.length} one="# student" other="# students" />, opened by{' '}
+            {students.filter(({ opened }) => opened).length}.
+          </Trans>{' '}
+          <LinkButton onClick={() => void takeBack(id)}>
+            <Trans>Take back</Trans>
+          </LinkButton>
         </li>
       ))}
     </ul>

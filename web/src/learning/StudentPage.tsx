@@ -1,3 +1,5 @@
+import { plural, t } from '@lingui/core/macro';
+import { Plural, Trans } from '@lingui/react/macro';
 import type { StudentLearning } from '@hurrow/contract/learning';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Button } from 'antd';
@@ -7,19 +9,21 @@ import { ofStudent, type OfStudent } from '@hurrow/core/finding';
 import { miniLesson } from '@hurrow/core/lesson';
 import { pairView } from '@hurrow/core/practice';
 import { drawingToSvg } from '@hurrow/core/specimen';
-import { listInWords, MEDIUM_TITLES } from '@hurrow/core/view';
+import { MEDIUM_TITLES } from '@hurrow/core/view';
 import { call, messageOf } from '../app/api.ts';
 import { useFieldDate } from '../app/fieldDate.tsx';
 import { Opening, PageHead, Problem } from '../app/parts.tsx';
 import { useSaving } from '../app/useSaving.ts';
 import { useKept } from '../drafts/useKept.ts';
-import { counted, percent, useNames, type Names } from '../confusions/useNames.ts';
+import { percent, useNames, type Names } from '../confusions/useNames.ts';
 import { practiceQuery, studentQuery } from './learningQueries.ts';
 import { practiceSlips, timesSaid } from './standings.ts';
 import { recordOf, standingSaid } from './studentRecord.ts';
 import { useGroundOf } from './useGroundOf.ts';
 import ui from '../app/parts.module.css';
 import styles from './learning.module.css';
+import { inTongue } from '../language/inTongue.ts';
+import { listInWords } from '../language/inWords.ts';
 
 /** One student in sentences and drawings: what is known, taken for what, gone by; practice; a note for an advising talk. */
 export function StudentPage({ courseId }: { courseId: string }) {
@@ -33,16 +37,27 @@ export function StudentPage({ courseId }: { courseId: string }) {
     return (
       <section className={ui['page']}>
         <Problem>{messageOf(query.error)}</Problem>
-        <Link to={`${base}/students`}>Back to the students</Link>
+        <Link to={`${base}/students`}>
+          <Trans>Back to the students</Trans>
+        </Link>
       </section>
     );
-  if (!learned || !found) return <Opening>Reading the answers…</Opening>;
+  if (!learned || !found)
+    return (
+      <Opening>
+        <Trans>Reading the answers…</Trans>
+      </Opening>
+    );
   return (
     <section className={`${ui['page']} ${styles['student']}`}>
       <PageHead title={learned.name}>
         <span className={styles['doors']}>
-          <Button onClick={() => window.print()}>Print</Button>
-          <Link to={`${base}/students`}>All students</Link>
+          <Button onClick={() => window.print()}>
+            <Trans>Print</Trans>
+          </Button>
+          <Link to={`${base}/students`}>
+            <Trans>All students</Trans>
+          </Link>
         </span>
       </PageHead>
       <div className={styles['mini']}>
@@ -75,42 +90,53 @@ function Sentences({ found, learned, names }: PartProps) {
       <p>
         {standingSaid(found.standing, learned.answers.length)}{' '}
         {knows.length > 0 && (
-          <>Knows {listInWords(knows.map(names.taxon))}: right each time, twice at least.</>
+          <>
+            <Trans>Knows {listInWords(knows.map(names.taxon))}: right each time, twice at least.</Trans>
+          </>
         )}
       </p>
       {notNamed.length > 0 && (
         <p>
-          Never named {listInWords(notNamed.map(({ taxonId }) => names.taxon(taxonId)))}, nor took them for
-          any one tree.
+          <Trans>
+            Never named {listInWords(notNamed.map(({ taxonId }) => names.taxon(taxonId)))}, nor took them for
+            any one tree.
+          </Trans>
         </p>
       )}
       {goesBy.length > 0 && (
         <p>
-          Goes by{' '}
-          {listInWords(
-            goesBy
-              .slice(0, 5)
-              .map(
-                ({ characterId, told, offered }) => `${names.character(characterId)} (${told} of ${offered})`,
-              ),
-          )}
-          .
+          <Trans>
+            Goes by{' '}
+            {listInWords(
+              goesBy
+                .slice(0, 5)
+                .map(
+                  ({ characterId, told, offered }) =>
+                    t`${names.character(characterId)} (${told} of ${offered})`,
+                ),
+            )}
+            .
+          </Trans>
         </p>
       )}
       {passesOver.map(({ characterId, offered, classShare }) => (
         <p key={characterId}>
-          <strong>Never says to go by {names.character(characterId)}</strong>, at {offered} stations where it
-          could tell; the class does in {percent(classShare)}.
+          <Trans>
+            <strong>Never says to go by {names.character(characterId)}</strong>, at {offered} stations where
+            it could tell; the class does in {percent(classShare)}.
+          </Trans>
         </p>
       ))}
       {misreads.map(({ characterId, wrong, asked }) => (
         <p key={characterId}>
-          Misreads <strong>{names.character(characterId)}</strong>: {wrong} of {asked} when asked to look.
+          <Trans>
+            Misreads <strong>{names.character(characterId)}</strong>: {wrong} of {asked} when asked to look.
+          </Trans>
         </p>
       ))}
       {learned.wentBy.length > 0 && passesOver.length === 0 && misreads.length === 0 && (
         <p className="quiet">
-          Of what is looked at and what is passed over one student’s answers say no more.
+          <Trans>Of what is looked at and what is passed over one student’s answers say no more.</Trans>
         </p>
       )}
     </>
@@ -122,26 +148,38 @@ function Mixed({ courseId, found, learned, names, base }: PartProps & { courseId
   const { takes, once } = found;
   return (
     <>
-      {takes.length > 0 && <h2>Takes again and again</h2>}
+      {takes.length > 0 && (
+        <h2>
+          <Trans>Takes again and again</Trans>
+        </h2>
+      )}
       {takes.map(({ truth, named, times, asked }) => (
         <section key={`${truth} ${named}`} className={styles['taken']}>
           <p>
-            <Link to={`${base}/${truth}/${named}`}>
-              {names.taxon(truth)} for {names.taxon(named)}
-            </Link>
-            : {timesSaid(times)} of {counted(asked, 'time')}.{' '}
-            <Link to={`${base}/${truth}/${named}/lesson?to=${learned.id}`}>Make a lesson of it</Link>
+            <Trans>
+              <Link to={`${base}/${truth}/${named}`}>
+                {names.taxon(truth)} for {names.taxon(named)}
+              </Link>
+              : {timesSaid(times)} of <Plural value={asked} one="# time" other="# times" />.{' '}
+              <Link to={`${base}/${truth}/${named}/lesson?to=${learned.id}`}>Make a lesson of it</Link>
+            </Trans>
           </p>
           <BothDrawn courseId={courseId} a={truth} b={named} names={names} />
           <Pictures learned={learned} truth={truth} named={named} names={names} />
         </section>
       ))}
-      {once.length > 0 && <h2>Once</h2>}
+      {once.length > 0 && (
+        <h2>
+          <Trans>Once</Trans>
+        </h2>
+      )}
       <ul className={styles['once']}>
         {once.map(({ truth, named }) => (
           <li key={`${truth} ${named}`}>
             <Link to={`${base}/${truth}/${named}`}>
-              {names.taxon(truth)} for {names.taxon(named)}
+              <Trans>
+                {names.taxon(truth)} for {names.taxon(named)}
+              </Trans>
             </Link>
             <Pictures learned={learned} truth={truth} named={named} names={names} />
           </li>
@@ -165,7 +203,7 @@ function BothDrawn({ courseId, a, b, names }: { courseId: string; a: string; b: 
   return (
     <img
       src={`data:image/svg+xml;utf8,${encodeURIComponent(svg)}`}
-      alt={`${names.taxon(a)} to the left, ${names.taxon(b)} to the right`}
+      alt={t`${names.taxon(a)} to the left, ${names.taxon(b)} to the right`}
     />
   );
 }
@@ -192,12 +230,14 @@ function Pictures({
             {pictured && (
               <img
                 src={`/api/quizzes/${quizId}/stations/${stationId}/drawing.svg`}
-                alt={`${names.taxon(truth)} as it was shown`}
+                alt={t`${names.taxon(truth)} as it was shown`}
               />
             )}
             <figcaption className="quiet">
-              {quizzes.get(quizId)}, station {position}
-              {pictured ? '' : `, ${MEDIUM_TITLES[medium]}`}: “{written}”
+              <Trans>
+                {quizzes.get(quizId)}, station {position}
+                {pictured ? '' : `, ${inTongue(MEDIUM_TITLES[medium])}`}: “{written}”
+              </Trans>
             </figcaption>
           </figure>
         ))}
@@ -209,13 +249,21 @@ function Quizzes({ found, learned }: Pick<PartProps, 'found' | 'learned'>) {
   const quizzes = new Map(learned.quizzes.map((quiz) => [quiz.id, quiz]));
   return (
     <>
-      <h2>Quizzes</h2>
+      <h2>
+        <Trans>Quizzes</Trans>
+      </h2>
       <table className={ui['plain-table']}>
         <thead>
           <tr>
-            <th>Quiz</th>
-            <th className={ui['num']}>Right</th>
-            <th className={ui['num']}>Class</th>
+            <th>
+              <Trans>Quiz</Trans>
+            </th>
+            <th className={ui['num']}>
+              <Trans>Right</Trans>
+            </th>
+            <th className={ui['num']}>
+              <Trans>Class</Trans>
+            </th>
           </tr>
         </thead>
         <tbody>
@@ -223,7 +271,9 @@ function Quizzes({ found, learned }: Pick<PartProps, 'found' | 'learned'>) {
             <tr key={quizId}>
               <td>{quizzes.get(quizId)?.title}</td>
               <td className={ui['num']}>
-                {right} of {asked}
+                <Trans>
+                  {right} of {asked}
+                </Trans>
               </td>
               <td className={ui['num']}>{percent(classShare)}</td>
             </tr>
@@ -243,33 +293,39 @@ function Practiced({
   const slips = practiceSlips(useQuery(practiceQuery(courseId)).data?.slips ?? [], learned.id);
   return (
     <>
-      <h2>Practice</h2>
+      <h2>
+        <Trans>Practice</Trans>
+      </h2>
       <p>
         {practice.answers === 0
-          ? 'Has not practiced on the phone.'
-          : `${counted(practice.answers, 'card')} on ${counted(practice.days, 'day')}, the last on ${practice.lastOn}. Knows ${practice.known} of ${practice.cards} cards; ${practice.due} due.`}
+          ? t`Has not practiced on the phone.`
+          : t`${plural(practice.answers, { one: '# card', other: '# cards' })} on ${plural(practice.days, { one: '# day', other: '# days' })}, the last on ${practice.lastOn ?? ''}. Knows ${practice.known} of ${practice.cards} cards; ${practice.due} due.`}
       </p>
       {slips.length > 0 && (
         <p>
-          In practice took{' '}
-          {listInWords(
-            slips
-              .slice(0, 4)
-              .map(
-                ({ truth, named, times }) =>
-                  `${names.taxon(truth)} for ${names.taxon(named)} (${timesSaid(times)})`,
-              ),
-          )}
-          .
+          <Trans>
+            In practice took{' '}
+            {listInWords(
+              slips
+                .slice(0, 4)
+                .map(
+                  ({ truth, named, times }) =>
+                    t`${names.taxon(truth)} for ${names.taxon(named)} (${timesSaid(times)})`,
+                ),
+            )}
+            .
+          </Trans>
         </p>
       )}
       {miniLessons.map(({ id, a, b, sentOn, students }) => (
         <p key={id}>
-          Was sent {names.taxon(a)} or {names.taxon(b)} on {sentOn};{' '}
-          {students.find((student) => student.id === learned.id)?.opened
-            ? 'opened it'
-            : 'has not opened it yet'}
-          .
+          <Trans>
+            Was sent {names.taxon(a)} or {names.taxon(b)} on {sentOn};{' '}
+            {students.find((student) => student.id === learned.id)?.opened
+              ? t`opened it`
+              : t`has not opened it yet`}
+            .
+          </Trans>
         </p>
       ))}
     </>
@@ -297,9 +353,13 @@ function AdvisingNote({ courseId, learned }: { courseId: string; learned: Studen
     );
   return (
     <>
-      <h2>For the talk</h2>
+      <h2>
+        <Trans>For the talk</Trans>
+      </h2>
       <label className={styles['line']}>
-        <span className="quiet">Students do not see it; it goes with what is handed out of a student.</span>
+        <span className="quiet">
+          <Trans>Students do not see it; it goes with what is handed out of a student.</Trans>
+        </span>
         <textarea
           value={note.value}
           rows={4}
@@ -308,7 +368,7 @@ function AdvisingNote({ courseId, learned }: { courseId: string; learned: Studen
         />
       </label>
       <Button loading={saving} disabled={note.value.trim() === learned.note} onClick={() => void keep()}>
-        Keep the note
+        <Trans>Keep the note</Trans>
       </Button>
       {problem && <Problem>{problem}</Problem>}
     </>

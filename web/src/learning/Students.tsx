@@ -1,9 +1,11 @@
+import { plural, t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { ConfusionData } from '@hurrow/contract/confusions';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { practiceGroups } from '@hurrow/core/finding';
 import { courseQuery } from '../app/data.ts';
-import { capital, counted, percent, type Names } from '../confusions/useNames.ts';
+import { capital, percent, type Names } from '../confusions/useNames.ts';
 import { practiceQuery } from './learningQueries.ts';
 import { slipsOf, standings, timesSaid } from './standings.ts';
 import ui from '../app/parts.module.css';
@@ -25,21 +27,33 @@ export function Students({ courseId, data, names }: StudentsProps) {
   const nameOf = new Map(rows.map(({ id, name }) => [id, name]));
   return (
     <>
-      <h1>Students</h1>
+      <h1>
+        <Trans>Students</Trans>
+      </h1>
       {!practice && (
         <p className="quiet" role="status">
-          Adding up what was practiced…
+          <Trans>Adding up what was practiced…</Trans>
         </p>
       )}
       <div className={styles['across']}>
         <table className={ui['plain-table']}>
           <thead>
             <tr>
-              <th>Student</th>
-              <th className={ui['num']}>Right</th>
-              <th>Took again and again</th>
-              <th className={ui['num']}>Practiced</th>
-              <th className={ui['num']}>Knows</th>
+              <th>
+                <Trans>Student</Trans>
+              </th>
+              <th className={ui['num']}>
+                <Trans>Right</Trans>
+              </th>
+              <th>
+                <Trans>Took again and again</Trans>
+              </th>
+              <th className={ui['num']}>
+                <Trans>Practiced</Trans>
+              </th>
+              <th className={ui['num']}>
+                <Trans>Knows</Trans>
+              </th>
             </tr>
           </thead>
           <tbody>
@@ -49,22 +63,24 @@ export function Students({ courseId, data, names }: StudentsProps) {
                   <Link to={`${base}/students/${id}`}>{name}</Link>
                 </td>
                 <td className={ui['num']}>
-                  {asked > 0 ? `${percent(right / asked)} of ${asked}` : 'no answers'}
+                  {asked > 0 ? t`${percent(right / asked)} of ${asked}` : t`no answers`}
                 </td>
                 <td>
                   {again.map(({ truth, named, times }) => (
                     <div key={`${truth} ${named}`}>
-                      {names.taxon(truth)} for {names.taxon(named)}, {timesSaid(times)}
+                      <Trans>
+                        {names.taxon(truth)} for {names.taxon(named)}, {timesSaid(times)}
+                      </Trans>
                     </div>
                   ))}
                 </td>
                 <td className={ui['num']}>
                   {practiced && practiced.answers > 0
-                    ? `${practiced.minutes} min on ${counted(practiced.days, 'day')}`
+                    ? t`${practiced.minutes} min on ${plural(practiced.days, { one: '# day', other: '# days' })}`
                     : ''}
                 </td>
                 <td className={ui['num']}>
-                  {practiced && practiced.cards > 0 ? `${practiced.known} of ${practiced.cards}` : ''}
+                  {practiced && practiced.cards > 0 ? t`${practiced.known} of ${practiced.cards}` : ''}
                 </td>
               </tr>
             ))}
@@ -72,22 +88,34 @@ export function Students({ courseId, data, names }: StudentsProps) {
         </table>
       </div>
       <p className="quiet">
-        Once is a slip: what is said of one student here happened twice at least. What they know is by the
-        schedule of their practice.{' '}
-        {practice?.fit
-          ? `The schedule was fitted to ${counted(practice.fit.answers, 'answer')} of this course.`
-          : 'The schedule is the usual one: there are too few answers of this course to fit it.'}
+        <Trans>
+          Once is a slip: what is said of one student here happened twice at least. What they know is by the
+          schedule of their practice.{' '}
+          {practice?.fit
+            ? t`The schedule was fitted to ${plural(practice.fit.answers, { one: '# answer', other: '# answers' })} of this course.`
+            : t`The schedule is the usual one: there are too few answers of this course to fit it.`}
+        </Trans>
       </p>
-      <h2>Who should practice together</h2>
-      {groups.length === 0 && <p>No two students share a mix-up.</p>}
+      <h2>
+        <Trans>Who should practice together</Trans>
+      </h2>
+      {groups.length === 0 && (
+        <p>
+          <Trans>No two students share a mix-up.</Trans>
+        </p>
+      )}
       <ul className={styles['groups']}>
         {groups.map(({ a, b, students }) => (
           <li key={`${a} ${b}`}>
             <strong>
-              {capital(names.taxon(a))} and {names.taxon(b)}
+              <Trans>
+                {capital(names.taxon(a))} and {names.taxon(b)}
+              </Trans>
             </strong>
-            : {students.map((id) => nameOf.get(id) ?? 'a former student').join(', ')}.{' '}
-            <Link to={`${base}/${a}/${b}/lesson?to=${students.join(',')}`}>Make their lesson</Link>
+            : {students.map((id) => nameOf.get(id) ?? t`a former student`).join(', ')}.{' '}
+            <Link to={`${base}/${a}/${b}/lesson?to=${students.join(',')}`}>
+              <Trans>Make their lesson</Trans>
+            </Link>
           </li>
         ))}
       </ul>

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useQuery } from '@tanstack/react-query';
 import { lazy, Suspense, useState } from 'react';
 import { Link } from 'react-router';
@@ -19,12 +21,12 @@ import styles from './learning.module.css';
 const TrendChart = lazy(() => import('./TrendChart.tsx'));
 
 const WHAT: Record<Followed, { title: string; share: string; none: string }> = {
-  pairs: { title: 'Pairs', share: 'mixed up', none: 'No pair was mixed up twice.' },
-  species: { title: 'Species', share: 'missed', none: 'No species was missed twice.' },
+  pairs: { title: t`Pairs`, share: t`mixed up`, none: t`No pair was mixed up twice.` },
+  species: { title: t`Species`, share: 'missed', none: t`No species was missed twice.` },
   characters: {
-    title: 'Characters',
-    share: 'told as gone by, where it could tell',
-    none: 'No quiz has asked what students went by yet.',
+    title: t`Characters`,
+    share: t`told as gone by, where it could tell`,
+    none: t`No quiz has asked what students went by yet.`,
   },
 };
 
@@ -34,13 +36,18 @@ export function Trends({ courseId, names }: { courseId: string; names: Names }) 
   const [followed, setFollowed] = useState<Followed>('pairs');
   const [chosen, setChosen] = useState<string[]>();
   if (query.isError) return <Problem>{messageOf(query.error)}</Problem>;
-  if (!query.data) return <Opening>Counting…</Opening>;
+  if (!query.data)
+    return (
+      <Opening>
+        <Trans>Counting…</Trans>
+      </Opening>
+    );
   const [own, ...earlier] = query.data.classes;
   const lines = trendLines(own!, followed);
   const usual = lines.slice(0, MOST_LINES).map(({ key }) => key);
   const shown = lines.filter(({ key }) => (chosen ?? usual).includes(key)).slice(0, MOST_LINES);
   const nameOf = ({ ids }: TrendLine) =>
-    followed === 'characters' ? names.character(ids[0]!) : ids.map(names.taxon).join(' and ');
+    followed === 'characters' ? names.character(ids[0]!) : ids.map(names.taxon).join(t` and `);
   const { share, none } = WHAT[followed];
   const toggle = (key: string) => {
     const now = chosen ?? usual;
@@ -48,9 +55,11 @@ export function Trends({ courseId, names }: { courseId: string; names: Names }) 
   };
   return (
     <>
-      <h1>Over the quizzes</h1>
+      <h1>
+        <Trans>Over the quizzes</Trans>
+      </h1>
       <Chips
-        title="Follow"
+        title={t`Follow`}
         all={Object.keys(WHAT) as Followed[]}
         chosen={[followed]}
         name={(each) => WHAT[each].title.toLowerCase()}
@@ -64,14 +73,22 @@ export function Trends({ courseId, names }: { courseId: string; names: Names }) 
       ) : (
         <>
           <p className="quiet">
-            Share {share}, in per cent of the answers of each quiz. Specimens differ from quiz to quiz: a line
-            that falls is no proof; what was taught again is judged on its own page.
+            <Trans>
+              Share {share}, in per cent of the answers of each quiz. Specimens differ from quiz to quiz: a
+              line that falls is no proof; what was taught again is judged on its own page.
+            </Trans>
           </p>
-          <Suspense fallback={<Opening>Drawing…</Opening>}>
+          <Suspense
+            fallback={
+              <Opening>
+                <Trans>Drawing…</Trans>
+              </Opening>
+            }
+          >
             <TrendChart
               rows={chartRows(shown)}
               lines={shown.map((line) => ({ key: line.key, name: nameOf(line) }))}
-              label={`Share ${share} by quiz; the table below gives the same figures.`}
+              label={t`Share ${share} by quiz; the table below gives the same figures.`}
             />
           </Suspense>
           <TrendTable
@@ -112,7 +129,9 @@ function TrendTable({ lines, shown, onToggle, nameOf, quizzes, pairAt, earlier }
       <table className={ui['plain-table']}>
         <thead>
           <tr>
-            <th>Drawn</th>
+            <th>
+              <Trans>Drawn</Trans>
+            </th>
             <th />
             {quizzes.map(({ id, title }) => (
               <th key={id} className={ui['num']}>
@@ -132,7 +151,7 @@ function TrendTable({ lines, shown, onToggle, nameOf, quizzes, pairAt, earlier }
               <td>
                 <input
                   type="checkbox"
-                  aria-label={`Draw ${nameOf(line)}`}
+                  aria-label={t`Draw ${nameOf(line)}`}
                   checked={shown.includes(line.key)}
                   onChange={() => onToggle(line.key)}
                 />
@@ -148,7 +167,9 @@ function TrendTable({ lines, shown, onToggle, nameOf, quizzes, pairAt, earlier }
                       <>
                         {percent(point.share)}{' '}
                         <small className={styles['of']}>
-                          {percentRange(point.interval)} of {point.of}
+                          <Trans>
+                            {percentRange(point.interval)} of {point.of}
+                          </Trans>
                         </small>
                       </>
                     ) : (

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { ConfusionData } from '@hurrow/contract/confusions';
 import type { PracticeOf } from '@hurrow/contract/practice';
 import type { GroupSlip } from '@hurrow/core/finding';
@@ -62,7 +63,7 @@ export function standings(
 
 /** Twice, three times, 4 times. */
 export const timesSaid = (times: number): string =>
-  times === 1 ? 'once' : times === 2 ? 'twice' : times === 3 ? 'three times' : `${times} times`;
+  times === 1 ? t`once` : times === 2 ? t`twice` : times === 3 ? t`three times` : t`${times} times`;
 
 /** What a student took for what in practice, the most often first; nothing where the course does not show single slips. */
 export function practiceSlips(

@@ -1,3 +1,4 @@
+import { plural, t } from '@lingui/core/macro';
 import type { StudentLearning } from '@hurrow/contract/learning';
 import type { OfStudent, OwnRecord } from '@hurrow/core/finding';
 
@@ -22,16 +23,16 @@ export function recordOf({ answers, quizzes, ...rest }: StudentLearning): OwnRec
  * standingSaid('with', 45); // '45 answers, about as many right as in the class.'
  */
 export function standingSaid(standing: OfStudent['standing'], answers: number): string {
-  if (answers === 0) return 'No answers yet.';
-  const many = `${answers} ${answers === 1 ? 'answer' : 'answers'}`;
+  if (answers === 0) return t`No answers yet.`;
+  const many = `${plural(answers, { one: '# answer', other: '# answers' })}`;
   switch (standing) {
     case 'too few':
-      return `${many}: too few to hold against the class.`;
+      return t`${many}: too few to hold against the class.`;
     case 'with':
-      return `${many}, about as many right as in the class.`;
+      return t`${many}, about as many right as in the class.`;
     case 'above':
-      return `${many}, more of them right than chance gives a student like the class.`;
+      return t`${many}, more of them right than chance gives a student like the class.`;
     case 'below':
-      return `${many}, fewer of them right than chance leaves a student like the class.`;
+      return t`${many}, fewer of them right than chance leaves a student like the class.`;
   }
 }

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { Course } from '@hurrow/contract/courses';
 import { useMemo, useState } from 'react';
 import type { ProfiledTaxon } from '@hurrow/core/evidence';
@@ -45,7 +47,12 @@ export function Calls({ course, lessons, list, vocabulary, round, onRound }: Pro
     const traits = sampleSpecimen(profiled, vocabulary, view, asked.seed);
     return drawPlate(traits, view.organs, { ...FRAME, units: course.units });
   }, [asked, list, vocabulary, course.units]);
-  if (!asked || !drawing) return <p>No drawing shows this. Hold up real ones.</p>;
+  if (!asked || !drawing)
+    return (
+      <p>
+        <Trans>No drawing shows this. Hold up real ones.</Trans>
+      </p>
+    );
   const lesson = lessons.find(({ characterId }) => characterId === asked.characterId)!;
   const character = vocabulary.get(asked.characterId)!;
   const { taxon } = list.find((each) => each.taxon.id === asked.taxonId)!;
@@ -58,13 +65,15 @@ export function Calls({ course, lessons, list, vocabulary, round, onRound }: Pro
     ).word;
   const done = calling.said.length === calls.length;
   return (
-    <section className={styles['calls']} aria-label="Ten to call">
+    <section className={styles['calls']} aria-label={t`Ten to call`}>
       <h3>
-        Call it, {calling.at + 1} of {calls.length}: {askOfCharacter(character, course.audience)}
+        <Trans>
+          Call it, {calling.at + 1} of {calls.length}: {askOfCharacter(character, course.audience)}
+        </Trans>
       </h3>
       {look && <p className="quiet">{look}</p>}
-      <DrawingSvg drawing={drawing} label={`Specimen ${calling.at + 1}`} />
-      <div className={styles['choices']} role="group" aria-label="What it is">
+      <DrawingSvg drawing={drawing} label={t`Specimen ${calling.at + 1}`} />
+      <div className={styles['choices']} role="group" aria-label={t`What it is`}>
         {lesson.states.map(({ id }) => (
           <button
             key={id}
@@ -80,10 +89,10 @@ export function Calls({ course, lessons, list, vocabulary, round, onRound }: Pro
       </div>
       <p aria-live="polite">
         {said !== undefined &&
-          `${asked.right.includes(said) ? 'Yes' : 'No'}: ${asked.right.map(word).join(' and ')}, on ${commonName(taxon)}. `}
+          t`${asked.right.includes(said) ? t`Yes` : t`No`}: ${asked.right.map(word).join(t` and `)}, on ${commonName(taxon)}. `}
         {said !== undefined && !done && (
           <button type="button" onClick={() => call((held) => next(held, calls.length))}>
-            Next
+            <Trans>Next</Trans>
           </button>
         )}
         {done && (
@@ -94,7 +103,7 @@ export function Calls({ course, lessons, list, vocabulary, round, onRound }: Pro
               call(BEGIN_CALLING);
             }}
           >
-            Ten others
+            <Trans>Ten others</Trans>
           </button>
         )}
       </p>

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { WholeCourse } from '@hurrow/contract/courses';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
@@ -75,20 +77,22 @@ function Out({ course, about, round }: { course: WholeCourse; about: string; rou
   const at = `/api/courses/${course.id}/characters/${about}`;
   return (
     <span className={styles['out']}>
-      Slides <a href={`${at}/slides.pptx?shape=wide&round=${round}`}>16:9</a> ·{' '}
-      <a href={`${at}/slides.pptx?shape=classic&round=${round}`}>4:3</a>
-      {' — '}Handout{' '}
-      {(['letter', 'a4'] as const).map((paper, i) => (
-        <span key={paper}>
-          {i > 0 && ' · '}
-          <a href={`${at}/handout.pdf?paper=${paper}&round=${round}`} target="_blank" rel="noreferrer">
-            {paper === 'a4' ? 'A4' : 'Letter'}
-          </a>
-        </span>
-      ))}{' '}
-      <Link className={styles['show']} to={`/show/${course.id}/character/${about}?round=${round}`}>
-        Show it
-      </Link>
+      <Trans>
+        Slides <a href={`${at}/slides.pptx?shape=wide&round=${round}`}>16:9</a> ·{' '}
+        <a href={`${at}/slides.pptx?shape=classic&round=${round}`}>4:3</a>
+        {' — '}Handout{' '}
+        {(['letter', 'a4'] as const).map((paper, i) => (
+          <span key={paper}>
+            {i > 0 && ' · '}
+            <a href={`${at}/handout.pdf?paper=${paper}&round=${round}`} target="_blank" rel="noreferrer">
+              {paper === 'a4' ? 'A4' : t`Letter`}
+            </a>
+          </span>
+        ))}{' '}
+        <Link className={styles['show']} to={`/show/${course.id}/character/${about}?round=${round}`}>
+          Show it
+        </Link>
+      </Trans>
     </span>
   );
 }
@@ -125,10 +129,15 @@ function OneCharacter({ course, lesson, list, vocabulary, alone }: OneProps) {
         ))}
       </dl>
       {lesson.exceptions.length === 0 ? (
-        <p>No tree of the list is an exception.</p>
+        <p>
+          <Trans>No tree of the list is an exception.</Trans>
+        </p>
       ) : (
         <p>
-          <strong>Not always.</strong> {upperFirst(exceptionsInWords(setting, lesson))}.
+          <strong>
+            <Trans>Not always.</Trans>
+          </strong>{' '}
+          {upperFirst(exceptionsInWords(setting, lesson))}.
         </p>
       )}
       <Misreadings course={course} lesson={lesson} vocabulary={vocabulary} />
@@ -198,7 +207,7 @@ function Ruler({ course, lesson, list, vocabulary }: Omit<OneProps, 'alone'>) {
   return (
     <div className={styles['ruler']} data-ordered={isOrdered}>
       {sheets.map(({ stop, drawing }) => (
-        <DrawingSvg key={stop.key} drawing={drawing} label={`From left to right: ${stop.words}`} />
+        <DrawingSvg key={stop.key} drawing={drawing} label={t`From left to right: ${stop.words}`} />
       ))}
     </div>
   );
@@ -216,16 +225,18 @@ function Misreadings({ course, lesson, vocabulary }: Omit<OneProps, 'alone' | 'l
   };
   return (
     <p>
-      <strong>What this class misreads.</strong> Asked what they see, {found.wrong} of {found.readings} said
-      something else:{' '}
-      {found.mistaken
-        .slice(0, 3)
-        .map(
-          ({ right, said, count }) =>
-            `“${word(said)}” for ${right.map((id) => `“${word(id)}”`).join(' or ')} ${count}`,
-        )
-        .join(', ')}
-      .
+      <Trans>
+        <strong>What this class misreads.</strong> Asked what they see, {found.wrong} of {found.readings} said
+        something else:{' '}
+        {found.mistaken
+          .slice(0, 3)
+          .map(
+            ({ right, said, count }) =>
+              t`“${word(said)}” for ${right.map((id) => `“${word(id)}”`).join(t` or `)} ${count}`,
+          )
+          .join(', ')}
+        .
+      </Trans>
     </p>
   );
 }

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { WholeCourse } from '@hurrow/contract/courses';
 import { useMemo } from 'react';
 import { Link, useParams } from 'react-router';
@@ -30,7 +32,11 @@ export default function CharacterPage({ course }: { course: WholeCourse }) {
   );
   if (!library) return <Opening />;
   if (characters.length === 0)
-    return <p>Put species on the list first: a character is taught on its trees.</p>;
+    return (
+      <p>
+        <Trans>Put species on the list first: a character is taught on its trees.</Trans>
+      </p>
+    );
   const link = (id: string, title: string) => (
     <Link
       key={id}
@@ -42,13 +48,15 @@ export default function CharacterPage({ course }: { course: WholeCourse }) {
   );
   return (
     <div className={styles['characters']}>
-      <nav aria-label="Characters of the list">
+      <nav aria-label={t`Characters of the list`}>
         <Link className={styles['all']} to={`/c/${course.id}/course/words`}>
-          All words of the course
+          <Trans>All words of the course</Trans>
         </Link>
         {groups.length > 0 && (
           <div>
-            <strong>Looked at together</strong>
+            <strong>
+              <Trans>Looked at together</Trans>
+            </strong>
             {groups.map(({ id, title }) => link(id, title))}
           </div>
         )}
@@ -72,7 +80,9 @@ export default function CharacterPage({ course }: { course: WholeCourse }) {
           vocabulary={vocabulary}
         />
       ) : (
-        <Problem>The trees of this list do not differ in that. Choose another character.</Problem>
+        <Problem>
+          <Trans>The trees of this list do not differ in that. Choose another character.</Trans>
+        </Problem>
       )}
     </div>
   );

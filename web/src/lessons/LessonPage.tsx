@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { WholeCourse } from '@hurrow/contract/courses';
 import type { LessonAnswer } from '@hurrow/contract/lessons';
 import { App, Button } from 'antd';
@@ -37,7 +39,12 @@ import { upperFirst } from '@hurrow/core/words';
 export default function LessonPage({ course }: { course: WholeCourse }) {
   const { setId = '' } = useParams();
   const query = useQuery(lessonQuery(course.id, setId));
-  if (query.isPending) return <Opening>Making the lesson…</Opening>;
+  if (query.isPending)
+    return (
+      <Opening>
+        <Trans>Making the lesson…</Trans>
+      </Opening>
+    );
   if (!query.data) return <Problem>{messageOf(query.error)}</Problem>;
   return <Lesson key={setId} course={course} lesson={query.data} />;
 }
@@ -62,7 +69,7 @@ function Lesson({ course, lesson }: { course: WholeCourse; lesson: LessonAnswer 
   const addSlide = () => {
     const key = `own/${newId()}`;
     change((edits) =>
-      withSlide(edits, stops, stop?.key ?? '', { key, title: 'A slide of my own', words: '' }),
+      withSlide(edits, stops, stop?.key ?? '', { key, title: t`A slide of my own`, words: '' }),
     );
     choose(key);
   };
@@ -72,9 +79,9 @@ function Lesson({ course, lesson }: { course: WholeCourse; lesson: LessonAnswer 
       <BroughtBack at={kept.broughtBack} onGiveUp={kept.forget} />
       {kept.changed && mayChange && (
         <Notice>
-          What you changed is shown and printed once it is saved.{' '}
+          <Trans>What you changed is shown and printed once it is saved.</Trans>{' '}
           <Button size="small" type="primary" loading={saving} onClick={() => void saveAll()}>
-            Save the lesson
+            <Trans>Save the lesson</Trans>
           </Button>
         </Notice>
       )}
@@ -125,7 +132,7 @@ function useSavedLesson(courseId: string, setId: string, kept: Kept<LessonEdits>
       {
         done: () => {
           kept.settle(kept.value);
-          void message.success('The lesson is saved.');
+          void message.success(t`The lesson is saved.`);
         },
         stale: [['lesson', courseId, setId]],
       },
@@ -139,12 +146,14 @@ function Head({ course, lesson, stops }: { course: WholeCourse; lesson: LessonAn
     <div className={styles['lesson-head']}>
       <h2>{lesson.title}</h2>
       <span className="quiet">
-        {lesson.week === null ? 'in no week yet' : `week ${lesson.week}`} · {shownOf(stops).length} points,
-        about {minutesOf(stops)} minutes
+        <Trans>
+          {lesson.week === null ? t`in no week yet` : t`week ${lesson.week}`} · {shownOf(stops).length}{' '}
+          points, about {minutesOf(stops)} minutes
+        </Trans>
       </span>
       <Out course={course} lesson={lesson} />
       <Link className={styles['show']} to={`/show/${course.id}/${lesson.setId}`}>
-        Show it
+        <Trans>Show it</Trans>
       </Link>
     </div>
   );
@@ -155,24 +164,26 @@ function Out({ course, lesson }: { course: WholeCourse; lesson: LessonAnswer }) 
   const at = `/api/courses/${course.id}/lessons/${lesson.setId}`;
   return (
     <span className={styles['out']}>
-      Slides <a href={`${at}/slides.pptx?shape=wide`}>16:9</a> ·{' '}
-      <a href={`${at}/slides.pptx?shape=classic`}>4:3</a>
-      {' — '}Handout{' '}
-      <a href={`${at}/handout.pdf?paper=letter`} target="_blank" rel="noreferrer">
-        Letter
-      </a>{' '}
-      ·{' '}
-      <a href={`${at}/handout.pdf?paper=a4`} target="_blank" rel="noreferrer">
-        A4
-      </a>{' '}
-      ·{' '}
-      <a
-        href={`${at}/handout.pdf?paper=letter&audience=${course.audience === 'plain' ? 'technical' : 'plain'}`}
-        target="_blank"
-        rel="noreferrer"
-      >
-        in {course.audience === 'plain' ? 'terms' : 'plain words'}
-      </a>
+      <Trans>
+        Slides <a href={`${at}/slides.pptx?shape=wide`}>16:9</a> ·{' '}
+        <a href={`${at}/slides.pptx?shape=classic`}>4:3</a>
+        {' — '}Handout{' '}
+        <a href={`${at}/handout.pdf?paper=letter`} target="_blank" rel="noreferrer">
+          Letter
+        </a>{' '}
+        ·{' '}
+        <a href={`${at}/handout.pdf?paper=a4`} target="_blank" rel="noreferrer">
+          A4
+        </a>{' '}
+        ·{' '}
+        <a
+          href={`${at}/handout.pdf?paper=letter&audience=${course.audience === 'plain' ? 'technical' : 'plain'}`}
+          target="_blank"
+          rel="noreferrer"
+        >
+          in {course.audience === 'plain' ? t`terms` : t`plain words`}
+        </a>
+      </Trans>
     </span>
   );
 }
@@ -188,7 +199,7 @@ function Points({ stops, chosen, onChoose }: PointsProps) {
   const { profileOf } = useLibrary();
   const treeOf = (stop: LessonStop) => (stop.kind === 'tree' ? stop.taxa[0] : undefined);
   return (
-    <ol className={styles['points']} aria-label="Points of the lesson">
+    <ol className={styles['points']} aria-label={t`Points of the lesson`}>
       {stops.map((stop, i) => {
         const tree = treeOf(stop);
         const begins = tree !== undefined && (i === 0 || treeOf(stops[i - 1]!) !== tree);
@@ -205,7 +216,7 @@ function Points({ stops, chosen, onChoose }: PointsProps) {
               <span>{stop.title}</span>
               <small>
                 {stop.outdated ? '! ' : ''}
-                {stop.hidden ? 'hidden' : stop.words}
+                {stop.hidden ? t`hidden` : stop.words}
               </small>
             </button>
           </li>
@@ -232,7 +243,7 @@ function PointForm({ stop, photos, note, title, change, onMove, onAdd }: PointFo
     <div className={styles['form']}>
       {title !== undefined && (
         <label>
-          Title
+          <Trans>Title</Trans>
           <input
             value={title}
             onChange={(event) =>
@@ -248,7 +259,7 @@ function PointForm({ stop, photos, note, title, change, onMove, onAdd }: PointFo
       )}
       {stop.kind !== 'recap' && (
         <label>
-          In your words
+          <Trans>In your words</Trans>
           <textarea
             rows={3}
             value={stop.words}
@@ -258,13 +269,17 @@ function PointForm({ stop, photos, note, title, change, onMove, onAdd }: PointFo
       )}
       {stop.generated !== undefined && (
         <p className={stop.outdated ? 'rust' : 'quiet'}>
-          {stop.outdated ? 'The scores have changed since; they say now: ' : 'From the scores: '}“
+          {stop.outdated ? t`The scores have changed since; they say now: ` : t`From the scores: `}“
           {stop.generated}”{' '}
-          <LinkButton onClick={() => change((edits) => reworded(edits, stop, ''))}>Take that</LinkButton>
+          <LinkButton onClick={() => change((edits) => reworded(edits, stop, ''))}>
+            <Trans>Take that</Trans>
+          </LinkButton>
           {stop.outdated && (
             <>
               {' · '}
-              <LinkButton onClick={() => change((edits) => acknowledged(edits, stop))}>Keep mine</LinkButton>
+              <LinkButton onClick={() => change((edits) => acknowledged(edits, stop))}>
+                <Trans>Keep mine</Trans>
+              </LinkButton>
             </>
           )}
         </p>
@@ -277,7 +292,7 @@ function PointForm({ stop, photos, note, title, change, onMove, onAdd }: PointFo
         />
       )}
       <label>
-        Note for who speaks
+        <Trans>Note for who speaks</Trans>
         <textarea
           rows={2}
           value={note}
@@ -286,17 +301,26 @@ function PointForm({ stop, photos, note, title, change, onMove, onAdd }: PointFo
       </label>
       <p>
         <LinkButton onClick={() => change((edits) => hid(edits, stop.key))}>
-          {stop.hidden ? 'Show this point' : 'Hide this point'}
+          {stop.hidden ? t`Show this point` : t`Hide this point`}
         </LinkButton>{' '}
-        · <LinkButton onClick={() => onMove(-1)}>earlier</LinkButton> ·{' '}
-        <LinkButton onClick={() => onMove(1)}>later</LinkButton> ·{' '}
-        <LinkButton onClick={onAdd}>add a slide of my own after it</LinkButton>
+        ·{' '}
+        <LinkButton onClick={() => onMove(-1)}>
+          <Trans>earlier</Trans>
+        </LinkButton>{' '}
+        ·{' '}
+        <LinkButton onClick={() => onMove(1)}>
+          <Trans>later</Trans>
+        </LinkButton>{' '}
+        ·{' '}
+        <LinkButton onClick={onAdd}>
+          <Trans>add a slide of my own after it</Trans>
+        </LinkButton>
         {stop.kind === 'own' && (
           <>
             {' '}
             ·{' '}
             <LinkButton onClick={() => change((edits) => withoutSlide(edits, stop.key))}>
-              take it out
+              <Trans>take it out</Trans>
             </LinkButton>
           </>
         )}

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { Photo } from '@hurrow/contract/photos';
 import { useQueries, useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
@@ -37,7 +39,7 @@ export function Photos({ shown, of }: { shown: readonly Photo[]; of: LessonPhoto
 function OnePhoto({ photo, of: { courseId, setId, units } }: { photo: Photo; of: LessonPhotos }) {
   const href = useQuery(lessonPhotoQuery(courseId, setId, photo.id)).data;
   if (!href) return null;
-  const label = photo.record.caption ?? `Photo of ${photo.record.organ}`;
+  const label = photo.record.caption ?? t`Photo of ${photo.record.organ}`;
   return <MarkedPhoto photo={photo} href={href} label={label} units={units} />;
 }
 
@@ -62,14 +64,14 @@ export function PhotoChoices({ stop, of, onChoose }: ChoiceProps) {
   const trees = stop.taxa.flatMap((id) => profileOf(id)?.taxon ?? []);
   const choices = of.all.filter(({ taxonId }) => stop.taxa.includes(taxonId));
   return (
-    <div className={styles['choices']} role="group" aria-label="Photos in the place of the drawing">
+    <div className={styles['choices']} role="group" aria-label={t`Photos in the place of the drawing`}>
       <span>
         {choices.length === 0
-          ? 'No photo yet to stand here.'
-          : `Photo in the place of the drawing${choices.length > 1 ? `, ${MOST_PHOTOS} at most side by side` : ''}`}{' '}
+          ? t`No photo yet to stand here.`
+          : t`Photo in the place of the drawing${choices.length > 1 ? t`, ${MOST_PHOTOS} at most side by side` : ''}`}{' '}
         {trees.map((taxon) => (
           <Link key={taxon.id} to={`/c/${of.courseId}/species/${taxon.id}/measuring`}>
-            Photos of {commonName(taxon)}, with arrows and a rule
+            <Trans>Photos of {commonName(taxon)}, with arrows and a rule</Trans>
           </Link>
         ))}
       </span>
@@ -80,7 +82,7 @@ export function PhotoChoices({ stop, of, onChoose }: ChoiceProps) {
               key={photo.id}
               type="button"
               aria-pressed={chosen.includes(photo)}
-              aria-label={`Show the photo: ${photo.record.caption ?? `photo ${i + 1}`}`}
+              aria-label={t`Show the photo: ${photo.record.caption ?? t`photo ${i + 1}`}`}
               onClick={() => onChoose(photo.id)}
             >
               <MarkedPhoto photo={photo} href={`/api/library/photos/${photo.id}/thumb`} label="" />

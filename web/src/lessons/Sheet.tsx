@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { Course } from '@hurrow/contract/courses';
 import { useQuery } from '@tanstack/react-query';
 import { lazy, memo, Suspense, useMemo } from 'react';
@@ -55,7 +56,7 @@ export const Sheet = memo(function Sheet({ course, stop, day, shape, asked = fal
       <div className={styles['said']}>
         <Heading stop={stop} asked={asked} />
         {asked ? (
-          <p className={styles['ask']}>{stop.ask ?? 'What do you see?'}</p>
+          <p className={styles['ask']}>{stop.ask ?? t`What do you see?`}</p>
         ) : (
           <>
             <p className={styles['words']} data-long={stop.words.length > 150}>
@@ -125,7 +126,7 @@ function Picture({ course, stop, day, shape, asked = false }: Omit<SheetProps, '
   return drawing ? (
     <DrawingSvg
       drawing={drawing}
-      label={asked ? 'A drawn specimen' : `${stop.title}, drawn from the scores`}
+      label={asked ? t`A drawn specimen` : t`${stop.title}, drawn from the scores`}
     />
   ) : null;
 }

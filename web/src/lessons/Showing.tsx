@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
@@ -26,14 +28,22 @@ export default function Showing({ presenter = false }: { presenter?: boolean }) 
   useQuery(rangesQuery);
   if (!course.data || !lesson.data || !library) {
     const error = course.error ?? lesson.error;
-    return error ? <Problem>{messageOf(error)}</Problem> : <Opening>Opening the lesson…</Opening>;
+    return error ? (
+      <Problem>{messageOf(error)}</Problem>
+    ) : (
+      <Opening>
+        <Trans>Opening the lesson…</Trans>
+      </Opening>
+    );
   }
   const stops = shownOf(lesson.data.stops);
   const home = `/c/${courseId}/course/lesson/${setId}`;
   if (stops.length === 0)
     return (
       <Problem>
-        Every point of this lesson is hidden. <Link to={home}>Show some of them.</Link>
+        <Trans>
+          Every point of this lesson is hidden. <Link to={home}>Show some of them.</Link>
+        </Trans>
       </Problem>
     );
   const Window = presenter ? Presenter : Screen;
@@ -84,26 +94,34 @@ export function Screen({ course, id, home, second, stops, photos, day }: Showing
         )}
       </div>
       <Strip stops={stops} at={shown.at} onJump={(to) => go({ to })} />
-      <nav className={styles['controls']} aria-label="Showing">
-        <button onClick={() => go('back')}>Back</button>
-        <button onClick={() => go('on')}>{shown.told ? 'On' : 'Tell'}</button>
+      <nav className={styles['controls']} aria-label={t`Showing`}>
+        <button onClick={() => go('back')}>
+          <Trans>Back</Trans>
+        </button>
+        <button onClick={() => go('on')}>{shown.told ? t`On` : t`Tell`}</button>
         <button onClick={() => go('blank')} aria-pressed={shown.blank}>
-          Blank (b)
+          <Trans>Blank (b)</Trans>
         </button>
         <button onClick={() => go('ask')} aria-pressed={shown.asking}>
-          Ask first (a)
+          <Trans>Ask first (a)</Trans>
         </button>
         <button onClick={() => setShape(shape === 'wide' ? 'classic' : 'wide')}>
           {shape === 'wide' ? '4:3' : '16:9'}
         </button>
-        <button onClick={() => void frame.current?.requestFullscreen?.()}>Full screen</button>
+        <button onClick={() => void frame.current?.requestFullscreen?.()}>
+          <Trans>Full screen</Trans>
+        </button>
         <a href={second} target="_blank" rel="noreferrer">
-          Presenter’s window
+          <Trans>Presenter’s window</Trans>
         </a>
-        <button onClick={() => void navigate(home)}>Leave</button>
+        <button onClick={() => void navigate(home)}>
+          <Trans>Leave</Trans>
+        </button>
       </nav>
       <p className="visually-hidden" aria-live="polite">
-        Point {shown.at + 1} of {stops.length}: {stop.title}. {shown.told ? stop.words : stop.ask}
+        <Trans>
+          Point {shown.at + 1} of {stops.length}: {stop.title}. {shown.told ? stop.words : stop.ask}
+        </Trans>
       </p>
     </div>
   );
@@ -112,7 +130,7 @@ export function Screen({ course, id, home, second, stops, photos, day }: Showing
 /** The points as a thin line of marks: those behind, this one, those to come; a longer mark where another tree begins. */
 function Strip({ stops, at, onJump }: { stops: LessonStop[]; at: number; onJump(to: number): void }) {
   return (
-    <div className={styles['strip']} role="group" aria-label="Jump to a point">
+    <div className={styles['strip']} role="group" aria-label={t`Jump to a point`}>
       {stops.map((stop, i) => (
         <button
           key={stop.key}
@@ -153,10 +171,20 @@ export function Presenter({ course, id, stops, photos, day }: ShowingProps) {
       <header>
         <strong>{clock(seconds)}</strong>
         <span>
-          point {shown.at + 1} of {stops.length}
+          <Trans>
+            point {shown.at + 1} of {stops.length}
+          </Trans>
         </span>
-        {shown.blank && <span className="gold">the sheet is blank</span>}
-        {!shown.told && <span className="gold">asked, not told yet</span>}
+        {shown.blank && (
+          <span className="gold">
+            <Trans>the sheet is blank</Trans>
+          </span>
+        )}
+        {!shown.told && (
+          <span className="gold">
+            <Trans>asked, not told yet</Trans>
+          </span>
+        )}
       </header>
       <section>
         <h1>
@@ -165,31 +193,45 @@ export function Presenter({ course, id, stops, photos, day }: ShowingProps) {
             : stop.title}
         </h1>
         <p className={styles['words']}>{stop.words}</p>
-        {stop.ask && <p className="quiet">Ask: {stop.ask}</p>}
+        {stop.ask && (
+          <p className="quiet">
+            <Trans>Ask: {stop.ask}</Trans>
+          </p>
+        )}
         {stop.look && <p className={styles['look']}>{stop.look}</p>}
         {stop.note && <p className={styles['note']}>{stop.note}</p>}
         {mixed.map(({ a, b, count }) => (
           <p key={`${a} ${b}`} className="rust">
-            They mix up {name(a)} and {name(b)}: {count} answers.
+            <Trans>
+              They mix up {name(a)} and {name(b)}: {count} answers.
+            </Trans>
           </p>
         ))}
       </section>
-      <aside aria-label="Next">
-        <h2>Next</h2>
+      <aside aria-label={t`Next`}>
+        <h2>
+          <Trans>Next</Trans>
+        </h2>
         {next ? (
           <div className={styles['preview']}>
             <Sheet course={course} stop={next} day={day} shape="wide" photos={photos} />
           </div>
         ) : (
-          <p>That was the last point.</p>
+          <p>
+            <Trans>That was the last point.</Trans>
+          </p>
         )}
       </aside>
-      <nav className={styles['controls']} aria-label="Showing">
-        <button onClick={() => go('back')}>Back</button>
-        <button onClick={() => go('on')}>{shown.told ? 'On' : 'Tell'}</button>
-        <button onClick={() => go('blank')}>Blank (b)</button>
+      <nav className={styles['controls']} aria-label={t`Showing`}>
+        <button onClick={() => go('back')}>
+          <Trans>Back</Trans>
+        </button>
+        <button onClick={() => go('on')}>{shown.told ? t`On` : t`Tell`}</button>
+        <button onClick={() => go('blank')}>
+          <Trans>Blank (b)</Trans>
+        </button>
         <button onClick={() => go('ask')} aria-pressed={shown.asking}>
-          Ask first (a)
+          <Trans>Ask first (a)</Trans>
         </button>
       </nav>
     </main>

@@ -1,3 +1,4 @@
+import { Trans } from '@lingui/react/macro';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
@@ -29,13 +30,17 @@ export default function ShowingCharacter({ presenter = false }: { presenter?: bo
     return course.error ? (
       <Problem>{messageOf(course.error)}</Problem>
     ) : (
-      <Opening>Opening the lesson…</Opening>
+      <Opening>
+        <Trans>Opening the lesson…</Trans>
+      </Opening>
     );
   const all = `/c/${courseId}/course/characters`;
   if (stops.length === 0)
     return (
       <Problem>
-        The trees of this list do not differ in that. <Link to={all}>Choose another character.</Link>
+        <Trans>
+          The trees of this list do not differ in that. <Link to={all}>Choose another character.</Link>
+        </Trans>
       </Problem>
     );
   const Window = presenter ? Presenter : Screen;

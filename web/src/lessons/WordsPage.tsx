@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { WholeCourse } from '@hurrow/contract/courses';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
@@ -18,11 +20,13 @@ export default function WordsPage({ course }: { course: WholeCourse }) {
   return (
     <>
       <p className={styles['prints']}>
-        <Link to={`/c/${course.id}/course/characters`}>Back to the characters</Link>
-        Print on{' '}
+        <Trans>
+          <Link to={`/c/${course.id}/course/characters`}>Back to the characters</Link>
+          Print on
+        </Trans>{' '}
         {(['letter', 'a4'] as const).map((paper) => (
           <a key={paper} href={`/api/courses/${course.id}/words.pdf?paper=${paper}`} download>
-            {paper === 'a4' ? 'A4' : 'Letter'}
+            {paper === 'a4' ? 'A4' : t`Letter`}
           </a>
         ))}
       </p>

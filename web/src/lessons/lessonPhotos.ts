@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { Photo } from '@hurrow/contract/photos';
 import { queryOptions } from '@tanstack/react-query';
 import { MOST_PHOTOS, type LessonEdits, type LessonStop } from '@hurrow/core/lesson';
@@ -35,6 +36,6 @@ export function stayingSaid(photos: readonly Photo[]): string | undefined {
   const staying = photos.filter(({ record }) => !mayLeave(record)).length;
   if (staying === 0) return undefined;
   return staying === photos.length
-    ? 'Without credit and licence it is shown, but stays off slides, handouts and students’ pages.'
-    : 'One is without credit and licence: it is shown, but stays off slides, handouts and students’ pages.';
+    ? t`Without credit and licence it is shown, but stays off slides, handouts and students’ pages.`
+    : t`One is without credit and licence: it is shown, but stays off slides, handouts and students’ pages.`;
 }

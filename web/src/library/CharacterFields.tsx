@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { ReactNode } from 'react';
 import {
   ORGANS,
@@ -13,31 +14,31 @@ import { asPercent, fromPercent, generaOf, withGroup } from './characterDraft.ts
 import styles from './library.module.css';
 
 const KINDS: [CharacterKind, boolean, string][] = [
-  ['categorical', false, 'one of several states'],
-  ['categorical', true, 'states that may occur together'],
-  ['ordinal', false, 'steps in order'],
-  ['flag', false, 'yes or no'],
-  ['measure', false, 'a measure'],
-  ['count', false, 'a count'],
+  ['categorical', false, t`one of several states`],
+  ['categorical', true, t`states that may occur together`],
+  ['ordinal', false, t`steps in order`],
+  ['flag', false, t`yes or no`],
+  ['measure', false, t`a measure`],
+  ['count', false, t`a count`],
 ];
 const UNITS: Unit[] = ['mm', 'cm', 'm', '°', '%', 'years'];
 const LEVELS: [Level, string][] = [
-  ['beginner', 'beginner'],
-  ['intermediate', 'intermediate'],
-  ['advanced', 'advanced'],
+  ['beginner', t`beginner`],
+  ['intermediate', t`intermediate`],
+  ['advanced', t`advanced`],
 ];
 const STANDING_TITLES: Record<Standing, string> = {
-  mark: 'a mark: manuals key by it, it is said first',
-  second: 'second: it confirms',
-  supporting: 'supporting: said where nothing better serves',
+  mark: t`a mark: manuals key by it, it is said first`,
+  second: t`second: it confirms`,
+  supporting: t`supporting: said where nothing better serves`,
 };
 const DISTANCES: [Character['distance'], string][] = [
-  ['afar', 'afar'],
-  ['binoculars', 'binoculars'],
-  ['arm', 'arm’s length'],
-  ['hand', 'in the hand'],
-  ['lens', 'lens'],
-  ['cut', 'cut'],
+  ['afar', t`afar`],
+  ['binoculars', t`binoculars`],
+  ['arm', t`arm’s length`],
+  ['hand', t`in the hand`],
+  ['lens', t`lens`],
+  ['cut', t`cut`],
 ];
 
 interface Props {
@@ -52,23 +53,28 @@ export function CharacterFields({ draft, isNew, onChange }: Props) {
     onChange({ ...draft, [key]: value });
   return (
     <div className={styles['grid']}>
-      <Text title="Technical term" value={draft.term} onChange={(text) => set('term', text)} />
-      <Text title="Plain words" value={draft.plain} onChange={(text) => set('plain', text)} />
-      <Choice title="Level" value={draft.level} options={LEVELS} onChange={(level) => set('level', level)} />
+      <Text title={t`Technical term`} value={draft.term} onChange={(text) => set('term', text)} />
+      <Text title={t`Plain words`} value={draft.plain} onChange={(text) => set('plain', text)} />
+      <Choice
+        title={t`Level`}
+        value={draft.level}
+        options={LEVELS}
+        onChange={(level) => set('level', level)}
+      />
       {isNew && <WhatItIs draft={draft} onChange={onChange} />}
       <Choice
-        title="Standing"
+        title={t`Standing`}
         value={draft.standing ?? 'second'}
         options={STANDINGS.map((each): [Standing, string] => [each, STANDING_TITLES[each]])}
         onChange={(standing) => set('standing', standing)}
       />
       <Text
-        title="One step higher within these genera"
+        title={t`One step higher within these genera`}
         value={(draft.raisedWithin ?? []).join(', ')}
         onChange={(text) => set('raisedWithin', generaOf(text))}
       />
       <Choice
-        title="Seen from"
+        title={t`Seen from`}
         value={draft.distance}
         options={DISTANCES}
         onChange={(distance) => set('distance', distance)}
@@ -78,8 +84,8 @@ export function CharacterFields({ draft, isNew, onChange }: Props) {
           key={reader}
           title={
             reader === 'careful'
-              ? 'Misread by a careful reader, % of readings'
-              : 'Misread by a beginner, % of readings'
+              ? t`Misread by a careful reader, % of readings`
+              : t`Misread by a beginner, % of readings`
           }
           value={asPercent(draft.misread[reader])}
           numeric
@@ -87,7 +93,7 @@ export function CharacterFields({ draft, isNew, onChange }: Props) {
         />
       ))}
       <Text
-        title="Says nearly the same as (name of a group)"
+        title={t`Says nearly the same as (name of a group)`}
         value={draft.group ?? ''}
         onChange={(text) => onChange(withGroup(draft, text))}
       />
@@ -100,13 +106,13 @@ function WhatItIs({ draft, onChange }: Omit<Props, 'isNew'>) {
   return (
     <>
       <Choice
-        title="Organ"
+        title={t`Organ`}
         value={draft.organ}
         options={ORGANS.map(({ organ, title }): [Organ, string] => [organ, title])}
         onChange={(organ) => onChange({ ...draft, organ })}
       />
       <Choice
-        title="What it is"
+        title={t`What it is`}
         value={`${draft.kind} ${draft.anyOf}`}
         options={KINDS.map(([kind, anyOf, title]): [string, string] => [`${kind} ${anyOf}`, title])}
         onChange={(value) => {
@@ -116,7 +122,7 @@ function WhatItIs({ draft, onChange }: Omit<Props, 'isNew'>) {
       />
       {draft.kind === 'measure' && (
         <Choice
-          title="Unit"
+          title={t`Unit`}
           value={draft.unit ?? 'cm'}
           options={UNITS.map((unit): [Unit, string] => [unit, unit])}
           onChange={(unit) => onChange({ ...draft, unit })}

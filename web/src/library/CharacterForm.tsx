@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { BUILT_IN, type Character, type State } from '@hurrow/core/vocabulary';
@@ -26,10 +28,10 @@ export function CharacterForm(props: Props) {
   const { draft, setDraft, uses, problem, broughtBack, reset, save, takeAway } = useCharacterForm(props);
   return (
     <div className={styles['own-character']}>
-      <h1>{isNew ? 'New character' : character.term}</h1>
+      <h1>{isNew ? t`New character` : character.term}</h1>
       <p className="quiet">
         {isNew
-          ? 'It can be scored at once, and takes part in contrasts and quizzes like any other.'
+          ? t`It can be scored at once, and takes part in contrasts and quizzes like any other.`
           : usesInWords(uses)}
       </p>
       <BroughtBack at={broughtBack} onGiveUp={reset} />
@@ -44,11 +46,11 @@ export function CharacterForm(props: Props) {
       <p className={ui['profile-tools']}>
         {hasStates(draft) && (
           <Button onClick={() => setDraft(withState(draft, draft.states.length, 'term', ''))}>
-            Add a state
+            <Trans>Add a state</Trans>
           </Button>
         )}
         <Button type="primary" disabled={!draft.term.trim()} onClick={() => void save()}>
-          Save
+          <Trans>Save</Trans>
         </Button>
         {isOwn && !isNew && (
           <Button danger onClick={() => void takeAway()}>
@@ -85,7 +87,7 @@ function useCharacterForm({ character, isNew, revision, onSaved }: Props) {
         }),
       {
         done: async ({ revision: now }) => {
-          await saved(`${draft.term} is saved.`, now);
+          await saved(t`${draft.term} is saved.`, now);
           settle(now);
           onSaved(body.id);
         },
@@ -95,7 +97,7 @@ function useCharacterForm({ character, isNew, revision, onSaved }: Props) {
   const takeAway = () =>
     saving.save(
       () => call('DELETE /api/library/characters/{characterId}', { params: { characterId: character.id } }),
-      { done: ({ revision: now }) => saved(`${character.term} is taken away.`, now) },
+      { done: ({ revision: now }) => saved(t`${character.term} is taken away.`, now) },
     );
   return { draft, setDraft, uses, problem: saving.problem, broughtBack, reset, save, takeAway };
 }
@@ -111,9 +113,15 @@ function States({
     <table className={styles['doubts-table']}>
       <thead>
         <tr>
-          <th scope="col">State</th>
-          <th scope="col">Plain words</th>
-          <th scope="col">Definition</th>
+          <th scope="col">
+            <Trans>State</Trans>
+          </th>
+          <th scope="col">
+            <Trans>Plain words</Trans>
+          </th>
+          <th scope="col">
+            <Trans>Definition</Trans>
+          </th>
         </tr>
       </thead>
       <tbody>
@@ -122,7 +130,7 @@ function States({
             {(['term', 'plain', 'definition'] as const).map((part) => (
               <td key={part}>
                 <input
-                  aria-label={`${part} of state ${i + 1}`}
+                  aria-label={t`${part} of state ${i + 1}`}
                   value={state[part]}
                   onChange={(event) => onChange(i, part, event.target.value)}
                 />

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { ORGANS } from '@hurrow/core/vocabulary';
@@ -7,12 +9,12 @@ import libraryStyles from './library.module.css';
 import ui from '../app/parts.module.css';
 
 const KINDS = {
-  categorical: 'one state',
-  ordinal: 'one state, in order',
-  measure: 'measure',
-  count: 'count',
-  months: 'months',
-  flag: 'yes or no',
+  categorical: t`one state`,
+  ordinal: t`one state, in order`,
+  measure: t`measure`,
+  count: t`count`,
+  months: t`months`,
+  flag: t`yes or no`,
 };
 
 /** Every character with its id, states and unit: what may head a column of a table and stand in its cells. */
@@ -22,20 +24,24 @@ export default function CharacterList({ courseId }: { courseId: string }) {
   const wanted = text.trim().toLowerCase();
   return (
     <section className={libraryStyles['library-page']}>
-      <h1>The characters</h1>
+      <h1>
+        <Trans>The characters</Trans>
+      </h1>
       <p>
-        A column of a table is headed by the id or the words of a character; its cells hold states by id or
-        words, ranges such as (4)5–9(10) cm, or yes and no.{' '}
-        <a href="/api/library/export/characters" download>
-          Take the list as CSV
-        </a>
-        , or <Link to={`/c/${courseId}/species/characters`}>change the characters</Link>.
+        <Trans>
+          A column of a table is headed by the id or the words of a character; its cells hold states by id or
+          words, ranges such as (4)5–9(10) cm, or yes and no.{' '}
+          <a href="/api/library/export/characters" download>
+            Take the list as CSV
+          </a>
+          , or <Link to={`/c/${courseId}/species/characters`}>change the characters</Link>.
+        </Trans>
       </p>
       <input
         type="search"
         className={ui['typed']}
-        aria-label="Find a character"
-        placeholder="find a character"
+        aria-label={t`Find a character`}
+        placeholder={t`find a character`}
         value={text}
         onChange={(event) => setText(event.target.value)}
       />
@@ -59,7 +65,7 @@ export default function CharacterList({ courseId }: { courseId: string }) {
                     </th>
                     <td>{entry.term}</td>
                     <td>
-                      {entry.anyOf ? 'any of' : KINDS[entry.kind]}
+                      {entry.anyOf ? t`any of` : KINDS[entry.kind]}
                       {entry.unit && entry.unit !== '1' ? `, ${entry.unit}` : ''}
                     </td>
                     <td>

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { BUILT_IN, ORGANS, type Character } from '@hurrow/core/vocabulary';
@@ -17,10 +19,10 @@ export default function Characters() {
   const kindOf = (id: string) => (own.has(id) ? (BUILT_IN.has(id) ? 'changed' : 'own') : '');
   return (
     <section className={styles['characters']}>
-      <nav aria-label="Characters">
+      <nav aria-label={t`Characters`}>
         <div className={styles['find-character']}>
           <Button size="small" onClick={() => setFresh(blank('leaf'))}>
-            New character
+            <Trans>New character</Trans>
           </Button>
         </div>
         {ORGANS.map(({ organ, title }) => (

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { WholeCourse } from '@hurrow/contract/courses';
 import type { LibraryAnswer } from '@hurrow/contract/library';
 import { Button, Select } from 'antd';
@@ -41,12 +43,14 @@ export default function SideBySide({ courseId }: { courseId: string }) {
   const ids = !character || shown.includes(character.id) ? shown : [...shown, character.id];
   const characters = ids.flatMap((id) => vocabulary.get(id) ?? []);
   return (
-    <section className={styles['side-by-side']} aria-label="Characters side by side">
-      <h1>Side by side</h1>
+    <section className={styles['side-by-side']} aria-label={t`Characters side by side`}>
+      <h1>
+        <Trans>Side by side</Trans>
+      </h1>
       <div className={styles['source-line']}>
         <Select
           mode="multiple"
-          aria-label="Characters to show"
+          aria-label={t`Characters to show`}
           className={styles['choose']}
           value={ids}
           onChange={setShown}
@@ -62,7 +66,7 @@ export default function SideBySide({ courseId }: { courseId: string }) {
             checked={onlyCourse}
             onChange={(event) => setOnlyCourse(event.target.checked)}
           />{' '}
-          this course’s list only
+          <Trans>this course’s list only</Trans>
         </label>
       </div>
       {character && <Editing column={column} term={character.term} sources={library.sources} />}
@@ -102,13 +106,15 @@ function Table({ courseId, profiled, characters, column, course }: TableProps) {
       <table>
         <thead>
           <tr>
-            <th scope="col">{profiled.length} taxa</th>
+            <th scope="col">
+              <Trans>{profiled.length} taxa</Trans>
+            </th>
             {characters.map((entry) => (
               <th scope="col" key={entry.id}>
                 {organTitle(entry.organ)}: {entry.term}{' '}
                 {!column.character && (
-                  <LinkButton onClick={() => column.begin(entry.id)} aria-label={`Edit ${entry.term}`}>
-                    edit
+                  <LinkButton onClick={() => column.begin(entry.id)} aria-label={t`Edit ${entry.term}`}>
+                    <Trans>edit</Trans>
                   </LinkButton>
                 )}
               </th>
@@ -151,9 +157,9 @@ function Editing({
 }) {
   return (
     <Notice>
-      Editing {term}, as said by{' '}
+      <Trans>Editing {term}, as said by</Trans>{' '}
       <select
-        aria-label="Source of the scores"
+        aria-label={t`Source of the scores`}
         value={column.source}
         disabled={Object.keys(column.typed).length > 0}
         onChange={(event) => column.ofSource(event.target.value)}
@@ -164,12 +170,12 @@ function Editing({
           </option>
         ))}
       </select>
-      . Enter goes down the list; an empty field withdraws the score.{' '}
+      <Trans>. Enter goes down the list; an empty field withdraws the score.</Trans>{' '}
       <Button size="small" type="primary" loading={column.busy} onClick={column.save}>
-        Save
+        <Trans>Save</Trans>
       </Button>{' '}
       <Button size="small" onClick={column.close}>
-        Leave without saving
+        <Trans>Leave without saving</Trans>
       </Button>
     </Notice>
   );
@@ -206,7 +212,7 @@ function Row({
           {entry === column.character ? (
             <Cell
               character={entry}
-              label={`${entry.term} of ${commonName(taxon)}`}
+              label={t`${entry.term} of ${commonName(taxon)}`}
               units={course?.units ?? 'metric'}
               text={column.typed[taxon.id] ?? held(column.heldBy(taxon.id), entry)}
               onType={(text) => column.type(taxon.id, text)}

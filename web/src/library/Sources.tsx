@@ -1,3 +1,5 @@
+import { plural, t } from '@lingui/core/macro';
+import { Plural, Trans } from '@lingui/react/macro';
 import type { LibraryAnswer } from '@hurrow/contract/library';
 import { Button } from 'antd';
 import { useQuery } from '@tanstack/react-query';
@@ -6,7 +8,6 @@ import { Link } from 'react-router';
 import { gapsOf, type Gap } from '@hurrow/core/evidence';
 import { disagreementsOf, SOURCE_DETAILS, type Disagreement, type Source } from '@hurrow/core/library';
 import { characterName, qualifiersInWords, valueInWords, type Reconciliation } from '@hurrow/core/score';
-import { dayLabel } from '@hurrow/core/season';
 import { commonName } from '@hurrow/core/taxon';
 import { MEDIUM_VIEWS } from '@hurrow/core/view';
 import { call } from '../app/api.ts';
@@ -20,15 +21,16 @@ import { useSaved } from './useSaved.tsx';
 import styles from './library.module.css';
 import { LinkButton, Problem } from '../app/parts.tsx';
 import { useSaving } from '../app/useSaving.ts';
+import { dayLabel } from '../language/inWords.ts';
 
 type WrittenSource = Omit<Source, 'id'> & { id?: string };
 
 const DETAIL_TITLES: Record<(typeof SOURCE_DETAILS)[number], string> = {
-  author: 'author',
-  year: 'year',
-  pages: 'pages',
-  region: 'region',
-  note: 'note',
+  author: t`author`,
+  year: t`year`,
+  pages: t`pages`,
+  region: t`region`,
+  note: t`note`,
 };
 
 type Picks = NonNullable<Reconciliation['picks']>;
@@ -43,8 +45,8 @@ export default function Sources({ courseId }: { courseId: string }) {
       <SourceList library={library} />
       <h2>
         {found.length === 0
-          ? 'No disagreements'
-          : `${found.length} ${found.length === 1 ? 'disagreement' : 'disagreements'}`}
+          ? t`No disagreements`
+          : plural(found.length, { one: '# disagreement', other: '# disagreements' })}
       </h2>
       {found.length > 0 && <Disagreements courseId={courseId} library={library} found={found} />}
       <Gaps courseId={courseId} />
@@ -69,7 +71,7 @@ function useSettings(library: LibraryAnswer) {
       ...change,
     };
     const answer = await saving(() => call('PUT /api/library/sources', { body }), {
-      done: ({ revision }) => saved('Saved how sources are reconciled.', revision),
+      done: ({ revision }) => saved(t`Saved how sources are reconciled.`, revision),
     });
     return answer?.revision;
   };
@@ -95,8 +97,12 @@ function SourceList({ library }: { library: LibraryAnswer }) {
     setSources(sources.map((entry, k) => (k === i ? { ...entry, ...part } : entry)));
   return (
     <>
-      <h1>Sources</h1>
-      <p className="quiet">Who says what is in the profiles, the most trusted first.</p>
+      <h1>
+        <Trans>Sources</Trans>
+      </h1>
+      <p className="quiet">
+        <Trans>Who says what is in the profiles, the most trusted first.</Trans>
+      </p>
       <BroughtBack at={broughtBack} onGiveUp={reset} />
       {sources.map((source, i) => (
         <SourceLine
@@ -110,20 +116,24 @@ function SourceList({ library }: { library: LibraryAnswer }) {
       ))}
       <p>
         <Button size="small" onClick={() => setSources([...sources, { label: '' }])}>
-          Add a source
+          <Trans>Add a source</Trans>
         </Button>
       </p>
       <p>
-        Where they differ, adopt{' '}
+        <Trans>Where they differ, adopt</Trans>{' '}
         <select
-          aria-label="Rule of reconciliation"
+          aria-label={t`Rule of reconciliation`}
           value={rule}
           onChange={(event) => setDraft({ ...draft, rule: event.target.value as typeof rule })}
         >
-          <option value="preferred">what the most trusted source says</option>
-          <option value="envelope">everything that any source says</option>
+          <option value="preferred">
+            <Trans>what the most trusted source says</Trans>
+          </option>
+          <option value="envelope">
+            <Trans>everything that any source says</Trans>
+          </option>
         </select>
-        . A character can be an exception, with a reason.
+        <Trans>. A character can be an exception, with a reason.</Trans>
       </p>
       {problem && <Problem>{problem}</Problem>}
       {changed && (
@@ -131,7 +141,7 @@ function SourceList({ library }: { library: LibraryAnswer }) {
           type="primary"
           onClick={() => void save(draft).then((revision) => revision !== undefined && settle(revision))}
         >
-          Save sources and rule
+          <Trans>Save sources and rule</Trans>
         </Button>
       )}
       <Exceptions library={library} onRemove={(picks) => void save({ picks })} />
@@ -153,24 +163,24 @@ function SourceLine({ source, place: { i, of }, onChange, onTrust, onRemove }: S
     <div className={styles['source-line']}>
       <span className="quiet">{i + 1}</span>
       <input
-        aria-label={`Name of source ${i + 1}`}
-        placeholder="its title, as your students know it"
+        aria-label={t`Name of source ${i + 1}`}
+        placeholder={t`its title, as your students know it`}
         value={source.label}
         onChange={(event) => onChange({ label: event.target.value })}
       />
       {SOURCE_DETAILS.map((part) => (
         <input
           key={part}
-          aria-label={`${DETAIL_TITLES[part]} of source ${i + 1}`}
+          aria-label={t`${DETAIL_TITLES[part]} of source ${i + 1}`}
           placeholder={DETAIL_TITLES[part]}
           value={source[part] ?? ''}
           onChange={(event) => onChange({ [part]: event.target.value })}
         />
       ))}
-      <Button size="small" disabled={i === 0} aria-label={`Trust source ${i + 1} more`} onClick={onTrust}>
+      <Button size="small" disabled={i === 0} aria-label={t`Trust source ${i + 1} more`} onClick={onTrust}>
         ↑
       </Button>
-      <Button size="small" disabled={of === 1} aria-label={`Remove source ${i + 1}`} onClick={onRemove}>
+      <Button size="small" disabled={of === 1} aria-label={t`Remove source ${i + 1}`} onClick={onRemove}>
         ×
       </Button>
     </div>
@@ -185,10 +195,12 @@ function Exceptions({ library, onRemove }: { library: LibraryAnswer; onRemove(pi
     <ul>
       {picks.map(([id, pick]) => (
         <li key={id}>
-          {vocabulary.get(id)?.term ?? id}:{' '}
-          {library.sources.find((entry) => entry.id === pick.sourceId)?.label}, because {pick.reason}.{' '}
+          <Trans>
+            {vocabulary.get(id)?.term ?? id}:{' '}
+            {library.sources.find((entry) => entry.id === pick.sourceId)?.label}, because {pick.reason}.
+          </Trans>{' '}
           <LinkButton onClick={() => onRemove(Object.fromEntries(picks.filter(([other]) => other !== id)))}>
-            Follow the rule again
+            <Trans>Follow the rule again</Trans>
           </LinkButton>
         </li>
       ))}
@@ -220,9 +232,15 @@ function Disagreements({
       <table className={styles['doubts-table']}>
         <thead>
           <tr>
-            <th scope="col">Taxon and character</th>
-            <th scope="col">What the sources say; the adopted one is bold</th>
-            <th scope="col">Exception</th>
+            <th scope="col">
+              <Trans>Taxon and character</Trans>
+            </th>
+            <th scope="col">
+              <Trans>What the sources say; the adopted one is bold</Trans>
+            </th>
+            <th scope="col">
+              <Trans>Exception</Trans>
+            </th>
           </tr>
         </thead>
         <tbody>
@@ -259,7 +277,9 @@ function Disagreements({
                       onTrust={(sourceId, reason) => pick(score.characterId, sourceId, reason)}
                     />
                   ) : (
-                    <LinkButton onClick={() => setOpen(key)}>Trust the other one</LinkButton>
+                    <LinkButton onClick={() => setOpen(key)}>
+                      <Trans>Trust the other one</Trans>
+                    </LinkButton>
                   )}
                 </td>
               </tr>
@@ -285,8 +305,8 @@ function Trust({ character, others, label, onTrust }: TrustProps) {
   return (
     <div className={styles['reason']}>
       <input
-        aria-label={`Why another source is right on ${character.term}`}
-        placeholder="Because…"
+        aria-label={t`Why another source is right on ${character.term}`}
+        placeholder={t`Because…`}
         value={reason}
         onChange={(event) => setReason(event.target.value)}
       />
@@ -297,7 +317,9 @@ function Trust({ character, others, label, onTrust }: TrustProps) {
           disabled={reason.trim().length < 3}
           onClick={() => onTrust(sourceId, reason)}
         >
-          Trust {label(sourceId)} on {character.term}
+          <Trans>
+            Trust {label(sourceId)} on {character.term}
+          </Trans>
         </Button>
       ))}
     </div>
@@ -320,13 +342,21 @@ function Gaps({ courseId }: { courseId: string }) {
   const name = (id: string) => commonName(profileOf(id)!.taxon);
   return (
     <>
-      <h2>What is missing</h2>
-      {gaps.length === 0 && <p>Every character that a cutting shows on {dayLabel(day)} is scored.</p>}
+      <h2>
+        <Trans>What is missing</Trans>
+      </h2>
+      {gaps.length === 0 && (
+        <p>
+          <Trans>Every character that a cutting shows on {dayLabel(day)} is scored.</Trans>
+        </p>
+      )}
       {gaps.length > 0 && (
         <p className="quiet">
-          On {course ? 'this course’s list' : 'the library'}, of what a cutting shows on {dayLabel(day)}.
-          “Would settle” counts pairs that are not settled now and would be if the two turned out to differ
-          clearly.
+          <Trans>
+            On {course ? t`this course’s list` : t`the library`}, of what a cutting shows on {dayLabel(day)}.
+            “Would settle” counts pairs that are not settled now and would be if the two turned out to differ
+            clearly.
+          </Trans>
         </p>
       )}
       <ul>
@@ -345,22 +375,24 @@ function GapLine({ gap, name, courseId }: { gap: Gap; name(id: string): string; 
     <li>
       <details>
         <summary>
-          {n === 1 ? '1 taxon lacks' : `${n} taxa lack`} <strong>{gap.character.term}</strong>;{' '}
+          <Plural value={n} one="1 taxon lacks" other="# taxa lack" /> <strong>{gap.character.term}</strong>;{' '}
           {settles === 0
-            ? 'it settles no pair that is open now.'
-            : `it would settle ${settles} ${settles === 1 ? 'pair' : 'pairs'} not settled now.`}
+            ? t`it settles no pair that is open now.`
+            : t`it would settle ${settles} ${plural(settles, { one: 'pair', other: 'pairs' })} not settled now.`}
         </summary>
         <p>
-          Missing in{' '}
-          {gap.taxa.map((id, i) => (
-            <span key={id}>
-              {i > 0 && ', '}
-              <Link to={`/c/${courseId}/species/${id}/edit`}>{name(id)}</Link>
-            </span>
-          ))}
-          .
-          {settles > 0 &&
-            ` Pairs: ${gap.wouldSettle.map(([a, b]) => `${name(a)} and ${name(b)}`).join('; ')}.`}
+          <Trans>
+            Missing in{' '}
+            {gap.taxa.map((id, i) => (
+              <span key={id}>
+                {i > 0 && ', '}
+                <Link to={`/c/${courseId}/species/${id}/edit`}>{name(id)}</Link>
+              </span>
+            ))}
+            .
+            {settles > 0 &&
+              t` Pairs: ${gap.wouldSettle.map(([a, b]) => t`${name(a)} and ${name(b)}`).join('; ')}.`}
+          </Trans>
         </p>
       </details>
     </li>

@@ -1,5 +1,5 @@
+import { plural, t } from '@lingui/core/macro';
 import type { Character, Organ, State } from '@hurrow/core/vocabulary';
-import { counted } from '@hurrow/core/words';
 
 /** Words as a part of an id: “Crested ridge” is crested-ridge. */
 const slug = (text: string): string =>
@@ -98,13 +98,13 @@ export const usesInWords = (uses: Uses): string =>
   !uses
     ? ''
     : uses.scores === 0
-      ? 'Not scored for any taxon yet.'
-      : `${counted(uses.scores, 'score')} of ${counted(uses.taxa.length, 'taxon', 'taxa')} rest on it. Renaming keeps them; states in use can be reworded, not taken out.`;
+      ? t`Not scored for any taxon yet.`
+      : t`${plural(uses.scores, { one: '# score', other: '# scores' })} of ${plural(uses.taxa.length, { one: '# taxon', other: '# taxa' })} rest on it. Renaming keeps them; states in use can be reworded, not taken out.`;
 
 /** What taking it away does. */
 export const takingAway = (builtIn: boolean, uses: Uses): string =>
   builtIn
-    ? 'Back to the built-in form'
+    ? t`Back to the built-in form`
     : uses?.scores
-      ? `Take away, with ${counted(uses.scores, 'score')}`
-      : 'Take away';
+      ? t`Take away, with ${plural(uses.scores, { one: '# score', other: '# scores' })}`
+      : t`Take away`;

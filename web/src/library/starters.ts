@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { queryOptions } from '@tanstack/react-query';
 
 /** A library that an empty one can begin with; its file comes with Hurrow. */
@@ -10,13 +11,13 @@ export interface StarterOffer {
 export const STARTERS: readonly StarterOffer[] = [
   {
     id: 'lowland',
-    title: 'Trees of Britain and central Europe',
-    what: '36 trees: oaks, limes, elms, birches, conifers and others',
+    title: t`Trees of Britain and central Europe`,
+    what: t`36 trees: oaks, limes, elms, birches, conifers and others`,
   },
   {
     id: 'inland',
-    title: 'Trees of the inland Northwest of America',
-    what: '42 trees: pines, firs, willows, cottonwoods and others',
+    title: t`Trees of the inland Northwest of America`,
+    what: t`42 trees: pines, firs, willows, cottonwoods and others`,
   },
 ];
 

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { LibraryAnswer } from '@hurrow/contract/library';
 import type { ProfiledTaxon } from '@hurrow/core/evidence';
 import { qualifierKey, type Score, type UnitSystem } from '@hurrow/core/score';
@@ -69,10 +70,10 @@ export function useColumn(
     if ('problem' in read) return say(read.problem);
     const { changes } = read;
     if (changes.length === 0) return close();
-    const body = { changes, baseRevision: base, summary: `${character.term} of ${changes.length} taxa` };
+    const body = { changes, baseRevision: base, summary: t`${character.term} of ${changes.length} taxa` };
     void saving(() => call('POST /api/library/scores', { body }), {
       done: async ({ revision }) => {
-        await saved(`${character.term}: ${changes.length} taxa saved.`, revision);
+        await saved(t`${character.term}: ${changes.length} taxa saved.`, revision);
         const all = kept.settle(kept.value, {
           next: (now) => ({ ...now, base: revision, typed: since(now.typed, typed) }),
         });

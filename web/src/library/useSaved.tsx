@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useQueryClient } from '@tanstack/react-query';
 import { App, Button } from 'antd';
 import { call, messageOf } from '../app/api.ts';
@@ -19,7 +21,7 @@ export function useSaved() {
       notification.destroy(key);
       call('POST /api/library/revisions/{revision}/undo', { params: { revision } })
         .then(refresh)
-        .then(() => message.info('Undone: the values before are back.'))
+        .then(() => message.info(t`Undone: the values before are back.`))
         .catch((error: unknown) => message.error(messageOf(error)));
     };
     notification.open({
@@ -27,7 +29,7 @@ export function useSaved() {
       title,
       actions: (
         <Button size="small" onClick={undo}>
-          Undo
+          <Trans>Undo</Trans>
         </Button>
       ),
       placement: 'bottomRight',

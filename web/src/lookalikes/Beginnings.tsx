@@ -1,6 +1,7 @@
+import { t } from '@lingui/core/macro';
+import { Plural, Trans } from '@lingui/react/macro';
 import { Link } from 'react-router';
 import { verdictOf } from '@hurrow/core/evidence';
-import { dayLabel } from '@hurrow/core/season';
 import { commonName } from '@hurrow/core/taxon';
 import { useVasculum } from '../app/vasculum.tsx';
 import { useConfusions } from '../confusions/useConfusions.ts';
@@ -8,6 +9,7 @@ import { useWork } from '../workers/useWork.ts';
 import { Working } from '../workers/Working.tsx';
 import type { Ground } from './setting.ts';
 import styles from './beginnings.module.css';
+import { dayLabel } from '../language/inWords.ts';
 
 const MOST = 6;
 
@@ -26,27 +28,39 @@ export function Beginnings({ ground, base }: { ground: Ground; base: string }) {
   return (
     <div className={styles['beginnings']}>
       <section>
-        <h2>Your class mixes up</h2>
+        <h2>
+          <Trans>Your class mixes up</Trans>
+        </h2>
         {pairs.length === 0 ? (
-          <p className="quiet">Nothing yet: what is taken for what shows after the first quiz.</p>
+          <p className="quiet">
+            <Trans>Nothing yet: what is taken for what shows after the first quiz.</Trans>
+          </p>
         ) : (
           <ul>
             {pairs.slice(0, MOST).map(({ a, b, count }) => (
               <li key={`${a} ${b}`}>
                 <Link to={to(a, b)}>
-                  {name(a)} and {name(b)}
+                  <Trans>
+                    {name(a)} and {name(b)}
+                  </Trans>
                 </Link>{' '}
-                <span className="rust">{count === 1 ? 'once' : `${count} times`}</span>
+                <span className="rust">
+                  <Plural value={count} one="once" other="# times" />
+                </span>
               </li>
             ))}
           </ul>
         )}
       </section>
       <section>
-        <h2>Hard on {dayLabel(setting.view.day)}</h2>
-        <Working work={map} what="Comparing every pair…" />
+        <h2>
+          <Trans>Hard on {dayLabel(setting.view.day)}</Trans>
+        </h2>
+        <Working work={map} what={t`Comparing every pair…`} />
         {map.result && hard.length === 0 && (
-          <p className="quiet">Every pair of the list is settled in this view.</p>
+          <p className="quiet">
+            <Trans>Every pair of the list is settled in this view.</Trans>
+          </p>
         )}
         <ul>
           {hard.map(({ a, b, error }) => {
@@ -54,7 +68,9 @@ export function Beginnings({ ground, base }: { ground: Ground; base: string }) {
             return (
               <li key={`${a} ${b}`}>
                 <Link to={to(first, second)}>
-                  {name(first)} and {name(second)}
+                  <Trans>
+                    {name(first)} and {name(second)}
+                  </Trans>
                 </Link>{' '}
                 <span className={verdictOf(error) === 'doubtful' ? 'gold' : 'rust'}>{verdictOf(error)}</span>
               </li>
@@ -63,11 +79,17 @@ export function Beginnings({ ground, base }: { ground: Ground; base: string }) {
         </ul>
       </section>
       <section>
-        <h2>In the vasculum</h2>
+        <h2>
+          <Trans>In the vasculum</Trans>
+        </h2>
         {gathered.length === 0 ? (
-          <p className="quiet">Empty. Press c on a profile to gather a tree; two make a contrast.</p>
+          <p className="quiet">
+            <Trans>Empty. Press c on a profile to gather a tree; two make a contrast.</Trans>
+          </p>
         ) : (
-          <p>{gathered.map(name).join(', ')}: one more makes a contrast.</p>
+          <p>
+            <Trans>{gathered.map(name).join(', ')}: one more makes a contrast.</Trans>
+          </p>
         )}
       </section>
     </div>

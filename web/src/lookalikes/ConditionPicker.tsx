@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
 import { saidOf, type Condition } from '@hurrow/core/condition';
 import { characterName, type Audience, type UnitSystem } from '@hurrow/core/score';
@@ -23,8 +25,10 @@ export function ConditionPicker({ vocabulary, audience, units, offered, label, o
   );
   return (
     <span className={styles['condition-picker']}>
-      <select aria-label={`${label}: character`} value={id} onChange={(event) => setId(event.target.value)}>
-        <option value="">choose a character</option>
+      <select aria-label={t`${label}: character`} value={id} onChange={(event) => setId(event.target.value)}>
+        <option value="">
+          <Trans>choose a character</Trans>
+        </option>
         {ORGANS.map(({ organ, title }) => {
           const ofOrgan = usable.filter((each) => each.organ === organ);
           return (
@@ -42,14 +46,16 @@ export function ConditionPicker({ vocabulary, audience, units, offered, label, o
       </select>{' '}
       {character && (
         <select
-          aria-label={`${label}: state`}
+          aria-label={t`${label}: state`}
           value=""
           onChange={(event) => {
             onPick(conditionsOf(character)[Number(event.target.value)]!);
             setId('');
           }}
         >
-          <option value="">choose what it shows</option>
+          <option value="">
+            <Trans>choose what it shows</Trans>
+          </option>
           {conditionsOf(character).map((condition, i) => (
             <option key={i} value={i}>
               {saidOf(condition, character, audience, units)}

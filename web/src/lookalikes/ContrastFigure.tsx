@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { Course } from '@hurrow/contract/courses';
 import type { LibraryAnswer } from '@hurrow/contract/library';
 import { useMemo, useState } from 'react';
@@ -69,16 +71,21 @@ export function ContrastFigure({
         {chosen.map(({ taxon }, i) => (
           <span key={taxon.id}>
             <strong>{commonName(taxon)}</strong> <span className="latin">{scientificName(taxon)}</span>
-            {!plates.drawn[i] && <span className="quiet"> not on the tree on this date</span>}
+            {!plates.drawn[i] && (
+              <span className="quiet">
+                {' '}
+                <Trans>not on the tree on this date</Trans>
+              </span>
+            )}
           </span>
         ))}
       </figcaption>
       <DrawingSvg drawing={plates.drawing} label={text.join(' ')} />
       <p className="quiet">
-        Drawn alike but for what decides.{' '}
+        <Trans>Drawn alike but for what decides.</Trans>{' '}
         {deciding.length > 0 && (
           <LinkButton onClick={() => setHidden(!hidden)}>
-            {hidden ? 'Point it out' : 'Hide the labels: let them find it'}
+            {hidden ? t`Point it out` : t`Hide the labels: let them find it`}
           </LinkButton>
         )}
       </p>

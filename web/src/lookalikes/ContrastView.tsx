@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useMemo, useState } from 'react';
 import {
   contrast,
@@ -10,9 +12,8 @@ import {
   type Wording,
 } from '@hurrow/core/evidence';
 import { characterName } from '@hurrow/core/score';
-import { dayLabel, type Place } from '@hurrow/core/season';
+import { type Place } from '@hurrow/core/season';
 import { commonName } from '@hurrow/core/taxon';
-import { listInWords } from '@hurrow/core/view';
 import { useVocabulary } from '../app/data.ts';
 import { ContrastFigure } from './ContrastFigure.tsx';
 import { SureWay } from './SureWay.tsx';
@@ -21,8 +22,9 @@ import { YearStrip } from './YearStrip.tsx';
 import styles from './contrast.module.css';
 import { LinkButton, Notice } from '../app/parts.tsx';
 import ui from '../app/parts.module.css';
+import { dayLabel, listInWords } from '../language/inWords.ts';
 
-const percent = (error: number) => (error < 0.001 ? 'under 0.1 %' : `${(error * 100).toFixed(1)} %`);
+const percent = (error: number) => (error < 0.001 ? t`under 0.1 %` : `${(error * 100).toFixed(1)} %`);
 
 /** Both trees side by side, what tells them apart in this view on the field date, and what would if nothing here does. */
 export function ContrastView(props: ContrastProps) {
@@ -62,14 +64,18 @@ function Saying({ a, b, found, wording }: ContrastProps & { found: Contrast; wor
       <ol className={styles['saying']}>
         {saidLines(found, a, b, wording).map(({ lead, character, shows }) => (
           <li key={character}>
-            {lead} <strong>{character}</strong>: {shows[0]} in {commonName(a.taxon)}; {shows[1]} in{' '}
-            {commonName(b.taxon)}
+            <Trans>
+              {lead} <strong>{character}</strong>: {shows[0]} in {commonName(a.taxon)}; {shows[1]} in{' '}
+              {commonName(b.taxon)}
+            </Trans>
           </li>
         ))}
       </ol>
       {settling && (
         <p className="quiet">
-          {settling}, with {percent(found.decidingError)} error.
+          <Trans>
+            {settling}, with {percent(found.decidingError)} error.
+          </Trans>
         </p>
       )}
     </div>
@@ -82,17 +88,19 @@ function Verdict({ found, day }: { found: Contrast; day: number }) {
   return (
     <p className={styles['verdict']}>
       <strong className={tone}>
-        <span aria-hidden="true">{mark} </span>
-        {found.verdict === 'settled'
-          ? 'Settled'
-          : found.verdict === 'doubtful'
-            ? 'Doubtful'
-            : 'Not settled'}{' '}
-        on {dayLabel(day)}.
+        <Trans>
+          <span aria-hidden="true">{mark} </span>
+          {found.verdict === 'settled'
+            ? t`Settled`
+            : found.verdict === 'doubtful'
+              ? t`Doubtful`
+              : t`Not settled`}{' '}
+          on {dayLabel(day)}.
+        </Trans>
       </strong>{' '}
       {found.ranked.length === 0 && found.error > 0.49
-        ? 'Nothing that is scored for both can be seen in this view on this date.'
-        : `A careful reader of every visible character errs on ${percent(found.error)} of specimens.`}
+        ? t`Nothing that is scored for both can be seen in this view on this date.`
+        : t`A careful reader of every visible character errs on ${percent(found.error)} of specimens.`}
     </p>
   );
 }
@@ -109,10 +117,14 @@ function Ranked({ a, b, found, wording }: ContrastProps & { found: Contrast; wor
       <table className={`${ui['plain-table']} ${styles['ranked']}`}>
         <thead>
           <tr>
-            <th>What tells them apart, strongest first</th>
+            <th>
+              <Trans>What tells them apart, strongest first</Trans>
+            </th>
             <th>{commonName(a.taxon)}</th>
             <th>{commonName(b.taxon)}</th>
-            <th>Evidence</th>
+            <th>
+              <Trans>Evidence</Trans>
+            </th>
           </tr>
         </thead>
         <tbody>
@@ -123,7 +135,12 @@ function Ranked({ a, b, found, wording }: ContrastProps & { found: Contrast; wor
             >
               <td>
                 {name(row.characterId)}
-                {found.deciding.includes(row.characterId) && <small> decides</small>}
+                {found.deciding.includes(row.characterId) && (
+                  <small>
+                    {' '}
+                    <Trans>decides</Trans>
+                  </small>
+                )}
               </td>
               <td>{says(a, row.characterId)}</td>
               <td>{says(b, row.characterId)}</td>
@@ -136,7 +153,9 @@ function Ranked({ a, b, found, wording }: ContrastProps & { found: Contrast; wor
           ))}
           {rows.length === 0 && (
             <tr>
-              <td colSpan={4}>No character that is visible here differs between them.</td>
+              <td colSpan={4}>
+                <Trans>No character that is visible here differs between them.</Trans>
+              </td>
             </tr>
           )}
         </tbody>
@@ -164,30 +183,40 @@ function Besides({
     <p className="quiet">
       {found.ranked.length > 8 && (
         <>
-          <LinkButton onClick={onAll}>{all ? 'Only the strongest' : `All ${found.ranked.length}`}</LinkButton>
+          <LinkButton onClick={onAll}>
+            {all ? t`Only the strongest` : t`All ${found.ranked.length}`}
+          </LinkButton>
           .{' '}
         </>
       )}
-      {found.agreeing.length > 0 && <>They agree in {listInWords(found.agreeing.map(name))}. </>}
+      {found.agreeing.length > 0 && (
+        <>
+          <Trans>They agree in {listInWords(found.agreeing.map(name))}.</Trans>{' '}
+        </>
+      )}
       {found.seconded.length > 0 && (
         <>
-          Saying nearly the same as a stronger one:{' '}
-          {found.seconded.map(({ characterId, by }) => `${name(characterId)} (${name(by)})`).join(', ')}.{' '}
+          <Trans>
+            Saying nearly the same as a stronger one:{' '}
+            {found.seconded.map(({ characterId, by }) => `${name(characterId)} (${name(by)})`).join(', ')}.
+          </Trans>{' '}
         </>
       )}
       {found.gaps.length > 0 && (
         <>
-          Scored for one only:{' '}
-          {found.gaps
-            .map(
-              ({ characterId, missing }) =>
-                `${name(characterId)} (not for ${commonName((missing === 'a' ? a : b).taxon)})`,
-            )
-            .join(', ')}
-          .{' '}
+          <Trans>
+            Scored for one only:{' '}
+            {found.gaps
+              .map(
+                ({ characterId, missing }) =>
+                  t`${name(characterId)} (not for ${commonName((missing === 'a' ? a : b).taxon)})`,
+              )
+              .join(', ')}
+            .
+          </Trans>{' '}
         </>
       )}
-      The longer a bar, the more surely that character alone tells the two apart.
+      <Trans>The longer a bar, the more surely that character alone tells the two apart.</Trans>
     </p>
   );
 }
@@ -200,16 +229,26 @@ function Remedies({ list, a, b, view, options }: ContrastProps & { options: obje
   );
   const of = (kind: string) => found.filter((remedy) => remedy.kind === kind).map((remedy) => remedy.label);
   const parts = [
-    of('organ').length ? `showing ${of('organ').slice(0, 4).join(' or ')} as well` : '',
-    of('aid').length ? `allowing ${of('aid').slice(0, 3).join(' or ')}` : '',
-    of('month').length ? `the same view in ${of('month').join(', ')}` : '',
+    of('organ').length
+      ? t`showing ${of('organ')
+          .slice(0, 4)
+          .join(t` or `)} as well`
+      : '',
+    of('aid').length
+      ? t`allowing ${of('aid')
+          .slice(0, 3)
+          .join(t` or `)}`
+      : '',
+    of('month').length ? t`the same view in ${of('month').join(', ')}` : '',
   ].filter(Boolean);
   return (
     <Notice>
       {parts.length ? (
-        <>What would settle it: {parts.join('; ')}.</>
+        <>
+          <Trans>What would settle it: {parts.join('; ')}.</Trans>
+        </>
       ) : (
-        'No single organ, aid or month settles it. Score more characters for both, or do not ask for this pair.'
+        t`No single organ, aid or month settles it. Score more characters for both, or do not ask for this pair.`
       )}
     </Notice>
   );

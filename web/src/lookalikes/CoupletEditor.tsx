@@ -1,16 +1,18 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { KeptKey } from '@hurrow/contract/lookalikes';
 import type { Condition } from '@hurrow/core/condition';
 import { conditionInWords } from '@hurrow/core/condition';
 import { leadInWords, nodeAt, taxaBelow, type Appraisal, type Key } from '@hurrow/core/key';
 import { characterName } from '@hurrow/core/score';
 import { commonName } from '@hurrow/core/taxon';
-import { listInWords } from '@hurrow/core/view';
 import { useSaving } from '../app/useSaving.ts';
 import { runInWorker, useWork } from '../workers/useWork.ts';
 import { Working } from '../workers/Working.tsx';
 import { askedWhole, type Ground } from './setting.ts';
 import styles from './keys.module.css';
 import { LinkButton, Problem } from '../app/parts.tsx';
+import { listInWords } from '../language/inWords.ts';
 
 interface Props {
   /** The couplet that is changed; undefined where none is chosen. */
@@ -29,8 +31,10 @@ export function CoupletEditor(props: Props) {
   const node = path && nodeAt(keyTo, path);
   if (!path || node?.kind !== 'couplet')
     return (
-      <aside className={styles['couplet-editor']} aria-label="Change a couplet">
-        <p className="quiet">Press the number of a couplet to reword it, or to ask something else there.</p>
+      <aside className={styles['couplet-editor']} aria-label={t`Change a couplet`}>
+        <p className="quiet">
+          <Trans>Press the number of a couplet to reword it, or to ask something else there.</Trans>
+        </p>
       </aside>
     );
   const [audience, units] = [
@@ -43,12 +47,16 @@ export function CoupletEditor(props: Props) {
     return found ? commonName(found.taxon) : id;
   };
   return (
-    <aside className={styles['couplet-editor']} aria-label="Change a couplet">
-      <h2>This couplet</h2>
+    <aside className={styles['couplet-editor']} aria-label={t`Change a couplet`}>
+      <h2>
+        <Trans>This couplet</Trans>
+      </h2>
       {node.leads.map((lead, i) => (
         <label key={`${i} ${JSON.stringify(lead.condition)}`}>
-          To {listInWords(taxaBelow(lead.to).slice(0, 4).map(name))}
-          {taxaBelow(lead.to).length > 4 && ` and ${taxaBelow(lead.to).length - 4} more`}
+          <Trans>
+            To {listInWords(taxaBelow(lead.to).slice(0, 4).map(name))}
+            {taxaBelow(lead.to).length > 4 && t` and ${taxaBelow(lead.to).length - 4} more`}
+          </Trans>
           <textarea
             rows={2}
             maxLength={400}
@@ -68,7 +76,9 @@ export function CoupletEditor(props: Props) {
       ))}
       {props.ban && (
         <LinkButton onClick={() => props.ban!(characterId)}>
-          Never ask for {characterName(ground.vocabulary.get(characterId)!, audience)} in this key
+          <Trans>
+            Never ask for {characterName(ground.vocabulary.get(characterId)!, audience)} in this key
+          </Trans>
         </LinkButton>
       )}
       <Others {...props} path={path} />
@@ -99,9 +109,15 @@ function Others({ path, keyTo, ground, options, replaced }: Props & { path: numb
     );
   return (
     <>
-      <h2>Ask something else here</h2>
-      <Working work={work} what="Looking for questions…" />
-      {busy && <p role="status">Building what lies below again…</p>}
+      <h2>
+        <Trans>Ask something else here</Trans>
+      </h2>
+      <Working work={work} what={t`Looking for questions…`} />
+      {busy && (
+        <p role="status">
+          <Trans>Building what lies below again…</Trans>
+        </p>
+      )}
       {problem && <Problem>{problem}</Problem>}
       <ul>
         {work.result?.slice(0, 14).map(({ leads, taxa }) => (
@@ -109,7 +125,9 @@ function Others({ path, keyTo, ground, options, replaced }: Props & { path: numb
             <LinkButton disabled={busy} onClick={() => void ask(leads)}>
               {conditionInWords(leads[0]!, vocabulary, audience, units)}
             </LinkButton>{' '}
-            <small className="quiet">parts {taxa.map((part) => part.length).join(' from ')}</small>
+            <small className="quiet">
+              <Trans>parts {taxa.map((part) => part.length).join(t` from `)}</Trans>
+            </small>
           </li>
         ))}
       </ul>

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { conditionInWords, type Condition } from '@hurrow/core/condition';
@@ -29,13 +31,21 @@ export function Identify({ ground, base }: { ground: Ground; base: string }) {
   return (
     <div className={styles['rules']}>
       <div className={styles['rule-form']}>
-        <h2>What the specimen shows</h2>
-        {answers.length === 0 && <p className="quiet">Answer whatever you can see, in any order.</p>}
+        <h2>
+          <Trans>What the specimen shows</Trans>
+        </h2>
+        {answers.length === 0 && (
+          <p className="quiet">
+            <Trans>Answer whatever you can see, in any order.</Trans>
+          </p>
+        )}
         <ul className={styles['rule-list']}>
           {answers.map((answer, i) => (
             <li key={i}>
               {words(answer)}{' '}
-              <LinkButton onClick={() => setAnswers(answers.filter((_, j) => j !== i))}>Take back</LinkButton>
+              <LinkButton onClick={() => setAnswers(answers.filter((_, j) => j !== i))}>
+                <Trans>Take back</Trans>
+              </LinkButton>
             </li>
           ))}
         </ul>
@@ -44,33 +54,39 @@ export function Identify({ ground, base }: { ground: Ground; base: string }) {
           audience={audience}
           units={units}
           offered={offered}
-          label="It shows"
+          label={t`It shows`}
           onPick={(answer) => setAnswers([...answers, answer])}
         />
         {found.next.length > 0 && (
           <p>
-            Look next at{' '}
-            <strong>
-              {found.next
-                .slice(0, 3)
-                .map(({ characterId }) => characterName(vocabulary.get(characterId)!, audience))
-                .join(', ')}
-            </strong>
-            .
+            <Trans>
+              Look next at{' '}
+              <strong>
+                {found.next
+                  .slice(0, 3)
+                  .map(({ characterId }) => characterName(vocabulary.get(characterId)!, audience))
+                  .join(', ')}
+              </strong>
+              .
+            </Trans>
           </p>
         )}
         <label>
-          <input type="checkbox" checked={tolerant} onChange={() => setTolerant(!tolerant)} /> forgive one
-          wrong answer
+          <input type="checkbox" checked={tolerant} onChange={() => setTolerant(!tolerant)} />{' '}
+          <Trans>forgive one wrong answer</Trans>
         </label>
       </div>
       <div>
-        <h2>What it can be</h2>
+        <h2>
+          <Trans>What it can be</Trans>
+        </h2>
         <Candidates ranked={found.ranked} asked={answers.length} taxon={taxon} base={base} />
         {answers.length > 1 && first && second && (
           <p>
             <Link to={`${base}?taxa=${first.taxonId},${second.taxonId}`}>
-              What settles {commonName(taxon(first.taxonId))} and {commonName(taxon(second.taxonId))}
+              <Trans>
+                What settles {commonName(taxon(first.taxonId))} and {commonName(taxon(second.taxonId))}
+              </Trans>
             </Link>
           </p>
         )}
@@ -105,10 +121,10 @@ function Candidates({
             <td>
               <span className={contrastStyles['bar-cell']}>
                 <i style={{ width: `${probability * 160}px` }} />
-                {probability < 0.005 ? 'under 1 %' : `${Math.round(100 * probability)} %`}
+                {probability < 0.005 ? t`under 1 %` : `${Math.round(100 * probability)} %`}
               </span>
             </td>
-            <td className="quiet">{against > 0 && `${against} of ${asked} answers speak against it`}</td>
+            <td className="quiet">{against > 0 && t`${against} of ${asked} answers speak against it`}</td>
           </tr>
         ))}
       </tbody>

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { KeptKey, NamedKey } from '@hurrow/contract/lookalikes';
 import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
@@ -53,35 +55,41 @@ export function KeySheet({ title: firstTitle, made, ground, options, kept, walk,
         />
         <div className={styles['pair-choice']}>
           <select
-            aria-label="Layout of the key"
+            aria-label={t`Layout of the key`}
             value={layout}
             onChange={(event) => setLayout(event.target.value as Layout)}
           >
-            <option value="bracketed">bracketed</option>
-            <option value="indented">indented</option>
+            <option value="bracketed">
+              <Trans>bracketed</Trans>
+            </option>
+            <option value="indented">
+              <Trans>indented</Trans>
+            </option>
           </select>
           <Button type="primary" onClick={walk}>
-            Walk through it
+            <Trans>Walk through it</Trans>
           </Button>
           <Button
             onClick={() => void printSheet('key', { title, key: now.key, layout }, course?.id).then(say)}
           >
-            Print
+            <Trans>Print</Trans>
           </Button>
           <input
-            aria-label="Name of the key"
+            aria-label={t`Name of the key`}
             size={Math.max(24, title.length)}
             value={title}
             onChange={(event) => setTitle(event.target.value)}
           />
-          <Button onClick={() => void keep()}>{kept ? 'Save' : 'Keep this key'}</Button>
+          <Button onClick={() => void keep()}>{kept ? t`Save` : t`Keep this key`}</Button>
           {kept && (
             <Button type="text" onClick={() => void drop()}>
-              Take away
+              <Trans>Take away</Trans>
             </Button>
           )}
           {changed && (
-            <LinkButton onClick={() => setNow(made)}>Back to the key before the changes</LinkButton>
+            <LinkButton onClick={() => setNow(made)}>
+              <Trans>Back to the key before the changes</Trans>
+            </LinkButton>
           )}
         </div>
         {problem && <Problem>{problem}</Problem>}
@@ -125,12 +133,12 @@ function useKeeping(body: KeptKey, kept: NamedKey | undefined) {
         kept
           ? call('PUT /api/library/keys/{id}', { params: { id: kept.id }, body: sent })
           : call('POST /api/library/keys', { body: sent }),
-      { done: ({ revision }) => saved(`“${body.title}” is kept.`, revision) },
+      { done: ({ revision }) => saved(t`“${body.title}” is kept.`, revision) },
     );
   };
   const drop = () =>
     save(() => call('DELETE /api/library/keys/{id}', { params: { id: kept!.id } }), {
-      done: ({ revision }) => saved('The key is taken away.', revision),
+      done: ({ revision }) => saved(t`The key is taken away.`, revision),
     });
   return { keep, drop, problem, say };
 }
@@ -151,12 +159,12 @@ function Lines({
   const classOf = (line: KeyLine, before: KeyLine | undefined) =>
     `${before?.couplet === line.couplet || layout === 'indented' ? '' : keysStyles['first']} ${selected && selected.join() === line.path.join() ? keysStyles['chosen-couplet'] : ''}`;
   return (
-    <table className={keysStyles['key-lines']} aria-label="The key">
+    <table className={keysStyles['key-lines']} aria-label={t`The key`}>
       <tbody>
         {lines.map((line, i) => (
           <tr key={line.label} id={`couplet-${line.label}`} className={classOf(line, lines[i - 1])}>
             <td style={{ paddingLeft: 4 + line.depth * 13 }}>
-              <LinkButton aria-label={`Change couplet ${line.couplet}`} onClick={() => onSelect(line.path)}>
+              <LinkButton aria-label={t`Change couplet ${line.couplet}`} onClick={() => onSelect(line.path)}>
                 {line.label}
               </LinkButton>
             </td>
@@ -173,7 +181,9 @@ function Lines({
                 <>
                   <Taxa ids={line.to.taxa} find={find} />
                   {line.to.clinch && (
-                    <div className={`quiet ${keysStyles['clinch']}`}>clinched by {line.to.clinch}</div>
+                    <div className={`quiet ${keysStyles['clinch']}`}>
+                      <Trans>clinched by {line.to.clinch}</Trans>
+                    </div>
                   )}
                 </>
               )}
@@ -192,7 +202,7 @@ function Taxa({ ids, find }: { ids: readonly string[]; find: FoundTaxon }) {
         const taxon = find(id);
         return (
           <span key={id}>
-            {i > 0 && ' or '}
+            {i > 0 && t` or `}
             <strong>{nameOf(taxon, id)}</strong>{' '}
             <span className="latin">{taxon && scientificName(taxon)}</span>
           </span>

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Plural, Trans } from '@lingui/react/macro';
 import { useState } from 'react';
 import { conditionInWords, type Condition } from '@hurrow/core/condition';
 import type { Key, Lead } from '@hurrow/core/key';
@@ -21,13 +23,17 @@ export function KeyWalk({ keyTo, ground, leave }: { keyTo: Key; ground: Ground; 
           className={ui['press']}
           onClick={steps.length > 1 ? () => setSteps(steps.slice(0, -1)) : leave}
         >
-          {steps.length > 1 ? 'Back' : 'Leave'}
+          {steps.length > 1 ? t`Back` : t`Leave`}
         </button>
         <span role="status">
-          {steps.length > 1 ? `Question ${steps.length}. ` : ''}
-          {left.length === 1 ? 'One name is left.' : `${left.length} names are left.`}
+          {steps.length > 1 ? t`Question ${steps.length}. ` : ''}
+          <Plural value={left.length} one="One name is left." other="# names are left." />
         </span>
-        {steps.length > 1 && <LinkButton onClick={leave}>Leave</LinkButton>}
+        {steps.length > 1 && (
+          <LinkButton onClick={leave}>
+            <Trans>Leave</Trans>
+          </LinkButton>
+        )}
       </div>
       {step.node.kind === 'couplet' ? (
         <Question
@@ -73,7 +79,7 @@ function Question({
         </button>
       ))}
       <div className={styles['walk-doubt']}>
-        {(['Both fit', 'I can’t see it'] as const).map((doubt) => (
+        {([t`Both fit`, t`I can’t see it`] as const).map((doubt) => (
           <button key={doubt} className={ui['press']} onClick={() => go(undefined)}>
             {doubt}
           </button>
@@ -81,7 +87,9 @@ function Question({
       </div>
       {open > 0 && (
         <p className="quiet">
-          {open} other {open === 1 ? 'way is' : 'ways are'} left open and will be gone too.
+          <Trans>
+            {open} other <Plural value={open} one="way is" other="ways are" /> left open and will be gone too.
+          </Trans>
         </p>
       )}
     </>
@@ -102,7 +110,9 @@ function End({
   const { vocabulary, course } = ground;
   return (
     <div className={styles['walk-end']}>
-      <h2>{taxa.length === 1 ? 'It comes out as' : 'It comes out as one of'}</h2>
+      <h2>
+        <Plural value={taxa.length} one="It comes out as" other="It comes out as one of" />
+      </h2>
       <ul>
         {taxa.map((id) => {
           const found = ground.profiles.find(({ taxon }) => taxon.id === id)?.taxon;
@@ -121,15 +131,22 @@ function End({
       </ul>
       {clinch && taxa.length === 1 && (
         <p>
-          To be sure, look:{' '}
-          <strong>
-            {conditionInWords(clinch, vocabulary, course?.audience ?? 'technical', course?.units ?? 'metric')}
-          </strong>
-          . If it shows something else, go back to the question that was least clear.
+          <Trans>
+            To be sure, look:{' '}
+            <strong>
+              {conditionInWords(
+                clinch,
+                vocabulary,
+                course?.audience ?? 'technical',
+                course?.units ?? 'metric',
+              )}
+            </strong>
+            . If it shows something else, go back to the question that was least clear.
+          </Trans>
         </p>
       )}
       <button className={ui['press']} onClick={again}>
-        Begin again
+        <Trans>Begin again</Trans>
       </button>
     </div>
   );

@@ -1,9 +1,9 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, Route, Routes, useParams } from 'react-router';
 import type { KeyOptions, KeyOrder } from '@hurrow/core/key';
-import { dayLabel } from '@hurrow/core/season';
-import { viewInWords } from '@hurrow/core/view';
 import { organsInOrder, SHOWN_BY, type Level } from '@hurrow/core/vocabulary';
 import { useWork } from '../workers/useWork.ts';
 import { Working } from '../workers/Working.tsx';
@@ -15,6 +15,7 @@ import { askedWhole, type Ground } from './setting.ts';
 import styles from './contrast.module.css';
 import { LinkButton, Opening, Problem } from '../app/parts.tsx';
 import keysStyles from './keys.module.css';
+import { dayLabel, viewInWords } from '../language/inWords.ts';
 
 /** Keys: a fresh one of the list as it stands in the view, and those that are kept. */
 export function Keys({ ground, base }: { ground: Ground; base: string }) {
@@ -52,27 +53,37 @@ function FreshKey({ ground, base }: { ground: Ground; base: string }) {
     <>
       <div className={styles['pair-choice']}>
         <label>
-          For{' '}
+          <Trans>For</Trans>{' '}
           <select value={level} onChange={(event) => setLevel(event.target.value as Level)}>
-            <option value="beginner">beginners</option>
-            <option value="intermediate">those who know the common terms</option>
-            <option value="advanced">the advanced</option>
+            <option value="beginner">
+              <Trans>beginners</Trans>
+            </option>
+            <option value="intermediate">
+              <Trans>those who know the common terms</Trans>
+            </option>
+            <option value="advanced">
+              <Trans>the advanced</Trans>
+            </option>
           </select>
         </label>
         <label>
-          Asked{' '}
+          <Trans>Asked</Trans>{' '}
           <select value={order} onChange={(event) => setOrder(event.target.value as KeyOrder)}>
-            <option value="book">by the book: foliage, arrangement, leaf, then what errs least</option>
-            <option value="fewest">with the fewest questions</option>
+            <option value="book">
+              <Trans>by the book: foliage, arrangement, leaf, then what errs least</Trans>
+            </option>
+            <option value="fewest">
+              <Trans>with the fewest questions</Trans>
+            </option>
           </select>
         </label>
         <label>
-          <input type="checkbox" checked={manyLeads} onChange={() => setManyLeads(!manyLeads)} /> more than
-          two leads where a character has more states
+          <input type="checkbox" checked={manyLeads} onChange={() => setManyLeads(!manyLeads)} />{' '}
+          <Trans>more than two leads where a character has more states</Trans>
         </label>
         {held && held.keys.length > 0 && (
           <span>
-            Kept:{' '}
+            <Trans>Kept:</Trans>{' '}
             {held.keys.map(({ id, title }) => (
               <Link key={id} to={`${base}/keys/${id}`} className={keysStyles['kept-key']}>
                 {title}
@@ -81,11 +92,11 @@ function FreshKey({ ground, base }: { ground: Ground; base: string }) {
           </span>
         )}
       </div>
-      <Working work={work} what="Building the key…" />
+      <Working work={work} what={t`Building the key…`} />
       {made && (
         <KeySheet
           key={JSON.stringify([level, order, manyLeads, banned, ground.inputs])}
-          title={`Key to ${made.key.taxa.length} taxa, ${dayLabel(made.key.view.day)}${leavesOf(made.key)}`}
+          title={t`Key to ${made.key.taxa.length} taxa, ${dayLabel(made.key.view.day)}${leavesOf(made.key)}`}
           made={made}
           ground={ground}
           options={{ level, order, manyLeads, banned }}
@@ -95,10 +106,10 @@ function FreshKey({ ground, base }: { ground: Ground; base: string }) {
       )}
       {banned.length > 0 && (
         <p className="quiet">
-          Left out of the key:{' '}
+          <Trans>Left out of the key:</Trans>{' '}
           {banned.map((id) => (
             <LinkButton key={id} onClick={() => setBanned(banned.filter((other) => other !== id))}>
-              {ground.vocabulary.get(id)?.term} (allow again)
+              <Trans>{ground.vocabulary.get(id)?.term} (allow again)</Trans>
             </LinkButton>
           ))}
         </p>
@@ -118,24 +129,35 @@ function KeptKeyPage({ ground, base, walking = false }: { ground: Ground; base: 
     kept !== undefined,
   );
   const [walk, setWalk] = useState(walking);
-  if (!held) return <Opening>Opening the key…</Opening>;
+  if (!held)
+    return (
+      <Opening>
+        <Trans>Opening the key…</Trans>
+      </Opening>
+    );
   if (!kept)
     return (
       <Problem>
-        This key is no longer kept. <Link to={`${base}/keys`}>Build one for the list as it is now.</Link>
+        <Trans>
+          This key is no longer kept. <Link to={`${base}/keys`}>Build one for the list as it is now.</Link>
+        </Trans>
       </Problem>
     );
   if (walk) return <KeyWalk keyTo={kept.key} ground={ground} leave={() => setWalk(false)} />;
   return (
     <>
       <p>
-        <Link to={`${base}/keys`}>All keys</Link>{' '}
+        <Link to={`${base}/keys`}>
+          <Trans>All keys</Trans>
+        </Link>{' '}
         <span className="quiet">
-          Made for {dayLabel(kept.key.view.day)}: {viewInWords(kept.key.view)}. It stays as it was kept; the
-          figures are worked out from the scores as they are now.
+          <Trans>
+            Made for {dayLabel(kept.key.view.day)}: {viewInWords(kept.key.view)}. It stays as it was kept; the
+            figures are worked out from the scores as they are now.
+          </Trans>
         </span>
       </p>
-      <Working work={work} what="Appraising the key…" />
+      <Working work={work} what={t`Appraising the key…`} />
       {work.result && (
         <KeySheet
           key={`${kept.id} ${held.revision}`}

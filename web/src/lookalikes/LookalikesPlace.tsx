@@ -1,8 +1,10 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { Button } from 'antd';
 import { useMemo, useState } from 'react';
 import { Route, Routes, useSearchParams } from 'react-router';
 import { commonName } from '@hurrow/core/taxon';
-import { MEDIUM_VIEWS, viewInWords, type LeafCondition, type View } from '@hurrow/core/view';
+import { MEDIUM_VIEWS, type LeafCondition, type View } from '@hurrow/core/view';
 import { useFieldDate } from '../app/fieldDate.tsx';
 import { useVasculum } from '../app/vasculum.tsx';
 import { Beginnings } from './Beginnings.tsx';
@@ -21,6 +23,7 @@ import { Opening, PageHead, Problem, Tabs } from '../app/parts.tsx';
 import { taxaAsked, withTaxonAt } from '../app/taxaAsked.ts';
 import ui from '../app/parts.module.css';
 import styles from './contrast.module.css';
+import { viewInWords } from '../language/inWords.ts';
 
 const MOST = 4;
 
@@ -46,24 +49,31 @@ export default function LookalikesPlace({ courseId }: { courseId: string }) {
   const places = taxaAsked(search.get('taxa') ?? held.join(',')).slice(0, MOST);
   const asked = places.filter(Boolean);
   const ground = useGround(courseId, view, level, asked, search.get('only') ?? '');
-  if (!ground) return <Opening>Opening the library…</Opening>;
+  if (!ground)
+    return (
+      <Opening>
+        <Trans>Opening the library…</Trans>
+      </Opening>
+    );
   const base = `/c/${courseId}/lookalikes`;
   return (
     <section className={ui['page']}>
-      <PageHead title="Lookalikes">
+      <PageHead title={t`Lookalikes`}>
         <span className="quiet">
-          {ground.setting.list.length} taxa, {viewInWords(ground.setting.view)}
+          <Trans>
+            {ground.setting.list.length} taxa, {viewInWords(ground.setting.view)}
+          </Trans>
         </span>
       </PageHead>
       <Tabs
-        label="Parts of Lookalikes"
+        label={t`Parts of Lookalikes`}
         tabs={[
-          { to: `${base}?${search.toString()}`, title: 'Contrast', end: true },
-          { to: `${base}/map`, title: 'Pair map' },
-          { to: `${base}/marks`, title: 'Marks' },
-          { to: `${base}/keys`, title: 'Keys' },
-          { to: `${base}/rules`, title: 'Rules of thumb' },
-          { to: `${base}/identify`, title: 'Name a specimen' },
+          { to: `${base}?${search.toString()}`, title: t`Contrast`, end: true },
+          { to: `${base}/map`, title: t`Pair map` },
+          { to: `${base}/marks`, title: t`Marks` },
+          { to: `${base}/keys`, title: t`Keys` },
+          { to: `${base}/rules`, title: t`Rules of thumb` },
+          { to: `${base}/identify`, title: t`Name a specimen` },
         ]}
       />
       <ViewChoice seen={seen} onChange={setSeen} />
@@ -94,16 +104,18 @@ function ContrastTab({ ground, asked, base }: { ground: Ground; asked: string[];
     <>
       <h2 className={styles['contrast-title']}>
         {a && b
-          ? `${chosen.map(({ taxon }) => commonName(taxon)).join(' or ')}?`
-          : 'Two to four trees side by side'}
+          ? `${chosen.map(({ taxon }) => commonName(taxon)).join(t` or `)}?`
+          : t`Two to four trees side by side`}
       </h2>
       <div className={styles['pair-choice']}>
         {places.map((place) => (
           <label key={place}>
-            <span className="visually-hidden">{['First', 'Second', 'Third', 'Fourth'][place]} tree</span>
+            <span className="visually-hidden">
+              <Trans>{[t`First`, t`Second`, t`Third`, t`Fourth`][place]} tree</Trans>
+            </span>
             <select value={known[place] ?? ''} onChange={(event) => choose(place, event.target.value)}>
               <option value="">
-                {place < 2 ? 'choose a tree' : place < known.length ? 'none' : 'and another'}
+                {place < 2 ? t`choose a tree` : place < known.length ? t`none` : t`and another`}
               </option>
               {profiles
                 .filter(({ taxon }) => taxon.id === known[place] || !known.includes(taxon.id))
@@ -125,7 +137,7 @@ function ContrastTab({ ground, asked, base }: { ground: Ground; asked: string[];
               ).then(setProblem)
             }
           >
-            Print
+            <Trans>Print</Trans>
           </Button>
         )}
       </div>

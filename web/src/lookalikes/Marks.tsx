@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { useState } from 'react';
@@ -23,7 +25,7 @@ export function Marks({ ground }: { ground: Ground }) {
   const set = sets.find(({ id }) => id === chosen) ?? sets[0];
   const taxa = set?.taxa ?? setting.list.slice(0, 6).map(({ taxon }) => taxon.id);
   const { work, rows } = useRecalled(ground, taxa, whole);
-  const title = `${set ? set.title : 'These trees'}: ${whole ? 'what singles each out' : 'what to remember'}`;
+  const title = `${set ? set.title : t`These trees`}: ${whole ? t`what singles each out` : t`what to remember`}`;
   const print = () =>
     printSheet('marks', { title, rows: printedRows(rows!) }, course?.id).then(setProblem, () => undefined);
   return (
@@ -31,7 +33,7 @@ export function Marks({ ground }: { ground: Ground }) {
       <div className={styles['pair-choice']}>
         {sets.length > 0 && (
           <label>
-            Recap of{' '}
+            <Trans>Recap of</Trans>{' '}
             <select value={set?.id} onChange={(event) => setChosen(event.target.value)}>
               {sets.map(({ id, title: name }) => (
                 <option key={id} value={id}>
@@ -42,18 +44,22 @@ export function Marks({ ground }: { ground: Ground }) {
           </label>
         )}
         <label>
-          Told from{' '}
+          <Trans>Told from</Trans>{' '}
           <select value={String(whole)} onChange={(event) => setWhole(event.target.value === 'true')}>
-            <option value="false">the others of the set: one thing to remember</option>
-            <option value="true">every tree on the list: the fewest marks</option>
+            <option value="false">
+              <Trans>the others of the set: one thing to remember</Trans>
+            </option>
+            <option value="true">
+              <Trans>every tree on the list: the fewest marks</Trans>
+            </option>
           </select>
         </label>
         <Button disabled={!rows} onClick={() => void print()}>
-          Print this list
+          <Trans>Print this list</Trans>
         </Button>
       </div>
       {problem && <Problem>{problem}</Problem>}
-      <Working work={work} what={`Looking for marks against ${setting.list.length - 1} others…`} />
+      <Working work={work} what={t`Looking for marks against ${setting.list.length - 1} others…`} />
       {rows && <RecalledTable rows={rows} ground={ground} whole={whole} />}
       <RulesFor taxa={taxa} ground={ground} />
     </>
@@ -88,8 +94,10 @@ function RecalledTable({
     <table className={ui['plain-table']}>
       <thead>
         <tr>
-          <th>Taxon</th>
-          <th>{whole ? 'The fewest marks that tell it from every other one on the list' : 'Remember'}</th>
+          <th>
+            <Trans>Taxon</Trans>
+          </th>
+          <th>{whole ? t`The fewest marks that tell it from every other one on the list` : t`Remember`}</th>
         </tr>
       </thead>
       <tbody>
@@ -108,7 +116,7 @@ function RecalledTable({
               {marks.length ? (
                 <strong>{marks.join('; ')}</strong>
               ) : (
-                'Nothing seen in this view singles it out.'
+                t`Nothing seen in this view singles it out.`
               )}
               {remarks.map(({ text, against }) => (
                 <small key={text} className={against ? 'rust' : 'quiet'}>
@@ -134,7 +142,9 @@ function RulesFor({ taxa, ground }: { taxa: readonly string[]; ground: Ground })
   if (recalled.length === 0) return null;
   return (
     <>
-      <h2>Rules of thumb for these</h2>
+      <h2>
+        <Trans>Rules of thumb for these</Trans>
+      </h2>
       <ul>
         {recalled.map((rule) => (
           <li key={rule.id}>

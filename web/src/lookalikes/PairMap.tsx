@@ -1,10 +1,12 @@
+import { t } from '@lingui/core/macro';
+import { inTongue } from '../language/inTongue.ts';
+import { Plural, Trans } from '@lingui/react/macro';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { SETTLED_AT, verdictOf } from '@hurrow/core/evidence';
 import { characterName } from '@hurrow/core/score';
-import { dayLabel, midMonth, MONTHS } from '@hurrow/core/season';
+import { midMonth } from '@hurrow/core/season';
 import { commonName } from '@hurrow/core/taxon';
-import { listInWords } from '@hurrow/core/view';
 import { useFieldDate } from '../app/fieldDate.tsx';
 import { useWork } from '../workers/useWork.ts';
 import { Working } from '../workers/Working.tsx';
@@ -13,6 +15,7 @@ import styles from './pairMap.module.css';
 import { LinkButton } from '../app/parts.tsx';
 import ui from '../app/parts.module.css';
 import { color } from '../app/tokens.ts';
+import { MONTHS, dayLabel, listInWords } from '../language/inWords.ts';
 
 const LABELS = 128;
 
@@ -29,54 +32,65 @@ export function PairMap({ ground, base }: { ground: Ground; base: string }) {
   const found = map.result;
   return (
     <>
-      <Working work={map} what="Comparing every pair…" />
+      <Working work={map} what={t`Comparing every pair…`} />
       {found && (
         <div className={styles['pair-map']}>
           <div>
             <p>
               <strong>
                 {found.hardCount === 0
-                  ? `All ${found.pairs.length} pairs are settled on ${dayLabel(day)}.`
-                  : `${found.hardCount} of ${found.pairs.length} pairs are not settled on ${dayLabel(day)}.`}
+                  ? t`All ${found.pairs.length} pairs are settled on ${dayLabel(day)}.`
+                  : t`${found.hardCount} of ${found.pairs.length} pairs are not settled on ${dayLabel(day)}.`}
               </strong>
             </p>
             <Matrix pairs={found.pairs} order={found.order} name={name} to={to} />
           </div>
           <div>
-            <h2>The hard pairs</h2>
+            <h2>
+              <Trans>The hard pairs</Trans>
+            </h2>
             <ol className={styles['hard-pairs']}>
               {found.hard.map(({ a, b, error, best, gaps }) => (
                 <li key={`${a}-${b}`}>
                   <Link to={to(a, b)}>
-                    {name(a)} and {name(b)}
+                    <Trans>
+                      {name(a)} and {name(b)}
+                    </Trans>
                   </Link>{' '}
                   <span className={verdictOf(error) === 'doubtful' ? 'gold' : 'rust'}>
-                    {verdictOf(error)}, {(100 * error).toFixed(1)} %
+                    {inTongue(verdictOf(error))}, {(100 * error).toFixed(1)} %
                   </span>
                   <small>
                     {best.length
-                      ? `Look at ${listInWords(best.map(character))}.`
-                      : 'Nothing that is scored for both differs here.'}
+                      ? t`Look at ${listInWords(best.map(character))}.`
+                      : t`Nothing that is scored for both differs here.`}
                     {gaps.length > 0 &&
-                      ` Scored for one only: ${listInWords(gaps.slice(0, 3).map(character))}.`}
+                      t` Scored for one only: ${listInWords(gaps.slice(0, 3).map(character))}.`}
                   </small>
                 </li>
               ))}
             </ol>
             {found.hardCount > found.hard.length && (
               <p className="quiet">
-                And {found.hardCount - found.hard.length} more, all less hard than these. Show more organs or
-                allow more aids to see fewer.
+                <Trans>
+                  And {found.hardCount - found.hard.length} more, all less hard than these. Show more organs
+                  or allow more aids to see fewer.
+                </Trans>
               </p>
             )}
             {found.gaps.length > 0 && (
               <>
-                <h2>What to score next</h2>
+                <h2>
+                  <Trans>What to score next</Trans>
+                </h2>
                 <ul className={styles['hard-pairs']}>
                   {found.gaps.map(({ characterId, taxa, pairs }) => (
                     <li key={characterId}>
-                      {taxa.length === 1 ? 'One taxon lacks' : `${taxa.length} taxa lack`}{' '}
-                      {character(characterId)}; it could settle {pairs} {pairs === 1 ? 'pair' : 'pairs'} more.
+                      <Trans>
+                        <Plural value={taxa.length} one="One taxon lacks" other="# taxa lack" />{' '}
+                        {character(characterId)}; it could settle {pairs}{' '}
+                        <Plural value={pairs} one="pair" other="pairs" /> more.
+                      </Trans>
                     </li>
                   ))}
                 </ul>
@@ -107,9 +121,15 @@ function OverYear({ ground: { asked, inputs }, pairs, onMonth }: OverYearProps) 
   );
   return (
     <>
-      <h2>Over the year</h2>
-      {!yearWanted && <LinkButton onClick={() => setYearWanted(true)}>Compare the twelve months</LinkButton>}
-      {yearWanted && <Working work={year} what="Going through the year…" />}
+      <h2>
+        <Trans>Over the year</Trans>
+      </h2>
+      {!yearWanted && (
+        <LinkButton onClick={() => setYearWanted(true)}>
+          <Trans>Compare the twelve months</Trans>
+        </LinkButton>
+      )}
+      {yearWanted && <Working work={year} what={t`Going through the year…`} />}
       {year.result && (
         <table className={`${ui['plain-table']} ${styles['year-table']}`}>
           <tbody>
@@ -129,7 +149,9 @@ function OverYear({ ground: { asked, inputs }, pairs, onMonth }: OverYearProps) 
                   />
                 </td>
                 <td>
-                  {open} not settled, {doubtful} doubtful
+                  <Trans>
+                    {open} not settled, {doubtful} doubtful
+                  </Trans>
                 </td>
               </tr>
             ))}
@@ -165,7 +187,7 @@ function Matrix({
         width={side + LABELS}
         height={side + 4}
         role="img"
-        aria-label={`Matrix of ${order.length} taxa: ${hard.length} pairs are not settled. The list of hard pairs says which.`}
+        aria-label={t`Matrix of ${order.length} taxa: ${hard.length} pairs are not settled. The list of hard pairs says which.`}
         onMouseLeave={() => setAt(undefined)}
       >
         <rect x={LABELS} y={0} width={side} height={side} fill={color('sheet')} stroke={color('line2')} />
@@ -210,8 +232,8 @@ function Matrix({
       </svg>
       <p className="quiet" aria-live="polite">
         {at
-          ? `${name(at.a)} and ${name(at.b)}: ${verdictOf(at.error)}, ${(100 * at.error).toFixed(1)} % error.`
-          : '■ not settled ▪ doubtful, blank: settled. Likes stand together. Press a mark for its contrast.'}
+          ? t`${name(at.a)} and ${name(at.b)}: ${inTongue(verdictOf(at.error))}, ${(100 * at.error).toFixed(1)} % error.`
+          : t`■ not settled ▪ doubtful, blank: settled. Likes stand together. Press a mark for its contrast.`}
       </p>
     </>
   );

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { useMemo, useState } from 'react';
@@ -11,7 +13,6 @@ import {
   type Rule,
 } from '@hurrow/core/rule';
 import { commonName } from '@hurrow/core/taxon';
-import { listInWords } from '@hurrow/core/view';
 import { call } from '../app/api.ts';
 import { useSaved } from '../library/useSaved.tsx';
 import { useWork } from '../workers/useWork.ts';
@@ -23,6 +24,7 @@ import type { Ground } from './setting.ts';
 import styles from './rules.module.css';
 import { LinkButton, Problem } from '../app/parts.tsx';
 import { useSaving } from '../app/useSaving.ts';
+import { listInWords } from '../language/inWords.ts';
 
 /** Rules of thumb: those that are kept, each checked against the list; a form for a new one; and what the list itself proposes. */
 export function Rules({ ground }: { ground: Ground }) {
@@ -31,19 +33,23 @@ export function Rules({ ground }: { ground: Ground }) {
   const { save, problem } = useSaving();
   const keep = (rule: Rule & { words?: string }) =>
     save(() => call('POST /api/library/rules', { body: { rule, baseRevision: held?.revision ?? 0 } }), {
-      done: ({ revision }) => saved('The rule is kept.', revision),
+      done: ({ revision }) => saved(t`The rule is kept.`, revision),
     }).then(() => undefined);
   const drop = (id: string) =>
     save(() => call('DELETE /api/library/rules/{id}', { params: { id } }), {
-      done: ({ revision }) => saved('The rule is taken away.', revision),
+      done: ({ revision }) => saved(t`The rule is taken away.`, revision),
     });
   return (
     <div className={styles['rules']}>
       <div>
-        <h2>Rules of this course</h2>
+        <h2>
+          <Trans>Rules of this course</Trans>
+        </h2>
         {problem && <Problem>{problem}</Problem>}
         {held?.rules.length === 0 && (
-          <p className="quiet">None yet. Write one below, or keep one that the list proposes.</p>
+          <p className="quiet">
+            <Trans>None yet. Write one below, or keep one that the list proposes.</Trans>
+          </p>
         )}
         <ul className={styles['rule-list']}>
           {held?.rules.map((rule) => (
@@ -69,7 +75,10 @@ const wordsOf = (rule: Rule & { words?: string }, { setting, vocabulary, course 
 function KeptLine({ rule, ground, drop }: { rule: KeptRule; ground: Ground; drop(): void }) {
   return (
     <li>
-      <strong>{wordsOf(rule, ground)}</strong> <LinkButton onClick={drop}>Take away</LinkButton>
+      <strong>{wordsOf(rule, ground)}</strong>{' '}
+      <LinkButton onClick={drop}>
+        <Trans>Take away</Trans>
+      </LinkButton>
       {rule.words && <small>{wordsOf({ conditions: rule.conditions, then: rule.then }, ground)}</small>}
       <RuleFinding rule={rule} ground={ground} />
     </li>
@@ -93,25 +102,35 @@ function RuleFinding({ rule, ground }: { rule: Rule; ground: Ground }) {
   const name = (id: string) => commonName(setting.list.find(({ taxon }) => taxon.id === id)!.taxon);
   const names = (ids: readonly string[]) => listInWords(ids.map(name));
   if (check.rate === undefined)
-    return <small className="gold">Nothing on the list shows this in the view and on the date chosen.</small>;
+    return (
+      <small className="gold">
+        <Trans>Nothing on the list shows this in the view and on the date chosen.</Trans>
+      </small>
+    );
   return (
     <small>
       {check.exceptions.length === 0 ? (
-        <span className={styles['settled']}>Holds without exception. </span>
+        <span className={styles['settled']}>
+          <Trans>Holds without exception.</Trans>{' '}
+        </span>
       ) : (
         <span className="rust">
-          Exceptions:{' '}
-          {check.exceptions
-            .map(({ taxonId, share }) => `${name(taxonId)}${share < 0.97 ? ' (in part)' : ''}`)
-            .join(', ')}
-          .{' '}
+          <Trans>
+            Exceptions:{' '}
+            {check.exceptions
+              .map(({ taxonId, share }) => `${name(taxonId)}${share < 0.97 ? t` (in part)` : ''}`)
+              .join(', ')}
+            .
+          </Trans>{' '}
         </span>
       )}
-      Right for {Math.round(100 * check.rate)} % of what shows it. Covers {check.covered.length}
-      {check.covered.length > 0 && check.covered.length < 7 ? `: ${names(check.covered)}` : ''}.
-      {check.notReached.length > 0 && ` Does not reach ${names(check.notReached)}.`}
-      {beyond.length > 0 && ` In the library also ${listInWords(beyond)} bends it.`}
-      {check.unknown.length > 0 && ` Not known or not seen for ${check.unknown.length} others.`}
+      <Trans>
+        Right for {Math.round(100 * check.rate)} % of what shows it. Covers {check.covered.length}
+        {check.covered.length > 0 && check.covered.length < 7 ? `: ${names(check.covered)}` : ''}.
+        {check.notReached.length > 0 && t` Does not reach ${names(check.notReached)}.`}
+        {beyond.length > 0 && t` In the library also ${listInWords(beyond)} bends it.`}
+        {check.unknown.length > 0 && t` Not known or not seen for ${check.unknown.length} others.`}
+      </Trans>
     </small>
   );
 }
@@ -142,16 +161,20 @@ function RuleForm({
         });
       }}
     >
-      <h2>A new rule</h2>
+      <h2>
+        <Trans>A new rule</Trans>
+      </h2>
       <p>
-        <strong>If</strong>{' '}
+        <strong>
+          <Trans>If</Trans>
+        </strong>{' '}
         {conditions.map((condition, i) => (
           <span key={i} className={styles['chosen']}>
-            {i > 0 && 'and '}
+            {i > 0 && t`and `}
             {conditionInWords(condition, vocabulary, audience, units)}{' '}
             <button
               type="button"
-              aria-label={`Take out ${conditionInWords(condition, vocabulary, audience, units)}`}
+              aria-label={t`Take out ${conditionInWords(condition, vocabulary, audience, units)}`}
               onClick={() => setConditions(conditions.filter((_, j) => j !== i))}
             >
               ×
@@ -163,21 +186,24 @@ function RuleForm({
             vocabulary={setting.vocabulary}
             audience={audience}
             units={units}
-            label="If"
+            label={t`If`}
             onPick={(condition) => setConditions([...conditions, condition])}
           />
         )}
       </p>
       <p>
-        <strong>then</strong> <ThenChoice ground={ground} then={then} onChange={setThen} />
+        <strong>
+          <Trans>then</Trans>
+        </strong>{' '}
+        <ThenChoice ground={ground} then={then} onChange={setThen} />
       </p>
       {rule && <RuleFinding rule={rule} ground={ground} />}
       <label>
-        In your own words, if you like
+        <Trans>In your own words, if you like</Trans>
         <input value={words} maxLength={300} onChange={(event) => setWords(event.target.value)} />
       </label>
       <Button type="primary" htmlType="submit" disabled={!rule}>
-        Keep the rule
+        <Trans>Keep the rule</Trans>
       </Button>
     </form>
   );
@@ -202,28 +228,32 @@ function ThenChoice({ ground: { setting }, then, onChange }: ThenChoiceProps) {
             then,
             setting.list.map(({ taxon }) => taxon),
           )}{' '}
-          <button type="button" aria-label="Take out what it concludes" onClick={() => onChange(undefined)}>
+          <button
+            type="button"
+            aria-label={t`Take out what it concludes`}
+            onClick={() => onChange(undefined)}
+          >
             ×
           </button>
         </span>
       )}
       {(!then || then.kind === 'taxa') && (
         <select
-          aria-label="Then it is"
+          aria-label={t`Then it is`}
           value=""
           onChange={(event) => onChange(concluded(then, event.target.value))}
         >
-          <option value="">{then ? 'or…' : 'choose what it is'}</option>
+          <option value="">{then ? t`or…` : t`choose what it is`}</option>
           {!then && (
             <>
-              <optgroup label="A genus">
+              <optgroup label={t`A genus`}>
                 {genera.map((genus) => (
                   <option key={genus} value={`genus|${genus}`}>
                     {genus}
                   </option>
                 ))}
               </optgroup>
-              <optgroup label="A family">
+              <optgroup label={t`A family`}>
                 {families.map((family) => (
                   <option key={family} value={`family|${family}`}>
                     {family}
@@ -232,7 +262,7 @@ function ThenChoice({ ground: { setting }, then, onChange }: ThenChoiceProps) {
               </optgroup>
             </>
           )}
-          <optgroup label="Trees by name">
+          <optgroup label={t`Trees by name`}>
             {setting.list.map(({ taxon }) => (
               <option key={taxon.id} value={`taxon|${taxon.id}`}>
                 {commonName(taxon)}
@@ -253,29 +283,35 @@ function Proposals({ ground, keep }: { ground: Ground; keep(rule: Rule): void })
   const shown = work.result?.slice(0, all ? 200 : 14) ?? [];
   return (
     <div>
-      <h2>What the list proposes</h2>
-      <Working work={work} what="Going through the states…" />
+      <h2>
+        <Trans>What the list proposes</Trans>
+      </h2>
+      <Working work={work} what={t`Going through the states…`} />
       {work.result?.length === 0 && (
         <p className="quiet">
-          No rule of one or two states holds for three taxa without exception in this view.
+          <Trans>No rule of one or two states holds for three taxa without exception in this view.</Trans>
         </p>
       )}
       <ul className={styles['rule-list']}>
         {shown.map(({ conditions, then, covered, excluded }) => (
           <li key={JSON.stringify([conditions, then])}>
             {wordsOf({ conditions, then }, ground)}{' '}
-            <LinkButton onClick={() => keep({ conditions, then })}>Keep</LinkButton>
+            <LinkButton onClick={() => keep({ conditions, then })}>
+              <Trans>Keep</Trans>
+            </LinkButton>
             <small>
-              No exception. Holds for{' '}
-              {covered.length < 6 ? listInWords(covered.map(name)) : `${covered.length} taxa`}; rules out{' '}
-              {excluded.length}.
+              <Trans>
+                No exception. Holds for{' '}
+                {covered.length < 6 ? listInWords(covered.map(name)) : t`${covered.length} taxa`}; rules out{' '}
+                {excluded.length}.
+              </Trans>
             </small>
           </li>
         ))}
       </ul>
       {work.result && work.result.length > 14 && (
         <LinkButton onClick={() => setAll(!all)}>
-          {all ? 'Only the first' : `All ${work.result.length}`}
+          {all ? t`Only the first` : t`All ${work.result.length}`}
         </LinkButton>
       )}
     </div>

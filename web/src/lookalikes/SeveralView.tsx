@@ -1,14 +1,16 @@
+import { t } from '@lingui/core/macro';
+import { inTongue } from '../language/inTongue.ts';
+import { Trans } from '@lingui/react/macro';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { contrastOf, scoresInView, type ProfiledTaxon } from '@hurrow/core/evidence';
 import { characterName, valueInWords } from '@hurrow/core/score';
-import { dayLabel } from '@hurrow/core/season';
 import { commonName } from '@hurrow/core/taxon';
-import { listInWords } from '@hurrow/core/view';
 import { ContrastFigure } from './ContrastFigure.tsx';
 import type { Ground } from './setting.ts';
 import styles from './contrast.module.css';
 import ui from '../app/parts.module.css';
+import { dayLabel, listInWords } from '../language/inWords.ts';
 
 /** Three or four trees at once: which pairs are settled, the characters that settle all of them, and what each shows. */
 export function SeveralView({ ground, taxa, base }: { ground: Ground; taxa: ProfiledTaxon[]; base: string }) {
@@ -35,18 +37,22 @@ export function SeveralView({ ground, taxa, base }: { ground: Ground; taxa: Prof
       <p className={styles['verdict']}>
         <strong className={hard.length === 0 ? styles['settled'] : 'rust'}>
           {hard.length === 0
-            ? `All ${found.pairs.length} pairs are settled on ${dayLabel(setting.view.day)}.`
-            : `${hard.length} of ${found.pairs.length} pairs are not settled on ${dayLabel(setting.view.day)}.`}
+            ? t`All ${found.pairs.length} pairs are settled on ${dayLabel(setting.view.day)}.`
+            : t`${hard.length} of ${found.pairs.length} pairs are not settled on ${dayLabel(setting.view.day)}.`}
         </strong>{' '}
         {hard.map(({ a, b, verdict, error }) => (
           <Link key={a + b} to={`${base}?taxa=${a},${b}`} className={styles['next']}>
-            {common(a)} and {common(b)} ({verdict}, {(100 * error).toFixed(1)} %)
+            <Trans>
+              {common(a)} and {common(b)} ({inTongue(verdict)}, {(100 * error).toFixed(1)} %)
+            </Trans>
           </Link>
         ))}
       </p>
       {found.deciding.length > 0 && (
         <p className={styles['deciding']}>
-          Look at <strong>{listInWords(found.deciding.map(name))}</strong>.
+          <Trans>
+            Look at <strong>{listInWords(found.deciding.map(name))}</strong>.
+          </Trans>
         </p>
       )}
       <ContrastFigure
@@ -61,11 +67,15 @@ export function SeveralView({ ground, taxa, base }: { ground: Ground; taxa: Prof
       <table className={`${ui['plain-table']} ${styles['ranked']}`}>
         <thead>
           <tr>
-            <th>What tells them apart, strongest first</th>
+            <th>
+              <Trans>What tells them apart, strongest first</Trans>
+            </th>
             {taxa.map(({ taxon }) => (
               <th key={taxon.id}>{commonName(taxon)}</th>
             ))}
-            <th>Tells</th>
+            <th>
+              <Trans>Tells</Trans>
+            </th>
           </tr>
         </thead>
         <tbody>
@@ -73,20 +83,29 @@ export function SeveralView({ ground, taxa, base }: { ground: Ground; taxa: Prof
             <tr key={characterId} className={found.deciding.includes(characterId) ? styles['decides'] : ''}>
               <td>
                 {name(characterId)}
-                {found.deciding.includes(characterId) && <small> decides</small>}
+                {found.deciding.includes(characterId) && (
+                  <small>
+                    {' '}
+                    <Trans>decides</Trans>
+                  </small>
+                )}
               </td>
               {taxa.map((profiled) => (
                 <td key={profiled.taxon.id}>{says(profiled, characterId)}</td>
               ))}
               <td>
-                {serves} of {found.pairs.length} pairs
+                <Trans>
+                  {serves} of {found.pairs.length} pairs
+                </Trans>
               </td>
             </tr>
           ))}
         </tbody>
       </table>
       {found.agreeing.length > 0 && (
-        <p className="quiet">They agree in {listInWords(found.agreeing.slice(0, 12).map(name))}.</p>
+        <p className="quiet">
+          <Trans>They agree in {listInWords(found.agreeing.slice(0, 12).map(name))}.</Trans>
+        </p>
       )}
     </div>
   );

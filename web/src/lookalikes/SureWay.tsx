@@ -1,10 +1,11 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { SureWay } from '@hurrow/contract/lookalikes';
 import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { useMemo, useState } from 'react';
 import { errorOf } from '@hurrow/core/evidence';
 import { characterName } from '@hurrow/core/score';
-import { listInWords } from '@hurrow/core/view';
 import { call } from '../app/api.ts';
 import { useVocabulary } from '../app/data.ts';
 import { useSaved } from '../library/useSaved.tsx';
@@ -14,6 +15,7 @@ import styles from './contrast.module.css';
 import { LinkButton, Problem } from '../app/parts.tsx';
 import ui from '../app/parts.module.css';
 import { useSaving } from '../app/useSaving.ts';
+import { listInWords } from '../language/inWords.ts';
 
 type Props = ContrastProps & { ranked: string[]; options: object };
 
@@ -30,14 +32,21 @@ export function SureWay(props: Props) {
   if (!note)
     return (
       <p className={styles['sure-way']}>
-        <LinkButton onClick={() => setEditing(true)}>Write down the sure way to tell them apart</LinkButton>
+        <LinkButton onClick={() => setEditing(true)}>
+          <Trans>Write down the sure way to tell them apart</Trans>
+        </LinkButton>
       </p>
     );
   return (
     <div className={styles['sure-way']}>
       <p>
-        <strong>The sure way:</strong> {note.text}{' '}
-        <LinkButton onClick={() => setEditing(true)}>Change</LinkButton>
+        <strong>
+          <Trans>The sure way:</Trans>
+        </strong>{' '}
+        {note.text}{' '}
+        <LinkButton onClick={() => setEditing(true)}>
+          <Trans>Change</Trans>
+        </LinkButton>
       </p>
       <Check {...props} note={note} />
     </div>
@@ -51,7 +60,11 @@ function Check({ list, a, b, view, audience, note, options }: Props & { note: Su
     [list, a, b, note, vocabulary, view, options],
   );
   if (note.characters.length === 0)
-    return <p className="quiet">It names no character, so it cannot be checked against the scores.</p>;
+    return (
+      <p className="quiet">
+        <Trans>It names no character, so it cannot be checked against the scores.</Trans>
+      </p>
+    );
   const names = (ids: readonly string[]) =>
     listInWords(
       ids.flatMap((id) => (vocabulary.has(id) ? characterName(vocabulary.get(id)!, audience) : [])),
@@ -60,10 +73,10 @@ function Check({ list, a, b, view, audience, note, options }: Props & { note: Su
   return (
     <p className={found.verdict === 'settled' ? 'quiet' : 'rust'} role="note">
       {found.verdict === 'settled'
-        ? `The scores bear it out: ${names(note.characters)} alone leave ${error} error.`
-        : `The scores do not bear it out in this view: ${names(note.characters)} alone leave ${error} error.`}
+        ? t`The scores bear it out: ${names(note.characters)} alone leave ${error} error.`
+        : t`The scores do not bear it out in this view: ${names(note.characters)} alone leave ${error} error.`}
       {found.unseen.length > 0 &&
-        ` ${names(found.unseen)} cannot be seen here on this date, or is not scored for both.`}
+        t` ${names(found.unseen)} cannot be seen here on this date, or is not scored for both.`}
     </p>
   );
 }
@@ -95,7 +108,7 @@ function Form({
         }),
       {
         done: async ({ revision: made }) => {
-          await saved(text.trim() ? 'The sure way is saved.' : 'The sure way is taken away.', made);
+          await saved(text.trim() ? t`The sure way is saved.` : t`The sure way is taken away.`, made);
           close();
         },
       },
@@ -110,10 +123,12 @@ function Form({
       }}
     >
       <label>
-        The sure way, in your own words
+        <Trans>The sure way, in your own words</Trans>
         <textarea value={text} rows={2} maxLength={600} onChange={(event) => setText(event.target.value)} />
       </label>
-      <p className="quiet">It rests on</p>
+      <p className="quiet">
+        <Trans>It rests on</Trans>
+      </p>
       <div className={ui['chips']}>
         {shown.map((id) => (
           <button
@@ -129,9 +144,11 @@ function Form({
       </div>
       {problem && <Problem>{problem}</Problem>}
       <Button type="primary" htmlType="submit">
-        Save the sure way
+        <Trans>Save the sure way</Trans>
       </Button>{' '}
-      <Button onClick={close}>Leave without saving</Button>
+      <Button onClick={close}>
+        <Trans>Leave without saving</Trans>
+      </Button>
     </form>
   );
 }

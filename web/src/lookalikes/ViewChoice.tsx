@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import {
   AIDS,
   MEDIA,
@@ -10,6 +12,7 @@ import {
 import type { Level, ShownOrgan } from '@hurrow/core/vocabulary';
 import { Chips } from '../app/parts.tsx';
 import styles from './contrast.module.css';
+import { inTongue } from '../language/inTongue.ts';
 
 /** What is looked at, with what, by whom: all of a view but its day. */
 export interface Seen {
@@ -37,38 +40,47 @@ export function ViewChoice({ seen, onChange }: { seen: Seen; onChange(seen: Seen
   return (
     <details className={styles['view-choice']}>
       <summary>
-        Seen as a {MEDIUM_TITLES[medium]}: {organs.map((organ) => SHOWN_TITLES[organ]).join(', ')}
+        <Trans>
+          Seen as a {inTongue(MEDIUM_TITLES[medium])}:{' '}
+          {organs.map((organ) => inTongue(SHOWN_TITLES[organ])).join(', ')}
+        </Trans>
       </summary>
       <label>
-        Medium{' '}
+        <Trans>Medium</Trans>{' '}
         <select value={medium} onChange={(event) => onChange(seenAs(event.target.value as Medium, level))}>
           {MEDIA.map((each) => (
             <option key={each} value={each}>
-              {MEDIUM_TITLES[each]}
+              {inTongue(MEDIUM_TITLES[each])}
             </option>
           ))}
         </select>
       </label>
       <Chips
-        title="Shown"
+        title={t`Shown`}
         all={Object.keys(SHOWN_TITLES) as ShownOrgan[]}
         chosen={organs}
-        name={(organ) => SHOWN_TITLES[organ]}
+        name={(organ) => inTongue(SHOWN_TITLES[organ])}
         flip={(organ) => organs.join() !== organ && onChange({ ...seen, organs: flip(organs, organ) })}
       />
       <Chips
-        title="May be used"
+        title={t`May be used`}
         all={[...AIDS]}
         chosen={aids}
-        name={(aid) => aid}
+        name={(aid) => inTongue(aid)}
         flip={(aid) => aid !== 'eye' && onChange({ ...seen, aids: flip(aids, aid) })}
       />
       <label>
-        Characters up to{' '}
+        <Trans>Characters up to</Trans>{' '}
         <select value={level} onChange={(event) => onChange({ ...seen, level: event.target.value as Level })}>
-          <option value="beginner">beginner</option>
-          <option value="intermediate">intermediate</option>
-          <option value="advanced">advanced</option>
+          <option value="beginner">
+            <Trans>beginner</Trans>
+          </option>
+          <option value="intermediate">
+            <Trans>intermediate</Trans>
+          </option>
+          <option value="advanced">
+            <Trans>advanced</Trans>
+          </option>
         </select>
       </label>
     </details>

@@ -1,15 +1,18 @@
+import { plural, t } from '@lingui/core/macro';
+import { inTongue } from '../language/inTongue.ts';
+import { Trans } from '@lingui/react/macro';
 import { useMemo } from 'react';
 import { pairOverYear } from '@hurrow/core/evidence';
 import { canMeet, comparedHabitats, growsHere } from '@hurrow/core/range';
-import { dateOfDay, MONTHS, midMonth } from '@hurrow/core/season';
+import { dateOfDay, midMonth } from '@hurrow/core/season';
 import { commonName } from '@hurrow/core/taxon';
 import { useQuery } from '@tanstack/react-query';
-import { listInWords } from '@hurrow/core/view';
 import { call } from '../app/api.ts';
 import { useVocabulary } from '../app/data.ts';
 import { useFieldDate } from '../app/fieldDate.tsx';
 import type { ContrastProps } from './contrastProps.ts';
 import styles from './contrast.module.css';
+import { MONTHS, listInWords } from '../language/inWords.ts';
 
 const MARKS = { settled: '●', doubtful: '◐', 'not settled': '○' } as const;
 
@@ -23,14 +26,14 @@ export function YearStrip({ list, a, b, view, site, options }: ContrastProps & {
   );
   return (
     <div className={styles['year']}>
-      <ol aria-label="The same view month by month">
+      <ol aria-label={t`The same view month by month`}>
         {year.map(({ month, error, verdict }, i) => (
           <li key={month}>
             <button
               className={{ settled: '', doubtful: 'gold', 'not settled': 'rust' }[verdict]}
               aria-current={dateOfDay(day).month === i + 1}
               onClick={() => setDay(midMonth(i))}
-              title={`${month}: ${verdict}, ${(100 * error).toFixed(1)} % error`}
+              title={t`${month}: ${inTongue(verdict)}, ${(100 * error).toFixed(1)} % error`}
             >
               <span aria-hidden="true">{MARKS[verdict]}</span> {MONTHS[i]}
               <span className="visually-hidden"> {verdict}</span>
@@ -38,7 +41,9 @@ export function YearStrip({ list, a, b, view, site, options }: ContrastProps & {
           </li>
         ))}
       </ol>
-      <span className="quiet">● settled ◐ doubtful ○ not settled, month by month.</span>
+      <span className="quiet">
+        <Trans>● settled ◐ doubtful ○ not settled, month by month.</Trans>
+      </span>
       {site && <Meeting a={a} b={b} site={site} />}
     </div>
   );
@@ -66,10 +71,10 @@ function Meeting({
   return (
     <span className="quiet">
       {meet === 'yes'
-        ? 'Both grow about the site of the course.'
+        ? t`Both grow about the site of the course.`
         : meet === 'no'
-          ? `They do not meet at the site: ${absent.join(' and ')} ${absent.length > 1 ? 'are' : 'is'} not recorded there.`
-          : 'Whether they meet at the site is not known: a range is missing.'}{' '}
+          ? t`They do not meet at the site: ${absent.join(t` and `)} ${plural(absent.length, { one: 'is', other: 'are' })} not recorded there.`
+          : t`Whether they meet at the site is not known: a range is missing.`}{' '}
       <Habitat a={a} b={b} />
     </span>
   );
@@ -84,11 +89,15 @@ function Habitat({ a, b }: Pick<ContrastProps, 'a' | 'b'>) {
   const words = (ids: readonly string[]) =>
     listInWords(ids.map((id) => states.find((state) => state.id === id)?.term ?? id));
   return found.shared.length > 0 ? (
-    <>They share {words(found.shared)}.</>
+    <>
+      <Trans>They share {words(found.shared)}.</Trans>
+    </>
   ) : (
     <>
-      Their habitats differ: {commonName(a.taxon)} {words(found.onlyFirst)}, {commonName(b.taxon)}{' '}
-      {words(found.onlySecond)}.
+      <Trans>
+        Their habitats differ: {commonName(a.taxon)} {words(found.onlyFirst)}, {commonName(b.taxon)}{' '}
+        {words(found.onlySecond)}.
+      </Trans>
     </>
   );
 }

@@ -1,6 +1,7 @@
 import { couplets, type Appraisal, type Key } from '@hurrow/core/key';
 import { commonName, type Taxon } from '@hurrow/core/taxon';
 import { LEAVES_TITLES } from '@hurrow/core/view';
+import { inTongue } from '../language/inTongue.ts';
 
 export type Layout = 'bracketed' | 'indented';
 
@@ -11,7 +12,7 @@ export const nameOf = (taxon: Taxon | undefined, id: string): string => (taxon ?
 
 /** The condition that a key is for, where the date leaves it open: “, bare of leaves”. */
 export const leavesOf = ({ view }: Pick<Key, 'view'>): string =>
-  view.leaves ? `, ${LEAVES_TITLES[view.leaves]}` : '';
+  view.leaves ? `, ${inTongue(LEAVES_TITLES[view.leaves])}` : '';
 
 /** The number of the couplet at which most noisy readers are lost, with the share of all that is lost there. */
 export function weakestOf({

@@ -1,5 +1,5 @@
+import { plural, t } from '@lingui/core/macro';
 import type { LeafCondition } from '@hurrow/core/view';
-import { counted } from '@hurrow/core/words';
 
 /** What a date leaves open, and what is taken for it: “About 15 Oct 12 of 42 trees may still be in leaf or bare; figures are over both, a key is for the likelier.” */
 export function leavesInWords(
@@ -9,9 +9,9 @@ export function leavesInWords(
   leaves: LeafCondition | undefined,
 ): string {
   const taken = {
-    either: 'figures are over both, a key is for the likelier',
-    on: 'here they are taken to be in leaf',
-    off: 'here they are taken to be bare',
+    either: t`figures are over both, a key is for the likelier`,
+    on: t`here they are taken to be in leaf`,
+    off: t`here they are taken to be bare`,
   }[leaves ?? 'either'];
-  return `About ${date} ${open} of ${counted(of, 'tree')} may be in leaf or bare; ${taken}.`;
+  return t`About ${date} ${open} of ${plural(of, { one: '# tree', other: '# trees' })} may be in leaf or bare; ${taken}.`;
 }

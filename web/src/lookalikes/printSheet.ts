@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { download } from '../app/download.ts';
 /**
  * Asks the server for a sheet as PDF and hands it to the browser to be kept or printed.
@@ -13,11 +14,11 @@ export async function printSheet(
     headers: { 'content-type': 'application/json', 'x-hurrow': '1' },
     body: JSON.stringify({ ...body, course: courseId ?? '-' }),
   }).catch(() => undefined);
-  if (!answer) return 'No connection to the server. Try again when you are back online.';
+  if (!answer) return t`No connection to the server. Try again when you are back online.`;
   if (!answer.ok)
     return (
       ((await answer.json().catch(() => ({}))) as { message?: string }).message ??
-      'The sheet could not be made.'
+      t`The sheet could not be made.`
     );
   download(`${kind}.pdf`, await answer.blob());
   return undefined;

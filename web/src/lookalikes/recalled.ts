@@ -1,11 +1,11 @@
+import { plural, t } from '@lingui/core/macro';
 import { conditionInWords } from '@hurrow/core/condition';
 import { shownInWords, type ProfiledTaxon, type SinglesOut } from '@hurrow/core/evidence';
 import { borneOut, type Remembered } from '@hurrow/core/recap';
 import { characterName } from '@hurrow/core/score';
 import { commonName } from '@hurrow/core/taxon';
-import { listInWords } from '@hurrow/core/view';
-import { counted } from '@hurrow/core/words';
 import type { Ground } from './setting.ts';
+import { listInWords } from '../language/inWords.ts';
 
 /** What of a ground the words of a recap need. */
 export type Said = Pick<Ground, 'profiles' | 'vocabulary' | 'course'> & {
@@ -33,17 +33,17 @@ export function againstSet({ taxonId, marks, sharedInSet, sharedInList }: Rememb
   const remarks: Recalled['remarks'] = [];
   if (sharedInSet.length > 0)
     remarks.push({
-      text: `Of the set, not told from ${namesIn(sharedInSet, said)} in this view.`,
+      text: t`Of the set, not told from ${namesIn(sharedInSet, said)} in this view.`,
       against: true,
     });
   if (words.length > 0)
     remarks.push({
       text:
         sharedInList.length === 0
-          ? 'No other tree on the list shows it.'
+          ? t`No other tree on the list shows it.`
           : sharedInList.length <= NAMED
-            ? `On the whole list also ${namesIn(sharedInList, said)}.`
-            : `On the whole list also ${counted(sharedInList.length, 'other tree')}.`,
+            ? t`On the whole list also ${namesIn(sharedInList, said)}.`
+            : t`On the whole list also ${plural(sharedInList.length, { one: '# other tree', other: '# other trees' })}.`,
       against: false,
     });
   return { taxonId, ...aidOf(taxonId, said), marks: words, remarks, open: sharedInSet };
@@ -54,9 +54,9 @@ export function againstAll(found: SinglesOut, said: Said): Recalled {
   const profiled = said.profiles.find(({ taxon }) => taxon.id === found.taxonId);
   const remarks: Recalled['remarks'] = [];
   if (found.notSettled.length > 0)
-    remarks.push({ text: `Not told from ${namesIn(found.notSettled, said)} in this view.`, against: true });
+    remarks.push({ text: t`Not told from ${namesIn(found.notSettled, said)} in this view.`, against: true });
   if (!found.proved)
-    remarks.push({ text: 'These suffice; whether fewer would is not proved.', against: false });
+    remarks.push({ text: t`These suffice; whether fewer would is not proved.`, against: false });
   return {
     taxonId: found.taxonId,
     marks: found.characters.map((id) => markInWords(id, profiled, said)),
@@ -92,8 +92,8 @@ function aidOf(taxonId: string, said: Said): Pick<Recalled, 'aid'> {
     characterName(said.vocabulary.get(id)!, audience),
   );
   const checked = names.length
-    ? `The scores bear out ${listInWords(names)}.`
-    : 'Nothing in it is scored: check it by eye.';
+    ? t`The scores bear out ${listInWords(names)}.`
+    : t`Nothing in it is scored: check it by eye.`;
   return { aid: { text, checked } };
 }
 

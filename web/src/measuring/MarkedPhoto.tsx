@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { Photo } from '@hurrow/contract/photos';
 import { boxPath, markedPhoto, rulePath, type MarkedPhoto as Marked } from '@hurrow/core/measurement';
 import { color } from '../app/tokens.ts';
@@ -20,7 +21,9 @@ export function MarkedPhoto({
   const image = <image href={href} width={width} height={height} />;
   return (
     <svg viewBox={`0 0 ${width} ${height}`} role="img" aria-label={label}>
-      <title>{record.credit ? `${record.credit}, ${record.licence || 'no licence'}` : 'No credit yet'}</title>
+      <title>
+        {record.credit ? `${record.credit}, ${record.licence || t`no licence`}` : t`No credit yet`}
+      </title>
       {image}
       {insets.map(({ part, shown }, i) => (
         <g key={i}>

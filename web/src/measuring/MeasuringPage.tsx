@@ -1,3 +1,4 @@
+import { Trans } from '@lingui/react/macro';
 import type { Photo } from '@hurrow/contract/photos';
 import { Spin } from 'antd';
 import { useQuery } from '@tanstack/react-query';
@@ -39,9 +40,11 @@ export default function MeasuringPage({ courseId, taxonId }: { courseId: string;
     <section className={styles['measuring']}>
       <header>
         <h1>
-          Photos and measurements of {commonName(taxon)} <Latin names={taxon} />
+          <Trans>Photos and measurements of {commonName(taxon)}</Trans> <Latin names={taxon} />
         </h1>
-        <Link to={`/c/${courseId}/species/${taxon.id}`}>Profile</Link>
+        <Link to={`/c/${courseId}/species/${taxon.id}`}>
+          <Trans>Profile</Trans>
+        </Link>
       </header>
       <PhotoList taxonId={taxonId} photos={photos.data.photos} open={photo?.id} onOpen={setOpenId} />
       <div className={styles['measuring-stage']}>
@@ -55,10 +58,14 @@ export default function MeasuringPage({ courseId, taxonId }: { courseId: string;
           />
         ) : (
           <div className={styles['no-photo']}>
-            <h2>No photos yet</h2>
+            <h2>
+              <Trans>No photos yet</Trans>
+            </h2>
             <p>
-              Add a picture of a leaf beside a rule or a coin: set the scale on it, then click lengths, angles
-              and counts into the sheet. Or type what you measured in the sheet at the right.
+              <Trans>
+                Add a picture of a leaf beside a rule or a coin: set the scale on it, then click lengths,
+                angles and counts into the sheet. Or type what you measured in the sheet at the right.
+              </Trans>
             </p>
           </div>
         )}

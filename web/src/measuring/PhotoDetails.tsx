@@ -1,6 +1,8 @@
+import { t } from '@lingui/core/macro';
+import { inTongue } from '../language/inTongue.ts';
+import { Trans } from '@lingui/react/macro';
 import { Button } from 'antd';
 import { LICENCES, mayLeave, type Annotation, type PhotoRecord } from '@hurrow/core/measurement';
-import { MONTHS } from '@hurrow/core/season';
 import type { ShownOrgan } from '@hurrow/core/vocabulary';
 import { organTitle } from '@hurrow/core/vocabulary';
 import { SHOWN_TITLES } from '@hurrow/core/view';
@@ -11,6 +13,7 @@ import { useSaved } from '../library/useSaved.tsx';
 import styles from './measuring.module.css';
 import { Problem } from '../app/parts.tsx';
 import { useSaving } from '../app/useSaving.ts';
+import { MONTHS } from '../language/inWords.ts';
 
 type Edit = ReturnType<typeof useDraft<PhotoRecord>>;
 
@@ -32,15 +35,15 @@ export function PhotoDetails({ photoId, edit }: { photoId: string; edit: Edit })
       ))}
       <p>
         <Button type="primary" size="small" disabled={!changed} onClick={() => void save()}>
-          Save details
+          <Trans>Save details</Trans>
         </Button>{' '}
         <Button size="small" onClick={() => void takeOut()}>
-          Take the photo out
+          <Trans>Take the photo out</Trans>
         </Button>{' '}
         <span className={mayLeave(draft) ? 'quiet' : 'gold'}>
           {mayLeave(draft)
-            ? 'With credit and licence it may go into prints.'
-            : 'Without credit and licence it stays in the library.'}
+            ? t`With credit and licence it may go into prints.`
+            : t`Without credit and licence it stays in the library.`}
         </span>
       </p>
     </div>
@@ -58,14 +61,14 @@ function useDetails(photoId: string, { draft, base, settle }: Edit) {
         call('PUT /api/library/photos/{photoId}', { params, body: { record: draft, baseRevision: base } }),
       {
         done: async ({ revision }) => {
-          await saved('The photo’s details are saved.', revision);
+          await saved(t`The photo’s details are saved.`, revision);
           settle(revision);
         },
       },
     );
   const takeOut = () =>
     saving(() => call('DELETE /api/library/photos/{photoId}', { params }), {
-      done: ({ revision }) => saved('The photo is taken out.', revision),
+      done: ({ revision }) => saved(t`The photo is taken out.`, revision),
     });
   return { save, takeOut, problem };
 }
@@ -76,17 +79,17 @@ function Fields({ edit: { draft, setDraft } }: { edit: Edit }) {
   return (
     <div className={styles['photo-fields']}>
       <label>
-        Organ
+        <Trans>Organ</Trans>
         <select value={draft.organ} onChange={(event) => set('organ', event.target.value as ShownOrgan)}>
           {Object.entries(SHOWN_TITLES).map(([organ, title]) => (
             <option key={organ} value={organ}>
-              {title}
+              {inTongue(title)}
             </option>
           ))}
         </select>
       </label>
       <label>
-        Month
+        <Trans>Month</Trans>
         <select
           value={draft.month ?? ''}
           onChange={(event) => {
@@ -94,7 +97,9 @@ function Fields({ edit: { draft, setDraft } }: { edit: Edit }) {
             setDraft(event.target.value ? { ...rest, month: Number(event.target.value) } : rest);
           }}
         >
-          <option value="">not known</option>
+          <option value="">
+            <Trans>not known</Trans>
+          </option>
           {MONTHS.map((month, i) => (
             <option key={month} value={i + 1}>
               {month}
@@ -103,16 +108,18 @@ function Fields({ edit: { draft, setDraft } }: { edit: Edit }) {
         </select>
       </label>
       <label>
-        Credit
+        <Trans>Credit</Trans>
         <input value={draft.credit} onChange={(event) => set('credit', event.target.value)} />
       </label>
       <label>
-        Licence
+        <Trans>Licence</Trans>
         <select
           value={draft.licence}
           onChange={(event) => set('licence', event.target.value as PhotoRecord['licence'])}
         >
-          <option value="">not given</option>
+          <option value="">
+            <Trans>not given</Trans>
+          </option>
           {LICENCES.map((licence) => (
             <option key={licence}>{licence}</option>
           ))}
@@ -139,20 +146,22 @@ function MarkLine({
         {position}. {mark.shape}
       </span>
       <input
-        aria-label={`Words of mark ${position}`}
-        placeholder="words on the picture"
+        aria-label={t`Words of mark ${position}`}
+        placeholder={t`words on the picture`}
         value={mark.text ?? ''}
         onChange={(event) => onChange({ ...mark, text: event.target.value })}
       />
       <select
-        aria-label={`Character that mark ${position} shows`}
+        aria-label={t`Character that mark ${position} shows`}
         value={mark.characterId ?? ''}
         onChange={(event) => {
           const { characterId, state, ...rest } = mark;
           onChange(event.target.value ? { ...rest, characterId: event.target.value } : rest);
         }}
       >
-        <option value="">shows no character</option>
+        <option value="">
+          <Trans>shows no character</Trans>
+        </option>
         {[...vocabulary.values()]
           .filter((entry) => !entry.derived)
           .map((entry) => (
@@ -163,14 +172,16 @@ function MarkLine({
       </select>
       {character && character.states.length > 0 && (
         <select
-          aria-label={`State that mark ${position} shows`}
+          aria-label={t`State that mark ${position} shows`}
           value={mark.state ?? ''}
           onChange={(event) => {
             const { state, ...rest } = mark;
             onChange(event.target.value ? { ...rest, state: event.target.value } : rest);
           }}
         >
-          <option value="">any state</option>
+          <option value="">
+            <Trans>any state</Trans>
+          </option>
           {character.states.map((state) => (
             <option key={state.id} value={state.id}>
               {state.term}
@@ -178,7 +189,7 @@ function MarkLine({
           ))}
         </select>
       )}
-      <button aria-label={`Remove mark ${position}`} onClick={() => onChange(undefined)}>
+      <button aria-label={t`Remove mark ${position}`} onClick={() => onChange(undefined)}>
         ×
       </button>
     </div>

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { Photo } from '@hurrow/contract/photos';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
@@ -21,7 +23,7 @@ function useSending(taxonId: string, keepPosition: boolean, onSent: (id: string)
     const pictures = files.filter((file) => file.type.startsWith('image/'));
     const failed = files
       .filter((file) => !pictures.includes(file))
-      .map((file) => `${file.name} is no picture and was left out.`);
+      .map((file) => t`${file.name} is no picture and was left out.`);
     for (const [i, file] of pictures.entries()) {
       setSending({ done: i, all: pictures.length });
       try {
@@ -54,7 +56,7 @@ export function PhotoList({ taxonId, photos, open, onOpen }: PhotoListProps) {
   return (
     <nav
       className={styles['photo-list']}
-      aria-label="Photos"
+      aria-label={t`Photos`}
       onDragOver={(event) => event.preventDefault()}
       onDrop={(event) => {
         event.preventDefault();
@@ -67,34 +69,41 @@ export function PhotoList({ taxonId, photos, open, onOpen }: PhotoListProps) {
           aria-current={photo.id === open ? 'true' : undefined}
           onClick={() => onOpen(photo.id)}
         >
-          <img src={`/api/library/photos/${photo.id}/thumb`} alt={photo.record.caption ?? `Photo ${i + 1}`} />
+          <img
+            src={`/api/library/photos/${photo.id}/thumb`}
+            alt={photo.record.caption ?? t`Photo ${i + 1}`}
+          />
           <span>
             {photo.record.organ}
-            {photo.record.credit ? '' : ' · no credit yet'}
+            {photo.record.credit ? '' : t` · no credit yet`}
           </span>
         </button>
       ))}
       <div className={styles['photo-add']}>
-        <p>Drop pictures here, or</p>
+        <p>
+          <Trans>Drop pictures here, or</Trans>
+        </p>
         <label className={styles['file-press']}>
-          choose files
+          <Trans>choose files</Trans>
           <input type="file" accept="image/*" multiple onChange={chosen} />
         </label>
         <label className={styles['file-press']}>
-          take one
+          <Trans>take one</Trans>
           <input type="file" accept="image/*" capture="environment" onChange={chosen} />
         </label>
         <label className={styles['file-press']}>
-          a folder
+          <Trans>a folder</Trans>
           <input type="file" multiple {...{ webkitdirectory: '' }} onChange={chosen} />
         </label>
         <label>
-          <input type="checkbox" checked={keep} onChange={(event) => setKeep(event.target.checked)} /> keep
-          where it was taken (rounded for protected trees)
+          <input type="checkbox" checked={keep} onChange={(event) => setKeep(event.target.checked)} />{' '}
+          <Trans>keep where it was taken (rounded for protected trees)</Trans>
         </label>
         {sending && (
           <p role="status">
-            Sending {sending.done + 1} of {sending.all}…
+            <Trans>
+              Sending {sending.done + 1} of {sending.all}…
+            </Trans>
           </p>
         )}
         {problems.map((problem) => (

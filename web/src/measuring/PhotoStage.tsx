@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { Photo } from '@hurrow/contract/photos';
 import { useRef } from 'react';
 import { KNOWN_SIZES, markedPhoto, type Annotation, type Pixel } from '@hurrow/core/measurement';
@@ -34,14 +35,14 @@ export function PhotoStage({ marks, characterId, ...options }: PhotoStageProps) 
 
 function Tools({ stage: { tool, choose, known, setKnown } }: { stage: Stage }) {
   return (
-    <div className={ui['toolbar']} role="toolbar" aria-label="Measuring on the photo">
+    <div className={ui['toolbar']} role="toolbar" aria-label={t`Measuring on the photo`}>
       {TOOLS.map(([id, title]) => (
         <button key={id} aria-pressed={tool === id} onClick={() => choose(id)}>
           {title}
         </button>
       ))}
       <select
-        aria-label="Known size"
+        aria-label={t`Known size`}
         disabled={tool !== 'scale'}
         value={known}
         onChange={(event) => setKnown(event.target.value)}
@@ -69,7 +70,7 @@ function Frame({ stage, photo, marks }: { stage: Stage; photo: Photo; marks: rea
       className={styles['stage-frame']}
       role="application"
       tabIndex={0}
-      aria-label="Photo to measure on. Arrow keys move the crosshair, Space sets a point, Enter ends."
+      aria-label={t`Photo to measure on. Arrow keys move the crosshair, Space sets a point, Enter ends.`}
       onKeyDown={stage.keys}
     >
       <svg

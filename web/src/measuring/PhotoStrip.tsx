@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { Photo } from '@hurrow/contract/photos';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
@@ -37,7 +39,7 @@ export function PhotoChoice({
         <button
           key={photo.id}
           aria-pressed={photo.id === chosen}
-          aria-label={`Lay beside the drawing: ${photo.record.caption ?? `photo ${i + 1}`}`}
+          aria-label={t`Lay beside the drawing: ${photo.record.caption ?? t`photo ${i + 1}`}`}
           onClick={() => onChoose(photo.id === chosen ? undefined : photo.id)}
         >
           <Picture photo={photo} />
@@ -54,8 +56,8 @@ export function LargePhoto({ photo }: { photo: Photo }) {
     <figure className={styles['large-photo']}>
       <Picture photo={photo} size="screen" />
       <figcaption>
-        {caption ?? 'No caption yet'}.{' '}
-        <span className="quiet">{credit ? `${credit}, ${licence || 'no licence'}` : 'No credit yet'}</span>
+        {caption ?? t`No caption yet`}.{' '}
+        <span className="quiet">{credit ? `${credit}, ${licence || t`no licence`}` : t`No credit yet`}</span>
       </figcaption>
     </figure>
   );
@@ -76,7 +78,9 @@ export function PhotosThatShow({ taxonId, characters }: { taxonId: string; chara
       {showing.slice(0, 3).map(({ photo, shown }) => (
         <figure key={photo.id}>
           <Picture photo={photo} />
-          <figcaption className="quiet">shows {shown.join(', ')}</figcaption>
+          <figcaption className="quiet">
+            <Trans>shows {shown.join(', ')}</Trans>
+          </figcaption>
         </figure>
       ))}
     </div>
@@ -89,7 +93,7 @@ function Picture({ photo, size = 'thumb' }: { photo: Photo; size?: 'thumb' | 'sc
     <MarkedPhoto
       photo={photo}
       href={`/api/library/photos/${photo.id}/${size}`}
-      label={caption ?? `Photo of ${organ}`}
+      label={caption ?? t`Photo of ${organ}`}
     />
   );
 }

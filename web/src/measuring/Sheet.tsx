@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { sheetAsScore, sheetStatistics } from '@hurrow/core/measurement';
@@ -40,11 +42,13 @@ export function Sheet(props: SheetProps) {
   const vocabulary = useVocabulary();
   const character = vocabulary.get(characterId ?? '');
   return (
-    <aside className={styles['sheet']} aria-label="Measuring sheet">
+    <aside className={styles['sheet']} aria-label={t`Measuring sheet`}>
       <label className={ui['field-line']}>
-        Character
+        <Trans>Character</Trans>
         <select value={characterId ?? ''} onChange={(event) => onCharacter(event.target.value)}>
-          <option value="">choose what you measure…</option>
+          <option value="">
+            <Trans>choose what you measure…</Trans>
+          </option>
           {[...vocabulary.values()]
             .filter(({ kind }) => kind === 'measure' || kind === 'count')
             .map((entry) => (
@@ -59,8 +63,10 @@ export function Sheet(props: SheetProps) {
         <Values key={character.id} {...props} character={character} />
       ) : (
         <p className="quiet">
-          Measure ten leaves of one tree rather than one: the spread is what students will meet. The 5th and
-          95th percentile become the usual range.
+          <Trans>
+            Measure ten leaves of one tree rather than one: the spread is what students will meet. The 5th and
+            95th percentile become the usual range.
+          </Trans>
         </p>
       )}
     </aside>
@@ -92,7 +98,7 @@ function useSheet({ taxonId, taxonName, sheets, revision }: SheetProps, characte
         }),
       {
         done: async ({ revision: written }) => {
-          await saved(`${character.term}: ${draft.length} measurements saved.`, written);
+          await saved(t`${character.term}: ${draft.length} measurements saved.`, written);
           edit.settle(written);
         },
       },
@@ -120,10 +126,12 @@ function Values(props: SheetProps & { character: Character }) {
   return (
     <>
       <label className={ui['field-line']}>
-        Next value{character.kind === 'measure' ? `, in ${character.unit} or with its unit` : ''}
+        <Trans>
+          Next value{character.kind === 'measure' ? t`, in ${character.unit ?? ''} or with its unit` : ''}
+        </Trans>
         <input
           value={text}
-          placeholder={character.kind === 'count' ? '7' : '4.2, or 1 3/4 in'}
+          placeholder={character.kind === 'count' ? '7' : t`4.2, or 1 3/4 in`}
           onChange={(event) => setText(event.target.value)}
           onKeyDown={(event) => event.key === 'Enter' && add()}
         />
@@ -139,9 +147,14 @@ function Values(props: SheetProps & { character: Character }) {
         {values.map(({ value, photoId: from }, i) => (
           <li key={i}>
             {inUnit(value, character)}
-            {from && <small className="quiet"> from a photo</small>}
+            {from && (
+              <small className="quiet">
+                {' '}
+                <Trans>from a photo</Trans>
+              </small>
+            )}
             <button
-              aria-label={`Remove value ${i + 1}`}
+              aria-label={t`Remove value ${i + 1}`}
               onClick={() => setValues(values.filter((_, k) => k !== i))}
             >
               ×
@@ -150,7 +163,7 @@ function Values(props: SheetProps & { character: Character }) {
         ))}
       </ol>
       <Button type="primary" disabled={!edit.changed} onClick={() => void save()}>
-        Save the sheet
+        <Trans>Save the sheet</Trans>
       </Button>
     </>
   );
@@ -162,7 +175,7 @@ function readValue(text: string, character: Character): number | string {
   if (!read.ok) return read.problem;
   const { low, high } = read.value;
   if (low === undefined || low !== high)
-    return 'Write one value at a time; the spread is worked out from them.';
+    return t`Write one value at a time; the spread is worked out from them.`;
   return low;
 }
 
@@ -172,7 +185,12 @@ const inUnit = (value: number, character: Character) =>
 function Statistics({ values, character }: { values: readonly number[]; character: Character }) {
   const found = sheetStatistics(values);
   const score = sheetAsScore(values, character);
-  if (!found || !score) return <p className="quiet">No values yet.</p>;
+  if (!found || !score)
+    return (
+      <p className="quiet">
+        <Trans>No values yet.</Trans>
+      </p>
+    );
   return (
     <dl className={styles['statistics']} aria-live="polite">
       <div>
@@ -180,18 +198,24 @@ function Statistics({ values, character }: { values: readonly number[]; characte
         <dd>{found.n}</dd>
       </div>
       <div>
-        <dt>mean</dt>
+        <dt>
+          <Trans>mean</Trans>
+        </dt>
         <dd>
           {inUnit(found.mean, character)}
           {found.n > 1 && ` ± ${inUnit(found.deviation, character)}`}
         </dd>
       </div>
       <div>
-        <dt>median</dt>
+        <dt>
+          <Trans>median</Trans>
+        </dt>
         <dd>{inUnit(found.median, character)}</dd>
       </div>
       <div>
-        <dt>as a score</dt>
+        <dt>
+          <Trans>as a score</Trans>
+        </dt>
         <dd>{valueInWords(score, character)}</dd>
       </div>
     </dl>

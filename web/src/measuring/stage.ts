@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { angleAt, lengthOf, scaleOf, type Annotation, type Pixel } from '@hurrow/core/measurement';
 import type { Character } from '@hurrow/core/vocabulary';
 
@@ -6,14 +7,14 @@ export type Tool = 'scale' | 'length' | 'angle' | 'count' | Annotation['shape'];
 
 /** Each tool with its title and what to do. */
 export const TOOLS: [Tool, string, string][] = [
-  ['scale', 'Set scale', 'Click both ends of something of known size.'],
-  ['length', 'Length', 'Click along the line, then press Enter or click the last point again.'],
-  ['angle', 'Angle', 'Click one arm, the corner, the other arm.'],
-  ['count', 'Count', 'Click each tooth, lobe or needle, then press Enter.'],
-  ['circle', 'Circle', 'Click the middle, then the edge of what it shows.'],
-  ['arrow', 'Arrow', 'Click where the arrow begins, then what it points at.'],
-  ['label', 'Label', 'Click what it names, then where the words shall stand.'],
-  ['inset', 'Inset', 'Click two corners of the part to show larger.'],
+  ['scale', t`Set scale`, t`Click both ends of something of known size.`],
+  ['length', t`Length`, t`Click along the line, then press Enter or click the last point again.`],
+  ['angle', t`Angle`, t`Click one arm, the corner, the other arm.`],
+  ['count', t`Count`, t`Click each tooth, lobe or needle, then press Enter.`],
+  ['circle', t`Circle`, t`Click the middle, then the edge of what it shows.`],
+  ['arrow', t`Arrow`, t`Click where the arrow begins, then what it points at.`],
+  ['label', t`Label`, t`Click what it names, then where the words shall stand.`],
+  ['inset', t`Inset`, t`Click two corners of the part to show larger.`],
 ];
 
 /** Points after which a tool is done by itself; lines and counts end when one says so. */
@@ -55,7 +56,7 @@ export interface Outcome {
 
 /** `scaleSaid(0.0001, 'Scale set')` is “Scale set: 100.0 pixels a centimeter.” */
 export const scaleSaid = (scale: number, begins: string): string =>
-  `${begins}: ${(0.01 / scale).toFixed(1)} pixels a centimeter.`;
+  t`${begins}: ${(0.01 / scale).toFixed(1)} pixels a centimeter.`;
 
 /** What the points of a tool come to on a photo. */
 export function outcomeOf(
@@ -76,25 +77,25 @@ export function outcomeOf(
   switch (tool) {
     case 'scale': {
       const found = scaleOf(line[0]!, line[1]!, size.metres);
-      if (!found) return { said: 'Click two different points.' };
-      return { said: scaleSaid(found, 'Scale set'), scale: found };
+      if (!found) return { said: t`Click two different points.` };
+      return { said: scaleSaid(found, t`Scale set`), scale: found };
     }
     case 'count':
-      return measured(line.length, `${line.length} counted.`, character?.kind === 'count');
+      return measured(line.length, t`${line.length} counted.`, character?.kind === 'count');
     case 'angle': {
       const angle = angleAt(line[0]!, line[1]!, line[2]!);
-      if (angle === undefined) return { said: 'The arms of an angle need three different points.' };
+      if (angle === undefined) return { said: t`The arms of an angle need three different points.` };
       return measured(angle, `${angle.toFixed(1)}°.`, character?.unit === '°');
     }
     case 'length': {
-      if (!scale) return { said: 'Set the scale first: a length in pixels says nothing.' };
+      if (!scale) return { said: t`Set the scale first: a length in pixels says nothing.` };
       const metres = lengthOf(line, scale);
       const fits = ['m', 'cm', 'mm'].includes(character?.unit ?? '');
-      return measured(metres, `${(metres * 100).toFixed(2)} cm.`, fits);
+      return measured(metres, t`${(metres * 100).toFixed(2)} cm.`, fits);
     }
     default:
       return {
-        said: 'Marked. Say below what it shows, then save the details.',
+        said: t`Marked. Say below what it shows, then save the details.`,
         mark: { shape: tool, from: shareOf(line[0]!, photo), to: shareOf(line[1]!, photo) },
       };
   }
@@ -102,8 +103,8 @@ export function outcomeOf(
 
 const measured = (value: number, words: string, fits: boolean): Outcome =>
   fits
-    ? { said: `${words} Written into the sheet.`, value }
-    : { said: `${words} Choose a character in the sheet that is measured so, and it goes in there.` };
+    ? { said: t`${words} Written into the sheet.`, value }
+    : { said: t`${words} Choose a character in the sheet that is measured so, and it goes in there.` };
 
 /** A point as shares of width and height, within the photo. */
 const shareOf = ({ x, y }: Pixel, { width, height }: { width: number; height: number }): Pixel => ({

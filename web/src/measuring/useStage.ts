@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { Photo } from '@hurrow/contract/photos';
 import { useState } from 'react';
 import { KNOWN_SIZES, type Annotation, type Pixel } from '@hurrow/core/measurement';
@@ -58,7 +59,7 @@ export function useStage({ photo, scale, character, onScale, onMeasured, onMark 
     else return;
     event.preventDefault();
   };
-  const toldSoFar = tool === 'count' && points.length > 0 ? ` ${points.length} so far.` : '';
+  const toldSoFar = tool === 'count' && points.length > 0 ? t` ${points.length} so far.` : '';
   return {
     tool,
     choose,

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { Button } from 'antd';
 import { besideEachOther, type Beside, type Said } from '@hurrow/core/notebook';
 import { characterName, type Audience, type UnitSystem } from '@hurrow/core/score';
@@ -18,10 +20,10 @@ interface BesidesProps {
 }
 
 const HOW: Record<Beside['how'], string> = {
-  other: 'differ',
-  'only first': 'only one saw it',
-  'only second': 'only one saw it',
-  same: 'agree',
+  other: t`differ`,
+  'only first': t`only one saw it`,
+  'only second': t`only one saw it`,
+  same: t`agree`,
 };
 
 /** Two entries side by side: where they differ first. */
@@ -39,11 +41,11 @@ export function Besides({ first, second, words, vocabulary, onApart }: BesidesPr
           <div key={entry.id}>
             <h2>{entry.student}</h2>
             <p className="quiet">
-              {entry.day}, {tree ? commonName(tree.taxon) : entry.tag || 'no tag'}
+              {entry.day}, {tree ? commonName(tree.taxon) : entry.tag || t`no tag`}
             </p>
-            <blockquote className={styles['words']}>{entry.words || 'No words of their own.'}</blockquote>
+            <blockquote className={styles['words']}>{entry.words || t`No words of their own.`}</blockquote>
             {entry.drawing.length > 0 && (
-              <Drawn drawing={entry.drawing} label={`What ${entry.student} drew`} />
+              <Drawn drawing={entry.drawing} label={t`What ${entry.student} drew`} />
             )}
           </div>
         ))}
@@ -51,11 +53,17 @@ export function Besides({ first, second, words, vocabulary, onApart }: BesidesPr
       <table className={`${ui['plain-table']} ${styles['sayings']}`}>
         <thead>
           <tr>
-            <th>Character</th>
+            <th>
+              <Trans>Character</Trans>
+            </th>
             <th>{first.entry.student}</th>
             <th>{second.entry.student}</th>
             <th />
-            {sameTree && <th>{commonName(sameTree.taxon)} shows</th>}
+            {sameTree && (
+              <th>
+                <Trans>{commonName(sameTree.taxon)} shows</Trans>
+              </th>
+            )}
           </tr>
         </thead>
         <tbody>
@@ -75,7 +83,9 @@ export function Besides({ first, second, words, vocabulary, onApart }: BesidesPr
         </tbody>
       </table>
       <p>
-        <Button onClick={onApart}>Lay them apart</Button>
+        <Button onClick={onApart}>
+          <Trans>Lay them apart</Trans>
+        </Button>
       </p>
     </article>
   );

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { NOTED_ORGANS } from '@hurrow/contract/limits';
 import type { EntryBody } from '@hurrow/contract/notebook';
 import { useState, type ReactNode } from 'react';
@@ -10,16 +12,17 @@ import { charactersToChoose, touched } from './noted.ts';
 import { Sketch } from './Sketch.tsx';
 import styles from './notebook.module.css';
 import { upperFirst } from '@hurrow/core/words';
+import { inTongue } from '../language/inTongue.ts';
 
 /** What to look at before words are looked for, by organ. */
 const LOOK: Readonly<Partial<Record<ShownOrgan, string>>> = {
-  habit: 'Stand back. What shape is it, where do its branches go, what does its top do?',
-  bark: 'Stand an arm away, then touch it. What does it remind you of? High up it may look younger.',
-  twig: 'What sits across from what? Turn it, feel it, scratch it and smell.',
-  bud: 'Look at the tip first. How many scales, what shape, hairy or sticky?',
-  leaf: 'Where does a leaf end and the twig begin? Then its edge, both faces, and its smell.',
-  flower: 'How do they hang or stand, what color, and are the leaves out yet?',
-  fruit: 'Is it still on the tree, does it hang or stand, what is inside?',
+  habit: t`Stand back. What shape is it, where do its branches go, what does its top do?`,
+  bark: t`Stand an arm away, then touch it. What does it remind you of? High up it may look younger.`,
+  twig: t`What sits across from what? Turn it, feel it, scratch it and smell.`,
+  bud: t`Look at the tip first. How many scales, what shape, hairy or sticky?`,
+  leaf: t`Where does a leaf end and the twig begin? Then its edge, both faces, and its smell.`,
+  flower: t`How do they hang or stand, what color, and are the leaves out yet?`,
+  fruit: t`Is it still on the tree, does it hang or stand, what is inside?`,
 };
 
 interface EntryFormProps {
@@ -40,17 +43,17 @@ export function EntryForm({ body, audience, vocabulary = BUILT_IN, onBody, child
     <div className={styles['form']}>
       <div className={styles['where']}>
         <label>
-          Tag on the tree
+          <Trans>Tag on the tree</Trans>
           <input
             value={body.tag}
             maxLength={40}
             autoComplete="off"
-            placeholder="such as T-14"
+            placeholder={t`such as T-14`}
             onChange={(event) => onBody({ ...body, tag: event.target.value })}
           />
         </label>
         <label>
-          Day
+          <Trans>Day</Trans>
           <input
             type="date"
             value={body.day}
@@ -59,7 +62,9 @@ export function EntryForm({ body, audience, vocabulary = BUILT_IN, onBody, child
         </label>
       </div>
       <fieldset className={styles['organs']}>
-        <legend>What do you look at?</legend>
+        <legend>
+          <Trans>What do you look at?</Trans>
+        </legend>
         {NOTED_ORGANS.map((organ) => (
           <button
             key={organ}
@@ -67,13 +72,15 @@ export function EntryForm({ body, audience, vocabulary = BUILT_IN, onBody, child
             aria-pressed={body.organ === organ}
             onClick={() => onBody({ ...body, organ })}
           >
-            {SHOWN_TITLES[organ]}
+            {inTongue(SHOWN_TITLES[organ])}
           </button>
         ))}
       </fieldset>
       <label className={styles['words']}>
-        In your own words
-        <small>{LOOK[body.organ]}</small>
+        <Trans>
+          In your own words
+          <small>{LOOK[body.organ]}</small>
+        </Trans>
         <textarea
           rows={3}
           maxLength={2000}
@@ -83,12 +90,14 @@ export function EntryForm({ body, audience, vocabulary = BUILT_IN, onBody, child
       </label>
       <div className={styles['seen']}>
         <button type="button" aria-expanded={sheet} onClick={() => setSheet(!sheet)}>
-          Draw it
+          <Trans>Draw it</Trans>
         </button>
         {children}
       </div>
       {sheet && <Sketch drawing={body.drawing} onDraw={(drawing) => onBody({ ...body, drawing })} />}
-      <h2>Which is it most like?</h2>
+      <h2>
+        <Trans>Which is it most like?</Trans>
+      </h2>
       {(more ? [...first, ...others] : first).map((character) => (
         <StateChoice
           key={character.id}
@@ -100,7 +109,7 @@ export function EntryForm({ body, audience, vocabulary = BUILT_IN, onBody, child
       ))}
       {!more && others.length > 0 && (
         <button type="button" className={styles['more']} onClick={() => setMore(true)}>
-          More to look at ({others.length})
+          <Trans>More to look at ({others.length})</Trans>
         </button>
       )}
     </div>

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { WholeCourse } from '@hurrow/contract/courses';
 import { useState } from 'react';
 import type { JudgedSaying, OwnPhrase } from '@hurrow/core/notebook';
@@ -13,6 +15,7 @@ import { sayingKey, sayingsOf, stretchesOf } from './noted.ts';
 import { TeachWord } from './TeachWord.tsx';
 import styles from './reading.module.css';
 import ui from '../app/parts.module.css';
+import { inTongue } from '../language/inTongue.ts';
 
 interface EntrySheetProps {
   course: WholeCourse;
@@ -27,19 +30,23 @@ export function EntrySheet({ course, shown, vocabulary, phrases }: EntrySheetPro
   return (
     <article className={styles['sheet']}>
       <h2>
-        {entry.student}: the {SHOWN_TITLES[entry.organ]}
-        {tree ? ` of ${commonName(tree.taxon)}` : entry.tag && ` of ${entry.tag}`}
+        <Trans>
+          {entry.student}: the {inTongue(SHOWN_TITLES[entry.organ])}
+          {tree ? t` of ${commonName(tree.taxon)}` : entry.tag && t` of ${entry.tag}`}
+        </Trans>
       </h2>
       <p className="quiet">
         {entry.day}
-        {entry.onPaper && ', on paper'}
+        {entry.onPaper && t`, on paper`}
       </p>
       <OwnWords {...{ course, shown, vocabulary, phrases }} />
       {(entry.drawing.length > 0 || entry.pictures.length > 0) && (
         <div className={styles['pictures']}>
-          {entry.drawing.length > 0 && <Drawn drawing={entry.drawing} label={`What ${entry.student} drew`} />}
+          {entry.drawing.length > 0 && (
+            <Drawn drawing={entry.drawing} label={t`What ${entry.student} drew`} />
+          )}
           {entry.pictures.map((id) => (
-            <img key={id} src={`/api/notebook/pictures/${id}`} alt={`Photograph by ${entry.student}`} />
+            <img key={id} src={`/api/notebook/pictures/${id}`} alt={t`Photograph by ${entry.student}`} />
           ))}
         </div>
       )}
@@ -47,8 +54,8 @@ export function EntrySheet({ course, shown, vocabulary, phrases }: EntrySheetPro
       {!tree && (
         <p className="quiet">
           {entry.tag
-            ? `Say at the left which tree ${entry.tag} is, and the entry is read against it.`
-            : 'Without a tag nobody knows which tree this was.'}
+            ? t`Say at the left which tree ${entry.tag} is, and the entry is read against it.`
+            : t`Without a tag nobody knows which tree this was.`}
         </p>
       )}
     </article>
@@ -60,7 +67,12 @@ function OwnWords({ course, shown, vocabulary, phrases }: EntrySheetProps) {
   const { entry, read } = shown;
   const [asked, ask] = useState<string>();
   const mayChange = useMayChange();
-  if (!entry.words) return <p className="quiet">No words of their own.</p>;
+  if (!entry.words)
+    return (
+      <p className="quiet">
+        <Trans>No words of their own.</Trans>
+      </p>
+    );
   return (
     <>
       <blockquote className={styles['words']}>
@@ -112,14 +124,27 @@ interface SayingsProps {
 
 function Sayings({ shown: { read, tree }, vocabulary, course }: SayingsProps) {
   const said = sayingsOf(read);
-  if (said.length === 0) return <p className="quiet">It says nothing that could be read as a character.</p>;
+  if (said.length === 0)
+    return (
+      <p className="quiet">
+        <Trans>It says nothing that could be read as a character.</Trans>
+      </p>
+    );
   return (
     <table className={`${ui['plain-table']} ${styles['sayings']}`}>
       <thead>
         <tr>
-          <th>Character</th>
-          <th>What was noted</th>
-          {tree && <th>What the tree shows</th>}
+          <th>
+            <Trans>Character</Trans>
+          </th>
+          <th>
+            <Trans>What was noted</Trans>
+          </th>
+          {tree && (
+            <th>
+              <Trans>What the tree shows</Trans>
+            </th>
+          )}
           {tree && <th />}
         </tr>
       </thead>

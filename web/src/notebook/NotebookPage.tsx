@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { WholeCourse } from '@hurrow/contract/courses';
 import { useQuery } from '@tanstack/react-query';
 import { Button, Select } from 'antd';
@@ -19,6 +21,7 @@ import { notebookKey } from './notebookKey.ts';
 import { byTag } from './noted.ts';
 import { Taught } from './Taught.tsx';
 import styles from './reading.module.css';
+import { inTongue } from '../language/inTongue.ts';
 
 /** The notebooks of a class, tree by tree: what each wrote, read against the library; two of them side by side. */
 export default function NotebookPage({ course }: { course: WholeCourse }) {
@@ -46,12 +49,14 @@ export default function NotebookPage({ course }: { course: WholeCourse }) {
   const open = (id: string) => setSearch({ entry: id });
   return (
     <div className={styles['notebooks']}>
-      <nav aria-label="Entries">
+      <nav aria-label={t`Entries`}>
         <p className={styles['does']}>
-          <Button onClick={() => setSearch({ paper: '' })}>Type in from paper</Button>
+          <Button onClick={() => setSearch({ paper: '' })}>
+            <Trans>Type in from paper</Trans>
+          </Button>
           {all.length > 0 && (
             <Button onClick={() => download('notebooks.csv', notebookTable(all, vocabulary, course))}>
-              Take out as CSV
+              <Trans>Take out as CSV</Trans>
             </Button>
           )}
         </p>
@@ -97,10 +102,12 @@ export default function NotebookPage({ course }: { course: WholeCourse }) {
 
 const None = ({ course }: { course: WholeCourse }) => (
   <p>
-    Nothing is noted yet.{' '}
-    {course.opens.includes('notebook')
-      ? 'Students find “Notebook” on their phones: they go to a tree, write down what they see in their own words, and then choose what it is most like.'
-      : 'Open the notebook to students in Settings, or type in what they wrote on paper.'}
+    <Trans>
+      Nothing is noted yet.{' '}
+      {course.opens.includes('notebook')
+        ? t`Students find “Notebook” on their phones: they go to a tree, write down what they see in their own words, and then choose what it is most like.`
+        : t`Open the notebook to students in Settings, or type in what they wrote on paper.`}
+    </Trans>
   </p>
 );
 
@@ -126,7 +133,7 @@ function Tree({ course, tag, taxonId, reading, children }: TreeProps) {
     );
   return (
     <section className={styles['tree']}>
-      <h2>{tag || 'Without a tag'}</h2>
+      <h2>{tag || t`Without a tag`}</h2>
       {tag !== '' && (
         <Select
           className={styles['which']}
@@ -134,8 +141,8 @@ function Tree({ course, tag, taxonId, reading, children }: TreeProps) {
           showSearch
           allowClear
           loading={saving}
-          placeholder="Which tree is it?"
-          aria-label={`Which tree is ${tag}?`}
+          placeholder={t`Which tree is it?`}
+          aria-label={t`Which tree is ${tag}?`}
           value={taxonId}
           optionFilterProp="label"
           onChange={say}
@@ -163,16 +170,21 @@ function Line({ one, current, onOpen, onBeside }: LineProps) {
   return (
     <li>
       <button type="button" aria-current={current} onClick={onOpen}>
-        {one.entry.student}, {SHOWN_TITLES[one.entry.organ]}
+        {one.entry.student}, {inTongue(SHOWN_TITLES[one.entry.organ])}
       </button>
       <small>
         {one.entry.day}
-        {one.tree && ` · ${agree} agree`}
-        {misread > 0 && <span className="rust"> · {misread} misread</span>}
+        {one.tree && t` · ${agree} agree`}
+        {misread > 0 && (
+          <span className="rust">
+            {' '}
+            <Trans>· {misread} misread</Trans>
+          </span>
+        )}
       </small>
       {onBeside && (
         <button type="button" className={styles['beside']} onClick={onBeside}>
-          lay beside
+          <Trans>lay beside</Trans>
         </button>
       )}
     </li>

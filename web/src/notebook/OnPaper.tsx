@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { WholeCourse } from '@hurrow/contract/courses';
 import { useQuery } from '@tanstack/react-query';
 import { Button, Select } from 'antd';
@@ -46,14 +48,14 @@ export function OnPaper({ course, onDone }: { course: WholeCourse; onDone(): voi
   };
   const ready = studentId !== '' && !isBlank(body);
   return (
-    <section aria-label="An entry from paper">
+    <section aria-label={t`An entry from paper`}>
       <BroughtBack at={kept.broughtBack} onGiveUp={kept.forget} />
       <p className={styles['teach']}>
-        Written by{' '}
+        <Trans>Written by</Trans>{' '}
         <Select
           showSearch
-          aria-label="Student"
-          placeholder="a student"
+          aria-label={t`Student`}
+          placeholder={t`a student`}
           optionFilterProp="label"
           value={studentId || undefined}
           onChange={(chosen: string) => kept.set({ ...kept.value, studentId: chosen })}
@@ -71,12 +73,14 @@ export function OnPaper({ course, onDone }: { course: WholeCourse; onDone(): voi
       {problem && <p role="alert">{problem}</p>}
       <p className={styles['does']}>
         <Button type="primary" loading={saving} disabled={!ready} onClick={() => void last()}>
-          Keep it
+          <Trans>Keep it</Trans>
         </Button>
         <Button loading={saving} disabled={!ready} onClick={() => void next()}>
-          Keep it, and the next of this tree
+          <Trans>Keep it, and the next of this tree</Trans>
         </Button>
-        <Button onClick={onDone}>Back to the notebooks</Button>
+        <Button onClick={onDone}>
+          <Trans>Back to the notebooks</Trans>
+        </Button>
       </p>
     </section>
   );

@@ -1,3 +1,5 @@
+import { plural, t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { MOST_PICTURES } from '@hurrow/contract/limits';
 import type { Entry } from '@hurrow/contract/notebook';
 import type { Sitting } from '@hurrow/contract/sitting';
@@ -16,6 +18,7 @@ import styles from './notebook.module.css';
 import student from '../student/student.module.css';
 import ui from '../app/parts.module.css';
 import { newId } from '../app/newId.ts';
+import { inTongue } from '../language/inTongue.ts';
 
 const OWN = ['notebook', 'own'];
 
@@ -35,7 +38,7 @@ function Page({ title, back, children }: { title: string; back: string; children
       <header className={student['phone-bar']}>
         <h1>{title}</h1>
         <Link className={ui['press']} to={back}>
-          Back
+          <Trans>Back</Trans>
         </Link>
       </header>
       <main className={student['pad']}>{children}</main>
@@ -50,10 +53,10 @@ const useOwn = () => useQuery({ queryKey: OWN, queryFn: () => call('GET /api/sit
 
 /** What is written of an entry's state under it. */
 const STATES: Record<HeldEntry['state'], string> = {
-  draft: 'not finished',
-  waiting: 'waits on this phone for a signal',
+  draft: t`not finished`,
+  waiting: t`waits on this phone for a signal`,
   kept: '',
-  refused: 'was not taken',
+  refused: t`was not taken`,
 };
 
 function Entries({ box }: { box: NoteBox }) {
@@ -73,37 +76,39 @@ function Entries({ box }: { box: NoteBox }) {
     ].sort((x, y) => y.body.day.localeCompare(x.body.day));
   }, [held, own.data]);
   return (
-    <Page title="Notebook" back="/">
+    <Page title={t`Notebook`} back="/">
       <Link
         className={`${ui['press']} ${ui['chief']} ${student['wide-press']}`}
         to={`/notebook/${newId()}`}
         state={BEGUN_HERE}
       >
-        Note something at a tree
+        <Trans>Note something at a tree</Trans>
       </Link>
       {unkept && (
         <p className={student['prompt']}>
-          This phone keeps nothing: leave this page open until what you wrote is sent.
+          <Trans>This phone keeps nothing: leave this page open until what you wrote is sent.</Trans>
         </p>
       )}
       {own.error && !isProblem(own.error, 'offline') && <p role="alert">{messageOf(own.error)}</p>}
       {all.length === 0 && (
-        <p>Go to a tree, look, and write down what you see before you look for its name.</p>
+        <p>
+          <Trans>Go to a tree, look, and write down what you see before you look for its name.</Trans>
+        </p>
       )}
       <ul className={styles['entries']}>
         {all.map(({ id, body, said, pictures }) => (
           <li key={id}>
             <Link to={`/notebook/${id}`}>
               <strong>
-                {body.tag || 'No tag'} · {SHOWN_TITLES[body.organ]}
+                {body.tag || t`No tag`} · {inTongue(SHOWN_TITLES[body.organ])}
               </strong>
-              <span>{body.words || `${body.chosen.length} chosen`}</span>
+              <span>{body.words || t`${body.chosen.length} chosen`}</span>
               <small>
                 {body.day}
-                {pictures > 0 && ` · ${pictures === 1 ? 'one photo' : `${pictures} photos`}`}
+                {pictures > 0 && ` · ${plural(pictures, { one: 'one photo', other: '# photos' })}`}
                 {said && ` · ${said}`}
               </small>
-              {body.drawing.length > 0 && <Drawn drawing={body.drawing} label="Its drawing" />}
+              {body.drawing.length > 0 && <Drawn drawing={body.drawing} label={t`Its drawing`} />}
             </Link>
           </li>
         ))}
@@ -123,12 +128,12 @@ function Writing({ sitting, box }: { sitting: Sitting; box: NoteBox }) {
   // What this phone does not hold is not written over before it is read.
   if (!known && !begun)
     return (
-      <Page title="Notebook" back="/notebook">
+      <Page title={t`Notebook`} back="/notebook">
         {own.isFetching
-          ? 'Opening…'
+          ? t`Opening…`
           : own.data
-            ? 'This entry is not in your notebook any more.'
-            : 'This entry is not on this phone, and there is no signal to fetch it. Come back to it later; a new one can be written now.'}
+            ? t`This entry is not in your notebook any more.`
+            : t`This entry is not on this phone, and there is no signal to fetch it. Come back to it later; a new one can be written now.`}
       </Page>
     );
   return (
@@ -182,11 +187,11 @@ function Form({ sitting, box, entryId, sent, today }: FormProps) {
   };
   const blank = isBlank(body);
   return (
-    <Page title="At a tree" back="/notebook">
+    <Page title={t`At a tree`} back="/notebook">
       {held?.message && <p role="alert">{held.message}</p>}
       <EntryForm body={body} audience={sitting.audience} onBody={write}>
         <label className={styles['photo']} aria-disabled={photos >= MOST_PICTURES}>
-          Photograph it
+          <Trans>Photograph it</Trans>
           <input
             type="file"
             accept="image/*"
@@ -201,7 +206,9 @@ function Form({ sitting, box, entryId, sent, today }: FormProps) {
       </EntryForm>
       <Photos held={held} sent={sent} onDrop={(id) => void box.dropPicture(entryId, id)} />
       {blank && photos > 0 && (
-        <p>A photograph alone says little: write what you see, or choose what it is most like.</p>
+        <p>
+          <Trans>A photograph alone says little: write what you see, or choose what it is most like.</Trans>
+        </p>
       )}
       <div className={styles['ends']}>
         <button
@@ -210,7 +217,7 @@ function Form({ sitting, box, entryId, sent, today }: FormProps) {
           disabled={blank}
           onClick={() => void finish()}
         >
-          Into the notebook
+          <Trans>Into the notebook</Trans>
         </button>
         {(held ?? sent) && <Erase onErase={erase} />}
       </div>
@@ -237,7 +244,7 @@ function Erase({ onErase }: { onErase(): Promise<void> }) {
           sure ? void onErase().catch((error: unknown) => setProblem(messageOf(error))) : setSure(true)
         }
       >
-        {sure ? 'Yes, tear it out' : 'Tear this entry out'}
+        {sure ? t`Yes, tear it out` : t`Tear this entry out`}
       </button>
       {problem && <p role="alert">{problem}</p>}
     </>
@@ -256,20 +263,20 @@ function Photos({ held, sent, onDrop }: PhotosProps) {
   const there = (sent?.pictures ?? []).filter((id) => !here.some((one) => one.id === id));
   if (here.length + there.length === 0) return null;
   return (
-    <ul className={styles['photos']} aria-label="Photographs">
+    <ul className={styles['photos']} aria-label={t`Photographs`}>
       {here.map(({ id, blob, sent: isSent }) => (
         <li key={id}>
           <HeldPhoto blob={blob} />
           {!isSent && (
             <button type="button" onClick={() => onDrop(id)}>
-              Take it out
+              <Trans>Take it out</Trans>
             </button>
           )}
         </li>
       ))}
       {there.map((id) => (
         <li key={id}>
-          <img src={`/api/notebook/pictures/${id}`} alt="A photograph of this entry" />
+          <img src={`/api/notebook/pictures/${id}`} alt={t`A photograph of this entry`} />
         </li>
       ))}
     </ul>
@@ -279,5 +286,5 @@ function Photos({ held, sent, onDrop }: PhotosProps) {
 function HeldPhoto({ blob }: { blob: Blob }) {
   const url = useMemo(() => URL.createObjectURL(blob), [blob]);
   useEffect(() => () => URL.revokeObjectURL(url), [url]);
-  return <img src={url} alt="A photograph of this entry" />;
+  return <img src={url} alt={t`A photograph of this entry`} />;
 }

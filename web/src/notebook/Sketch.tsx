@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { MOST_STROKES } from '@hurrow/contract/limits';
 import type { Strokes } from '@hurrow/contract/notebook';
 import { useRef, useState, type PointerEvent } from 'react';
@@ -30,7 +32,7 @@ export function Sketch({ drawing, onDraw }: { drawing: Strokes; onDraw(drawing: 
         className={styles['drawn']}
         viewBox="0 0 1000 750"
         role="img"
-        aria-label={drawing.length === 0 ? 'A sheet to draw on' : `A drawing of ${drawing.length} lines`}
+        aria-label={drawing.length === 0 ? t`A sheet to draw on` : t`A drawing of ${drawing.length} lines`}
         onPointerDown={begin}
         onPointerMove={go}
         onPointerUp={end}
@@ -42,10 +44,10 @@ export function Sketch({ drawing, onDraw }: { drawing: Strokes; onDraw(drawing: 
       </svg>
       <p>
         <button type="button" disabled={drawing.length === 0} onClick={() => onDraw(drawing.slice(0, -1))}>
-          Take the last line back
+          <Trans>Take the last line back</Trans>
         </button>
         <button type="button" disabled={drawing.length === 0} onClick={() => onDraw([])}>
-          Clear
+          <Trans>Clear</Trans>
         </button>
       </p>
     </div>

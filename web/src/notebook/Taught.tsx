@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { WholeCourse } from '@hurrow/contract/courses';
 import type { OwnPhrase } from '@hurrow/core/notebook';
 import { characterName } from '@hurrow/core/score';
@@ -25,37 +27,43 @@ export function Taught({ course, all, phrases, vocabulary }: TaughtProps) {
     const found = character && stateOf(character, state);
     return found
       ? `${characterName(character, course.audience)}: ${course.audience === 'plain' ? found.plain : found.term}`
-      : 'a state that is gone';
+      : t`a state that is gone`;
   };
   if (offered.length === 0 && phrases.length === 0) return null;
   return (
     <section className={styles['taught']}>
-      <h2>Words of this class</h2>
+      <h2>
+        <Trans>Words of this class</Trans>
+      </h2>
       <ul>
         {offered.map(({ phrase, characterId, state, entries, chose, students }) => (
           <li key={`offered ${phrase}`}>
-            “{phrase}” may mean {inWords({ phrase, characterId, state })}:{' '}
-            {chose === entries ? `all ${entries}` : `${chose} of ${entries}`} entries that have it chose so,
-            of {students} students.{' '}
+            <Trans>
+              “{phrase}” may mean {inWords({ phrase, characterId, state })}:{' '}
+              {chose === entries ? t`all ${entries}` : t`${chose} of ${entries}`} entries that have it chose
+              so, of {students} students.
+            </Trans>{' '}
             {mayChange && (
               <LinkButton
                 disabled={saving}
                 onClick={() => void teach([...phrases, { phrase, characterId, state }])}
               >
-                Teach it
+                <Trans>Teach it</Trans>
               </LinkButton>
             )}
           </li>
         ))}
         {phrases.map((known) => (
           <li key={`known ${known.phrase} ${known.characterId} ${known.state}`}>
-            “{known.phrase}” means {inWords(known)}.{' '}
+            <Trans>
+              “{known.phrase}” means {inWords(known)}.
+            </Trans>{' '}
             {mayChange && (
               <LinkButton
                 disabled={saving}
                 onClick={() => void teach(phrases.filter((one) => one !== known))}
               >
-                Forget it
+                <Trans>Forget it</Trans>
               </LinkButton>
             )}
           </li>

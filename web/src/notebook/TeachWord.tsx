@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { WholeCourse } from '@hurrow/contract/courses';
 import { Button, Input, Select } from 'antd';
 import { useMemo, useState } from 'react';
@@ -47,16 +49,16 @@ export function TeachWord({ course, vocabulary, phrases, phrase, organ, onDone }
   return (
     <p className={styles['teach']}>
       <Input
-        aria-label="Words"
+        aria-label={t`Words`}
         value={text}
         maxLength={120}
         onChange={(event) => setText(event.target.value)}
       />{' '}
-      means{' '}
+      <Trans>means</Trans>{' '}
       <Select
         showSearch
-        aria-label="What it means"
-        placeholder="a state"
+        aria-label={t`What it means`}
+        placeholder={t`a state`}
         optionFilterProp="label"
         value={meaning}
         onChange={setMeaning}
@@ -68,7 +70,7 @@ export function TeachWord({ course, vocabulary, phrases, phrase, organ, onDone }
         disabled={!meaning || text.trim() === ''}
         onClick={() => void keep()}
       >
-        Teach it
+        <Trans>Teach it</Trans>
       </Button>
       {problem && <span role="alert">{problem}</span>}
     </p>

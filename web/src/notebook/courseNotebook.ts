@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { CourseNotebook, ReadEntry } from '@hurrow/contract/notebook';
 import type { WholeCourse } from '@hurrow/contract/courses';
 import type { ProfiledTaxon } from '@hurrow/core/evidence';
@@ -66,16 +67,16 @@ export const wordsToTeach = (all: readonly ReadWithEntry[], phrases: readonly Ow
   ).filter(({ phrase }) => !phrases.some((known) => known.phrase.toLowerCase() === phrase.toLowerCase()));
 
 const VERDICTS: Record<Verdict, string> = {
-  agrees: 'agrees',
-  seldom: 'seldom so',
-  nearly: 'nearly so',
-  misread: 'misread',
-  'not said': 'the scores do not say',
-  'not to be seen': 'not to be seen then',
+  agrees: t`agrees`,
+  seldom: t`seldom so`,
+  nearly: t`nearly so`,
+  misread: t`misread`,
+  'not said': t`the scores do not say`,
+  'not to be seen': t`not to be seen then`,
 };
 
 export const verdictInWords = (judged: JudgedSaying | undefined): string =>
-  judged ? `${VERDICTS[judged.verdict]}${judged.young ? ', of a young tree' : ''}` : '';
+  judged ? `${VERDICTS[judged.verdict]}${judged.young ? t`, of a young tree` : ''}` : '';
 
 interface Words {
   audience: Audience;
@@ -92,7 +93,7 @@ export function sayingInWords(
     value === undefined
       ? (stateOf(character, state)?.[audience === 'plain' ? 'plain' : 'term'] ?? state)
       : valueInWords({ kind: 'range', typical: value }, character, audience, units);
-  return denied ? `not ${said}` : said;
+  return denied ? t`not ${said}` : said;
 }
 
 /** What the tree shows of a character, in the course's words; nothing where the scores do not say. */

@@ -1,8 +1,9 @@
+import { plural, t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { Backup } from '@hurrow/contract/backups';
 import { Button } from 'antd';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { counted } from '@hurrow/core/words';
 import { call, messageOf } from '../app/api.ts';
 import { momentInWords, sizeInWords, stateOfBackups, whatRestoringDoes } from './backups.ts';
 import styles from './people.module.css';
@@ -23,33 +24,45 @@ export function Backups() {
   if (shelf === null)
     return (
       <section className={styles['add']} aria-labelledby="backups">
-        <h2 id="backups">Backups</h2>
+        <h2 id="backups">
+          <Trans>Backups</Trans>
+        </h2>
         <p className={styles['says']}>
-          This Hurrow keeps its data on a PostgreSQL server, which is backed up by its own tools. Whoever
-          looks after the server finds the commands in docs/server.md.
+          <Trans>
+            This Hurrow keeps its data on a PostgreSQL server, which is backed up by its own tools. Whoever
+            looks after the server finds the commands in docs/server.md.
+          </Trans>
         </p>
       </section>
     );
   const state = stateOfBackups(backups, new Date());
   return (
     <section className={styles['add']} aria-labelledby="backups">
-      <h2 id="backups">Backups</h2>
+      <h2 id="backups">
+        <Trans>Backups</Trans>
+      </h2>
       <p className={state.calm ? 'quiet' : ui['notice']}>{state.words}</p>
       <Button
         type={state.calm ? 'default' : 'primary'}
         loading={saving}
         onClick={() => void save(() => call('POST /api/backups'), { stale: [STALE.backups] })}
       >
-        {saving ? 'Making and checking it…' : 'Back up now'}
+        {saving ? t`Making and checking it…` : t`Back up now`}
       </Button>
       {problem && <Problem>{problem}</Problem>}
       {backups.length > 0 && (
         <table className={styles['people']}>
           <thead>
             <tr>
-              <th scope="col">Made</th>
-              <th scope="col">Holds</th>
-              <th scope="col">Size</th>
+              <th scope="col">
+                <Trans>Made</Trans>
+              </th>
+              <th scope="col">
+                <Trans>Holds</Trans>
+              </th>
+              <th scope="col">
+                <Trans>Size</Trans>
+              </th>
               <td />
             </tr>
           </thead>
@@ -61,9 +74,11 @@ export function Backups() {
         </table>
       )}
       <p className="quiet">
-        Each is opened and counted before it counts as made, and kept for {days} days, in {shelf}. A backup
-        from another machine that is put there appears here. Keep one on another disk, too: the files hold
-        names and marks of people.
+        <Trans>
+          Each is opened and counted before it counts as made, and kept for {days} days, in {shelf}. A backup
+          from another machine that is put there appears here. Keep one on another disk, too: the files hold
+          names and marks of people.
+        </Trans>
       </p>
     </section>
   );
@@ -82,10 +97,10 @@ function BackupRow({ backup }: { backup: Backup }) {
         <td>{sizeInWords(bytes)}</td>
         <td>
           <a href={`/api/backups/${name}/file`} download>
-            Save elsewhere
+            <Trans>Save elsewhere</Trans>
           </a>{' '}
           <Button size="small" onClick={() => setAsked(!asked)} aria-expanded={asked}>
-            Restore…
+            <Trans>Restore…</Trans>
           </Button>
         </td>
       </tr>
@@ -96,8 +111,9 @@ function BackupRow({ backup }: { backup: Backup }) {
               <ul>
                 {courses.map((course) => (
                   <li key={course.name}>
-                    {course.name}: {counted(course.students, 'student')},{' '}
-                    {counted(course.quizzes, 'quiz', 'quizzes')}, {counted(course.answers, 'answer')}
+                    {course.name}: {plural(course.students, { one: '# student', other: '# students' })},{' '}
+                    {plural(course.quizzes, { one: '# quiz', other: '# quizzes' })},{' '}
+                    {plural(course.answers, { one: '# answer', other: '# answers' })}
                   </li>
                 ))}
               </ul>
@@ -121,18 +137,22 @@ function Restoring({ backup, leave }: { backup: Backup; leave(): void }) {
   if (restored)
     return (
       <Notice>
-        Restored. {restored.back > 0 && `${counted(restored.back, 'answer')} that came later are back. `}
-        <a href="/">Sign in again</a>
+        <Trans>
+          Restored.{' '}
+          {restored.back > 0 &&
+            t`${plural(restored.back, { one: '# answer', other: '# answers' })} that came later are back. `}
+          <a href="/">Sign in again</a>
+        </Trans>
       </Notice>
     );
   return (
     <>
       <p>{whatRestoringDoes(backup)}</p>
       <Button danger loading={saving} onClick={() => void restore()}>
-        Restore this backup
+        <Trans>Restore this backup</Trans>
       </Button>{' '}
       <Button onClick={leave} disabled={saving}>
-        Leave all as it is
+        <Trans>Leave all as it is</Trans>
       </Button>
       {problem && <Problem>{problem}</Problem>}
     </>

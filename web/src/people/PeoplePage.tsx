@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { Account, NewAccount, PasswordChange } from '@hurrow/contract/accounts';
 import type { Role } from '@hurrow/contract/endpoint';
 import type { Session } from '@hurrow/contract/session';
@@ -12,28 +14,38 @@ import { SecondFactor } from './SecondFactor.tsx';
 import field from '../app/field.module.css';
 import styles from './people.module.css';
 import { Notice, Problem } from '../app/parts.tsx';
+import { LanguageChoice } from '../language/LanguageChoice.tsx';
 import ui from '../app/parts.module.css';
 import { STALE, useSaving } from '../app/useSaving.ts';
 
 const MAY: Record<Role, string> = {
   student: '',
-  owner: 'everything',
-  instructor: 'library, courses, quizzes and marks',
-  assistant: 'looks at everything, enters papers, renews codes; changes no species, plan or mark',
+  owner: t`everything`,
+  instructor: t`library, courses, quizzes and marks`,
+  assistant: t`looks at everything, enters papers, renews codes; changes no species, plan or mark`,
 };
 
 /** The own password; and for the owner everyone who teaches here. */
 export default function PeoplePage({ session }: { session: Session }) {
   return (
     <section className={ui['page']}>
-      <h1>People</h1>
+      <h1>
+        <Trans>People</Trans>
+      </h1>
+      <p>
+        <label>
+          <Trans>These pages are spoken in</Trans> <LanguageChoice className={field['field']} />
+        </label>
+      </p>
       {session.who?.role === 'owner' && <Teachers />}
       <OwnPassword />
       <SecondFactor />
       {session.who?.role === 'owner' && (
         <>
           <section className={styles['add']}>
-            <h2>How long names are kept</h2>
+            <h2>
+              <Trans>How long names are kept</Trans>
+            </h2>
             <NamesKept />
           </section>
           <Backups />
@@ -74,9 +86,15 @@ function Teachers() {
       <table className={styles['people']}>
         <thead>
           <tr>
-            <th scope="col">Name</th>
-            <th scope="col">E-mail</th>
-            <th scope="col">May</th>
+            <th scope="col">
+              <Trans>Name</Trans>
+            </th>
+            <th scope="col">
+              <Trans>E-mail</Trans>
+            </th>
+            <th scope="col">
+              <Trans>May</Trans>
+            </th>
             <td />
           </tr>
         </thead>
@@ -90,22 +108,29 @@ function Teachers() {
       {held.error && <Problem>{messageOf(held.error)}</Problem>}
       {problem && <Problem>{problem}</Problem>}
       <form className={styles['add']} onSubmit={add}>
-        <h2>Add someone who teaches</h2>
+        <h2>
+          <Trans>Add someone who teaches</Trans>
+        </h2>
         <label>
-          Name <input className={field['field']} name="name" required maxLength={120} />
+          <Trans>Name</Trans> <input className={field['field']} name="name" required maxLength={120} />
         </label>{' '}
         <label>
-          E-mail <input className={field['field']} name="email" type="email" required maxLength={200} />
+          <Trans>E-mail</Trans>{' '}
+          <input className={field['field']} name="email" type="email" required maxLength={200} />
         </label>{' '}
         <label>
-          as{' '}
+          <Trans>as</Trans>{' '}
           <select className={field['field']} name="role">
-            <option value="instructor">instructor</option>
-            <option value="assistant">assistant</option>
+            <option value="instructor">
+              <Trans>instructor</Trans>
+            </option>
+            <option value="assistant">
+              <Trans>assistant</Trans>
+            </option>
           </select>
         </label>{' '}
         <Button htmlType="submit" type="primary">
-          Add
+          <Trans>Add</Trans>
         </Button>
       </form>
     </>
@@ -117,11 +142,13 @@ function Invited({ name, address }: { name: string; address: string }) {
   const { message } = App.useApp();
   return (
     <Notice>
-      Send {name} this link; it is shown only here, opens once, and is good for a week. By it {name} chooses a
-      password.
+      <Trans>
+        Send {name} this link; it is shown only here, opens once, and is good for a week. By it {name} chooses
+        a password.
+      </Trans>
       <input
         className={`${field['field']} ${styles['link']}`}
-        aria-label={`Link for ${name}`}
+        aria-label={t`Link for ${name}`}
         value={address}
         readOnly
         onFocus={(event) => event.target.select()}
@@ -130,10 +157,10 @@ function Invited({ name, address }: { name: string; address: string }) {
       {window.isSecureContext && (
         <Button
           onClick={() =>
-            void navigator.clipboard.writeText(address).then(() => message.success('The link is copied.'))
+            void navigator.clipboard.writeText(address).then(() => message.success(t`The link is copied.`))
           }
         >
-          Copy it
+          <Trans>Copy it</Trans>
         </Button>
       )}
     </Notice>
@@ -156,19 +183,23 @@ function Teacher({
       <td>{email}</td>
       <td>
         {role === 'owner' ? (
-          'owner: everything'
+          t`owner: everything`
         ) : (
           <>
             <select
               className={field['field']}
-              aria-label={`Role of ${name}`}
+              aria-label={t`Role of ${name}`}
               value={role}
               onChange={(event) => change({ role: event.target.value as Role, left })}
             >
-              <option>instructor</option>
-              <option>assistant</option>
+              <option>
+                <Trans>instructor</Trans>
+              </option>
+              <option>
+                <Trans>assistant</Trans>
+              </option>
             </select>{' '}
-            <span className="quiet">{left ? 'has left' : MAY[role]}</span>
+            <span className="quiet">{left ? t`has left` : MAY[role]}</span>
           </>
         )}
       </td>
@@ -184,10 +215,10 @@ function Teacher({
                 )
               }
             >
-              New link
+              <Trans>New link</Trans>
             </Button>{' '}
             <Button size="small" onClick={() => change({ role, left: !left })}>
-              {left ? 'Take back' : 'Has left'}
+              {left ? t`Take back` : t`Has left`}
             </Button>
           </>
         )}
@@ -206,19 +237,21 @@ function OwnPassword() {
     void save(() => call('PUT /api/session/password', { body: { now, next } }), {
       done: () => {
         form.reset();
-        void message.success('Your password is changed. You are signed out everywhere else.');
+        void message.success(t`Your password is changed. You are signed out everywhere else.`);
       },
     });
   };
   const leaveOthers = () =>
     save(() => call('DELETE /api/session/others'), {
-      done: () => void message.success('You are signed out everywhere else.'),
+      done: () => void message.success(t`You are signed out everywhere else.`),
     });
   return (
     <form className={styles['add']} onSubmit={change}>
-      <h2>Your password</h2>
+      <h2>
+        <Trans>Your password</Trans>
+      </h2>
       <label>
-        now{' '}
+        <Trans>now</Trans>{' '}
         <input
           className={field['field']}
           name="now"
@@ -228,7 +261,7 @@ function OwnPassword() {
         />
       </label>{' '}
       <label>
-        new, twelve characters or more{' '}
+        <Trans>new, twelve characters or more</Trans>{' '}
         <input
           className={field['field']}
           name="next"
@@ -239,9 +272,11 @@ function OwnPassword() {
         />
       </label>{' '}
       <Button htmlType="submit" loading={saving}>
-        Change it
+        <Trans>Change it</Trans>
       </Button>{' '}
-      <Button onClick={() => void leaveOthers()}>Sign out everywhere else</Button>
+      <Button onClick={() => void leaveOthers()}>
+        <Trans>Sign out everywhere else</Trans>
+      </Button>
       {problem && <Problem>{problem}</Problem>}
     </form>
   );

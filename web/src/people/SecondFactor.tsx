@@ -1,7 +1,8 @@
+import { plural, t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { App, Button } from 'antd';
 import { useQuery } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
-import { counted } from '@hurrow/core/words';
 import { call } from '../app/api.ts';
 import field from '../app/field.module.css';
 import { Notice, Problem } from '../app/parts.tsx';
@@ -26,7 +27,7 @@ export function SecondFactor() {
     });
   const end = (password: string) =>
     save(() => call('POST /api/session/second/off', { body: { password } }), {
-      done: () => void message.success('Your password alone signs you in again.'),
+      done: () => void message.success(t`Your password alone signs you in again.`),
       stale: [STALE.second],
     });
   const confirm = (code: string) =>
@@ -36,19 +37,21 @@ export function SecondFactor() {
     });
   return (
     <section className={styles['add']} aria-labelledby="second-factor">
-      <h2 id="second-factor">Second factor</h2>
+      <h2 id="second-factor">
+        <Trans>Second factor</Trans>
+      </h2>
       {step === undefined && (
         <OneField
           key={String(on)}
-          label="Your password"
+          label={t`Your password`}
           input={{ type: 'password', autoComplete: 'current-password' }}
           send={on ? end : begin}
-          button={on ? 'Turn it off' : 'Turn it on'}
+          button={on ? t`Turn it off` : t`Turn it on`}
           saving={saving}
           says={
             on
-              ? `On: signing in asks for a code of your telephone, too. ${counted(recovery, 'recovery code')} left.`
-              : 'Off. A code of your telephone, beside the password, keeps marks closed to whoever learns the password. Any authenticator application will do.'
+              ? t`On: signing in asks for a code of your telephone, too. ${plural(recovery, { one: '# recovery code', other: '# recovery codes' })} left.`
+              : t`Off. A code of your telephone, beside the password, keeps marks closed to whoever learns the password. Any authenticator application will do.`
           }
         />
       )}
@@ -56,23 +59,29 @@ export function SecondFactor() {
         <div className={styles['telephone']}>
           <img
             src={`data:image/svg+xml;utf8,${encodeURIComponent(step.picture)}`}
-            alt="QR code of the secret beside it"
+            alt={t`QR code of the secret beside it`}
             width={180}
             height={180}
           />
           <OneField
-            label="The six digits that it shows"
+            label={t`The six digits that it shows`}
             input={{ inputMode: 'numeric', autoComplete: 'one-time-code' }}
             send={confirm}
-            button="Turn it on"
+            button={t`Turn it on`}
             saving={saving}
             says={
               <>
-                Let the authenticator on your telephone read the square, or type this into it:{' '}
-                <span className={ui['code']}>{step.secret.replace(/(.{4})/g, '$1 ')}</span>
+                <Trans>
+                  Let the authenticator on your telephone read the square, or type this into it:{' '}
+                  <span className={ui['code']}>{step.secret.replace(/(.{4})/g, '$1 ')}</span>
+                </Trans>
               </>
             }
-            leave={<Button onClick={() => setStep(undefined)}>Leave it off</Button>}
+            leave={
+              <Button onClick={() => setStep(undefined)}>
+                <Trans>Leave it off</Trans>
+              </Button>
+            }
           />
         </div>
       )}
@@ -122,8 +131,10 @@ function OneField({
 const Recovery = ({ codes, onDone }: { codes: readonly string[]; onDone(): void }) => (
   <Notice>
     <p className={styles['says']}>
-      It is on. Should you lose the telephone, each of these opens once in place of a code. Print or copy them
-      now, and keep them apart from it: they are not shown again.
+      <Trans>
+        It is on. Should you lose the telephone, each of these opens once in place of a code. Print or copy
+        them now, and keep them apart from it: they are not shown again.
+      </Trans>
     </p>
     <ul className={styles['recovery']}>
       {codes.map((code) => (
@@ -132,6 +143,8 @@ const Recovery = ({ codes, onDone }: { codes: readonly string[]; onDone(): void 
         </li>
       ))}
     </ul>
-    <Button onClick={onDone}>I have them</Button>
+    <Button onClick={onDone}>
+      <Trans>I have them</Trans>
+    </Button>
   </Notice>
 );

@@ -1,13 +1,14 @@
+import { plural, t } from '@lingui/core/macro';
 import type { Backup } from '@hurrow/contract/backups';
-import { counted } from '@hurrow/core/words';
+import { writtenAs } from '../language/inWords.ts';
 
 /** The size of a file as people say it: 4.9 MB. */
 export const sizeInWords = (bytes: number): string =>
-  bytes < 1e6 ? `${Math.max(1, Math.round(bytes / 1e3))} kB` : `${(bytes / 1e6).toFixed(1)} MB`;
+  bytes < 1e6 ? t`${Math.max(1, Math.round(bytes / 1e3))} kB` : t`${(bytes / 1e6).toFixed(1)} MB`;
 
 /** A moment on this machine's clock: Fri 27 Nov 2026, 14:05. */
 export const momentInWords = (iso: string): string =>
-  new Date(iso).toLocaleString('en-GB', {
+  new Date(iso).toLocaleString(writtenAs('en-GB'), {
     weekday: 'short',
     day: 'numeric',
     month: 'short',
@@ -30,20 +31,20 @@ export function stateOfBackups(
   if (!newest)
     return {
       calm: false,
-      words: 'There is no backup yet. Hurrow makes one each day while it runs; make the first now.',
+      words: t`There is no backup yet. Hurrow makes one each day while it runs; make the first now.`,
     };
   const days = Math.floor((now.getTime() - Date.parse(newest.made)) / 86_400_000);
-  if (days < 2) return { calm: true, words: `The newest backup is of ${momentInWords(newest.made)}.` };
+  if (days < 2) return { calm: true, words: t`The newest backup is of ${momentInWords(newest.made)}.` };
   return {
     calm: false,
-    words: `The newest backup is ${counted(days, 'day')} old: Hurrow has not run long enough to make another. Make one now.`,
+    words: t`The newest backup is ${plural(days, { one: '# day', other: '# days' })} old: Hurrow has not run long enough to make another. Make one now.`,
   };
 }
 
 /** What restoring a backup does, to be read before it is done. */
 export function whatRestoringDoes({ made, newestAnswer }: Pick<Backup, 'made' | 'newestAnswer'>): string {
   const answers = newestAnswer
-    ? ` Its newest answer is of ${momentInWords(newestAnswer)}; answers that came later are put back from the journal.`
-    : ' Answers that came later are put back from the journal.';
-  return `Everything becomes what it was on ${momentInWords(made)}: species, courses, marks, people and passwords.${answers} What is there now is kept beside it in the data folder. Everyone is signed out.`;
+    ? t` Its newest answer is of ${momentInWords(newestAnswer)}; answers that came later are put back from the journal.`
+    : t` Answers that came later are put back from the journal.`;
+  return t`Everything becomes what it was on ${momentInWords(made)}: species, courses, marks, people and passwords.${answers} What is there now is kept beside it in the data folder. Everyone is signed out.`;
 }

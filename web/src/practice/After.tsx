@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { PracticePack } from '@hurrow/contract/practice';
 import type { MixUp, PracticeGround, Question } from '@hurrow/core/practice';
 import { useEffect, useMemo, useRef, useState } from 'react';
@@ -31,7 +33,10 @@ export function After(props: AfterProps) {
     <section aria-live="polite" className={styles['after']}>
       {told.right ? (
         <p>
-          <strong>Right</strong>: <TreeName pack={pack} id={question.card.taxonId} />. {said}
+          <strong>
+            <Trans>Right</Trans>
+          </strong>
+          : <TreeName pack={pack} id={question.card.taxonId} />. {said}
         </p>
       ) : (
         <p>
@@ -47,7 +52,7 @@ export function After(props: AfterProps) {
           className={`${ui['press']} ${ui['chief']} ${styles['go']}`}
           onClick={onNext}
         >
-          Next
+          <Trans>Next</Trans>
         </button>
       )}
     </section>
@@ -58,19 +63,27 @@ function Verdict({ question, told, pack }: Pick<AfterProps, 'question' | 'told' 
   if (question.way === 'sort')
     return (
       <>
-        {told.slips} of {question.pieces.length} lie with the other tree.
+        <Trans>
+          {told.slips} of {question.pieces.length} lie with the other tree.
+        </Trans>
       </>
     );
   if (question.way === 'differs' || question.way === 'settles')
-    return <>Not that. Here they are once more.</>;
+    return (
+      <>
+        <Trans>Not that. Here they are once more.</Trans>
+      </>
+    );
   return (
     <>
       {told.named ? (
         <>
-          Not <TreeName pack={pack} id={told.named} />. Look at the two:
+          <Trans>
+            Not <TreeName pack={pack} id={told.named} />. Look at the two:
+          </Trans>
         </>
       ) : (
-        'Look at these two:'
+        t`Look at these two:`
       )}
     </>
   );
@@ -112,7 +125,9 @@ function WhichIsWhich({
     <>
       {chosen === undefined && (
         <p>
-          One of them is <TreeName pack={pack} id={pair[0]} />. Which?
+          <Trans>
+            One of them is <TreeName pack={pack} id={pair[0]} />. Which?
+          </Trans>
         </p>
       )}
       <div className={styles['two']}>
@@ -124,17 +139,19 @@ function WhichIsWhich({
                 src={`data:image/svg+xml;utf8,${encodeURIComponent(pictures[which])}`}
                 alt={
                   chosen === undefined
-                    ? `The ${place === 0 ? 'left' : 'right'} one`
+                    ? t`The ${place === 0 ? t`left` : t`right`} one`
                     : nameOf(pack, pair[which]!)
                 }
               />
             ) : (
-              <p className="quiet">Not drawn.</p>
+              <p className="quiet">
+                <Trans>Not drawn.</Trans>
+              </p>
             )}
             <figcaption>
               {chosen === undefined ? (
                 <button type="button" className={ui['press']} onClick={() => onChoose(place)}>
-                  {place === 0 ? 'The left one' : 'The right one'}
+                  {place === 0 ? t`The left one` : t`The right one`}
                 </button>
               ) : (
                 <TreeName pack={pack} id={pair[which]!} />
@@ -146,7 +163,8 @@ function WhichIsWhich({
       <Lines lines={found.lines} pack={pack} pair={pair} />
       {chosen !== undefined && (
         <p>
-          {right ? 'Yes, so they stand.' : 'The other way round.'} {found.settles ? `${found.settles}.` : ''}
+          {right ? t`Yes, so they stand.` : t`The other way round.`}{' '}
+          {found.settles ? `${found.settles}.` : ''}
         </p>
       )}
     </>

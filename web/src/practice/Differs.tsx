@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { PracticePack } from '@hurrow/contract/practice';
 import { HALF_PICTURE, pressed, type Question } from '@hurrow/core/practice';
 import { characterName } from '@hurrow/core/score';
@@ -22,7 +24,7 @@ export function Differs({ question, pack, onTold }: DiffersProps) {
   const tell = (characterId: string | undefined, right: boolean) => {
     if (right) return onTold(true, missed.length);
     if (missed.length > 0) return onTold(false, 0);
-    setMissed([characterId ? name(characterId) : 'this place']);
+    setMissed([characterId ? name(characterId) : t`this place`]);
   };
   const press = (picture: 0 | 1) => (event: MouseEvent<HTMLElement>) => {
     // A key presses no place: it opens the words. What is drawn names the button.
@@ -38,22 +40,24 @@ export function Differs({ question, pack, onTold }: DiffersProps) {
       <div className={styles['stacked']}>
         {question.pictures.map((shown, i) => (
           <button key={i} type="button" onClick={press(i as 0 | 1)} className={styles['pressable']}>
-            <Picture shown={shown} what={i === 0 ? 'The first' : 'The second'} />
+            <Picture shown={shown} what={i === 0 ? t`The first` : t`The second`} />
           </button>
         ))}
       </div>
       <p role="status">
         {missed.length > 0
-          ? `In ${missed[0]!} they are alike. Look once more.`
-          : 'Where do they differ? Press the place on either.'}
+          ? t`In ${missed[0]!} they are alike. Look once more.`
+          : t`Where do they differ? Press the place on either.`}
       </p>
       <details
         className={styles['words']}
         open={inWords}
         onToggle={(event) => setInWords(event.currentTarget.open)}
       >
-        <summary>Say it in words</summary>
-        <div className={styles['choices']} role="group" aria-label="In what do they differ?">
+        <summary>
+          <Trans>Say it in words</Trans>
+        </summary>
+        <div className={styles['choices']} role="group" aria-label={t`In what do they differ?`}>
           {question.characters.map((id) => (
             <button
               key={id}

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { PracticePack } from '@hurrow/contract/practice';
 import { WAY_WORDS } from '@hurrow/core/practice';
 import { useEffect, useMemo, useReducer, useRef, useState } from 'react';
@@ -13,6 +15,7 @@ import { wishOf } from './wish.ts';
 import ui from '../app/parts.module.css';
 import student from '../student/student.module.css';
 import styles from './practice.module.css';
+import { inTongue } from '../language/inTongue.ts';
 
 /** So many of six may lie wrong for the two trees to count as known. */
 const FORGIVEN = 1;
@@ -50,15 +53,15 @@ export function DrillPage({ pack, box }: { pack: PracticePack; box: ReviewBox })
     <>
       <header>
         <div className={student['phone-bar']}>
-          <h1>{WAY_WORDS[question.way].title}</h1>
+          <h1>{inTongue(WAY_WORDS[question.way].title)}</h1>
           <Link className={ui['press']} to="/practice">
-            Stop
+            <Trans>Stop</Trans>
           </Link>
         </div>
         <div
           className={student['phone-progress']}
           role="img"
-          aria-label={`${answered} answered, ${Math.max(0, Math.round(minutes - spent))} minutes left`}
+          aria-label={t`${answered} answered, ${Math.max(0, Math.round(minutes - spent))} minutes left`}
         >
           <i style={{ width: `${Math.min(100, (100 * spent) / minutes)}%` }} />
         </div>
@@ -169,21 +172,23 @@ function Ended({ answered, right, ended }: { answered: number; right: number; en
   return (
     <>
       <header className={student['phone-bar']}>
-        <h1>Practice</h1>
+        <h1>
+          <Trans>Practice</Trans>
+        </h1>
       </header>
       <main className={student['pad']}>
         <p className={styles['asked']}>
           {answered === 0
-            ? 'Nothing of this is due now.'
-            : `${answered} answered, ${right} of them right at the first try.`}
+            ? t`Nothing of this is due now.`
+            : t`${answered} answered, ${right} of them right at the first try.`}
         </p>
         <p className="quiet">
           {ended === 'time'
-            ? 'The time is over. What was wrong comes back first.'
-            : 'That is all for now. What you know comes back when it is about to fade.'}
+            ? t`The time is over. What was wrong comes back first.`
+            : t`That is all for now. What you know comes back when it is about to fade.`}
         </p>
         <Link className={`${ui['press']} ${ui['chief']} ${student['wide-press']}`} to="/practice">
-          Back to practice
+          <Trans>Back to practice</Trans>
         </Link>
       </main>
     </>

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { PracticePack } from '@hurrow/contract/practice';
 import { characterName } from '@hurrow/core/score';
 import { statesToSee, type SeeingQuestion } from '@hurrow/core/station';
@@ -41,7 +42,7 @@ export function Features({
           <li key={characterId}>
             <b>{characterName(character, ground.audience)}</b>{' '}
             {mine === undefined ? (
-              <div className={styles['chips']} role="group" aria-label="What do you see?">
+              <div className={styles['chips']} role="group" aria-label={t`What do you see?`}>
                 {statesToSee(character).map((state) => (
                   <button key={state} type="button" className={ui['press']} onClick={() => say(state)}>
                     {word(state)}
@@ -51,7 +52,7 @@ export function Features({
             ) : (
               <span role="status">
                 {word(mine)}
-                {right.includes(mine) ? '. So it is.' : `. Look again: ${right.map(word).join(' or ')}.`}
+                {right.includes(mine) ? '. So it is.' : `. Look again: ${right.map(word).join(t` or `)}.`}
               </span>
             )}
           </li>

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { PracticePack } from '@hurrow/contract/practice';
 import type { SaidLine } from '@hurrow/core/evidence';
 import { upperFirst } from '@hurrow/core/words';
@@ -21,8 +23,11 @@ export const Lines = ({
           {lead} {character}
         </dt>
         <dd>
-          {upperFirst(shows[0]) || 'not told'} in <TreeName pack={pack} id={pair[0]} />;{' '}
-          {shows[1] || 'not told'} in <TreeName pack={pack} id={pair[1]} />
+          <Trans>
+            {upperFirst(shows[0]) || t`not told`} in <TreeName pack={pack} id={pair[0]} />;{' '}
+            {shows[1] || t`not told`} in
+          </Trans>{' '}
+          <TreeName pack={pack} id={pair[1]} />
         </dd>
       </div>
     ))}

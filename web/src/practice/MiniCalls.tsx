@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { MiniSpecimen } from '@hurrow/core/lesson';
 import { HALF_PICTURE, type PracticeGround } from '@hurrow/core/practice';
 import { drawingToSvg, drawPlate, traitsInWords } from '@hurrow/core/specimen';
@@ -21,19 +23,21 @@ export function MiniCalls({ specimens, view, pair, ground, name }: MiniCallsProp
       specimens.map(({ traits }, i) => {
         const words = traitsInWords(traits, view.organs, ground.vocabulary, ground.audience, ground.units);
         const plate = drawPlate(traits, view.organs, { ...HALF_PICTURE, units: ground.units });
-        return plate && { svg: drawingToSvg(plate, words), alt: `Specimen ${i + 1}. ${words}` };
+        return plate && { svg: drawingToSvg(plate, words), alt: t`Specimen ${i + 1}. ${words}` };
       }),
     [specimens, view, ground],
   );
   const right = specimens.filter(({ taxonId }, i) => called[i] === taxonId).length;
   const done = Object.keys(called).length;
   return (
-    <section aria-label="Specimens to call">
-      <h2>Which are these?</h2>
+    <section aria-label={t`Specimens to call`}>
+      <h2>
+        <Trans>Which are these?</Trans>
+      </h2>
       <p role="status" className="quiet">
         {done === 0
-          ? 'Alike but for what tells them apart.'
-          : `${right} of ${done} called rightly${done === specimens.length ? '' : ` so far`}.`}
+          ? t`Alike but for what tells them apart.`
+          : t`${right} of ${done} called rightly${done === specimens.length ? '' : t` so far`}.`}
       </p>
       <ol className={styles['pieces']}>
         {specimens.map(({ taxonId }, i) => {
@@ -50,11 +54,11 @@ export function MiniCalls({ specimens, view, pair, ground, name }: MiniCallsProp
               )}
               {said ? (
                 <p role="status">
-                  {said === taxonId ? 'Yes: ' : 'No: '}
+                  {said === taxonId ? t`Yes: ` : t`No: `}
                   {name(taxonId)}
                 </p>
               ) : (
-                <div role="group" aria-label={`Specimen ${i + 1}`}>
+                <div role="group" aria-label={t`Specimen ${i + 1}`}>
                   {pair.map((id) => (
                     <button
                       key={id}

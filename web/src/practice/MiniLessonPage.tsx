@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { PracticePack } from '@hurrow/contract/practice';
 import { MINI_PLATE, miniLesson } from '@hurrow/core/lesson';
 import { pairView } from '@hurrow/core/practice';
@@ -38,8 +40,12 @@ export function MiniLessonPage({ pack }: { pack: PracticePack }) {
   if (!lesson || !made)
     return (
       <main className={student['pad']}>
-        <p>This lesson is not here any more.</p>
-        <Link to="/practice">Back to practice</Link>
+        <p>
+          <Trans>This lesson is not here any more.</Trans>
+        </p>
+        <Link to="/practice">
+          <Trans>Back to practice</Trans>
+        </Link>
       </main>
     );
   const pair: [string, string] = [lesson.a, lesson.b];
@@ -48,10 +54,13 @@ export function MiniLessonPage({ pack }: { pack: PracticePack }) {
     <>
       <header className={student['phone-bar']}>
         <h1>
-          <TreeName pack={pack} id={pair[0]} /> or <TreeName pack={pack} id={pair[1]} />?
+          <TreeName pack={pack} id={pair[0]} />{' '}
+          <Trans>
+            or <TreeName pack={pack} id={pair[1]} />?
+          </Trans>
         </h1>
         <Link className={ui['press']} to="/practice">
-          Back
+          <Trans>Back</Trans>
         </Link>
       </header>
       <main className={student['pad']}>
@@ -59,7 +68,7 @@ export function MiniLessonPage({ pack }: { pack: PracticePack }) {
         <img
           className={styles['picture']}
           src={`data:image/svg+xml;utf8,${encodeURIComponent(drawingToSvg(made.plate, ''))}`}
-          alt={`${nameOf(pack, pair[0])} to the left, ${nameOf(pack, pair[1])} to the right`}
+          alt={t`${nameOf(pack, pair[0])} to the left, ${nameOf(pack, pair[1])} to the right`}
         />
         <p className={styles['under']}>
           <TreeName pack={pack} id={pair[0]} />
@@ -80,8 +89,10 @@ export function MiniLessonPage({ pack }: { pack: PracticePack }) {
           name={(taxonId) => nameOf(pack, taxonId)}
         />
         <Link className={`${ui['press']} ${ui['chief']} ${student['wide-press']}`} to={drill}>
-          Drill the two
-          <small>5 minutes</small>
+          <Trans>
+            Drill the two
+            <small>5 minutes</small>
+          </Trans>
         </Link>
       </main>
     </>

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { PracticePack, ToldOf } from '@hurrow/contract/practice';
 import { GLANCE, type Question } from '@hurrow/core/practice';
 import { offeredInWords } from '@hurrow/core/station';
@@ -80,7 +82,7 @@ function Glance({
       ) : (
         <div className={styles['covered']}>
           <button type="button" className={`${ui['press']} ${ui['chief']}`} onClick={look}>
-            {phase === 'ready' ? 'Look: three seconds' : 'Look again'}
+            {phase === 'ready' ? t`Look: three seconds` : t`Look again`}
           </button>
         </div>
       )}
@@ -105,7 +107,7 @@ function Choices({
   onChoose(id: string): void;
 }) {
   return (
-    <div className={styles['choices']} role="group" aria-label="Which tree is it?">
+    <div className={styles['choices']} role="group" aria-label={t`Which tree is it?`}>
       {choices.map((id) => (
         <button key={id} type="button" className={ui['press']} onClick={() => onChoose(id)}>
           <TreeName pack={pack} id={id} />
@@ -164,7 +166,7 @@ function Write({
       }}
     >
       <label className={student['field']}>
-        <span>{pack.common ? 'Name' : 'Genus and species, or its common name'}</span>
+        <span>{pack.common ? t`Name` : t`Genus and species, or its common name`}</span>
         <input
           value={text}
           onChange={(event) => setText(event.target.value)}
@@ -187,11 +189,11 @@ function Write({
         </button>
       ))}
       <div className={student['phone-go']}>
-        <button type="button" className={ui['press']} onClick={() => told('')} title="Show me what it is">
-          No idea
+        <button type="button" className={ui['press']} onClick={() => told('')} title={t`Show me what it is`}>
+          <Trans>No idea</Trans>
         </button>
         <button type="submit" className={`${ui['press']} ${ui['chief']}`} disabled={!text.trim()}>
-          That is it
+          <Trans>That is it</Trans>
         </button>
       </div>
     </form>
@@ -219,7 +221,7 @@ function Going({
           className={`${ui['press']} ${ui['chief']}`}
           onClick={() => onGo(told.length > 0 ? { offered, told } : undefined)}
         >
-          {told.length > 0 ? 'Go on' : 'Leave it out'}
+          {told.length > 0 ? t`Go on` : t`Leave it out`}
         </button>
       </div>
     </>

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useEffect, useState, useSyncExternalStore } from 'react';
 import { Link, Route, Routes } from 'react-router';
 import { speaksFor } from '../app/api.ts';
@@ -24,7 +26,12 @@ export default function PracticePages() {
       left = true;
     };
   }, []);
-  if (!box) return <p className={student['pad']}>Opening…</p>;
+  if (!box)
+    return (
+      <p className={student['pad']}>
+        <Trans>Opening…</Trans>
+      </p>
+    );
   return <Opened box={box} />;
 }
 
@@ -37,10 +44,12 @@ function Opened({ box }: { box: ReviewBox }) {
         <p role="alert">
           {state.problem ??
             (state.offline
-              ? 'There is no signal, and nothing to practice with is on this phone yet. Open this page once where there is one.'
-              : 'Opening…')}
+              ? t`There is no signal, and nothing to practice with is on this phone yet. Open this page once where there is one.`
+              : t`Opening…`)}
         </p>
-        <Link to="/">Back</Link>
+        <Link to="/">
+          <Trans>Back</Trans>
+        </Link>
       </main>
     );
   return (

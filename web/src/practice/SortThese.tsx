@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { PracticePack } from '@hurrow/contract/practice';
 import type { Question } from '@hurrow/core/practice';
 import { useState } from 'react';
@@ -21,13 +23,16 @@ export function SortThese({ question, pack, onTold }: SortProps) {
   return (
     <>
       <p className={styles['asked']}>
-        <TreeName pack={pack} id={question.pair[0]} /> or <TreeName pack={pack} id={question.pair[1]} />?
+        <TreeName pack={pack} id={question.pair[0]} />{' '}
+        <Trans>
+          or <TreeName pack={pack} id={question.pair[1]} />?
+        </Trans>
       </p>
       <ol className={styles['pieces']}>
         {question.pieces.map(({ shown }, i) => (
           <li key={i}>
-            <Picture shown={shown} what={`Specimen ${i + 1}`} />
-            <div role="group" aria-label={`Specimen ${i + 1}`}>
+            <Picture shown={shown} what={t`Specimen ${i + 1}`} />
+            <div role="group" aria-label={t`Specimen ${i + 1}`}>
               {question.pair.map((id) => (
                 <button
                   key={id}
@@ -49,7 +54,7 @@ export function SortThese({ question, pack, onTold }: SortProps) {
         disabled={!ready}
         onClick={() => onTold(piles.filter((held, i) => held !== question.pieces[i]!.taxonId).length)}
       >
-        {ready ? 'So they lie' : `${piles.filter((held) => held === undefined).length} to sort still`}
+        {ready ? t`So they lie` : t`${piles.filter((held) => held === undefined).length} to sort still`}
       </button>
     </>
   );

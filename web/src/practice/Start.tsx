@@ -1,3 +1,5 @@
+import { plural, t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { PracticePack } from '@hurrow/contract/practice';
 import { LENGTHS, WAYS, WAY_WORDS } from '@hurrow/core/practice';
 import { useState } from 'react';
@@ -10,6 +12,7 @@ import { USUAL, WHATS, type Wish } from './wish.ts';
 import ui from '../app/parts.module.css';
 import student from '../student/student.module.css';
 import styles from './practice.module.css';
+import { inTongue } from '../language/inTongue.ts';
 
 /** So many of one's own mix-ups are named. */
 const NAMED = 4;
@@ -26,27 +29,35 @@ export function Start({ pack, box, state }: { pack: PracticePack; box: ReviewBox
   return (
     <>
       <header className={student['phone-bar']}>
-        <h1>Practice</h1>
+        <h1>
+          <Trans>Practice</Trans>
+        </h1>
         <Link className={ui['press']} to="/">
-          Back
+          <Trans>Back</Trans>
         </Link>
       </header>
       <main className={student['pad']}>
         <p className={styles['asked']}>{workInWords(work)}</p>
         <Sentence wish={wish} proposed={work.minutes} onWish={setWish} />
         <Link className={`${ui['press']} ${ui['chief']} ${student['wide-press']}`} to={to}>
-          Practice
-          <small>{minutes || work.minutes} minutes</small>
+          <Trans>
+            Practice
+            <small>{minutes || work.minutes} minutes</small>
+          </Trans>
         </Link>
         <Sent pack={pack} />
-        {own.length > 0 && <h2>You mix up</h2>}
+        {own.length > 0 && (
+          <h2>
+            <Trans>You mix up</Trans>
+          </h2>
+        )}
         <ul className={styles['mixups']}>
           {own.slice(0, NAMED).map(({ a, b }) => (
             <li key={`${a} ${b}`}>
               <Link
                 to={`/practice/go?${new URLSearchParams({ what: `pair:${a},${b}`, way: 'mixed', minutes: '5' })}`}
               >
-                <TreeName pack={pack} id={a} /> and <TreeName pack={pack} id={b} />
+                <TreeName pack={pack} id={a} /> <Trans>and</Trans> <TreeName pack={pack} id={b} />
               </Link>
             </li>
           ))}
@@ -58,19 +69,19 @@ export function Start({ pack, box, state }: { pack: PracticePack; box: ReviewBox
 }
 
 const keptInWords = ({ waiting, offline, unkept }: ReviewState): string => {
-  if (unkept) return 'This phone keeps nothing: stay on the page until your answers are sent.';
+  if (unkept) return t`This phone keeps nothing: stay on the page until your answers are sent.`;
   if (waiting > 0)
-    return `${waiting === 1 ? 'One answer waits' : `${waiting} answers wait`} on this phone; sent when there is a signal.`;
-  return offline ? 'No signal: everything you need is on this phone.' : '';
+    return t`${plural(waiting, { one: 'One answer waits', other: '# answers wait' })} on this phone; sent when there is a signal.`;
+  return offline ? t`No signal: everything you need is on this phone.` : '';
 };
 
 /** The wish as a sentence whose parts open in place. */
 function Sentence({ wish, proposed, onWish }: { wish: Wish; proposed: number; onWish(wish: Wish): void }) {
   return (
     <p className={styles['sentence']}>
-      Practice{' '}
+      <Trans>Practice</Trans>{' '}
       <select
-        aria-label="Of what"
+        aria-label={t`Of what`}
         value={wish.what}
         onChange={(event) => onWish({ ...wish, what: event.target.value })}
       >
@@ -82,26 +93,28 @@ function Sentence({ wish, proposed, onWish }: { wish: Wish; proposed: number; on
       </select>
       ,{' '}
       <select
-        aria-label="In which way"
+        aria-label={t`In which way`}
         value={wish.way}
         onChange={(event) => onWish({ ...wish, way: event.target.value as Wish['way'] })}
       >
-        <option value="mixed">in whatever way fits</option>
+        <option value="mixed">
+          <Trans>in whatever way fits</Trans>
+        </option>
         {WAYS.map((way) => (
           <option key={way} value={way}>
-            {WAY_WORDS[way].title.toLowerCase()}
+            {inTongue(WAY_WORDS[way].title).toLowerCase()}
           </option>
         ))}
       </select>
-      , for{' '}
+      <Trans>, for</Trans>{' '}
       <select
-        aria-label="How long"
+        aria-label={t`How long`}
         value={wish.minutes || proposed}
         onChange={(event) => onWish({ ...wish, minutes: Number(event.target.value) })}
       >
         {LENGTHS.map((length) => (
           <option key={length} value={length}>
-            {length} minutes
+            <Trans>{length} minutes</Trans>
           </option>
         ))}
       </select>
@@ -115,11 +128,16 @@ function Sent({ pack }: { pack: PracticePack }) {
   if (pack.miniLessons.length === 0) return null;
   return (
     <>
-      <h2>For you</h2>
+      <h2>
+        <Trans>For you</Trans>
+      </h2>
       {pack.miniLessons.map(({ id, a, b, sentOn }) => (
         <Link key={id} className={`${ui['press']} ${student['wide-press']}`} to={`/practice/lesson/${id}`}>
           <span>
-            <TreeName pack={pack} id={a} /> or <TreeName pack={pack} id={b} />?
+            <TreeName pack={pack} id={a} />{' '}
+            <Trans>
+              or <TreeName pack={pack} id={b} />?
+            </Trans>
           </span>
           <small>{sentOn}</small>
         </Link>

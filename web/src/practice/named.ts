@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { resolveName, type NamedTaxon } from '@hurrow/core/names';
 import { commonName, scientificName, type Taxon } from '@hurrow/core/taxon';
 
@@ -32,18 +33,18 @@ export function namedAs(
       right: true,
       slips: misspelled ? 1 : 0,
       taxonId,
-      said: misspelled ? `Spelled ${common ? commonName(truth) : scientificName(truth)}.` : '',
+      said: misspelled ? t`Spelled ${common ? commonName(truth) : scientificName(truth)}.` : '',
     };
   }
   if (taxonId) return { right: false, slips: 0, taxonId, said: '' };
   const said =
     how === 'genus' && genus === truth.genus
-      ? 'The genus is right.'
+      ? t`The genus is right.`
       : how === 'ambiguous'
-        ? 'That is the name of more than one tree here.'
+        ? t`That is the name of more than one tree here.`
         : how === 'blank'
           ? ''
-          : 'That is no tree of your list.';
+          : t`That is no tree of your list.`;
   return { right: false, slips: 0, said };
 }
 

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { CardOfDay, PracticePack } from '@hurrow/contract/practice';
 import { LENGTHS, PRACTICE_KINDS, WAYS, type MixUp, type Way } from '@hurrow/core/practice';
 
@@ -14,11 +15,11 @@ export const USUAL: Wish = { what: 'due', way: 'mixed', minutes: 0 };
 
 /** What can be chosen, in words. */
 export const WHATS: [string, string][] = [
-  ['due', 'what is due'],
-  ['mine', 'what I mix up'],
+  ['due', t`what is due`],
+  ['mine', t`what I mix up`],
   ...PRACTICE_KINDS.map(({ id, title }): [string, string] => [
     id,
-    id === 'bareTwig' ? 'bare twigs, as in winter' : `the ${title} alone`,
+    id === 'bareTwig' ? t`bare twigs, as in winter` : t`the ${title} alone`,
   ]),
 ];
 

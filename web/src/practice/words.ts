@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { Workload } from '@hurrow/core/practice';
 
 /**
@@ -9,8 +10,8 @@ import type { Workload } from '@hurrow/core/practice';
 export function workInWords({ due, fresh, known, minutes }: Workload): string {
   if (due === 0 && fresh === 0)
     return known > 0
-      ? 'Nothing is due: you know it now. It comes back when it is about to fade.'
-      : 'There is nothing to practice here yet.';
-  const parts = [due > 0 ? `${due} due` : '', fresh > 0 ? `${fresh} new` : ''].filter(Boolean);
-  return `${parts.join(' and ')}, about ${minutes} minutes.${known > 0 ? ` You know ${known}.` : ''}`;
+      ? t`Nothing is due: you know it now. It comes back when it is about to fade.`
+      : t`There is nothing to practice here yet.`;
+  const parts = [due > 0 ? t`${due} due` : '', fresh > 0 ? t`${fresh} new` : ''].filter(Boolean);
+  return t`${parts.join(t` and `)}, about ${minutes} minutes.${known > 0 ? t` You know ${known}.` : ''}`;
 }

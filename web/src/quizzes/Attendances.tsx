@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { WholeCourse } from '@hurrow/contract/courses';
 import type { Quiz } from '@hurrow/contract/quizzes';
 import { ATTENDANCES } from '@hurrow/contract/limits';
@@ -5,6 +7,7 @@ import type { Attendance, Running } from '@hurrow/contract/running';
 import { call } from '../app/api.ts';
 import { LinkButton, Notice } from '../app/parts.tsx';
 import { useMayChange } from '../app/mayChange.ts';
+import { inTongue } from '../language/inTongue.ts';
 import ui from '../app/parts.module.css';
 import { howFar, type Live } from './live.ts';
 import { phonesInWords } from './running.ts';
@@ -22,11 +25,13 @@ interface AttendancesProps {
 /** Who is there and how far: absent and excused students, a quiz that is open still for one, a result that one sees before the others. */
 export function Attendances({ course, quiz, act, live, running }: AttendancesProps) {
   const said = new Map(running?.students.map((student) => [student.studentId, student]));
-  const nameOf = (id: string) => course.students.find((student) => student.id === id)?.name ?? 'Somebody';
+  const nameOf = (id: string) => course.students.find((student) => student.id === id)?.name ?? t`Somebody`;
   const all = course.students.map(({ id }) => ({ id, was: said.get(id)?.was }));
   return (
     <section>
-      <h2>Who has answered</h2>
+      <h2>
+        <Trans>Who has answered</Trans>
+      </h2>
       {/* Read out only when something is wrong: each answer would be too much. */}
       <p
         className={live.line === 'open' ? 'quiet' : ui['notice']}
@@ -41,7 +46,9 @@ export function Attendances({ course, quiz, act, live, running }: AttendancesPro
             <tr key={id}>
               <td>{name}</td>
               <td className={ui['num']}>
-                {live.counts?.students[id] ?? 0} of {quiz.stations.length}
+                <Trans>
+                  {live.counts?.students[id] ?? 0} of {quiz.stations.length}
+                </Trans>
               </td>
               <td className={styles['attendance']}>
                 <OneStudent quiz={quiz} act={act} id={id} name={name} said={said.get(id)} />
@@ -83,32 +90,37 @@ function OneStudent({
   return (
     <>
       <select
-        aria-label={`${name} was`}
+        aria-label={t`${name} was`}
         value={was}
         onChange={(event) =>
-          tell({ was: event.target.value as Attendance, reopened }, `${name}: ${event.target.value}.`)
+          tell(
+            { was: event.target.value as Attendance, reopened },
+            `${name}: ${inTongue(event.target.value)}.`,
+          )
         }
       >
         {ATTENDANCES.map((each) => (
-          <option key={each}>{each}</option>
+          <option key={each} value={each}>
+            {inTongue(each)}
+          </option>
         ))}
       </select>
       {quiz.state === 'closed' && (
         <LinkButton
-          aria-label={reopened ? `Close it for ${name}` : `Open it for ${name} alone`}
+          aria-label={reopened ? t`Close it for ${name}` : t`Open it for ${name} alone`}
           onClick={() =>
             tell(
               { was, reopened: !reopened },
-              reopened ? `It is closed for ${name}.` : `${name} may answer now.`,
+              reopened ? t`It is closed for ${name}.` : t`${name} may answer now.`,
             )
           }
         >
-          {reopened ? 'open still: close' : 'open for them'}
+          {reopened ? t`open still: close` : t`open for them`}
         </LinkButton>
       )}
       {quiz.state === 'closed' && !quiz.released && (
         <LinkButton
-          aria-label={sees ? `Hide the result from ${name}` : `Show ${name} the result`}
+          aria-label={sees ? t`Hide the result from ${name}` : t`Show ${name} the result`}
           onClick={() =>
             void act(
               () =>
@@ -116,11 +128,11 @@ function OneStudent({
                   params: { quizId: quiz.id },
                   body: { released: !sees, studentId: id },
                 }),
-              sees ? `The result is hidden from ${name}.` : `${name} sees the own result now.`,
+              sees ? t`The result is hidden from ${name}.` : t`${name} sees the own result now.`,
             )
           }
         >
-          {sees ? 'sees it: hide' : 'show result'}
+          {sees ? t`sees it: hide` : t`show result`}
         </LinkButton>
       )}
     </>

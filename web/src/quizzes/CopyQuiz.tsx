@@ -1,3 +1,4 @@
+import { Trans } from '@lingui/react/macro';
 import type { WholeCourse } from '@hurrow/contract/courses';
 import type { Quiz } from '@hurrow/contract/quizzes';
 import { useQuery } from '@tanstack/react-query';
@@ -32,7 +33,7 @@ export function CopyQuiz({ course, quiz }: { course: WholeCourse; quiz: Quiz }) 
     <>
       {' · '}
       <LinkButton disabled={saving} onClick={() => void copy()}>
-        Copy it with other specimens
+        <Trans>Copy it with other specimens</Trans>
       </LinkButton>
       {problem && <span role="alert"> {problem}</span>}
     </>

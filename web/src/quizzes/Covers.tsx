@@ -1,3 +1,5 @@
+import { plural, t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { WholeCourse } from '@hurrow/contract/courses';
 import { expectedResult, expectedRight, type ClassSoFar } from '@hurrow/core/assembly';
 import { useQuery } from '@tanstack/react-query';
@@ -36,14 +38,22 @@ export function Covers({ course, stations, judged, so, near, pieces, onOrder }: 
   );
   const unfair = known.filter(({ judgement }) => judgement !== 'fair').length;
   return (
-    <section aria-label="What the quiz covers">
-      <h2>What it covers</h2>
+    <section aria-label={t`What the quiz covers`}>
+      <h2>
+        <Trans>What it covers</Trans>
+      </h2>
       <table className={`${ui['plain-table']} ${styles['covers']}`}>
         <thead>
           <tr>
-            <th>Set</th>
-            <th>Stations</th>
-            <th>Trees</th>
+            <th>
+              <Trans>Set</Trans>
+            </th>
+            <th>
+              <Trans>Stations</Trans>
+            </th>
+            <th>
+              <Trans>Trees</Trans>
+            </th>
           </tr>
         </thead>
         <tbody>
@@ -52,7 +62,9 @@ export function Covers({ course, stations, judged, so, near, pieces, onOrder }: 
               <td>{title}</td>
               <td>{count}</td>
               <td>
-                {shown} of {of}
+                <Trans>
+                  {shown} of {of}
+                </Trans>
               </td>
             </tr>
           ))}
@@ -61,32 +73,40 @@ export function Covers({ course, stations, judged, so, near, pieces, onOrder }: 
       {/* As high while it is read as it is then: nothing moves under a finger. */}
       <div className={styles['brings']}>
         {known.length < stations.length ? (
-          <p className="quiet">Reading {stations.length - known.length} stations…</p>
+          <p className="quiet">
+            <Trans>Reading {stations.length - known.length} stations…</Trans>
+          </p>
         ) : (
           <>
             <p>
-              Expected: <strong>{Math.round(100 * expected.mean)} %</strong> right, most students between{' '}
-              {Math.max(0, Math.round(100 * (expected.mean - expected.spread)))} and{' '}
-              {Math.min(100, Math.round(100 * (expected.mean + expected.spread)))} %.{' '}
-              <span className="quiet">
-                {expected.reliability < 0.6
-                  ? 'The marks will hardly tell students apart: more stations would.'
-                  : expected.reliability < 0.8
-                    ? 'The marks will tell students apart fairly well.'
-                    : 'The marks will tell students apart well.'}
-              </span>
+              <Trans>
+                Expected: <strong>{Math.round(100 * expected.mean)} %</strong> right, most students between{' '}
+                {Math.max(0, Math.round(100 * (expected.mean - expected.spread)))} and{' '}
+                {Math.min(100, Math.round(100 * (expected.mean + expected.spread)))} %.{' '}
+                <span className="quiet">
+                  {expected.reliability < 0.6
+                    ? t`The marks will hardly tell students apart: more stations would.`
+                    : expected.reliability < 0.8
+                      ? t`The marks will tell students apart fairly well.`
+                      : t`The marks will tell students apart well.`}
+                </span>
+              </Trans>
             </p>
             <Trust course={course} />
             <p>
               {unfair === 0
-                ? 'Every station is fair for a careful reader.'
-                : `${unfair === 1 ? 'One station is' : `${unfair} stations are`} not fair for careful readers.`}
+                ? t`Every station is fair for a careful reader.`
+                : t`${plural(unfair, { one: 'One station is', other: '# stations are' })} not fair for careful readers.`}
             </p>
             <p>
               {near.length === 0
-                ? 'No station gives its neighbor away.'
-                : `${near.length === 1 ? 'One pair stands' : `${near.length} pairs stand`} too near each other. `}
-              {near.length > 0 && onOrder && <LinkButton onClick={onOrder}>Put them in order</LinkButton>}
+                ? t`No station gives its neighbor away.`
+                : t`${plural(near.length, { one: 'One pair stands', other: '# pairs stand' })} too near each other. `}
+              {near.length > 0 && onOrder && (
+                <LinkButton onClick={onOrder}>
+                  <Trans>Put them in order</Trans>
+                </LinkButton>
+              )}
             </p>
             {pieces && pieces.needed > 0 && <PiecesHad pieces={pieces} courseId={course.id} />}
           </>
@@ -121,10 +141,12 @@ function PiecesHad({
 }) {
   return (
     <p>
-      {piecesInWords(needed, had)} from {grounds}.{' '}
-      <Link to={`/c/${courseId}/grounds/collecting${listId ? `/${listId}` : ''}`}>
-        {listId ? 'Open the collecting list' : 'Make a collecting list'}
-      </Link>
+      <Trans>
+        {piecesInWords(needed, had)} from {grounds}.{' '}
+        <Link to={`/c/${courseId}/grounds/collecting${listId ? `/${listId}` : ''}`}>
+          {listId ? t`Open the collecting list` : t`Make a collecting list`}
+        </Link>
+      </Trans>
     </p>
   );
 }

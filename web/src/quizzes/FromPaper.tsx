@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { WholeCourse } from '@hurrow/contract/courses';
 import type { Quiz } from '@hurrow/contract/quizzes';
 import { useQuery } from '@tanstack/react-query';
@@ -22,10 +24,16 @@ export function FromPaper({ course, quiz, refresh }: Props & { refresh: () => Pr
   const marks = useQuery({ ...marksQuery(quiz.id), enabled: mode === 'paper' });
   return (
     <>
-      <h2>Answers from paper</h2>
+      <h2>
+        <Trans>Answers from paper</Trans>
+      </h2>
       <p>
-        <Button onClick={() => setSearch({ enter: 'paper' })}>Enter papers</Button>{' '}
-        <Button onClick={() => setSearch({ enter: 'file' })}>Import a response file</Button>
+        <Button onClick={() => setSearch({ enter: 'paper' })}>
+          <Trans>Enter papers</Trans>
+        </Button>{' '}
+        <Button onClick={() => setSearch({ enter: 'file' })}>
+          <Trans>Import a response file</Trans>
+        </Button>
       </p>
       {mode === 'paper' && <PaperEntry course={course} quiz={quiz} marks={marks.data} onStored={refresh} />}
       {mode === 'file' && (
@@ -36,7 +44,7 @@ export function FromPaper({ course, quiz, refresh }: Props & { refresh: () => Pr
           example={responseExample(course.marking.policy)}
           asksToReplace={toReplace}
           onDone={(_report, here) => {
-            void message.success('The answers are imported.');
+            void message.success(t`The answers are imported.`);
             if (here) setSearch({});
             void refresh();
           }}

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { WholeCourse } from '@hurrow/contract/courses';
 import type { MarkedAnswer, Marks, Quiz } from '@hurrow/contract/quizzes';
 import { Button } from 'antd';
@@ -26,11 +28,20 @@ export function MarkPage({ course, quiz }: { course: WholeCourse; quiz: Quiz }) 
   const query = useQuery({ ...marksQuery(quiz.id), enabled: quiz.state !== 'planned' });
   const [openId, setOpenId] = useState<string>();
   const [blind, setBlind] = useState(() => readKept(BLIND) === 'yes');
-  if (quiz.state === 'planned') return <p>Nothing to mark yet: the quiz has not been opened.</p>;
-  if (!query.data) return <p>{query.isError ? messageOf(query.error) : 'Working out the marks…'}</p>;
+  if (quiz.state === 'planned')
+    return (
+      <p>
+        <Trans>Nothing to mark yet: the quiz has not been opened.</Trans>
+      </p>
+    );
+  if (!query.data) return <p>{query.isError ? messageOf(query.error) : t`Working out the marks…`}</p>;
   const marks = blind ? withoutNames(query.data) : query.data;
   if (marks.answers.length === 0)
-    return <p>No answers yet. Students answer on their phones, or you enter their papers under Run.</p>;
+    return (
+      <p>
+        <Trans>No answers yet. Students answer on their phones, or you enter their papers under Run.</Trans>
+      </p>
+    );
   const open = marks.answers.find(({ responseId }) => responseId === openId);
   return (
     <>
@@ -49,7 +60,7 @@ export function MarkPage({ course, quiz }: { course: WholeCourse; quiz: Quiz }) 
             setBlind(!blind);
           }}
         />{' '}
-        mark without names: papers by number
+        <Trans>mark without names: papers by number</Trans>
       </label>
       <MarkSheet marks={marks} open={openId} onOpen={(answer) => setOpenId(answer.responseId)} />
       {open && (
@@ -86,16 +97,20 @@ function Conflicts({ marks, quiz }: { marks: Marks; quiz: Quiz }) {
     );
   return (
     <section className={ui['notice']}>
-      <h2>Two devices say different things</h2>
+      <h2>
+        <Trans>Two devices say different things</Trans>
+      </h2>
       {problem && <Problem>{problem}</Problem>}
       {found.map((answer) => (
         <p key={answer.responseId}>
-          {marks.students.find((student) => student.id === answer.studentId)?.name}, station{' '}
-          {marks.stations.find((station) => station.id === answer.stationId)?.position}:{' '}
+          <Trans>
+            {marks.students.find((student) => student.id === answer.studentId)?.name}, station{' '}
+            {marks.stations.find((station) => station.id === answer.stationId)?.position}:
+          </Trans>{' '}
           {[answer.written, ...answer.conflicting.map((other) => other.written)].map((written, i) => (
             <span key={i}>
               <Button size="small" onClick={() => void decide(answer, written)}>
-                count “{writtenAs(written, asking(answer)) || 'blank'}”
+                <Trans>count “{writtenAs(written, asking(answer)) || t`blank`}”</Trans>
               </Button>{' '}
             </span>
           ))}

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { MarkedAnswer, Marks } from '@hurrow/contract/quizzes';
 import { useState } from 'react';
 import { commonName } from '@hurrow/core/taxon';
@@ -18,14 +20,19 @@ export function MarkSheet(props: MarkSheetProps) {
   return (
     <>
       <label className={styles['choice']}>
-        <input type="checkbox" checked={all} onChange={() => setAll(!all)} /> show right answers as well
+        <input type="checkbox" checked={all} onChange={() => setAll(!all)} />{' '}
+        <Trans>show right answers as well</Trans>
       </label>
-      <table className={styles['papers']} aria-label="Papers">
+      <table className={styles['papers']} aria-label={t`Papers`}>
         <thead>
           <tr>
-            <th scope="col">Student</th>
-            <th scope="col">Points</th>
-            <th scope="col">{all ? 'What was written' : 'What was written where it was wrong'}</th>
+            <th scope="col">
+              <Trans>Student</Trans>
+            </th>
+            <th scope="col">
+              <Trans>Points</Trans>
+            </th>
+            <th scope="col">{all ? t`What was written` : t`What was written where it was wrong`}</th>
           </tr>
         </thead>
         <tbody>
@@ -42,17 +49,25 @@ export function MarkSheet(props: MarkSheetProps) {
                     <Written key={answer.responseId} {...props} position={position} answer={answer} />
                   ))}
                 {blank.length === marks.stations.filter(({ voided }) => !voided).length ? (
-                  <span className="quiet">absent: no answer</span>
+                  <span className="quiet">
+                    <Trans>absent: no answer</Trans>
+                  </span>
                 ) : (
-                  blank.length > 0 && <span className="quiet">blank: {blank.join(', ')}</span>
+                  blank.length > 0 && (
+                    <span className="quiet">
+                      <Trans>blank: {blank.join(', ')}</Trans>
+                    </span>
+                  )
                 )}
               </td>
             </tr>
           ))}
         </tbody>
       </table>
-      <h2>Station by station</h2>
-      <table className={styles['papers']} aria-label="Stations">
+      <h2>
+        <Trans>Station by station</Trans>
+      </h2>
+      <table className={styles['papers']} aria-label={t`Stations`}>
         <tbody>
           {stationsOf(marks).map(({ station, answered, named, sureButWrong, groups }) => {
             const truth = marks.list.find(({ id }) => id === station.taxonId);
@@ -68,7 +83,9 @@ export function MarkSheet(props: MarkSheetProps) {
                   )}
                 </th>
                 <td className={styles['points']}>
-                  {named} of {answered}
+                  <Trans>
+                    {named} of {answered}
+                  </Trans>
                 </td>
                 <td>
                   {groups.map((group, i) => (
@@ -80,7 +97,12 @@ export function MarkSheet(props: MarkSheetProps) {
                       {group.answers.length}
                     </span>
                   ))}
-                  {sureButWrong > 0 && <span className="rust"> · {sureButWrong} sure of what is wrong</span>}
+                  {sureButWrong > 0 && (
+                    <span className="rust">
+                      {' '}
+                      <Trans>· {sureButWrong} sure of what is wrong</Trans>
+                    </span>
+                  )}
                 </td>
               </tr>
             );
@@ -112,7 +134,7 @@ function Written({
       <b>{position}</b> {writtenInFull(answer)}{' '}
       <small>
         {points === outOf ? '' : pointsInWords(points)}
-        {answer.ruling ? ' ruled' : ''}
+        {answer.ruling ? t` ruled` : ''}
       </small>
     </button>
   );

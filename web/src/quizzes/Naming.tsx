@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { ProfiledTaxon, ReadingOptions } from '@hurrow/core/evidence';
 import type { ReactNode } from 'react';
 import type { Planned } from './planned.ts';
@@ -33,15 +34,15 @@ export function Naming({
         checked={station.choose ?? false}
         fixed={fixed}
         onTick={(choose) => onChange({ choose })}
-        what="Choose one of four names"
-        why="the tree and the three of the list that are least unlike it in what is shown; for beginners, and where spelling is not the point"
+        what={t`Choose one of four names`}
+        why={t`the tree and the three of the list that are least unlike it in what is shown; for beginners, and where spelling is not the point`}
       />
       <Ticked
         checked={station.wentBy ?? false}
         fixed={fixed}
         onTick={(wentBy) => onChange({ wentBy })}
-        what="After the name, ask “What did you go by?” (not marked)"
-        why="a checklist of what can be seen here; every third station is enough to find what the class overlooks"
+        what={t`After the name, ask “What did you go by?” (not marked)`}
+        why={t`a checklist of what can be seen here; every third station is enough to find what the class overlooks`}
       />
       <PromptPicker
         station={station}

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { RulingBody } from '@hurrow/contract/quizzes';
 import type { MarkedAnswer, Marks, Quiz } from '@hurrow/contract/quizzes';
 import { Button } from 'antd';
@@ -28,10 +30,12 @@ export function OpenedAnswer(props: OpenedProps) {
   const station = marks.stations.find((entry) => entry.id === answer.stationId)!;
   const truth = marks.list.find((taxon) => taxon.id === station.taxonId)!;
   return (
-    <aside className={styles['opened']} aria-label="One answer" aria-live="polite">
+    <aside className={styles['opened']} aria-label={t`One answer`} aria-live="polite">
       <h2>
-        {marks.students.find((student) => student.id === answer.studentId)?.name}, station {station.position}:{' '}
-        {commonName(truth)}, <span className="latin">{scientificName(truth)}</span>
+        <Trans>
+          {marks.students.find((student) => student.id === answer.studentId)?.name}, station{' '}
+          {station.position}: {commonName(truth)}, <span className="latin">{scientificName(truth)}</span>
+        </Trans>
       </h2>
       <table className={styles['papers']}>
         <tbody>
@@ -40,7 +44,9 @@ export function OpenedAnswer(props: OpenedProps) {
               <th scope="row">{PART_WORDS[part.part]}</th>
               <td>“{part.written}”</td>
               <td className={styles['points']}>
-                {pointsInWords(part.points)} of {pointsInWords(part.outOf)}
+                <Trans>
+                  {pointsInWords(part.points)} of {pointsInWords(part.outOf)}
+                </Trans>
               </td>
               <td>{part.remark}</td>
             </tr>
@@ -58,9 +64,11 @@ export function OpenedAnswer(props: OpenedProps) {
       )}
       {answer.ruling && (
         <p className="quiet">
-          By ruling of {answer.ruling.by},{' '}
-          {answer.ruling.alone ? 'on this answer alone' : 'on all equal answers'}
-          {answer.ruling.reason ? `: ${answer.ruling.reason}` : ''}.{' '}
+          <Trans>
+            By ruling of {answer.ruling.by},{' '}
+            {answer.ruling.alone ? t`on this answer alone` : t`on all equal answers`}
+            {answer.ruling.reason ? `: ${answer.ruling.reason}` : ''}.
+          </Trans>{' '}
           <LinkButton
             onClick={() =>
               void mark(() =>
@@ -70,7 +78,7 @@ export function OpenedAnswer(props: OpenedProps) {
               )
             }
           >
-            Take the ruling back
+            <Trans>Take the ruling back</Trans>
           </LinkButton>
         </p>
       )}
@@ -79,7 +87,7 @@ export function OpenedAnswer(props: OpenedProps) {
       {(problem ?? ruling.problem) && <Problem>{problem ?? ruling.problem}</Problem>}
       <p>
         <Button size="small" onClick={onClose}>
-          Close
+          <Trans>Close</Trans>
         </Button>
       </p>
     </aside>
@@ -105,7 +113,7 @@ function Overrule({
     event.preventDefault();
     const byHand = pointsByHand(points, parts);
     if ('problem' in byHand) return setProblem(byHand.problem);
-    if (!asksName && !byHand.points) return setProblem('Write the points that it shall have.');
+    if (!asksName && !byHand.points) return setProblem(t`Write the points that it shall have.`);
     setProblem('');
     void send({
       truth,
@@ -119,11 +127,14 @@ function Overrule({
   };
   return (
     <form className={styles['overrule']} onSubmit={submit}>
-      <h3>Overrule it</h3>
+      <h3>
+        <Trans>Overrule it</Trans>
+      </h3>
       <p>
         {asksName && (
           <>
-            Counts as <CountsAs list={marks.list} truth={truth} value={countsAs} onChange={setCountsAs} />
+            <Trans>Counts as</Trans>{' '}
+            <CountsAs list={marks.list} truth={truth} value={countsAs} onChange={setCountsAs} />
           </>
         )}
         {parts.map((part) => (
@@ -138,29 +149,33 @@ function Overrule({
       {problem && <Problem>{problem}</Problem>}
       <p>
         <label>
-          because{' '}
+          <Trans>because</Trans>{' '}
           <input
             className={styles['reason']}
-            aria-label="Reason"
+            aria-label={t`Reason`}
             required
             minLength={3}
             maxLength={300}
-            placeholder="why, for whoever asks later"
+            placeholder={t`why, for whoever asks later`}
             value={reason}
             onChange={(event) => setReason(event.target.value)}
           />
         </label>{' '}
-        for{' '}
+        <Trans>for</Trans>{' '}
         <select
-          aria-label="For which answers"
+          aria-label={t`For which answers`}
           value={String(alone)}
           onChange={(event) => setAlone(event.target.value === 'true')}
         >
-          <option value="true">this answer only</option>
-          <option value="false">all equal answers{equal > 1 ? ` (${equal} here)` : ''}</option>
+          <option value="true">
+            <Trans>this answer only</Trans>
+          </option>
+          <option value="false">
+            <Trans>all equal answers{equal > 1 ? t` (${equal} here)` : ''}</Trans>
+          </option>
         </select>{' '}
         <Button htmlType="submit" type="primary" size="small">
-          Overrule
+          <Trans>Overrule</Trans>
         </Button>
       </p>
     </form>
@@ -179,12 +194,14 @@ function CountsAs({
   onChange(taxonId: string): void;
 }) {
   return (
-    <select aria-label="Counts as" value={value} onChange={(event) => onChange(event.target.value)}>
-      <option value="">no tree of the list</option>
+    <select aria-label={t`Counts as`} value={value} onChange={(event) => onChange(event.target.value)}>
+      <option value="">
+        <Trans>no tree of the list</Trans>
+      </option>
       {list.map((taxon) => (
         <option key={taxon.id} value={taxon.id}>
           {scientificName(taxon)}
-          {taxon.id === truth ? ' (right)' : ''}
+          {taxon.id === truth ? t` (right)` : ''}
         </option>
       ))}
     </select>
@@ -207,12 +224,12 @@ function PointsOf({
       {PART_WORDS[part]}{' '}
       <input
         inputMode="decimal"
-        aria-label={`Points for the ${PART_WORDS[part]}`}
+        aria-label={t`Points for the ${PART_WORDS[part]}`}
         placeholder={pointsInWords(points)}
         value={typed}
         onChange={(event) => onType(event.target.value)}
       />{' '}
-      of {pointsInWords(outOf)}
+      <Trans>of {pointsInWords(outOf)}</Trans>
     </label>
   );
 }

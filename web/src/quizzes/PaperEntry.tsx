@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Plural, Trans } from '@lingui/react/macro';
 import type { WholeCourse } from '@hurrow/contract/courses';
 import type { Marks, Quiz } from '@hurrow/contract/quizzes';
 import { useState, type FormEvent, type KeyboardEvent } from 'react';
@@ -5,7 +7,6 @@ import { inTerms, readSaid, readWentBy } from '@hurrow/core/formats';
 import { PARTS_ASKED, type Answer, type AnswerPart } from '@hurrow/core/names';
 import { saidTo, statesToSee, type FrozenQuestion } from '@hurrow/core/station';
 import { stateOf, type Character } from '@hurrow/core/vocabulary';
-import { counted } from '@hurrow/core/words';
 import { useVocabulary } from '../app/data.ts';
 import { linesOf, namesFor, notStored, readsAs } from './paper.ts';
 import { useOnePaper, usePapers, type TypedPapers } from './usePapers.ts';
@@ -29,10 +30,14 @@ export function PaperEntry({ course, quiz, marks, onStored }: PaperEntryProps) {
   return (
     <div className={styles['paper']}>
       <label>
-        Typed{' '}
+        <Trans>Typed</Trans>{' '}
         <select value={by} onChange={(event) => setBy(event.target.value as typeof by)}>
-          <option value="student">student by student</option>
-          <option value="station">station by station</option>
+          <option value="student">
+            <Trans>student by student</Trans>
+          </option>
+          <option value="station">
+            <Trans>station by station</Trans>
+          </option>
         </select>
       </label>{' '}
       <Papers course={course} quiz={quiz} marks={marks} typing={typing} />
@@ -62,18 +67,24 @@ function ByStudent({ course, quiz, marks, typing }: PapersProps) {
   return (
     <form onSubmit={submit}>
       <label>
-        Paper of{' '}
+        <Trans>Paper of</Trans>{' '}
         <select value={studentId} onChange={(event) => choose(event.target.value)}>
-          <option value="">choose a student</option>
+          <option value="">
+            <Trans>choose a student</Trans>
+          </option>
           {course.students.map((student) => (
             <option key={student.id} value={student.id}>
               {student.name}
-              {Object.keys(typing.papers[student.id] ?? {}).length > 0 ? ', not stored yet' : ''}
+              {Object.keys(typing.papers[student.id] ?? {}).length > 0 ? t`, not stored yet` : ''}
             </option>
           ))}
         </select>
       </label>{' '}
-      {last && <span className="quiet">The paper of {nameOf(last)} is stored.</span>}
+      {last && (
+        <span className="quiet">
+          <Trans>The paper of {nameOf(last)} is stored.</Trans>
+        </span>
+      )}
       {studentId && (
         <>
           <table className={ui['plain-table']}>
@@ -93,7 +104,7 @@ function ByStudent({ course, quiz, marks, typing }: PapersProps) {
             </tbody>
           </table>
           <button className={`${ui['press']} ${ui['chief']}`} disabled={typing.saving || !left}>
-            Store this paper
+            <Trans>Store this paper</Trans>
           </button>{' '}
           {!typing.saving && left && <span className="quiet">{left}</span>}
         </>
@@ -115,12 +126,12 @@ function ByStation({ course, quiz, marks, typing }: PapersProps) {
   return (
     <form onSubmit={submit}>
       <label>
-        Station{' '}
+        <Trans>Station</Trans>{' '}
         <select value={at} onChange={(event) => setAt(Number(event.target.value))}>
           {quiz.stations.map(({ id, position }, i) => (
             <option key={id} value={i}>
               {position}
-              {linesOf(typing.papers, { stationId: id }).length > 0 ? ', not stored yet' : ''}
+              {linesOf(typing.papers, { stationId: id }).length > 0 ? t`, not stored yet` : ''}
             </option>
           ))}
         </select>
@@ -142,10 +153,14 @@ function ByStation({ course, quiz, marks, typing }: PapersProps) {
         </tbody>
       </table>
       <button className={`${ui['press']} ${ui['chief']}`} disabled={typing.saving || lines.length === 0}>
-        Store station {station.position}
+        <Trans>Store station {station.position}</Trans>
       </button>{' '}
       {!typing.saving && lines.length > 0 && (
-        <span className="quiet">{counted(lines.length, 'answer')} not stored yet.</span>
+        <span className="quiet">
+          <Trans>
+            <Plural value={lines.length} one="# answer" other="# answers" /> not stored yet.
+          </Trans>
+        </span>
       )}
     </form>
   );
@@ -167,7 +182,7 @@ function PaperLine({ head, station, quiz, parts, answer, list, onType }: PaperLi
   const vocabulary = useVocabulary();
   const asking = quiz.stations.some(({ asks }) => asks.length > 0);
   const telling = quiz.stations.some(({ offered }) => offered.length > 0);
-  const called = head === String(station.position) ? `Station ${head}` : head;
+  const called = head === String(station.position) ? t`Station ${head}` : head;
   const goOn = (event: KeyboardEvent<HTMLInputElement>) => {
     if (event.key !== 'Enter') return;
     const fields = [...event.currentTarget.form!.querySelectorAll('input')];
@@ -254,12 +269,12 @@ function SaidOnPaper({
 }) {
   const [text, setText] = useState(() => saidTo(asking, answer));
   const read = readSaid(text, asking);
-  const list = `${called}, offered`.replaceAll(' ', '-');
+  const list = t`${called}, offered`.replaceAll(' ', '-');
   return (
     <>
       <input
         className={ui['typed']}
-        aria-label={`${called}, answer`}
+        aria-label={t`${called}, answer`}
         aria-invalid={!read.ok}
         placeholder={asking.asked.term}
         list={asking.offered.length > 0 ? list : undefined}
@@ -310,9 +325,9 @@ function ToldOnPaper({
     <>
       <input
         className={ui['typed']}
-        aria-label={`${called}, went by`}
+        aria-label={t`${called}, went by`}
         aria-invalid={!read.ok}
-        placeholder="went by"
+        placeholder={t`went by`}
         list={`offered-${position}`}
         value={text}
         onChange={(event) => {
@@ -333,7 +348,7 @@ function ToldOnPaper({
       {read.ok &&
         read.value.doubts.map((doubt) => (
           <small key={doubt} className="quiet">
-            {doubt} It is kept as written; rule on it when you mark.
+            <Trans>{doubt} It is kept as written; rule on it when you mark.</Trans>
           </small>
         ))}
     </>

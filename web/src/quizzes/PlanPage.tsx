@@ -1,3 +1,5 @@
+import { plural, t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { WholeCourse } from '@hurrow/contract/courses';
 import type { LibraryAnswer } from '@hurrow/contract/library';
 import type { Quiz } from '@hurrow/contract/quizzes';
@@ -8,7 +10,6 @@ import { kindOf } from '@hurrow/core/assembly';
 import { readLibrary } from '@hurrow/core/library';
 import { commonName, scientificName } from '@hurrow/core/taxon';
 import { MEDIUM_TITLES } from '@hurrow/core/view';
-import { counted } from '@hurrow/core/words';
 import { useLibrary } from '../app/data.ts';
 import { LinkButton, Notice, Problem } from '../app/parts.tsx';
 import { BroughtBack } from '../drafts/BroughtBack.tsx';
@@ -28,6 +29,7 @@ import { StationSpecimen } from './StationSpecimen.tsx';
 import { usePieces } from './usePieces.ts';
 import { usePlan } from './usePlan.ts';
 import { ViewEditor } from './ViewEditor.tsx';
+import { inTongue } from '../language/inTongue.ts';
 
 /** Plans a quiz by picking taxa, view and medium; says of each station what stands against it. */
 export function PlanPage({ course, quiz }: { course: WholeCourse; quiz: Quiz | undefined }) {
@@ -47,7 +49,12 @@ export function PlanPage({ course, quiz }: { course: WholeCourse; quiz: Quiz | u
   const taxa = useMemo(() => list.map(({ taxon }) => taxon.id), [list]);
   const judged = useJudged(plan.stations, taxa, { course, library, day: plan.day });
   const pieces = usePieces(course, quiz?.id, plan, { library, list });
-  if (!library) return <p>Opening…</p>;
+  if (!library)
+    return (
+      <p>
+        <Trans>Opening…</Trans>
+      </p>
+    );
   const { so } = proposal.proposed ?? {};
   const near = nearPlaces(plan.stations, judged, so?.mixedUp);
   const shown = plan.stations[plan.shown];
@@ -63,7 +70,11 @@ export function PlanPage({ course, quiz }: { course: WholeCourse; quiz: Quiz | u
           {...{ plan, proposal, judged, near, fixed, list, library, course }}
           pieces={pieces?.warnings}
         />
-        {plan.stations.length === 0 && <p className="quiet">No stations yet. Add the first species below.</p>}
+        {plan.stations.length === 0 && (
+          <p className="quiet">
+            <Trans>No stations yet. Add the first species below.</Trans>
+          </p>
+        )}
         {!fixed && plan.stations.length > 0 && (
           <AskingWentBy stations={plan.stations} onChange={plan.setStations} />
         )}
@@ -98,13 +109,17 @@ function AskingWentBy({ stations, onChange }: { stations: Planned[]; onChange(st
   return (
     <p className="quiet">
       {asking > 0
-        ? `“What did you go by?” is asked at ${counted(asking, 'station')}. `
-        : 'No station asks “What did you go by?”: names alone do not show which character is overlooked. '}
-      <LinkButton onClick={() => onChange(askingWentBy(stations, true))}>Ask at every third</LinkButton>
+        ? t`“What did you go by?” is asked at ${plural(asking, { one: '# station', other: '# stations' })}. `
+        : t`No station asks “What did you go by?”: names alone do not show which character is overlooked. `}
+      <LinkButton onClick={() => onChange(askingWentBy(stations, true))}>
+        <Trans>Ask at every third</Trans>
+      </LinkButton>
       {asking > 0 && (
         <>
           {' · '}
-          <LinkButton onClick={() => onChange(askingWentBy(stations, false))}>Ask at none</LinkButton>
+          <LinkButton onClick={() => onChange(askingWentBy(stations, false))}>
+            <Trans>Ask at none</Trans>
+          </LinkButton>
         </>
       )}
     </p>
@@ -128,7 +143,9 @@ function Swap({ plan, station, proposal, list }: SwapProps) {
   if (found.length === 0) return null;
   return (
     <>
-      <h3>In its place</h3>
+      <h3>
+        <Trans>In its place</Trans>
+      </h3>
       <ul className={propose['swap']}>
         {found.map((each) => (
           <li key={each.id}>
@@ -139,7 +156,10 @@ function Swap({ plan, station, proposal, list }: SwapProps) {
             >
               {nameOf(each.taxonId)}
             </LinkButton>
-            , {kindOf(each.kind)!.title} <span className="quiet">{Math.round(100 * each.right)} of 100</span>
+            , {kindOf(each.kind)!.title}{' '}
+            <span className="quiet">
+              <Trans>{Math.round(100 * each.right)} of 100</Trans>
+            </span>
           </li>
         ))}
       </ul>
@@ -153,9 +173,9 @@ function Head({ plan, fixed }: { plan: Planning; fixed: boolean }) {
     <>
       <div className={styles['plan-head']}>
         <label>
-          Title{' '}
+          <Trans>Title</Trans>{' '}
           <Input
-            aria-label="Title"
+            aria-label={t`Title`}
             value={title}
             disabled={fixed}
             onChange={(event) => plan.write({ title: event.target.value })}
@@ -163,9 +183,9 @@ function Head({ plan, fixed }: { plan: Planning; fixed: boolean }) {
           />
         </label>
         <label>
-          Held on{' '}
+          <Trans>Held on</Trans>{' '}
           <Input
-            aria-label="Held on"
+            aria-label={t`Held on`}
             type="date"
             value={heldOn}
             disabled={fixed}
@@ -177,8 +197,10 @@ function Head({ plan, fixed }: { plan: Planning; fixed: boolean }) {
       <BroughtBack at={plan.broughtBack} onGiveUp={plan.giveUp} />
       {fixed && (
         <Notice>
-          This quiz has been opened. Its stations, names and drawings are fixed as they were then; edits of
-          the library do not reach them.
+          <Trans>
+            This quiz has been opened. Its stations, names and drawings are fixed as they were then; edits of
+            the library do not reach them.
+          </Trans>
         </Notice>
       )}
     </>
@@ -199,12 +221,12 @@ function Adding({
     <>
       <Select
         showSearch={{ optionFilterProp: 'label' }}
-        aria-label="Add a station"
-        placeholder="Add a station: choose its species"
+        aria-label={t`Add a station`}
+        placeholder={t`Add a station: choose its species`}
         value={null}
         className={styles['add']}
         onChange={(id: string | null) => id && plan.add(id)}
-        notFoundContent="No species of the course’s list has this name."
+        notFoundContent={t`No species of the course’s list has this name.`}
         options={list.map(({ taxon }) => ({
           value: taxon.id,
           label: `${commonName(taxon)} (${scientificName(taxon)})`,
@@ -214,14 +236,18 @@ function Adding({
         disabled={plan.stations.length > 0 || list.length === 0}
         onClick={() => plan.setStations(list.map(({ taxon }) => stationOf(taxon.id, plan.day)))}
       >
-        One of each on the list
+        <Trans>One of each on the list</Trans>
       </Button>
       {plan.problem && <Problem>{plan.problem}</Problem>}
       <p className={styles['plan-foot']}>
         <Button type="primary" loading={plan.saving} onClick={() => void plan.savePlan()}>
-          Save the plan
+          <Trans>Save the plan</Trans>
         </Button>{' '}
-        {removable && <Button onClick={() => void plan.drop()}>Remove this quiz</Button>}
+        {removable && (
+          <Button onClick={() => void plan.drop()}>
+            <Trans>Remove this quiz</Trans>
+          </Button>
+        )}
       </p>
     </>
   );
@@ -251,7 +277,9 @@ function Shown({
   return (
     <>
       <h2>
-        Station {at + 1}: {commonName(profiled.taxon)}
+        <Trans>
+          Station {at + 1}: {commonName(profiled.taxon)}
+        </Trans>
       </h2>
       <ViewEditor station={planned} fixed={fixed} onChange={(view) => plan.change(at, { view })} />
       <QuestionPicker
@@ -284,9 +312,11 @@ function Shown({
         />
       ) : (
         <p className="quiet">
-          Students look at the {MEDIUM_TITLES[planned.medium]} itself; their phones say at which station, and
-          show
-          {planned.medium === 'photo' ? ' the photo of the library that may leave it.' : ' no drawing.'}
+          <Trans>
+            Students look at the {inTongue(MEDIUM_TITLES[planned.medium])} itself; their phones say at which
+            station, and show
+            {planned.medium === 'photo' ? t` the photo of the library that may leave it.` : t` no drawing.`}
+          </Trans>
         </p>
       )}
     </>

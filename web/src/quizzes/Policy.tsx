@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { Marks, Quiz } from '@hurrow/contract/quizzes';
 import { Button } from 'antd';
 import { useQuery } from '@tanstack/react-query';
@@ -12,6 +14,7 @@ import { STALE, useSaving } from '../app/useSaving.ts';
 import ui from '../app/parts.module.css';
 import { changeInWords, changesInWords, policiesWithin, policyOf, typedOf } from './policyForm.ts';
 import styles from './marking.module.css';
+import { inTongue } from '../language/inTongue.ts';
 
 /** Other points, or those it was opened with, and what they would change. */
 interface Shown {
@@ -41,9 +44,9 @@ export function Policy({ marks, quiz }: PolicyProps) {
     <section className={styles['policy']}>
       <p>
         {policyInWords(now)}
-        {changed ? ' It was changed after the quiz was opened.' : ''}{' '}
+        {changed ? t` It was changed after the quiz was opened.` : ''}{' '}
         {mayChange && (
-          <LinkButton onClick={() => setOpen(!open)}>{open ? 'Close' : 'Give other points'}</LinkButton>
+          <LinkButton onClick={() => setOpen(!open)}>{open ? t`Close` : t`Give other points`}</LinkButton>
         )}
       </p>
       {open && <PolicyForm key={JSON.stringify(now)} marks={marks} quiz={quiz} marking={query.data} />}
@@ -52,7 +55,7 @@ export function Policy({ marks, quiz }: PolicyProps) {
 }
 
 const policyInWords = (marking: MarkingPolicy): string =>
-  `Marked by ${POLICY_TITLES[marking.policy]}: ${PARTS_ASKED[marking.policy]
+  t`Marked by ${inTongue(POLICY_TITLES[marking.policy])}: ${PARTS_ASKED[marking.policy]
     .map((part) => `${part} ${marking.points[part]}`)
     .join(', ')}; ${marking.deduction} off for a misspelled part.`;
 
@@ -87,15 +90,15 @@ function PolicyForm({ marks, quiz, marking: { now, opened } }: PolicyProps & { m
   return (
     <form onSubmit={submit} className={styles['overrule']}>
       <p>
-        Mark by{' '}
+        <Trans>Mark by</Trans>{' '}
         <select
-          aria-label="What bears points"
+          aria-label={t`What bears points`}
           value={typed.policy}
           onChange={(event) => change({ policy: event.target.value as NamingPolicy })}
         >
           {policiesWithin(opened.policy).map((policy) => (
             <option key={policy} value={policy}>
-              {POLICY_TITLES[policy]}
+              {inTongue(POLICY_TITLES[policy])}
             </option>
           ))}
         </select>
@@ -111,7 +114,7 @@ function PolicyForm({ marks, quiz, marking: { now, opened } }: PolicyProps & { m
           </label>
         ))}{' '}
         <label>
-          off for a misspelling{' '}
+          <Trans>off for a misspelling</Trans>{' '}
           <input
             inputMode="decimal"
             value={typed.deduction}
@@ -119,11 +122,11 @@ function PolicyForm({ marks, quiz, marking: { now, opened } }: PolicyProps & { m
           />
         </label>{' '}
         <Button htmlType="submit" size="small" disabled={saving}>
-          Show what changes
+          <Trans>Show what changes</Trans>
         </Button>{' '}
         {JSON.stringify(now) !== JSON.stringify(opened) && (
           <Button size="small" disabled={saving} onClick={() => void send(null, true)}>
-            As it was opened
+            <Trans>As it was opened</Trans>
           </Button>
         )}
       </p>
@@ -152,10 +155,10 @@ function Changes({
       <p>
         <strong>{changesInWords(changes)}</strong>{' '}
         <Button type="primary" size="small" disabled={saving} onClick={onMark}>
-          {marking ? 'Mark by these' : 'Mark as it was opened'}
+          {marking ? t`Mark by these` : t`Mark as it was opened`}
         </Button>
       </p>
-      <table className={`${ui['plain-table']} ${styles['changes']}`} aria-label="What changes">
+      <table className={`${ui['plain-table']} ${styles['changes']}`} aria-label={t`What changes`}>
         <tbody>
           {changes.map((each) => (
             <tr key={each.studentId}>

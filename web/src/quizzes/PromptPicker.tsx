@@ -1,3 +1,4 @@
+import { Trans } from '@lingui/react/macro';
 import type { ProfiledTaxon, ReadingOptions } from '@hurrow/core/evidence';
 import { askable } from '@hurrow/core/station';
 import { useVocabulary } from '../app/data.ts';
@@ -26,14 +27,18 @@ export function PromptPicker({
   const term = (id: string) => termOf(id, vocabulary);
   return (
     <label className={styles['prompt']}>
-      <span className="quiet">Tell half of them, drawn by lot, to look first at</span>
+      <span className="quiet">
+        <Trans>Tell half of them, drawn by lot, to look first at</Trans>
+      </span>
       <select
         className={styles['seeing-picker']}
         value={held}
         disabled={fixed}
         onChange={(event) => onChange(event.target.value || null)}
       >
-        <option value="">nothing</option>
+        <option value="">
+          <Trans>nothing</Trans>
+        </option>
         {[...new Set([...(held ? [held] : []), ...can])].map((id) => (
           <option key={id} value={id}>
             {term(id)}
@@ -42,8 +47,10 @@ export function PromptPicker({
       </select>
       {held && (
         <small className="quiet">
-          On phones only. The difference between the two halves is what looking is worth; where marks count,
-          tell the class that hints go by lot.
+          <Trans>
+            On phones only. The difference between the two halves is what looking is worth; where marks count,
+            tell the class that hints go by lot.
+          </Trans>
         </small>
       )}
     </label>

@@ -1,13 +1,15 @@
+import { t } from '@lingui/core/macro';
+import { Plural, Trans } from '@lingui/react/macro';
 import type { WholeCourse } from '@hurrow/contract/courses';
 import { Button, InputNumber } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { ASKED_TITLES, STATION_KINDS } from '@hurrow/core/assembly';
-import { counted } from '@hurrow/core/words';
 import { LinkButton, Problem } from '../app/parts.tsx';
 import { keptOut, withKind, type Wanted } from './proposed.ts';
 import type { useProposal } from './useProposal.ts';
 import styles from './propose.module.css';
+import { inTongue } from '../language/inTongue.ts';
 
 interface ProposeQuizProps {
   course: WholeCourse;
@@ -22,39 +24,41 @@ function SecondForm({ proposal, courseId }: { proposal: ProposeQuizProps['propos
   if (made)
     return (
       <span>
-        <Link to={`/c/${courseId}/quizzes/${made.id}/plan`}>The second form is saved beside this plan.</Link>{' '}
+        <Link to={`/c/${courseId}/quizzes/${made.id}/plan`}>
+          <Trans>The second form is saved beside this plan.</Trans>
+        </Link>{' '}
         {made.relaxed.join(' ')}
       </span>
     );
   return (
     <LinkButton disabled={proposal.proposing} onClick={() => void proposal.second().then(setMade)}>
-      Make a second form, as hard
+      <Trans>Make a second form, as hard</Trans>
     </LinkButton>
   );
 }
 
 const FAIR: [number, string][] = [
-  [0.9, 'nine in ten careful readers'],
-  [0.75, 'three in four careful readers'],
+  [0.9, t`nine in ten careful readers`],
+  [0.75, t`three in four careful readers`],
 ];
 /** How hard a quiz is to be, by the share that is expected to be right. */
 const BANDS: [readonly [number, number], string][] = [
-  [[0, 1], 'as hard as it comes'],
-  [[0.8, 1], 'easy: over 80 % expected right'],
-  [[0.65, 0.8], 'middling: 65 to 80 %'],
-  [[0.45, 0.65], 'hard: 45 to 65 %'],
+  [[0, 1], t`as hard as it comes`],
+  [[0.8, 1], t`easy: over 80 % expected right`],
+  [[0.65, 0.8], t`middling: 65 to 80 %`],
+  [[0.45, 0.65], t`hard: 45 to 65 %`],
 ];
 const AIMS: [number, string][] = [
-  [0, 'for a fair mark alone'],
-  [0.3, 'for a fair mark, and to learn what they overlook'],
-  [0.7, 'above all to learn what they overlook'],
+  [0, t`for a fair mark alone`],
+  [0.3, t`for a fair mark, and to learn what they overlook`],
+  [0.7, t`above all to learn what they overlook`],
 ];
 
 /** How many stations, how fair, to what end, how hard. */
 const Sentence = ({ wanted, set }: { wanted: Wanted; set(part: Partial<Wanted>): void }) => (
   <div className={styles['sentence']}>
     <InputNumber
-      aria-label="Stations"
+      aria-label={t`Stations`}
       className={styles['number']}
       min={1}
       max={80}
@@ -62,36 +66,38 @@ const Sentence = ({ wanted, set }: { wanted: Wanted; set(part: Partial<Wanted>):
       value={wanted.stations}
       onChange={(stations) => stations !== null && set({ stations })}
     />{' '}
-    stations, each to be told by{' '}
-    <Choice label="How fair" options={FAIR} value={wanted.fair} onChange={(fair) => set({ fair })} />,{' '}
-    <Choice
-      label="To what end"
-      options={AIMS}
-      value={wanted.toLearn}
-      onChange={(toLearn) => set({ toLearn })}
-    />
-    ,{' '}
-    <Choice
-      label="How hard"
-      options={BANDS.map(([, words], i) => [i, words])}
-      value={BANDS.findIndex(([[low]]) => low === wanted.expected[0])}
-      onChange={(i) => set({ expected: BANDS[i]![0] })}
-    />
-    ; at least{' '}
-    <Few
-      label="Of pairs they mix up"
-      value={wanted.mixedUp}
-      most={wanted.stations}
-      onChange={(mixedUp) => set({ mixedUp })}
-    />{' '}
-    of pairs they mix up and{' '}
-    <Few
-      label="Examined before"
-      value={wanted.again}
-      most={wanted.stations}
-      onChange={(back) => set({ again: back })}
-    />{' '}
-    examined before.
+    <Trans>
+      stations, each to be told by{' '}
+      <Choice label={t`How fair`} options={FAIR} value={wanted.fair} onChange={(fair) => set({ fair })} />,{' '}
+      <Choice
+        label={t`To what end`}
+        options={AIMS}
+        value={wanted.toLearn}
+        onChange={(toLearn) => set({ toLearn })}
+      />
+      ,{' '}
+      <Choice
+        label={t`How hard`}
+        options={BANDS.map(([, words], i) => [i, words])}
+        value={BANDS.findIndex(([[low]]) => low === wanted.expected[0])}
+        onChange={(i) => set({ expected: BANDS[i]![0] })}
+      />
+      ; at least{' '}
+      <Few
+        label={t`Of pairs they mix up`}
+        value={wanted.mixedUp}
+        most={wanted.stations}
+        onChange={(mixedUp) => set({ mixedUp })}
+      />{' '}
+      of pairs they mix up and{' '}
+      <Few
+        label={t`Examined before`}
+        value={wanted.again}
+        most={wanted.stations}
+        onChange={(back) => set({ again: back })}
+      />{' '}
+      examined before.
+    </Trans>
   </div>
 );
 
@@ -100,10 +106,10 @@ export function ProposeQuiz({ course, proposal, again }: ProposeQuizProps) {
   const { wanted, want, proposed, propose, proposing, problem, bans, allowAll, takeBack } = proposal;
   const set = (part: Partial<Wanted>) => want({ ...wanted, ...part });
   return (
-    <section className={styles['propose']} aria-label="Propose a quiz">
+    <section className={styles['propose']} aria-label={t`Propose a quiz`}>
       <Sentence wanted={wanted} set={set} />
       <Chosen
-        label="Sets"
+        label={t`Sets`}
         all={course.sets.filter(({ taxa }) => taxa.length > 0)}
         chosen={wanted.sets}
         onToggle={(id) =>
@@ -113,7 +119,7 @@ export function ProposeQuiz({ course, proposal, again }: ProposeQuizProps) {
         }
       />
       <Chosen
-        label="Shown as"
+        label={t`Shown as`}
         all={STATION_KINDS}
         chosen={wanted.kinds}
         onToggle={(id) => set({ kinds: withKind(wanted.kinds, id) })}
@@ -126,19 +132,25 @@ export function ProposeQuiz({ course, proposal, again }: ProposeQuizProps) {
           disabled={wanted.sets.length === 0}
           onClick={() => void propose()}
         >
-          {again ? 'Propose again' : 'Propose the quiz'}
+          {again ? t`Propose again` : t`Propose the quiz`}
         </Button>
         {again && (
           <span className="quiet">
             {proposal.keeps
-              ? 'What is kept, added or changed by hand stays.'
-              : 'What stands here gives way to the proposal.'}
+              ? t`What is kept, added or changed by hand stays.`
+              : t`What stands here gives way to the proposal.`}
           </span>
         )}
-        {takeBack && <LinkButton onClick={takeBack}>Put back what stood here before</LinkButton>}
+        {takeBack && (
+          <LinkButton onClick={takeBack}>
+            <Trans>Put back what stood here before</Trans>
+          </LinkButton>
+        )}
         {again && <SecondForm proposal={proposal} courseId={course.id} />}
         {bans.length > 0 && (
-          <LinkButton onClick={allowAll}>Allow again what was taken out ({bans.length})</LinkButton>
+          <LinkButton onClick={allowAll}>
+            <Trans>Allow again what was taken out ({bans.length})</Trans>
+          </LinkButton>
         )}
       </p>
       {problem && <Problem>{problem}</Problem>}
@@ -162,10 +174,13 @@ function Came({ proposed }: { proposed: NonNullable<ProposeQuizProps['proposal']
       )}
       <details className="quiet">
         <summary>
-          Chosen from {counted(candidates.length, 'station')} that could be set;{' '}
-          {gap < 0.01
-            ? 'none would be better by these wishes'
-            : `at most ${((100 * gap) / bound).toFixed(1)} % better could be`}
+          <Trans>
+            Chosen from <Plural value={candidates.length} one="# station" other="# stations" /> that could be
+            set;{' '}
+            {gap < 0.01
+              ? t`none would be better by these wishes`
+              : t`at most ${((100 * gap) / bound).toFixed(1)} % better could be`}
+          </Trans>
         </summary>
         <ul>
           {keptOut(notPossible).map((sentence) => (
@@ -194,21 +209,21 @@ function AskedFor({
     <details>
       <summary>
         {others === 0
-          ? 'All ask for the name.'
-          : `${others} ask for something else than a written name: ${ASKED.filter((kind) => asked[kind])
-              .map((kind) => `${asked[kind]} for ${ASKED_TITLES[kind]}`)
+          ? t`All ask for the name.`
+          : t`${others} ask for something else than a written name: ${ASKED.filter((kind) => asked[kind])
+              .map((kind) => t`${asked[kind] ?? 0} for ${inTongue(ASKED_TITLES[kind])}`)
               .join(', ')}.`}
       </summary>
       <div className={styles['others']}>
         {ASKED.map((kind) => (
           <label key={kind}>
             <Few
-              label={`Stations that ask for ${ASKED_TITLES[kind]}`}
+              label={t`Stations that ask for ${inTongue(ASKED_TITLES[kind])}`}
               value={asked[kind] ?? 0}
               most={most}
               onChange={(count) => onChange({ ...asked, [kind]: count })}
             />{' '}
-            for {ASKED_TITLES[kind]}
+            <Trans>for {inTongue(ASKED_TITLES[kind])}</Trans>
           </label>
         ))}
       </div>

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { WholeCourse } from '@hurrow/contract/courses';
 import { readQti, type QtiFiles } from '@hurrow/core/formats';
 import { App } from 'antd';
@@ -56,7 +58,7 @@ export function QtiIn({ course }: { course: WholeCourse }) {
       },
       {
         done: ({ id, left }) => {
-          if (left.length > 0) void message.warning(`Left out: ${left.join('; ')}.`, 10);
+          if (left.length > 0) void message.warning(t`Left out: ${left.join('; ')}.`, 10);
           return go(`/c/${course.id}/quizzes/${id}/plan`);
         },
         stale: [STALE.course(course.id)],
@@ -65,7 +67,7 @@ export function QtiIn({ course }: { course: WholeCourse }) {
   return (
     <p className={`quiet ${styles['bring']}`}>
       <label>
-        Bring a quiz in from a QTI package (ZIP):{' '}
+        <Trans>Bring a quiz in from a QTI package (ZIP):</Trans>{' '}
         <input
           type="file"
           accept=".zip,application/zip"

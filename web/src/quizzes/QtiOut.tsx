@@ -1,3 +1,4 @@
+import { Trans } from '@lingui/react/macro';
 import type { WholeCourse } from '@hurrow/contract/courses';
 import type { Quiz } from '@hurrow/contract/quizzes';
 import { writeQti } from '@hurrow/core/formats';
@@ -32,7 +33,7 @@ export function QtiOut({ course, quiz }: { course: WholeCourse; quiz: Quiz }) {
     <>
       {' · '}
       <LinkButton disabled={saving} onClick={() => void take()}>
-        Take it out as QTI
+        <Trans>Take it out as QTI</Trans>
       </LinkButton>
       {problem && <span role="alert"> {problem}</span>}
     </>

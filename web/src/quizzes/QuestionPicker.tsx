@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { ProfiledTaxon, ReadingOptions } from '@hurrow/core/evidence';
 import { QUESTION_TITLES, questionsAbout, type Question, type QuestionKind } from '@hurrow/core/station';
 import { commonName } from '@hurrow/core/taxon';
@@ -7,6 +9,7 @@ import { begun, differs, kindsHere, OFF_BY, withinOf, type AskableHere } from '.
 import type { Planned } from './planned.ts';
 import { termOf } from './termOf.ts';
 import styles from './quizzes.module.css';
+import { inTongue } from '../language/inTongue.ts';
 
 /** What a station asks: the name of its tree, or something else in its place, which is marked. */
 export function QuestionPicker({
@@ -34,18 +37,21 @@ export function QuestionPicker({
   return (
     <div className={styles['question']}>
       <label>
-        Ask for{' '}
+        <Trans>Ask for</Trans>{' '}
         <Pick
-          label="Ask for"
+          label={t`Ask for`}
           value={question?.kind ?? ''}
           fixed={fixed}
-          offered={[['', 'its name'], ...kinds.map((kind) => [kind, QUESTION_TITLES[kind]] as const)]}
+          offered={[
+            ['', t`its name`],
+            ...kinds.map((kind) => [kind, inTongue(QUESTION_TITLES[kind])] as const),
+          ]}
           onPick={(kind) => onChange(begun(kind as QuestionKind | '', here))}
         />
       </label>{' '}
       {question?.kind === 'settles' && (
         <Pick
-          label="The other tree"
+          label={t`The other tree`}
           value={question.from}
           fixed={fixed}
           offered={here.others.map((id) => [id, nameOf(id)])}
@@ -54,7 +60,7 @@ export function QuestionPicker({
       )}
       {(question?.kind === 'state' || question?.kind === 'number' || question?.kind === 'sort') && (
         <Pick
-          label="Which character"
+          label={t`Which character`}
           value={question.characterId}
           fixed={fixed}
           offered={[...new Set([question.characterId, ...here[question.kind]])].map((id) => [
@@ -66,7 +72,7 @@ export function QuestionPicker({
       )}
       {question?.kind === 'number' && (
         <Pick
-          label="May be off by"
+          label={t`May be off by`}
           value={String(withinOf(question, vocabulary))}
           fixed={fixed}
           offered={OFF_BY.map(([share, words]) => [String(share), words])}

@@ -1,9 +1,10 @@
+import { t } from '@lingui/core/macro';
+import { Plural, Trans } from '@lingui/react/macro';
 import type { WholeCourse } from '@hurrow/contract/courses';
 import type { Marks, Quiz } from '@hurrow/contract/quizzes';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { commonName, scientificName } from '@hurrow/core/taxon';
-import { counted } from '@hurrow/core/words';
 import { useKeys } from '../app/keys.ts';
 import { choicesFor, type AnswerGroup } from './marking.ts';
 import { howItReads } from './reading.ts';
@@ -37,13 +38,15 @@ export function Queue({ groups, marks, quiz, course, onRule, onUndo }: QueueProp
   });
   const stations = marks.stations.filter(({ id }) => group.answers.some(({ stationId }) => stationId === id));
   return (
-    <div className={styles['queue']} role="group" aria-label="Answers to rule on">
+    <div className={styles['queue']} role="group" aria-label={t`Answers to rule on`}>
       <div>
         <p className={styles['asked']}>
           “{group.text}”{' '}
           <small className="quiet">
-            on {counted(group.answers.length, 'paper')}, station{' '}
-            {stations.map(({ position }) => position).join(', ')}
+            <Trans>
+              on <Plural value={group.answers.length} one="# paper" other="# papers" />, station{' '}
+              {stations.map(({ position }) => position).join(', ')}
+            </Trans>
           </small>
         </p>
         <p>{howItReads(group.answers[0]!.mark.resolution, marks.list)}</p>
@@ -53,27 +56,33 @@ export function Queue({ groups, marks, quiz, course, onRule, onUndo }: QueueProp
             return (
               <li key={id}>
                 <Button onClick={() => onRule(group, id)}>
-                  <kbd>{i + 1}</kbd> counts as {taxon ? commonName(taxon) : id},{' '}
-                  <span className="latin">{taxon ? scientificName(taxon) : ''}</span>
-                  {id === group.truth ? ': right' : ''}
+                  <Trans>
+                    <kbd>{i + 1}</kbd> counts as {taxon ? commonName(taxon) : id},{' '}
+                    <span className="latin">{taxon ? scientificName(taxon) : ''}</span>
+                    {id === group.truth ? t`: right` : ''}
+                  </Trans>
                 </Button>
               </li>
             );
           })}
           <li>
             <Button onClick={() => onRule(group, null)}>
-              <kbd>0</kbd> names no tree of the list
+              <Trans>
+                <kbd>0</kbd> names no tree of the list
+              </Trans>
             </Button>
           </li>
           <li>
             <label>
-              or{' '}
+              <Trans>or</Trans>{' '}
               <select
-                aria-label={`“${group.text}” counts as`}
+                aria-label={t`“${group.text}” counts as`}
                 value=""
                 onChange={(event) => onRule(group, event.target.value)}
               >
-                <option value="">another tree…</option>
+                <option value="">
+                  <Trans>another tree…</Trans>
+                </option>
                 {marks.list.map((taxon) => (
                   <option key={taxon.id} value={taxon.id}>
                     {scientificName(taxon)}
@@ -84,11 +93,15 @@ export function Queue({ groups, marks, quiz, course, onRule, onUndo }: QueueProp
           </li>
         </ol>
         <p className="quiet">
-          {place + 1} of {groups.length} · <kbd>j</kbd> next · <kbd>k</kbd> back
+          <Trans>
+            {place + 1} of {groups.length} · <kbd>j</kbd> next · <kbd>k</kbd> back
+          </Trans>
           {onUndo && (
             <>
               {' '}
-              · <kbd>u</kbd> take the last ruling back
+              <Trans>
+                · <kbd>u</kbd> take the last ruling back
+              </Trans>
             </>
           )}
         </p>

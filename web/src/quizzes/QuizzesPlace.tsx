@@ -1,9 +1,11 @@
+import { t } from '@lingui/core/macro';
+import { Plural, Trans } from '@lingui/react/macro';
 import type { WholeCourse } from '@hurrow/contract/courses';
 import { Button } from 'antd';
 import { useQuery } from '@tanstack/react-query';
 import { lazy, Suspense } from 'react';
 import { Link, Navigate, Route, Routes, useNavigate, useParams } from 'react-router';
-import { dayLabel, dayOfYear } from '@hurrow/core/season';
+import { dayOfYear } from '@hurrow/core/season';
 import { messageOf } from '../app/api.ts';
 import { courseQuery } from '../app/data.ts';
 import { CopyQuiz } from './CopyQuiz.tsx';
@@ -17,6 +19,7 @@ import { RunPage } from './RunPage.tsx';
 import { TermMarks } from './TermMarks.tsx';
 import { Opening, PageHead, Problem, Tabs } from '../app/parts.tsx';
 import ui from '../app/parts.module.css';
+import { dayLabel } from '../language/inWords.ts';
 
 const ContestPage = lazy(() => import('../contests/ContestPage.tsx'));
 const RoundsPage = lazy(() => import('../rounds/RoundsPage.tsx'));
@@ -27,13 +30,22 @@ export default function QuizzesPlace({ courseId }: { courseId: string }) {
   if (courseId === '-')
     return (
       <section className={ui['page']}>
-        <h1>Quizzes</h1>
+        <h1>
+          <Trans>Quizzes</Trans>
+        </h1>
         <p>
-          A quiz belongs to a course. <Link to="/c/-/course">Make a course</Link> first.
+          <Trans>
+            A quiz belongs to a course. <Link to="/c/-/course">Make a course</Link> first.
+          </Trans>
         </p>
       </section>
     );
-  if (query.isPending) return <Opening>Opening the quizzes…</Opening>;
+  if (query.isPending)
+    return (
+      <Opening>
+        <Trans>Opening the quizzes…</Trans>
+      </Opening>
+    );
   if (!query.data) return <Problem>{messageOf(query.error)}</Problem>;
   return (
     <Routes>
@@ -42,7 +54,9 @@ export default function QuizzesPlace({ courseId }: { courseId: string }) {
         path="new"
         element={
           <section className={ui['page']}>
-            <h1>A new quiz</h1>
+            <h1>
+              <Trans>A new quiz</Trans>
+            </h1>
             <PlanPage key="new" course={query.data} quiz={undefined} />
           </section>
         }
@@ -53,29 +67,45 @@ export default function QuizzesPlace({ courseId }: { courseId: string }) {
   );
 }
 
-const STATES = { planned: 'planned', open: 'open to students', closed: 'closed' };
+const STATES = { planned: t`planned`, open: t`open to students`, closed: t`closed` };
 
 function QuizList({ course }: { course: WholeCourse }) {
   const go = useNavigate();
   return (
     <section className={ui['page']}>
-      <PageHead title="Quizzes">
-        {course.quizzes.some(({ state }) => state === 'closed') && <Link to="marks">Marks of the term</Link>}
+      <PageHead title={t`Quizzes`}>
+        {course.quizzes.some(({ state }) => state === 'closed') && (
+          <Link to="marks">
+            <Trans>Marks of the term</Trans>
+          </Link>
+        )}
         <Button type="primary" onClick={() => void go('new')}>
-          Plan a quiz
+          <Trans>Plan a quiz</Trans>
         </Button>
       </PageHead>
       {course.quizzes.length === 0 ? (
-        <p>None yet. Plan one: choose species, what is shown of each, and by what medium.</p>
+        <p>
+          <Trans>None yet. Plan one: choose species, what is shown of each, and by what medium.</Trans>
+        </p>
       ) : (
         <table className={ui['plain-table']}>
           <thead>
             <tr>
-              <th>Quiz</th>
-              <th>Held</th>
-              <th className={ui['num']}>Stations</th>
-              <th className={ui['num']}>Students who answered</th>
-              <th>State</th>
+              <th>
+                <Trans>Quiz</Trans>
+              </th>
+              <th>
+                <Trans>Held</Trans>
+              </th>
+              <th className={ui['num']}>
+                <Trans>Stations</Trans>
+              </th>
+              <th className={ui['num']}>
+                <Trans>Students who answered</Trans>
+              </th>
+              <th>
+                <Trans>State</Trans>
+              </th>
               <th />
             </tr>
           </thead>
@@ -92,13 +122,21 @@ function QuizList({ course }: { course: WholeCourse }) {
                 <td>{dayLabel(dayOfYear(quiz.heldOn))}</td>
                 <td className={ui['num']}>{quiz.stations}</td>
                 <td className={ui['num']}>
-                  {quiz.students} of {course.students.length}
+                  <Trans>
+                    {quiz.students} of {course.students.length}
+                  </Trans>
                 </td>
                 <td>
                   {STATES[quiz.state]}
-                  {quiz.released ? ', results released' : ''}
+                  {quiz.released ? t`, results released` : ''}
                 </td>
-                <td>{quiz.state !== 'planned' && <Link to={`${quiz.id}/mark`}>marks</Link>}</td>
+                <td>
+                  {quiz.state !== 'planned' && (
+                    <Link to={`${quiz.id}/mark`}>
+                      <Trans>marks</Trans>
+                    </Link>
+                  )}
+                </td>
               </tr>
             ))}
           </tbody>
@@ -112,7 +150,12 @@ function QuizList({ course }: { course: WholeCourse }) {
 function QuizPage({ course }: { course: WholeCourse }) {
   const { quizId = '' } = useParams();
   const query = useQuery(quizQuery(quizId));
-  if (query.isPending) return <Opening>Opening the quiz…</Opening>;
+  if (query.isPending)
+    return (
+      <Opening>
+        <Trans>Opening the quiz…</Trans>
+      </Opening>
+    );
   if (!query.data) return <Problem>{messageOf(query.error)}</Problem>;
   const quiz = query.data;
   const base = `/c/${course.id}/quizzes/${quiz.id}`;
@@ -121,19 +164,19 @@ function QuizPage({ course }: { course: WholeCourse }) {
       <PageHead title={quiz.title}>
         <span className="quiet">
           {dayLabel(dayOfYear(quiz.heldOn))} · {quiz.stations.length}{' '}
-          {quiz.stations.length === 1 ? 'station' : 'stations'} · {STATES[quiz.state]}
+          <Plural value={quiz.stations.length} one="station" other="stations" /> · {STATES[quiz.state]}
           <CopyQuiz course={course} quiz={quiz} />
           <QtiOut course={course} quiz={quiz} />
         </span>
       </PageHead>
       <Tabs
-        label="Steps of the quiz"
+        label={t`Steps of the quiz`}
         tabs={[
-          { to: `${base}/plan`, title: 'Plan' },
-          { to: `${base}/rounds`, title: 'Rounds and papers' },
-          { to: `${base}/run`, title: 'Run' },
-          { to: `${base}/mark`, title: 'Mark' },
-          { to: `${base}/contest`, title: 'Contest' },
+          { to: `${base}/plan`, title: t`Plan` },
+          { to: `${base}/rounds`, title: t`Rounds and papers` },
+          { to: `${base}/run`, title: t`Run` },
+          { to: `${base}/mark`, title: t`Mark` },
+          { to: `${base}/contest`, title: t`Contest` },
         ]}
       />
       <Routes>

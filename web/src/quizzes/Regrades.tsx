@@ -1,9 +1,10 @@
+import { t } from '@lingui/core/macro';
+import { Plural, Trans } from '@lingui/react/macro';
 import type { Regrade } from '@hurrow/contract/marking';
 import type { Marks, Quiz } from '@hurrow/contract/quizzes';
 import { Button } from 'antd';
 import { useQuery } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
-import { counted } from '@hurrow/core/words';
 import { call } from '../app/api.ts';
 import { LinkButton, Problem } from '../app/parts.tsx';
 import { useMayChange } from '../app/mayChange.ts';
@@ -29,8 +30,12 @@ export function Regrades({ marks, quiz, onOpen }: RegradesProps) {
   const waiting = query.data?.regrades.filter(({ answer }) => answer === null) ?? [];
   if (waiting.length === 0) return null;
   return (
-    <section className={ui['notice']} aria-label="Asked about a mark">
-      <h2>{counted(waiting.length, 'student')} asked about a mark</h2>
+    <section className={ui['notice']} aria-label={t`Asked about a mark`}>
+      <h2>
+        <Trans>
+          <Plural value={waiting.length} one="# student" other="# students" /> asked about a mark
+        </Trans>
+      </h2>
       {waiting.map((regrade) => {
         const { studentId, stationId } = regrade;
         const answer = marks.answers.find(
@@ -39,11 +44,13 @@ export function Regrades({ marks, quiz, onOpen }: RegradesProps) {
         return (
           <div key={regrade.id} className={styles['regrade']}>
             <p>
-              {marks.students.find(({ id }) => id === studentId)?.name}, station{' '}
-              {marks.stations.find(({ id }) => id === stationId)?.position}: “{regrade.note}”{' '}
+              <Trans>
+                {marks.students.find(({ id }) => id === studentId)?.name}, station{' '}
+                {marks.stations.find(({ id }) => id === stationId)?.position}: “{regrade.note}”
+              </Trans>{' '}
               {answer && (
                 <LinkButton onClick={() => onOpen(answer.responseId)}>
-                  Look at “{answer.text || 'blank'}”
+                  <Trans>Look at “{answer.text || t`blank`}”</Trans>
                 </LinkButton>
               )}
             </p>
@@ -74,15 +81,15 @@ function AnswerForm({ regrade, quizId }: { regrade: Regrade; quizId: string }) {
     <form onSubmit={submit} className={styles['overrule']}>
       <input
         className={styles['reason']}
-        aria-label="Answer to the student"
-        placeholder="what you found; the student reads it"
+        aria-label={t`Answer to the student`}
+        placeholder={t`what you found; the student reads it`}
         required
         maxLength={600}
         value={text}
         onChange={(event) => setText(event.target.value)}
       />{' '}
       <Button htmlType="submit" size="small" disabled={saving}>
-        Answer
+        <Trans>Answer</Trans>
       </Button>
       {problem && <Problem>{problem}</Problem>}
     </form>

@@ -1,7 +1,8 @@
+import { plural, t } from '@lingui/core/macro';
+import { Plural, Trans } from '@lingui/react/macro';
 import type { WholeCourse } from '@hurrow/contract/courses';
 import type { Marks, Quiz } from '@hurrow/contract/quizzes';
 import { scientificName } from '@hurrow/core/taxon';
-import { counted } from '@hurrow/core/words';
 import { call } from '../app/api.ts';
 import { useMarking, useRuling } from './quizData.ts';
 import { Queue } from './Queue.tsx';
@@ -36,14 +37,20 @@ export function Rulings({ marks, quiz, course }: { marks: Marks; quiz: Quiz; cou
       <SharedName asking={ruling} />
       {open.length > 0 && (
         <>
-          <h2>{counted(open.length, 'answer')} to rule on</h2>
+          <h2>
+            <Trans>
+              <Plural value={open.length} one="# answer" other="# answers" /> to rule on
+            </Trans>
+          </h2>
           <p className="quiet">
-            {needInWords({
-              answers: marks.answers.filter(({ text }) => text).length,
-              waiting: open.reduce((sum, { answers }) => sum + answers.length, 0),
-              groups: open.length,
-            })}{' '}
-            A ruling holds for every equal answer in this course, and is remembered.
+            <Trans>
+              {needInWords({
+                answers: marks.answers.filter(({ text }) => text).length,
+                waiting: open.reduce((sum, { answers }) => sum + answers.length, 0),
+                groups: open.length,
+              })}{' '}
+              A ruling holds for every equal answer in this course, and is remembered.
+            </Trans>
           </p>
         </>
       )}
@@ -60,7 +67,9 @@ export function Rulings({ marks, quiz, course }: { marks: Marks; quiz: Quiz; cou
       {ruled.map((group) => (
         <p key={group.answers[0]!.ruling!.id} className="quiet">
           <Ruled group={group} marks={marks} />{' '}
-          <LinkButton onClick={() => takeBack(group)}>Take the ruling back</LinkButton>
+          <LinkButton onClick={() => takeBack(group)}>
+            <Trans>Take the ruling back</Trans>
+          </LinkButton>
         </p>
       ))}
     </section>
@@ -86,18 +95,22 @@ function Ruled({ group, marks }: { group: AnswerGroup; marks: Marks }) {
   const who = marks.students.find(({ id }) => id === first!.studentId)?.name;
   return (
     <>
-      “{group.text || 'blank'}” for <Name id={group.truth} marks={marks} />
-      {ruling!.alone ? ` of ${who}` : ` (${counted(group.answers.length, 'paper')})`}{' '}
-      {byHand ? (
-        'has points by hand'
-      ) : (
-        <>
-          counts as{' '}
-          {mark.resolution.taxonId ? <Name id={mark.resolution.taxonId} marks={marks} /> : 'no tree'}
-        </>
-      )}
-      , by ruling of {ruling!.by}
-      {ruling!.reason ? `: ${ruling!.reason}.` : '.'}
+      <Trans>
+        “{group.text || t`blank`}” for <Name id={group.truth} marks={marks} />
+        {ruling!.alone
+          ? t` of ${who ?? ''}`
+          : ` (${plural(group.answers.length, { one: '# paper', other: '# papers' })})`}{' '}
+        {byHand ? (
+          t`has points by hand`
+        ) : (
+          <>
+            <Trans>counts as</Trans>{' '}
+            {mark.resolution.taxonId ? <Name id={mark.resolution.taxonId} marks={marks} /> : t`no tree`}
+          </>
+        )}
+        , by ruling of {ruling!.by}
+        {ruling!.reason ? `: ${ruling!.reason}.` : '.'}
+      </Trans>
     </>
   );
 }

@@ -1,3 +1,4 @@
+import { Trans } from '@lingui/react/macro';
 import type { WholeCourse } from '@hurrow/contract/courses';
 import type { Quiz } from '@hurrow/contract/quizzes';
 import { useQuery } from '@tanstack/react-query';
@@ -35,7 +36,9 @@ export function RunPage({ course, quiz }: Props) {
         <div className={styles['run']}>
           <section>
             <FromPaper course={course} quiz={quiz} refresh={refresh} />
-            <h2>Stations</h2>
+            <h2>
+              <Trans>Stations</Trans>
+            </h2>
             <RunStations course={course} quiz={quiz} act={act} counts={live.counts} running={running.data} />
           </section>
           <Attendances course={course} quiz={quiz} act={act} live={live} running={running.data} />

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { WholeCourse } from '@hurrow/contract/courses';
 import type { Quiz } from '@hurrow/contract/quizzes';
 import { Button } from 'antd';
@@ -21,33 +23,35 @@ export function RunState({ course, quiz, act, busy }: RunStateProps) {
     case 'planned':
       return (
         <p>
-          Opening fixes every station: the list, the accepted names and the specimen drawn.{' '}
+          <Trans>Opening fixes every station: the list, the accepted names and the specimen drawn.</Trans>{' '}
           <Button
             type="primary"
             disabled={busy}
             onClick={() =>
               void act(
                 () => call('POST /api/quizzes/{quizId}/open', at),
-                'The quiz is open.',
-                `Fixing ${quiz.stations.length} stations with their names and drawings…`,
+                t`The quiz is open.`,
+                t`Fixing ${quiz.stations.length} stations with their names and drawings…`,
               )
             }
           >
-            Open to students
+            <Trans>Open to students</Trans>
           </Button>
         </p>
       );
     case 'open':
       return (
         <p>
-          Students sign in with course code <strong className={ui['code']}>{course.code}</strong>.{' '}
+          <Trans>
+            Students sign in with course code <strong className={ui['code']}>{course.code}</strong>.
+          </Trans>{' '}
           <Button
             type="primary"
             onClick={() =>
-              void act(() => call('POST /api/quizzes/{quizId}/close', at), 'The quiz is closed.')
+              void act(() => call('POST /api/quizzes/{quizId}/close', at), t`The quiz is closed.`)
             }
           >
-            Close the quiz
+            <Trans>Close the quiz</Trans>
           </Button>
         </p>
       );
@@ -56,10 +60,10 @@ export function RunState({ course, quiz, act, busy }: RunStateProps) {
         <p>
           <Button
             onClick={() =>
-              void act(() => call('POST /api/quizzes/{quizId}/open', at), 'The quiz is open again.')
+              void act(() => call('POST /api/quizzes/{quizId}/open', at), t`The quiz is open again.`)
             }
           >
-            Open again
+            <Trans>Open again</Trans>
           </Button>{' '}
           <Release key={quiz.regradeUntil} quiz={quiz} act={act} />
         </p>
@@ -82,7 +86,7 @@ function Release({ quiz, act }: Pick<RunStateProps, 'quiz' | 'act'>) {
   return (
     <>
       <label className={styles['until']}>
-        Marks may be asked about until{' '}
+        <Trans>Marks may be asked about until</Trans>{' '}
         <input type="date" value={until} onChange={(event) => setUntil(event.target.value)} />
       </label>{' '}
       <Button
@@ -94,10 +98,12 @@ function Release({ quiz, act }: Pick<RunStateProps, 'quiz' | 'act'>) {
           )
         }
       >
-        {quiz.released ? 'Hide the results' : 'Release the results'}
+        {quiz.released ? t`Hide the results` : t`Release the results`}
       </Button>{' '}
       {quiz.released && until !== (quiz.regradeUntil ?? '') && (
-        <Button onClick={() => release(true, 'The day is kept.')}>Keep this day</Button>
+        <Button onClick={() => release(true, 'The day is kept.')}>
+          <Trans>Keep this day</Trans>
+        </Button>
       )}
     </>
   );

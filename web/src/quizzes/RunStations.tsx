@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { WholeCourse } from '@hurrow/contract/courses';
 import type { Quiz } from '@hurrow/contract/quizzes';
 import type { Running } from '@hurrow/contract/running';
@@ -16,6 +18,7 @@ import { StationForm, type StationAct } from './StationForm.tsx';
 import type { Act } from './useActing.ts';
 import { useJudged } from './useJudged.ts';
 import styles from './quizzes.module.css';
+import { inTongue } from '../language/inTongue.ts';
 
 interface RunStationsProps {
   course: WholeCourse;
@@ -90,19 +93,28 @@ function RunStation({
       {station.drawn ? (
         <img
           src={`/api/quizzes/${quiz.id}/stations/${station.id}/drawing.svg`}
-          alt={`Station ${station.position}, as students see it`}
+          alt={t`Station ${station.position}, as students see it`}
         />
       ) : (
-        <span className={`${styles['no-picture']} quiet`}>not drawn</span>
+        <span className={`${styles['no-picture']} quiet`}>
+          <Trans>not drawn</Trans>
+        </span>
       )}
       <div>
-        <b>{station.position}</b> <span className="latin">{name}</span>, {MEDIUM_TITLES[station.medium]}
+        <b>{station.position}</b> <span className="latin">{name}</span>,{' '}
+        {inTongue(MEDIUM_TITLES[station.medium])}
         {stands.answered > 0 && (
           <span className="quiet">
-            : {stands.right} of {stands.answered} {station.question ? 'answer it' : 'name it'}
+            <Trans>
+              : {stands.right} of {stands.answered} {station.question ? t`answer it` : t`name it`}
+            </Trans>
           </span>
         )}
-        {happened?.stands && <p className={styles['happened']}>Stands now: {happened.stands}</p>}
+        {happened?.stands && (
+          <p className={styles['happened']}>
+            <Trans>Stands now: {happened.stands}</Trans>
+          </p>
+        )}
         {trouble && (
           <p className={styles['trouble']} role="status">
             {trouble}
@@ -115,8 +127,14 @@ function RunStation({
         ))}
         <p className={styles['station-acts']}>
           {mayChange && <Voided quiz={quiz} station={station} act={act} onOpen={() => setOpen('void')} />}
-          {quiz.state === 'open' && <LinkButton onClick={() => setOpen('move')}>Move it</LinkButton>}
-          <LinkButton onClick={() => setOpen('note')}>Note</LinkButton>
+          {quiz.state === 'open' && (
+            <LinkButton onClick={() => setOpen('move')}>
+              <Trans>Move it</Trans>
+            </LinkButton>
+          )}
+          <LinkButton onClick={() => setOpen('note')}>
+            <Trans>Note</Trans>
+          </LinkButton>
         </p>
         {open && (
           <StationForm
@@ -146,10 +164,15 @@ function Voided({
   act: Act;
   onOpen(): void;
 }) {
-  if (!station.voided) return <LinkButton onClick={onOpen}>Leave out of all marks</LinkButton>;
+  if (!station.voided)
+    return (
+      <LinkButton onClick={onOpen}>
+        <Trans>Leave out of all marks</Trans>
+      </LinkButton>
+    );
   return (
     <>
-      {station.credited ? 'Credited to all' : 'Left out'}
+      {station.credited ? t`Credited to all` : t`Left out`}
       {station.voidReason ? `: ${station.voidReason}.` : '.'}{' '}
       <LinkButton
         onClick={() =>
@@ -159,11 +182,11 @@ function Voided({
                 params: { quizId: quiz.id, stationId: station.id },
                 body: { voided: false },
               }),
-            'The station counts again.',
+            t`The station counts again.`,
           )
         }
       >
-        Count it again
+        <Trans>Count it again</Trans>
       </LinkButton>
     </>
   );

@@ -1,3 +1,5 @@
+import { plural, t } from '@lingui/core/macro';
+import { Plural, Trans } from '@lingui/react/macro';
 import type { Marks, Quiz } from '@hurrow/contract/quizzes';
 import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
@@ -6,7 +8,6 @@ import { Link } from 'react-router';
 import { POLICY_TITLES } from '@hurrow/core/names';
 import { SECOND_VERDICTS, type SecondVerdict } from '@hurrow/core/marks';
 import { commonName, scientificName } from '@hurrow/core/taxon';
-import { counted } from '@hurrow/core/words';
 import { call, messageOf } from '../app/api.ts';
 import { useKeys } from '../app/keys.ts';
 import { Opening, Problem } from '../app/parts.tsx';
@@ -15,25 +16,39 @@ import { writtenInFull } from './marking.ts';
 import { marksQuery, secondKey, secondQuery } from './quizData.ts';
 import { toJudge, treeOf, VERDICT_WORDS, type ToJudge } from './second.ts';
 import styles from './marking.module.css';
+import { inTongue } from '../language/inTongue.ts';
 
 /** A second marker: one answer after another without its mark and without names, by the keyboard alone if one likes. */
 export function SecondPage({ quiz, courseId }: { quiz: Quiz; courseId: string }) {
   const marks = useQuery({ ...marksQuery(quiz.id), enabled: quiz.state !== 'planned' });
   const words = useQuery(secondQuery(quiz.id));
   const error = marks.error ?? words.error;
-  const back = <Link to={`/c/${courseId}/quizzes/${quiz.id}/mark`}>Back to the marks</Link>;
-  if (quiz.state === 'planned') return <p>Nothing to mark yet: the quiz has not been opened. {back}</p>;
+  const back = (
+    <Link to={`/c/${courseId}/quizzes/${quiz.id}/mark`}>
+      <Trans>Back to the marks</Trans>
+    </Link>
+  );
+  if (quiz.state === 'planned')
+    return (
+      <p>
+        <Trans>Nothing to mark yet: the quiz has not been opened. {back}</Trans>
+      </p>
+    );
   if (error) return <Problem>{messageOf(error)}</Problem>;
   if (!marks.data || !words.data) return <Opening />;
   const own = new Map(
     words.data.words.filter((word) => word.own).map(({ answer, verdict }) => [answer, verdict]),
   );
   return (
-    <section aria-label="Second marker">
-      <h2>Marking a second time</h2>
+    <section aria-label={t`Second marker`}>
+      <h2>
+        <Trans>Marking a second time</Trans>
+      </h2>
       <p className="quiet">
-        Each answer once, however many wrote it, without the mark it has and without names. What you say
-        changes no mark: where it differs, it is pointed out under the marks. {back}
+        <Trans>
+          Each answer once, however many wrote it, without the mark it has and without names. What you say
+          changes no mark: where it differs, it is pointed out under the marks. {back}
+        </Trans>
       </p>
       <Judging key={quiz.id} quiz={quiz} marks={marks.data} own={own} />
     </section>
@@ -75,13 +90,23 @@ function Judging({
     j: () => step(1),
     k: () => step(-1),
   });
-  if (!each) return <p>Every answer is letter by letter the name: there is nothing to judge.</p>;
+  if (!each)
+    return (
+      <p>
+        <Trans>Every answer is letter by letter the name: there is nothing to judge.</Trans>
+      </p>
+    );
   const open = all.filter(({ key }) => !own.has(key)).length;
   return (
     <div className={styles['second']}>
       <Asked each={each} marks={marks} />
       <p className={styles['asked']}>
-        “{writtenInFull(each.answer)}” <small className="quiet">on {counted(each.papers, 'paper')}</small>
+        “{writtenInFull(each.answer)}”{' '}
+        <small className="quiet">
+          <Trans>
+            on <Plural value={each.papers} one="# paper" other="# papers" />
+          </Trans>
+        </small>
       </p>
       <p className={styles['verdicts']}>
         {SECOND_VERDICTS.map((verdict, i) => (
@@ -97,8 +122,10 @@ function Judging({
       </p>
       {problem && <Problem>{problem}</Problem>}
       <p className="quiet" role="status">
-        {at + 1} of {all.length} · <kbd>j</kbd> next · <kbd>k</kbd> back ·{' '}
-        {open === 0 ? 'all are judged' : `${open} not judged yet`}
+        <Trans>
+          {at + 1} of {all.length} · <kbd>j</kbd> next · <kbd>k</kbd> back ·{' '}
+          {open === 0 ? t`all are judged` : t`${open} not judged yet`}
+        </Trans>
       </p>
     </div>
   );
@@ -117,7 +144,8 @@ function Asked({ each, marks }: { each: ToJudge; marks: Marks }) {
       )}
       {asking
         ? asking.asked.term
-        : marks.policy && `Asked for ${POLICY_TITLES[marks.policy]}, ${counted(marks.outOf, 'point')}.`}
+        : marks.policy &&
+          t`Asked for ${inTongue(POLICY_TITLES[marks.policy])}, ${plural(marks.outOf, { one: '# point', other: '# points' })}.`}
     </p>
   );
 }

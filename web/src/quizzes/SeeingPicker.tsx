@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { ProfiledTaxon, ReadingOptions } from '@hurrow/core/evidence';
 import { askable, MOST_QUESTIONS } from '@hurrow/core/station';
 import { useVocabulary } from '../app/data.ts';
@@ -28,30 +30,36 @@ export function SeeingPicker({
   const gone = asks.filter((id) => !can.includes(id));
   return (
     <>
-      <p className="quiet">Also ask “What do you see?” (not marked)</p>
+      <p className="quiet">
+        <Trans>Also ask “What do you see?” (not marked)</Trans>
+      </p>
       <div className={ui['chips']}>
         {asks.map((id) => (
           <button
             key={id}
             data-frequency="always"
             disabled={fixed}
-            aria-label={`Do not ask for ${term(id)}`}
+            aria-label={t`Do not ask for ${term(id)}`}
             onClick={() => onChange(asks.filter((other) => other !== id))}
           >
             {term(id)}
             {fixed ? '' : ' ×'}
           </button>
         ))}
-        {asks.length === 0 && fixed && <span className="quiet">nothing</span>}
+        {asks.length === 0 && fixed && (
+          <span className="quiet">
+            <Trans>nothing</Trans>
+          </span>
+        )}
       </div>
       {!fixed && asks.length < MOST_QUESTIONS && (
         <select
           className={styles['seeing-picker']}
-          aria-label="Ask for a character"
+          aria-label={t`Ask for a character`}
           value=""
           onChange={(event) => onChange([...asks, event.target.value])}
         >
-          <option value="">{asks.length ? 'one more character' : 'choose a character'}</option>
+          <option value="">{asks.length ? t`one more character` : t`choose a character`}</option>
           {can
             .filter((id) => !asks.includes(id))
             .map((id) => (
@@ -63,7 +71,9 @@ export function SeeingPicker({
       )}
       {gone.length > 0 && !fixed && (
         <p className={`${styles['doubt']} gold`}>
-          {gone.map(term).join(', ')} cannot be seen in what is shown now. Take it away, or show its part.
+          <Trans>
+            {gone.map(term).join(', ')} cannot be seen in what is shown now. Take it away, or show its part.
+          </Trans>
         </p>
       )}
     </>

@@ -1,3 +1,4 @@
+import { Trans } from '@lingui/react/macro';
 import { Button } from 'antd';
 import type { Asking } from './quizData.ts';
 import { Notice } from '../app/parts.tsx';
@@ -9,10 +10,10 @@ export function SharedName({ asking: { asked, rule, leave } }: { asking: Asking 
     <Notice>
       {asked.question}{' '}
       <Button size="small" onClick={() => void rule({ ...asked.body, both: true })}>
-        Count it for both
+        <Trans>Count it for both</Trans>
       </Button>{' '}
       <Button size="small" onClick={leave}>
-        Leave it
+        <Trans>Leave it</Trans>
       </Button>
     </Notice>
   );

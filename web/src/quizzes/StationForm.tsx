@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { Quiz } from '@hurrow/contract/quizzes';
 import { Button } from 'antd';
 import { useEffect, useRef, useState, type FormEvent } from 'react';
@@ -13,21 +15,21 @@ const ASKED: Record<
   { label(position: number): string; such: string; does: string; most: number }
 > = {
   void: {
-    label: (position) => `Why station ${position} is left out`,
-    such: 'why, for whoever asks later',
-    does: 'It counts for nobody',
+    label: (position) => t`Why station ${position} is left out`,
+    such: t`why, for whoever asks later`,
+    does: t`It counts for nobody`,
     most: 300,
   },
   note: {
-    label: (position) => `What happened at station ${position}`,
-    such: 'as “cutting replaced, buds were gone”',
-    does: 'Note it',
+    label: (position) => t`What happened at station ${position}`,
+    such: t`as “cutting replaced, buds were gone”`,
+    does: t`Note it`,
     most: 300,
   },
   move: {
-    label: (position) => `Where station ${position} stands now`,
-    such: 'as “by the south window”; empty: at its place',
-    does: 'Tell the students',
+    label: (position) => t`Where station ${position} stands now`,
+    such: t`as “by the south window”; empty: at its place`,
+    does: t`Tell the students`,
     most: 120,
   },
 };
@@ -62,17 +64,17 @@ export function StationForm({
           params,
           body: { voided: true, credited, reason: text },
         }),
-      credited ? 'Everybody gets the points of this station.' : 'The station is left out of all marks.',
+      credited ? t`Everybody gets the points of this station.` : t`The station is left out of all marks.`,
     );
   const notes = () =>
     act(
       () => call('POST /api/quizzes/{quizId}/stations/{stationId}/notes', { params, body: { note: text } }),
-      'It is noted.',
+      t`It is noted.`,
     );
   const moves = () =>
     act(
       () => call('PUT /api/quizzes/{quizId}/stations/{stationId}/place', { params, body: { stands: text } }),
-      'Phones say where it stands now.',
+      t`Phones say where it stands now.`,
     );
   const submit = (event: FormEvent) => {
     event.preventDefault();
@@ -95,11 +97,11 @@ export function StationForm({
       </Button>
       {what === 'void' && (
         <Button size="small" onClick={() => void voids(true).then(onDone)}>
-          Its points for everybody
+          <Trans>Its points for everybody</Trans>
         </Button>
       )}
       <Button size="small" onClick={onDone}>
-        Leave
+        <Trans>Leave</Trans>
       </Button>
     </form>
   );

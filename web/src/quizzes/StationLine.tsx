@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { WholeCourse } from '@hurrow/contract/courses';
 import type { LibraryAnswer } from '@hurrow/contract/library';
 import { useSortable } from '@dnd-kit/sortable';
@@ -6,7 +8,7 @@ import { useMemo } from 'react';
 import type { ProfiledTaxon } from '@hurrow/core/evidence';
 import { doubtsOf, needsInWords, QUESTION_TITLES, repaired } from '@hurrow/core/station';
 import { commonName } from '@hurrow/core/taxon';
-import { listInWords, MEDIA, MEDIUM_TITLES, viewInWords, type Medium } from '@hurrow/core/view';
+import { MEDIA, MEDIUM_TITLES, type Medium } from '@hurrow/core/view';
 import { useVocabulary } from '../app/data.ts';
 import { LinkButton } from '../app/parts.tsx';
 import { questionInShort } from './asking.ts';
@@ -16,6 +18,8 @@ import { fairInWords, repairInWords } from './proposed.ts';
 import type { JudgedStation } from './useJudged.ts';
 import propose from './propose.module.css';
 import styles from './quizzes.module.css';
+import { inTongue } from '../language/inTongue.ts';
+import { listInWords, viewInWords } from '../language/inWords.ts';
 
 interface StationLineProps {
   /** By which it is known while it is dragged. */
@@ -90,14 +94,14 @@ export function StationLine({
         <b>{position}</b> {profiled ? commonName(profiled.taxon) : station.taxonId}
       </button>
       <select
-        aria-label={`Medium of station ${position}`}
+        aria-label={t`Medium of station ${position}`}
         value={station.medium}
         disabled={fixed}
         onChange={(event) => onMedium(event.target.value as Medium)}
       >
         {MEDIA.map((medium) => (
           <option key={medium} value={medium}>
-            {MEDIUM_TITLES[medium]}
+            {inTongue(MEDIUM_TITLES[medium])}
           </option>
         ))}
       </select>
@@ -132,21 +136,21 @@ const Tools = ({
   <span className={styles['station-tools']}>
     {pinned !== undefined && (
       <button
-        aria-label={`Keep station ${position}`}
+        aria-label={t`Keep station ${position}`}
         aria-pressed={pinned}
-        title={pinned ? 'It stays when you propose again' : 'Keep it when you propose again'}
+        title={pinned ? t`It stays when you propose again` : t`Keep it when you propose again`}
         onClick={onPin}
       >
         {pinned ? '●' : '○'}
       </button>
     )}
-    <button aria-label={`Station ${position} earlier`} disabled={position === 1} onClick={() => onMove(-1)}>
+    <button aria-label={t`Station ${position} earlier`} disabled={position === 1} onClick={() => onMove(-1)}>
       ↑
     </button>
-    <button aria-label={`Station ${position} later`} disabled={last} onClick={() => onMove(1)}>
+    <button aria-label={t`Station ${position} later`} disabled={last} onClick={() => onMove(1)}>
       ↓
     </button>
-    <button aria-label={`Remove station ${position}`} onClick={onRemove}>
+    <button aria-label={t`Remove station ${position}`} onClick={onRemove}>
       ×
     </button>
   </span>
@@ -162,7 +166,12 @@ function Fair({
   onRepair,
 }: Pick<StationLineProps, 'station' | 'judged' | 'list' | 'fixed' | 'near' | 'onRepair'>) {
   // The line is there before what it says, so that nothing moves under a finger.
-  if (!judged) return <span className={`${propose['fair']} quiet`}>Reading…</span>;
+  if (!judged)
+    return (
+      <span className={`${propose['fair']} quiet`}>
+        <Trans>Reading…</Trans>
+      </span>
+    );
   const nameOf = (id: string) => commonName(list.find(({ taxon }) => taxon.id === id)!.taxon);
   const { judgement, repair, easier } = judged;
   return (
@@ -172,17 +181,24 @@ function Fair({
       {fairInWords(judged, nameOf, !station.question)}
       {repair && !fixed && (
         <LinkButton onClick={() => onRepair({ view: repaired(station.view, repair) })}>
-          {repairInWords(repair)} ({Math.round(100 * repair.right)} of 100)
+          <Trans>
+            {repairInWords(repair)} ({Math.round(100 * repair.right)} of 100)
+          </Trans>
         </LinkButton>
       )}
       {easier && !fixed && (
         <LinkButton onClick={() => onRepair({ question: easier.question })}>
-          Ask for {QUESTION_TITLES[easier.question.kind]} ({Math.round(100 * easier.right)} of 100)
+          <Trans>
+            Ask for {inTongue(QUESTION_TITLES[easier.question.kind])} ({Math.round(100 * easier.right)} of
+            100)
+          </Trans>
         </LinkButton>
       )}
       {near.length > 0 && (
         <span className="gold">
-          Too near station {listInWords(near.map((at) => String(at + 1)))}: who looks at one gets the other.
+          <Trans>
+            Too near station {listInWords(near.map((at) => String(at + 1)))}: who looks at one gets the other.
+          </Trans>
         </span>
       )}
     </span>
@@ -200,10 +216,10 @@ function Asked({ station, list }: { station: Planned; list: readonly ProfiledTax
   const all = station.question
     ? [questionInShort(station.question, term, nameOf)]
     : [
-        ...(station.choose ? ['four names to choose from'] : []),
-        ...(station.asks?.length ? [`asks for ${listInWords(station.asks.map(term))}`] : []),
-        ...(station.wentBy ? ['asks what they went by'] : []),
-        ...(station.prompt ? [`half are told to look at ${term(station.prompt)}`] : []),
+        ...(station.choose ? [t`four names to choose from`] : []),
+        ...(station.asks?.length ? [t`asks for ${listInWords(station.asks.map(term))}`] : []),
+        ...(station.wentBy ? [t`asks what they went by`] : []),
+        ...(station.prompt ? [t`half are told to look at ${term(station.prompt)}`] : []),
       ];
   return all.map((one) => (
     <span key={one}>

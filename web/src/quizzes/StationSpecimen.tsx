@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { Course } from '@hurrow/contract/courses';
 import { useMemo } from 'react';
 import type { ProfiledTaxon } from '@hurrow/core/evidence';
@@ -47,31 +49,41 @@ export function StationSpecimen({
         <img
           className={styles['sheet']}
           src={`data:image/svg+xml;utf8,${encodeURIComponent(sheet.value)}`}
-          alt="The specimens as students see them"
+          alt={t`The specimens as students see them`}
         />
         <p className="quiet">
-          These are what students sort.{' '}
-          {onAnother && <LinkButton onClick={onAnother}>Draw others</LinkButton>}
+          <Trans>These are what students sort.</Trans>{' '}
+          {onAnother && (
+            <LinkButton onClick={onAnother}>
+              <Trans>Draw others</Trans>
+            </LinkButton>
+          )}
         </p>
       </>
     ) : (
-      <p className="gold">The station {sheet.problem}</p>
+      <p className="gold">
+        <Trans>The station {sheet.problem}</Trans>
+      </p>
     );
   if (!drawn)
     return (
       <p className="quiet">
-        Nothing of it can be drawn on that date. Show other parts, or take another medium.
+        <Trans>Nothing of it can be drawn on that date. Show other parts, or take another medium.</Trans>
       </p>
     );
   return (
     <>
       <DrawingSvg
         drawing={drawn.plate}
-        label={`What students see: ${partsInWords(drawn.traits, station.view.organs)}`}
+        label={t`What students see: ${partsInWords(drawn.traits, station.view.organs)}`}
       />
       <p className="quiet">
-        This very individual is what students see.{' '}
-        {onAnother && <LinkButton onClick={onAnother}>Draw another</LinkButton>}
+        <Trans>This very individual is what students see.</Trans>{' '}
+        {onAnother && (
+          <LinkButton onClick={onAnother}>
+            <Trans>Draw another</Trans>
+          </LinkButton>
+        )}
       </p>
     </>
   );

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { WholeCourse } from '@hurrow/contract/courses';
 import type { TermMarks as Marks } from '@hurrow/contract/marking';
 import { Button } from 'antd';
@@ -18,8 +20,8 @@ const keyOf = (courseId: string) => ['term', courseId];
 
 /** Files in which the marks go out. */
 const FILES = [
-  ['table.csv', 'Table (CSV)'],
-  ['one-roster.zip', 'For a learning-management system (OneRoster)'],
+  ['table.csv', t`Table (CSV)`],
+  ['one-roster.zip', t`For a learning-management system (OneRoster)`],
 ] as const;
 
 /** The marks of a course: student by student, quiz by quiz, and what they come to. */
@@ -31,8 +33,10 @@ export function TermMarks({ course }: { course: WholeCourse }) {
   if (query.isError) return <Problem>{messageOf(query.error)}</Problem>;
   return (
     <section className={ui['page']}>
-      <PageHead title="Marks of the term">
-        <Link to={`/c/${course.id}/quizzes`}>All quizzes</Link>
+      <PageHead title={t`Marks of the term`}>
+        <Link to={`/c/${course.id}/quizzes`}>
+          <Trans>All quizzes</Trans>
+        </Link>
         <span>
           {FILES.map(([file, title]) => (
             <a
@@ -47,9 +51,13 @@ export function TermMarks({ course }: { course: WholeCourse }) {
         </span>
       </PageHead>
       {!query.data ? (
-        <Opening>Putting the marks together…</Opening>
+        <Opening>
+          <Trans>Putting the marks together…</Trans>
+        </Opening>
       ) : query.data.quizzes.length === 0 ? (
-        <p>No quiz has been closed yet. When one is, its marks stand here.</p>
+        <p>
+          <Trans>No quiz has been closed yet. When one is, its marks stand here.</Trans>
+        </p>
       ) : (
         <Table key={JSON.stringify(query.data.scheme)} course={course} marks={query.data} />
       )}
@@ -90,20 +98,22 @@ function Table({ course, marks }: { course: WholeCourse; marks: Marks }) {
       {mayChange && (
         <p>
           <label>
-            Of each student{' '}
-            <Small
-              label="Lowest quizzes dropped"
-              text={kept.value.drop}
-              onType={(drop) => kept.set((before) => ({ ...before, drop }))}
-            />{' '}
-            of the lowest quizzes are dropped.
+            <Trans>
+              Of each student{' '}
+              <Small
+                label={t`Lowest quizzes dropped`}
+                text={kept.value.drop}
+                onType={(drop) => kept.set((before) => ({ ...before, drop }))}
+              />{' '}
+              of the lowest quizzes are dropped.
+            </Trans>
           </label>{' '}
           <Button type="primary" htmlType="submit" disabled={saving}>
-            Save
+            <Trans>Save</Trans>
           </Button>
         </p>
       )}
-      <table className={ui['plain-table']} aria-label="Marks">
+      <table className={ui['plain-table']} aria-label={t`Marks`}>
         <Heads course={course} marks={marks} kept={kept} />
         <tbody>
           {marks.students.map((student) => (
@@ -113,8 +123,10 @@ function Table({ course, marks }: { course: WholeCourse; marks: Marks }) {
       </table>
       {problem && <Problem>{problem}</Problem>}
       <p className="quiet">
-        Absent counts as nothing reached; excused counts nowhere (said under Run of each quiz). What is
-        dropped is struck through.
+        <Trans>
+          Absent counts as nothing reached; excused counts nowhere (said under Run of each quiz). What is
+          dropped is struck through.
+        </Trans>
       </p>
     </form>
   );
@@ -125,25 +137,29 @@ function Heads({ course, marks, kept }: { course: WholeCourse; marks: Marks; kep
   return (
     <thead>
       <tr>
-        <th scope="col">Student</th>
+        <th scope="col">
+          <Trans>Student</Trans>
+        </th>
         {marks.quizzes.map(({ id, title }) => (
           <th key={id} scope="col" className={ui['num']}>
             <Link to={`/c/${course.id}/quizzes/${id}/mark`}>{title}</Link>
           </th>
         ))}
         <th scope="col" className={ui['num']}>
-          On top
+          <Trans>On top</Trans>
         </th>
         <th scope="col" className={ui['num']}>
-          Term
+          <Trans>Term</Trans>
         </th>
       </tr>
       <tr>
-        <th scope="row">weighs</th>
+        <th scope="row">
+          <Trans>weighs</Trans>
+        </th>
         {marks.quizzes.map(({ id, title }) => (
           <td key={id} className={ui['num']}>
             <Small
-              label={`Weight of ${title}`}
+              label={t`Weight of ${title}`}
               text={kept.value.weights[id] ?? '1'}
               onType={(text) =>
                 kept.set((before) => ({ ...before, weights: { ...before.weights, [id]: text } }))
@@ -177,7 +193,7 @@ function StudentMarks({
       ))}
       <td className={ui['num']}>
         <Small
-          label={`Points on top for ${name}, percent`}
+          label={t`Points on top for ${name}, percent`}
           text={kept.value.bonus[id] ?? ''}
           onType={(text) => kept.set((before) => ({ ...before, bonus: { ...before.bonus, [id]: text } }))}
         />

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { WholeCourse } from '@hurrow/contract/courses';
 import type { Quiz } from '@hurrow/contract/quizzes';
 import { useMemo } from 'react';
@@ -45,9 +47,11 @@ function Picture({ svg, name }: { svg: string | null; name: string }) {
   return (
     <figure>
       {svg ? (
-        <img src={`data:image/svg+xml;utf8,${encodeURIComponent(svg)}`} alt={`A typical ${name}`} />
+        <img src={`data:image/svg+xml;utf8,${encodeURIComponent(svg)}`} alt={t`A typical ${name}`} />
       ) : (
-        <p className="quiet">Nothing of it can be drawn.</p>
+        <p className="quiet">
+          <Trans>Nothing of it can be drawn.</Trans>
+        </p>
       )}
       <figcaption>{name}</figcaption>
     </figure>

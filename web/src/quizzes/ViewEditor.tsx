@@ -1,12 +1,15 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { AIDS, SHOWN_TITLES, type Aid, type LeafCondition, type View } from '@hurrow/core/view';
 import type { ShownOrgan } from '@hurrow/core/vocabulary';
 import { withLeaves, type Planned } from './planned.ts';
 import ui from '../app/parts.module.css';
+import { inTongue } from '../language/inTongue.ts';
 
 const LEAVES: readonly [LeafCondition | undefined, string][] = [
-  [undefined, 'as on that date'],
-  ['on', 'in leaf'],
-  ['off', 'bare'],
+  [undefined, t`as on that date`],
+  ['on', t`in leaf`],
+  ['off', t`bare`],
 ];
 
 /** What a station shows, and what its students may use. */
@@ -24,7 +27,9 @@ export function ViewEditor({
     list.includes(item) ? list.filter((other) => other !== item) : [...list, item];
   return (
     <>
-      <p className="quiet">Shown</p>
+      <p className="quiet">
+        <Trans>Shown</Trans>
+      </p>
       <div className={ui['chips']}>
         {(Object.keys(SHOWN_TITLES) as ShownOrgan[]).map((organ) => (
           <button
@@ -34,14 +39,16 @@ export function ViewEditor({
             disabled={fixed}
             onClick={() => onChange({ ...view, organs: flip(view.organs, organ) })}
           >
-            {SHOWN_TITLES[organ]}
+            {inTongue(SHOWN_TITLES[organ])}
           </button>
         ))}
       </div>
       {view.organs.some((organ) => organ === 'twig' || organ === 'bud' || organ === 'habit') && (
         <>
-          <p className="quiet">Its leaves</p>
-          <div className={ui['chips']} role="group" aria-label="Its leaves">
+          <p className="quiet">
+            <Trans>Its leaves</Trans>
+          </p>
+          <div className={ui['chips']} role="group" aria-label={t`Its leaves`}>
             {LEAVES.map(([leaves, title]) => (
               <button
                 key={title}
@@ -56,7 +63,9 @@ export function ViewEditor({
           </div>
         </>
       )}
-      <p className="quiet">Students may use</p>
+      <p className="quiet">
+        <Trans>Students may use</Trans>
+      </p>
       <div className={ui['chips']}>
         {AIDS.map((aid: Aid) => (
           <button

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { ProfiledTaxon } from '@hurrow/core/evidence';
 import { usualWithin, type Question, type QuestionKind } from '@hurrow/core/station';
 import type { Vocabulary } from '@hurrow/core/vocabulary';
@@ -61,26 +62,26 @@ export function questionInShort(
 ): string {
   switch (question.kind) {
     case 'family':
-      return 'asks for its family';
+      return t`asks for its family`;
     case 'genus':
-      return 'asks for its genus';
+      return t`asks for its genus`;
     case 'state':
-      return `asks for ${termOf(question.characterId)}, marked`;
+      return t`asks for ${termOf(question.characterId)}, marked`;
     case 'sort':
-      return `asks to sort several by ${termOf(question.characterId)}`;
+      return t`asks to sort several by ${termOf(question.characterId)}`;
     case 'number':
-      return `asks how much: ${termOf(question.characterId)}`;
+      return t`asks how much: ${termOf(question.characterId)}`;
     case 'settles':
-      return `asks what tells it from ${nameOf(question.from)}`;
+      return t`asks what tells it from ${nameOf(question.from)}`;
   }
 }
 
 /** The shares by which a number may be off, as they are chosen: “exactly”, “a fifth”. */
 export const OFF_BY: readonly (readonly [number, string])[] = [
-  [0, 'exactly'],
-  [0.1, 'a tenth off'],
-  [0.2, 'a fifth off'],
-  [0.3, 'nearly a third off'],
+  [0, t`exactly`],
+  [0.1, t`a tenth off`],
+  [0.2, t`a fifth off`],
+  [0.3, t`nearly a third off`],
 ];
 
 /** By how much the number of a question may be off. */

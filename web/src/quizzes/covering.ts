@@ -1,3 +1,4 @@
+import { plural, t } from '@lingui/core/macro';
 import { neighboursOf, orderOf, pairsTooNear, type ClassSoFar } from '@hurrow/core/assembly';
 import type { CourseSet } from '@hurrow/contract/courses';
 import { kindOfPlanned, type Judged } from './proposed.ts';
@@ -71,18 +72,18 @@ export function trustInWords(held: readonly { title: string; expected: number; c
   const percent = (share: number) => Math.round(100 * share);
   const each = held.map(
     ({ title, expected, came }, i) =>
-      `${title} ${i === 0 ? 'would have been ' : ''}${percent(expected)} %, and ${i === 0 ? 'came to ' : ''}${percent(came)}`,
+      t`${title} ${i === 0 ? t`would have been ` : ''}${percent(expected)} %, and ${i === 0 ? t`came to ` : ''}${percent(came)}`,
   );
   if (held.length === 0) return '';
   const off =
     held.reduce((sum, { expected, came }) => sum + Math.abs(100 * (expected - came)), 0) / held.length;
   const trust =
     off <= GOOD
-      ? 'Trust it within some five in a hundred.'
+      ? t`Trust it within some five in a hundred.`
       : off <= FAIRLY
-        ? 'Trust it within some ten in a hundred.'
-        : `It was ${Math.round(off)} in a hundred off on average: trust the order of the stations more than the figure.`;
-  return `Earlier quizzes, each expected from the others: ${each.join('; ')}. ${trust}`;
+        ? t`Trust it within some ten in a hundred.`
+        : t`It was ${Math.round(off)} in a hundred off on average: trust the order of the stations more than the figure.`;
+  return t`Earlier quizzes, each expected from the others: ${each.join('; ')}. ${trust}`;
 }
 
 /**
@@ -92,7 +93,8 @@ export function trustInWords(held: readonly { title: string; expected: number; c
  * piecesInWords(17, 14); // '14 of 17 pieces can be had'
  */
 export function piecesInWords(needed: number, had: number): string {
-  if (needed === 1) return had === 1 ? 'Its one piece can be had' : 'Its one piece cannot be had';
-  if (had === 0) return `None of ${needed} pieces can be had`;
-  return had === needed ? `All ${needed} pieces can be had` : `${had} of ${needed} pieces can be had`;
+  if (needed === 1)
+    return plural(had, { one: 'Its one piece can be had', other: 'Its one piece cannot be had' });
+  if (had === 0) return t`None of ${needed} pieces can be had`;
+  return had === needed ? t`All ${needed} pieces can be had` : t`${had} of ${needed} pieces can be had`;
 }

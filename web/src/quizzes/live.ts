@@ -1,5 +1,5 @@
+import { plural, t } from '@lingui/core/macro';
 import type { Attendance } from '@hurrow/contract/running';
-import { counted } from '@hurrow/core/words';
 
 /** How a quiz stands: answered stations by student, answers by station, and those that name its tree. */
 export interface Counts {
@@ -46,24 +46,24 @@ export function howFar(
   { stations, state }: { stations: readonly unknown[]; state: string },
 ): string {
   if (line === 'ended')
-    return 'The server tells no more: what stands here may be old. Reload the page; if you are signed out, sign in again.';
+    return t`The server tells no more: what stands here may be old. Reload the page; if you are signed out, sign in again.`;
   if (line === 'lost')
-    return 'No connection to the server: what stands here may be old. It is taken up again by itself.';
-  if (!counts) return 'Asking for the answers so far…';
+    return t`No connection to the server: what stands here may be old. It is taken up again by itself.`;
+  if (!counts) return t`Asking for the answers so far…`;
   const students = all.filter(({ was = 'there' }) => was === 'there');
   const of = (id: string) => counts.students[id] ?? 0;
   const done = students.filter(({ id }) => of(id) >= stations.length).length;
   const none = students.filter(({ id }) => of(id) === 0).length;
-  const said = `${done} of ${counted(students.length, 'student')} ${done === 1 ? 'has' : 'have'} answered every station, ${none} ${none === 1 ? 'has' : 'have'} not begun.`;
-  return state === 'open' ? `${said} Changes appear as they come.` : said;
+  const said = t`${done} of ${plural(students.length, { one: '# student', other: '# students' })} ${plural(done, { one: 'has', other: 'have' })} answered every station, ${none} ${plural(none, { one: 'has', other: 'have' })} not begun.`;
+  return state === 'open' ? t`${said} Changes appear as they come.` : said;
 }
 
 /** A table of responses as it may be imported: with the parts of a name that the marking asks for. */
 export const responseExample = (policy: string): string =>
   policy === 'common'
-    ? 'student,station,answer\nRowan Achterberg,1,paper birch'
-    : 'student,station,genus,epithet,family\nRowan Achterberg,1,Betula,papyrifera,Betulaceae';
+    ? t`student,station,answer\nRowan Achterberg,1,paper birch`
+    : t`student,station,genus,epithet,family\nRowan Achterberg,1,Betula,papyrifera,Betulaceae`;
 
 /** The choice to replace answers that are stored already. */
 export const toReplace = (count: number): string =>
-  `Replace ${count === 1 ? 'this stored answer' : `these ${count} stored answers`}; both stay in the history`;
+  t`Replace ${plural(count, { one: 'this stored answer', other: 'these # stored answers' })}; both stay in the history`;

@@ -1,3 +1,4 @@
+import { plural, t } from '@lingui/core/macro';
 import type { MarkedAnswer, Marks } from '@hurrow/contract/quizzes';
 import { answerText, type Answer, type AnswerPart } from '@hurrow/core/names';
 import { seedOf } from '@hurrow/core/random';
@@ -33,7 +34,7 @@ export function withoutNames(marks: Marks): Marks {
   const lot = (id: string) => seedOf('papers', marks.quiz.id, id);
   const students = [...marks.students]
     .sort((a, b) => lot(a.id) - lot(b.id))
-    .map(({ id }, i) => ({ id, name: `Paper ${i + 1}` }));
+    .map(({ id }, i) => ({ id, name: t`Paper ${i + 1}` }));
   return { ...marks, students };
 }
 
@@ -67,11 +68,11 @@ export const equalAnswers = (answer: MarkedAnswer, marks: Marks): string =>
 
 /** The parts of an answer, in words. */
 export const PART_WORDS: Record<AnswerPart, string> = {
-  name: 'name',
-  genus: 'genus',
-  epithet: 'epithet',
-  family: 'family',
-  said: 'answer',
+  name: t`name`,
+  genus: t`genus`,
+  epithet: t`epithet`,
+  family: t`family`,
+  said: t`answer`,
 };
 
 /**
@@ -92,7 +93,7 @@ export function pointsByHand(
     const value = Number(text.replace(',', '.'));
     if (!(value >= 0 && value <= outOf))
       return {
-        problem: `The points for the ${PART_WORDS[part]} are a number from 0 to ${pointsInWords(outOf)}, not “${text}”.`,
+        problem: t`The points for the ${PART_WORDS[part]} are a number from 0 to ${pointsInWords(outOf)}, not “${text}”.`,
       };
     points[part] = value;
   }
@@ -146,8 +147,8 @@ export const needInWords = ({
   groups: number;
 }): string =>
   waiting === 0
-    ? `All ${answers} answers are read by the rules or ruled on.`
-    : `${answers - waiting} of ${answers} answers are read by the rules; ${waiting} ${waiting === 1 ? 'waits' : `wait, in ${groups} ${groups === 1 ? 'group' : 'groups'}`}.`;
+    ? t`All ${answers} answers are read by the rules or ruled on.`
+    : t`${answers - waiting} of ${answers} answers are read by the rules; ${waiting} ${plural(waiting, { one: 'waits', other: `wait, in ${groups} ${plural(groups, { one: 'group', other: 'groups' })}` })}.`;
 
 /** Answers whose mark rests on a ruling, those of one ruling together. */
 export const ruledOn = (marks: Marks): AnswerGroup[] => {

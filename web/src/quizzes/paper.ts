@@ -1,8 +1,9 @@
+import { plural, t } from '@lingui/core/macro';
 import type { Marks } from '@hurrow/contract/quizzes';
 import { answerText, resolveName, type Answer, type AnswerPart } from '@hurrow/core/names';
 import { scientificName } from '@hurrow/core/taxon';
-import { listInWords } from '@hurrow/core/view';
 import { same } from '../drafts/afterSave.ts';
+import { listInWords } from '../language/inWords.ts';
 
 /** What was typed of papers and is not stored: by student, then by station. */
 export type Papers = Record<string, Record<string, Answer>>;
@@ -61,9 +62,10 @@ export function notStored(
 ): string {
   const left = stations.filter(({ id }) => paper?.[id]).map(({ position }) => String(position));
   if (left.length === 0) return '';
-  return left.length === 1
-    ? `Station ${left[0]} is not stored yet.`
-    : `Stations ${listInWords(left)} are not stored yet.`;
+  return plural(left.length, {
+    one: `Station ${left[0] ?? ''} is not stored yet.`,
+    other: `Stations ${listInWords(left)} are not stored yet.`,
+  });
 }
 
 /** Whose paper comes after one; nobody’s after the last. */
@@ -78,7 +80,7 @@ export function readsAs(answer: Answer, list: Marks['list'] | undefined): string
   const taxon = list.find((entry) => entry.id === found.taxonId);
   if (taxon) return found.how === 'exact' ? '✓' : `${found.how}: ${scientificName(taxon)}`;
   // “Thuja occidentalis” is more than the genus of a redcedar.
-  if (found.other) return `${found.other}, not on the list`;
-  if (found.how === 'genus') return `genus ${found.genus} only`;
-  return found.how === 'ambiguous' ? 'more than one taxon' : 'names no tree of the list';
+  if (found.other) return t`${found.other}, not on the list`;
+  if (found.how === 'genus') return t`genus ${found.genus ?? ''} only`;
+  return found.how === 'ambiguous' ? t`more than one taxon` : t`names no tree of the list`;
 }

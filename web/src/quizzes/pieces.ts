@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { Collecting } from '@hurrow/contract/outings';
 import type { ProfiledTaxon } from '@hurrow/core/evidence';
 import {
@@ -62,7 +63,7 @@ export function piecesOf({ stations, heldOn, quizId, lists, quizzes, ...ground }
     day: own?.day ?? heldOn,
     pestHosts: own?.pestHosts ?? false,
   });
-  const tagOf = (id: string) => ground.trees.find((tree) => tree.id === id)?.tag ?? 'a tree that is gone';
+  const tagOf = (id: string) => ground.trees.find((tree) => tree.id === id)?.tag ?? t`a tree that is gone`;
   const before = shownBefore(lists, quizzes, quizId, heldOn);
   const warnings = new Map<number, string[]>();
   let had = 0;

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { Quiz } from '@hurrow/contract/quizzes';
 import { kindOf, viewOfKind } from '@hurrow/core/assembly';
 import type { Question } from '@hurrow/core/station';
@@ -84,7 +85,7 @@ export function dayAsked(asked: string | null, today: string): string {
 export function freeTitle(quizzes: readonly { title: string }[]): string {
   let n = quizzes.length + 1;
   while (quizzes.some((quiz) => quiz.title === `Quiz ${n}`)) n += 1;
-  return `Quiz ${n}`;
+  return t`Quiz ${n}`;
 }
 
 /** What a plan begins with: the quiz as it is saved, or a new one today with a station for each tree that was gathered (ids with commas, each with the kind of its station where that is known: “abies-grandis fruit”); all of them ask what students went by where that is wanted. */

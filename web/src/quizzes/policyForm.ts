@@ -1,6 +1,6 @@
+import { plural, t } from '@lingui/core/macro';
 import type { StudentChange } from '@hurrow/core/marks';
 import { PARTS_ASKED, type NamePart, type MarkingPolicy, type NamingPolicy } from '@hurrow/core/names';
-import { counted } from '@hurrow/core/words';
 import { pointsInWords } from './marking.ts';
 
 /** Points and deduction as they are typed. */
@@ -42,29 +42,29 @@ export function policyOf({
   const wrong: string[] = [];
   const number = (text: string, what: string): number => {
     const value = text.trim() === '' ? NaN : Number(text.replace(',', '.'));
-    if (!(value >= 0 && value <= 20)) wrong.push(`${what} takes a number from 0 to 20, not “${text}”.`);
+    if (!(value >= 0 && value <= 20)) wrong.push(t`${what} takes a number from 0 to 20, not “${text}”.`);
     return value;
   };
   const read = {
-    name: number(points.name, 'The name'),
-    genus: number(points.genus, 'The genus'),
-    epithet: number(points.epithet, 'The epithet'),
-    family: number(points.family, 'The family'),
+    name: number(points.name, t`The name`),
+    genus: number(points.genus, t`The genus`),
+    epithet: number(points.epithet, t`The epithet`),
+    family: number(points.family, t`The family`),
   };
-  const off = number(deduction, 'A misspelling');
+  const off = number(deduction, t`A misspelling`);
   return wrong[0] ? { problem: wrong[0] } : { policy: { policy, points: read, deduction: off } };
 }
 
 /** “7 students change: 5 lose, 2 gain.” */
 export function changesInWords(changes: readonly StudentChange[]): string {
-  if (changes.length === 0) return 'No mark changes.';
+  if (changes.length === 0) return t`No mark changes.`;
   const share = ({ before, after, outOfBefore, outOfAfter }: StudentChange) =>
     after / (outOfAfter || 1) - before / (outOfBefore || 1);
   const lose = changes.filter((each) => share(each) < -1e-9).length;
   const gain = changes.filter((each) => share(each) > 1e-9).length;
-  return `${counted(changes.length, 'student')} ${changes.length === 1 ? 'changes' : 'change'}: ${lose} lose, ${gain} gain.`;
+  return t`${plural(changes.length, { one: '# student', other: '# students' })} ${plural(changes.length, { one: 'changes', other: 'change' })}: ${lose} lose, ${gain} gain.`;
 }
 
 /** “7.5 of 10 → 7 of 10” */
 export const changeInWords = ({ before, after, outOfBefore, outOfAfter }: StudentChange): string =>
-  `${pointsInWords(before)} of ${pointsInWords(outOfBefore)} → ${pointsInWords(after)} of ${pointsInWords(outOfAfter)}`;
+  t`${pointsInWords(before)} of ${pointsInWords(outOfBefore)} → ${pointsInWords(after)} of ${pointsInWords(outOfAfter)}`;

@@ -1,3 +1,4 @@
+import { plural, t } from '@lingui/core/macro';
 import {
   askedKindOf,
   askedWentBy,
@@ -15,9 +16,11 @@ import {
 } from '@hurrow/core/assembly';
 import type { Repair } from '@hurrow/core/station';
 import { weekOf } from '@hurrow/core/term';
-import { listInWords, SHOWN_TITLES, type Aid } from '@hurrow/core/view';
+import { SHOWN_TITLES, type Aid } from '@hurrow/core/view';
 import type { CourseSet } from '@hurrow/contract/courses';
 import { anotherSeed, type Planned } from './planned.ts';
+import { inTongue } from '../language/inTongue.ts';
+import { listInWords } from '../language/inWords.ts';
 
 /** What an instructor says of the quiz that is to be proposed: the wishes are made of it. */
 export interface Wanted {
@@ -214,7 +217,7 @@ export function keptOut(notPossible: Readonly<Record<string, NotPossible>>): str
   }
   return [...counts].map(([key, n]) => {
     const [kind, ...why] = key.split(' ');
-    const trees = n === 1 ? 'one tree' : `${n} trees`;
+    const trees = plural(n, { one: 'one tree', other: '# trees' });
     return `${kindOf(kind!)!.title}: ${trees} ${whyNotShown(why.join(' ') as NotPossible, n)}`;
   });
 }
@@ -234,24 +237,24 @@ export function fairInWords(
 ): string {
   const of = Math.round(100 * right);
   const [rival] = rivals;
-  const can = isNamed ? 'can tell it' : 'can answer it';
-  if (of >= 100) return `Every careful reader ${can}.`;
-  const else_ = rival && rival.share >= 0.005 ? `; else ${nameOf(rival.taxonId)}` : '';
-  return `${of} of 100 careful readers ${can}${else_}.`;
+  const can = isNamed ? t`can tell it` : t`can answer it`;
+  if (of >= 100) return t`Every careful reader ${can}.`;
+  const else_ = rival && rival.share >= 0.005 ? t`; else ${nameOf(rival.taxonId)}` : '';
+  return t`${of} of 100 careful readers ${can}${else_}.`;
 }
 
 /** What a repair adds, as it is offered: “Add the fruit or cones”. */
 export const repairInWords = (repair: Repair): string =>
   repair.adds === 'organs'
-    ? `Add the ${listInWords(repair.organs.map((organ) => SHOWN_TITLES[organ]))}`
+    ? t`Add the ${listInWords(repair.organs.map((organ) => inTongue(SHOWN_TITLES[organ])))}`
     : AID_WORDS[repair.aid];
 
 const AID_WORDS: Record<Aid, string> = {
-  eye: 'Let them look',
-  touch: 'Let them touch it',
-  smell: 'Let them smell it',
-  lens: 'Lay a lens beside it',
-  rule: 'Lay a rule beside it',
-  binoculars: 'Give them binoculars',
-  cut: 'Cut it open',
+  eye: t`Let them look`,
+  touch: t`Let them touch it`,
+  smell: t`Let them smell it`,
+  lens: t`Lay a lens beside it`,
+  rule: t`Lay a rule beside it`,
+  binoculars: t`Give them binoculars`,
+  cut: t`Cut it open`,
 };

@@ -1,6 +1,6 @@
+import { plural, t } from '@lingui/core/macro';
 import type { WholeCourse } from '@hurrow/contract/courses';
 import type { PlanBody, Quiz } from '@hurrow/contract/quizzes';
-import { listInWords } from '@hurrow/core/view';
 import type { QtiField, QtiQuestion, QtiStation, ReadQti } from '@hurrow/core/formats';
 import { fullPoints, resolveName, type MarkingPolicy, type NamedTaxon } from '@hurrow/core/names';
 import { dayOfYear } from '@hurrow/core/season';
@@ -14,10 +14,12 @@ import {
   type NameToChoose,
 } from '@hurrow/core/station';
 import { scientificName } from '@hurrow/core/taxon';
-import { MEDIUM_TITLES, viewInWords } from '@hurrow/core/view';
-import { counted, upperFirst } from '@hurrow/core/words';
+import { MEDIUM_TITLES } from '@hurrow/core/view';
+import { upperFirst } from '@hurrow/core/words';
 import { asksAt, type AskSetting } from '../rounds/willAsk.ts';
 import { freeTitle, stationOf, type Plan } from './planned.ts';
+import { inTongue } from '../language/inTongue.ts';
+import { listInWords, viewInWords } from '../language/inWords.ts';
 
 /** Fields of a name with what counts in each, as the marks ask for it. A slip of spelling cannot be read there. */
 export function nameFields(truth: NamedTaxon, { policy, points }: MarkingPolicy): QtiField[] {
@@ -27,20 +29,20 @@ export function nameFields(truth: NamedTaxon, { policy, points }: MarkingPolicy)
   if (policy === 'common')
     return [
       {
-        label: 'Common name',
+        label: t`Common name`,
         accepted: all([...commonNames, scientificName(truth), ...synonyms], points.name),
       },
     ];
-  if (policy === 'genus') return [{ label: 'Genus', accepted: all([genus], points.genus) }];
+  if (policy === 'genus') return [{ label: t`Genus`, accepted: all([genus], points.genus) }];
   const name: QtiField = {
-    label: 'Genus and epithet',
+    label: t`Genus and epithet`,
     accepted: [
       ...all([scientificName(truth), ...synonyms], points.genus + points.epithet),
       ...all([genus], points.genus),
     ],
   };
   if (policy === 'binomial') return [name];
-  return [name, { label: 'Family', accepted: all([family, ...olderFamilies], points.family) }];
+  return [name, { label: t`Family`, accepted: all([family, ...olderFamilies], points.family) }];
 }
 
 /** What is asked in place of the name, as a question of QTI. */
@@ -95,7 +97,7 @@ export function chosenAsQti(
 ): QtiQuestion {
   return {
     asks: 'choose',
-    prompt: 'Which tree is it?',
+    prompt: t`Which tree is it?`,
     choices: choices.map(({ name }) => ({ id: name, text: name })),
     right: namesToChoose([truth.id], [truth], marking.policy).map(({ name }) => name),
     points: fullPoints(marking),
@@ -120,13 +122,13 @@ export function qtiStations(
     return [
       {
         position: station.position,
-        shows: `${upperFirst(MEDIUM_TITLES[station.medium])}: ${viewInWords(station.view)}.`,
+        shows: `${upperFirst(inTongue(MEDIUM_TITLES[station.medium]))}: ${viewInWords(station.view)}.`,
         picture: pictures[station.id] ?? null,
         question: asked
           ? askedAsQti(asked, truth, course)
           : choices.length > 0
             ? chosenAsQti(choices, truth, course.marking)
-            : { asks: 'write', prompt: 'Name this tree', fields: nameFields(truth, course.marking) },
+            : { asks: 'write', prompt: t`Name this tree`, fields: nameFields(truth, course.marking) },
       },
     ];
   });
@@ -165,7 +167,9 @@ export function planOfQti(
       plan: { title: isFree ? own : title, heldOn, stations: kept as Plan['stations'] },
       left:
         kept.length < stations.length
-          ? [`${counted(stations.length - kept.length, 'station')} of trees that are not on this list`]
+          ? [
+              t`${plural(stations.length - kept.length, { one: '# station', other: '# stations' })} of trees that are not on this list`,
+            ]
           : [],
     };
   }
@@ -174,7 +178,7 @@ export function planOfQti(
   for (const { title: of, right } of read.answers) {
     const { taxonId } = resolveName(right, list);
     if (taxonId) stations.push(stationOf(taxonId, dayOfYear(today), undefined, stations.length));
-    else left.push(`“${of}”, whose answer “${right}” is no tree of this list`);
+    else left.push(t`“${of}”, whose answer “${right}” is no tree of this list`);
   }
   return { plan: { title, heldOn: today, stations }, left };
 }

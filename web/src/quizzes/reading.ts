@@ -1,8 +1,10 @@
+import { t } from '@lingui/core/macro';
 import type { NamedTaxon, Resolution } from '@hurrow/core/names';
 import { commonName, scientificName } from '@hurrow/core/taxon';
 
 /** “a, b or c”. */
-const anyOf = (names: readonly string[]): string => `${names.slice(0, -1).join(', ')} or ${names.at(-1)}`;
+const anyOf = (names: readonly string[]): string =>
+  t`${names.slice(0, -1).join(', ')} or ${names.at(-1) ?? ''}`;
 
 const byId = (list: readonly NamedTaxon[], id: string | undefined) => list.find((taxon) => taxon.id === id);
 
@@ -17,31 +19,31 @@ export function howItReads(resolution: Resolution, list: readonly NamedTaxon[]):
   const { how, distance = 0, matched, rival } = resolution;
   const taxon = byId(list, resolution.taxonId);
   const next = byId(list, rival);
-  const besides = next ? ` Next to it: ${scientificName(next)}.` : '';
-  if (how === 'blank') return 'Nothing was written.';
+  const besides = next ? t` Next to it: ${scientificName(next)}.` : '';
+  if (how === 'blank') return t`Nothing was written.`;
   if (how === 'ambiguous') {
     const names = (resolution.candidates ?? []).flatMap((id) => byId(list, id) ?? []).map(commonName);
     return names.length > 1
-      ? `It may be ${anyOf(names)}.`
-      : `Besides ${names.join('')}, it names ${resolution.other ?? 'something else'}.`;
+      ? t`It may be ${anyOf(names)}.`
+      : t`Besides ${names.join('')}, it names ${resolution.other ?? t`something else`}.`;
   }
-  if (resolution.other) return `It is ${resolution.other}, which is not on the list.`;
+  if (resolution.other) return t`It is ${resolution.other}, which is not on the list.`;
   if (how === 'genus')
     return taxon
-      ? `Read as the genus ${resolution.genus}, of which only ${scientificName(taxon)} is on the list.`
-      : `Read as the genus ${resolution.genus}; more than one of it is on the list, or none that fits.`;
-  if (!taxon) return 'It names no tree of the list.';
+      ? t`Read as the genus ${resolution.genus ?? ''}, of which only ${scientificName(taxon)} is on the list.`
+      : t`Read as the genus ${resolution.genus ?? ''}; more than one of it is on the list, or none that fits.`;
+  if (!taxon) return t`It names no tree of the list.`;
   if (how === 'misspelled')
-    return `Read as ${matched ?? scientificName(taxon)}, ${Number(distance.toFixed(1))} letters off.${besides}`;
+    return t`Read as ${matched ?? scientificName(taxon)}, ${Number(distance.toFixed(1))} letters off.${besides}`;
   return matched && matched !== scientificName(taxon)
-    ? `Read as ${matched}, a name of ${scientificName(taxon)}.`
-    : `Read as ${scientificName(taxon)}.`;
+    ? t`Read as ${matched}, a name of ${scientificName(taxon)}.`
+    : t`Read as ${scientificName(taxon)}.`;
 }
 
 /** The same in a few words, in brackets, where it says why an answer waits for a ruling; else nothing. */
 export function readingInWords(resolution: Resolution, list: readonly NamedTaxon[]): string {
-  if (resolution.other) return `, ${resolution.other} by its name,`;
+  if (resolution.other) return t`, ${resolution.other} by its name,`;
   if (resolution.how !== 'ambiguous') return '';
   const names = (resolution.candidates ?? []).flatMap((id) => byId(list, id) ?? []).map(commonName);
-  return names.length > 1 ? `, which may be ${anyOf(names)},` : '';
+  return names.length > 1 ? t`, which may be ${anyOf(names)},` : '';
 }

@@ -1,8 +1,8 @@
+import { plural, t } from '@lingui/core/macro';
 import type { Running } from '@hurrow/contract/running';
 import { isTrouble, troubleInWords, type LiveStation } from '@hurrow/core/marks';
-import { listInWords } from '@hurrow/core/view';
-import { counted } from '@hurrow/core/words';
 import type { Counts } from './live.ts';
+import { listInWords } from '../language/inWords.ts';
 
 /** How a station stands while a quiz runs. */
 export const stationStands = (counts: Counts | undefined, stationId: string): LiveStation => ({
@@ -22,8 +22,10 @@ export const troubleAt = (stands: LiveStation, expected: number | undefined): st
 export function clockOffInWords(seconds: number): string {
   const off = Math.abs(seconds);
   const much =
-    off >= 3300 ? counted(Math.round(off / 3600), 'hour') : counted(Math.round(off / 60), 'minute');
-  return `${much} ${seconds < 0 ? 'slow' : 'fast'}`;
+    off >= 3300
+      ? plural(Math.round(off / 3600), { one: '# hour', other: '# hours' })
+      : plural(Math.round(off / 60), { one: '# minute', other: '# minutes' });
+  return `${much} ${seconds < 0 ? t`slow` : t`fast`}`;
 }
 
 /**
@@ -34,17 +36,19 @@ export function clockOffInWords(seconds: number): string {
  */
 export function phonesInWords({ students, lent }: Running, nameOf: (id: string) => string): string[] {
   return [
-    ...lent.map((ids) => `${listInWords(ids.map(nameOf))} answered from one phone: ask whether it was lent.`),
+    ...lent.map(
+      (ids) => t`${listInWords(ids.map(nameOf))} answered from one phone: ask whether it was lent.`,
+    ),
     ...students
       .filter(({ phones }) => phones > 1)
       .map(
         ({ studentId, phones }) =>
-          `${nameOf(studentId)} answered from ${phones} phones: where their answers differ, you decide under Mark.`,
+          t`${nameOf(studentId)} answered from ${phones} phones: where their answers differ, you decide under Mark.`,
       ),
     ...students.flatMap(({ studentId, clockOff }) =>
       clockOff === null
         ? []
-        : `The phone of ${nameOf(studentId)} has its clock ${clockOffInWords(clockOff)}: the order of its answers holds all the same.`,
+        : t`The phone of ${nameOf(studentId)} has its clock ${clockOffInWords(clockOff)}: the order of its answers holds all the same.`,
     ),
   ];
 }

@@ -1,3 +1,4 @@
+import { plural, t } from '@lingui/core/macro';
 import type { SecondWord } from '@hurrow/contract/marking';
 import type { MarkedAnswer, Marks } from '@hurrow/contract/quizzes';
 import { agreementOf, verdictOf, type Agreement, type SecondVerdict } from '@hurrow/core/marks';
@@ -56,9 +57,9 @@ export function compared(
 }
 
 export const VERDICT_WORDS: Record<SecondVerdict, string> = {
-  full: 'all points',
-  part: 'some points',
-  none: 'no points',
+  full: t`all points`,
+  part: t`some points`,
+  none: t`no points`,
 };
 
 /** Of fewer answers an agreement beyond chance says nothing. */
@@ -74,8 +75,8 @@ export function agreementInWords({ both, same, kappa }: Agreement): string {
   const well =
     kappa === undefined || both < ENOUGH
       ? ''
-      : ` (κ ${kappa.toFixed(2)}: ${kappa > 0.8 ? 'very well' : kappa > 0.6 ? 'well' : kappa > 0.4 ? 'fairly' : 'poorly'})`;
-  return `A second marker judged ${both} different ${both === 1 ? 'answer' : 'answers'}, ${same} of them as they are marked${well}.`;
+      : ` (κ ${kappa.toFixed(2)}: ${kappa > 0.8 ? t`very well` : kappa > 0.6 ? t`well` : kappa > 0.4 ? t`fairly` : t`poorly`})`;
+  return t`A second marker judged ${both} different ${plural(both, { one: 'answer', other: 'answers' })}, ${same} of them as they are marked${well}.`;
 }
 
 /** The tree that an answer was to name. */

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { QuizResult, TermScheme } from '@hurrow/core/marks';
 import { pointsInWords } from './marking.ts';
 
@@ -43,19 +44,19 @@ export function schemeOf({
     return read;
   };
   const [w, b] = [numbers(weights, 0, 1000), numbers(bonus, -100, 100)];
-  if (typeof w === 'string') return { problem: `A weight is a number from 0 to 1000, not “${w}”.` };
+  if (typeof w === 'string') return { problem: t`A weight is a number from 0 to 1000, not “${w}”.` };
   if (typeof b === 'string')
-    return { problem: `What is given on top is a number of percent from −100 to 100, not “${b}”.` };
+    return { problem: t`What is given on top is a number of percent from −100 to 100, not “${b}”.` };
   const dropped = Number(drop);
   if (!Number.isInteger(dropped) || dropped < 0 || dropped > 50 || drop.trim() === '')
-    return { problem: `A whole number of quizzes is dropped, 0 or more, not “${drop}”.` };
+    return { problem: t`A whole number of quizzes is dropped, 0 or more, not “${drop}”.` };
   const onTop = Object.fromEntries(Object.entries(b).filter(([, n]) => n !== 0));
   return { scheme: { weights: w, drop: dropped, bonus: onTop } };
 }
 
 /** “17.5 of 20”, “absent”, “excused”. */
 export const resultInWords = ({ was, points, outOf }: QuizResult): string =>
-  was === 'there' ? `${pointsInWords(points)} of ${pointsInWords(outOf)}` : was;
+  was === 'there' ? t`${pointsInWords(points)} of ${pointsInWords(outOf)}` : was;
 
 /** “87.5 %”; a dash where nothing counts. */
 export const percentInWords = (percent: number | undefined): string =>

@@ -1,5 +1,6 @@
 import { SHOWN_BY, type Vocabulary } from '@hurrow/core/vocabulary';
 import { SHOWN_TITLES } from '@hurrow/core/view';
+import { inTongue } from '../language/inTongue.ts';
 
 /**
  * A character as it is chosen for a station, with its part before it; the id where the vocabulary has it no more.
@@ -9,5 +10,5 @@ import { SHOWN_TITLES } from '@hurrow/core/view';
  */
 export function termOf(id: string, vocabulary: Vocabulary): string {
   const character = vocabulary.get(id);
-  return character ? `${SHOWN_TITLES[SHOWN_BY[character.organ]]}: ${character.term}` : id;
+  return character ? `${inTongue(SHOWN_TITLES[SHOWN_BY[character.organ]])}: ${character.term}` : id;
 }

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { useQueryClient, type Query } from '@tanstack/react-query';
 import { App } from 'antd';
 import { useState } from 'react';
@@ -20,7 +21,7 @@ export function useActing() {
     await queries.cancelQueries(stale);
     await queries.invalidateQueries(stale);
   };
-  const act: Act = async (work, said, meanwhile = 'Working…') => {
+  const act: Act = async (work, said, meanwhile = t`Working…`) => {
     setWorking(meanwhile);
     await save(work, {
       done: async () => {

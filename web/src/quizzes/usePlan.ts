@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { WholeCourse } from '@hurrow/contract/courses';
 import type { Quiz } from '@hurrow/contract/quizzes';
 import { App } from 'antd';
@@ -79,7 +80,7 @@ function useSavingPlan(course: WholeCourse, quiz: Quiz | undefined, kept: Return
           const all = kept.settle(body, quiz ? {} : { as: { key: `plan/${id}`, where: `${made}/plan` } });
           await queries.invalidateQueries({ queryKey: STALE.course(course.id) });
           await queries.invalidateQueries({ queryKey: STALE.quiz(id) });
-          void message.success('The plan is saved.');
+          void message.success(t`The plan is saved.`);
           if (!quiz) void go(`${made}/${all ? 'run' : 'plan'}`);
         },
       },

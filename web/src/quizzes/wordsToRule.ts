@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { Marks, Quiz, RuledWords } from '@hurrow/contract/quizzes';
 import { inTerms, wordsKey } from '@hurrow/core/formats';
 import { GUESS, WHOLE_LOOK } from '@hurrow/core/station';
@@ -59,7 +60,7 @@ export function ruledHere({ answers, words }: Marks): RuledWords[] {
 
 /** What ruled words count as, said after them: “is bud shape”. */
 export function countsAsInWords({ countsAs }: RuledWords, vocabulary: Vocabulary): string {
-  if (countsAs === null) return 'is nothing that was offered';
+  if (countsAs === null) return t`is nothing that was offered`;
   const character = vocabulary.get(countsAs);
-  return `is ${character ? inTerms(countsAs, [...vocabulary.values()]) : countsAs}`;
+  return t`is ${character ? inTerms(countsAs, [...vocabulary.values()]) : countsAs}`;
 }

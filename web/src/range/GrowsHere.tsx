@@ -1,8 +1,11 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
 import { growsHere, growsHereInWords, type RangeCells } from '@hurrow/core/range';
 import { commonName, type Taxon } from '@hurrow/core/taxon';
 import { placeAsked, type WrittenPlace } from './placeAsked.ts';
 import styles from './range.module.css';
+import { writtenAs } from '../language/inWords.ts';
 
 export interface Elevations {
   low: number | undefined;
@@ -30,7 +33,9 @@ export function GrowsHere({
   const asked = placeAsked(written);
   return (
     <>
-      <h2>Does it grow here?</h2>
+      <h2>
+        <Trans>Does it grow here?</Trans>
+      </h2>
       <div className={styles['place-line']}>
         {(['latitude', 'longitude', 'elevation'] as const).map((part) => (
           <label key={part}>
@@ -46,11 +51,14 @@ export function GrowsHere({
       <p role="status">
         {asked
           ? growsHereInWords(growsHere(asked, cells, elevation), commonName(taxon))
-          : 'Write latitude and longitude in degrees, such as 47.6 and -116.4, and the elevation in meters.'}
+          : t`Write latitude and longitude in degrees, such as 47.6 and -116.4, and the elevation in meters.`}
       </p>
       {elevation.low !== undefined && elevation.high !== undefined && (
         <p className="quiet">
-          Recorded from {elevation.low.toLocaleString('en-US')} to {elevation.high.toLocaleString('en-US')} m.
+          <Trans>
+            Recorded from {elevation.low.toLocaleString(writtenAs('en-US'))} to{' '}
+            {elevation.high.toLocaleString(writtenAs('en-US'))} m.
+          </Trans>
         </p>
       )}
     </>

@@ -1,3 +1,4 @@
+import { Trans } from '@lingui/react/macro';
 import { useQuery } from '@tanstack/react-query';
 import { geoPath } from 'd3-geo';
 import { useMemo } from 'react';
@@ -55,7 +56,7 @@ export function RangeMap(props: RangeMapProps) {
           <g transform={`translate(${place[0]} ${place[1]})`}>
             <path d="M-6 0h12M0 -6v12" stroke={color('rust')} strokeWidth={2} />
             <text x={9} y={4} className={styles['site']}>
-              course
+              <Trans>course</Trans>
             </text>
           </g>
         )}

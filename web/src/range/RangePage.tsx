@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { Button, Spin } from 'antd';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
@@ -25,6 +27,7 @@ import { degreesInWords } from './placeAsked.ts';
 import styles from './range.module.css';
 import { RangeMap, STATUS_LOOK } from './RangeMap.tsx';
 import { useRange } from './useRange.ts';
+import { writtenAs } from '../language/inWords.ts';
 
 /** The range of one taxon: painted, imported, exported, and asked whether the taxon grows at a place. */
 export default function RangePage({ courseId, taxonId }: { courseId: string; taxonId: string }) {
@@ -70,9 +73,11 @@ function RangeEditor({ courseId, taxon, held, elevation }: EditorProps) {
       <div className={styles['range-main']}>
         <header>
           <h1>
-            Range of {commonName(taxon)} <Latin names={taxon} />
+            <Trans>Range of {commonName(taxon)}</Trans> <Latin names={taxon} />
           </h1>
-          <Link to={`/c/${courseId}/species/${taxon.id}`}>Profile</Link>
+          <Link to={`/c/${courseId}/species/${taxon.id}`}>
+            <Trans>Profile</Trans>
+          </Link>
         </header>
         <Painting edit={edit} />
         <BroughtBack at={edit.broughtBack} onGiveUp={edit.reset} />
@@ -83,22 +88,26 @@ function RangeEditor({ courseId, taxon, held, elevation }: EditorProps) {
           radius={edit.radius}
           cursor={edit.cursor}
           site={edit.site}
-          label={`Range map of ${scientificName(taxon)}. Arrow keys move the cursor, Space paints, plus and minus zoom.`}
+          label={t`Range map of ${scientificName(taxon)}. Arrow keys move the cursor, Space paints, plus and minus zoom.`}
           onView={edit.setView}
           onCursor={edit.setCursor}
           onPaint={edit.paint}
           onStroke={edit.remember}
         />
         <p className="quiet" aria-live="polite">
-          Cursor: {degreesInWords(middle)}
-          {atlas.data && (here ? `, ${here}` : ', at sea')}: {edit.cells[edit.cursor] ?? 'not recorded'}.
+          <Trans>
+            Cursor: {degreesInWords(middle)}
+            {atlas.data && (here ? `, ${here}` : t`, at sea`)}: {edit.cells[edit.cursor] ?? t`not recorded`}.
+          </Trans>
         </p>
       </div>
       <aside className={styles['range-side']}>
         {atlas.isError && (
           <Problem>
             {messageOf(atlas.error)}{' '}
-            <LinkButton onClick={() => void atlas.refetch()}>Fetch the map again</LinkButton>
+            <LinkButton onClick={() => void atlas.refetch()}>
+              <Trans>Fetch the map again</Trans>
+            </LinkButton>
           </Problem>
         )}
         <Said edit={edit} />
@@ -115,9 +124,9 @@ type Edit = ReturnType<typeof useRange>;
 function Painting({ edit }: { edit: Edit }) {
   const { tool, setTool, view, setView } = edit;
   return (
-    <div className={ui['toolbar']} role="toolbar" aria-label="Painting">
+    <div className={ui['toolbar']} role="toolbar" aria-label={t`Painting`}>
       <button aria-pressed={tool === 'move'} onClick={() => setTool('move')}>
-        Move the map
+        <Trans>Move the map</Trans>
       </button>
       {RANGE_STATUSES.map((status) => (
         <button key={status} aria-pressed={tool === status} onClick={() => setTool(status)}>
@@ -131,31 +140,39 @@ function Painting({ edit }: { edit: Edit }) {
         </button>
       ))}
       <button aria-pressed={tool === 'erase'} onClick={() => setTool('erase')}>
-        erase
+        <Trans>erase</Trans>
       </button>
       <label>
-        Brush{' '}
+        <Trans>Brush</Trans>{' '}
         <select value={edit.radius} onChange={(event) => edit.setRadius(Number(event.target.value))}>
-          <option value={0}>1 cell</option>
-          <option value={1}>7 cells</option>
-          <option value={2}>19 cells</option>
-          <option value={4}>61 cells</option>
+          <option value={0}>
+            <Trans>1 cell</Trans>
+          </option>
+          <option value={1}>
+            <Trans>7 cells</Trans>
+          </option>
+          <option value={2}>
+            <Trans>19 cells</Trans>
+          </option>
+          <option value={4}>
+            <Trans>61 cells</Trans>
+          </option>
         </select>
       </label>
       <button
-        aria-label="Zoom in"
+        aria-label={t`Zoom in`}
         onClick={() => setView({ ...view, scale: Math.min(20000, view.scale * 1.4) })}
       >
         +
       </button>
       <button
-        aria-label="Zoom out"
+        aria-label={t`Zoom out`}
         onClick={() => setView({ ...view, scale: Math.max(350, view.scale / 1.4) })}
       >
         −
       </button>
       <button disabled={!edit.canUndo} onClick={edit.undo}>
-        Undo stroke
+        <Trans>Undo stroke</Trans>
       </button>
     </div>
   );
@@ -177,23 +194,30 @@ function Said({ edit }: { edit: Edit }) {
       <p>{rangeInWords(range)}</p>
       {presentCells(cells).length > 0 && (
         <p className="quiet">
-          In all about {Number(areaOf(presentCells(cells)).toPrecision(2)).toLocaleString('en-US')} km² where
-          it can be met, to the grain of cells some 1,770 km² each.
+          <Trans>
+            In all about{' '}
+            {Number(areaOf(presentCells(cells)).toPrecision(2)).toLocaleString(writtenAs('en-US'))} km² where
+            it can be met, to the grain of cells some 1,770 km² each.
+          </Trans>
         </p>
       )}
       <label className={ui['field-line']}>
-        Where the map comes from
+        <Trans>Where the map comes from</Trans>
         <input
           value={range.note ?? ''}
           onChange={(event) => edit.write(event.target.value)}
-          placeholder="generalized by hand"
+          placeholder={t`generalized by hand`}
         />
       </label>
       <p className={ui['profile-tools']}>
         <Button type="primary" disabled={!edit.changed} loading={edit.busy} onClick={() => void edit.save()}>
-          Save the range
+          <Trans>Save the range</Trans>
         </Button>
-        {edit.changed && <Button onClick={edit.reset}>Back to the saved one</Button>}
+        {edit.changed && (
+          <Button onClick={edit.reset}>
+            <Trans>Back to the saved one</Trans>
+          </Button>
+        )}
       </p>
     </>
   );
@@ -202,10 +226,12 @@ function Said({ edit }: { edit: Edit }) {
 function Files({ edit, taxon }: { edit: Edit; taxon: Taxon }) {
   return (
     <>
-      <h2>Files</h2>
+      <h2>
+        <Trans>Files</Trans>
+      </h2>
       <p>
         <label>
-          Take in GeoJSON or occurrence rows (Darwin Core CSV):{' '}
+          <Trans>Take in GeoJSON or occurrence rows (Darwin Core CSV):</Trans>{' '}
           <input
             type="file"
             accept=".geojson,.json,.csv,.tsv,application/geo+json,text/csv"
@@ -219,7 +245,7 @@ function Files({ edit, taxon }: { edit: Edit; taxon: Taxon }) {
             download(`${taxon.id}.geojson`, geoJsonOf(edit.range, taxon), 'application/geo+json')
           }
         >
-          Write out as GeoJSON
+          <Trans>Write out as GeoJSON</Trans>
         </LinkButton>
       </p>
     </>

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo, useRef, useState } from 'react';
 import { baseMap, projectionOf, type MapView } from '@hurrow/core/map';
@@ -51,13 +53,13 @@ export default function SiteMap({ place, onPlace }: SiteMapProps) {
     <div className={styles['site-map']}>
       <p className="quiet">
         {atlas.isError
-          ? 'The map could not be fetched. Look at the connection, or type the place.'
-          : 'Press where the course is; drag to move the map. By keys: the arrows move the site, + and − the map.'}{' '}
+          ? t`The map could not be fetched. Look at the connection, or type the place.`
+          : t`Press where the course is; drag to move the map. By keys: the arrows move the site, + and − the map.`}{' '}
         <button type="button" onClick={() => setView(zoomed(view, true))}>
-          Nearer
+          <Trans>Nearer</Trans>
         </button>{' '}
         <button type="button" onClick={() => setView(zoomed(view, false))}>
-          Farther
+          <Trans>Farther</Trans>
         </button>
       </p>
       {/* One composite control: a press or the arrow keys move the site. */}
@@ -65,7 +67,7 @@ export default function SiteMap({ place, onPlace }: SiteMapProps) {
         className={styles['range-map']}
         role="application"
         tabIndex={0}
-        aria-label="Map of the site. Arrow keys move the site, plus and minus the map."
+        aria-label={t`Map of the site. Arrow keys move the site, plus and minus the map.`}
         onKeyDown={keys}
       >
         <svg viewBox={`0 0 ${view.width} ${view.height}`} aria-hidden="true" {...pointer}>

@@ -1,3 +1,4 @@
+import { Trans } from '@lingui/react/macro';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { rangeLayers } from '@hurrow/core/map';
@@ -53,7 +54,7 @@ export function StillMap({ range, site }: { range: Range; site: { latitude: numb
             strokeWidth={4}
             paintOrder="stroke"
           >
-            here
+            <Trans>here</Trans>
           </text>
         </g>
       )}

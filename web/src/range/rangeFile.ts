@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { readDarwinCore } from '@hurrow/core/formats';
 import { normaliseName } from '@hurrow/core/names';
 import { readRangeGeoJson, type RangeCells } from '@hurrow/core/range';
@@ -17,12 +18,12 @@ export function readFile(text: string, taxon: Taxon): { cells: RangeCells; said:
     names.some((own) => normaliseName(name) === own || normaliseName(name).startsWith(`${own} `));
   const mine = read.value.ranges.filter(({ scientificName: name }) => fits(name));
   if (mine.length === 0)
-    return `No row of the file is of ${scientificName(taxon)}; it names ${read.value.ranges.map(({ scientificName: name }) => name).join(', ') || 'no taxon with a place'}.`;
+    return t`No row of the file is of ${scientificName(taxon)}; it names ${read.value.ranges.map(({ scientificName: name }) => name).join(', ') || t`no taxon with a place`}.`;
   return {
     cells: Object.assign({}, ...mine.map((entry) => entry.range.cells)) as RangeCells,
     said: [
-      ...read.value.problems.slice(0, 8).map((row) => `Line ${row.line}: ${row.message}`),
-      ...(mine.length < read.value.ranges.length ? ['Rows of other taxa were left out.'] : []),
+      ...read.value.problems.slice(0, 8).map((row) => t`Line ${row.line}: ${row.message}`),
+      ...(mine.length < read.value.ranges.length ? [t`Rows of other taxa were left out.`] : []),
     ],
   };
 }

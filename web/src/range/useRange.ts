@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import { cellAt, paint, type Range, type RangeCells } from '@hurrow/core/range';
 import { commonName, type Taxon } from '@hurrow/core/taxon';
@@ -44,7 +45,7 @@ export function useRange(courseId: string, taxon: Taxon, held: { range: Range; r
         }),
       {
         done: async ({ revision }) => {
-          await saved(`The range of ${commonName(taxon)} is saved.`, revision);
+          await saved(t`The range of ${commonName(taxon)} is saved.`, revision);
           edit.settle(revision);
         },
       },
@@ -58,7 +59,7 @@ export function useRange(courseId: string, taxon: Taxon, held: { range: Range; r
     setCells({ ...cells, ...read.cells });
     setView(viewOf({ ...cells, ...read.cells }, site));
     setSaid([
-      `${Object.keys(read.cells).length} cells taken from ${file.name}; save to keep them.`,
+      t`${Object.keys(read.cells).length} cells taken from ${file.name}; save to keep them.`,
       ...read.said,
     ]);
   };

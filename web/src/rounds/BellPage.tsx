@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useEffectEvent, useMemo, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
@@ -31,15 +33,22 @@ export default function BellPage() {
   const rounds = useQuery(roundsQuery(quizId));
   const error = course.error ?? quiz.error ?? rounds.error;
   if (error) return <Problem>{messageOf(error)}</Problem>;
-  if (!course.data || !quiz.data || !rounds.data) return <Opening>Opening the bell…</Opening>;
+  if (!course.data || !quiz.data || !rounds.data)
+    return (
+      <Opening>
+        <Trans>Opening the bell…</Trans>
+      </Opening>
+    );
   const students = course.data.students.filter(({ nameless }) => !nameless).map(({ id }) => id);
   const rotation = timetable(rounds.data.rounds, students, quiz.data.stations.length);
   const back = `/c/${courseId}/quizzes/${quizId}/rounds`;
   if (!rotation)
     return (
       <Problem>
-        There is nothing to ring for: the quiz has no stations, or nobody is there.{' '}
-        <Link to={back}>Back to the rounds</Link>
+        <Trans>
+          There is nothing to ring for: the quiz has no stations, or nobody is there.{' '}
+          <Link to={back}>Back to the rounds</Link>
+        </Trans>
       </Problem>
     );
   return (
@@ -105,18 +114,22 @@ function Bell({ quizId, title, rotation, moving, back }: BellProps) {
       <header>
         <h1>{title}</h1>
         <p>
-          {rotation.waves.length > 1 && `Round ${moment.wave + 1} of ${rotation.waves.length}, `}bell{' '}
-          {moment.bell + 1} of {rotation.slots.length}
+          <Trans>
+            {rotation.waves.length > 1 && t`Round ${moment.wave + 1} of ${rotation.waves.length}, `}bell{' '}
+            {moment.bell + 1} of {rotation.slots.length}
+          </Trans>
         </p>
       </header>
       <Face moment={moment} isRunning={isRunning} />
       {unheard && (
-        <p role="status">The server was not reached: phones do not follow this bell. Ring aloud.</p>
+        <p role="status">
+          <Trans>The server was not reached: phones do not follow this bell. Ring aloud.</Trans>
+        </p>
       )}
       <div
         className={styles['track']}
         role="progressbar"
-        aria-label="Of the quiz"
+        aria-label={t`Of the quiz`}
         aria-valuenow={Math.round((100 * Math.max(0, passedBy(state, now))) / rotation.takes)}
       >
         <i
@@ -125,22 +138,24 @@ function Bell({ quizId, title, rotation, moving, back }: BellProps) {
       </div>
       <footer>
         <button type="button" onClick={toggle} disabled={moment.phase === 'done'}>
-          {isRunning ? 'Hold' : state.passed === AT_REST.passed ? 'Start' : 'Go on'}
+          {isRunning ? t`Hold` : state.passed === AT_REST.passed ? t`Start` : t`Go on`}
         </button>
         <button
           type="button"
           onClick={() => change(givenMore(state, MORE, Date.now()))}
           disabled={moment.phase === 'done'}
         >
-          Two minutes more
+          <Trans>Two minutes more</Trans>
         </button>
         <button type="button" onClick={() => ring('begin')}>
-          Hear the bell
+          <Trans>Hear the bell</Trans>
         </button>
         <button type="button" onClick={() => change(AT_REST)} disabled={isRunning}>
-          From the beginning
+          <Trans>From the beginning</Trans>
         </button>
-        <Link to={back}>Leave</Link>
+        <Link to={back}>
+          <Trans>Leave</Trans>
+        </Link>
       </footer>
     </main>
   );
@@ -148,18 +163,23 @@ function Bell({ quizId, title, rotation, moving, back }: BellProps) {
 
 /** What is read from the back of the room. */
 function Face({ moment: { phase, left }, isRunning }: { moment: Moment; isRunning: boolean }) {
-  if (phase === 'done') return <p className={styles['said']}>That was the last bell.</p>;
+  if (phase === 'done')
+    return (
+      <p className={styles['said']}>
+        <Trans>That was the last bell.</Trans>
+      </p>
+    );
   return (
     <div className={styles['face']} role="timer" aria-live="off">
       <strong>{minutes(left)}</strong>
       <p className={styles['said']}>
         {!isRunning && phase !== 'before'
-          ? 'Held'
+          ? t`Held`
           : phase === 'look'
-            ? 'Look and write'
+            ? t`Look and write`
             : phase === 'move'
-              ? 'Move one on'
-              : 'Find your place'}
+              ? t`Move one on`
+              : t`Find your place`}
       </p>
       {phase === 'move' && (
         <svg viewBox="0 0 240 60" className={styles['arrow']} aria-hidden="true">

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { WholeCourse } from '@hurrow/contract/courses';
 import type { Quiz } from '@hurrow/contract/quizzes';
 import { QUIZ_PAPERS } from '@hurrow/contract/limits';
@@ -52,7 +54,12 @@ function Planning({ course, quiz, saved }: Props & { saved: Rounds }) {
       done: () => kept.settle(rounds),
       stale: [['rounds', quiz.id]],
     });
-  if (quiz.stations.length === 0) return <p>Plan the stations first: there is nothing to go round yet.</p>;
+  if (quiz.stations.length === 0)
+    return (
+      <p>
+        <Trans>Plan the stations first: there is nothing to go round yet.</Trans>
+      </p>
+    );
   return (
     <>
       <BroughtBack at={kept.broughtBack} onGiveUp={kept.forget} />
@@ -61,14 +68,18 @@ function Planning({ course, quiz, saved }: Props & { saved: Rounds }) {
       <p className={styles['does']}>
         {mayChange && (
           <Button type="primary" loading={saving} disabled={!kept.changed} onClick={() => void keep()}>
-            Keep it so
+            <Trans>Keep it so</Trans>
           </Button>
         )}
         <Link className={styles['bell-link']} to={`/bell/${course.id}/${quiz.id}`}>
-          Show the bell
+          <Trans>Show the bell</Trans>
         </Link>
-        <Link to={`/try/${course.id}/${quiz.id}`}>Sit it blind</Link>
-        <Link to={`/c/${course.id}/grounds/collecting?quiz=${quiz.id}`}>What is to be cut for it</Link>
+        <Link to={`/try/${course.id}/${quiz.id}`}>
+          <Trans>Sit it blind</Trans>
+        </Link>
+        <Link to={`/c/${course.id}/grounds/collecting?quiz=${quiz.id}`}>
+          <Trans>What is to be cut for it</Trans>
+        </Link>
         {rotation && <strong>{lengthInWords(rotation)}</strong>}
       </p>
       <Papers quiz={quiz} unsaved={kept.changed} />
@@ -77,7 +88,9 @@ function Planning({ course, quiz, saved }: Props & { saved: Rounds }) {
       {rotation ? (
         <Timetable rotation={rotation} students={students} />
       ) : (
-        <p>Nobody is there: import the class list, or take somebody off those who are away.</p>
+        <p>
+          <Trans>Nobody is there: import the class list, or take somebody off those who are away.</Trans>
+        </p>
       )}
     </>
   );
@@ -95,7 +108,9 @@ const Timetable = ({
     <table className={styles['timetable']}>
       <thead>
         <tr>
-          <th scope="col">Bell</th>
+          <th scope="col">
+            <Trans>Bell</Trans>
+          </th>
           {rotation.slots.map((_, bell) => (
             <th key={bell} scope="col">
               {bell + 1}
@@ -111,7 +126,9 @@ const Timetable = ({
               {rotation.waves.length > 1 && (
                 <small>
                   {' '}
-                  round {wave + 1}, at {minutes(rotation.waves[wave]!.begins)}
+                  <Trans>
+                    round {wave + 1}, at {minutes(rotation.waves[wave]!.begins)}
+                  </Trans>
                 </small>
               )}
             </th>
@@ -153,23 +170,26 @@ function Wanted({ rounds, students, onChange }: WantedProps) {
   return (
     <div className={styles['wanted']}>
       <p>
-        {number('Seconds at a station', rounds.seconds, 5, 3600, (seconds) => ({ seconds }))} seconds at a
-        station and {number('Seconds to move', rounds.moving, 0, 600, (moving) => ({ moving }))} to move on;{' '}
-        {number('At a station', rounds.capacity, 1, 12, (capacity) => ({
-          capacity,
-          together: Math.min(rounds.together, capacity),
-        }))}{' '}
-        at a station at most, going{' '}
-        {number('Going together', rounds.together, 1, rounds.capacity, (together) => ({ together }))}{' '}
-        together; {number('Rests', rounds.rests, 0, 20, (rests) => ({ rests }))} rests between them.
+        <Trans>
+          {number(t`Seconds at a station`, rounds.seconds, 5, 3600, (seconds) => ({ seconds }))} seconds at a
+          station and {number(t`Seconds to move`, rounds.moving, 0, 600, (moving) => ({ moving }))} to move
+          on;{' '}
+          {number(t`At a station`, rounds.capacity, 1, 12, (capacity) => ({
+            capacity,
+            together: Math.min(rounds.together, capacity),
+          }))}{' '}
+          at a station at most, going{' '}
+          {number(t`Going together`, rounds.together, 1, rounds.capacity, (together) => ({ together }))}{' '}
+          together; {number(t`Rests`, rounds.rests, 0, 20, (rests) => ({ rests }))} rests between them.
+        </Trans>
       </p>
       <p>
-        Away:{' '}
+        <Trans>Away:</Trans>{' '}
         <Select
           mode="multiple"
-          aria-label="Who is away"
+          aria-label={t`Who is away`}
           className={styles['who']}
-          placeholder="nobody"
+          placeholder={t`nobody`}
           optionFilterProp="label"
           value={rounds.away}
           onChange={(away: string[]) => set({ away })}
@@ -188,28 +208,30 @@ function Late({ rounds, rotation, students }: Omit<WantedProps, 'onChange'> & { 
   const student = rounds.away.find((id) => id === who);
   return (
     <p>
-      Comes late:{' '}
-      <Select
-        aria-label="Who comes late"
-        className={styles['one']}
-        placeholder="nobody"
-        allowClear
-        value={student}
-        onChange={setWho}
-        options={students
-          .filter(({ id }) => rounds.away.includes(id))
-          .map(({ id, name }) => ({ value: id, label: name }))}
-      />{' '}
-      at bell{' '}
-      <InputNumber
-        aria-label="At bell"
-        className={styles['number']}
-        min={1}
-        max={rotation.slots.length}
-        value={bell}
-        onChange={(next) => setBell(next ?? 1)}
-      />{' '}
-      {student && lateInWords(rotation, student, bell - 1, rounds)}
+      <Trans>
+        Comes late:{' '}
+        <Select
+          aria-label={t`Who comes late`}
+          className={styles['one']}
+          placeholder={t`nobody`}
+          allowClear
+          value={student}
+          onChange={setWho}
+          options={students
+            .filter(({ id }) => rounds.away.includes(id))
+            .map(({ id, name }) => ({ value: id, label: name }))}
+        />{' '}
+        at bell{' '}
+        <InputNumber
+          aria-label={t`At bell`}
+          className={styles['number']}
+          min={1}
+          max={rotation.slots.length}
+          value={bell}
+          onChange={(next) => setBell(next ?? 1)}
+        />{' '}
+        {student && lateInWords(rotation, student, bell - 1, rounds)}
+      </Trans>
     </p>
   );
 }
@@ -223,14 +245,14 @@ function Extra({
   onChange,
 }: Omit<WantedProps, 'onChange'> & { onChange(extra: Rounds['extra']): void }) {
   const [factor, setFactor] = useState(1.5);
-  const nameOf = (id: string) => students.find((student) => student.id === id)?.name ?? 'a former student';
+  const nameOf = (id: string) => students.find((student) => student.id === id)?.name ?? t`a former student`;
   return (
     <p>
-      More time, in a round of their own:{' '}
+      <Trans>More time, in a round of their own:</Trans>{' '}
       <Select
-        aria-label="Who needs more time"
+        aria-label={t`Who needs more time`}
         className={styles['one']}
-        placeholder="nobody"
+        placeholder={t`nobody`}
         showSearch
         optionFilterProp="label"
         value={null}
@@ -240,16 +262,18 @@ function Extra({
           .map(({ id, name }) => ({ value: id, label: name }))}
       />{' '}
       <Select
-        aria-label="How much more"
+        aria-label={t`How much more`}
         value={factor}
         onChange={setFactor}
-        options={FACTORS.map((value) => ({ value, label: `${value} times` }))}
+        options={FACTORS.map((value) => ({ value, label: t`${value} times` }))}
       />{' '}
       {Object.entries(rounds.extra).map(([id, times]) => (
         <span key={id} className={styles['extra']}>
-          {nameOf(id)}, {times} times{' '}
+          <Trans>
+            {nameOf(id)}, {times} times
+          </Trans>{' '}
           <LinkButton
-            aria-label={`${nameOf(id)} needs no more time`}
+            aria-label={t`${nameOf(id)} needs no more time`}
             onClick={() =>
               onChange(Object.fromEntries(Object.entries(rounds.extra).filter(([each]) => each !== id)))
             }
@@ -272,18 +296,20 @@ function Tries({ quiz }: { quiz: Quiz }) {
   const tries = query.data?.tries ?? [];
   if (tries.length === 0) return null;
   return (
-    <ul className={styles['tries']} aria-label="Sat blind">
+    <ul className={styles['tries']} aria-label={t`Sat blind`}>
       {tries.map(({ by, at, answered, missed }) => (
         <li key={at}>
-          {by} sat it blind on {at.slice(0, 10)}:{' '}
-          {missed.length === 0
-            ? `all ${answered} right.`
-            : `missed ${missed
-                .map(({ position, taxonId, written }) => {
-                  const taxon = profileOf(taxonId)?.taxon;
-                  return `${position} (${taxon ? commonName(taxon) : taxonId}, wrote ${written || 'nothing'})`;
-                })
-                .join(', ')}.`}
+          <Trans>
+            {by} sat it blind on {at.slice(0, 10)}:{' '}
+            {missed.length === 0
+              ? t`all ${answered} right.`
+              : t`missed ${missed
+                  .map(({ position, taxonId, written }) => {
+                    const taxon = profileOf(taxonId)?.taxon;
+                    return t`${position} (${taxon ? commonName(taxon) : taxonId}, wrote ${written || t`nothing`})`;
+                  })
+                  .join(', ')}.`}
+          </Trans>
         </li>
       ))}
     </ul>
@@ -291,12 +317,12 @@ function Tries({ quiz }: { quiz: Quiz }) {
 }
 
 const TITLES: Record<QuizPaper, string> = {
-  stations: 'Station cards',
-  answers: 'Answer sheets',
-  rounds: 'Round cards',
-  key: 'Master key',
-  words: 'List of names',
-  signin: 'Sign-in sheet',
+  stations: t`Station cards`,
+  answers: t`Answer sheets`,
+  rounds: t`Round cards`,
+  key: t`Master key`,
+  words: t`List of names`,
+  signin: t`Sign-in sheet`,
 };
 
 /** What is printed for the day. */
@@ -306,13 +332,15 @@ function Papers({ quiz, unsaved }: { quiz: Quiz; unsaved: boolean }) {
   return (
     <p className={styles['papers']}>
       <span>
-        Print on{' '}
+        <Trans>Print on</Trans>{' '}
         <select
-          aria-label="Paper"
+          aria-label={t`Paper`}
           value={paper}
           onChange={(event) => setPaper(event.target.value as 'letter' | 'a4')}
         >
-          <option value="letter">Letter</option>
+          <option value="letter">
+            <Trans>Letter</Trans>
+          </option>
           <option value="a4">A4</option>
         </select>
       </span>
@@ -321,7 +349,11 @@ function Papers({ quiz, unsaved }: { quiz: Quiz; unsaved: boolean }) {
           {TITLES[what]}
         </a>
       ))}
-      {unsaved && <small className="gold">Keep it so before you print the round cards.</small>}
+      {unsaved && (
+        <small className="gold">
+          <Trans>Keep it so before you print the round cards.</Trans>
+        </small>
+      )}
     </p>
   );
 }

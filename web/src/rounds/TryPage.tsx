@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { Quiz } from '@hurrow/contract/quizzes';
 import type { WholeCourse } from '@hurrow/contract/courses';
 import type { Try } from '@hurrow/contract/tries';
@@ -6,7 +8,7 @@ import { useMemo, useState, type FormEvent } from 'react';
 import { Link, useParams } from 'react-router';
 import type { Answer } from '@hurrow/core/names';
 import { commonName, scientificName } from '@hurrow/core/taxon';
-import { MEDIUM_TITLES, viewInWords } from '@hurrow/core/view';
+import { MEDIUM_TITLES } from '@hurrow/core/view';
 import { call, messageOf } from '../app/api.ts';
 import { courseQuery, useLibrary } from '../app/data.ts';
 import { Opening, Problem } from '../app/parts.tsx';
@@ -20,6 +22,8 @@ import { NameFields } from '../student/NameFields.tsx';
 import { picturedAt, willAsk } from './willAsk.ts';
 import styles from '../student/student.module.css';
 import ui from '../app/parts.module.css';
+import { inTongue } from '../language/inTongue.ts';
+import { viewInWords } from '../language/inWords.ts';
 
 /** A quiz as a colleague sits it blind before the day, on a phone: what is missed shows which station is not as it was meant. */
 export default function TryPage() {
@@ -29,7 +33,12 @@ export default function TryPage() {
   const { library } = useLibrary();
   const error = course.error ?? quiz.error;
   if (error) return <Problem>{messageOf(error)}</Problem>;
-  if (!course.data || !quiz.data || !library) return <Opening>Opening the quiz…</Opening>;
+  if (!course.data || !quiz.data || !library)
+    return (
+      <Opening>
+        <Trans>Opening the quiz…</Trans>
+      </Opening>
+    );
   return <Sitting key={quizId} course={course.data} quiz={quiz.data} />;
 }
 
@@ -59,13 +68,22 @@ function Sitting({ course, quiz }: Props) {
     if (made) setDone(made);
   };
   if (done) return <Missed course={course} quiz={quiz} done={done} />;
-  if (!station) return <Problem>This quiz has no stations yet.</Problem>;
+  if (!station)
+    return (
+      <Problem>
+        <Trans>This quiz has no stations yet.</Trans>
+      </Problem>
+    );
   const answer = answers[station.position] ?? {};
   return (
     <div className={styles['phone']}>
       <header className={styles['phone-bar']}>
-        <h1>Station {station.position}</h1>
-        <span>of {quiz.stations.length}</span>
+        <h1>
+          <Trans>Station {station.position}</Trans>
+        </h1>
+        <span>
+          <Trans>of {quiz.stations.length}</Trans>
+        </span>
       </header>
       <main className={styles['pad']}>
         <Shown course={course} station={station} />
@@ -83,13 +101,13 @@ function Sitting({ course, quiz }: Props) {
               type="button"
               className={ui['press']}
               disabled={at === 0}
-              aria-label="Back one station"
+              aria-label={t`Back one station`}
               onClick={() => setAt(at - 1)}
             >
               ‹
             </button>
             <button className={`${ui['press']} ${ui['chief']}`} disabled={saving}>
-              {isLast ? 'Hand in' : 'Next station ›'}
+              {isLast ? t`Hand in` : t`Next station ›`}
             </button>
           </div>
         </form>
@@ -135,15 +153,17 @@ function Shown({ course, station }: { course: WholeCourse; station: Quiz['statio
         <img
           className={`${styles['specimen']} ${station.question?.kind === 'sort' ? styles['sheet'] : ''}`}
           src={`data:image/svg+xml;utf8,${encodeURIComponent(picture)}`}
-          alt={`The drawing at station ${position}`}
+          alt={t`The drawing at station ${position}`}
         />
       ) : (
         <p className={styles['look-there']}>
-          Look at the {MEDIUM_TITLES[medium]} at station {position}.
+          <Trans>
+            Look at the {inTongue(MEDIUM_TITLES[medium])} at station {position}.
+          </Trans>
         </p>
       )}
       <p className="quiet">
-        {MEDIUM_TITLES[medium]}: {viewInWords(view)}.
+        {inTongue(MEDIUM_TITLES[medium])}: {viewInWords(view)}.
       </p>
     </>
   );
@@ -160,8 +180,8 @@ function Missed({ course, quiz, done: { answered, missed } }: Props & { done: Tr
       <main className={styles['pad']}>
         <h2>
           {missed.length === 0
-            ? `All ${answered} were answered rightly.`
-            : `${missed.length} of ${answered} were missed:`}
+            ? t`All ${answered} were answered rightly.`
+            : t`${missed.length} of ${answered} were missed:`}
         </h2>
         <ul className={styles['result']}>
           {missed.map(({ position, taxonId, written }) => {
@@ -172,15 +192,19 @@ function Missed({ course, quiz, done: { answered, missed } }: Props & { done: Tr
                 <span>
                   {taxon ? `${commonName(taxon)}, ${scientificName(taxon)}` : taxonId}
                   <br />
-                  <span className="quiet">you wrote {written || 'nothing'}</span>
+                  <span className="quiet">
+                    <Trans>you wrote {written || t`nothing`}</Trans>
+                  </span>
                 </span>
               </li>
             );
           })}
         </ul>
-        <p>Whoever plans the quiz sees this list beside the rounds. It counts for nobody.</p>
+        <p>
+          <Trans>Whoever plans the quiz sees this list beside the rounds. It counts for nobody.</Trans>
+        </p>
         <Link className={`${ui['press']} ${styles['wide-press']}`} to={back}>
-          Done
+          <Trans>Done</Trans>
         </Link>
       </main>
     </div>

@@ -1,3 +1,4 @@
+import { plural, t } from '@lingui/core/macro';
 import type { Rounds } from '@hurrow/contract/rounds';
 import {
   AT_REST,
@@ -31,17 +32,17 @@ export function lateInWords(rotation: Rotation, student: string, bell: number, r
   const late = withLate(rotation, student, { wave: 0, bell, capacity, moving });
   const { wave, slots } = roundOf(late, student)!;
   const first = slots[late.from % slots.length]!;
-  const where = 'station' in first ? `station ${first.station}` : 'a rest';
+  const where = 'station' in first ? t`station ${first.station}` : t`a rest`;
   return wave === 0
-    ? `begins at ${where} at bell ${bell + 1} and is done after ${minutes(late.waves[0]!.ends)}`
-    : `finds no free place: goes round alone from ${minutes(late.waves[wave]!.begins)} on`;
+    ? t`begins at ${where} at bell ${bell + 1} and is done after ${minutes(late.waves[0]!.ends)}`
+    : t`finds no free place: goes round alone from ${minutes(late.waves[wave]!.begins)} on`;
 }
 
 /** “20 bells, 25 minutes”; with several waves “3 rounds, 75 minutes”. */
 export function lengthInWords({ slots, waves, takes }: Rotation): string {
   const minutes = Math.ceil(takes / 60);
-  const time = minutes === 1 ? 'one minute' : `${minutes} minutes`;
-  return waves.length === 1 ? `${slots.length} bells, ${time}` : `${waves.length} rounds, ${time} in all`;
+  const time = plural(minutes, { one: 'one minute', other: '# minutes' });
+  return plural(waves.length, { one: `${slots.length} bells, ${time}`, other: `# rounds, ${time} in all` });
 }
 
 export function keptBell(text: string | null): BellState {

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { Credentials } from '@hurrow/contract/session';
 import { useState } from 'react';
 import { call, isProblem } from '../app/api.ts';
@@ -22,8 +24,12 @@ export function AccountDoor({
     });
   return (
     <section aria-labelledby="account-door">
-      <h2 id="account-door">Instructors</h2>
-      <p className="quiet">Species, courses, quizzes and what to teach next.</p>
+      <h2 id="account-door">
+        <Trans>Instructors</Trans>
+      </h2>
+      <p className="quiet">
+        <Trans>Species, courses, quizzes and what to teach next.</Trans>
+      </p>
       {turnedAway && <Problem>{turnedAway}</Problem>}
       {institution && (
         <>
@@ -31,17 +37,19 @@ export function AccountDoor({
             className={`${ui['press']} ${ui['chief']} ${styles['institution']}`}
             href="/api/session/institution"
           >
-            Sign in through {institution}
+            <Trans>Sign in through {institution}</Trans>
           </a>
-          <p className="quiet">or with a password of this Hurrow:</p>
+          <p className="quiet">
+            <Trans>or with a password of this Hurrow:</Trans>
+          </p>
         </>
       )}
-      <SentForm<keyof Credentials> send={send} button="Sign in" chief={institution === null}>
-        <Field label="E-mail" name="email" type="email" autoComplete="username" required />
-        <Field label="Password" name="password" type="password" autoComplete="current-password" required />
+      <SentForm<keyof Credentials> send={send} button={t`Sign in`} chief={institution === null}>
+        <Field label={t`E-mail`} name="email" type="email" autoComplete="username" required />
+        <Field label={t`Password`} name="password" type="password" autoComplete="current-password" required />
         {asksCode && (
           <Field
-            label="Code of your telephone, or a recovery code"
+            label={t`Code of your telephone, or a recovery code`}
             name="code"
             autoComplete="one-time-code"
             required

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useQuery } from '@tanstack/react-query';
 import { call, messageOf } from '../app/api.ts';
 import { Problem } from '../app/parts.tsx';
@@ -18,19 +20,23 @@ export function Invitation({ token }: { token: string }) {
   };
   return (
     <section aria-labelledby="invitation">
-      <h2 id="invitation">{held.data ? `Welcome, ${held.data.name}` : 'You are invited'}</h2>
+      <h2 id="invitation">{held.data ? t`Welcome, ${held.data.name}` : t`You are invited`}</h2>
       {held.error && (
         <>
           <Problem>{messageOf(held.error)}</Problem>
-          <a href="/">Sign in with a password that you have</a>
+          <a href="/">
+            <Trans>Sign in with a password that you have</Trans>
+          </a>
         </>
       )}
       {held.data && (
         <>
           <p className="quiet">
-            You teach here from now on. Choose a password; you sign in with it and {held.data.email}.
+            <Trans>
+              You teach here from now on. Choose a password; you sign in with it and {held.data.email}.
+            </Trans>
           </p>
-          <SentForm<'password'> send={accept} button="Choose it and come in" chief>
+          <SentForm<'password'> send={accept} button={t`Choose it and come in`} chief>
             <input type="hidden" name="email" autoComplete="username" value={held.data.email} readOnly />
             <NewPassword />
           </SentForm>

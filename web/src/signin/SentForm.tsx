@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { FormEvent, ReactNode } from 'react';
 import { Problem } from '../app/parts.tsx';
 import { useSaving } from '../app/useSaving.ts';
@@ -51,7 +52,7 @@ export function Field({
 /** A password that is chosen. */
 export const NewPassword = () => (
   <Field
-    label="Password, twelve characters or more"
+    label={t`Password, twelve characters or more`}
     name="password"
     type="password"
     autoComplete="new-password"

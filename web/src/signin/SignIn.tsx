@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { Session } from '@hurrow/contract/session';
 import { useState } from 'react';
 import type { StudentCodes } from '@hurrow/contract/session';
@@ -8,6 +10,7 @@ import { AccountDoor } from './AccountDoor.tsx';
 import { arriving } from './arriving.ts';
 import { Invitation } from './Invitation.tsx';
 import { Field, NewPassword, SentForm } from './SentForm.tsx';
+import { LanguageChoice } from '../language/LanguageChoice.tsx';
 import styles from './signin.module.css';
 
 /** The first page: sign-in for those who teach and for students, the demo's people, or the set-up of a new installation. */
@@ -16,11 +19,16 @@ export function SignIn({ session }: { session: Session }) {
   return (
     <div className={styles['door']}>
       <header className={styles['door-head']}>
-        <h1>Hurrow</h1>
+        <h1>
+          <Trans>Hurrow</Trans>
+        </h1>
         <p>
-          For people who teach others to know trees: profiles, field quizzes, and which characters a class
-          overlooks.
+          <Trans>
+            For people who teach others to know trees: profiles, field quizzes, and which characters a class
+            overlooks.
+          </Trans>
         </p>
+        <LanguageChoice className={styles['language']} />
       </header>
       <main className={styles['door-body']}>
         {session.setupNeeded ? (
@@ -47,15 +55,19 @@ const NO_SLIP = { course: '', personal: '' };
 function StudentDoor({ slip }: { slip: { course: string; personal: string } }) {
   return (
     <section aria-labelledby="student-door">
-      <h2 id="student-door">Students</h2>
-      <p className="quiet">Both codes are on the card your instructor gave you.</p>
+      <h2 id="student-door">
+        <Trans>Students</Trans>
+      </h2>
+      <p className="quiet">
+        <Trans>Both codes are on the card your instructor gave you.</Trans>
+      </p>
       <SentForm<keyof StudentCodes>
         send={(body) => call('POST /api/session/student', { body })}
-        button="Start"
+        button={t`Start`}
         chief
       >
         <Field
-          label="Course code"
+          label={t`Course code`}
           name="courseCode"
           defaultValue={slip.course}
           autoComplete="off"
@@ -63,7 +75,7 @@ function StudentDoor({ slip }: { slip: { course: string; personal: string } }) {
           required
         />
         <Field
-          label="Personal code"
+          label={t`Personal code`}
           name="personalCode"
           defaultValue={slip.personal}
           autoComplete="off"
@@ -79,19 +91,21 @@ function DemoDoor() {
   return (
     <section className={styles['demo']} aria-labelledby="demo-door">
       <div>
-        <h2 id="demo-door">The demo</h2>
-        Made-up people at a made-up college, real trees. Come in as either of them:
+        <h2 id="demo-door">
+          <Trans>The demo</Trans>
+        </h2>
+        <Trans>Made-up people at a made-up college, real trees. Come in as either of them:</Trans>
       </div>
       <SentForm
         send={() => call('POST /api/session/demo', { body: { as: 'instructor' } })}
-        button="Enter as the instructor"
+        button={t`Enter as the instructor`}
         chief
       >
         {null}
       </SentForm>
       <SentForm
         send={() => call('POST /api/session/demo', { body: { as: 'student' } })}
-        button="Enter as a student"
+        button={t`Enter as a student`}
       >
         {null}
       </SentForm>
@@ -103,9 +117,13 @@ function Setup() {
   const [place, setPlace] = useState({ latitude: '', longitude: '', elevation: '' });
   return (
     <section aria-labelledby="setup-door">
-      <h2 id="setup-door">Set up this Hurrow</h2>
+      <h2 id="setup-door">
+        <Trans>Set up this Hurrow</Trans>
+      </h2>
       <p className="quiet">
-        You become its owner. The library is empty; the next page lets you enter or import species.
+        <Trans>
+          You become its owner. The library is empty; the next page lets you enter or import species.
+        </Trans>
       </p>
       <SentForm<'name' | 'email' | 'password' | 'libraryName'>
         send={async (fields) => {
@@ -113,15 +131,22 @@ function Setup() {
           if ('problem' in read) throw new Error(read.problem);
           return call('POST /api/setup', { body: { ...fields, ...read } });
         }}
-        button="Create owner and library"
+        button={t`Create owner and library`}
         chief
       >
-        <Field label="Your name" name="name" autoComplete="name" required />
-        <Field label="E-mail" name="email" type="email" autoComplete="username" required />
+        <Field label={t`Your name`} name="name" autoComplete="name" required />
+        <Field label={t`E-mail`} name="email" type="email" autoComplete="username" required />
         <NewPassword />
-        <Field label="Name of the library" name="libraryName" placeholder="Trees of our county" required />
+        <Field
+          label={t`Name of the library`}
+          name="libraryName"
+          placeholder={t`Trees of our county`}
+          required
+        />
         <p className="quiet">
-          Where you note flowering and leaf fall; months are shifted from there to each course’s site.
+          <Trans>
+            Where you note flowering and leaf fall; months are shifted from there to each course’s site.
+          </Trans>
         </p>
         <PlaceFields place={place} onChange={setPlace} />
       </SentForm>

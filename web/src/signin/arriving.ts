@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { decoded } from '../app/decoded.ts';
 
 /** What an address brings along behind its #, which is sent to nobody. */
@@ -10,12 +11,9 @@ export type Arriving =
   | { kind: 'turnedAway'; message: string };
 
 const TURNED_AWAY: Record<string, string> = {
-  'institution-away':
-    'Your institution does not answer just now. Try again in a minute, or use your password.',
-  'institution-refused':
-    'Your institution did not sign you in, or too much time went by. Try once more from here.',
-  'institution-unknown':
-    'Your institution knows you, but nobody has added you here with the e-mail that it has of you. Ask the owner of this Hurrow to add you.',
+  'institution-away': t`Your institution does not answer just now. Try again in a minute, or use your password.`,
+  'institution-refused': t`Your institution did not sign you in, or too much time went by. Try once more from here.`,
+  'institution-unknown': t`Your institution knows you, but nobody has added you here with the e-mail that it has of you. Ask the owner of this Hurrow to add you.`,
 };
 
 /**

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { WholeCourse } from '@hurrow/contract/courses';
 import { Button } from 'antd';
 import { useQuery } from '@tanstack/react-query';
@@ -48,24 +50,26 @@ function Twigs({ course, library, held }: Props & { held: TaggedTwig[] }) {
     );
   };
   return (
-    <section className={styles['bag']} aria-label="Real twigs on the table">
+    <section className={styles['bag']} aria-label={t`Real twigs on the table`}>
       <p className="quiet">
-        Tie a number to each twig and lay them out; students find the numbers on their phones. What parts them
-        is read from what each tree always or mostly shows.
+        <Trans>
+          Tie a number to each twig and lay them out; students find the numbers on their phones. What parts
+          them is read from what each tree always or mostly shows.
+        </Trans>
       </p>
       <ul>
         {twigs.map((twig, i) => (
           <li key={i}>
             <input
               className={field['field']}
-              aria-label={`Tag of twig ${i + 1}`}
+              aria-label={t`Tag of twig ${i + 1}`}
               value={twig.tag}
               maxLength={12}
               onChange={(event) => change(i, { ...twig, tag: event.target.value })}
             />{' '}
             <select
               className={field['field']}
-              aria-label={`Tree of twig ${i + 1}`}
+              aria-label={t`Tree of twig ${i + 1}`}
               value={twig.taxonId}
               onChange={(event) => change(i, { ...twig, taxonId: event.target.value })}
             >
@@ -75,7 +79,11 @@ function Twigs({ course, library, held }: Props & { held: TaggedTwig[] }) {
                 </option>
               ))}
             </select>{' '}
-            <button type="button" aria-label={`Take twig ${i + 1} away`} onClick={() => change(i, undefined)}>
+            <button
+              type="button"
+              aria-label={t`Take twig ${i + 1} away`}
+              onClick={() => change(i, undefined)}
+            >
               ×
             </button>
           </li>
@@ -91,11 +99,13 @@ function Twigs({ course, library, held }: Props & { held: TaggedTwig[] }) {
               ])
             }
           >
-            Add a twig
+            <Trans>Add a twig</Trans>
           </LinkButton>{' '}
-          <LinkButton onClick={() => void bringTags()}>Bring in the tags that this course knows</LinkButton>{' '}
+          <LinkButton onClick={() => void bringTags()}>
+            <Trans>Bring in the tags that this course knows</Trans>
+          </LinkButton>{' '}
           <Button size="small" type="primary" disabled={!kept.changed} loading={saving} onClick={saveAll}>
-            Save the twigs
+            <Trans>Save the twigs</Trans>
           </Button>
         </p>
       )}

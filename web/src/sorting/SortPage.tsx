@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { WholeCourse } from '@hurrow/contract/courses';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Button, Input } from 'antd';
@@ -36,24 +38,30 @@ export default function SortPage({ course }: { course: WholeCourse }) {
   return (
     <>
       <p className={styles['of']}>
-        {chosen === REAL ? 'On the table lie ' : 'Twelve twigs of '}
+        {chosen === REAL ? t`On the table lie ` : t`Twelve twigs of `}
         <select
-          aria-label="Specimens of"
+          aria-label={t`Specimens of`}
           value={chosen}
           onChange={(event) =>
             setSearch(event.target.value ? { set: event.target.value } : {}, { replace: true })
           }
         >
-          <option value="">the whole list</option>
+          <option value="">
+            <Trans>the whole list</Trans>
+          </option>
           {course.sets.map(({ id, title }) => (
             <option key={id} value={id}>
               {title}
             </option>
           ))}
-          <option value={REAL}>real twigs, by their tags</option>
+          <option value={REAL}>
+            <Trans>real twigs, by their tags</Trans>
+          </option>
         </select>
-        {chosen === REAL ? '.' : ', each drawn anew.'} Students find such a table on their phones where the
-        course opens lessons.
+        <Trans>
+          {chosen === REAL ? '.' : t`, each drawn anew.`} Students find such a table on their phones where the
+          course opens lessons.
+        </Trans>
       </p>
       {chosen === REAL ? (
         <>
@@ -69,7 +77,9 @@ export default function SortPage({ course }: { course: WholeCourse }) {
       ) : taxa.length > 1 ? (
         <Sorting key={chosen} {...{ course, library, where }} from={{ taxa }} />
       ) : (
-        <p>Put two species or more on the list first.</p>
+        <p>
+          <Trans>Put two species or more on the list first.</Trans>
+        </p>
       )}
     </>
   );
@@ -114,10 +124,11 @@ function Keep({ course, inUse }: { course: WholeCourse; inUse: TableInUse }) {
   return (
     <p className={styles['keep']}>
       <label>
-        Sorted by <Input value={who} maxLength={60} onChange={(event) => setWho(event.target.value)} />
+        <Trans>Sorted by</Trans>{' '}
+        <Input value={who} maxLength={60} onChange={(event) => setWho(event.target.value)} />
       </label>
       <Button loading={saving} disabled={who.trim() === ''} onClick={() => void keep()}>
-        Keep this sort
+        <Trans>Keep this sort</Trans>
       </Button>
       {problem && <span role="alert">{problem}</span>}
     </p>
@@ -134,8 +145,10 @@ function KeptSorts({ course, inUse }: { course: WholeCourse; inUse: TableInUse }
   const sorts = query.data?.sorts ?? [];
   if (sorts.length === 0) return null;
   return (
-    <section className={styles['kept']} aria-label="Kept sorts">
-      <h2>How they have sorted</h2>
+    <section className={styles['kept']} aria-label={t`Kept sorts`}>
+      <h2>
+        <Trans>How they have sorted</Trans>
+      </h2>
       <ul>
         {sorts.map(({ who, at, revision: _revision, ...sort }) => (
           <li key={sort.id} aria-current={sort.id === opened}>

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { Course } from '@hurrow/contract/courses';
 import { useCallback, useMemo, useState } from 'react';
 import type { ProfiledTaxon } from '@hurrow/core/evidence';
@@ -76,8 +78,8 @@ function Table({ course, list, vocabulary, inUse }: SortTableProps) {
           {pile.into
             ? partingInWords(waysOf(pile, table, vocabulary)[said[path.join('')] ?? 0], pile, words, table)
             : ringed.length === 0
-              ? 'Make two piles, by whatever you see: touch those of the first.'
-              : `${ringed.length} ringed, ${pile.specimens.length - ringed.length} left.`}
+              ? t`Make two piles, by whatever you see: touch those of the first.`
+              : t`${ringed.length} ringed, ${pile.specimens.length - ringed.length} left.`}
         </p>
         {pile.into ? (
           <Sorted
@@ -117,8 +119,8 @@ function Table({ course, list, vocabulary, inUse }: SortTableProps) {
           onAnother={another}
         />
       </div>
-      <aside aria-label="The piles so far">
-        <h2>{root.into ? 'Your piles' : 'Nothing sorted yet'}</h2>
+      <aside aria-label={t`The piles so far`}>
+        <h2>{root.into ? t`Your piles` : t`Nothing sorted yet`}</h2>
         {root.into && <Tree {...{ root, path: [], said, table, words, at: path, onOpen: setPath }} />}
         {root.into && <OwnKey sorted={sorted} {...{ view, table, words, list }} open={open.length} />}
       </aside>
@@ -173,24 +175,24 @@ function Doing({
           disabled={ringed === 0 || ringed === pile.specimens.length}
           onClick={onMake}
         >
-          Two piles
+          <Trans>Two piles</Trans>
         </button>
       )}
       {pile.into && (
         <button type="button" onClick={onTogether}>
-          Put them together again
+          <Trans>Put them together again</Trans>
         </button>
       )}
       {deep && (
         <button type="button" onClick={onBack}>
-          Back to the larger pile
+          <Trans>Back to the larger pile</Trans>
         </button>
       )}
       <button type="button" aria-pressed={named} onClick={onNames}>
-        Names
+        <Trans>Names</Trans>
       </button>
       <button type="button" onClick={onAnother}>
-        {real ? 'Begin anew' : 'Other specimens'}
+        {real ? t`Begin anew` : t`Other specimens`}
       </button>
     </p>
   );
@@ -222,15 +224,17 @@ function Sorted(props: SortedProps) {
     <>
       {ways.length > 1 && (
         <p className={styles['ways']}>
-          Or was it{' '}
-          {ways.map((way, i) =>
-            i === chosen ? null : (
-              <button key={way.characterId + String(i)} type="button" onClick={() => onChoose(i)}>
-                {wayInWords(way, words)}
-              </button>
-            ),
-          )}
-          ?
+          <Trans>
+            Or was it{' '}
+            {ways.map((way, i) =>
+              i === chosen ? null : (
+                <button key={way.characterId + String(i)} type="button" onClick={() => onChoose(i)}>
+                  {wayInWords(way, words)}
+                </button>
+              ),
+            )}
+            ?
+          </Trans>
         </p>
       )}
       <div className={styles['piles']}>
@@ -238,14 +242,14 @@ function Sorted(props: SortedProps) {
           <section
             key={step}
             className={styles['pile']}
-            aria-label={step === 0 ? 'First pile' : 'Second pile'}
+            aria-label={step === 0 ? t`First pile` : t`Second pile`}
           >
             <h3>
               {parting
                 ? pileInWords(parting, step, words)
                 : step === 0
-                  ? 'The first pile'
-                  : 'The second pile'}
+                  ? t`The first pile`
+                  : t`The second pile`}
             </h3>
             <div className={styles['table']}>
               {half.specimens.map((place) => (
@@ -262,7 +266,7 @@ function Sorted(props: SortedProps) {
             </div>
             {half.specimens.length > 1 && (
               <button type="button" onClick={() => onAgain(step)}>
-                {half.into ? 'Look at its piles' : 'Sort this pile'}
+                {half.into ? t`Look at its piles` : t`Sort this pile`}
               </button>
             )}
           </section>
@@ -298,7 +302,7 @@ function Specimen({
   const svg = useCallback(() => {
     const drawing =
       on.traits && drawPlate(on.traits, view.organs, { ...FRAME, units: course.units, insets: false });
-    return drawing && drawingToSvg(drawing, `Specimen ${place + 1}`);
+    return drawing && drawingToSvg(drawing, t`Specimen ${place + 1}`);
   }, [on, view, course.units, place]);
   const picture = useDrawnLater(on, `sort ${view.day}`, svg);
   const text = on.traits && traitsInWords(on.traits, view.organs, vocabulary, course.audience, course.units);
@@ -314,7 +318,7 @@ function Specimen({
       type="button"
       className={styles['specimen']}
       aria-pressed={ringed}
-      aria-label={text === undefined ? `Twig ${on.tag}` : `Specimen ${place + 1}. ${text}`}
+      aria-label={text === undefined ? t`Twig ${on.tag ?? ''}` : t`Specimen ${place + 1}. ${text}`}
       onClick={onPress}
     >
       {inside}
@@ -346,7 +350,7 @@ function Tree({ root, path, at, said, table, words, onOpen }: TreeProps) {
         return (
           <li key={step}>
             <button type="button" aria-current={here.join() === at.join()} onClick={() => onOpen(here)}>
-              {parting ? pileInWords(parting, step, words) : `pile ${step + 1}`}
+              {parting ? pileInWords(parting, step, words) : t`pile ${step + 1}`}
             </button>{' '}
             <span className="quiet">{pile.specimens.map((place) => calledAt(table, place)).join(', ')}</span>
             {pile.into && <Tree root={pile} {...{ path: here, at, said, table, words, onOpen }} />}
@@ -385,9 +389,13 @@ function OwnKey({ sorted, view, table, words, list, open }: OwnKeyProps) {
   const alone = lines.filter(({ to }) => 'taxa' in to && to.taxa.length === 1).length;
   return (
     <>
-      <h2>Your own key</h2>
+      <h2>
+        <Trans>Your own key</Trans>
+      </h2>
       <p className="quiet">
-        {alone} of {open} piles hold one kind of tree. {worth}
+        <Trans>
+          {alone} of {open} piles hold one kind of tree. {worth}
+        </Trans>
       </p>
       <ol className={styles['key']}>
         {lines.map(({ label, depth, words: text, to }) => (

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { TaggedTwig } from '@hurrow/core/sorting';
 
 /** The next number that stands on no tag yet: `nextTag([{ tag: '7', … }])` is “8”. */
@@ -22,12 +23,12 @@ export function withKnownTags(
 
 /** What keeps a bag from being sorted; nothing where it can be. */
 export function bagProblem(twigs: readonly TaggedTwig[]): string | undefined {
-  if (twigs.some(({ tag }) => tag.trim() === '')) return 'Write a tag on every twig.';
+  if (twigs.some(({ tag }) => tag.trim() === '')) return t`Write a tag on every twig.`;
   const tags = twigs.map(({ tag }) => tag.trim());
   const twice = tags.find((tag, i) => tags.indexOf(tag) !== i);
-  if (twice !== undefined) return `Two twigs have the tag ${twice}. Give each a tag of its own.`;
+  if (twice !== undefined) return t`Two twigs have the tag ${twice}. Give each a tag of its own.`;
   if (new Set(twigs.map(({ taxonId }) => taxonId)).size < 2)
-    return 'A sort needs twigs of two trees or more.';
+    return t`A sort needs twigs of two trees or more.`;
   return undefined;
 }
 

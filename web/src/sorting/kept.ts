@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { SortBody } from '@hurrow/contract/sorts';
 import type { Pile, TaggedTwig } from '@hurrow/core/sorting';
 import { newId } from '../app/newId.ts';
@@ -57,6 +58,6 @@ export function sortDepth(pile: Pile): { sorts: number; piles: number } {
 
 /** `sortSaid({ sorts: 2, piles: 3 })` is “sorted twice, into 3 piles”. */
 export function sortSaid({ sorts, piles }: { sorts: number; piles: number }): string {
-  const times = ['not sorted', 'sorted once', 'sorted twice'][sorts] ?? `sorted ${sorts} times`;
-  return sorts === 0 ? times : `${times}, into ${piles} piles`;
+  const times = [t`not sorted`, t`sorted once`, t`sorted twice`][sorts] ?? t`sorted ${sorts} times`;
+  return sorts === 0 ? times : t`${times}, into ${piles} piles`;
 }

@@ -1,10 +1,11 @@
+import { plural, t } from '@lingui/core/macro';
 import { conditionInWords } from '@hurrow/core/condition';
 import type { ProfiledTaxon } from '@hurrow/core/evidence';
 import { appraise, couplets, type Key } from '@hurrow/core/key';
 import { characterName, type Audience, type UnitSystem } from '@hurrow/core/score';
 import type { OnTable, Parting, Pile } from '@hurrow/core/sorting';
-import { listInWords } from '@hurrow/core/view';
 import type { Vocabulary } from '@hurrow/core/vocabulary';
+import { listInWords } from '../language/inWords.ts';
 
 /** The way to a pile from the first: 0 is the first of the two, 1 the second. */
 export type PilePath = readonly number[];
@@ -42,7 +43,7 @@ interface Words {
 /** What one of two piles shows, in the course's words; “the others” where it holds what shows none of it. */
 export function pileInWords(parting: Parting, step: number, { vocabulary, audience, units }: Words): string {
   const shows = step === 0 ? parting.first : parting.second;
-  return shows ? conditionInWords(shows, vocabulary, audience, units) : 'the others';
+  return shows ? conditionInWords(shows, vocabulary, audience, units) : t`the others`;
 }
 
 /** A way of parting, by the pile that shows something. */
@@ -62,12 +63,12 @@ export function partingInWords(
 ): string {
   const isReal = table.some(({ tag }) => tag !== undefined);
   if (!parting)
-    return `No one thing that ${isReal ? 'all twigs of these trees' : 'the drawings'} show parts them so. What did you go by?`;
+    return t`No one thing that ${isReal ? t`all twigs of these trees` : t`the drawings`} show parts them so. What did you go by?`;
   const name = characterName(vocabulary.get(parting.characterId)!, audience);
   const odd = parting.slips.map((at) => calledAt(table, pile.specimens[at]!));
-  if (odd.length === 0) return `What parts them: ${name}.`;
-  const who = odd.length === 1 ? `no. ${odd[0]!} lies` : `nos. ${listInWords(odd)} lie`;
-  return `What parts them: ${name}; only ${who} on the other side of it. Look again?`;
+  if (odd.length === 0) return t`What parts them: ${name}.`;
+  const who = plural(odd.length, { one: `no. ${odd[0]!} lies`, other: `nos. ${listInWords(odd)} lie` });
+  return t`What parts them: ${name}; only ${who} on the other side of it. Look again?`;
 }
 
 /** Specimens drawn of each tree to appraise a class's own key: it is a small one, on a phone. */
@@ -76,10 +77,10 @@ const DRAWN_OF_EACH = 40;
 /** What a class's own key is worth with other twigs of the same trees, and at which step most go astray. */
 export function keyWorthInWords(key: Key, list: readonly ProfiledTaxon[], vocabulary: Vocabulary): string {
   const { right, weakest } = appraise(key, list, vocabulary, { specimens: DRAWN_OF_EACH });
-  const said = `With other twigs of these trees, ${Math.round(100 * right)} of 100 beginners would come to the right one.`;
+  const said = t`With other twigs of these trees, ${Math.round(100 * right)} of 100 beginners would come to the right one.`;
   const lost =
     weakest && weakest.lost >= 0.02
       ? couplets(key).findIndex(({ path }) => path.join() === weakest.path.join())
       : -1;
-  return lost < 0 ? said : `${said} Most go astray at step ${lost + 1}.`;
+  return lost < 0 ? said : t`${said} Most go astray at step ${lost + 1}.`;
 }

@@ -1,3 +1,4 @@
+import { Trans } from '@lingui/react/macro';
 import { arcsAsText, CALENDAR_PARTS, CALENDAR_TITLES } from '@hurrow/core/season';
 import { timingInMonths, withEntry } from './editing.ts';
 import { Text } from './NamesFields.tsx';
@@ -5,6 +6,7 @@ import type { Editing } from './useEditing.ts';
 import styles from './species.module.css';
 import { LinkButton } from '../app/parts.tsx';
 import ui from '../app/parts.module.css';
+import { inTongue } from '../language/inTongue.ts';
 
 /** The months of a species as one types them. */
 export function CalendarFields({ editing }: { editing: Editing }) {
@@ -12,16 +14,20 @@ export function CalendarFields({ editing }: { editing: Editing }) {
   const timing = timingInMonths(months.flowers);
   return (
     <fieldset>
-      <legend>Calendar</legend>
+      <legend>
+        <Trans>Calendar</Trans>
+      </legend>
       <p className="quiet">
-        At the library’s reference place, like “10 May – 15 Oct”, “Apr–May”, “IV–V” or “late spring”; “all
-        year” for evergreen leaves.
+        <Trans>
+          At the library’s reference place, like “10 May – 15 Oct”, “Apr–May”, “IV–V” or “late spring”; “all
+          year” for evergreen leaves.
+        </Trans>
       </p>
       <div className={styles['names-grid']}>
         {CALENDAR_PARTS.map((part) => (
           <Text
             key={part}
-            label={CALENDAR_TITLES[part]}
+            label={inTongue(CALENDAR_TITLES[part])}
             value={months[part]}
             onChange={(text) => setEdits({ ...edits, months: { ...edits.months, [part]: text } })}
           />
@@ -30,7 +36,7 @@ export function CalendarFields({ editing }: { editing: Editing }) {
       {monthProblem && !timing && <p className={ui['row-problem']}>{monthProblem}</p>}
       {timing && (
         <p className={ui['row-problem']} role="alert">
-          “{months.flowers}” is no time of the year.{' '}
+          <Trans>“{months.flowers}” is no time of the year.</Trans>{' '}
           <LinkButton
             onClick={() =>
               setEdits((before) => ({
@@ -39,7 +45,7 @@ export function CalendarFields({ editing }: { editing: Editing }) {
               }))
             }
           >
-            Score it as flowering time: {timing.text}
+            <Trans>Score it as flowering time: {timing.text}</Trans>
           </LinkButton>
         </p>
       )}

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { Button } from 'antd';
 import { CAUTION_KINDS, type Caution, type CautionKind } from '@hurrow/core/taxon';
 import styles from './species.module.css';
@@ -5,59 +7,59 @@ import styles from './species.module.css';
 /** What is usual for each kind; the instructor says what holds here. */
 const USUAL: Record<CautionKind, { part: string; effect: string; care: string }> = {
   'skin contact': {
-    part: 'leaves and sap',
-    effect: 'Irritates the skin of some people.',
-    care: 'Gloves when cutting, wash hands afterwards; local rules decide.',
+    part: t`leaves and sap`,
+    effect: t`Irritates the skin of some people.`,
+    care: t`Gloves when cutting, wash hands afterwards; local rules decide.`,
   },
   thorns: {
-    part: 'twigs',
-    effect: 'Thorns pierce gloves and eyes.',
-    care: 'Gloves and eye protection; bag cut twigs. Local rules decide.',
+    part: t`twigs`,
+    effect: t`Thorns pierce gloves and eyes.`,
+    care: t`Gloves and eye protection; bag cut twigs. Local rules decide.`,
   },
   'poisonous part': {
-    part: 'seeds and leaves',
-    effect: 'Poisonous when swallowed.',
-    care: 'Nobody tastes anything; wash hands. For any accident call the poison line or a physician.',
+    part: t`seeds and leaves`,
+    effect: t`Poisonous when swallowed.`,
+    care: t`Nobody tastes anything; wash hands. For any accident call the poison line or a physician.`,
   },
   allergen: {
-    part: 'pollen',
-    effect: 'Pollen or hairs set off allergies.',
-    care: 'Ask before handling; keep a distance. Physicians decide.',
+    part: t`pollen`,
+    effect: t`Pollen or hairs set off allergies.`,
+    care: t`Ask before handling; keep a distance. Physicians decide.`,
   },
   'drop hazard': {
-    part: 'cones and limbs',
-    effect: 'Heavy cones or limbs fall without warning.',
-    care: 'Do not stand below; licensed people judge the tree.',
+    part: t`cones and limbs`,
+    effect: t`Heavy cones or limbs fall without warning.`,
+    care: t`Do not stand below; licensed people judge the tree.`,
   },
   protected: {
-    part: 'the whole tree',
-    effect: 'Protected by law.',
-    care: 'Photograph it and do not cut; the land manager and the law decide.',
+    part: t`the whole tree`,
+    effect: t`Protected by law.`,
+    care: t`Photograph it and do not cut; the land manager and the law decide.`,
   },
   'regulated pest host': {
-    part: 'branches and wood',
-    effect: 'May carry a regulated pest.',
-    care: 'Do not move branches between districts; local rules and the land manager decide.',
+    part: t`branches and wood`,
+    effect: t`May carry a regulated pest.`,
+    care: t`Do not move branches between districts; local rules and the land manager decide.`,
   },
   invasive: {
-    part: 'seeds and suckers',
-    effect: 'Spreads from plantings into wild ground.',
-    care: 'Do not carry seeds, roots or cut pieces away; local rules and the land manager decide.',
+    part: t`seeds and suckers`,
+    effect: t`Spreads from plantings into wild ground.`,
+    care: t`Do not carry seeds, roots or cut pieces away; local rules and the land manager decide.`,
   },
   livestock: {
-    part: 'leaves and cut branches',
-    effect: 'Harms grazing animals that eat it.',
-    care: 'Leave no cuttings where animals graze; for any accident call a veterinarian. The owner of the land decides.',
+    part: t`leaves and cut branches`,
+    effect: t`Harms grazing animals that eat it.`,
+    care: t`Leave no cuttings where animals graze; for any accident call a veterinarian. The owner of the land decides.`,
   },
   roadside: {
-    part: 'where it stands',
-    effect: 'Stands where cars pass.',
-    care: 'Stay off the road, wear high visibility; the road authority decides.',
+    part: t`where it stands`,
+    effect: t`Stands where cars pass.`,
+    care: t`Stay off the road, wear high visibility; the road authority decides.`,
   },
   "water's edge": {
-    part: 'where it stands',
-    effect: 'Stands on banks that slump.',
-    care: 'Keep students back from the edge; the land manager decides.',
+    part: t`where it stands`,
+    effect: t`Stands on banks that slump.`,
+    care: t`Keep students back from the edge; the land manager decides.`,
   },
 };
 
@@ -73,15 +75,19 @@ export function CautionFields({
     onChange(cautions.map((caution, k) => (k === i ? { ...caution, ...change } : caution)));
   return (
     <fieldset>
-      <legend>Cautions</legend>
+      <legend>
+        <Trans>Cautions</Trans>
+      </legend>
       <p className="quiet">
-        They stand in the profile, on its prints, and follow the species into every list of what is cut or
-        handled. End with who decides: local rules, the land manager, licensed people.
+        <Trans>
+          They stand in the profile, on its prints, and follow the species into every list of what is cut or
+          handled. End with who decides: local rules, the land manager, licensed people.
+        </Trans>
       </p>
       {cautions.map((caution, i) => (
         <div className={styles['caution-line']} key={i}>
           <select
-            aria-label={`Kind of caution ${i + 1}`}
+            aria-label={t`Kind of caution ${i + 1}`}
             value={caution.kind}
             onChange={(event) => {
               const kind = event.target.value as CautionKind;
@@ -100,9 +106,9 @@ export function CautionFields({
           {(['part', 'effect', 'care'] as const).map((part) => (
             <input
               key={part}
-              aria-label={`${part === 'part' ? 'Part' : part === 'effect' ? 'What it does' : 'Usual care'}, caution ${i + 1}`}
+              aria-label={t`${part === 'part' ? t`Part` : part === 'effect' ? t`What it does` : t`Usual care`}, caution ${i + 1}`}
               placeholder={
-                part === 'part' ? 'which part' : part === 'effect' ? 'what it does' : 'the usual care'
+                part === 'part' ? t`which part` : part === 'effect' ? t`what it does` : t`the usual care`
               }
               value={caution[part]}
               onChange={(event) => set(i, { [part]: event.target.value })}
@@ -110,7 +116,7 @@ export function CautionFields({
           ))}
           <button
             type="button"
-            aria-label={`Remove caution ${i + 1}`}
+            aria-label={t`Remove caution ${i + 1}`}
             onClick={() => onChange(cautions.filter((_, k) => k !== i))}
           >
             ×
@@ -118,7 +124,7 @@ export function CautionFields({
         </div>
       ))}
       <Button size="small" onClick={() => onChange([...cautions, { kind: 'thorns', ...USUAL.thorns }])}>
-        Add a caution
+        <Trans>Add a caution</Trans>
       </Button>
     </fieldset>
   );

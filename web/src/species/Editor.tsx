@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { LibraryAnswer } from '@hurrow/contract/library';
 import { useQuery } from '@tanstack/react-query';
 import { Button, Select } from 'antd';
@@ -28,7 +30,9 @@ export function Editor({ courseId, taxonId }: { courseId: string; taxonId: strin
   if (!library || (taxonId && !held))
     return (
       <section className={ui['page']}>
-        <h1>No such species</h1>
+        <h1>
+          <Trans>No such species</Trans>
+        </h1>
       </section>
     );
   return (
@@ -61,7 +65,7 @@ function Form(props: FormProps) {
   return (
     <section
       className={speciesStyles['editor']}
-      aria-label="Editor"
+      aria-label={t`Editor`}
       onKeyDown={(event) => {
         if (event.key !== 's' || !(event.ctrlKey || event.metaKey)) return;
         event.preventDefault();
@@ -69,10 +73,10 @@ function Form(props: FormProps) {
       }}
     >
       <div className={speciesStyles['editor-head']}>
-        <h1>{taxon ? `Edit ${scientificName(taxon)}` : 'New species'}</h1>
-        <Button onClick={leave}>{editing.changed ? 'Leave, keep a draft' : 'Leave'}</Button>
+        <h1>{taxon ? t`Edit ${scientificName(taxon)}` : t`New species`}</h1>
+        <Button onClick={leave}>{editing.changed ? t`Leave, keep a draft` : t`Leave`}</Button>
         <Button type="primary" loading={busy} onClick={() => void save()}>
-          Save
+          <Trans>Save</Trans>
         </Button>
         <OrganLinks editing={editing} vocabulary={vocabulary} />
       </div>
@@ -81,7 +85,7 @@ function Form(props: FormProps) {
           {problem}{' '}
           {stale && (
             <LinkButton onClick={() => void editing.takeTheirs()}>
-              Load the new version and keep my values
+              <Trans>Load the new version and keep my values</Trans>
             </LinkButton>
           )}
         </Problem>
@@ -119,7 +123,7 @@ const partsOf = ({ adopted, entries }: Editing, vocabulary: Vocabulary) =>
 /** The organs of the form, to get to each with one press. */
 function OrganLinks({ editing, vocabulary }: { editing: Editing; vocabulary: Vocabulary }) {
   return (
-    <nav className={styles['organLinks']} aria-label="Parts of the form">
+    <nav className={styles['organLinks']} aria-label={t`Parts of the form`}>
       {partsOf(editing, vocabulary).map(({ organ, title }) => (
         <button
           key={organ}
@@ -149,11 +153,13 @@ function SourceLine({
   const { edits, setEdits, entries } = editing;
   return (
     <fieldset>
-      <legend>Scores</legend>
+      <legend>
+        <Trans>Scores</Trans>
+      </legend>
       <p className={styles['sourceLine']}>
-        Of{' '}
+        <Trans>Of</Trans>{' '}
         <Select
-          aria-label="Source of the scores"
+          aria-label={t`Source of the scores`}
           value={edits.sourceId}
           onChange={(sourceId: string) => setEdits({ ...edits, sourceId })}
           options={library.sources.map((source) => ({ value: source.id, label: source.label }))}
@@ -161,11 +167,11 @@ function SourceLine({
         />{' '}
         {library.taxa.length > 0 && (
           <>
-            and copy what is empty from{' '}
+            <Trans>and copy what is empty from</Trans>{' '}
             <Select
-              aria-label="Relative to copy from"
+              aria-label={t`Relative to copy from`}
               showSearch={{ optionFilterProp: 'label' }}
-              placeholder="a relative…"
+              placeholder={t`a relative…`}
               value={null}
               className={styles['relative']!}
               onChange={(id: string | null) => {
@@ -185,9 +191,11 @@ function SourceLine({
         )}
       </p>
       <p className="quiet">
-        Press the key on a state for “always”, again for “usually”, “sometimes”, “rarely” and off. Enter or ↓
-        goes on, ↑ back, Alt+Q changes what it holds for, Ctrl+S saves. Ranges as you would write them:
-        (4)5–9(10), 4–7 in, 60–90 ft. In gray at the right: what the library adopts from other sources.
+        <Trans>
+          Press the key on a state for “always”, again for “usually”, “sometimes”, “rarely” and off. Enter or
+          ↓ goes on, ↑ back, Alt+Q changes what it holds for, Ctrl+S saves. Ranges as you would write them:
+          (4)5–9(10), 4–7 in, 60–90 ft. In gray at the right: what the library adopts from other sources.
+        </Trans>
       </p>
     </fieldset>
   );
@@ -234,18 +242,32 @@ function OrganFields({
 function LeaveLibrary({ taxon, editing }: { taxon: Taxon; editing: Editing }) {
   return (
     <fieldset>
-      <legend>In the library</legend>
+      <legend>
+        <Trans>In the library</Trans>
+      </legend>
       {taxon.retired ? (
         <p>
-          This species is retired: it stands in no list and takes part in nothing new; old quizzes keep it.{' '}
-          <Button onClick={() => void editing.retire(false)}>Take it back in</Button>
+          <Trans>
+            This species is retired: it stands in no list and takes part in nothing new; old quizzes keep it.
+          </Trans>{' '}
+          <Button onClick={() => void editing.retire(false)}>
+            <Trans>Take it back in</Trans>
+          </Button>
         </p>
       ) : (
         <p>
-          <Button onClick={() => void editing.retire(true)}>Retire</Button>{' '}
-          <span className="quiet">It leaves the lists, and old quizzes keep it.</span>{' '}
-          <Button onClick={() => void editing.takeAway()}>Delete</Button>{' '}
-          <span className="quiet">Only while no list, quiz or ruling rests on it.</span>
+          <Button onClick={() => void editing.retire(true)}>
+            <Trans>Retire</Trans>
+          </Button>{' '}
+          <span className="quiet">
+            <Trans>It leaves the lists, and old quizzes keep it.</Trans>
+          </span>{' '}
+          <Button onClick={() => void editing.takeAway()}>
+            <Trans>Delete</Trans>
+          </Button>{' '}
+          <span className="quiet">
+            <Trans>Only while no list, quiz or ruling rests on it.</Trans>
+          </span>
         </p>
       )}
     </fieldset>

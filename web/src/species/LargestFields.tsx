@@ -1,12 +1,14 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { Button } from 'antd';
 import { sizePoints, type LargestTree } from '@hurrow/core/taxon';
 import styles from './editor.module.css';
 
 const NUMBERS: [Exclude<keyof LargestTree, 'place'>, string][] = [
-  ['year', 'year'],
-  ['girth', 'girth, m'],
-  ['height', 'height, m'],
-  ['crownSpread', 'crown, m'],
+  ['year', t`year`],
+  ['girth', t`girth, m`],
+  ['height', t`height, m`],
+  ['crownSpread', t`crown, m`],
 ];
 
 /** The largest trees known, in meters; the points follow from them. */
@@ -21,12 +23,14 @@ export function LargestFields({
     onChange(trees.map((tree, k) => (k === i ? { ...tree, ...change } : tree)));
   return (
     <fieldset>
-      <legend>Largest trees known</legend>
+      <legend>
+        <Trans>Largest trees known</Trans>
+      </legend>
       {trees.map((tree, i) => (
         <div className={styles['largest']} key={i}>
           <input
-            aria-label={`Place of tree ${i + 1}`}
-            placeholder="where it stands"
+            aria-label={t`Place of tree ${i + 1}`}
+            placeholder={t`where it stands`}
             value={tree.place}
             onChange={(event) => set(i, { place: event.target.value })}
           />
@@ -36,16 +40,18 @@ export function LargestFields({
               type="number"
               min={0}
               step={part === 'year' ? 1 : 0.1}
-              aria-label={`${title} of tree ${i + 1}`}
+              aria-label={t`${title} of tree ${i + 1}`}
               placeholder={title}
               value={tree[part] || ''}
               onChange={(event) => set(i, { [part]: event.target.valueAsNumber || 0 })}
             />
           ))}
-          <span className="quiet">{sizePoints(tree)} points</span>
+          <span className="quiet">
+            <Trans>{sizePoints(tree)} points</Trans>
+          </span>
           <button
             type="button"
-            aria-label={`Remove tree ${i + 1}`}
+            aria-label={t`Remove tree ${i + 1}`}
             onClick={() => onChange(trees.filter((_, k) => k !== i))}
           >
             ×
@@ -56,7 +62,7 @@ export function LargestFields({
         size="small"
         onClick={() => onChange([...trees, { place: '', girth: 0, height: 0, crownSpread: 0 }])}
       >
-        Add a tree
+        <Trans>Add a tree</Trans>
       </Button>
     </fieldset>
   );

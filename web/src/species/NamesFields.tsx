@@ -1,3 +1,6 @@
+import { t } from '@lingui/core/macro';
+import { inTongue } from '../language/inTongue.ts';
+import { Trans } from '@lingui/react/macro';
 import { Input, type InputRef } from 'antd';
 import { useEffect, useId, useRef, useState } from 'react';
 
@@ -13,27 +16,33 @@ const RANKS: TaxonFields['rank'][] = ['species', 'subspecies', 'variety', 'genus
 
 /** The fields below genus, epithet, authority and family; lists are written with commas. */
 const FIELDS: ({ label: string; wide?: boolean } & ({ text: TextKey } | { list: ListKey }))[] = [
-  { label: 'Common names, the preferred one first, with commas', list: 'commonNames', wide: true },
-  { label: 'Family in common words', text: 'familyCommon' },
-  { label: 'Older families, with commas', list: 'olderFamilies' },
-  { label: 'Synonyms, with commas', list: 'synonyms', wide: true },
-  { label: 'What the words mean', text: 'meaning', wide: true },
-  { label: 'Memory aid', text: 'memoryAid', wide: true },
-  { label: 'Worth telling', text: 'fact', wide: true },
-  { label: 'Uses, told as history', text: 'uses', wide: true },
-  { label: 'Who eats it and lives in it', text: 'wildlife', wide: true },
+  { label: t`Common names, the preferred one first, with commas`, list: 'commonNames', wide: true },
+  { label: t`Family in common words`, text: 'familyCommon' },
+  { label: t`Older families, with commas`, list: 'olderFamilies' },
+  { label: t`Synonyms, with commas`, list: 'synonyms', wide: true },
+  { label: t`What the words mean`, text: 'meaning', wide: true },
+  { label: t`Memory aid`, text: 'memoryAid', wide: true },
+  { label: t`Worth telling`, text: 'fact', wide: true },
+  { label: t`Uses, told as history`, text: 'uses', wide: true },
+  { label: t`Who eats it and lives in it`, text: 'wildlife', wide: true },
 ];
 
 /** Names of a taxon and what is told of it. */
 export function NamesFields({ draft, set, isNew }: { draft: TaxonFields; set: SetDraft; isNew: boolean }) {
   return (
     <fieldset>
-      <legend>Names</legend>
+      <legend>
+        <Trans>Names</Trans>
+      </legend>
       <div className={styles['names-grid']}>
-        <Text label="Genus" value={draft.genus} onChange={(text) => set('genus', text)} first={isNew} />
-        <Text label="Epithet" value={draft.epithet} onChange={(text) => set('epithet', text)} />
-        <Text label="Authority" value={draft.authority ?? ''} onChange={(text) => set('authority', text)} />
-        <Text label="Family" value={draft.family} onChange={(text) => set('family', text)} />
+        <Text label={t`Genus`} value={draft.genus} onChange={(text) => set('genus', text)} first={isNew} />
+        <Text label={t`Epithet`} value={draft.epithet} onChange={(text) => set('epithet', text)} />
+        <Text
+          label={t`Authority`}
+          value={draft.authority ?? ''}
+          onChange={(text) => set('authority', text)}
+        />
+        <Text label={t`Family`} value={draft.family} onChange={(text) => set('family', text)} />
         {FIELDS.map((field) =>
           'list' in field ? (
             <Text
@@ -65,7 +74,9 @@ function RankFields({ draft, set }: { draft: TaxonFields; set: SetDraft }) {
     <>
       <div>
         <label htmlFor={id}>
-          <span>Rank</span>
+          <span>
+            <Trans>Rank</Trans>
+          </span>
         </label>
         <select
           id={id}
@@ -75,20 +86,22 @@ function RankFields({ draft, set }: { draft: TaxonFields; set: SetDraft }) {
         >
           {RANKS.map((rank) => (
             <option key={rank} value={rank}>
-              {rank === 'group' ? 'informal group' : rank}
+              {rank === 'group' ? t`informal group` : inTongue(rank)}
             </option>
           ))}
         </select>
       </div>
       {(draft.rank === 'subspecies' || draft.rank === 'variety') && (
         <Text
-          label={`Epithet of the ${draft.rank}`}
+          label={t`Epithet of the ${draft.rank}`}
           value={draft.infraEpithet ?? ''}
           onChange={(text) => set('infraEpithet', text)}
         />
       )}
       <label>
-        <span>Hybrid (×)</span>
+        <span>
+          <Trans>Hybrid (×)</Trans>
+        </span>
         <input
           type="checkbox"
           checked={draft.hybrid ?? false}

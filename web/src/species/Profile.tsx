@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Plural, Trans } from '@lingui/react/macro';
 import type { LibraryAnswer } from '@hurrow/contract/library';
 import { Button } from 'antd';
 import { useQuery } from '@tanstack/react-query';
@@ -12,7 +14,7 @@ import {
   type Audience,
   type UnitSystem,
 } from '@hurrow/core/score';
-import { arcLabel, dayLabel, partPresent, type Calendar } from '@hurrow/core/season';
+import { arcLabel, partPresent, type Calendar } from '@hurrow/core/season';
 import { commonName, scientificName, sizePoints, type Taxon } from '@hurrow/core/taxon';
 import type { View } from '@hurrow/core/view';
 import {
@@ -35,6 +37,7 @@ import { LinkButton, Notice } from '../app/parts.tsx';
 import ui from '../app/parts.module.css';
 import styles from './species.module.css';
 import { color } from '../app/tokens.ts';
+import { dayLabel } from '../language/inWords.ts';
 
 const PLATE: ShownOrgan[] = ['twig', 'bud', 'leaf', 'fruit', 'bark'];
 
@@ -63,8 +66,12 @@ export function Profile({ courseId, taxonId }: { courseId: string; taxonId: stri
   if (!profiled || !library)
     return (
       <section className={ui['page']}>
-        <h1>No such species</h1>
-        <p>It is not in this library. Choose one from the list.</p>
+        <h1>
+          <Trans>No such species</Trans>
+        </h1>
+        <p>
+          <Trans>It is not in this library. Choose one from the list.</Trans>
+        </p>
       </section>
     );
   const { taxon } = profiled;
@@ -105,9 +112,11 @@ export function Profile({ courseId, taxonId }: { courseId: string; taxonId: stri
         <Told taxon={taxon} units={units} />
         {profiled.scores.length === 0 && (
           <Notice>
-            Nothing is scored yet.{' '}
-            <Link to={`/c/${courseId}/species/${taxon.id}/edit`}>Enter its characters</Link>:{' '}
-            {scientificName(taxon)} can then be drawn, contrasted and quizzed.
+            <Trans>
+              Nothing is scored yet.{' '}
+              <Link to={`/c/${courseId}/species/${taxon.id}/edit`}>Enter its characters</Link>:{' '}
+              {scientificName(taxon)} can then be drawn, contrasted and quizzed.
+            </Trans>
           </Notice>
         )}
       </div>
@@ -144,19 +153,28 @@ function Plate({ profiled, calendar, audience, units, seed, onSeed, photos }: Pl
         {...(seed ? { seed } : {})}
       />
       <p className="quiet">
-        {seed ? `Individual ${seed}` : 'The typical specimen'} as on {dayLabel(day)}, drawn from the scores.{' '}
-        <LinkButton onClick={() => onSeed((n) => (n ?? 0) + 1)}>Draw another (r)</LinkButton>
+        <Trans>
+          {seed ? t`Individual ${seed}` : t`The typical specimen`} as on {dayLabel(day)}, drawn from the
+          scores.
+        </Trans>{' '}
+        <LinkButton onClick={() => onSeed((n) => (n ?? 0) + 1)}>
+          <Trans>Draw another (r)</Trans>
+        </LinkButton>
         {seed !== undefined && (
           <>
             {' · '}
-            <LinkButton onClick={() => onSeed(() => undefined)}>typical</LinkButton>
+            <LinkButton onClick={() => onSeed(() => undefined)}>
+              <Trans>typical</Trans>
+            </LinkButton>
           </>
         )}
       </p>
       {!taxon.calendar.leaves && profiled.scores.length > 0 && (
         <p className="gold">
-          No leaf months are recorded;{' '}
-          {isDeciduous(profiled) ? 'May to mid October is assumed.' : 'it is drawn as in leaf all year.'}
+          <Trans>
+            No leaf months are recorded;{' '}
+            {isDeciduous(profiled) ? t`May to mid October is assumed.` : t`it is drawn as in leaf all year.`}
+          </Trans>
         </p>
       )}
       {taxon.memoryAid && <p className={styles['aid']}>{taxon.memoryAid}</p>}
@@ -185,15 +203,23 @@ function Tools({ at, taxonId, audience, units, onAudience }: ToolsProps) {
   return (
     <div className={ui['profile-tools']}>
       <Button onClick={() => toggle(taxonId)}>
-        {held ? 'Take out of vasculum (c)' : 'Into the vasculum (c)'}
+        {held ? t`Take out of vasculum (c)` : t`Into the vasculum (c)`}
       </Button>
-      <Button onClick={() => void go(`${at}/edit`)}>Edit (e)</Button>
+      <Button onClick={() => void go(`${at}/edit`)}>
+        <Trans>Edit (e)</Trans>
+      </Button>
       <Button onClick={() => onAudience(audience === 'technical' ? 'plain' : 'technical')}>
-        {audience === 'technical' ? 'Plain words' : 'Technical terms'}
+        {audience === 'technical' ? t`Plain words` : t`Technical terms`}
       </Button>
-      <Link to={`${at}/specimens`}>Specimens</Link>
-      <Link to={`${at}/range`}>Range</Link>
-      <Link to={`${at}/measuring`}>Photos and measurements</Link>
+      <Link to={`${at}/specimens`}>
+        <Trans>Specimens</Trans>
+      </Link>
+      <Link to={`${at}/range`}>
+        <Trans>Range</Trans>
+      </Link>
+      <Link to={`${at}/measuring`}>
+        <Trans>Photos and measurements</Trans>
+      </Link>
       <PrintLinks taxonId={taxonId} audience={audience} units={units} />
     </div>
   );
@@ -213,11 +239,17 @@ function NamesOf({ taxon }: { taxon: Taxon }) {
         </span>
       </header>
       <p className={`quiet ${styles['names']}`}>
-        {taxon.commonNames.length > 1 && <>Also {taxon.commonNames.slice(1).join(', ')}. </>}
+        {taxon.commonNames.length > 1 && (
+          <>
+            <Trans>Also {taxon.commonNames.slice(1).join(', ')}.</Trans>{' '}
+          </>
+        )}
         {taxon.synonyms.length > 0 && (
           <>
-            Synonym{taxon.synonyms.length > 1 ? 's' : ''}{' '}
-            <span className="latin">{taxon.synonyms.join(', ')}</span>.{' '}
+            <Trans>
+              <Plural value={taxon.synonyms.length} one="Synonym" other="Synonyms" />{' '}
+              <span className="latin">{taxon.synonyms.join(', ')}</span>.
+            </Trans>{' '}
           </>
         )}
         {taxon.meaning}
@@ -240,14 +272,16 @@ function PrintLinks({
     `/api/prints/${kind}.pdf?taxa=${taxonId}&paper=${paper}&audience=${audience}&units=${units}`;
   return (
     <span className={styles['prints']}>
-      Print{' '}
-      <a href={href('profile', 'letter')} target="_blank" rel="noreferrer">
-        Letter
-      </a>{' '}
-      ·{' '}
-      <a href={href('profile', 'a4')} target="_blank" rel="noreferrer">
-        A4
-      </a>
+      <Trans>
+        Print{' '}
+        <a href={href('profile', 'letter')} target="_blank" rel="noreferrer">
+          Letter
+        </a>{' '}
+        ·{' '}
+        <a href={href('profile', 'a4')} target="_blank" rel="noreferrer">
+          A4
+        </a>
+      </Trans>
     </span>
   );
 }
@@ -255,38 +289,50 @@ function PrintLinks({
 /** Uses and wildlife as history, and the largest trees known with their size points. */
 function Told({ taxon, units }: { taxon: Taxon; units: UnitSystem }) {
   const length = (metres: number) =>
-    units === 'metric' ? `${metres.toFixed(1)} m` : `${Math.round(metres / 0.3048)} ft`;
+    units === 'metric' ? `${metres.toFixed(1)} m` : t`${Math.round(metres / 0.3048)} ft`;
   return (
     <>
       {taxon.wildlife && (
         <section className={styles['organ']}>
-          <h2>Wildlife</h2>
+          <h2>
+            <Trans>Wildlife</Trans>
+          </h2>
           <div className={styles['statement']}>{taxon.wildlife}</div>
         </section>
       )}
       {taxon.uses && (
         <section className={styles['organ']}>
-          <h2>Uses</h2>
+          <h2>
+            <Trans>Uses</Trans>
+          </h2>
           <div className={styles['statement']}>{taxon.uses}</div>
           <div className={styles['margin']}>
-            <p>Told as history, not as advice.</p>
+            <p>
+              <Trans>Told as history, not as advice.</Trans>
+            </p>
           </div>
         </section>
       )}
       {(taxon.largest ?? []).length > 0 && (
         <section className={styles['organ']}>
-          <h2>Largest</h2>
+          <h2>
+            <Trans>Largest</Trans>
+          </h2>
           <div className={styles['statement']}>
             {taxon.largest!.map((tree) => (
               <p key={`${tree.place}${tree.year}`}>
-                {tree.place}
-                {tree.year ? `, ${tree.year}` : ''}: girth {length(tree.girth)}, height {length(tree.height)},
-                crown {length(tree.crownSpread)}; {sizePoints(tree)} points
+                <Trans>
+                  {tree.place}
+                  {tree.year ? `, ${tree.year}` : ''}: girth {length(tree.girth)}, height{' '}
+                  {length(tree.height)}, crown {length(tree.crownSpread)}; {sizePoints(tree)} points
+                </Trans>
               </p>
             ))}
           </div>
           <div className={styles['margin']}>
-            <p>Points: inches of girth, feet of height, a quarter of the feet of crown.</p>
+            <p>
+              <Trans>Points: inches of girth, feet of height, a quarter of the feet of crown.</Trans>
+            </p>
           </div>
         </section>
       )}
@@ -295,9 +341,9 @@ function Told({ taxon, units }: { taxon: Taxon; units: UnitSystem }) {
 }
 
 const ROWS: [keyof Calendar, string, string][] = [
-  ['leaves', 'leaves', color('leaf')],
-  ['flowers', 'flowers', color('seasonFlowers')],
-  ['fruitRipe', 'ripe fruit', color('seasonFruit')],
+  ['leaves', t`leaves`, color('leaf')],
+  ['flowers', t`flowers`, color('seasonFlowers')],
+  ['fruitRipe', t`ripe fruit`, color('seasonFruit')],
 ];
 
 function useRows(calendar: Calendar): RibbonRow[] {
@@ -312,14 +358,14 @@ function useRows(calendar: Calendar): RibbonRow[] {
 
 function SeasonList({ calendar }: { calendar: Calendar }) {
   const parts: [keyof Calendar, string][] = [
-    ['leaves', 'In leaf'],
-    ['autumnColor', 'Autumn color'],
-    ['leafFall', 'Leaf fall'],
-    ['winterCatkins', 'Winter catkins'],
-    ['flowers', 'Flower or pollen'],
-    ['fruitGreen', 'Green fruit'],
-    ['fruitRipe', 'Ripe fruit'],
-    ['fruitOld', 'Old fruit'],
+    ['leaves', t`In leaf`],
+    ['autumnColor', t`Autumn color`],
+    ['leafFall', t`Leaf fall`],
+    ['winterCatkins', t`Winter catkins`],
+    ['flowers', t`Flower or pollen`],
+    ['fruitGreen', t`Green fruit`],
+    ['fruitRipe', t`Ripe fruit`],
+    ['fruitOld', t`Old fruit`],
   ];
   const known = parts.filter(([part]) => calendar[part]?.length);
   if (known.length === 0) return null;
@@ -366,7 +412,11 @@ function OrganRow(props: OrganRowProps) {
     <section className={absent ? `${styles['organ']} ${styles['absent']}` : styles['organ']}>
       <h2>{title}</h2>
       <div className={styles['statement']}>
-        {absent && <em className="gold">None on {dayLabel(day)}. </em>}
+        {absent && (
+          <em className="gold">
+            <Trans>None on {dayLabel(day)}.</Trans>{' '}
+          </em>
+        )}
         {groups.map(([character, scores], i) => (
           <span key={character.id}>
             {i > 0 && '; '}
@@ -385,19 +435,21 @@ function OrganRow(props: OrganRowProps) {
       <div className={styles['margin']}>
         {disagreeing.map(({ character, score }, i) => (
           <p key={i}>
-            <span className="rust">Sources disagree</span> on {characterName(character, audience)}:{' '}
-            {score.statements
-              .map(
-                (statement) =>
-                  `${label(statement.sourceId)} ${valueInWords(statement.value, character, audience, units)}`,
-              )
-              .join('; ')}
-            . Adopted: {score.from.map(label).join(', ')}.
+            <Trans>
+              <span className="rust">Sources disagree</span> on {characterName(character, audience)}:{' '}
+              {score.statements
+                .map(
+                  (statement) =>
+                    `${label(statement.sourceId)} ${valueInWords(statement.value, character, audience, units)}`,
+                )
+                .join('; ')}
+              . Adopted: {score.from.map(label).join(', ')}.
+            </Trans>
           </p>
         ))}
         {disagreeing.length === 0 && (
           <p>
-            {sources.size > 1 ? `${sources.size} sources, no disagreement.` : label([...sources][0] ?? '')}
+            {sources.size > 1 ? t`${sources.size} sources, no disagreement.` : label([...sources][0] ?? '')}
           </p>
         )}
       </div>

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { createContext, useContext, useState, type ReactNode } from 'react';
 import styles from './editor.module.css';
 
@@ -18,7 +19,7 @@ export function ReadingLine({ children }: { children: ReactNode }) {
     <Look value={look}>
       {children}
       <p className={styles['readingLine']} id={READING_LINE} aria-live="polite">
-        {text || 'What a state means stands here while you are at it.'}
+        {text || t`What a state means stands here while you are at it.`}
       </p>
     </Look>
   );

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { memo, useState } from 'react';
 import {
   asTyped,
@@ -83,7 +85,7 @@ function Row({ character, entries, adopted, sourceLabel, problems, settings, onC
         {character.term}
       </span>
       <select
-        aria-label={`${character.term}: holds for`}
+        aria-label={t`${character.term}: holds for`}
         value={key}
         tabIndex={-1}
         onChange={(event) => setChosen(event.target.value)}
@@ -115,7 +117,10 @@ function Row({ character, entries, adopted, sourceLabel, problems, settings, onC
         )}
         {others.length > 0 && (
           <p className="quiet">
-            Also scored for {others.map((other) => qualifiersInWords(other.qualifiers) || 'all').join(', ')}.
+            <Trans>
+              Also scored for{' '}
+              {others.map((other) => qualifiersInWords(other.qualifiers) || t`all`).join(', ')}.
+            </Trans>
           </p>
         )}
         <Problems
@@ -127,10 +132,10 @@ function Row({ character, entries, adopted, sourceLabel, problems, settings, onC
         {entry.value && !entry.note && !noting && (
           <LinkButton
             type="button"
-            aria-label={`Add a note on ${character.term}`}
+            aria-label={t`Add a note on ${character.term}`}
             onClick={() => setNoting(true)}
           >
-            note
+            <Trans>note</Trans>
           </LinkButton>
         )}
         <Adopted adopted={adopted} character={character} sourceLabel={sourceLabel} />
@@ -151,8 +156,8 @@ function Note({
   return (
     <input
       className={styles['note']}
-      aria-label={`Note on ${character.term}`}
-      placeholder="what the source adds: where, how often, a page"
+      aria-label={t`Note on ${character.term}`}
+      placeholder={t`what the source adds: where, how often, a page`}
       maxLength={500}
       value={entry.note ?? ''}
       onChange={(event) => onType(event.target.value)}
@@ -265,12 +270,14 @@ function Range({ character, entry, settings, put, putThere }: RangeProps) {
                 putThere(sizes.there, other);
               }}
             >
-              Take {sizes.here} here and {sizes.there.text} as {other.term}
+              <Trans>
+                Take {sizes.here} here and {sizes.there.text} as {other.term}
+              </Trans>
             </LinkButton>
           ) : (
             slipsOf(text, character).map((slip) => (
               <LinkButton key={slip.text} onClick={() => type(slip.text)}>
-                Did you mean {slip.text}?{' '}
+                <Trans>Did you mean {slip.text}?</Trans>{' '}
               </LinkButton>
             ))
           )}
@@ -353,9 +360,9 @@ function Chips({ character, value, put }: ChipsProps) {
 }
 
 const FLAG_TERMS: Record<Frequency, string> = {
-  always: 'yes',
-  usually: 'usually',
-  sometimes: 'sometimes',
-  rarely: 'seldom',
+  always: t`yes`,
+  usually: t`usually`,
+  sometimes: t`sometimes`,
+  rarely: t`seldom`,
   never: 'no',
 };

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { Button } from 'antd';
 import { useQuery } from '@tanstack/react-query';
 import { useVirtualizer } from '@tanstack/react-virtual';
@@ -51,13 +53,13 @@ export function SpeciesList({ base, profiles, taught, revision, open }: SpeciesL
     e: () => at >= 0 && void go(`${base}/${open}/edit`),
   });
   return (
-    <nav className={styles['species-list']} aria-label="Species of the library">
+    <nav className={styles['species-list']} aria-label={t`Species of the library`}>
       <div className={styles['species-search']}>
         <input
           type="search"
           value={text}
-          placeholder="names, marks: needles 5 blue"
-          aria-label="Search names and states"
+          placeholder={t`names, marks: needles 5 blue`}
+          aria-label={t`Search names and states`}
           onChange={(event) => setText(event.target.value)}
           onKeyDown={(event) => {
             if (event.key === 'Enter' && listed[0]) void go(`${base}/${listed[0].taxon.id}`);
@@ -76,14 +78,14 @@ export function SpeciesList({ base, profiles, taught, revision, open }: SpeciesL
       {search.isError && <Problem>{messageOf(search.error)}</Problem>}
       {listed.length === 0 && profiles.length > 0 && (
         <p className={`quiet ${styles['none-found']}`}>
-          No species {asked ? `answers to “${asked}”` : 'shows this'}.{' '}
+          <Trans>No species {asked ? t`answers to “${asked}”` : t`shows this`}.</Trans>{' '}
           <LinkButton
             onClick={() => {
               setText('');
               setFilter(undefined);
             }}
           >
-            Show all
+            <Trans>Show all</Trans>
           </LinkButton>
         </p>
       )}
@@ -173,20 +175,26 @@ function ListHead({ base, order, onOrder, count, bestFirst }: ListHeadProps) {
   return (
     <div className={styles['species-list-head']}>
       <label>
-        <span className="visually-hidden">Order</span>
+        <span className="visually-hidden">
+          <Trans>Order</Trans>
+        </span>
         <select value={order} disabled={bestFirst} onChange={(event) => onOrder(event.target.value as Order)}>
           <option value="set">
-            {count}, {bestFirst ? 'best first' : 'set order'}
+            {count}, {bestFirst ? t`best first` : t`set order`}
           </option>
-          <option value="name">{count}, by common name</option>
-          <option value="latin">{count}, by scientific name</option>
+          <option value="name">
+            <Trans>{count}, by common name</Trans>
+          </option>
+          <option value="latin">
+            <Trans>{count}, by scientific name</Trans>
+          </option>
         </select>
       </label>
       <Button size="small" onClick={() => void go(`${base}/new`)}>
-        New
+        <Trans>New</Trans>
       </Button>
       <Button size="small" onClick={() => void go(`${base}/exchange`)}>
-        Import
+        <Trans>Import</Trans>
       </Button>
     </div>
   );
@@ -232,14 +240,16 @@ const FilterPicker = memo(function FilterPicker({
   return (
     <div className={styles['species-filter']}>
       <select
-        aria-label="Filter by character"
+        aria-label={t`Filter by character`}
         value={characterId}
         onChange={(event) => {
           setCharacterId(event.target.value);
           onChange(undefined);
         }}
       >
-        <option value="">All characters</option>
+        <option value="">
+          <Trans>All characters</Trans>
+        </option>
         {[...vocabulary.values()]
           .filter((entry) => !entry.derived && statesOf(entry).length > 0)
           .map((entry) => (
@@ -250,13 +260,15 @@ const FilterPicker = memo(function FilterPicker({
       </select>
       {character && (
         <select
-          aria-label={`State of ${character.term}`}
+          aria-label={t`State of ${character.term}`}
           value={filter?.state ?? ''}
           onChange={(event) =>
             onChange(event.target.value ? { characterId, state: event.target.value } : undefined)
           }
         >
-          <option value="">any state</option>
+          <option value="">
+            <Trans>any state</Trans>
+          </option>
           {states.map((state) => (
             <option key={state} value={state}>
               {stateOf(character, state)?.term ?? state}

@@ -1,9 +1,10 @@
+import { plural, t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useQuery } from '@tanstack/react-query';
 import { lazy, Suspense, useMemo } from 'react';
 import { Link, NavLink, Route, Routes, useLocation } from 'react-router';
 import type { ProfiledTaxon } from '@hurrow/core/evidence';
 import { commonName } from '@hurrow/core/taxon';
-import { counted } from '@hurrow/core/words';
 import { messageOf } from '../app/api.ts';
 import { courseQuery, useLibrary } from '../app/data.ts';
 import { decoded } from '../app/decoded.ts';
@@ -26,11 +27,11 @@ const MeasuringPage = lazy(() => import('../measuring/MeasuringPage.tsx'));
 
 /** Pages about the whole library; the rest of the address names a taxon. */
 const PAGES: [string, string][] = [
-  ['side-by-side', 'Side by side'],
-  ['sources', 'Sources and gaps'],
-  ['characters', 'Characters'],
-  ['character-list', 'List of characters'],
-  ['exchange', 'Exchange'],
+  ['side-by-side', t`Side by side`],
+  ['sources', t`Sources and gaps`],
+  ['characters', t`Characters`],
+  ['character-list', t`List of characters`],
+  ['exchange', t`Exchange`],
 ];
 
 /** The library: the list at the left; a profile, the editor or a page about the whole library beside it. */
@@ -42,7 +43,12 @@ export default function SpeciesPlace({ courseId }: { courseId: string }) {
   const named = decoded(/\/species\/([^/]+)/.exec(path)?.[1] ?? '');
   const open = PAGES.some(([page]) => page === named) ? '' : named;
   const base = `/c/${courseId}/species`;
-  if (query.isPending) return <Opening>Opening the library…</Opening>;
+  if (query.isPending)
+    return (
+      <Opening>
+        <Trans>Opening the library…</Trans>
+      </Opening>
+    );
   if (query.isError && !library) return <Problem>{messageOf(query.error)}</Problem>;
   const first =
     taught.map((id) => profiles.find(({ taxon }) => taxon.id === id)).find(Boolean) ?? profiles[0];
@@ -65,7 +71,13 @@ export default function SpeciesPlace({ courseId }: { courseId: string }) {
           ))}
         </p>
       </div>
-      <Suspense fallback={<Opening>Opening…</Opening>}>
+      <Suspense
+        fallback={
+          <Opening>
+            <Trans>Opening…</Trans>
+          </Opening>
+        }
+      >
         <Routes>
           <Route path="new" element={<Editor key="new" courseId={courseId} taxonId={undefined} />} />
           <Route path="exchange" element={<Exchange courseId={courseId} />} />
@@ -105,7 +117,7 @@ function Retired({ base, every }: { base: string; every: readonly ProfiledTaxon[
   if (retired.length === 0) return null;
   return (
     <details className={styles['library-pages']}>
-      <summary>{counted(retired.length, 'retired species', 'retired species')}</summary>
+      <summary>{plural(retired.length, { one: '# retired species', other: '# retired species' })}</summary>
       {retired.map(({ taxon }) => (
         <Link key={taxon.id} to={`${base}/${taxon.id}/edit`}>
           {commonName(taxon)}
@@ -118,23 +130,33 @@ function Retired({ base, every }: { base: string; every: readonly ProfiledTaxon[
 function EmptyLibrary({ base }: { base: string }) {
   return (
     <section className={ui['page']}>
-      <h1>The library is empty</h1>
+      <h1>
+        <Trans>The library is empty</Trans>
+      </h1>
       <p>
-        Begin with a starter library, or with three species that your students mix up:{' '}
-        <Link to={`${base}/new`}>enter a species by hand</Link>, organ by organ, or{' '}
-        <Link to={`${base}/exchange`}>import a table</Link> with one row a species.
+        <Trans>
+          Begin with a starter library, or with three species that your students mix up:{' '}
+          <Link to={`${base}/new`}>enter a species by hand</Link>, organ by organ, or{' '}
+          <Link to={`${base}/exchange`}>import a table</Link> with one row a species.
+        </Trans>
       </p>
       <ul>
         {STARTERS.map(({ id, title, what }) => (
           <li key={id}>
-            <Link to={`${base}/exchange?starter=${id}`}>Begin with {title}</Link>{' '}
-            <span className="quiet">{what}; you see what it would add first</span>
+            <Link to={`${base}/exchange?starter=${id}`}>
+              <Trans>Begin with {title}</Trans>
+            </Link>{' '}
+            <span className="quiet">
+              <Trans>{what}; you see what it would add first</Trans>
+            </span>
           </li>
         ))}
       </ul>
       <p className="quiet">
-        A dozen characters each are enough to draw them and to see what settles them. Then make a course under
-        Course, plan a quiz under Quizzes, and read under Confusions who was taken for whom.
+        <Trans>
+          A dozen characters each are enough to draw them and to see what settles them. Then make a course
+          under Course, plan a quiz under Quizzes, and read under Confusions who was taken for whom.
+        </Trans>
       </p>
     </section>
   );

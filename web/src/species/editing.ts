@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import {
   parseScore,
   reconcile,
@@ -17,6 +18,7 @@ import type { Taxon } from '@hurrow/core/taxon';
 import { applies, type Character, type Organ, stateOf, type Vocabulary } from '@hurrow/core/vocabulary';
 import { since } from '../drafts/afterSave.ts';
 import { entriesOf, entryKey, type Entry } from './entry.ts';
+import { inTongue } from '../language/inTongue.ts';
 
 /** Names of a taxon and what is told of it, without its id. */
 export type TaxonFields = Omit<Taxon, 'id'>;
@@ -203,7 +205,7 @@ export function readMonths(
   let problem: string | undefined;
   for (const part of CALENDAR_PARTS) {
     const arcs = parseArcs(months[part], latitude === undefined ? {} : { latitude });
-    if (!arcs.ok) problem ??= `${CALENDAR_TITLES[part]}: ${arcs.problem}`;
+    if (!arcs.ok) problem ??= `${inTongue(CALENDAR_TITLES[part])}: ${arcs.problem}`;
     else if (arcs.value.length) calendar[part] = arcs.value;
   }
   return problem ? { calendar, problem } : { calendar };
@@ -218,7 +220,7 @@ export function unreadScore(edits: Edits, vocabulary: Vocabulary): string | unde
   const character = vocabulary.get(unread.characterId);
   if (!character) return undefined;
   const read = parseScore(unread.text, character);
-  return read.ok ? `${character.term} could not be read. Type it again.` : read.problem;
+  return read.ok ? t`${character.term} could not be read. Type it again.` : read.problem;
 }
 
 /**
@@ -239,6 +241,6 @@ export function timingInMonths(text: string): Entry | undefined {
         characterId: 'flower.timing',
         qualifiers: {},
         value: { kind: 'states', states: [{ state, frequency: 'always' }] },
-        text: `${state} the leaves`,
+        text: t`${state} the leaves`,
       };
 }

@@ -1,19 +1,20 @@
+import { t } from '@lingui/core/macro';
 import { qualifierKey, qualifiersInWords, type Qualifiers } from '@hurrow/core/score';
 
 /** What a score may be said to hold for, as it is chosen in the editor. */
 const QUALIFIERS: [string, Qualifiers][] = [
-  ['in general', {}],
-  ['young', { plantAge: 'young' }],
-  ['mature', { plantAge: 'mature' }],
-  ['old', { plantAge: 'old' }],
-  ['sun leaves', { light: 'sun' }],
-  ['shade leaves', { light: 'shade' }],
-  ['male', { sex: 'male' }],
-  ['female', { sex: 'female' }],
-  ['sprouts', { shoot: 'sprout' }],
-  ['spur shoots', { shoot: 'spur' }],
-  ['open-grown', { setting: 'open' }],
-  ['forest-grown', { setting: 'forest' }],
+  [t`in general`, {}],
+  [t`young`, { plantAge: 'young' }],
+  [t`mature`, { plantAge: 'mature' }],
+  [t`old`, { plantAge: 'old' }],
+  [t`sun leaves`, { light: 'sun' }],
+  [t`shade leaves`, { light: 'shade' }],
+  [t`male`, { sex: 'male' }],
+  [t`female`, { sex: 'female' }],
+  [t`sprouts`, { shoot: 'sprout' }],
+  [t`spur shoots`, { shoot: 'spur' }],
+  [t`open-grown`, { setting: 'open' }],
+  [t`forest-grown`, { setting: 'forest' }],
 ];
 
 /** A choice of what a row holds for: its words, and its qualifiers as one key. */

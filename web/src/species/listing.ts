@@ -1,3 +1,4 @@
+import { plural, t } from '@lingui/core/macro';
 import type { ProfiledTaxon } from '@hurrow/core/evidence';
 import { commonName } from '@hurrow/core/taxon';
 import type { Character } from '@hurrow/core/vocabulary';
@@ -7,7 +8,7 @@ export type Order = 'set' | 'name' | 'latin';
 
 /** “42 taxa”, or “7 of 42”. */
 export const countOf = (shown: number, all: number) =>
-  shown === all ? (all === 1 ? '1 taxon' : `${all} taxa`) : `${shown} of ${all}`;
+  shown === all ? plural(all, { one: '1 taxon', other: '# taxa' }) : t`${shown} of ${all}`;
 
 /** The taxa in an order; those that are not taught come behind those that are. */
 export function ordered(profiles: readonly ProfiledTaxon[], order: Order, taught: readonly string[]) {

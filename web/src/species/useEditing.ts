@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { LibraryAnswer } from '@hurrow/contract/library';
 import { useQueryClient } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
@@ -67,7 +68,7 @@ export function useEditing({ courseId, library, vocabulary, taxon, scores }: Edi
           ? call('PUT /api/library/taxa/{taxonId}', { params: { taxonId: taxon.id }, body })
           : call('POST /api/library/taxa', { body }),
       async ({ id, revision }) => {
-        await saidSaved(`${scientificName(names)} is saved.`, revision);
+        await saidSaved(t`${scientificName(names)} is saved.`, revision);
         const profile = `/c/${courseId}/species/${id}`;
         const edit = `${profile}/edit`;
         const all = kept.settle(edits, {
@@ -122,7 +123,7 @@ function useRun(taxon: Taxon | undefined, kept: Kept<Edits>) {
     kept.set((now) => ({ ...now, base: fresh.revision }));
     setStale(false);
     say(
-      'You now stand on the newest version. What you did not touch is as it is there; press Save to keep your own values in the rest.',
+      t`You now stand on the newest version. What you did not touch is as it is there; press Save to keep your own values in the rest.`,
     );
   };
   return { run, say, problem, busy, stale, takeTheirs };
@@ -179,7 +180,7 @@ function useEnding(
     return run(
       () => call('PUT /api/library/taxa/{taxonId}', { params: { taxonId: id }, body }),
       ({ revision }) =>
-        saidSaved(`${scientificName(taxon)} is ${retired ? 'retired' : 'back in the library'}.`, revision),
+        saidSaved(t`${scientificName(taxon)} is ${retired ? t`retired` : t`back in the library`}.`, revision),
     );
   };
   const takeAway = () => {
@@ -187,7 +188,7 @@ function useEnding(
     return run(
       () => call('DELETE /api/library/taxa/{taxonId}', { params: { taxonId: taxon.id } }),
       async ({ revision }) => {
-        await saidSaved(`${scientificName(taxon)} is deleted.`, revision);
+        await saidSaved(t`${scientificName(taxon)} is deleted.`, revision);
         kept.replace(noEdits(revision, kept.value.sourceId));
         void go(`/c/${courseId}/species`);
       },

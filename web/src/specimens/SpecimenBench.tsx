@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { Photo } from '@hurrow/contract/photos';
 import { Button } from 'antd';
 import { useQuery } from '@tanstack/react-query';
@@ -5,10 +7,9 @@ import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import type { ProfiledTaxon } from '@hurrow/core/evidence';
 import { characterName, qualifierKey, qualifiersInWords, type Qualifiers } from '@hurrow/core/score';
-import { dayLabel } from '@hurrow/core/season';
 import { drawPlate, drawingToSvg, notShown, traitsInWords, type Traits } from '@hurrow/core/specimen';
 import { commonName, scientificName } from '@hurrow/core/taxon';
-import { listInWords, SHOWN_TITLES, type View } from '@hurrow/core/view';
+import { SHOWN_TITLES, type View } from '@hurrow/core/view';
 import { QUALIFIER_NAMES, type QualifierName, type ShownOrgan } from '@hurrow/core/vocabulary';
 import { download } from '../app/download.ts';
 import { calendarAtSite, courseQuery, useLibrary } from '../app/data.ts';
@@ -22,6 +23,8 @@ import { LinkButton } from '../app/parts.tsx';
 import ui from '../app/parts.module.css';
 import styles from './specimens.module.css';
 import drawingsStyles from '../app/drawings.module.css';
+import { inTongue } from '../language/inTongue.ts';
+import { dayLabel, listInWords } from '../language/inWords.ts';
 
 const FRAME = { width: 900, height: 400 };
 const DOZEN = { width: 300, height: 220 };
@@ -92,8 +95,12 @@ export default function SpecimenBench({ courseId, taxonId }: { courseId: string;
   if (!profiled || !library)
     return (
       <section className={ui['page']}>
-        <h1>No such species</h1>
-        <p>It is not in this library. Choose one from the list.</p>
+        <h1>
+          <Trans>No such species</Trans>
+        </h1>
+        <p>
+          <Trans>It is not in this library. Choose one from the list.</Trans>
+        </p>
       </section>
     );
   const traitsOf = (individual: number) =>
@@ -105,9 +112,11 @@ export default function SpecimenBench({ courseId, taxonId }: { courseId: string;
     <section className={styles['specimens']}>
       <header>
         <h1>
-          Specimens of {commonName(profiled.taxon)} <Latin names={profiled.taxon} />
+          <Trans>Specimens of {commonName(profiled.taxon)}</Trans> <Latin names={profiled.taxon} />
         </h1>
-        <Link to={`/c/${courseId}/species/${taxonId}`}>Profile</Link>
+        <Link to={`/c/${courseId}/species/${taxonId}`}>
+          <Trans>Profile</Trans>
+        </Link>
       </header>
       <Controls laid={laid} set={set} step={step} choices={qualifiersOf(profiled)} />
       {dozen ? (
@@ -125,7 +134,7 @@ export default function SpecimenBench({ courseId, taxonId }: { courseId: string;
             traits={traitsOf(seed)}
             view={view}
             options={ofOne}
-            caption={`${seed ? `Individual ${seed}` : 'The typical specimen'}, ${qualifiersInWords(qualifiers)}, as on ${dayLabel(day)}.`}
+            caption={t`${seed ? t`Individual ${seed}` : t`The typical specimen`}, ${qualifiersInWords(qualifiers)}, as on ${dayLabel(day)}.`}
             picture={pictureOf(courseId, taxonId, laid, day)}
             words={(traits) => traitsInWords(traits, organs, vocabulary, audience, units)}
           />
@@ -151,12 +160,18 @@ const Foot = ({ courseId, profiled, organs, photos, chosen, onChoose }: FootProp
   <div className={styles['bench-foot']}>
     <Unshown profiled={profiled} organs={organs} courseId={courseId} />
     <div>
-      <h2>Beside a photo</h2>
+      <h2>
+        <Trans>Beside a photo</Trans>
+      </h2>
       <PhotoChoice photos={photos} chosen={chosen} onChoose={onChoose} />
       <p className="quiet">
-        {photos.length ? 'Choose one to lay it beside the drawing. ' : 'None yet. '}
-        <Link to={`/c/${courseId}/species/${profiled.taxon.id}/measuring`}>Photos and measurements</Link> hold
-        what a drawing can be checked against.
+        <Trans>
+          {photos.length ? t`Choose one to lay it beside the drawing. ` : t`None yet. `}
+          <Link to={`/c/${courseId}/species/${profiled.taxon.id}/measuring`}>
+            Photos and measurements
+          </Link>{' '}
+          hold what a drawing can be checked against.
+        </Trans>
       </p>
     </div>
   </div>
@@ -172,12 +187,12 @@ function qualifiersOf({ scores }: ProfiledTaxon): [QualifierName, string[]][] {
 }
 
 const QUALIFIER_WORDS: Record<QualifierName, string> = {
-  plantAge: 'age',
-  partAge: 'age of the part',
-  shoot: 'shoot',
-  light: 'light',
-  sex: 'sex',
-  setting: 'setting',
+  plantAge: t`age`,
+  partAge: t`age of the part`,
+  shoot: t`shoot`,
+  light: t`light`,
+  sex: t`sex`,
+  setting: t`setting`,
 };
 
 function Controls({
@@ -200,7 +215,7 @@ function Controls({
     });
   return (
     <div className={styles['bench-controls']}>
-      <div role="group" aria-label="Organs shown">
+      <div role="group" aria-label={t`Organs shown`}>
         {DRAWN_ORGANS.map((organ) => (
           <button
             key={organ}
@@ -208,7 +223,7 @@ function Controls({
             aria-pressed={organs.includes(organ)}
             onClick={() => toggle(organ)}
           >
-            {SHOWN_TITLES[organ]}
+            {inTongue(SHOWN_TITLES[organ])}
           </button>
         ))}
       </div>
@@ -221,30 +236,44 @@ function Controls({
               set({ qualifiers: { ...qualifiers, [name]: event.target.value || undefined } })
             }
           >
-            {name !== 'plantAge' && <option value="">any</option>}
+            {name !== 'plantAge' && (
+              <option value="">
+                <Trans>any</Trans>
+              </option>
+            )}
             {values.map((each) => (
-              <option key={each}>{each}</option>
+              <option key={each} value={each}>
+                {inTongue(each)}
+              </option>
             ))}
           </select>
         </label>
       ))}
       <label>
-        ink{' '}
+        <Trans>ink</Trans>{' '}
         <select value={ink} onChange={(event) => set({ ink: event.target.value as Laid['ink'] })}>
-          <option value="color">color</option>
-          <option value="line">black lines, for print</option>
+          <option value="color">
+            <Trans>color</Trans>
+          </option>
+          <option value="line">
+            <Trans>black lines, for print</Trans>
+          </option>
         </select>
       </label>
       <label>
         <input type="checkbox" checked={lying} onChange={(event) => set({ lying: event.target.checked })} />{' '}
-        as it lies on a table
+        <Trans>as it lies on a table</Trans>
       </label>
       <span className={styles['bench-actions']}>
         <Button type="primary" onClick={() => set({ seed: seed + step })}>
-          {dozen ? 'Another dozen (r)' : 'Another individual (r)'}
+          {dozen ? t`Another dozen (r)` : t`Another individual (r)`}
         </Button>
-        <Button onClick={() => set({ dozen: !dozen })}>{dozen ? 'One, large' : 'A dozen'}</Button>
-        {seed > 0 && !dozen && <Button onClick={() => set({ seed: 0 })}>The typical one</Button>}
+        <Button onClick={() => set({ dozen: !dozen })}>{dozen ? t`One, large` : t`A dozen`}</Button>
+        {seed > 0 && !dozen && (
+          <Button onClick={() => set({ seed: 0 })}>
+            <Trans>The typical one</Trans>
+          </Button>
+        )}
       </span>
     </div>
   );
@@ -256,7 +285,7 @@ interface PlateOptions {
   lying: boolean;
 }
 
-const NOTHING = 'None of these parts is on the tree on this date, or their scores are missing.';
+const NOTHING = t`None of these parts is on the tree on this date, or their scores are missing.`;
 
 function One({
   profiled,
@@ -283,14 +312,19 @@ function One({
     download(`${profiled.taxon.id}.svg`, new Blob([drawingToSvg(drawing, name)], { type: 'image/svg+xml' }));
   return (
     <figure className={styles['bench-plate']}>
-      <DrawingSvg drawing={drawing} label={`${name}, drawn from its scores. ${text}`} />
+      <DrawingSvg drawing={drawing} label={t`${name}, drawn from its scores. ${text}`} />
       <figcaption>
-        <strong>{caption}</strong> <LinkButton onClick={svg}>Take as SVG</LinkButton>{' '}
+        <strong>{caption}</strong>{' '}
+        <LinkButton onClick={svg}>
+          <Trans>Take as SVG</Trans>
+        </LinkButton>{' '}
         <a href={picture} download={`${profiled.taxon.id}.png`}>
-          Take as PNG
+          <Trans>Take as PNG</Trans>
         </a>
         <details>
-          <summary>In words</summary>
+          <summary>
+            <Trans>In words</Trans>
+          </summary>
           <p>{text}</p>
         </details>
       </figcaption>
@@ -321,8 +355,8 @@ function Dozen({
     <ol className={styles['bench-dozen']}>
       {drawings.map((drawing, i) => (
         <li key={from + i}>
-          <button onClick={() => onTake(from + i)} aria-label={`Take up individual ${from + i}`}>
-            {drawing && <DrawingSvg drawing={drawing} label={`Individual ${from + i}`} />}
+          <button onClick={() => onTake(from + i)} aria-label={t`Take up individual ${from + i}`}>
+            {drawing && <DrawingSvg drawing={drawing} label={t`Individual ${from + i}`} />}
             <span className="quiet">{from + i}</span>
           </button>
         </li>
@@ -345,14 +379,20 @@ function Unshown({
   const missing = notShown(profiled, organs, vocabulary);
   return (
     <div>
-      <h2>What the scores cannot show</h2>
+      <h2>
+        <Trans>What the scores cannot show</Trans>
+      </h2>
       {missing.length === 0 ? (
-        <p className="quiet">Everything that these drawings are made from is scored.</p>
+        <p className="quiet">
+          <Trans>Everything that these drawings are made from is scored.</Trans>
+        </p>
       ) : (
         <p>
-          Nothing says {listInWords(missing.map((id) => characterName(vocabulary.get(id)!, 'technical')))};
-          the drawing takes something usual.{' '}
-          <Link to={`/c/${courseId}/species/${profiled.taxon.id}/edit`}>Score them</Link>
+          <Trans>
+            Nothing says {listInWords(missing.map((id) => characterName(vocabulary.get(id)!, 'technical')))};
+            the drawing takes something usual.{' '}
+            <Link to={`/c/${courseId}/species/${profiled.taxon.id}/edit`}>Score them</Link>
+          </Trans>
         </p>
       )}
     </div>

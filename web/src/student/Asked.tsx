@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { calledOf, type Answer, type NamingPolicy } from '@hurrow/core/names';
 import { answeredWith, calledWith, fieldOf, typedIn } from './asked.ts';
 import type { AskedOf } from '@hurrow/core/station';
@@ -73,7 +74,7 @@ function Sorted({
     <section className={styles['sorted']} aria-label={asked}>
       <h2>{asked}</h2>
       {letters.map((letter, i) => (
-        <div key={letter} role="group" aria-label={`Specimen ${letter}`}>
+        <div key={letter} role="group" aria-label={t`Specimen ${letter}`}>
           <b aria-hidden="true">{letter}</b>
           {offered.map(({ id, word, definition }) => (
             <button

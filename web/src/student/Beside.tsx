@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useQuery } from '@tanstack/react-query';
 import { upperFirst } from '@hurrow/core/words';
 import { call, messageOf } from '../app/api.ts';
@@ -11,22 +13,29 @@ export function Beside({ stationId, latin }: { stationId: string; latin: boolean
     staleTime: Infinity,
   });
   if (query.isError) return <p role="alert">{messageOf(query.error)}</p>;
-  if (!query.data) return <p>Drawing both…</p>;
+  if (!query.data)
+    return (
+      <p>
+        <Trans>Drawing both…</Trans>
+      </p>
+    );
   const { names, pictures, lines, settles, isOwn } = query.data;
   return (
-    <section className={styles['beside']} aria-label={`${names[0]} beside ${names[1]}`}>
+    <section className={styles['beside']} aria-label={t`${names[0]} beside ${names[1]}`}>
       {pictures.map((picture, i) => (
         <figure key={names[i]}>
           {picture ? (
             <img
               src={`data:image/svg+xml;utf8,${encodeURIComponent(picture)}`}
-              alt={i === 0 ? 'The tree that was there' : 'The tree you took it for'}
+              alt={i === 0 ? t`The tree that was there` : t`The tree you took it for`}
             />
           ) : (
-            <p className={styles['look-there']}>Nothing of it can be drawn.</p>
+            <p className={styles['look-there']}>
+              <Trans>Nothing of it can be drawn.</Trans>
+            </p>
           )}
           <figcaption>
-            {i === 0 ? (isOwn ? 'It was' : 'It was, a typical one:') : 'You took it for'}{' '}
+            {i === 0 ? (isOwn ? t`It was` : t`It was, a typical one:`) : t`You took it for`}{' '}
             <b className={latin ? 'latin' : ''}>{names[i]}</b>
           </figcaption>
         </figure>
@@ -38,9 +47,9 @@ export function Beside({ stationId, latin }: { stationId: string; latin: boolean
               {lead} {character}
             </dt>
             <dd>
-              {upperFirst(shows[0]) || 'not told'};{' '}
+              {upperFirst(shows[0]) || t`not told`};{' '}
               <span className="quiet">
-                {names[1]}: {shows[1] || 'not told'}
+                {names[1]}: {shows[1] || t`not told`}
               </span>
             </dd>
           </div>
@@ -48,7 +57,7 @@ export function Beside({ stationId, latin }: { stationId: string; latin: boolean
       </dl>
       <p className="quiet">
         {lines.length === 0
-          ? 'What was shown does not tell these two apart: ask your instructor.'
+          ? t`What was shown does not tell these two apart: ask your instructor.`
           : settles
             ? `${settles}.`
             : ''}

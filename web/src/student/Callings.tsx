@@ -1,3 +1,4 @@
+import { Trans } from '@lingui/react/macro';
 import type { Course } from '@hurrow/contract/courses';
 import { useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
@@ -19,7 +20,12 @@ export function Callings({ course, list, vocabulary }: Props) {
     () => lessonGroups(list, vocabulary, course.audience),
     [list, vocabulary, course.audience],
   );
-  if (groups.length === 0) return <p>The trees on your list do not differ enough yet.</p>;
+  if (groups.length === 0)
+    return (
+      <p>
+        <Trans>The trees on your list do not differ enough yet.</Trans>
+      </p>
+    );
   return (
     <ul className={styles['list']}>
       {groups.map(({ id, title }) => (
@@ -43,7 +49,12 @@ export function Calling({ course, list, vocabulary }: Props) {
     () => topic?.characters.map((id) => characterLesson(list, id, vocabulary)),
     [topic, list, vocabulary],
   );
-  if (!topic || !lessons) return <p>The trees on your list do not differ in that.</p>;
+  if (!topic || !lessons)
+    return (
+      <p>
+        <Trans>The trees on your list do not differ in that.</Trans>
+      </p>
+    );
   return (
     <Calls
       course={course}

@@ -1,3 +1,4 @@
+import { Trans } from '@lingui/react/macro';
 import type { NameToChoose } from '@hurrow/core/station';
 import type { Answer } from '@hurrow/core/names';
 import { chosen, isChosen } from './choosing.ts';
@@ -15,7 +16,9 @@ export function Choices({
 }) {
   return (
     <fieldset className={styles['choices']}>
-      <legend>Which tree is it?</legend>
+      <legend>
+        <Trans>Which tree is it?</Trans>
+      </legend>
       {choices.map((choice) => (
         <button
           type="button"

@@ -1,3 +1,4 @@
+import { Trans } from '@lingui/react/macro';
 import type { OpenQuiz } from '@hurrow/contract/sitting';
 import type { Answer } from '@hurrow/core/names';
 import { LONGEST } from './cleaned.ts';
@@ -16,7 +17,9 @@ export function NameFields({
 }) {
   return (
     <>
-      <h2>Name this tree</h2>
+      <h2>
+        <Trans>Name this tree</Trans>
+      </h2>
       {FIELDS[quiz.policy].map(([part, label], i) => (
         <label className={styles['field']} key={part}>
           <span>{label}</span>

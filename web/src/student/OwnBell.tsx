@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { OpenQuiz } from '@hurrow/contract/sitting';
 import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
@@ -29,10 +31,12 @@ export function OwnBell({
         {typeof moment.at === 'number' && (
           <>
             {' '}
-            <Link to={`/quiz/${quizId}/${moment.at}`}>Station {moment.at}</Link>
+            <Link to={`/quiz/${quizId}/${moment.at}`}>
+              <Trans>Station {moment.at}</Trans>
+            </Link>
           </>
         )}
-        {moment.at === null && ' A rest'}
+        {moment.at === null && t` A rest`}
       </span>
       {moment.phase !== 'done' && <strong>{minutes(moment.left)}</strong>}
     </p>
@@ -43,14 +47,14 @@ export function OwnBell({
 function bellInWords({ phase }: OwnMoment): string {
   switch (phase) {
     case 'before':
-      return 'Find your place.';
+      return t`Find your place.`;
     case 'look':
-      return 'Look and write.';
+      return t`Look and write.`;
     case 'move':
-      return 'Move on.';
+      return t`Move on.`;
     case 'held':
-      return 'Held.';
+      return t`Held.`;
     case 'done':
-      return 'That was the last bell.';
+      return t`That was the last bell.`;
   }
 }

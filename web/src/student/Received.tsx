@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Plural, Trans } from '@lingui/react/macro';
 import type { Sitting } from '@hurrow/contract/sitting';
 import { useSyncExternalStore } from 'react';
 import type { Outbox } from './outbox.ts';
@@ -7,7 +9,7 @@ import styles from './student.module.css';
 /** “Station 3”, or what is said where its quiz is no longer open. */
 const stationName = (stationId: string, sitting: Sitting): string => {
   const station = sitting.open.flatMap((quiz) => quiz.stations).find(({ id }) => id === stationId);
-  return station ? `Station ${station.position}` : 'An answer';
+  return station ? t`Station ${station.position}` : t`An answer`;
 };
 
 /** What has reached the server; always in sight while something has not. */
@@ -21,14 +23,16 @@ export function Received({ outbox, sitting }: { outbox: Outbox; sitting: Sitting
     <footer className={styles['strip-note']} role="status">
       {waiting > 0 && (
         <span>
-          {offline ? 'No signal. ' : ''}
-          {stations.written > waiting && `${whereInWords(stations)}. `}
-          {waiting === 1 ? 'One answer waits' : `${waiting} answers wait`} on this phone and will be sent by{' '}
-          {waiting === 1 ? 'itself' : 'themselves'}.{' '}
-          {unkept
-            ? 'This phone has no room to keep them: leave this page open until they are sent, or write them on paper.'
-            : 'Nothing is lost.'}
-          {problem ? ` ${problem}` : ''}
+          <Trans>
+            {offline ? t`No signal. ` : ''}
+            {stations.written > waiting && `${whereInWords(stations)}. `}
+            <Plural value={waiting} one="One answer waits" other="# answers wait" /> on this phone and will be
+            sent by <Plural value={waiting} one="itself" other="themselves" />.{' '}
+            {unkept
+              ? t`This phone has no room to keep them: leave this page open until they are sent, or write them on paper.`
+              : t`Nothing is lost.`}
+            {problem ? ` ${problem}` : ''}
+          </Trans>
         </span>
       )}
       {refused.map(({ item, message }) => (

@@ -1,14 +1,17 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { Result as OwnResult, ResultRow } from '@hurrow/contract/sitting';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
 import { Link, useParams } from 'react-router';
-import { dayLabel, dayOfYear } from '@hurrow/core/season';
+import { dayOfYear } from '@hurrow/core/season';
 import { call, messageOf } from '../app/api.ts';
 import { useSaving } from '../app/useSaving.ts';
 import { Beside } from './Beside.tsx';
 import { mayAsk, ownPlaceInWords, pointsInWords, seenInWords } from './resultWords.ts';
 import styles from './student.module.css';
 import ui from '../app/parts.module.css';
+import { dayLabel } from '../language/inWords.ts';
 
 const keyOf = (quizId: string) => ['result', quizId];
 
@@ -22,9 +25,9 @@ export function Result() {
   if (!query.data)
     return (
       <main className={styles['pad']}>
-        <p role="alert">{query.isError ? messageOf(query.error) : 'Opening your result…'}</p>
+        <p role="alert">{query.isError ? messageOf(query.error) : t`Opening your result…`}</p>
         <Link className={`${ui['press']} ${styles['wide-press']}`} to="/">
-          Back
+          <Trans>Back</Trans>
         </Link>
       </main>
     );
@@ -34,13 +37,17 @@ export function Result() {
       <header className={styles['phone-bar']}>
         <h1>{result.title}</h1>
         <span>
-          {pointsInWords(result.points)} of {pointsInWords(result.outOf)}
+          <Trans>
+            {pointsInWords(result.points)} of {pointsInWords(result.outOf)}
+          </Trans>
         </span>
       </header>
       <main className={styles['pad']}>
         {result.regradeUntil && (
           <p className="quiet">
-            You may ask about a mark until {dayLabel(dayOfYear(result.regradeUntil))}: open the station.
+            <Trans>
+              You may ask about a mark until {dayLabel(dayOfYear(result.regradeUntil))}: open the station.
+            </Trans>
           </p>
         )}
         {result.place && <p>{ownPlaceInWords(result.place)}</p>}
@@ -50,7 +57,7 @@ export function Result() {
           ))}
         </ol>
         <Link className={`${ui['press']} ${styles['wide-press']}`} to="/">
-          Back
+          <Trans>Back</Trans>
         </Link>
       </main>
     </>
@@ -79,11 +86,15 @@ function Row({ row, result, quizId }: RowProps) {
         )}
         {missed && (
           <div className="quiet">
-            {row.written ? `You wrote “${row.written}”. ` : 'You left it blank. '}
+            {row.written ? t`You wrote “${row.written}”. ` : t`You left it blank. `}
             {row.written ? row.remarks.join('; ') : ''}
           </div>
         )}
-        {row.credited !== null && <div className="quiet">Everybody got its points: {row.credited}.</div>}
+        {row.credited !== null && (
+          <div className="quiet">
+            <Trans>Everybody got its points: {row.credited}.</Trans>
+          </div>
+        )}
         {seenInWords(row.seen).map((line) => (
           <div key={line} className="quiet">
             {line}
@@ -91,14 +102,16 @@ function Row({ row, result, quizId }: RowProps) {
         ))}
         {row.mistaken && (
           <button type="button" className={ui['link']} aria-expanded={open} onClick={() => setOpen(!open)}>
-            {open ? 'Close' : 'See both trees'}
+            {open ? t`Close` : t`See both trees`}
           </button>
         )}
         {open && <Beside stationId={row.stationId} latin={row.latin} />}
         <AboutMark row={row} result={result} quizId={quizId} />
       </div>
       <span className={missed ? 'rust' : ''}>
-        {pointsInWords(row.points)} of {pointsInWords(row.outOf)}
+        <Trans>
+          {pointsInWords(row.points)} of {pointsInWords(row.outOf)}
+        </Trans>
       </span>
     </li>
   );
@@ -130,7 +143,7 @@ function AboutMark({ row, result, quizId }: RowProps) {
     return (
       <form onSubmit={submit} className={styles['asking']}>
         <label>
-          What should be looked at again?
+          <Trans>What should be looked at again?</Trans>
           <textarea
             required
             maxLength={600}
@@ -141,10 +154,10 @@ function AboutMark({ row, result, quizId }: RowProps) {
         </label>
         {problem && <p role="alert">{problem}</p>}
         <button className={ui['press']} disabled={saving}>
-          Send
+          <Trans>Send</Trans>
         </button>{' '}
         <button type="button" className={ui['press']} onClick={() => setAsking(false)}>
-          Leave
+          <Trans>Leave</Trans>
         </button>
       </form>
     );
@@ -152,14 +165,14 @@ function AboutMark({ row, result, quizId }: RowProps) {
     <>
       {row.regrade && (
         <div className={styles['note']}>
-          You asked: {row.regrade.note}
+          <Trans>You asked: {row.regrade.note}</Trans>
           <br />
-          {row.regrade.answer ? <strong>{row.regrade.answer}</strong> : 'It waits for an answer.'}
+          {row.regrade.answer ? <strong>{row.regrade.answer}</strong> : t`It waits for an answer.`}
         </div>
       )}
       {mayAsk(row, result.regradeUntil, new Date()) && (
         <button type="button" className={`${ui['link']} ${styles['ask']}`} onClick={() => setAsking(true)}>
-          {row.regrade ? 'Change what you asked' : 'Ask about this mark'}
+          {row.regrade ? t`Change what you asked` : t`Ask about this mark`}
         </button>
       )}
     </>

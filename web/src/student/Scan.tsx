@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import jsQR from 'jsqr';
 import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import styles from './student.module.css';
@@ -35,7 +36,7 @@ export default function Scan({ onCode }: { onCode(text: string): void }) {
         video.current!.srcObject = stream;
         await video.current!.play();
       } catch {
-        setProblem('The camera cannot be used here. Type the station’s number.');
+        setProblem(t`The camera cannot be used here. Type the station’s number.`);
       }
     })();
     return () => {
@@ -46,6 +47,6 @@ export default function Scan({ onCode }: { onCode(text: string): void }) {
   }, []);
   if (problem) return <p role="alert">{problem}</p>;
   return (
-    <video ref={video} className={styles['camera']} muted playsInline aria-label="What the camera sees" />
+    <video ref={video} className={styles['camera']} muted playsInline aria-label={t`What the camera sees`} />
   );
 }

@@ -1,3 +1,5 @@
+import { plural, t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { OpenQuiz, SatStation, Sitting } from '@hurrow/contract/sitting';
 import { useState, type FormEvent } from 'react';
 import { Link, Navigate, useNavigate, useParams } from 'react-router';
@@ -31,10 +33,14 @@ export function Sit({ sitting, outbox, ahead }: SitProps) {
   if (!quiz)
     return (
       <main className={styles['pad']}>
-        <h1>This quiz is not open</h1>
-        <p>It has been closed, or not been opened yet. Answers you wrote are kept.</p>
+        <h1>
+          <Trans>This quiz is not open</Trans>
+        </h1>
+        <p>
+          <Trans>It has been closed, or not been opened yet. Answers you wrote are kept.</Trans>
+        </p>
         <Link className={`${ui['press']} ${styles['wide-press']}`} to="/">
-          Back
+          <Trans>Back</Trans>
         </Link>
       </main>
     );
@@ -82,9 +88,11 @@ function Station({ quiz, at, outbox, ahead }: { quiz: OpenQuiz; at: number; outb
   return (
     <>
       <header className={styles['phone-bar']}>
-        <h1>Station {station.position}</h1>
+        <h1>
+          <Trans>Station {station.position}</Trans>
+        </h1>
         <button type="button" onClick={() => leaveFor(`/quiz/${quiz.id}`)}>
-          of {quiz.stations.length} · all stations
+          <Trans>of {quiz.stations.length} · all stations</Trans>
         </button>
       </header>
       <div className={styles['phone-progress']} aria-hidden="true">
@@ -94,32 +102,36 @@ function Station({ quiz, at, outbox, ahead }: { quiz: OpenQuiz; at: number; outb
         {quiz.bell && <OwnBell bell={quiz.bell} quizId={quiz.id} ahead={ahead} />}
         {station.stands && (
           <p className={styles['moved']}>
-            It was moved: <strong>{station.stands}</strong>
+            <Trans>
+              It was moved: <strong>{station.stands}</strong>
+            </Trans>
           </p>
         )}
         <Shown station={station} />
         {station.prompt && (
           <p className={styles['prompt']}>
-            Look first: <strong>{station.prompt}</strong>
+            <Trans>
+              Look first: <strong>{station.prompt}</strong>
+            </Trans>
           </p>
         )}
         <form onSubmit={submit}>
           <Asking {...{ quiz, station, answer, setAnswer }} />
           <label className={styles['again']}>
             <input type="checkbox" checked={again.includes(station.id)} onChange={() => mark(station.id)} />
-            Come back to this one
+            <Trans>Come back to this one</Trans>
           </label>
           <div className={styles['phone-go']}>
             <button
               type="button"
               className={ui['press']}
               onClick={() => leaveFor(at === 1 ? '/' : `/quiz/${quiz.id}/${at - 1}`)}
-              aria-label={at === 1 ? 'Back to the start' : `Back to station ${at - 1}`}
+              aria-label={plural(at, { one: 'Back to the start', other: `Back to station ${at - 1}` })}
             >
               ‹ {at === 1 ? '' : at - 1}
             </button>
             <button className={`${ui['press']} ${ui['chief']}`}>
-              {at === quiz.stations.length ? 'Finish' : 'Next station ›'}
+              {at === quiz.stations.length ? t`Finish` : t`Next station ›`}
             </button>
           </div>
         </form>
@@ -182,17 +194,21 @@ function Shown({ station }: { station: SatStation }) {
     <>
       {!station.drawn ? (
         <p className={styles['look-there']}>
-          Look at the {station.medium} at station {station.position}.
+          <Trans>
+            Look at the {station.medium} at station {station.position}.
+          </Trans>
         </p>
       ) : missing ? (
         <p className={styles['look-there']} role="alert">
-          This picture is not on the phone yet, and there is no signal. Take another station first.
+          <Trans>
+            This picture is not on the phone yet, and there is no signal. Take another station first.
+          </Trans>
         </p>
       ) : picture ? (
         <img
           className={`${styles['specimen']} ${station.question?.letters ? styles['sheet'] : ''}`}
           src={picture}
-          alt={`The ${station.medium} at station ${station.position}`}
+          alt={t`The ${station.medium} at station ${station.position}`}
           onError={() => setMissing(true)}
         />
       ) : (

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { OpenQuiz } from '@hurrow/contract/sitting';
 import { lazy, Suspense, useState, useSyncExternalStore, type FormEvent } from 'react';
 import { Link, useNavigate } from 'react-router';
@@ -11,9 +13,9 @@ import ui from '../app/parts.module.css';
 const Scan = lazy(() => import('./Scan.tsx'));
 
 const SAID: Record<StationStanding['state'], string> = {
-  open: 'nothing written',
-  begun: 'no name yet',
-  answered: 'answered',
+  open: t`nothing written`,
+  begun: t`no name yet`,
+  answered: t`answered`,
 };
 
 interface StationMapProps {
@@ -33,7 +35,9 @@ export function StationMap({ quiz, outbox, ahead }: StationMapProps) {
     <>
       <header className={styles['phone-bar']}>
         <h1>{quiz.title}</h1>
-        <span>{quiz.stations.length} stations</span>
+        <span>
+          <Trans>{quiz.stations.length} stations</Trans>
+        </span>
       </header>
       <main className={styles['pad']}>
         {quiz.bell && <OwnBell bell={quiz.bell} quizId={quiz.id} ahead={ahead} />}
@@ -41,7 +45,11 @@ export function StationMap({ quiz, outbox, ahead }: StationMapProps) {
           <strong>{leftInWords(standings)}</strong> {whereInWords(where)}
           {where.written > 0 && '.'}
         </p>
-        {quiz.allowed && <p>Allowed: {quiz.allowed}.</p>}
+        {quiz.allowed && (
+          <p>
+            <Trans>Allowed: {quiz.allowed}.</Trans>
+          </p>
+        )}
         <ol className={styles['stations']}>
           {standings.map(({ id, position, state, again: back }) => (
             <li key={id}>
@@ -49,20 +57,22 @@ export function StationMap({ quiz, outbox, ahead }: StationMapProps) {
                 to={`/quiz/${quiz.id}/${position}`}
                 data-state={state}
                 data-again={back}
-                aria-label={`Station ${position}: ${SAID[state]}${back ? ', to come back to' : ''}`}
+                aria-label={t`Station ${position}: ${SAID[state]}${back ? t`, to come back to` : ''}`}
               >
                 {position}
                 <small aria-hidden="true">
-                  {back ? 'again' : state === 'answered' ? '✓' : state === 'begun' ? '…' : ''}
+                  {back ? t`again` : state === 'answered' ? '✓' : state === 'begun' ? '…' : ''}
                 </small>
               </Link>
             </li>
           ))}
         </ol>
         <GoTo quiz={quiz} />
-        <p className="quiet">In any order. Answers can be changed until your instructor closes the quiz.</p>
+        <p className="quiet">
+          <Trans>In any order. Answers can be changed until your instructor closes the quiz.</Trans>
+        </p>
         <Link className={`${ui['press']} ${styles['wide-press']}`} to="/">
-          Back to the start
+          <Trans>Back to the start</Trans>
         </Link>
       </main>
     </>
@@ -85,10 +95,12 @@ function GoTo({ quiz }: { quiz: OpenQuiz }) {
     take(typed);
   };
   return (
-    <section aria-label="Go to a station">
+    <section aria-label={t`Go to a station`}>
       <form className={styles['go-to']} onSubmit={submit}>
         <label className={styles['field']}>
-          <span>Number on the card</span>
+          <span>
+            <Trans>Number on the card</Trans>
+          </span>
           <input
             value={typed}
             inputMode="numeric"
@@ -100,14 +112,22 @@ function GoTo({ quiz }: { quiz: OpenQuiz }) {
             }}
           />
         </label>
-        <button className={ui['press']}>Go</button>
+        <button className={ui['press']}>
+          <Trans>Go</Trans>
+        </button>
         <button type="button" className={ui['press']} onClick={() => setScanning(!scanning)}>
-          {scanning ? 'Stop' : 'Scan'}
+          {scanning ? t`Stop` : t`Scan`}
         </button>
       </form>
       {problem && <p role="alert">{problem}</p>}
       {scanning && (
-        <Suspense fallback={<p>Opening the camera…</p>}>
+        <Suspense
+          fallback={
+            <p>
+              <Trans>Opening the camera…</Trans>
+            </p>
+          }
+        >
           <Scan onCode={take} />
         </Suspense>
       )}

@@ -1,3 +1,4 @@
+import { Trans } from '@lingui/react/macro';
 import { useQueryClient } from '@tanstack/react-query';
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { Route, Routes } from 'react-router';
@@ -29,7 +30,12 @@ const OwnNotebook = lazy(() => import('../notebook/OwnNotebook.tsx'));
 /** A student's pages, made for a phone. */
 export default function StudentPages() {
   const query = useSitting();
-  if (query.isPending) return <p className={styles['pad']}>Opening…</p>;
+  if (query.isPending)
+    return (
+      <p className={styles['pad']}>
+        <Trans>Opening…</Trans>
+      </p>
+    );
   if (!query.data)
     return (
       <p className={styles['pad']} role="alert">
@@ -69,7 +75,12 @@ function Signed({ told }: { told: Told }) {
   const student = `${sitting.course}/${sitting.name}`;
   const outbox = useOpened(openOutbox, student);
   const box = useOpened(openNoteBox, student);
-  if (!outbox || !box) return <p className={styles['pad']}>Opening…</p>;
+  if (!outbox || !box)
+    return (
+      <p className={styles['pad']}>
+        <Trans>Opening…</Trans>
+      </p>
+    );
   return <Open told={told} outbox={outbox} box={box} />;
 }
 
@@ -114,12 +125,12 @@ function Open({ told, outbox, box }: { told: Told; outbox: Outbox; box: NoteBox 
     <div className={styles['phone']} style={{ zoom }}>
       {lost && (
         <p className={styles['strip-note']}>
-          You are signed out. Your answers are kept on this phone.{' '}
+          <Trans>You are signed out. Your answers are kept on this phone.</Trans>{' '}
           <button
             className={ui['press']}
             onClick={() => void queries.invalidateQueries({ queryKey: ['session'] })}
           >
-            Sign in again
+            <Trans>Sign in again</Trans>
           </button>
         </p>
       )}
@@ -132,7 +143,13 @@ function Open({ told, outbox, box }: { told: Told; outbox: Outbox; box: NoteBox 
         <Route
           path="trees/*"
           element={
-            <Suspense fallback={<p className={styles['pad']}>Opening…</p>}>
+            <Suspense
+              fallback={
+                <p className={styles['pad']}>
+                  <Trans>Opening…</Trans>
+                </p>
+              }
+            >
               <Trees sitting={sitting} />
             </Suspense>
           }
@@ -140,7 +157,13 @@ function Open({ told, outbox, box }: { told: Told; outbox: Outbox; box: NoteBox 
         <Route
           path="practice/*"
           element={
-            <Suspense fallback={<p className={styles['pad']}>Opening…</p>}>
+            <Suspense
+              fallback={
+                <p className={styles['pad']}>
+                  <Trans>Opening…</Trans>
+                </p>
+              }
+            >
               <PracticePages />
             </Suspense>
           }
@@ -148,7 +171,13 @@ function Open({ told, outbox, box }: { told: Told; outbox: Outbox; box: NoteBox 
         <Route
           path="notebook/*"
           element={
-            <Suspense fallback={<p className={styles['pad']}>Opening…</p>}>
+            <Suspense
+              fallback={
+                <p className={styles['pad']}>
+                  <Trans>Opening…</Trans>
+                </p>
+              }
+            >
               <OwnNotebook sitting={sitting} box={box} />
             </Suspense>
           }

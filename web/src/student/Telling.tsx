@@ -1,9 +1,11 @@
+import { Trans } from '@lingui/react/macro';
 import type { SeeingAsked } from '@hurrow/contract/sitting';
 import type { OfferedOrgan } from '@hurrow/core/station';
 import { SURENESS, SURENESS_WORDS, type Sureness } from '@hurrow/core/names';
 import { upperFirst } from '@hurrow/core/words';
 import { GUESS, isFull, ticked, WHOLE_LOOK } from './wentBy.ts';
 import styles from './student.module.css';
+import { inTongue } from '../language/inTongue.ts';
 
 /** “What do you see”: one state of each character that is asked for, chosen by a tap and taken back by another. */
 export function Seeing({
@@ -17,8 +19,12 @@ export function Seeing({
 }) {
   return (
     <>
-      <h2>What do you see?</h2>
-      <p className="quiet">Not marked. Look before you name it; leave out what you cannot tell.</p>
+      <h2>
+        <Trans>What do you see?</Trans>
+      </h2>
+      <p className="quiet">
+        <Trans>Not marked. Look before you name it; leave out what you cannot tell.</Trans>
+      </p>
       {asks.map(({ characterId, question, states }) => (
         <fieldset className={styles['seeing']} key={characterId}>
           <legend>{upperFirst(question)}</legend>
@@ -62,8 +68,12 @@ export function WentBy({
   );
   return (
     <>
-      <h2>What did you go by?</h2>
-      <p className="quiet">Not marked. Up to three: what led you to the name, right or wrong.</p>
+      <h2>
+        <Trans>What did you go by?</Trans>
+      </h2>
+      <p className="quiet">
+        <Trans>Not marked. Up to three: what led you to the name, right or wrong.</Trans>
+      </p>
       {offered.map(({ organ, characters }) => (
         <fieldset className={styles['went-by']} key={organ}>
           <legend>{upperFirst(organ)}</legend>
@@ -88,7 +98,9 @@ export function Sure({
 }) {
   return (
     <fieldset className={styles['sure']}>
-      <legend>How sure? Not marked.</legend>
+      <legend>
+        <Trans>How sure? Not marked.</Trans>
+      </legend>
       {SURENESS.map((each) => (
         <button
           type="button"
@@ -96,7 +108,7 @@ export function Sure({
           aria-pressed={sure === each}
           onClick={() => onSure(sure === each ? undefined : each)}
         >
-          {upperFirst(SURENESS_WORDS[each])}
+          {upperFirst(inTongue(SURENESS_WORDS[each]))}
         </button>
       ))}
     </fieldset>

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Plural, Trans } from '@lingui/react/macro';
 import type { OpenQuiz, Sitting } from '@hurrow/contract/sitting';
 import { useQueryClient } from '@tanstack/react-query';
 import { useSyncExternalStore } from 'react';
@@ -12,6 +14,7 @@ import { takenStore } from './takenStore.ts';
 import { useAgain } from './useAgain.ts';
 import { useAlong, type Told } from './useSitting.ts';
 import styles from './student.module.css';
+import { LanguageChoice } from '../language/LanguageChoice.tsx';
 import ui from '../app/parts.module.css';
 
 interface TodayProps {
@@ -32,24 +35,36 @@ export function Today({ told, outbox, look, onLook }: TodayProps) {
       </header>
       <main className={styles['pad']}>
         <p>
-          You are <strong>{sitting.name}</strong>.
+          <Trans>
+            You are <strong>{sitting.name}</strong>.
+          </Trans>
         </p>
         {ofOthers > 0 && (
           <p className={styles['note']}>
-            {ofOthers === 1 ? 'An answer' : `${ofOthers} answers`} of somebody else{' '}
-            {ofOthers === 1 ? 'waits' : 'wait'} on this phone. Nothing of it is lost: it is sent when they
-            sign in here again.
+            <Trans>
+              <Plural value={ofOthers} one="An answer" other="# answers" /> of somebody else{' '}
+              <Plural value={ofOthers} one="waits" other="wait" /> on this phone. Nothing of it is lost: it is
+              sent when they sign in here again.
+            </Trans>
           </p>
         )}
-        <h2>Today’s quiz</h2>
+        <h2>
+          <Trans>Today’s quiz</Trans>
+        </h2>
         {sitting.open.length === 0 && (
-          <p>No quiz is open now. When your instructor opens one, it appears here.</p>
+          <p>
+            <Trans>No quiz is open now. When your instructor opens one, it appears here.</Trans>
+          </p>
         )}
         {sitting.open.map((quiz) => (
           <OpenLink key={quiz.id} quiz={quiz} outbox={outbox} />
         ))}
         <AlongNote told={told} />
-        {sitting.released.length > 0 && <h2>Your results</h2>}
+        {sitting.released.length > 0 && (
+          <h2>
+            <Trans>Your results</Trans>
+          </h2>
+        )}
         {sitting.released.map((quiz) => (
           <Link key={quiz.id} className={`${ui['press']} ${styles['wide-press']}`} to={`/result/${quiz.id}`}>
             {quiz.title}
@@ -77,7 +92,7 @@ function OpenLink({ quiz, outbox }: { quiz: OpenQuiz; outbox: Outbox }) {
         to={begun ? `/quiz/${quiz.id}` : `/quiz/${quiz.id}/1`}
       >
         {quiz.title}
-        <small>{begun ? leftInWords(standings) : `${quiz.stations.length} stations`}</small>
+        <small>{begun ? leftInWords(standings) : t`${quiz.stations.length} stations`}</small>
       </Link>
       {where.written > 0 && <p className="quiet">{whereInWords(where)}.</p>}
     </>
@@ -88,7 +103,7 @@ function OpenLink({ quiz, outbox }: { quiz: OpenQuiz; outbox: Outbox }) {
 function AlongNote({ told }: { told: Told }) {
   const along = useAlong(told);
   const said = [
-    told.fromPhone ? 'No signal: this is what the phone has along.' : '',
+    told.fromPhone ? t`No signal: this is what the phone has along.` : '',
     along ? alongInWords(along) : '',
     clockInWords(told.ahead),
   ].filter(Boolean);
@@ -100,20 +115,22 @@ function ToLearn({ opens }: Pick<Sitting, 'opens'>) {
   if (opens.length === 0) return null;
   return (
     <>
-      <h2>To learn with</h2>
+      <h2>
+        <Trans>To learn with</Trans>
+      </h2>
       {opens.includes('practice') && (
         <Link className={`${ui['press']} ${styles['wide-press']}`} to="/practice">
-          Practice
+          <Trans>Practice</Trans>
         </Link>
       )}
       {opens.some((part) => part !== 'notebook' && part !== 'practice') && (
         <Link className={`${ui['press']} ${styles['wide-press']}`} to="/trees">
-          Trees of the course
+          <Trans>Trees of the course</Trans>
         </Link>
       )}
       {opens.includes('notebook') && (
         <Link className={`${ui['press']} ${styles['wide-press']}`} to="/notebook">
-          Notebook
+          <Trans>Notebook</Trans>
         </Link>
       )}
     </>
@@ -123,10 +140,12 @@ function ToLearn({ opens }: Pick<Sitting, 'opens'>) {
 function Looks({ look, onLook }: { look: Look; onLook(look: Look): void }) {
   return (
     <>
-      <h2>This page</h2>
+      <h2>
+        <Trans>This page</Trans>
+      </h2>
       <div className={styles['looks']}>
         <label>
-          Colors
+          <Trans>Colors</Trans>
           <select
             value={look.theme}
             onChange={(event) => onLook({ ...look, theme: event.target.value as Look['theme'] })}
@@ -139,7 +158,7 @@ function Looks({ look, onLook }: { look: Look; onLook(look: Look): void }) {
           </select>
         </label>
         <label>
-          Text
+          <Trans>Text</Trans>
           <select
             value={look.size}
             onChange={(event) => onLook({ ...look, size: Number(event.target.value) })}
@@ -150,6 +169,10 @@ function Looks({ look, onLook }: { look: Look; onLook(look: Look): void }) {
               </option>
             ))}
           </select>
+        </label>
+        <label>
+          <Trans>Language</Trans>
+          <LanguageChoice />
         </label>
       </div>
     </>
@@ -166,7 +189,7 @@ function SignOut() {
   };
   return (
     <button className={`${ui['press']} ${styles['quiet-press']}`} onClick={() => void leave()}>
-      Sign out
+      <Trans>Sign out</Trans>
     </button>
   );
 }

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { Sitting } from '@hurrow/contract/sitting';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState, type ReactNode } from 'react';
@@ -5,7 +7,6 @@ import { Link, Route, Routes, useParams, useSearchParams } from 'react-router';
 import type { ProfiledTaxon } from '@hurrow/core/evidence';
 import { readLibrary } from '@hurrow/core/library';
 import { characterName, qualifiersInWords, valueInWords } from '@hurrow/core/score';
-import { dayLabel } from '@hurrow/core/season';
 import { commonName } from '@hurrow/core/taxon';
 import { MEDIUM_VIEWS, type View } from '@hurrow/core/view';
 import { organsInOrder, SHOWN_BY } from '@hurrow/core/vocabulary';
@@ -35,6 +36,7 @@ import { Working } from '../workers/Working.tsx';
 import styles from './trees.module.css';
 import studentStyles from './student.module.css';
 import ui from '../app/parts.module.css';
+import { dayLabel } from '../language/inWords.ts';
 
 /** The trees of the course on a student's phone: what the instructor has opened of profiles, contrasts, key and recap. */
 export default function Trees({ sitting }: { sitting: Sitting }) {
@@ -54,8 +56,13 @@ function Open({ sitting }: { sitting: Sitting }) {
     [day],
   );
   const ground = useGround(sitting.courseId, view, 'intermediate');
-  if (query.isError) return <Page title="Trees">{messageOf(query.error)}</Page>;
-  if (!ground?.course) return <Page title="Trees">Opening…</Page>;
+  if (query.isError) return <Page title={t`Trees`}>{messageOf(query.error)}</Page>;
+  if (!ground?.course)
+    return (
+      <Page title={t`Trees`}>
+        <Trans>Opening…</Trans>
+      </Page>
+    );
   const opens = (part: Sitting['opens'][number]) => sitting.opens.includes(part);
   return (
     <Routes>
@@ -69,7 +76,14 @@ function Open({ sitting }: { sitting: Sitting }) {
       {opens('lessons') && <Route path="lesson/:setId" element={<Lesson ground={ground} />} />}
       {opens('recap') && <Route path="recap/:setId" element={<Recap ground={ground} />} />}
       {opens('profiles') && <Route path=":taxonId" element={<Tree ground={ground} />} />}
-      <Route path="*" element={<Page title="Trees">This is not open to you now.</Page>} />
+      <Route
+        path="*"
+        element={
+          <Page title={t`Trees`}>
+            <Trans>This is not open to you now.</Trans>
+          </Page>
+        }
+      />
     </Routes>
   );
 }
@@ -88,7 +102,7 @@ function Page({
       <header className={studentStyles['phone-bar']}>
         <h1>{title}</h1>
         <Link className={ui['press']} to={back}>
-          Back
+          <Trans>Back</Trans>
         </Link>
       </header>
       <main className={studentStyles['pad']}>{children}</main>
@@ -99,30 +113,30 @@ function Page({
 function List({ ground, opens }: { ground: Ground; opens(part: Sitting['opens'][number]): boolean }) {
   const { course, profiles } = ground;
   return (
-    <Page title="Trees of the course" back="/">
+    <Page title={t`Trees of the course`} back="/">
       {opens('contrasts') && (
         <Link className={`${ui['press']} ${studentStyles['wide-press']}`} to="/trees/contrast">
-          Two trees side by side
+          <Trans>Two trees side by side</Trans>
         </Link>
       )}
       {opens('keys') && (
         <Link className={`${ui['press']} ${studentStyles['wide-press']}`} to="/trees/key">
-          Walk through a key
+          <Trans>Walk through a key</Trans>
         </Link>
       )}
       {opens('lessons') && (
         <Link className={`${ui['press']} ${studentStyles['wide-press']}`} to="/trees/sort">
-          Sort twelve twigs
+          <Trans>Sort twelve twigs</Trans>
         </Link>
       )}
       {opens('lessons') && (
         <Link className={`${ui['press']} ${studentStyles['wide-press']}`} to="/trees/call">
-          Call what you see
+          <Trans>Call what you see</Trans>
         </Link>
       )}
       {opens('lessons') && (
         <Link className={`${ui['press']} ${studentStyles['wide-press']}`} to="/trees/words">
-          The words we use
+          <Trans>The words we use</Trans>
         </Link>
       )}
       {course!.sets.map((set) => (
@@ -144,8 +158,16 @@ function List({ ground, opens }: { ground: Ground; opens(part: Sitting['opens'][
                 </li>
               ))}
           </ul>
-          {opens('recap') && <Link to={`/trees/recap/${set.id}`}>Recap of {set.title}</Link>}{' '}
-          {opens('lessons') && <Link to={`/trees/lesson/${set.id}`}>Lesson of {set.title}</Link>}
+          {opens('recap') && (
+            <Link to={`/trees/recap/${set.id}`}>
+              <Trans>Recap of {set.title}</Trans>
+            </Link>
+          )}{' '}
+          {opens('lessons') && (
+            <Link to={`/trees/lesson/${set.id}`}>
+              <Trans>Lesson of {set.title}</Trans>
+            </Link>
+          )}
         </section>
       ))}
     </Page>
@@ -168,19 +190,21 @@ function Sort({ ground }: { ground: Ground }) {
   const taxa = useMemo(() => course.sets.flatMap((set) => set.taxa), [course]);
   const hasBag = bagProblem(bag) === undefined;
   return (
-    <Page title="Sort">
+    <Page title={t`Sort`}>
       {hasBag && (
-        <p className={styles['which']} role="group" aria-label="What is sorted">
+        <p className={styles['which']} role="group" aria-label={t`What is sorted`}>
           <button className={ui['press']} aria-pressed={!isReal} onClick={() => setReal(false)}>
-            Drawn twigs
+            <Trans>Drawn twigs</Trans>
           </button>{' '}
           <button className={ui['press']} aria-pressed={isReal} onClick={() => setReal(true)}>
-            Those on the table
+            <Trans>Those on the table</Trans>
           </button>
         </p>
       )}
       {taxa.length < 2 ? (
-        <p>There are no two trees on your list yet.</p>
+        <p>
+          <Trans>There are no two trees on your list yet.</Trans>
+        </p>
       ) : isReal && hasBag ? (
         <OwnTable key="real" ground={ground} from={{ taxa: treesOfBag(bag), real: bag }} where="real" />
       ) : (
@@ -201,7 +225,11 @@ function OwnTable({ ground, from, where }: { ground: Ground; from: LaidFrom; whe
     <>
       <SortTable course={course!} list={list} vocabulary={vocabulary} inUse={inUse} />
       <EarlierTables current={inUse.state.id} onOpen={inUse.open} />
-      {inUse.problem && <p role="status">{inUse.problem} The table stays on this phone.</p>}
+      {inUse.problem && (
+        <p role="status">
+          <Trans>{inUse.problem} The table stays on this phone.</Trans>
+        </p>
+      )}
     </>
   );
 }
@@ -213,7 +241,9 @@ function EarlierTables({ current, onOpen }: { current: string; onOpen(table: Tab
   if (earlier.length === 0) return null;
   return (
     <>
-      <h2>What you have sorted before</h2>
+      <h2>
+        <Trans>What you have sorted before</Trans>
+      </h2>
       <ul className={styles['list']}>
         {earlier.map(({ at, revision: _revision, ...table }) => (
           <li key={table.id}>
@@ -234,7 +264,7 @@ function EarlierTables({ current, onOpen }: { current: string; onOpen(table: Tab
 /** Drawn specimens to call, one character or another. */
 function Call({ ground }: { ground: Ground }) {
   return (
-    <Page title="Call what you see">
+    <Page title={t`Call what you see`}>
       <Callings course={ground.course!} list={ground.setting.list} vocabulary={ground.vocabulary} />
     </Page>
   );
@@ -242,7 +272,7 @@ function Call({ ground }: { ground: Ground }) {
 
 function CallOne({ ground }: { ground: Ground }) {
   return (
-    <Page title="Call what you see" back="/trees/call">
+    <Page title={t`Call what you see`} back="/trees/call">
       <Calling course={ground.course!} list={ground.setting.list} vocabulary={ground.vocabulary} />
     </Page>
   );
@@ -252,7 +282,7 @@ function CallOne({ ground }: { ground: Ground }) {
 function Words({ ground }: { ground: Ground }) {
   const { course, vocabulary, setting } = ground;
   return (
-    <Page title="The words we use">
+    <Page title={t`The words we use`}>
       <Glossary course={course!} list={setting.list} vocabulary={vocabulary} />
     </Page>
   );
@@ -263,9 +293,18 @@ function Lesson({ ground }: { ground: Ground }) {
   const { setId = '' } = useParams();
   const course = ground.course!;
   const query = useQuery(lessonQuery(course.id, setId));
-  if (query.isPending) return <Page title="Lesson">Opening the lesson…</Page>;
+  if (query.isPending)
+    return (
+      <Page title={t`Lesson`}>
+        <Trans>Opening the lesson…</Trans>
+      </Page>
+    );
   if (!query.data)
-    return <Page title="Lesson">This lesson opens with its week. {messageOf(query.error)}</Page>;
+    return (
+      <Page title={t`Lesson`}>
+        <Trans>This lesson opens with its week. {messageOf(query.error)}</Trans>
+      </Page>
+    );
   const { title, week, stops } = query.data;
   const photos = { courseId: course.id, setId, all: query.data.photos, units: course.units };
   return (
@@ -294,7 +333,12 @@ function Tree({ ground }: { ground: Ground }) {
     () => ({ ...setting.view, organs: ['twig', 'bud', 'leaf', 'fruit', 'bark'] }),
     [setting.view],
   );
-  if (!profiled || !course) return <Page title="Trees">No such tree is on your list.</Page>;
+  if (!profiled || !course)
+    return (
+      <Page title={t`Trees`}>
+        <Trans>No such tree is on your list.</Trans>
+      </Page>
+    );
   const { taxon, scores } = profiled;
   return (
     <Page title={commonName(taxon)}>
@@ -309,7 +353,9 @@ function Tree({ ground }: { ground: Ground }) {
         width={362}
         height={330}
       />
-      <p className="quiet">The typical specimen as on {dayLabel(view.day)}, drawn from its scores.</p>
+      <p className="quiet">
+        <Trans>The typical specimen as on {dayLabel(view.day)}, drawn from its scores.</Trans>
+      </p>
       {taxon.memoryAid && <p>{taxon.memoryAid}</p>}
       <Cautions cautions={taxon.cautions} />
       {organsInOrder(course.startsWith).map(({ organ, title }) => {
@@ -347,16 +393,18 @@ function Contrast({ ground }: { ground: Ground }) {
   const chosen = [0, 1].map((i) => profiles.find(({ taxon }) => taxon.id === ids[i]));
   const [a, b] = chosen;
   return (
-    <Page title="Side by side">
+    <Page title={t`Side by side`}>
       <div className={styles['choice']}>
         {[0, 1].map((place) => (
           <select
             key={place}
-            aria-label={`${place === 0 ? 'First' : 'Second'} tree`}
+            aria-label={t`${place === 0 ? t`First` : t`Second`} tree`}
             value={ids[place] ?? ''}
             onChange={(event) => setSearch({ taxa: withTaxonAt(ids, place, event.target.value).join(',') })}
           >
-            <option value="">choose a tree</option>
+            <option value="">
+              <Trans>choose a tree</Trans>
+            </option>
             {setting.list.map(({ taxon }) => (
               <option key={taxon.id} value={taxon.id}>
                 {commonName(taxon)}
@@ -391,8 +439,8 @@ function Key({ ground }: { ground: Ground }) {
     worker.key(ground.asked, { level: 'intermediate', manyLeads: false, banned: [], organs }, progress),
   );
   return (
-    <Page title="Key">
-      <Working work={work} what="Building the key…" />
+    <Page title={t`Key`}>
+      <Working work={work} what={t`Building the key…`} />
       {work.result && (
         <KeyWalk key={round} keyTo={work.result.key} ground={ground} leave={() => setRound(round + 1)} />
       )}
@@ -407,10 +455,15 @@ function Recap({ ground }: { ground: Ground }) {
   const set = course!.sets.find(({ id }) => id === setId);
   const taxa = set?.taxa ?? [];
   const work = useWork(['recap', taxa, ...inputs], (worker) => worker.recap(asked, taxa), taxa.length > 0);
-  if (!set) return <Page title="Recap">There is no such set.</Page>;
+  if (!set)
+    return (
+      <Page title={t`Recap`}>
+        <Trans>There is no such set.</Trans>
+      </Page>
+    );
   return (
-    <Page title={`Recap: ${set.title}`}>
-      <Working work={work} what="Looking for what singles each out…" />
+    <Page title={t`Recap: ${set.title}`}>
+      <Working work={work} what={t`Looking for what singles each out…`} />
       <dl className={styles['marks']}>
         {(work.result ?? []).map((found) => {
           const profiled = profiles.find(({ taxon }) => taxon.id === found.taxonId);
@@ -421,7 +474,7 @@ function Recap({ ground }: { ground: Ground }) {
               <dt>{commonName(profiled.taxon)}</dt>
               <dd>
                 {aid && <>{aid.text} </>}
-                {marks.length ? marks.join('; ') : 'Nothing seen on a cutting singles it out.'}
+                {marks.length ? marks.join('; ') : t`Nothing seen on a cutting singles it out.`}
               </dd>
             </div>
           );

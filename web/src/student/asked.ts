@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { calledOf, UNCALLED, type Answer, type NamingPolicy } from '@hurrow/core/names';
 import type { QuestionKind } from '@hurrow/core/station';
 
@@ -6,9 +7,9 @@ export function fieldOf(
   kind: QuestionKind,
   policy: NamingPolicy,
 ): { part: 'family' | 'genus' | 'said'; label: string } {
-  if (kind === 'family') return { part: 'family', label: 'Family' };
-  if (kind === 'genus') return { part: 'genus', label: policy === 'common' ? 'Kind of tree' : 'Genus' };
-  return { part: 'said', label: 'Your answer, with its unit if it has one' };
+  if (kind === 'family') return { part: 'family', label: t`Family` };
+  if (kind === 'genus') return { part: 'genus', label: policy === 'common' ? t`Kind of tree` : t`Genus` };
+  return { part: 'said', label: t`Your answer, with its unit if it has one` };
 }
 
 /**

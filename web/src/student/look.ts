@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { readKept, writeKept } from '../app/keptText.ts';
 
 /** How a phone's page looks: as paper, for the sun, or for the dark; `system` goes by the phone. */
@@ -5,15 +6,15 @@ export const THEMES = ['system', 'paper', 'daylight', 'dark'] as const;
 export type Theme = (typeof THEMES)[number];
 
 export const THEME_WORDS: Record<Theme, string> = {
-  system: 'as the phone',
-  paper: 'light',
-  daylight: 'in the sun',
-  dark: 'dark',
+  system: t`as the phone`,
+  paper: t`light`,
+  daylight: t`in the sun`,
+  dark: t`dark`,
 };
 
 /** Sizes of everything on the page, as a factor. */
 export const SIZES = [1, 1.15, 1.35] as const;
-export const SIZE_WORDS = ['usual', 'larger', 'largest'] as const;
+export const SIZE_WORDS = [t`usual`, t`larger`, t`largest`] as const;
 
 export interface Look {
   theme: Theme;

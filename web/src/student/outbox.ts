@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { Answer } from '@hurrow/core/names';
 import { ApiError, call, isProblem } from '../app/api.ts';
 import { AnswerStore, type HeldAnswer } from './answerStore.ts';
@@ -215,7 +216,7 @@ export class Outbox {
       problem: this.problem,
       unkept: this.loose.some(({ state }) => state === 'waiting'),
       refused: all.flatMap((item) =>
-        item.state === 'refused' ? [{ item, message: item.message ?? 'It was not taken.' }] : [],
+        item.state === 'refused' ? [{ item, message: item.message ?? t`It was not taken.` }] : [],
       ),
     };
   }

@@ -1,6 +1,6 @@
+import { plural, t } from '@lingui/core/macro';
 import type { OpenQuiz } from '@hurrow/contract/sitting';
 import type { Answer } from '@hurrow/core/names';
-import { counted } from '@hurrow/core/words';
 
 /** Does an answer say nothing at all? */
 export const isEmpty = ({
@@ -52,9 +52,9 @@ export function standingOf(
 export function leftInWords(standings: readonly StationStanding[]): string {
   const answered = standings.filter(({ state }) => state === 'answered').length;
   const again = standings.filter((each) => each.again).length;
-  const back = again > 0 ? `, ${again} to come back to` : '';
-  if (answered === standings.length) return `Every station has an answer${back}.`;
-  return `${answered} of ${standings.length} answered${back}.`;
+  const back = again > 0 ? t`, ${again} to come back to` : '';
+  if (answered === standings.length) return t`Every station has an answer${back}.`;
+  return t`${answered} of ${standings.length} answered${back}.`;
 }
 
 /**
@@ -66,7 +66,7 @@ export function leftInWords(standings: readonly StationStanding[]): string {
 export const whereInWords = ({ written, received }: { written: number; received: number }): string =>
   written === 0
     ? ''
-    : `${counted(written, 'answer')} on this phone, ${received === written ? (written === 1 ? 'received' : 'all received') : `${received} received`}`;
+    : t`${plural(written, { one: '# answer', other: '# answers' })} on this phone, ${received === written ? plural(written, { one: 'received', other: 'all received' }) : t`${received} received`}`;
 
 /**
  * The station that a card's code, or a number typed in its place, leads to; else what is wrong with it.
@@ -81,13 +81,13 @@ export function stationOfCode(
 ): { position: number } | { problem: string } {
   const typed = /^\s*(\d{1,3})\s*$/.exec(text)?.[1];
   const [, quizId, number] = /\/quiz\/([\w-]+)\/(\d{1,3})\/?(?:[?#].*)?$/.exec(text.trim()) ?? [];
-  if (!typed && !number) return { problem: 'This is not the code of a station. Type the station’s number.' };
+  if (!typed && !number) return { problem: t`This is not the code of a station. Type the station’s number.` };
   if (!typed && quizId !== quiz.id)
-    return { problem: 'This card belongs to another quiz. Type the station’s number, or ask.' };
+    return { problem: t`This card belongs to another quiz. Type the station’s number, or ask.` };
   const position = Number(typed ?? number);
   return position >= 1 && position <= quiz.stations.length
     ? { position }
-    : { problem: `This quiz has stations 1 to ${quiz.stations.length}.` };
+    : { problem: t`This quiz has stations 1 to ${quiz.stations.length}.` };
 }
 
 /**

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { ResultRow, SeenRow } from '@hurrow/contract/sitting';
 import type { OwnPlace } from '@hurrow/core/contest';
 import { upperFirst } from '@hurrow/core/words';
@@ -15,11 +16,11 @@ export const pointsInWords = (points: number): string => String(Number(points.to
 export const seenInWords = (seen: readonly SeenRow[]): string[] =>
   seen.map(({ question, said, right, isRight }) => {
     const asked = upperFirst(question);
-    const there = right.map((word) => `“${word}”`).join(' or ');
-    if (said === null) return `${asked}: you left it open; look for ${there}.`;
+    const there = right.map((word) => `“${word}”`).join(t` or `);
+    if (said === null) return t`${asked}: you left it open; look for ${there}.`;
     return isRight
-      ? `${asked}: you saw “${said}”, rightly.`
-      : `${asked}: you saw “${said}”; look for ${there}.`;
+      ? t`${asked}: you saw “${said}”, rightly.`
+      : t`${asked}: you saw “${said}”; look for ${there}.`;
   });
 
 /**
@@ -31,8 +32,8 @@ export const seenInWords = (seen: readonly SeenRow[]): string[] =>
  */
 export const ownPlaceInWords = ({ division, place, of, by, team }: OwnPlace): string =>
   [
-    `You: place ${place} of ${of}${division ? ` in ${division}` : ''}${by ? `, by ${by}` : ''}.`,
-    ...(team ? [`${team.name}: place ${team.place} of ${team.of}.`] : []),
+    t`You: place ${place} of ${of}${division ? t` in ${division}` : ''}${by ? t`, by ${by}` : ''}.`,
+    ...(team ? [t`${team.name}: place ${team.place} of ${team.of}.`] : []),
   ].join(' ');
 
 /** May a student ask about a mark? Until the day that was set, where something is missing and nothing was answered. */

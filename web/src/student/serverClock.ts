@@ -1,3 +1,4 @@
+import { plural, t } from '@lingui/core/macro';
 /**
  * How far the server's clock is ahead of this phone's, in milliseconds: what it said against the middle of the time that asking took
  * (Cristian 1989). Right to half of that time.
@@ -25,6 +26,8 @@ export function clockInWords(ahead: number): string {
   if (off < RIGHT_ENOUGH) return '';
   const hours = off < 55 * 60_000 ? 0 : Math.round(off / 3600_000);
   const much =
-    hours >= 1 ? `${hours === 1 ? 'an hour' : `${hours} hours`}` : `${Math.round(off / 60_000)} minutes`;
-  return `This phone’s clock is ${much} ${ahead > 0 ? 'slow' : 'fast'}. Nothing is lost by it: times are taken from the server.`;
+    hours >= 1
+      ? `${plural(hours, { one: 'an hour', other: '# hours' })}`
+      : t`${Math.round(off / 60_000)} minutes`;
+  return t`This phone’s clock is ${much} ${ahead > 0 ? t`slow` : t`fast`}. Nothing is lost by it: times are taken from the server.`;
 }

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { Sitting } from '@hurrow/contract/sitting';
 import type { TakenStore } from './takenStore.ts';
 
@@ -57,8 +58,8 @@ export async function takeAlong(
  */
 export function alongInWords({ of, here, stuck }: Along): string {
   if (of === 0) return '';
-  if (here === of) return 'Everything is on this phone: it works without a signal.';
+  if (here === of) return t`Everything is on this phone: it works without a signal.`;
   return stuck
-    ? `${here} of ${of} pictures are on this phone. Without a signal the others cannot be seen; they are fetched when there is one.`
-    : `${here} of ${of} pictures are on this phone. Stay in the signal until all are.`;
+    ? t`${here} of ${of} pictures are on this phone. Without a signal the others cannot be seen; they are fetched when there is one.`
+    : t`${here} of ${of} pictures are on this phone. Stay in the signal until all are.`;
 }

@@ -1,6 +1,7 @@
+import { t } from '@lingui/core/macro';
 /** What can be ticked besides characters; the same words are stored. */
-export const WHOLE_LOOK = 'the whole look of it';
-export const GUESS = 'a guess';
+export const WHOLE_LOOK = t`the whole look of it`;
+export const GUESS = t`a guess`;
 const MOST = 3;
 
 /** No more can be ticked: what is ticked can still be taken back, and a guess put in its place. */

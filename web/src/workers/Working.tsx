@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { messageOf } from '../app/api.ts';
 import styles from './working.module.css';
 import { LinkButton } from '../app/parts.tsx';
@@ -14,14 +16,18 @@ export function Working({
     return (
       <p className={styles['working']} role="status">
         <progress value={work.share} max={1} aria-label={what} /> {what}{' '}
-        <LinkButton onClick={work.stop}>Stop</LinkButton>
+        <LinkButton onClick={work.stop}>
+          <Trans>Stop</Trans>
+        </LinkButton>
       </p>
     );
   if (work.result !== undefined) return null;
   return (
     <p className={styles['working']} role="status">
-      {work.error ? messageOf(work.error) : 'Stopped.'}{' '}
-      <LinkButton onClick={work.again}>Work it out</LinkButton>
+      {work.error ? messageOf(work.error) : t`Stopped.`}{' '}
+      <LinkButton onClick={work.again}>
+        <Trans>Work it out</Trans>
+      </LinkButton>
     </p>
   );
 }

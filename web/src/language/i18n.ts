@@ -1,0 +1,19 @@
+import { setupI18n } from '@lingui/core';
+import { compileMessage } from '@lingui/message-utils/compileMessage';
+
+/**
+ * The words of the interface in the language that is spoken. English stands in the source, so that a page never lacks a word; the other
+ * languages are loaded over it (`speak.ts`). What the macros of the source write refers to this.
+ */
+export const i18n = setupI18n({ locale: 'en', messages: { en: {} } });
+
+const read = new Map<string, ReturnType<typeof compileMessage>>();
+
+// A message of the source is read once, however often it is said.
+i18n.setMessagesCompiler((message) => {
+  const held = read.get(message);
+  if (held !== undefined) return held;
+  const made = compileMessage(message);
+  read.set(message, made);
+  return made;
+});

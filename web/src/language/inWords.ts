@@ -1,0 +1,32 @@
+import { dayLabel as englishDay, MONTHS as ENGLISH_MONTHS } from '@hurrow/core/season';
+import { listInWords as englishList, viewInWords as englishView, type View } from '@hurrow/core/view';
+import { i18n } from './i18n.ts';
+import { inTongue } from './inTongue.ts';
+
+const isEnglish = (): boolean => i18n.locale === 'en';
+
+/** The tag by which numbers, days and times are written: that of the language, or for English the one that a page asks for. */
+export const writtenAs = (english: 'en-US' | 'en-GB'): string => (isEnglish() ? english : i18n.locale);
+
+const dated = (format: Intl.DateTimeFormatOptions, day: number): string =>
+  new Intl.DateTimeFormat(i18n.locale, { ...format, timeZone: 'UTC' }).format(Date.UTC(2023, 0, day));
+
+/** A day of the year, 1–365: “15 Oct” for 288. */
+export const dayLabel = (day: number): string =>
+  isEnglish() ? englishDay(day) : dated({ day: 'numeric', month: 'short' }, day);
+
+/** The months, short, as a page is spoken when it opens. */
+export const MONTHS: string[] = isEnglish()
+  ? ENGLISH_MONTHS
+  : ENGLISH_MONTHS.map((_, month) => dated({ month: 'short' }, 15 + Math.round(month * 30.4)));
+
+/** “a, b and c”, or with “or”. */
+export const listInWords = (words: readonly string[], joined: 'and' | 'or' = 'and'): string =>
+  isEnglish()
+    ? englishList(words, joined)
+    : new Intl.ListFormat(i18n.locale, { type: joined === 'and' ? 'conjunction' : 'disjunction' }).format(
+        words,
+      );
+
+/** What is seen, from how near, and by what aids. */
+export const viewInWords = (view: View): string => englishView(view, { say: inTongue, list: listInWords });
