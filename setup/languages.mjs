@@ -1,6 +1,6 @@
 import { spawnSync } from 'node:child_process';
-import { createRequire } from 'node:module';
 import { join } from 'node:path';
+import { getCatalogs } from '@lingui/cli/api';
 import { getConfig } from '@lingui/conf';
 import { compileMessage } from '@lingui/message-utils/compileMessage';
 import { catalogue } from './words.mjs';
@@ -8,7 +8,6 @@ import { catalogue } from './words.mjs';
 // The words of the interface as its source says them, written into the file of each other language with what is translated already.
 // “check” writes nothing, and fails where a word is missing, is said no more, or lost what it names on the way.
 const ROOT = join(import.meta.dirname, '..');
-const require = createRequire(import.meta.url);
 
 /** What a message names: its arguments and its elements, as `{who}` and `<0>`. */
 function namedBy(message) {
@@ -26,7 +25,6 @@ function namedBy(message) {
 }
 
 async function check() {
-  const { getCatalogs } = require('@lingui/cli/api');
   const config = getConfig({ cwd: ROOT });
   const [catalog] = await getCatalogs(config);
   const said = await catalog.collect();
@@ -50,8 +48,5 @@ async function check() {
 if (process.argv[2] === 'check') await check();
 else
   process.exit(
-    spawnSync(process.execPath, [require.resolve('@lingui/cli/dist/lingui.js'), 'extract', '--clean'], {
-      cwd: ROOT,
-      stdio: 'inherit',
-    }).status ?? 1,
+    spawnSync('npx', ['lingui', 'extract', '--clean'], { cwd: ROOT, stdio: 'inherit' }).status ?? 1,
   );

@@ -1,6 +1,7 @@
 import { NEEDS, type Need } from '@hurrow/core/station';
 import Joi from 'joi';
 import { isoDate } from './day.ts';
+import { LANGUAGE_TAG } from './library.ts';
 import type { MarkingPolicy } from '@hurrow/core/names';
 import { NAMING_POLICIES } from '@hurrow/core/names';
 import { TEACHING_STARTS, type TeachingStart } from '@hurrow/core/vocabulary';
@@ -39,6 +40,8 @@ export interface CourseBody {
   seesSlips?: boolean;
   /** In practice it is asked now and then what a tree was named by. */
   asksInPractice?: boolean;
+  /** The language in which the course says common names, a tag of BCP 47; null for that of the library. */
+  namesIn?: string | null;
 }
 
 /** A course as it stands. */
@@ -51,6 +54,7 @@ export interface Course extends CourseBody {
   closedWeeks: number[];
   seesSlips: boolean;
   asksInPractice: boolean;
+  namesIn: string | null;
 }
 
 /** A part of the taught list. */
@@ -112,6 +116,7 @@ export const courseSchema = Joi.object<CourseBody>({
   closedWeeks: Joi.array().items(Joi.number().integer().min(1).max(60)).unique().default([]),
   seesSlips: Joi.boolean().default(false),
   asksInPractice: Joi.boolean().default(true),
+  namesIn: Joi.string().pattern(LANGUAGE_TAG).allow(null).default(null),
 });
 
 export interface SetBody {

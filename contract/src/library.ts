@@ -22,6 +22,9 @@ const arc = Joi.object({
 });
 const words = (max = 200) => Joi.string().trim().allow('').max(max);
 
+/** A tag of BCP 47: a language, with a script or a country where it needs one. */
+export const LANGUAGE_TAG = /^[a-z]{2,3}(-[A-Z][a-z]{3})?(-[A-Z]{2})?$/;
+
 export const taxonSchema = Joi.object<TaxonBody>({
   rank: Joi.string().valid('species', 'subspecies', 'variety', 'genus', 'group').default('species'),
   genus: Joi.string()
@@ -41,6 +44,13 @@ export const taxonSchema = Joi.object<TaxonBody>({
   familyCommon: words(60),
   olderFamilies: Joi.array().items(Joi.string().trim().max(60)),
   commonNames: Joi.array().items(Joi.string().trim().max(80)).required().label('Common names'),
+  namesIn: Joi.object()
+    .pattern(
+      Joi.string().pattern(LANGUAGE_TAG),
+      Joi.array().items(Joi.string().trim().max(80)).min(1).label('Names in another language'),
+    )
+    .label('Names in other languages')
+    .messages({ 'object.unknown': 'A language is named by its tag, such as de, fr or pt-BR' }),
   synonyms: Joi.array().items(Joi.string().trim().max(120)).required().label('Synonyms'),
   meaning: words(500),
   calendar: Joi.object(

@@ -3,6 +3,7 @@ import type { Key } from '@hurrow/core/key';
 import type { Audience, UnitSystem } from '@hurrow/core/score';
 import type { View } from '@hurrow/core/view';
 import { endpoint, STAFF, type Sent } from './endpoint.ts';
+import { LANGUAGE_TAG } from './library.ts';
 import { datedViewSchema, keySchema } from './lookalikes.ts';
 
 export type Paper = 'a4' | 'letter';
@@ -26,6 +27,8 @@ interface PrintQuery {
   audience: Audience;
   units: UnitSystem;
   ink: 'color' | 'black';
+  /** The language of common names, a tag of BCP 47; that of the library where it is left out. */
+  names?: string;
 }
 
 interface ContrastBody {
@@ -84,6 +87,7 @@ export const species = endpoint<{ query: PrintQuery; params: { kind: 'profile' |
       audience: Joi.string().valid('technical', 'plain').default('technical'),
       units: Joi.string().valid('metric', 'imperial').default('metric'),
       ink: Joi.string().valid('color', 'black').default('color'),
+      names: Joi.string().pattern(LANGUAGE_TAG),
     }),
   },
 );

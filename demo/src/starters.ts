@@ -35,7 +35,7 @@ interface StarterFile {
 }
 
 const SOURCE = 'starter';
-const ABOUT: readonly string[] = ['like', 'names', 'aid', 'calendar', 'cautions'];
+const ABOUT: readonly string[] = ['like', 'names', 'german', 'aid', 'calendar', 'cautions'];
 
 /** The starter libraries: the second flora, and the trees of the demo without the demo's own field notes. */
 export const starters = (): Starter[] => [
@@ -110,6 +110,7 @@ function readTree(tree: Tree, bases: Record<string, Organs>): TaxonStatements {
     family,
     familyCommon,
     commonNames: listed(common),
+    ...(typeof tree['german'] === 'string' ? { namesIn: { de: listed(tree['german']) } } : {}),
     synonyms: listed(synonyms),
     memoryAid: tree.aid,
     calendar: calendarOf(

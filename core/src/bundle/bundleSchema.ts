@@ -111,6 +111,7 @@ export const BUNDLE_SCHEMA = {
         familyCommon: text,
         olderFamilies: texts,
         commonNames: texts,
+        namesIn: { type: 'object', additionalProperties: texts },
         synonyms: texts,
         meaning: text,
         calendar: {
@@ -132,6 +133,7 @@ export const BUNDLE_SCHEMA = {
         'authority',
         'familyCommon',
         'olderFamilies',
+        'namesIn',
         'meaning',
         'memoryAid',
         'fact',

@@ -9,6 +9,7 @@ import {
   type Score,
   type StateFrequency,
 } from '../score/index.ts';
+import type { Taxon } from '../taxon/index.ts';
 import { QUALIFIER_NAMES, type Character, type Vocabulary } from '../vocabulary/index.ts';
 import { SDD_MEASURES, type SddContent } from './sdd.ts';
 
@@ -95,6 +96,18 @@ interface KnownCharacter {
   states: Map<string, string>;
 }
 
+/** Common names as a file has them: those of its own language, or of none, and those of others by their tags. */
+function namesByLanguage(labels: readonly Node[], own: string): Pick<Taxon, 'commonNames' | 'namesIn'> {
+  const commonNames: string[] = [];
+  const namesIn: Record<string, string[]> = {};
+  for (const label of labels) {
+    const tag = inside(label, '@_lang');
+    if (typeof tag !== 'string' || tag === own) commonNames.push(textOf(label));
+    else (namesIn[tag] ??= []).push(textOf(label));
+  }
+  return { commonNames, ...(Object.keys(namesIn).length > 0 ? { namesIn } : {}) };
+}
+
 function readDataset(dataset: Node, vocabulary: Vocabulary, into: ReadSdd): void {
   for (const part of Object.keys(dataset))
     if (!part.startsWith('@_') && !TAKEN.has(part)) into.ignored.push(`${part} is not read.`);
@@ -114,7 +127,10 @@ function readDataset(dataset: Node, vocabulary: Vocabulary, into: ReadSdd): void
       taxon: {
         id: idOf(node).replace(/^t\./, ''),
         name: textOf(latin),
-        commonNames: labels.filter((other) => other !== latin).map(textOf),
+        ...namesByLanguage(
+          labels.filter((other) => other !== latin),
+          String(inside(dataset, '@_lang') ?? 'en'),
+        ),
         ...(authority ? { authority } : {}),
       },
       scores: [],

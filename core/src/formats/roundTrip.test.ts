@@ -130,6 +130,10 @@ const taxon: fc.Arbitrary<Omit<Taxon, 'id'>> = fc.record(
     authority: words,
     family: fc.stringMatching(/^[A-Z][a-z]{2,7}aceae$/),
     commonNames: fc.array(fc.stringMatching(/^[A-Za-zé][a-zé'-]{1,7}( [a-z&<]{1,7})?$/), { maxLength: 3 }),
+    namesIn: fc.constantFrom<Taxon['namesIn']>(
+      { de: ['Rot-Ahorn', 'Sumpf-Ahorn'] },
+      { fr: ['érable'], 'pt-BR': ['bordo'] },
+    ),
     synonyms: fc.array(fc.stringMatching(/^[A-Z][a-z]{2,6} [a-z]{2,6}$/), { maxLength: 2 }),
     meaning: words,
     calendar: fc.constant({ leaves: [{ from: 120, to: 290 }] }),
@@ -271,6 +275,7 @@ test('CSV of taxa × characters: one source comes back equal but for what a cell
         if (!wrong)
           expect(flags(back.scores)).toEqual(flags(said.filter((score) => score.sourceId === 'manual')));
         expect(back.taxon.family).toBe(one.family);
+        expect(back.taxon.namesIn).toEqual(one.namesIn);
       }
     }),
     { numRuns: 60 },
@@ -291,6 +296,7 @@ test('SDD: names, sources and scores come back equal', () => {
           id: one.id,
           name: scientificName(one),
           commonNames: one.commonNames,
+          ...(one.namesIn ? { namesIn: one.namesIn } : {}),
           ...(one.authority ? { authority: one.authority } : {}),
         });
         expect(asSet(back.scores)).toEqual(asSet(said.filter((score) => score.value.kind !== 'months')));

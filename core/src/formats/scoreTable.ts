@@ -9,7 +9,7 @@ import {
   type Score,
 } from '../score/index.ts';
 import { arcsAsText, CALENDAR_PARTS } from '../season/index.ts';
-import { scientificName, type Taxon } from '../taxon/index.ts';
+import { languagesOf, scientificName, type Taxon } from '../taxon/index.ts';
 import type { Vocabulary } from '../vocabulary/index.ts';
 import { normaliseName } from '../names/fold.ts';
 import { cell, dateInstead, readTable, withPoint, writeTable, type RowProblem } from './table.ts';
@@ -196,15 +196,22 @@ export function writeTaxonTable(
   const columns = [...new Set(said.flatMap(({ scores }) => scores.map(columnOf)))].sort(
     (a, b) => order.indexOf(a.split(' ')[0]!) - order.indexOf(b.split(' ')[0]!) || a.localeCompare(b),
   );
+  const languages = languagesOf(taxa);
   const months = CALENDAR_PARTS.filter((part) => taxa.some(({ taxon }) => taxon.calendar[part]?.length));
   return writeTable(
-    [...NAMES.map(([title]) => title), ...months.map((part) => `calendar.${part}`), ...columns],
+    [
+      ...NAMES.map(([title]) => title),
+      ...languages.map((tag) => `common names [${tag}]`),
+      ...months.map((part) => `calendar.${part}`),
+      ...columns,
+    ],
     said.map(({ taxon, scores }) => {
       const cells = new Map(
         scores.map((score) => [columnOf(score), asTyped(score.value, vocabulary.get(score.characterId)!)]),
       );
       return [
         ...NAMES.map(([, of]) => of(taxon)),
+        ...languages.map((tag) => (taxon.namesIn?.[tag] ?? []).join('; ')),
         ...months.map((part) => arcsAsText(taxon.calendar[part] ?? [])),
         ...columns.map((column) => cells.get(column) ?? ''),
       ];

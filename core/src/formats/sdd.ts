@@ -20,7 +20,10 @@ export const SDD_MEASURES = {
 export interface SddContent {
   name: string;
   sources: Source[];
-  taxa: { taxon: Pick<Taxon, 'id' | 'authority' | 'commonNames'> & { name: string }; scores: Score[] }[];
+  taxa: {
+    taxon: Pick<Taxon, 'id' | 'authority' | 'commonNames' | 'namesIn'> & { name: string };
+    scores: Score[];
+  }[];
 }
 
 const label = (text: string, lang = 'en') => ({ Label: { '@_xml:lang': lang, '#text': text } });
@@ -62,6 +65,9 @@ export function writeSdd(
               Label: [
                 { '@_xml:lang': 'la', '#text': scientificName(taxon) },
                 ...taxon.commonNames.map((name) => ({ '@_xml:lang': 'en', '#text': name })),
+                ...Object.entries(taxon.namesIn ?? {}).flatMap(([tag, names]) =>
+                  names.map((name) => ({ '@_xml:lang': tag, '#text': name })),
+                ),
               ],
             },
             ...(taxon.authority ? { Authorship: { Simple: taxon.authority } } : {}),

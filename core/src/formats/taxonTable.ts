@@ -3,7 +3,15 @@ import { checkScores, parseScore, type Qualifiers, type Score } from '../score/i
 import { CALENDAR_PARTS, parseArcs, type Calendar } from '../season/index.ts';
 import type { Taxon } from '../taxon/index.ts';
 import type { Character, Vocabulary } from '../vocabulary/index.ts';
-import { cell, columnKey, dateInstead, readTable, withPoint, type RowProblem } from './table.ts';
+import {
+  cell,
+  columnKey,
+  dateInstead,
+  readTable,
+  withPoint,
+  type RowProblem,
+  type TableRow,
+} from './table.ts';
 
 export interface TaxonRow {
   line: number;
@@ -43,11 +51,13 @@ export function readTaxonTable(csv: string, vocabulary: Vocabulary, sourceId: st
     const character = name && !nameKeys.has(columnKey(column)) ? characterNamed(name, vocabulary) : undefined;
     return character ? [{ column, character, qualifiers: readQualifiers(qualifiers) }] : [];
   });
+  const languages = languageColumns(table.value.columns);
   const calendarColumns = CALENDAR_PARTS.map((part) => ({ part, column: `calendar.${part}` }));
   const known = new Set([
     ...nameKeys,
     ...characters.map(({ column }) => columnKey(column)),
     ...calendarColumns.map(({ column }) => columnKey(column)),
+    ...languages.map(({ column }) => columnKey(column)),
   ]);
   const problems: RowProblem[] = [];
   const rows: TaxonRow[] = [];
@@ -89,7 +99,12 @@ export function readTaxonTable(csv: string, vocabulary: Vocabulary, sourceId: st
     const refusedIds = new Set(wrong.map((problem) => problem.characterId));
     rows.push({
       line: row.line,
-      taxon: { ...namesOf(row.cells, name, genus, rest), calendar, cautions: [] },
+      taxon: {
+        ...namesOf(row.cells, name, genus, rest),
+        ...namesInOf(row, languages),
+        calendar,
+        cautions: [],
+      },
       scores: scores.filter((score) => !refusedIds.has(score.characterId)),
     });
   }
@@ -100,13 +115,34 @@ export function readTaxonTable(csv: string, vocabulary: Vocabulary, sourceId: st
   });
 }
 
+interface LanguageColumn {
+  column: string;
+  tag: string;
+}
+
+/** Columns with common names in other languages, as “common names [de]”. */
+const languageColumns = (columns: readonly string[]): LanguageColumn[] =>
+  columns.flatMap((column) => {
+    const [, tag] = /^common names? \[([a-z]{2,3}(?:-[a-z]{2,4})*)\]$/i.exec(column.trim()) ?? [];
+    return tag ? [{ column, tag: Intl.getCanonicalLocales(tag)[0]! }] : [];
+  });
+
+function namesInOf(row: TableRow, languages: readonly LanguageColumn[]): Pick<Taxon, 'namesIn'> {
+  const said = languages
+    .map(({ column, tag }): [string, string[]] => [tag, list(cell(row, column))])
+    .filter(([, names]) => names.length > 0);
+  return said.length > 0 ? { namesIn: Object.fromEntries(said) } : {};
+}
+
+/** Names in one cell, with commas or semicolons. */
+const list = (text: string): string[] =>
+  text
+    .split(/[;,]/)
+    .map((part) => part.trim())
+    .filter(Boolean);
+
 function namesOf(cells: Record<string, string>, name: string, genus: string, rest: string[]) {
   const get = (column: string) => cells[columnKey(column)] ?? '';
-  const list = (text: string) =>
-    text
-      .split(/[;,]/)
-      .map((part) => part.trim())
-      .filter(Boolean);
   const infra = /\b(subsp|ssp|var)\.?\s+(\S+)/.exec(name);
   const optional = Object.fromEntries(
     Object.entries({

@@ -1,4 +1,5 @@
 export * from './disagreements.ts';
 export * from './library.ts';
+export * from './namedIn.ts';
 export * from './readLibrary.ts';
 export * from './search.ts';

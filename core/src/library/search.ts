@@ -55,7 +55,11 @@ export function searchIndex(profiles: readonly ProfiledTaxon[], vocabulary: Voca
       place,
       WEIGHT.name,
     );
-    add([...taxon.commonNames, ...taxon.synonyms].join(' '), place, WEIGHT.otherName);
+    add(
+      [...taxon.commonNames, ...Object.values(taxon.namesIn ?? {}).flat(), ...taxon.synonyms].join(' '),
+      place,
+      WEIGHT.otherName,
+    );
     add(
       [taxon.family, taxon.familyCommon ?? '', ...(taxon.olderFamilies ?? [])].join(' '),
       place,

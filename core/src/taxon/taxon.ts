@@ -42,6 +42,8 @@ export interface TaxonNames {
   olderFamilies?: string[];
   /** The first is the preferred one. */
   commonNames: string[];
+  /** Common names in other languages, by tags of BCP 47; the first of each is the preferred one. */
+  namesIn?: Record<string, string[]>;
   synonyms: string[];
   /** What the words of the name mean. */
   meaning?: string;
@@ -88,6 +90,31 @@ export function scientificName(names: TaxonNames): string {
   if (!names.infraEpithet) return binomial;
   return `${binomial} ${names.rank === 'variety' ? 'var.' : 'subsp.'} ${names.infraEpithet}`;
 }
+
+/**
+ * A taxon as it is called in a language: the names of that language first, those of the library after them.
+ *
+ * @param language a tag of BCP 47, as `namesIn` has it
+ * @example
+ * taxonNamedIn({ commonNames: ['grand fir'], namesIn: { de: ['Küsten-Tanne'] }, … }, 'de').commonNames;
+ * // ['Küsten-Tanne', 'grand fir']
+ */
+export function taxonNamedIn<T extends Pick<TaxonNames, 'commonNames' | 'namesIn'>>(
+  taxon: T,
+  language: string,
+): T {
+  const names = taxon.namesIn?.[language];
+  return names?.length ? { ...taxon, commonNames: [...names, ...taxon.commonNames] } : taxon;
+}
+
+/**
+ * The languages in which some taxa have common names besides that of their library, in the order of their tags.
+ *
+ * @example
+ * languagesOf(library.taxa); // ['de', 'fr']
+ */
+export const languagesOf = (taxa: readonly { taxon: Pick<TaxonNames, 'namesIn'> }[]): string[] =>
+  [...new Set(taxa.flatMap(({ taxon }) => Object.keys(taxon.namesIn ?? {})))].sort();
 
 /** The preferred common name, or the scientific one where there is none. */
 export const commonName = (names: TaxonNames): string => names.commonNames[0] ?? scientificName(names);

@@ -5,7 +5,7 @@ import type { Need } from '@hurrow/core/station';
 
 const COLUMNS = `id, name, code, to_char(starts_on, 'YYYY-MM-DD') as "startsOn", weeks, audience, units, marking, latitude, longitude, elevation,
   starts_with as "startsWith", opens, closed_weeks as "closedWeeks", sees_slips as "seesSlips",
-  asks_in_practice as "asksInPractice"`;
+  asks_in_practice as "asksInPractice", names_in as "namesIn"`;
 
 export const courses = (db: Db) =>
   db.query<Course>(`select ${COLUMNS} from course order by created_at, course.starts_on`);
@@ -24,15 +24,15 @@ export const coursesBefore = (db: Db, id: string) =>
 
 export const addCourse = (db: Db, id: string, libraryId: string, code: string, body: CourseBody) =>
   db.query(
-    `insert into course (id, library_id, code, name, starts_on, weeks, audience, units, marking, latitude, longitude, elevation, starts_with, opens, closed_weeks, sees_slips, asks_in_practice)
-     values ($1, $2, $3, $4, $5::date, $6, $7, $8, $9::jsonb, $10, $11, $12, $13, $14::jsonb, $15::jsonb, $16, $17)`,
+    `insert into course (id, library_id, code, name, starts_on, weeks, audience, units, marking, latitude, longitude, elevation, starts_with, opens, closed_weeks, sees_slips, asks_in_practice, names_in)
+     values ($1, $2, $3, $4, $5::date, $6, $7, $8, $9::jsonb, $10, $11, $12, $13, $14::jsonb, $15::jsonb, $16, $17, $18)`,
     [id, libraryId, code, ...columnsOf(body)],
   );
 
 export const updateCourse = (db: Db, id: string, body: CourseBody) =>
   db.query(
     `update course set name = $2, starts_on = $3::date, weeks = $4, audience = $5, units = $6, marking = $7::jsonb,
-            latitude = $8, longitude = $9, elevation = $10, starts_with = $11, opens = $12::jsonb, closed_weeks = $13::jsonb, sees_slips = $14, asks_in_practice = $15 where id = $1`,
+            latitude = $8, longitude = $9, elevation = $10, starts_with = $11, opens = $12::jsonb, closed_weeks = $13::jsonb, sees_slips = $14, asks_in_practice = $15, names_in = $16 where id = $1`,
     [id, ...columnsOf(body)],
   );
 
@@ -51,6 +51,7 @@ const columnsOf = (body: CourseBody) => [
   JSON.stringify(body.closedWeeks ?? []),
   body.seesSlips ?? false,
   body.asksInPractice ?? true,
+  body.namesIn ?? null,
 ];
 
 export const codeTaken = async (db: Db, code: string) =>

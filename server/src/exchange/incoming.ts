@@ -155,7 +155,12 @@ function readRanges(text: string): Outcome<Incoming> {
  * it stands as incertae sedis until someone enters it.
  */
 function namedOnly(
-  { name, authority, commonNames }: { name: string; authority?: string; commonNames: string[] },
+  {
+    name,
+    authority,
+    commonNames,
+    namesIn,
+  }: Pick<TaxonBody, 'authority' | 'commonNames' | 'namesIn'> & { name: string },
   library: LibraryAtRevision,
 ): { taxon?: TaxonBody } {
   const [, genus, cross, epithet] = /^([A-Z][\p{L}-]+)\s+(×\s*)?([a-z-]+)/u.exec(name) ?? [];
@@ -168,6 +173,7 @@ function namedOnly(
       epithet,
       family,
       commonNames,
+      ...(namesIn ? { namesIn } : {}),
       synonyms: [],
       calendar: {},
       cautions: [],

@@ -1,5 +1,6 @@
-import { readLibrary, type ReadLibrary } from '@hurrow/core/library';
+import { namedIn, readLibrary, type ReadLibrary } from '@hurrow/core/library';
 import { notFound } from '../api/problem.ts';
+import type { Course } from '@hurrow/contract/courses';
 import type { Db } from '../db/index.ts';
 import * as queries from './queries.ts';
 import { libraryAt, type LibraryAtRevision } from './store.ts';
@@ -31,6 +32,16 @@ export async function committedLibrary(db: Db, revision?: number): Promise<ReadL
   held.set(key, found);
   for (const oldest of held.keys()) if (held.size > KEPT) held.delete(oldest);
   return readLibrary(found);
+}
+
+/** The library as a course says its trees: with the common names of the language that it chose before those of the library. */
+export async function libraryOf(
+  db: Db,
+  course: Pick<Course, 'namesIn'>,
+  revision?: number,
+): Promise<ReadLibrary<LibraryAtRevision>> {
+  const { library } = await committedLibrary(db, revision);
+  return readLibrary(namedIn(library, course.namesIn));
 }
 
 /** Forgets what was read, after another store was put in the place of this one: its revisions have the same numbers. */

@@ -5,14 +5,14 @@ import { course as courseNow, sets } from '../courses/queries.ts';
 import type { Db } from '../db/index.ts';
 import { type SureWay } from '@hurrow/contract/lookalikes';
 import { recordNow } from '../library/records.ts';
-import { committedLibrary } from '../library/committed.ts';
+import { libraryOf } from '../library/committed.ts';
 import { printed } from './printed.ts';
 
 /** The library and how a course wants it put: its words, units, list and site. */
 async function settingOf(db: Db, courseId: string) {
-  const read = await committedLibrary(db);
-  const { library, vocabulary } = read;
   const course = await courseNow(db, courseId);
+  const read = await libraryOf(db, course ?? { namesIn: null });
+  const { library, vocabulary } = read;
   const taught = new Set(course ? (await sets(db, course.id)).flatMap((set) => set.taxa) : []);
   return {
     read,

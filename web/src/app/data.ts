@@ -2,8 +2,9 @@ import { unpackAnswers } from '@hurrow/contract/packedAnswers';
 import type { Course } from '@hurrow/contract/courses';
 import { queryOptions, useQuery } from '@tanstack/react-query';
 import { useCallback, useMemo } from 'react';
+import { useParams } from 'react-router';
 import type { ProfiledTaxon } from '@hurrow/core/evidence';
-import { readLibrary, vocabularyOfLibrary, type Library } from '@hurrow/core/library';
+import { namedIn, readLibrary, vocabularyOfLibrary, type Library } from '@hurrow/core/library';
 import { hopkinsDelay, shiftCalendar, type Calendar } from '@hurrow/core/season';
 import { BUILT_IN, type Vocabulary } from '@hurrow/core/vocabulary';
 import { call } from './api.ts';
@@ -54,13 +55,25 @@ export const confusionsQuery = (id: string) =>
     enabled: id !== '-',
   });
 
+/** The language in which the course of this page says common names; null for that of the library, and where there is no course. */
+export const useNamesIn = (): string | null =>
+  useQuery(courseQuery(useParams()['courseId'] ?? '-')).data?.namesIn ?? null;
+
 /**
- * The library with its adopted scores, each worked out once for all who ask; retired taxa are left out of `profiles` and kept in `every`.
- * `profileOf` finds a taxon by its id.
+ * The library with its adopted scores, each worked out once for all who ask, its trees called as the course of the page calls them; retired
+ * taxa are left out of `profiles` and kept in `every`. `profileOf` finds a taxon by its id.
  */
 export function useLibrary(revision?: number) {
+  const namesIn = useNamesIn();
+  return useLibraryIn(namesIn, revision);
+}
+
+/** The library as it is written, whatever a course calls its trees: what is edited. */
+export const useLibraryAsWritten = () => useLibraryIn(null);
+
+function useLibraryIn(namesIn: string | null, revision?: number) {
   const query = useQuery(libraryQuery(revision));
-  const library = query.data;
+  const library = query.data && namedIn(query.data, namesIn);
   const read = library && readLibrary(library);
   const every = read?.profiles ?? NONE;
   const profiles = useMemo(() => every.filter(({ taxon }) => !taxon.retired), [every]);

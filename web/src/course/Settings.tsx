@@ -8,7 +8,9 @@ import { useNavigate } from 'react-router';
 import { DEFAULT_MARKING, NAMING_POLICIES, POLICY_TITLES, type MarkingPolicy } from '@hurrow/core/names';
 import { distanceTo, type Range } from '@hurrow/core/range';
 import { call } from '../app/api.ts';
-import { libraryQuery } from '../app/data.ts';
+import { libraryQuery, useLibraryAsWritten } from '../app/data.ts';
+import { languageName } from '../species/namesIn.ts';
+import { languagesOf } from '@hurrow/core/taxon';
 import { PlaceFields } from '../app/PlaceFields.tsx';
 import { useMayChange } from '../app/mayChange.ts';
 import { sessionQuery } from '../app/session.ts';
@@ -54,6 +56,7 @@ export default function Settings({ course }: { course: WholeCourse | undefined }
         closedWeeks: course.closedWeeks,
         seesSlips: course.seesSlips,
         asksInPractice: course.asksInPractice,
+        namesIn: course.namesIn,
         place: writtenPlace(course),
       }
     : {
@@ -68,6 +71,7 @@ export default function Settings({ course }: { course: WholeCourse | undefined }
         closedWeeks: [],
         seesSlips: false,
         asksInPractice: true,
+        namesIn: null,
         place: writtenPlace(library!.reference),
       };
   return (
@@ -280,7 +284,33 @@ function Words({ draft, set }: PartProps) {
         </select>
         .
       </p>
+      <NamesIn namesIn={draft.namesIn} onChange={(namesIn) => set('namesIn', namesIn)} />
     </section>
+  );
+}
+
+/** The language of common names, where the library has them in another than its own. */
+function NamesIn({ namesIn, onChange }: { namesIn: string | null; onChange(namesIn: string | null): void }) {
+  const { library } = useLibraryAsWritten();
+  const tags = [...new Set([...(library ? languagesOf(library.taxa) : []), ...(namesIn ? [namesIn] : [])])];
+  if (tags.length === 0) return null;
+  return (
+    <p>
+      <Trans>Common names are</Trans>{' '}
+      <select
+        aria-label={t`Common names are in`}
+        value={namesIn ?? ''}
+        onChange={({ target }) => onChange(target.value || null)}
+      >
+        <option value="">{t`those of the library`}</option>
+        {tags.map((tag) => (
+          <option key={tag} value={tag}>
+            {t`those in ${languageName(tag)}`}
+          </option>
+        ))}
+      </select>
+      ; <Trans>those of the library are right answers still.</Trans>
+    </p>
   );
 }
 
@@ -289,11 +319,11 @@ function Naming({ marking, onChange }: { marking: MarkingPolicy; onChange(markin
   const { policy, points } = marking;
   const parts: [keyof MarkingPolicy['points'], string][] =
     policy === 'common'
-      ? [['name', 'name']]
+      ? [['name', t`name`]]
       : [
-          ['genus', 'genus'],
-          ...(policy === 'genus' ? [] : [['epithet', 'epithet'] as ['epithet', string]]),
-          ...(policy === 'binomialFamily' ? [['family', 'family'] as ['family', string]] : []),
+          ['genus', t`genus`],
+          ...(policy === 'genus' ? [] : [['epithet', t`epithet`] as ['epithet', string]]),
+          ...(policy === 'binomialFamily' ? [['family', t`family`] as ['family', string]] : []),
         ];
   return (
     <section>

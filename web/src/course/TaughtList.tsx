@@ -4,7 +4,7 @@ import type { WholeCourse } from '@hurrow/contract/courses';
 import { App, Button, Input, InputNumber, Select } from 'antd';
 import { commonName, scientificName } from '@hurrow/core/taxon';
 import { call } from '../app/api.ts';
-import { useLibrary } from '../app/data.ts';
+import { useLibrary, useNamesIn } from '../app/data.ts';
 import { BroughtBack } from '../drafts/BroughtBack.tsx';
 import styles from './taughtList.module.css';
 import { LinkButton, Problem } from '../app/parts.tsx';
@@ -77,6 +77,8 @@ export default function TaughtList({ course }: { course: WholeCourse }) {
 
 /** How a list is made, and its cards to print. */
 function ListHead({ listed, units }: { listed: readonly string[]; units: WholeCourse['units'] }) {
+  const namesIn = useNamesIn();
+  const names = namesIn ? `&names=${namesIn}` : '';
   return (
     <p className="quiet">
       <Trans>About five species a set, easy splits first. The order here is the teaching order.</Trans>
@@ -89,7 +91,7 @@ function ListHead({ listed, units }: { listed: readonly string[]; units: WholeCo
               <span key={paper}>
                 {i > 0 && ' · '}
                 <a
-                  href={`/api/prints/cards.pdf?paper=${paper}&units=${units}&taxa=${listed.join(',')}`}
+                  href={`/api/prints/cards.pdf?paper=${paper}&units=${units}&taxa=${listed.join(',')}${names}`}
                   target="_blank"
                   rel="noreferrer"
                 >

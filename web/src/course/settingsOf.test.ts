@@ -19,6 +19,7 @@ const course: WholeCourse = {
   closedWeeks: [5],
   seesSlips: false,
   asksInPractice: true,
+  namesIn: null,
   sets: [],
   students: [],
   quizzes: [],

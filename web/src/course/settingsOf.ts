@@ -15,6 +15,7 @@ const SETTINGS = [
   'closedWeeks',
   'seesSlips',
   'asksInPractice',
+  'namesIn',
 ] as const satisfies readonly (keyof CourseBody)[];
 
 /** The settings of a course as they are sent to be changed: none of what it only says of itself. */

@@ -7,7 +7,7 @@ import { useNavigate } from 'react-router';
 import type { MeasureSettings, Score } from '@hurrow/core/score';
 import { commonName, scientificName, type Taxon } from '@hurrow/core/taxon';
 import { ORGANS, type Vocabulary } from '@hurrow/core/vocabulary';
-import { courseQuery, useLibrary } from '../app/data.ts';
+import { courseQuery, useLibraryAsWritten } from '../app/data.ts';
 import { BroughtBack } from '../drafts/BroughtBack.tsx';
 import { CalendarFields } from './CalendarFields.tsx';
 import { CautionFields } from './CautionFields.tsx';
@@ -24,7 +24,7 @@ import speciesStyles from './species.module.css';
 
 /** Names, calendar and scores of one species from one source. What was typed stays until it is saved or given up. */
 export function Editor({ courseId, taxonId }: { courseId: string; taxonId: string | undefined }) {
-  const { library, vocabulary } = useLibrary();
+  const { library, vocabulary } = useLibraryAsWritten();
   const course = useQuery(courseQuery(courseId)).data;
   const held = taxonId ? library?.taxa.find(({ taxon }) => taxon.id === taxonId) : undefined;
   if (!library || (taxonId && !held))
@@ -149,7 +149,7 @@ function SourceLine({
   vocabulary: Vocabulary;
   self: string | undefined;
 }) {
-  const { profiles } = useLibrary();
+  const { profiles } = useLibraryAsWritten();
   const { edits, setEdits, entries } = editing;
   return (
     <fieldset>

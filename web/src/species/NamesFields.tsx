@@ -1,4 +1,6 @@
 import { t } from '@lingui/core/macro';
+import { names } from './editing.ts';
+import { NamesInFields } from './NamesInFields.tsx';
 import { inTongue } from '../language/inTongue.ts';
 import { Trans } from '@lingui/react/macro';
 import { Input, type InputRef } from 'antd';
@@ -61,6 +63,7 @@ export function NamesFields({ draft, set, isNew }: { draft: TaxonFields; set: Se
             />
           ),
         )}
+        <NamesInFields namesIn={draft.namesIn} onChange={(namesIn) => set('namesIn', namesIn)} />
         <RankFields draft={draft} set={set} />
       </div>
     </fieldset>
@@ -111,12 +114,6 @@ function RankFields({ draft, set }: { draft: TaxonFields; set: SetDraft }) {
     </>
   );
 }
-
-const names = (text: string) =>
-  text
-    .split(',')
-    .map((name) => name.trim())
-    .filter(Boolean);
 
 interface TextProps {
   label: string;

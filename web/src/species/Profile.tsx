@@ -24,7 +24,8 @@ import {
   type ShownOrgan,
   type Vocabulary,
 } from '@hurrow/core/vocabulary';
-import { calendarAtSite, courseQuery, useLibrary } from '../app/data.ts';
+import { languageName } from './namesIn.ts';
+import { calendarAtSite, courseQuery, useLibrary, useNamesIn } from '../app/data.ts';
 import { Specimen, twigView } from '../app/Drawings.tsx';
 import { Cautions } from '../app/Cautions.tsx';
 import { useFieldDate, useRibbonRows, type RibbonRow } from '../app/fieldDate.tsx';
@@ -227,6 +228,7 @@ function Tools({ at, taxonId, audience, units, onAudience }: ToolsProps) {
 
 /** Under what names the tree goes. */
 function NamesOf({ taxon }: { taxon: Taxon }) {
+  const namesIn = useNamesIn();
   return (
     <>
       <header>
@@ -244,6 +246,15 @@ function NamesOf({ taxon }: { taxon: Taxon }) {
             <Trans>Also {taxon.commonNames.slice(1).join(', ')}.</Trans>{' '}
           </>
         )}
+        {Object.entries(taxon.namesIn ?? {})
+          .filter(([tag]) => tag !== namesIn)
+          .map(([tag, names]) => (
+            <span key={tag}>
+              <Trans>
+                {languageName(tag)} <span lang={tag}>{names.join(', ')}</span>.
+              </Trans>{' '}
+            </span>
+          ))}
         {taxon.synonyms.length > 0 && (
           <>
             <Trans>

@@ -35,6 +35,13 @@ export interface Edits {
   scores: Record<string, Record<string, Entry>>;
 }
 
+/** Names as they are typed, with commas. */
+export const names = (text: string): string[] =>
+  text
+    .split(',')
+    .map((name) => name.trim())
+    .filter(Boolean);
+
 export const NEW_TAXON: TaxonFields = {
   rank: 'species',
   genus: '',

@@ -78,6 +78,7 @@ export const course = (more: Partial<WholeCourse> = {}): WholeCourse => ({
   closedWeeks: [],
   seesSlips: true,
   asksInPractice: true,
+  namesIn: null,
   sets: [
     { id: 'maples', title: 'Maples', week: 1, taxa: ['acer-rubrum', 'acer-saccharum'] },
     { id: 'birch', title: 'Birch', week: 3, taxa: ['betula-lenta'] },
