@@ -19,7 +19,7 @@ export function NamesInFields({ namesIn, onChange }: NamesInProps) {
       {tags.map((tag) => (
         <Text
           key={tag}
-          label={t`Common names in ${languageName(tag)}, with commas`}
+          label={t`Names in ${languageName(tag)}, with commas`}
           value={(namesIn?.[tag] ?? []).join(', ')}
           onChange={(text) => onChange(withNames(namesIn, tag, text))}
           wide
@@ -27,7 +27,7 @@ export function NamesInFields({ namesIn, onChange }: NamesInProps) {
         />
       ))}
       <label>
-        <span>{t`Common names in another language`}</span>
+        <span>{t`Names in another language`}</span>
         <select
           className={ui['typed']}
           value=""
