@@ -1,5 +1,7 @@
-import { CartesianGrid, Legend, Line, LineChart, ResponsiveContainer, XAxis, YAxis } from 'recharts';
+import { useLayoutEffect, useRef, useState } from 'react';
 import { color } from '../app/tokens.ts';
+import { trendDrawn, type TrendRow } from './trendDrawn.ts';
+import styles from './learning.module.css';
 
 /** Lines are told apart by their dash and the form of their points as well as by color. */
 const LOOKS = [
@@ -20,62 +22,85 @@ const FORMS: Record<Shape, (x: number, y: number) => string> = {
   cross: (x, y) => `M${x - 5} ${y - 5}l10 10m0 -10l-10 10`,
 };
 
+const HEIGHT = 300;
+
 interface TrendChartProps {
-  /** A quiz each: its title, and by line the share in per cent. */
-  rows: Record<string, number | string>[];
+  rows: TrendRow[];
   lines: { key: string; name: string }[];
   label: string;
 }
 
 /** Shares by quiz, up to five lines. */
 export default function TrendChart({ rows, lines, label }: TrendChartProps) {
+  const frame = useRef<HTMLDivElement>(null);
+  const [width, setWidth] = useState(0);
+  useLayoutEffect(() => {
+    const measured = new ResizeObserver(([entry]) => setWidth(Math.round(entry!.contentRect.width)));
+    measured.observe(frame.current!);
+    return () => measured.disconnect();
+  }, []);
+  const drawn = trendDrawn(
+    rows,
+    lines.map(({ key }) => key),
+    { width, height: HEIGHT },
+  );
   return (
-    <div role="img" aria-label={label}>
-      <ResponsiveContainer width="100%" height={300}>
-        <LineChart data={rows} margin={{ top: 10, right: 30, bottom: 6, left: 0 }}>
-          <CartesianGrid stroke={color('line')} vertical={false} />
-          <XAxis
-            dataKey="title"
-            tick={{ fontSize: 13, fill: color('ink2') }}
-            padding={{ left: 40, right: 40 }}
-          />
-          <YAxis
-            domain={[0, 'auto']}
-            unit=" %"
-            width={52}
-            tick={{ fontSize: 12, fill: color('ink2') }}
-            axisLine={false}
-          />
-          <Legend />
-          {lines.map(({ key, name }, i) => {
-            const look = LOOKS[i % LOOKS.length]!;
-            const stroke = color(look.stroke);
-            return (
-              <Line
-                key={key}
-                dataKey={key}
-                name={name}
-                stroke={stroke}
+    <div role="img" aria-label={label} ref={frame} className={styles['trend-chart']}>
+      {width > 0 && (
+        <svg width={width} height={HEIGHT}>
+          {drawn.levels.map(({ y, share }) => (
+            <g key={share}>
+              <path d={`M${drawn.left} ${y}H${drawn.right}`} stroke={color('line')} />
+              <text x={drawn.left - 8} y={y + 4} textAnchor="end">
+                {share} %
+              </text>
+            </g>
+          ))}
+          {drawn.quizzes.map(({ x, title }, i) => (
+            <text key={i} x={x} y={drawn.bottom + 20} textAnchor="middle">
+              {title}
+            </text>
+          ))}
+          {drawn.lines.map(({ key, path, spots }, i) => (
+            <g key={key}>
+              <path
+                d={path}
+                fill="none"
+                stroke={color(LOOKS[i]!.stroke)}
                 strokeWidth={2}
-                strokeDasharray={look.dash}
-                isAnimationActive={false}
-                connectNulls
-                legendType={look.shape}
-                // A quiz that did not ask it has no point.
-                dot={({ cx, cy, index }: { cx?: number; cy?: number | null; index?: number }) => (
-                  <path
-                    key={index}
-                    d={cx === undefined || typeof cy !== 'number' ? '' : FORMS[look.shape](cx, cy)}
-                    fill={look.shape === 'cross' ? 'none' : stroke}
-                    stroke={stroke}
-                    strokeWidth={look.shape === 'cross' ? 2 : 0}
-                  />
-                )}
+                strokeDasharray={LOOKS[i]!.dash}
               />
-            );
-          })}
-        </LineChart>
-      </ResponsiveContainer>
+              {spots.map(({ x, y }) => (
+                <Mark key={x} i={i} x={x} y={y} />
+              ))}
+            </g>
+          ))}
+        </svg>
+      )}
+      <p>
+        {lines.map(({ key, name }, i) => (
+          <span key={key}>
+            <svg width={16} height={14}>
+              <Mark i={i} x={8} y={7} />
+            </svg>
+            {name}
+          </span>
+        ))}
+      </p>
     </div>
+  );
+}
+
+/** A point of a line, in its form. */
+function Mark({ i, x, y }: { i: number; x: number; y: number }) {
+  const { shape, stroke } = LOOKS[i]!;
+  const isOpen = shape === 'cross';
+  return (
+    <path
+      d={FORMS[shape](x, y)}
+      fill={isOpen ? 'none' : color(stroke)}
+      stroke={color(stroke)}
+      strokeWidth={isOpen ? 2 : 0}
+    />
   );
 }
