@@ -13,6 +13,7 @@ import { Sureness } from './Sureness.tsx';
 import { Unnamed } from './Unnamed.tsx';
 import type { PairOfTaxa } from './counting.ts';
 import { percent, percentRange, type Names } from './useNames.ts';
+import { withinSentence } from '../language/inWords.ts';
 import ui from '../app/parts.module.css';
 import styles from './confusions.module.css';
 import { PageHead } from '../app/parts.tsx';
@@ -168,7 +169,7 @@ function PairRow({ ranked: { pair, expected, standsOut }, again, at, base, names
           <small className={again.verdict === 'as before' ? 'rust' : 'quiet'}>
             {' '}
             <Trans>
-              taught again {again.taughtOn}: {VERDICT_WORDS[again.verdict].toLowerCase()}
+              taught again {again.taughtOn}: {withinSentence(VERDICT_WORDS[again.verdict])}
             </Trans>
           </small>
         )}

@@ -32,6 +32,7 @@ import {
 import { useField } from './useField.ts';
 import { useFieldDay } from './useFieldDay.ts';
 import type { News } from './useInstruments.ts';
+import { withinSentence } from '../language/inWords.ts';
 import styles from './field.module.css';
 
 interface MeasureTreeProps {
@@ -141,7 +142,7 @@ function useMeasuring({ courseId, groundsId, tree }: Omit<MeasureTreeProps, 'new
     if (!result.ok) return;
     const body = bodyOfResult(tree.id, day, method, result.value, toProfile && isOfProfile);
     note({ what: 'measurement', groundsId, id: newId(), body });
-    setSaid(t`Kept: ${METHOD_TITLES[method].toLowerCase()}, ${result.value.words}.`);
+    setSaid(t`Kept: ${withinSentence(METHOD_TITLES[method])}, ${result.value.words}.`);
     kept.replace({ ...kept.latest(), texts: {} });
   };
   const change = (next: Method) => {

@@ -30,3 +30,6 @@ export const listInWords = (words: readonly string[], joined: 'and' | 'or' = 'an
 
 /** What is seen, from how near, and by what aids. */
 export const viewInWords = (view: View): string => englishView(view, { say: inTongue, list: listInWords });
+
+/** A title as it stands within a sentence: English writes it small there, German as it is. */
+export const withinSentence = (title: string): string => (isEnglish() ? title.toLowerCase() : title);

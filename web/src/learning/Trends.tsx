@@ -15,6 +15,7 @@ import {
   type Followed,
   type TrendLine,
 } from './trendLines.ts';
+import { withinSentence } from '../language/inWords.ts';
 import ui from '../app/parts.module.css';
 import styles from './learning.module.css';
 
@@ -62,7 +63,7 @@ export function Trends({ courseId, names }: { courseId: string; names: Names }) 
         title={t`Follow`}
         all={Object.keys(WHAT) as Followed[]}
         chosen={[followed]}
-        name={(each) => WHAT[each].title.toLowerCase()}
+        name={(each) => withinSentence(WHAT[each].title)}
         flip={(next) => {
           setFollowed(next);
           setChosen(undefined);

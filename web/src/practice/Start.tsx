@@ -9,6 +9,7 @@ import type { ReviewBox, ReviewState } from './reviewBox.ts';
 import { TreeName } from './TreeName.tsx';
 import { workInWords } from './words.ts';
 import { USUAL, WHATS, type Wish } from './wish.ts';
+import { withinSentence } from '../language/inWords.ts';
 import ui from '../app/parts.module.css';
 import student from '../student/student.module.css';
 import styles from './practice.module.css';
@@ -102,7 +103,7 @@ function Sentence({ wish, proposed, onWish }: { wish: Wish; proposed: number; on
         </option>
         {WAYS.map((way) => (
           <option key={way} value={way}>
-            {inTongue(WAY_WORDS[way].title).toLowerCase()}
+            {withinSentence(inTongue(WAY_WORDS[way].title))}
           </option>
         ))}
       </select>
