@@ -160,7 +160,12 @@ function Bench({ session }: { session: Session }) {
         </Fenced>
       </main>
       <Tray courseId={courseId} profiles={profiles} />
-      <Modal open={help} onCancel={() => setHelp(false)} footer={null} title={t`Keys`}>
+      <Modal
+        open={help}
+        onCancel={() => setHelp(false)}
+        footer={null}
+        title={t({ message: 'Keys', context: 'of a keyboard' })}
+      >
         <dl className={workbenchStyles['keys']}>
           {KEYS.map(([key, does]) => (
             <div key={key}>

@@ -142,7 +142,7 @@ function More({ line, gathering, item }: RowProps & { item?: Item }) {
           </dt>
           <dd>{line.how}</dd>
           <dt>
-            <Trans>Keep</Trans>
+            <Trans context="a cutting">Keep</Trans>
           </dt>
           <dd>
             <Trans>

@@ -59,7 +59,7 @@ export function GroundsMap(props: GroundsMapProps) {
           −
         </button>
         <button type="button" onClick={() => fit && map.current?.fitBounds(fit, { padding: [24, 24] })}>
-          <Trans>All</Trans>
+          <Trans context="of a map">All</Trans>
         </button>
       </div>
     </div>

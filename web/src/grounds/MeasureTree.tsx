@@ -174,7 +174,11 @@ function useMeasuring({ courseId, groundsId, tree }: Omit<MeasureTreeProps, 'new
 }
 
 const Keypad = ({ onPress }: { onPress(key: string): void }) => (
-  <div className={styles['keypad']} role="group" aria-label={t`Keys`}>
+  <div
+    className={styles['keypad']}
+    role="group"
+    aria-label={t({ message: 'Keys', context: 'of a keyboard' })}
+  >
     {KEYS.map((key) => (
       <button key={key} type="button" aria-label={KEY_NAMES[key] ?? key} onClick={() => onPress(key)}>
         {ON_KEYS[key] ?? key}

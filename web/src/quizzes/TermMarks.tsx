@@ -113,7 +113,7 @@ function Table({ course, marks }: { course: WholeCourse; marks: Marks }) {
           </Button>
         </p>
       )}
-      <table className={ui['plain-table']} aria-label={t`Marks`}>
+      <table className={ui['plain-table']} aria-label={t({ message: 'Marks', context: 'of students' })}>
         <Heads course={course} marks={marks} kept={kept} />
         <tbody>
           {marks.students.map((student) => (

@@ -174,7 +174,7 @@ function Face({ moment: { phase, left }, isRunning }: { moment: Moment; isRunnin
       <strong>{minutes(left)}</strong>
       <p className={styles['said']}>
         {!isRunning && phase !== 'before'
-          ? t`Held`
+          ? t({ message: 'Held', context: 'a bell' })
           : phase === 'look'
             ? t`Look and write`
             : phase === 'move'

@@ -7,7 +7,7 @@ export type Theme = (typeof THEMES)[number];
 
 export const THEME_WORDS: Record<Theme, string> = {
   system: t`as the phone`,
-  paper: t`light`,
+  paper: t({ message: 'light', context: 'colors of a page' }),
   daylight: t`in the sun`,
   dark: t`dark`,
 };
