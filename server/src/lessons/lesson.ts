@@ -8,7 +8,7 @@ import { notFound } from '../api/problem.ts';
 import { courseOf } from '../courses/course.ts';
 import { sets as setsOf } from '../courses/queries.ts';
 import type { Db } from '../db/index.ts';
-import { libraryOf } from '../library/committed.ts';
+import { courseLibrary } from '../library/committed.ts';
 import { rangesOf } from '../range/ranges.ts';
 import { recordsAt } from '../library/records.ts';
 import { photosOf } from '../photos/described.ts';
@@ -40,7 +40,7 @@ export async function lessonOfSet(
   const sets = await setsOf(db, course.id);
   const set = sets.find(({ id }) => id === setId);
   if (!set) throw notFound('set');
-  const read = await libraryOf(db, course);
+  const read = await courseLibrary(db, course);
   const { library, vocabulary } = read;
   const taught = sets.flatMap(({ taxa }) => taxa);
   const rules = await recordsAt<Omit<KeptRule, 'id'>>(db, library.id, 'rule', library.revision);

@@ -5,7 +5,7 @@ import { notFound } from '../api/problem.ts';
 import { courseOf } from '../courses/course.ts';
 import { sets } from '../courses/queries.ts';
 import type { Db } from '../db/index.ts';
-import { libraryOf } from '../library/committed.ts';
+import { courseLibrary } from '../library/committed.ts';
 import { inThread } from '../thread.ts';
 import type { LessonToDraw } from './toDraw.ts';
 import type { TeachingTask } from './worker.ts';
@@ -28,7 +28,7 @@ export async function characterToDraw(
   audience?: Audience,
 ): Promise<LessonToDraw> {
   const course = await courseOf(db, courseId);
-  const read = await libraryOf(db, course);
+  const read = await courseLibrary(db, course);
   const { library, vocabulary } = read;
   const list = read.profilesOf((await sets(db, course.id)).flatMap(({ taxa }) => taxa));
   const voice = audience ?? course.audience;

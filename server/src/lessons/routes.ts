@@ -9,7 +9,7 @@ import { courseOf } from '../courses/course.ts';
 import { openNow } from '../courses/openNow.ts';
 import { sets } from '../courses/queries.ts';
 import type { Db } from '../db/index.ts';
-import { libraryOf } from '../library/committed.ts';
+import { courseLibrary } from '../library/committed.ts';
 import { theLibrary } from '../library/queries.ts';
 import { recordNow } from '../library/records.ts';
 import { printed } from '../prints/printed.ts';
@@ -69,7 +69,7 @@ export const lessonRoutes = [
   }),
   serve(lessons.glossary, async ({ db, params, query }) => {
     const course = await courseOf(db, params.courseId);
-    const read = await libraryOf(db, course);
+    const read = await courseLibrary(db, course);
     const taught = (await sets(db, course.id)).flatMap(({ taxa }) => taxa);
     const { name, audience, startsWith } = course;
     return printed(query.paper, 'glossary', read.profilesOf(taught), read.vocabulary, {

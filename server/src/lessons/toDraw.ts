@@ -5,7 +5,7 @@ import type { Db } from '../db/index.ts';
 import type { Range } from '@hurrow/core/range';
 import type { Audience } from '@hurrow/core/score';
 import { rangesOf } from '../range/ranges.ts';
-import { libraryOf } from '../library/committed.ts';
+import { courseLibrary } from '../library/committed.ts';
 import type { WholeLesson } from './lesson.ts';
 import { picturesOf, type StopPicture } from './pictures.ts';
 
@@ -31,7 +31,7 @@ export async function toDraw(
   lesson: WholeLesson,
   audience: Audience = lesson.course.audience,
 ): Promise<LessonToDraw> {
-  const read = await libraryOf(db, lesson.course);
+  const read = await courseLibrary(db, lesson.course);
   const stops = lesson.stops.filter(({ hidden }) => !hidden);
   const { name, units, latitude, longitude, elevation } = lesson.course;
   return {

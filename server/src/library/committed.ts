@@ -35,7 +35,7 @@ export async function committedLibrary(db: Db, revision?: number): Promise<ReadL
 }
 
 /** The library as a course says its trees: with the common names of the language that it chose before those of the library. */
-export async function libraryOf(
+export async function courseLibrary(
   db: Db,
   course: Pick<Course, 'namesIn'>,
   revision?: number,

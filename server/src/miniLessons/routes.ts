@@ -6,7 +6,7 @@ import { addReteaching, reteachings, removeReteaching } from '../confusions/quer
 import { courseOf } from '../courses/course.ts';
 import { sets, students } from '../courses/queries.ts';
 import type { Db } from '../db/index.ts';
-import { libraryOf } from '../library/committed.ts';
+import { courseLibrary } from '../library/committed.ts';
 import { printed } from '../prints/printed.ts';
 import * as queries from './queries.ts';
 
@@ -59,7 +59,7 @@ export const miniLessonRoutes = [
   }),
   serve(miniLessons.print, async ({ db, params, query }) => {
     const course = await courseOf(db, params.courseId);
-    const read = await libraryOf(db, course);
+    const read = await courseLibrary(db, course);
     const { library, vocabulary } = read;
     const taught = (await sets(db, course.id)).flatMap((set) => set.taxa);
     const list = read.profilesOf([...new Set([...taught, params.a, params.b])]);

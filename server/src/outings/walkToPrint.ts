@@ -10,14 +10,14 @@ import { students } from '../courses/queries.ts';
 import type { Db } from '../db/index.ts';
 import { treesOf } from '../grounds/queries.ts';
 import { theGrounds } from '../grounds/standing.ts';
-import { libraryOf } from '../library/committed.ts';
+import { courseLibrary } from '../library/committed.ts';
 import type { PrintedWalk } from '../prints/walkSheet.ts';
 
 /** A walk with all that is printed of it: map, stops and what to show at each, care, lists, the roll. */
 export async function walkToPrint(db: Db, course: Course, walk: WalkBody): Promise<PrintedWalk> {
   const grounds = await theGrounds(db, walk.groundsId);
   const trees = await treesOf(db, grounds.id);
-  const read = await libraryOf(db, course);
+  const read = await courseLibrary(db, course);
   const { vocabulary, library } = read;
   const taxa = library.taxa.map(({ taxon }) => taxon);
   const wishes = { ...walk, asGiven: true, startsAt: new Date(walk.beginsAt) };

@@ -11,7 +11,7 @@ import { Problem } from '../api/problem.ts';
 import type { Db } from '../db/index.ts';
 import type { CardsTask } from '../lessons/worker.ts';
 import { countedAnswers } from '../learning/record.ts';
-import { committedLibrary, libraryOf } from '../library/committed.ts';
+import { committedLibrary, courseLibrary } from '../library/committed.ts';
 import { miniLessonsTo } from '../miniLessons/queries.ts';
 import { isReleasedTo } from '../quizzes/releasing.ts';
 import { inThread } from '../thread.ts';
@@ -37,7 +37,7 @@ export async function cardsOf(
   taught: readonly string[],
   today: string,
 ): Promise<{ cards: PracticeCard[]; list: ProfiledTaxon[] }> {
-  const read = await libraryOf(db, course);
+  const read = await courseLibrary(db, course);
   const list = read.profilesOf(taught).filter(({ taxon }) => !taxon.retired);
   if (list.length < 2) return { cards: [], list };
   const { latitude, longitude, elevation } = course;

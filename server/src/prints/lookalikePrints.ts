@@ -5,13 +5,13 @@ import { course as courseNow, sets } from '../courses/queries.ts';
 import type { Db } from '../db/index.ts';
 import { type SureWay } from '@hurrow/contract/lookalikes';
 import { recordNow } from '../library/records.ts';
-import { libraryOf } from '../library/committed.ts';
+import { courseLibrary } from '../library/committed.ts';
 import { printed } from './printed.ts';
 
 /** The library and how a course wants it put: its words, units, list and site. */
 async function settingOf(db: Db, courseId: string) {
   const course = await courseNow(db, courseId);
-  const read = await libraryOf(db, course ?? { namesIn: null });
+  const read = await courseLibrary(db, course ?? { namesIn: null });
   const { library, vocabulary } = read;
   const taught = new Set(course ? (await sets(db, course.id)).flatMap((set) => set.taxa) : []);
   return {

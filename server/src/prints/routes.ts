@@ -8,7 +8,7 @@ import { serve } from '../api/route.ts';
 import type { Db } from '../db/index.ts';
 import { photosOf } from '../photos/described.ts';
 import { photoBytes } from '../photos/queries.ts';
-import { libraryOf } from '../library/committed.ts';
+import { courseLibrary } from '../library/committed.ts';
 import { recordNow } from '../library/records.ts';
 import { printed } from './printed.ts';
 import { type PrintedPhoto } from './profileSheet.ts';
@@ -18,7 +18,7 @@ const DRAWN_ON = dayOfYear('2026-08-20');
 
 export const printRoutes = [
   serve(prints.species, async ({ db, params, query }) => {
-    const read = await libraryOf(db, { namesIn: query.names ?? null });
+    const read = await courseLibrary(db, { namesIn: query.names ?? null });
     const { library, vocabulary } = read;
     const list = read.profilesOf(query.taxa.split(','));
     if (list.length === 0) throw badInput('None of these species is in the library. Choose at least one.');

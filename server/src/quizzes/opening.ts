@@ -6,7 +6,7 @@ import { badInput, conflict, notFound } from '../api/problem.ts';
 import { courseOf } from '../courses/course.ts';
 import { sets } from '../courses/queries.ts';
 import type { Db } from '../db/index.ts';
-import { libraryOf, stateOf } from '../library/committed.ts';
+import { courseLibrary, stateOf } from '../library/committed.ts';
 import { photoFor } from '../photos/photoFor.ts';
 import { classSoFar } from './classSoFar.ts';
 import * as queries from './queries.ts';
@@ -63,7 +63,7 @@ async function groundOf(db: Db, quiz: QuizHead) {
  */
 async function fixAll(db: Db, quiz: QuizHead): Promise<void> {
   const { stations, course, taught, hash } = await groundOf(db, quiz);
-  const read = await libraryOf(db, course);
+  const read = await courseLibrary(db, course);
   const { library, vocabulary } = read;
   if (stations.length === 0) throw badInput('The quiz has no stations yet. Add at least one, then open it.');
   const list = [];

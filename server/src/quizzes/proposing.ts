@@ -12,7 +12,7 @@ import { commonName } from '@hurrow/core/taxon';
 import { badInput } from '../api/problem.ts';
 import { serve } from '../api/route.ts';
 import { courseOf } from '../courses/course.ts';
-import { committedLibrary, libraryOf } from '../library/committed.ts';
+import { committedLibrary, courseLibrary } from '../library/committed.ts';
 import type { QuizMade, QuizTask, ReadTask } from '../lessons/worker.ts';
 import { inThread } from '../thread.ts';
 import { classSoFar, heldStations } from './classSoFar.ts';
@@ -31,7 +31,7 @@ export const proposalRoute = serve(assembly.propose, async ({ db, params, body }
   const stray = Object.keys(wishes.kinds).find((kind) => !kindOf(kind));
   if (stray) throw badInput(`There is no kind of station “${stray}”. Choose one of those offered.`);
   const so = await classSoFar(db, course);
-  const read = await libraryOf(db, course);
+  const read = await courseLibrary(db, course);
   const { library, vocabulary } = read;
   const list = read.profilesOf(so.sets.flatMap(({ taxa }) => taxa)).filter(({ taxon }) => !taxon.retired);
   if (list.length < 2)

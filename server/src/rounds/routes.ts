@@ -8,7 +8,7 @@ import { contestOf } from '../contests/queries.ts';
 import { courseOf } from '../courses/course.ts';
 import { sets, students as studentsOf } from '../courses/queries.ts';
 import type { Db } from '../db/index.ts';
-import { libraryOf } from '../library/committed.ts';
+import { courseLibrary } from '../library/committed.ts';
 import { printed } from '../prints/printed.ts';
 import type { QuizPrinted } from '../prints/quizPapers.ts';
 import * as queries from '../quizzes/queries.ts';
@@ -52,7 +52,7 @@ async function toPrint(db: Db, quizId: string, at: string): Promise<QuizPrinted>
   const stations = await fixedStations(db, quiz.id);
   if (stations.length === 0)
     throw badInput('The quiz has no stations yet. Add at least one and save the plan, then print.');
-  const read = await libraryOf(db, course);
+  const read = await courseLibrary(db, course);
   const taught = (await sets(db, course.id)).flatMap(({ taxa }) => taxa);
   const students = (await studentsOf(db, course.id)).filter(({ nameless }) => !nameless);
   const rounds = (await queries.roundsOf(db, quiz.id)) ?? USUAL_ROUNDS;

@@ -6,7 +6,7 @@ import { badInput } from '../api/problem.ts';
 import { serve } from '../api/route.ts';
 import { courseOf } from '../courses/course.ts';
 import { sets } from '../courses/queries.ts';
-import { libraryOf } from '../library/committed.ts';
+import { courseLibrary } from '../library/committed.ts';
 import * as queries from '../quizzes/queries.ts';
 import { fixedStations } from '../quizzes/fixed.ts';
 import { plannedOf } from '../quizzes/opening.ts';
@@ -20,7 +20,7 @@ export const tryRoutes = [
     const quiz = await quizOf(db, params.quizId);
     const { marking, ...course } = await courseOf(db, quiz.courseId);
     const stations = await fixedStations(db, quiz.id);
-    const read = await libraryOf(db, course);
+    const read = await courseLibrary(db, course);
     const taught = (await sets(db, course.id)).flatMap(({ taxa }) => taxa);
     const profiles = read.profilesOf(taught);
     const list = profiles.map(({ taxon }) => taxon);

@@ -12,7 +12,7 @@ import { contestNow } from '../contests/standing.ts';
 import { courseOf } from '../courses/course.ts';
 import { type Db } from '../db/index.ts';
 import { isUuid } from '../db/uuid.ts';
-import { committedLibrary, libraryOf } from '../library/committed.ts';
+import { committedLibrary, courseLibrary } from '../library/committed.ts';
 import { addRegrade, regradesOfStudent } from '../marks/queries.ts';
 import { marksOf } from '../quizzes/marking.ts';
 import * as quizQueries from '../quizzes/queries.ts';
@@ -141,7 +141,7 @@ export async function besideOf(db: Db, stationId: string, own: Own): Promise<Bes
   const named = answer?.mark.resolution.taxonId;
   if (!named || named === frozen.truth) throw notFound('other tree');
   const course = await courseOf(db, quiz.courseId);
-  const read = await libraryOf(db, course, frozen.revision);
+  const read = await courseLibrary(db, course, frozen.revision);
   const { library, vocabulary } = read;
   const [truth, taken] = read.profilesOf([frozen.truth, named]);
   if (!truth || !taken) throw notFound('other tree');

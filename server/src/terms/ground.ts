@@ -4,13 +4,13 @@ import type { Range } from '@hurrow/core/range';
 import { commonnessAt, middleOfWeek } from '@hurrow/core/term';
 import { badInput } from '../api/problem.ts';
 import type { Db } from '../db/index.ts';
-import { libraryOf } from '../library/committed.ts';
+import { courseLibrary } from '../library/committed.ts';
 import { recordsAt } from '../library/records.ts';
 import type { TermGround } from '../lessons/worker.ts';
 
 /** All that the sets of a course are planned from. Throws (400) where a species is not in the library. */
 export async function termGround(db: Db, course: Course, { taxa, mixedUp }: TermBody): Promise<TermGround> {
-  const read = await libraryOf(db, course);
+  const read = await courseLibrary(db, course);
   const missing = taxa.find((id) => !read.profileOf(id));
   if (missing) throw badInput(`There is no species “${missing}” in the library. Take it off the list.`);
   const { library, vocabulary } = read;
