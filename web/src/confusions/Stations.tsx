@@ -8,6 +8,7 @@ import { MEDIUM_TITLES } from '@hurrow/core/view';
 import { useLeaveOut } from './NotTheirFault.tsx';
 import { notEnough } from './TeachNext.tsx';
 import { percent, type Names } from './useNames.ts';
+import { decimal } from '../language/inWords.ts';
 import styles from './confusions.module.css';
 import { LinkButton, Opening, Problem } from '../app/parts.tsx';
 import ui from '../app/parts.module.css';
@@ -95,9 +96,9 @@ export function Stations({ courseId, data, report, names }: StationsProps) {
                   {report.losses.map(({ quizId, model, withoutUse, baseRate }) => (
                     <tr key={quizId}>
                       <td>{data.quizzes.find(({ id }) => id === quizId)?.title}</td>
-                      <td className={styles['num']}>{model.toFixed(2)}</td>
-                      <td className={styles['num']}>{withoutUse.toFixed(2)}</td>
-                      <td className={styles['num']}>{baseRate.toFixed(2)}</td>
+                      <td className={styles['num']}>{decimal(model, 2)}</td>
+                      <td className={styles['num']}>{decimal(withoutUse, 2)}</td>
+                      <td className={styles['num']}>{decimal(baseRate, 2)}</td>
                     </tr>
                   ))}
                 </tbody>
@@ -123,7 +124,7 @@ export function Stations({ courseId, data, report, names }: StationsProps) {
   );
 }
 
-const twoPlaces = (value: number): string => value.toFixed(2).replace('-', '−');
+const twoPlaces = (value: number): string => decimal(value, 2).replace('-', '−');
 
 const slopeOf = ({ slope, interval }: Calibration) =>
   t`${twoPlaces(slope)} (90 % interval ${twoPlaces(interval[0])} to ${twoPlaces(interval[1])})`;
@@ -162,7 +163,7 @@ function QuizTable({
       <p className="quiet">
         {statistics.reliability === undefined
           ? t`Reliability cannot be computed: it takes several stations and students who differ.`
-          : t`KR-20 reliability ${twoPlaces(statistics.reliability)}; standard error of a student’s number right ${statistics.standardError!.toFixed(1)} stations.`}{' '}
+          : t`KR-20 reliability ${twoPlaces(statistics.reliability)}; standard error of a student’s number right ${decimal(statistics.standardError!, 1)} stations.`}{' '}
         <Link to={`/c/${courseId}/quizzes/${quiz.id}/mark`}>
           <Trans>The papers</Trans>
         </Link>

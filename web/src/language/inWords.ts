@@ -33,3 +33,17 @@ export const viewInWords = (view: View): string => englishView(view, { say: inTo
 
 /** A title as it stands within a sentence: English writes it small there, German as it is. */
 export const withinSentence = (title: string): string => (isEnglish() ? title.toLowerCase() : title);
+
+/**
+ * A number with so many places behind the point, or behind what the language has for one.
+ *
+ * @example
+ * decimal(1.25, 1); // '1.3', in German '1,3'
+ */
+export const decimal = (value: number, places: number): string =>
+  isEnglish()
+    ? value.toFixed(places)
+    : new Intl.NumberFormat(i18n.locale, {
+        minimumFractionDigits: places,
+        maximumFractionDigits: places,
+      }).format(value);

@@ -4,7 +4,7 @@ import { renderToStaticMarkup } from 'react-dom/server';
 import type { View } from '@hurrow/core/view';
 import { languageOf } from './languages.ts';
 import { i18n } from './i18n.ts';
-import { dayLabel, listInWords, viewInWords, withinSentence, writtenAs } from './inWords.ts';
+import { dayLabel, decimal, listInWords, viewInWords, withinSentence, writtenAs } from './inWords.ts';
 import { inTongue } from './inTongue.ts';
 
 const papers = (n: number) => t`${plural(n, { one: '# paper', other: '# papers' })} to mark`;
@@ -65,11 +65,13 @@ it('writes days, lists and views as the language does', () => {
   expect(viewInWords(view)).toBe('twig and buds in hand; eye and lens');
   expect(writtenAs('en-GB')).toBe('en-GB');
   expect(withinSentence('Pairs')).toBe('pairs');
+  expect(decimal(1.04, 1)).toBe('1.0');
   speakGerman();
   expect(dayLabel(288)).toBe('15. Okt.');
   expect(listInWords(['Esche', 'Ulme', 'Eiche'], 'or')).toBe('Esche, Ulme oder Eiche');
   expect(writtenAs('en-GB')).toBe('de');
   expect(withinSentence('Paare')).toBe('Paare');
+  expect(decimal(1.25, 1)).toBe('1,3');
 });
 
 it('leaves a word of the heart as it is where there is no other for it', () => {

@@ -22,9 +22,9 @@ import { YearStrip } from './YearStrip.tsx';
 import styles from './contrast.module.css';
 import { LinkButton, Notice } from '../app/parts.tsx';
 import ui from '../app/parts.module.css';
-import { dayLabel, listInWords } from '../language/inWords.ts';
+import { dayLabel, decimal, listInWords } from '../language/inWords.ts';
 
-const percent = (error: number) => (error < 0.001 ? t`under 0.1 %` : `${(error * 100).toFixed(1)} %`);
+const percent = (error: number) => (error < 0.001 ? t`under 0.1 %` : `${decimal(error * 100, 1)} %`);
 
 /** Both trees side by side, what tells them apart in this view on the field date, and what would if nothing here does. */
 export function ContrastView(props: ContrastProps) {

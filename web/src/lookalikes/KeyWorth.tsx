@@ -4,7 +4,7 @@ import { couplets, type Appraisal, type Key } from '@hurrow/core/key';
 import styles from './contrast.module.css';
 import { weakestOf } from './keyed.ts';
 import keysStyles from './keys.module.css';
-import { listInWords } from '../language/inWords.ts';
+import { decimal, listInWords } from '../language/inWords.ts';
 
 /** What a key is worth, in sentences; beside it what it was worth before a change by hand. */
 export function KeyWorth({
@@ -21,17 +21,17 @@ export function KeyWorth({
   const all = couplets(made.key).map(({ path }) => path.join());
   const numberOf = (path: readonly number[]) => all.indexOf(path.join()) + 1;
   const percent = (share: number) => `${Math.round(100 * share)}\u00a0%`;
-  const questions = (a: Appraisal) => a.meanQuestions.toFixed(1);
+  const questions = (a: Appraisal) => decimal(a.meanQuestions, 1);
   return (
     <div className={keysStyles['worth']}>
       <p>
         <Trans>
           <strong>{questions(appraisal)} questions</strong> on average to a name, of {appraisal.taxa} taxa; no
-          key of two leads can do with fewer than {appraisal.bound.toFixed(1)}. Of beginners, who misread at
+          key of two leads can do with fewer than {decimal(appraisal.bound, 1)}. Of beginners, who misread at
           their usual rates, <strong>{percent(appraisal.right)}</strong> reach the right name (±{' '}
           {percent(2 * appraisal.rightError)}).
           {weakest &&
-            t` Most are lost at couplet ${weakest.couplet}: ${(100 * weakest.lost).toFixed(1)}\u00a0% of all.`}
+            t` Most are lost at couplet ${weakest.couplet}: ${decimal(100 * weakest.lost, 1)}\u00a0% of all.`}
         </Trans>
         {before && (
           <span

@@ -15,7 +15,7 @@ import styles from './pairMap.module.css';
 import { LinkButton } from '../app/parts.tsx';
 import ui from '../app/parts.module.css';
 import { color } from '../app/tokens.ts';
-import { MONTHS, dayLabel, listInWords } from '../language/inWords.ts';
+import { MONTHS, dayLabel, decimal, listInWords } from '../language/inWords.ts';
 
 const LABELS = 128;
 
@@ -58,7 +58,7 @@ export function PairMap({ ground, base }: { ground: Ground; base: string }) {
                     </Trans>
                   </Link>{' '}
                   <span className={verdictOf(error) === 'doubtful' ? 'gold' : 'rust'}>
-                    {inTongue(verdictOf(error))}, {(100 * error).toFixed(1)} %
+                    {inTongue(verdictOf(error))}, {decimal(100 * error, 1)} %
                   </span>
                   <small>
                     {best.length
@@ -232,7 +232,7 @@ function Matrix({
       </svg>
       <p className="quiet" aria-live="polite">
         {at
-          ? t`${name(at.a)} and ${name(at.b)}: ${inTongue(verdictOf(at.error))}, ${(100 * at.error).toFixed(1)} % error.`
+          ? t`${name(at.a)} and ${name(at.b)}: ${inTongue(verdictOf(at.error))}, ${decimal(100 * at.error, 1)} % error.`
           : t`■ not settled ▪ doubtful, blank: settled. Likes stand together. Press a mark for its contrast.`}
       </p>
     </>

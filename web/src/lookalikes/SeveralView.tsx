@@ -10,7 +10,7 @@ import { ContrastFigure } from './ContrastFigure.tsx';
 import type { Ground } from './setting.ts';
 import styles from './contrast.module.css';
 import ui from '../app/parts.module.css';
-import { dayLabel, listInWords } from '../language/inWords.ts';
+import { dayLabel, decimal, listInWords } from '../language/inWords.ts';
 
 /** Three or four trees at once: which pairs are settled, the characters that settle all of them, and what each shows. */
 export function SeveralView({ ground, taxa, base }: { ground: Ground; taxa: ProfiledTaxon[]; base: string }) {
@@ -43,7 +43,7 @@ export function SeveralView({ ground, taxa, base }: { ground: Ground; taxa: Prof
         {hard.map(({ a, b, verdict, error }) => (
           <Link key={a + b} to={`${base}?taxa=${a},${b}`} className={styles['next']}>
             <Trans>
-              {common(a)} and {common(b)} ({inTongue(verdict)}, {(100 * error).toFixed(1)} %)
+              {common(a)} and {common(b)} ({inTongue(verdict)}, {decimal(100 * error, 1)} %)
             </Trans>
           </Link>
         ))}

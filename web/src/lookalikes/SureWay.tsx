@@ -15,7 +15,7 @@ import styles from './contrast.module.css';
 import { LinkButton, Problem } from '../app/parts.tsx';
 import ui from '../app/parts.module.css';
 import { useSaving } from '../app/useSaving.ts';
-import { listInWords } from '../language/inWords.ts';
+import { decimal, listInWords } from '../language/inWords.ts';
 
 type Props = ContrastProps & { ranked: string[]; options: object };
 
@@ -69,7 +69,7 @@ function Check({ list, a, b, view, audience, note, options }: Props & { note: Su
     listInWords(
       ids.flatMap((id) => (vocabulary.has(id) ? characterName(vocabulary.get(id)!, audience) : [])),
     );
-  const error = `${(100 * found.error).toFixed(1)} %`;
+  const error = `${decimal(100 * found.error, 1)} %`;
   return (
     <p className={found.verdict === 'settled' ? 'quiet' : 'rust'} role="note">
       {found.verdict === 'settled'

@@ -12,7 +12,7 @@ import { useVocabulary } from '../app/data.ts';
 import { useFieldDate } from '../app/fieldDate.tsx';
 import type { ContrastProps } from './contrastProps.ts';
 import styles from './contrast.module.css';
-import { MONTHS, listInWords } from '../language/inWords.ts';
+import { MONTHS, decimal, listInWords } from '../language/inWords.ts';
 
 const MARKS = { settled: '●', doubtful: '◐', 'not settled': '○' } as const;
 
@@ -33,7 +33,7 @@ export function YearStrip({ list, a, b, view, site, options }: ContrastProps & {
               className={{ settled: '', doubtful: 'gold', 'not settled': 'rust' }[verdict]}
               aria-current={dateOfDay(day).month === i + 1}
               onClick={() => setDay(midMonth(i))}
-              title={t`${month}: ${inTongue(verdict)}, ${(100 * error).toFixed(1)} % error`}
+              title={t`${month}: ${inTongue(verdict)}, ${decimal(100 * error, 1)} % error`}
             >
               <span aria-hidden="true">{MARKS[verdict]}</span> {MONTHS[i]}
               <span className="visually-hidden"> {verdict}</span>

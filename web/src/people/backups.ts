@@ -1,10 +1,10 @@
 import { plural, t } from '@lingui/core/macro';
 import type { Backup } from '@hurrow/contract/backups';
-import { writtenAs } from '../language/inWords.ts';
+import { decimal, writtenAs } from '../language/inWords.ts';
 
 /** The size of a file as people say it: 4.9 MB. */
 export const sizeInWords = (bytes: number): string =>
-  bytes < 1e6 ? t`${Math.max(1, Math.round(bytes / 1e3))} kB` : t`${(bytes / 1e6).toFixed(1)} MB`;
+  bytes < 1e6 ? t`${Math.max(1, Math.round(bytes / 1e3))} kB` : t`${decimal(bytes / 1e6, 1)} MB`;
 
 /** A moment on this machine's clock: Fri 27 Nov 2026, 14:05. */
 export const momentInWords = (iso: string): string =>

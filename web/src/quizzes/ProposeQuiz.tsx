@@ -8,6 +8,7 @@ import { ASKED_TITLES, STATION_KINDS } from '@hurrow/core/assembly';
 import { LinkButton, Problem } from '../app/parts.tsx';
 import { keptOut, withKind, type Wanted } from './proposed.ts';
 import type { useProposal } from './useProposal.ts';
+import { decimal } from '../language/inWords.ts';
 import styles from './propose.module.css';
 import { inTongue } from '../language/inTongue.ts';
 
@@ -179,7 +180,7 @@ function Came({ proposed }: { proposed: NonNullable<ProposeQuizProps['proposal']
             set;{' '}
             {gap < 0.01
               ? t`none would be better by these wishes`
-              : t`at most ${((100 * gap) / bound).toFixed(1)} % better could be`}
+              : t`at most ${decimal((100 * gap) / bound, 1)} % better could be`}
           </Trans>
         </summary>
         <ul>

@@ -1,3 +1,4 @@
+import { decimal } from '../language/inWords.ts';
 import { plural, t } from '@lingui/core/macro';
 import type { SecondWord } from '@hurrow/contract/marking';
 import type { MarkedAnswer, Marks } from '@hurrow/contract/quizzes';
@@ -75,7 +76,7 @@ export function agreementInWords({ both, same, kappa }: Agreement): string {
   const well =
     kappa === undefined || both < ENOUGH
       ? ''
-      : ` (κ ${kappa.toFixed(2)}: ${kappa > 0.8 ? t`very well` : kappa > 0.6 ? t`well` : kappa > 0.4 ? t`fairly` : t`poorly`})`;
+      : ` (κ ${decimal(kappa, 2)}: ${kappa > 0.8 ? t`very well` : kappa > 0.6 ? t`well` : kappa > 0.4 ? t`fairly` : t`poorly`})`;
   return t`A second marker judged ${both} different ${plural(both, { one: 'answer', other: 'answers' })}, ${same} of them as they are marked${well}.`;
 }
 

@@ -38,7 +38,7 @@ import { LinkButton, Notice } from '../app/parts.tsx';
 import ui from '../app/parts.module.css';
 import styles from './species.module.css';
 import { color } from '../app/tokens.ts';
-import { dayLabel } from '../language/inWords.ts';
+import { dayLabel, decimal } from '../language/inWords.ts';
 
 const PLATE: ShownOrgan[] = ['twig', 'bud', 'leaf', 'fruit', 'bark'];
 
@@ -300,7 +300,7 @@ function PrintLinks({
 /** Uses and wildlife as history, and the largest trees known with their size points. */
 function Told({ taxon, units }: { taxon: Taxon; units: UnitSystem }) {
   const length = (metres: number) =>
-    units === 'metric' ? `${metres.toFixed(1)} m` : t`${Math.round(metres / 0.3048)} ft`;
+    units === 'metric' ? `${decimal(metres, 1)} m` : t`${Math.round(metres / 0.3048)} ft`;
   return (
     <>
       {taxon.wildlife && (
