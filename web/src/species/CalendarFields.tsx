@@ -1,7 +1,7 @@
 import { Trans } from '@lingui/react/macro';
 import { arcsAsText, CALENDAR_PARTS, CALENDAR_TITLES } from '@hurrow/core/season';
 import { timingInMonths, withEntry } from './editing.ts';
-import { Text } from './NamesFields.tsx';
+import { Text } from './TextField.tsx';
 import type { Editing } from './useEditing.ts';
 import styles from './species.module.css';
 import { LinkButton } from '../app/parts.tsx';

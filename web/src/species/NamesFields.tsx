@@ -3,8 +3,8 @@ import { names } from './editing.ts';
 import { NamesInFields } from './NamesInFields.tsx';
 import { inTongue } from '../language/inTongue.ts';
 import { Trans } from '@lingui/react/macro';
-import { Input, type InputRef } from 'antd';
-import { useEffect, useId, useRef, useState } from 'react';
+import { Text } from './TextField.tsx';
+import { useId } from 'react';
 
 import type { TaxonFields } from './editing.ts';
 import styles from './species.module.css';
@@ -112,39 +112,5 @@ function RankFields({ draft, set }: { draft: TaxonFields; set: SetDraft }) {
         />
       </label>
     </>
-  );
-}
-
-interface TextProps {
-  label: string;
-  value: string;
-  onChange(text: string): void;
-  wide?: boolean;
-  /** Keeps what is typed until the field is left, for lists with commas. */
-  raw?: boolean;
-  /** Takes the focus when the form opens. */
-  first?: boolean;
-}
-
-/** A labelled field. */
-export function Text({ label, value, onChange, wide, raw, first }: TextProps) {
-  const [typed, setTyped] = useState<string>();
-  const field = useRef<InputRef>(null);
-  useEffect(() => {
-    if (first) field.current?.focus();
-  }, [first]);
-  return (
-    <label className={wide ? styles['wide'] : ''}>
-      <span>{label}</span>
-      <Input
-        value={raw ? (typed ?? value) : value}
-        ref={field}
-        onChange={(event) => {
-          if (raw) setTyped(event.target.value);
-          onChange(event.target.value);
-        }}
-        onBlur={() => setTyped(undefined)}
-      />
-    </label>
   );
 }

@@ -2,7 +2,7 @@ import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import type { TaxonFields } from './editing.ts';
 import { languageName, languagesLeft, withNames } from './namesIn.ts';
-import { Text } from './NamesFields.tsx';
+import { Text } from './TextField.tsx';
 import ui from '../app/parts.module.css';
 
 interface NamesInProps {
