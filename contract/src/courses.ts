@@ -1,7 +1,7 @@
 import { NEEDS, type Need } from '@hurrow/core/station';
 import Joi from 'joi';
 import { isoDate } from './day.ts';
-import { LANGUAGE_TAG } from './library.ts';
+import { LANGUAGE_TAG } from '@hurrow/core/taxon';
 import type { MarkingPolicy } from '@hurrow/core/names';
 import { NAMING_POLICIES } from '@hurrow/core/names';
 import { TEACHING_STARTS, type TeachingStart } from '@hurrow/core/vocabulary';

@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { CAUTION_KINDS, type Taxon } from '@hurrow/core/taxon';
+import { CAUTION_KINDS, LANGUAGE_TAG, type Taxon } from '@hurrow/core/taxon';
 import { CALENDAR_PARTS } from '@hurrow/core/season';
 import type { Found, Library } from '@hurrow/core/library';
 import { FREQUENCIES, type Qualifiers, type ScoreValue } from '@hurrow/core/score';
@@ -21,9 +21,6 @@ const arc = Joi.object({
   to: Joi.number().integer().min(1).max(365).required(),
 });
 const words = (max = 200) => Joi.string().trim().allow('').max(max);
-
-/** A tag of BCP 47: a language, with a script or a country where it needs one. */
-export const LANGUAGE_TAG = /^[a-z]{2,3}(-[A-Z][a-z]{3})?(-[A-Z]{2})?$/;
 
 export const taxonSchema = Joi.object<TaxonBody>({
   rank: Joi.string().valid('species', 'subspecies', 'variety', 'genus', 'group').default('species'),

@@ -3,7 +3,7 @@ import type { Key } from '@hurrow/core/key';
 import type { Audience, UnitSystem } from '@hurrow/core/score';
 import type { View } from '@hurrow/core/view';
 import { endpoint, STAFF, type Sent } from './endpoint.ts';
-import { LANGUAGE_TAG } from './library.ts';
+import { LANGUAGE_TAG } from '@hurrow/core/taxon';
 import { datedViewSchema, keySchema } from './lookalikes.ts';
 
 export type Paper = 'a4' | 'letter';

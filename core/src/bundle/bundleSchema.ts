@@ -2,7 +2,7 @@ import { SOURCE_DETAILS } from '../library/index.ts';
 import { RANGE_STATUSES } from '../range/index.ts';
 import { FREQUENCIES } from '../score/index.ts';
 import { CALENDAR_PARTS } from '../season/index.ts';
-import { CAUTION_KINDS } from '../taxon/index.ts';
+import { CAUTION_KINDS, LANGUAGE_TAG } from '../taxon/index.ts';
 import { SHOWN_BY, STANDINGS } from '../vocabulary/index.ts';
 
 const text = { type: 'string' } as const;
@@ -111,7 +111,11 @@ export const BUNDLE_SCHEMA = {
         familyCommon: text,
         olderFamilies: texts,
         commonNames: texts,
-        namesIn: { type: 'object', additionalProperties: texts },
+        namesIn: {
+          type: 'object',
+          propertyNames: { pattern: LANGUAGE_TAG.source },
+          additionalProperties: texts,
+        },
         synonyms: texts,
         meaning: text,
         calendar: {

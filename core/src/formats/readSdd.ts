@@ -9,7 +9,7 @@ import {
   type Score,
   type StateFrequency,
 } from '../score/index.ts';
-import type { Taxon } from '../taxon/index.ts';
+import { languageTag, type Taxon } from '../taxon/index.ts';
 import { QUALIFIER_NAMES, type Character, type Vocabulary } from '../vocabulary/index.ts';
 import { SDD_MEASURES, type SddContent } from './sdd.ts';
 
@@ -101,8 +101,10 @@ function namesByLanguage(labels: readonly Node[], own: string): Pick<Taxon, 'com
   const commonNames: string[] = [];
   const namesIn: Record<string, string[]> = {};
   for (const label of labels) {
-    const tag = inside(label, '@_lang');
-    if (typeof tag !== 'string' || tag === own) commonNames.push(textOf(label));
+    const written = inside(label, '@_lang');
+    // What names no language is a name all the same.
+    const tag = typeof written === 'string' && written !== own ? languageTag(written) : undefined;
+    if (tag === undefined) commonNames.push(textOf(label));
     else (namesIn[tag] ??= []).push(textOf(label));
   }
   return { commonNames, ...(Object.keys(namesIn).length > 0 ? { namesIn } : {}) };

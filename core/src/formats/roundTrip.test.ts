@@ -306,6 +306,25 @@ test('SDD: names, sources and scores come back equal', () => {
   );
 });
 
+test('names of an SDD file in what is no language are names all the same', () => {
+  const label = (lang: string, name: string) => `<Label xml:lang="${lang}">${name}</Label>`;
+  const names = [
+    ['en', 'dogwood'],
+    ['de', 'Hartriegel'],
+    ['__proto__', 'cornel'],
+    ['German', 'Hornstrauch'],
+    ['pt-br', 'corniso'],
+  ];
+  const labels = label('la', 'Cornus sericea') + names.map(([lang, name]) => label(lang!, name!)).join('');
+  const xml = `<Datasets><Dataset xml:lang="en"><TaxonNames><TaxonName id="x"><Representation>${labels}</Representation></TaxonName></TaxonNames></Dataset></Datasets>`;
+  const read = readSdd(xml, BUILT_IN);
+  if (!read.ok) throw new Error(read.problem);
+  expect(read.value.taxa[0]!.taxon).toMatchObject({
+    commonNames: ['dogwood', 'cornel', 'Hornstrauch'],
+    namesIn: { de: ['Hartriegel'], 'pt-BR': ['corniso'] },
+  });
+});
+
 test('a foreign SDD file: what is known by its label is read, the rest is reported', () => {
   const xml = `<?xml version="1.0"?>
 <sdd:Datasets xmlns:sdd="http://rs.tdwg.org/UBIF/2006/"><sdd:Dataset xml:lang="en">

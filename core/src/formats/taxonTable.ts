@@ -1,7 +1,7 @@
 import { done, type Outcome } from '../outcome/index.ts';
 import { checkScores, parseScore, type Qualifiers, type Score } from '../score/index.ts';
 import { CALENDAR_PARTS, parseArcs, type Calendar } from '../season/index.ts';
-import type { Taxon } from '../taxon/index.ts';
+import { languageTag, type Taxon } from '../taxon/index.ts';
 import type { Character, Vocabulary } from '../vocabulary/index.ts';
 import {
   cell,
@@ -123,8 +123,9 @@ interface LanguageColumn {
 /** Columns with common names in other languages, as “common names [de]”. */
 const languageColumns = (columns: readonly string[]): LanguageColumn[] =>
   columns.flatMap((column) => {
-    const [, tag] = /^common names? \[([a-z]{2,3}(?:-[a-z]{2,4})*)\]$/i.exec(column.trim()) ?? [];
-    return tag ? [{ column, tag: Intl.getCanonicalLocales(tag)[0]! }] : [];
+    const [, written] = /^common names? \[([a-z-]+)\]$/i.exec(column.trim()) ?? [];
+    const tag = written && languageTag(written);
+    return tag ? [{ column, tag }] : [];
   });
 
 function namesInOf(row: TableRow, languages: readonly LanguageColumn[]): Pick<Taxon, 'namesIn'> {

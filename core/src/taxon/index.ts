@@ -1,1 +1,2 @@
+export * from './language.ts';
 export * from './taxon.ts';

@@ -6,7 +6,7 @@ const OFFERED = 'ar cs cy da de es fi fr ga hu it ja ko nb nl pl pt ro ru sv tr 
 
 type NamesIn = Record<string, string[]>;
 
-/** A language as it is called in that of the page: `languageName('fr')` is “French”. */
+/** A language as it is called in that of the page: `languageName('fr')` is “French”; its tag where nobody has a name for it. */
 export const languageName = (tag: string): string =>
   new Intl.DisplayNames(i18n.locale, { type: 'language' }).of(tag) ?? tag;
 
