@@ -13,7 +13,7 @@ import { courseOf } from '../courses/course.ts';
 import { sets, students } from '../courses/queries.ts';
 import type { Db } from '../db/index.ts';
 import { studentOf } from '../keeping/queries.ts';
-import { committedLibrary } from '../library/committed.ts';
+import { courseLibrary } from '../library/committed.ts';
 import { miniLessonsOf } from '../miniLessons/queries.ts';
 import { practiceOfCourse } from '../practice/ofCourse.ts';
 import { printed } from '../prints/printed.ts';
@@ -55,7 +55,7 @@ export const learningRoutes = [
   }),
   serve(learning.table, async ({ db, jobs, params, query, now, response }) => {
     const course = await courseOf(db, params.courseId);
-    const { vocabulary, profileOf } = await words(db);
+    const { vocabulary, profileOf } = await words(db, course);
     const report = await reportNow(db, jobs, course, now);
     const all = await students(db, course.id);
     const codes = codesOf(all.map(({ id }) => id));
@@ -77,7 +77,7 @@ export const learningRoutes = [
   serve(learning.report, async ({ db, jobs, params, query, now }) => {
     const course = await courseOf(db, params.courseId);
     const report = await reportNow(db, jobs, course, now);
-    const { vocabulary, profileOf } = await words(db);
+    const { vocabulary, profileOf } = await words(db, course);
     const taught = await sets(db, course.id);
     const answers = await countedAnswers(db, course.id);
     const pairs = reportedPairs(answers, report);
@@ -113,8 +113,8 @@ async function ofCourse(db: Db, course: Course, studentId: string) {
   return found;
 }
 
-async function words(db: Db) {
-  const read = await committedLibrary(db);
+async function words(db: Db, course: Course) {
+  const read = await courseLibrary(db, course);
   return { vocabulary: read.vocabulary, profileOf: (id: string) => read.profileOf(id) };
 }
 
