@@ -26,10 +26,18 @@ export function spoken(): Language {
   return languageOf(chosen, navigator.languages);
 }
 
-/** Speaks another language from now on; the page is opened anew, with what was typed kept as drafts are. */
-export function choose(language: Language): void {
-  localStorage.setItem(CHOSEN, language);
+/**
+ * Speaks another language from now on; the page is opened anew, with what was typed kept as drafts are. False where this browser keeps no
+ * choice: then nothing happens.
+ */
+export function choose(language: Language): boolean {
+  try {
+    localStorage.setItem(CHOSEN, language);
+  } catch {
+    return false;
+  }
   location.reload();
+  return true;
 }
 
 /** Loads the words of a part of the pages. Without them they are said in English. */

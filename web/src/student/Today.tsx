@@ -27,7 +27,7 @@ interface TodayProps {
 /** Where a student begins: today's quizzes, results, what there is to learn with, and how the page looks. */
 export function Today({ told, outbox, look, onLook }: TodayProps) {
   const { sitting } = told;
-  const { ofOthers } = useSyncExternalStore(outbox.subscribe, outbox.snapshot);
+  const { ofOthers, unkept } = useSyncExternalStore(outbox.subscribe, outbox.snapshot);
   return (
     <>
       <header className={styles['phone-bar']}>
@@ -71,7 +71,7 @@ export function Today({ told, outbox, look, onLook }: TodayProps) {
           </Link>
         ))}
         <ToLearn opens={sitting.opens} />
-        <Looks look={look} onLook={onLook} />
+        <Looks look={look} onLook={onLook} isBound={unkept} />
         <SignOut />
       </main>
     </>
@@ -137,7 +137,8 @@ function ToLearn({ opens }: Pick<Sitting, 'opens'>) {
   );
 }
 
-function Looks({ look, onLook }: { look: Look; onLook(look: Look): void }) {
+/** How the page looks and what it speaks; not another language while answers stand in this page alone. */
+function Looks({ look, onLook, isBound }: { look: Look; onLook(look: Look): void; isBound: boolean }) {
   return (
     <>
       <h2>
@@ -172,7 +173,7 @@ function Looks({ look, onLook }: { look: Look; onLook(look: Look): void }) {
         </label>
         <label>
           <Trans>Language</Trans>
-          <LanguageChoice />
+          <LanguageChoice isBound={isBound} />
         </label>
       </div>
     </>
