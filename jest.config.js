@@ -19,7 +19,7 @@ const shared = {
 
 export default {
   // Starting a store, and five hundred drawings measured, take their time on a busy machine.
-  testTimeout: 240_000,
+  testTimeout: 600_000,
   projects: [
     {
       ...shared,

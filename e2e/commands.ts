@@ -33,7 +33,7 @@ export async function started(command: string, env: Record<string, string> & { P
   const child = spawn(command, { shell: true, cwd: root, env: { ...process.env, ...env }, detached: true });
   let said = '';
   child.stdout.on('data', (part: Buffer) => (said += part.toString()));
-  await expect.poll(() => said, { timeout: 60_000 }).toContain('Hurrow is ready at');
+  await expect.poll(() => said).toContain('Hurrow is ready at');
   const stop = async () => {
     const gone = new Promise((resolve) => child.once('exit', resolve));
     process.kill(-child.pid!, 'SIGTERM');

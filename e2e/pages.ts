@@ -72,6 +72,6 @@ export async function arrive(page: Page, address: string, ready: string) {
     expect(await text.count(), `“${ready}” is there before ${address} is`).toBe(0);
   await follow(page, address);
   // A report on a class is worked out first, which takes its time on a busy machine.
-  await expect(text.first()).toBeVisible({ timeout: 60_000 });
+  await expect(text.first()).toBeVisible();
   await expect(page.getByRole('heading', { level: 1 })).toHaveCount(1);
 }

@@ -100,11 +100,11 @@ test('a response file of one’s own class leads to a finding, and down to a sin
   await expect(page.getByText('The answers are imported.')).toBeVisible();
   expect(page.url()).toContain('/confusions');
   // Eight stations suggest, and do not say for sure: where nothing is sure, what they suggest lies open.
-  await expect(page.getByText(/smaller or less sure/)).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByText(/smaller or less sure/)).toBeVisible();
   const finding = page
     .locator('[class*="findings_"] > li')
     .filter({ hasText: 'Subalpine fir is missed more than its likeness explains' });
-  await expect(finding).toBeVisible({ timeout: 60_000 });
+  await expect(finding).toBeVisible();
   await expect(finding).toContainText('of 26');
   await finding.getByRole('button', { name: /^See the \d+ answers$/ }).click();
   await expect(finding).toContainText('First look, station 7');
@@ -123,7 +123,7 @@ test('the demo’s planted characters and pairs come out first; the resolved pai
   await hurrow.enter(page, 'instructor');
   await place(page, 'Confusions');
   const titles = page.locator('[class*="findings_"] h2');
-  await expect(titles.first()).toBeVisible({ timeout: 60_000 });
+  await expect(titles.first()).toBeVisible();
   // What is sure of characters was planted (demo/truths.yaml), and no word is graver than its interval bears.
   const first = (await titles.allInnerTexts()).filter((title) => title.includes(':'));
   expect(first[0]).toBe('White bands: used too little');
@@ -159,14 +159,14 @@ test('an unfair station is left out of the figures, and taken in again', async (
   await hurrow.enter(page, 'instructor');
   await place(page, 'Confusions');
   const unfair = page.locator('[class*="not-their-fault_"]');
-  await expect(unfair).toContainText('could be named by an ideal reader in', { timeout: 60_000 });
+  await expect(unfair).toContainText('could be named by an ideal reader in');
   await unfair.getByRole('button', { name: 'Leave it out' }).click();
   await expect(page.getByText('1 station left out')).toBeVisible();
-  await expect(unfair).toContainText('is left out of all figures here', { timeout: 60_000 });
+  await expect(unfair).toContainText('is left out of all figures here');
   await unfair.getByRole('button', { name: 'Take it in again' }).click();
   await expect(page.getByText('1 station left out')).toHaveCount(0);
   await part(page, 'Stations');
-  await expect(page.getByText('Each quiz predicted from the others')).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByText('Each quiz predicted from the others')).toBeVisible();
 });
 
 test('a pair is noted as taught again, and the note is taken back', async ({ page }) => {
@@ -177,14 +177,14 @@ test('a pair is noted as taught again, and the note is taken back', async ({ pag
   const pair = page.getByRole('link', {
     name: /thinleaf alder and paper birch|paper birch and thinleaf alder/,
   });
-  await expect(pair).toBeVisible({ timeout: 60_000 });
+  await expect(pair).toBeVisible();
   await pair.click();
   const day = page.getByLabel('Day it was taught again');
-  await expect(day).toBeVisible({ timeout: 60_000 });
+  await expect(day).toBeVisible();
   await day.fill('2026-09-20');
   await page.getByRole('button', { name: 'Note it' }).click();
   const note = page.locator('[class*="reteach_"]');
-  await expect(note).toContainText('since 2026-09-20: mixed up in', { timeout: 60_000 });
+  await expect(note).toContainText('since 2026-09-20: mixed up in');
   await note.getByRole('button', { name: 'Take back' }).click();
   await expect(note).not.toContainText('since 2026-09-20');
 });
@@ -275,7 +275,7 @@ test('a class that never goes by the white bands: told on the phone, on paper an
   await expect(page.getByText('The answers are imported.')).toBeVisible();
   await place(page, 'Confusions');
   const bands = page.locator('[class*="findings_"] > li').filter({ hasText: 'White bands' });
-  await expect(bands).toContainText(/they told of it never on \d+ checklists/, { timeout: 60_000 });
+  await expect(bands).toContainText(/they told of it never on \d+ checklists/);
   await expect(bands).not.toContainText('Can’t tell yet');
   await bands.getByRole('button', { name: /^See the \d+ answers$/ }).click();
   await expect(bands.locator('[class*="answers-behind_"] a').first()).toBeVisible();
@@ -289,7 +289,7 @@ test('a class that never goes by the white bands: told on the phone, on paper an
   await page.getByRole('button', { name: 'Import', exact: true }).click();
   await expect(page.getByText('The answers are imported.').last()).toBeVisible();
   await place(page, 'Confusions');
-  await expect(page.getByText(/smaller or less sure/)).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByText(/smaller or less sure/)).toBeVisible();
   const suspected = page
     .locator('[class*="findings_"] > li')
     .filter({ hasText: 'Subalpine fir is missed more' });

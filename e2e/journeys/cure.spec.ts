@@ -28,7 +28,7 @@ async function doNext(page: Page): Promise<void> {
   };
   if ((await button('Next')) || (await button('The left one'))) return;
   if (await button('Look: three seconds')) {
-    await expect(main.getByRole('group', { name: 'Which tree is it?' })).toBeVisible({ timeout: 6000 });
+    await expect(main.getByRole('group', { name: 'Which tree is it?' })).toBeVisible();
     return;
   }
   for (const group of ['Which tree is it?', 'What do you see?', 'What settles it?'])
@@ -47,12 +47,11 @@ async function doNext(page: Page): Promise<void> {
 test('from a finding to a lesson that is sent, a drill without a signal, the next quiz and what became of it', async ({
   browser,
 }) => {
-  test.setTimeout(150_000);
   const desk = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
   await hurrow.enter(desk, 'instructor');
   await desk.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: 'Confusions' }).click();
   const finding = desk.getByRole('listitem').filter({ hasText: 'White bands' }).first();
-  await expect(finding).toBeVisible({ timeout: 60_000 });
+  await expect(finding).toBeVisible();
   await finding.getByRole('button', { name: /See the \d+ answers/ }).click();
   await expect(finding.getByText('station').first()).toBeVisible();
   await finding.getByRole('link', { name: 'Make a mini-lesson' }).click();
@@ -82,7 +81,7 @@ test('from a finding to a lesson that is sent, a drill without a signal, the nex
   await phone.getByRole('link', { name: 'Stop' }).click();
   await expect(phone.getByText(/answers wait on this phone/)).toBeVisible();
   await context.setOffline(false);
-  await expect(phone.getByText(/answers wait on this phone/)).toBeHidden({ timeout: 20_000 });
+  await expect(phone.getByText(/answers wait on this phone/)).toBeHidden();
   await desk.goto(`${hurrow.url}/c/${course}/confusions/students`);
   await desk.getByRole('link', { name }).click();
   await expect(desk.getByText('on 2026-10-15; opened it')).toBeVisible();
@@ -113,12 +112,11 @@ test('from a finding to a lesson that is sent, a drill without a signal, the nex
   ].join('\n');
   await call('post', `/api/quizzes/${quizId}/responses/import`, { csv, dryRun: false });
   await desk.goto(`${hurrow.url}/c/${course}/confusions/abies-grandis/abies-lasiocarpa`);
-  await expect(desk.getByText(/^(Resolved|Improving)/).first()).toBeVisible({ timeout: 60_000 });
-  await expect(desk.getByText(/fewer \(90 % interval\)/)).toBeVisible({ timeout: 60_000 });
+  await expect(desk.getByText(/^(Resolved|Improving)/).first()).toBeVisible();
+  await expect(desk.getByText(/fewer \(90 % interval\)/)).toBeVisible();
 });
 
 test('every way of practice can be done by who sees little, and gives no name away', async ({ browser }) => {
-  test.setTimeout(120_000);
   const page = await (await browser.newContext(PHONE)).newPage();
   await hurrow.enter(page, 'student');
   await expect(page.getByText('To learn with')).toBeVisible();

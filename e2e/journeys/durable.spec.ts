@@ -61,7 +61,6 @@ for (const [happens, how] of [
       const extra = { ...responses[0]!, id: randomUUID() };
       const answer = await again.post('/api/sit/responses', {
         data: { responses: [...responses, extra] },
-        timeout: 60_000,
       });
       const { received, refused } = (await answer.json()) as {
         received: string[];

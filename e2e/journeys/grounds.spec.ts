@@ -68,7 +68,7 @@ test.describe('on a phone', () => {
     });
     await step('online again, all is there once', async () => {
       await context.setOffline(false);
-      await expect(page.getByText('Everything noted has arrived.')).toBeVisible({ timeout: 30_000 });
+      await expect(page.getByText('Everything noted has arrived.')).toBeVisible();
       await expect(page.getByText(/^5 of \d+ gathered/)).toBeVisible();
       const after = await list();
       expect(after.items).toHaveLength(before.items.length + 3);

@@ -49,7 +49,7 @@ test('an instructor gathers, contrasts, builds a key and walks it by keys alone'
   });
   await step('a key, walked to its end', async () => {
     await pressByKey(page, page.getByRole('link', { name: 'Keys', exact: true }));
-    await expect(page.getByText(/questions on average to a name/)).toBeVisible({ timeout: 60_000 });
+    await expect(page.getByText(/questions on average to a name/)).toBeVisible();
     await pressByKey(page, page.getByRole('button', { name: 'Walk through it' }));
     const leads = page.locator('[class*="walk-lead_"]');
     await expect(leads.first()).toBeVisible();
@@ -68,7 +68,7 @@ test('a quiz is proposed, put in another order, saved, opened and closed by keys
   await page.keyboard.type('6');
   await pressByKey(page, page.getByRole('button', { name: /^Propose/ }));
   const stations = page.getByRole('listitem').filter({ has: page.getByRole('button', { name: /^\d+ / }) });
-  await expect(stations).toHaveCount(6, { timeout: 60_000 });
+  await expect(stations).toHaveCount(6);
   await step('the first station goes down one place', async () => {
     const first = stations.nth(0).getByRole('button', { name: /^1 / });
     const tree = (await first.innerText()).slice(2).trim();

@@ -38,7 +38,7 @@ test('three trees at once, by bark only; the pair map names the hard pairs', asy
   await page.getByLabel('Medium').selectOption('barkPiece');
   await expect(page.getByText(/of 3 pairs are not settled/)).toBeVisible();
   await page.goto(`${base}/lookalikes/map`);
-  await expect(page.getByText(/of 861 pairs are not settled on 15 Oct/)).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByText(/of 861 pairs are not settled on 15 Oct/)).toBeVisible();
   await page.getByRole('link', { name: 'whitebark pine and limber pine' }).click();
   await expect(page.getByRole('heading', { name: /whitebark pine or limber pine/ })).toBeVisible();
 });
@@ -50,7 +50,7 @@ test('a key is built, changed by hand, kept, and walked to a name with a doubt o
     page,
     'lookalikes/keys?only=pinus-ponderosa,pinus-contorta,abies-grandis,larix-occidentalis,thuja-plicata,taxus-brevifolia',
   );
-  await expect(page.getByText(/questions on average to a name, of 6 taxa/)).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByText(/questions on average to a name, of 6 taxa/)).toBeVisible();
   await page.getByRole('button', { name: 'Change couplet 1', exact: true }).first().click();
   await page.locator('[class*="couplet-editor_"] textarea').first().fill('Needles in bundles, like a broom');
   await page.getByLabel('Name of the key').click();
@@ -91,9 +91,7 @@ test('a specimen is named by answers in any order', async ({ page }) => {
 test('changing one score changes the contrast, the map and the key that rest on it', async ({ page }) => {
   const only = 'only=pinus-albicaulis,pinus-flexilis';
   const base = await lookalikes(page, `lookalikes/keys?${only}`);
-  await expect(page.getByText('Not told apart: whitebark pine and limber pine')).toBeVisible({
-    timeout: 60_000,
-  });
+  await expect(page.getByText('Not told apart: whitebark pine and limber pine')).toBeVisible();
   await page.goto(`${base}/species/pinus-albicaulis/edit`);
   const bands = page.getByRole('group', { name: 'white bands' });
   const allFaces = bands.getByRole('button', { name: 'all faces' });
@@ -107,9 +105,9 @@ test('changing one score changes the contrast, the map and the key that rest on 
   await page.goto(`${base}/lookalikes?taxa=pinus-albicaulis,pinus-flexilis`);
   await expect(page.getByText('Settled on 15 Oct.')).toBeVisible();
   await page.getByRole('link', { name: 'Pair map' }).click();
-  await expect(page.getByText('The hard pairs')).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByText('The hard pairs')).toBeVisible();
   await expect(page.getByRole('link', { name: 'whitebark pine and limber pine' })).toHaveCount(0);
   await page.goto(`${base}/lookalikes/keys?${only}`);
-  await expect(page.getByText(/questions on average to a name, of 2 taxa/)).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByText(/questions on average to a name, of 2 taxa/)).toBeVisible();
   await expect(page.getByText('Not told apart')).toHaveCount(0);
 });

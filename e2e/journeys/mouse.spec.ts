@@ -51,7 +51,7 @@ for (const [what, where, ready, frame] of [
     await open(page, where, ready);
     const controls = page.locator(frame).locator(CONTROLS).filter({ hasNotText: LEAVES });
     // The head of a page may stand before what it heads has come.
-    await expect.poll(() => controls.count(), { timeout: 15_000 }).toBeGreaterThan(10);
+    await expect.poll(() => controls.count()).toBeGreaterThan(10);
     const pressed = await expectNoPressLost(page, controls);
     expect(pressed).toBeGreaterThan(10);
   });

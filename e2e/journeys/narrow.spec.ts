@@ -21,7 +21,7 @@ test('no page of the workbench is wider than a phone', async ({ page }) => {
   const base = page.url().replace(/\/course$/, '');
   for (const [where, ready] of [...OF_THE_LIBRARY, ...OF_LOOKALIKES, ...OF_A_COURSE]) {
     await follow(page, `${base}/${where}`);
-    await expect(page.getByText(ready).first()).toBeAttached({ timeout: 60_000 });
+    await expect(page.getByText(ready).first()).toBeAttached();
     expect(await width(page), where).toBeLessThanOrEqual(390);
     // Nor wider than a tablet: between the two the bar had no room.
     await page.setViewportSize({ width: 1024, height: 768 });
@@ -44,7 +44,7 @@ test('a student opens what the course has opened, and no more while a quiz is op
   expect(await width(page)).toBeLessThanOrEqual(390);
   await page.getByRole('link', { name: 'Back' }).click();
   await page.getByRole('link', { name: 'Recap of Single needles' }).click();
-  await expect(page.getByRole('term').filter({ hasText: 'grand fir' })).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByRole('term').filter({ hasText: 'grand fir' })).toBeVisible();
   expect(await width(page)).toBeLessThanOrEqual(390);
 
   const desk = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
@@ -63,7 +63,7 @@ test('a student opens what the course has opened, and no more while a quiz is op
   expect(await width(page)).toBeLessThanOrEqual(390);
   await page.getByRole('link', { name: 'Back' }).click();
   await page.getByRole('link', { name: 'Walk through a key' }).click();
-  await page.locator('[class*="walk-lead_"]').first().click({ timeout: 60_000 });
+  await page.locator('[class*="walk-lead_"]').first().click();
   await expect(page.getByText('Question 2.')).toBeVisible();
   expect(await width(page)).toBeLessThanOrEqual(390);
 });

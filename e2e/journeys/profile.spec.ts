@@ -247,7 +247,7 @@ test('trusts another source with a reason; a character of one’s own is scored 
 
 test('a library goes out and comes back without a change', async ({ page }) => {
   await to(page, 'exchange');
-  const download = page.waitForEvent('download', { timeout: 60_000 });
+  const download = page.waitForEvent('download');
   await page.getByRole('link', { name: 'Descriptions' }).click();
   const file = await (await download).path();
   await page.getByLabel(/^Choose a file/).setInputFiles(file);

@@ -111,5 +111,5 @@ test('a quiz that asks for features, counts, genus and family is planned, answer
     await expect(page.getByText(asks)).toBeVisible();
   // What was asked besides names tells nothing of what is taken for what.
   await page.goto(`${base}/confusions/stations`);
-  await expect(page.getByText('Does the model know this class?')).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByText('Does the model know this class?')).toBeVisible();
 });

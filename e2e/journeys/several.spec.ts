@@ -166,12 +166,7 @@ test('a report that a process computed when it died is computed by the other, an
     .toBeGreaterThan(0);
   await both.end(0, 'SIGKILL');
   await expect
-    .poll(
-      async () => ((await second.call('GET', address)).body as { report?: unknown }).report !== undefined,
-      {
-        timeout: 60_000,
-      },
-    )
+    .poll(async () => ((await second.call('GET', address)).body as { report?: unknown }).report !== undefined)
     .toBe(true);
   await both.run(0);
 });

@@ -28,7 +28,7 @@ test('from an empty course to the lesson of week 1, shown: nothing to write but 
   await step('its trees, proposed in sets', async () => {
     await page.getByRole('button', { name: 'All 42 species of the library' }).click();
     await page.getByRole('button', { name: 'Propose sets' }).click();
-    await expect(page.getByRole('button', { name: 'Undo the proposal' })).toBeVisible({ timeout: 60_000 });
+    await expect(page.getByRole('button', { name: 'Undo the proposal' })).toBeVisible();
     await page.getByRole('button', { name: 'Save the list' }).click();
     await expect(page.getByText('The list is saved.')).toBeVisible();
   });
@@ -51,7 +51,7 @@ test('sets are changed by drag and by keys, a lesson is reworded and shown in tw
   await page.waitForURL(/course/);
   await page.getByRole('link', { name: 'Sets on the weeks' }).click();
   const tree = page.getByRole('button', { name: 'redosier dogwood', exact: true });
-  await expect(tree.locator('img')).toBeVisible({ timeout: 30_000 });
+  await expect(tree.locator('img')).toBeVisible();
   const before = await weekOf(page, 'redosier dogwood');
 
   await step('by keys a week on and back, and what that means is said at once', async () => {
