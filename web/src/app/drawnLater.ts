@@ -1,30 +1,50 @@
 import { useEffect, useState } from 'react';
 import { inTurn } from './inTurn.ts';
 
-/** Pictures that were drawn, by what they are of, as long as that lives. */
-const drawn = new WeakMap<object, Map<string, string>>();
+/** Pictures that are drawn, or on their way, by what they are of, as long as that lives. */
+const drawn = new WeakMap<object, Map<string, string | Promise<string>>>();
 
 /**
- * A small drawing as the address of a picture, drawn when its turn comes, so that many of them never block the page; undefined until then,
- * empty where there is nothing to draw.
+ * A small drawing as the address of a picture, asked for when its turn comes and drawn elsewhere, so that many of them never block the page;
+ * undefined until then, empty where there is nothing to draw.
  *
  * @param of what it is of; another object is drawn anew
  * @param key what else it depends on
- * @param svg makes the markup
+ * @param draw makes the markup
  */
-export function useDrawnLater(of: object, key: string, svg: () => string | undefined): string | undefined {
+export function useDrawnLater(
+  of: object,
+  key: string,
+  draw: () => Promise<string | undefined>,
+): string | undefined {
   const [, redraw] = useState(0);
   const held = drawn.get(of)?.get(key);
   useEffect(() => {
-    if (drawn.get(of)?.has(key)) return;
-    const job = () => {
-      const made = svg();
-      const pictures = drawn.get(of) ?? new Map<string, string>();
-      pictures.set(key, made ? `data:image/svg+xml,${encodeURIComponent(made)}` : '');
-      drawn.set(of, pictures);
-      redraw((n) => n + 1);
+    let isGone = false;
+    const show = () => isGone || redraw((n) => n + 1);
+    const takeBack = inTurn(() => void pictureOf(of, key, draw).then(show));
+    return () => {
+      isGone = true;
+      takeBack();
     };
-    return inTurn(job);
-  }, [of, key, svg]);
-  return held;
+  }, [of, key, draw]);
+  return typeof held === 'string' ? held : undefined;
+}
+
+/** A picture is drawn once, however many show it; one that could not be drawn is tried anew by whoever asks next. */
+async function pictureOf(of: object, key: string, draw: () => Promise<string | undefined>): Promise<string> {
+  const pictures = drawn.get(of) ?? new Map<string, string | Promise<string>>();
+  drawn.set(of, pictures);
+  const held = pictures.get(key);
+  if (held !== undefined) return held;
+  const making = draw().then((made) => (made ? `data:image/svg+xml,${encodeURIComponent(made)}` : ''));
+  pictures.set(key, making);
+  try {
+    const picture = await making;
+    pictures.set(key, picture);
+    return picture;
+  } catch (error) {
+    pictures.delete(key);
+    throw error;
+  }
 }

@@ -6,13 +6,13 @@ import { CSS } from '@dnd-kit/utilities';
 import { useEffect, useMemo, useRef, type CSSProperties, type RefObject } from 'react';
 import { Link } from 'react-router';
 import type { ProfiledTaxon } from '@hurrow/core/evidence';
-import type { DrawingSetting } from '@hurrow/core/lesson';
 import { dayOfYear, wrapDay } from '@hurrow/core/season';
 import type { Prospects, TermWishes } from '@hurrow/core/term';
 import { commonName } from '@hurrow/core/taxon';
 import { useLibrary } from '../app/data.ts';
 import { arcsOf, BOARD, heightOf, placesOf, setsIn } from './board.ts';
 import type { Draft } from './gathered.ts';
+import type { TreeSetting } from '../workers/pictures.ts';
 import { useSmallPlate } from './smallPlate.ts';
 import styles from './board.module.css';
 import { dayLabel } from '../language/inWords.ts';
@@ -141,20 +141,20 @@ function DrawnPlate({
   }, [keyed, taxonId]);
   const { library, vocabulary } = useLibrary();
   const { attributes, listeners, setNodeRef, transform, isDragging } = useDraggable({ id: taxonId });
-  const setting = useMemo<DrawingSetting>(
+  const { units, latitude, longitude, elevation } = course;
+  const setting = useMemo<TreeSetting>(
     () => ({
-      vocabulary,
-      units: course.units,
+      units,
       reference: library!.reference,
-      site: course,
+      site: { latitude, longitude, elevation },
       day,
       // Drawn large and shown small: the margins of a drawing do not shrink with it.
       width: 3 * (BOARD.column - 18),
       height: 3 * (BOARD.plate - 30),
     }),
-    [vocabulary, course, library, day],
+    [units, latitude, longitude, elevation, library, day],
   );
-  const picture = useSmallPlate(profiled, setting);
+  const picture = useSmallPlate(profiled, vocabulary, setting);
   const place: CSSProperties = {
     height: BOARD.plate,
     marginBottom: BOARD.gap,

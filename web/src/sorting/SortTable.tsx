@@ -17,7 +17,7 @@ import {
   type SaidWays,
   type SortedPile,
 } from '@hurrow/core/sorting';
-import { drawingToSvg, drawPlate, traitsInWords } from '@hurrow/core/specimen';
+import { traitsInWords } from '@hurrow/core/specimen';
 import { commonName, scientificName } from '@hurrow/core/taxon';
 import type { View } from '@hurrow/core/view';
 import type { Vocabulary } from '@hurrow/core/vocabulary';
@@ -36,6 +36,7 @@ import {
 } from './table.ts';
 import type { TableState } from './kept.ts';
 import type { TableInUse } from './useTable.ts';
+import { beside } from '../workers/drawnBeside.ts';
 import styles from './sorting.module.css';
 
 export interface SortTableProps {
@@ -299,12 +300,18 @@ function Specimen({
   ...drawn
 }: SpecimenProps) {
   const { course, vocabulary, view } = drawn;
-  const svg = useCallback(() => {
-    const drawing =
-      on.traits && drawPlate(on.traits, view.organs, { ...FRAME, units: course.units, insets: false });
-    return drawing && drawingToSvg(drawing, t`Specimen ${place + 1}`);
-  }, [on, view, course.units, place]);
-  const picture = useDrawnLater(on, `sort ${view.day}`, svg);
+  const draw = useCallback(
+    async () =>
+      on.traits &&
+      beside().specimen(
+        on.traits,
+        view.organs,
+        { ...FRAME, units: course.units, insets: false },
+        t`Specimen ${place + 1}`,
+      ),
+    [on, view, course.units, place],
+  );
+  const picture = useDrawnLater(on, `sort ${view.day}`, draw);
   const text = on.traits && traitsInWords(on.traits, view.organs, vocabulary, course.audience, course.units);
   const inside = (
     <>

@@ -1,0 +1,4 @@
+import { expose } from 'comlink';
+import { Pictures } from './pictures.ts';
+
+expose(new Pictures());
