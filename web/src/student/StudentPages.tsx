@@ -16,7 +16,7 @@ import styles from './student.module.css';
 import ui from '../app/parts.module.css';
 
 // Drawings and evidence come only to those who look at trees: a quiz loads little.
-const Trees = lazy(() => import('./Trees.tsx'));
+const Trees = lazy(() => import('./trees/Trees.tsx'));
 const loadPractice = () => import('../practice/PracticePages.tsx');
 const PracticePages = lazy(loadPractice);
 async function takePracticeAlong(): Promise<void> {

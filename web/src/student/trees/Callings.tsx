@@ -5,7 +5,7 @@ import { Link, useParams } from 'react-router';
 import type { ProfiledTaxon } from '@hurrow/core/evidence';
 import { characterLesson, lessonAbout, lessonGroups } from '@hurrow/core/lesson';
 import type { Vocabulary } from '@hurrow/core/vocabulary';
-import { Calls } from '../lessons/Calls.tsx';
+import { Calls } from '../../lessons/Calls.tsx';
 import styles from './trees.module.css';
 
 interface Props {
