@@ -26,6 +26,7 @@ import type * as prints from './prints.ts';
 import type * as quizzes from './quizzes.ts';
 import type * as ranges from './ranges.ts';
 import type * as rounds from './rounds.ts';
+import type * as rulings from './rulings.ts';
 import type * as running from './running.ts';
 import type * as session from './session.ts';
 import type * as sitting from './sitting.ts';
@@ -63,6 +64,7 @@ type AnyEndpoint =
   | EndpointsOf<typeof quizzes>
   | EndpointsOf<typeof ranges>
   | EndpointsOf<typeof rounds>
+  | EndpointsOf<typeof rulings>
   | EndpointsOf<typeof running>
   | EndpointsOf<typeof session>
   | EndpointsOf<typeof sitting>

@@ -11,6 +11,7 @@ import * as marking from './marking.ts';
 import * as notebook from './notebook.ts';
 import * as outings from './outings.ts';
 import * as quizzes from './quizzes.ts';
+import * as rulings from './rulings.ts';
 import * as rounds from './rounds.ts';
 import * as session from './session.ts';
 import * as sitting from './sitting.ts';
@@ -103,10 +104,10 @@ test.each<Body>([
 
 const RULING: Body = { truth: 'rubrum', answer: { genus: 'Swamp' }, countsAs: null };
 test('points by hand need a reason, and a ruling by name none', () => {
-  expect(told(quizzes.rule.body, RULING)).toBe('');
-  expect(told(quizzes.rule.body, but(RULING, { points: { genus: 1 } }))).not.toBe('');
-  expect(told(quizzes.rule.body, but(RULING, { points: { genus: 1 }, reason: '  ' }))).not.toBe('');
-  expect(told(quizzes.rule.body, but(RULING, { points: { genus: 1 }, reason: 'torn paper' }))).toBe('');
+  expect(told(rulings.rule.body, RULING)).toBe('');
+  expect(told(rulings.rule.body, but(RULING, { points: { genus: 1 } }))).not.toBe('');
+  expect(told(rulings.rule.body, but(RULING, { points: { genus: 1 }, reason: '  ' }))).not.toBe('');
+  expect(told(rulings.rule.body, but(RULING, { points: { genus: 1 }, reason: 'torn paper' }))).toBe('');
 });
 
 const ID = '6f0c2a52-6d6c-4f1e-9d8f-2b8f5c0a1b2c';

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import * as quizzes from '@hurrow/contract/quizzes';
+import * as rulings from '@hurrow/contract/rulings';
 import { STAFF } from '@hurrow/contract/endpoint';
 import { fullPoints } from '@hurrow/core/names';
 import { conflict, notFound } from '../api/problem.ts';
@@ -133,16 +134,16 @@ export const quizRoutes = [
       words: await queries.wordsRuled(db, row.courseId),
     };
   }),
-  serve(quizzes.rule, ({ db, params, body, who, now }) =>
+  serve(rulings.rule, ({ db, params, body, who, now }) =>
     db.transaction((tx) => rule(tx, params.quizId, body, { who, now })),
   ),
-  serve(quizzes.takeRulingBack, ({ db, params, who, now }) =>
+  serve(rulings.takeRulingBack, ({ db, params, who, now }) =>
     db.transaction((tx) => takeRulingBack(tx, params.quizId, params.rulingId, { who, now })),
   ),
-  serve(quizzes.ruleWords, ({ db, params, body, who, now }) =>
+  serve(rulings.ruleWords, ({ db, params, body, who, now }) =>
     db.transaction((tx) => ruleWords(tx, params.quizId, body, { who, now })),
   ),
-  serve(quizzes.takeWordsBack, ({ db, params, who, now }) =>
+  serve(rulings.takeWordsBack, ({ db, params, who, now }) =>
     db.transaction((tx) => takeWordsBack(tx, params.quizId, params.rulingId, { who, now })),
   ),
   serve(quizzes.enterPaper, ({ db, params, body, who, now }) =>

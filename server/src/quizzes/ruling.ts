@@ -1,4 +1,5 @@
-import type { QuizHead, RulingBody, WordsBody } from '@hurrow/contract/quizzes';
+import type { QuizHead } from '@hurrow/contract/quizzes';
+import type { RulingBody, WordsBody } from '@hurrow/contract/rulings';
 import { wordsKey } from '@hurrow/core/formats';
 import { answerText, partedAnswer, resolveName } from '@hurrow/core/names';
 import { GUESS, saidKey, saidTo, WHOLE_LOOK } from '@hurrow/core/station';

@@ -1,6 +1,6 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
-import type { RulingBody } from '@hurrow/contract/quizzes';
+import type { RulingBody } from '@hurrow/contract/rulings';
 import type { MarkedAnswer, Marks, Quiz } from '@hurrow/contract/quizzes';
 import { Button } from 'antd';
 import { useState, type FormEvent } from 'react';

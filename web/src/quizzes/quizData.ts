@@ -1,4 +1,4 @@
-import type { RulingBody } from '@hurrow/contract/quizzes';
+import type { RulingBody } from '@hurrow/contract/rulings';
 import { queryOptions } from '@tanstack/react-query';
 import { useState } from 'react';
 import { call, isProblem, messageOf } from '../app/api.ts';
