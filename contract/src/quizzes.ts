@@ -7,13 +7,7 @@ import {
   type PlannedStation,
   type Question,
 } from '@hurrow/core/station';
-import {
-  SURENESS,
-  type Answer,
-  type Mark,
-  type NamedTaxon,
-  type NamingPolicy,
-} from '@hurrow/core/names';
+import { SURENESS, type Answer, type Mark, type NamedTaxon, type NamingPolicy } from '@hurrow/core/names';
 import type { Speaker } from '@hurrow/core/quiz';
 import { AIDS, LEAF_CONDITIONS, MEDIA, type Medium, type View } from '@hurrow/core/view';
 import { isoDate } from './day.ts';
