@@ -11,6 +11,7 @@ import { useLibrary } from '../app/data.ts';
 import { Opening, Problem } from '../app/parts.tsx';
 import { CharacterLesson } from './CharacterLesson.tsx';
 import styles from './character.module.css';
+import { inTongue } from '../language/inTongue.ts';
 
 /** Lessons about characters: alone, or several that are looked at together. */
 export default function CharacterPage({ course }: { course: WholeCourse }) {
@@ -64,7 +65,7 @@ export default function CharacterPage({ course }: { course: WholeCourse }) {
           const of = characters.map((id) => vocabulary.get(id)!).filter((each) => each.organ === organ);
           return of.length === 0 ? null : (
             <div key={organ}>
-              <strong>{title}</strong>
+              <strong>{inTongue(title)}</strong>
               {of.map((each) => link(each.id, characterName(each, course.audience)))}
             </div>
           );

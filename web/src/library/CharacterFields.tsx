@@ -12,6 +12,7 @@ import {
 } from '@hurrow/core/vocabulary';
 import { asPercent, fromPercent, generaOf, withGroup } from './characterDraft.ts';
 import styles from './library.module.css';
+import { inTongue } from '../language/inTongue.ts';
 
 const KINDS: [CharacterKind, boolean, string][] = [
   ['categorical', false, t`one of several states`],
@@ -108,7 +109,7 @@ function WhatItIs({ draft, onChange }: Omit<Props, 'isNew'>) {
       <Choice
         title={t`Organ`}
         value={draft.organ}
-        options={ORGANS.map(({ organ, title }): [Organ, string] => [organ, title])}
+        options={ORGANS.map(({ organ, title }): [Organ, string] => [organ, inTongue(title)])}
         onChange={(organ) => onChange({ ...draft, organ })}
       />
       <Choice

@@ -7,6 +7,7 @@ import { useVocabulary } from '../app/data.ts';
 import styles from './characterList.module.css';
 import libraryStyles from './library.module.css';
 import ui from '../app/parts.module.css';
+import { inTongue } from '../language/inTongue.ts';
 
 const KINDS = {
   categorical: t`one state`,
@@ -55,7 +56,7 @@ export default function CharacterList({ courseId }: { courseId: string }) {
         if (rows.length === 0) return null;
         return (
           <section key={organ}>
-            <h2>{title}</h2>
+            <h2>{inTongue(title)}</h2>
             <table className={styles['characters']}>
               <tbody>
                 {rows.map((entry) => (

@@ -7,6 +7,7 @@ import { useLibrary } from '../app/data.ts';
 import styles from './library.module.css';
 import { CharacterForm } from './CharacterForm.tsx';
 import { blank } from './characterDraft.ts';
+import { inTongue } from '../language/inTongue.ts';
 
 /** All characters of the library by organ, and one of them with its words, states and misread rates. */
 export default function Characters() {
@@ -27,7 +28,7 @@ export default function Characters() {
         </div>
         {ORGANS.map(({ organ, title }) => (
           <div key={organ}>
-            <p className={styles['nav-title']}>{title}</p>
+            <p className={styles['nav-title']}>{inTongue(title)}</p>
             {[...vocabulary.values()]
               .filter((entry) => entry.organ === organ && !entry.derived)
               .map((entry) => (

@@ -25,6 +25,7 @@ import { BroughtBack } from '../drafts/BroughtBack.tsx';
 import { useColumn } from './useColumn.ts';
 import styles from './library.module.css';
 import { LinkButton, Notice, Problem } from '../app/parts.tsx';
+import { inTongue } from '../language/inTongue.ts';
 
 const BEGINNING = ['leaf.shape', 'needle.bands', 'twig.arrangement', 'bud.scales', 'bark.surface'];
 
@@ -58,7 +59,10 @@ export default function SideBySide({ courseId }: { courseId: string }) {
           optionFilterProp="label"
           options={[...vocabulary.values()]
             .filter((entry) => !entry.derived)
-            .map((entry) => ({ value: entry.id, label: `${organTitle(entry.organ)}: ${entry.term}` }))}
+            .map((entry) => ({
+              value: entry.id,
+              label: `${inTongue(organTitle(entry.organ))}: ${entry.term}`,
+            }))}
         />
         <label>
           <input
@@ -111,7 +115,7 @@ function Table({ courseId, profiled, characters, column, course }: TableProps) {
             </th>
             {characters.map((entry) => (
               <th scope="col" key={entry.id}>
-                {organTitle(entry.organ)}: {entry.term}{' '}
+                {inTongue(organTitle(entry.organ))}: {entry.term}{' '}
                 {!column.character && (
                   <LinkButton onClick={() => column.begin(entry.id)} aria-label={t`Edit ${entry.term}`}>
                     <Trans>edit</Trans>

@@ -5,6 +5,7 @@ import { saidOf, type Condition } from '@hurrow/core/condition';
 import { characterName, type Audience, type UnitSystem } from '@hurrow/core/score';
 import { ORGANS, type Character, type Vocabulary } from '@hurrow/core/vocabulary';
 import styles from './rules.module.css';
+import { inTongue } from '../language/inTongue.ts';
 
 interface Props {
   vocabulary: Vocabulary;
@@ -33,7 +34,7 @@ export function ConditionPicker({ vocabulary, audience, units, offered, label, o
           const ofOrgan = usable.filter((each) => each.organ === organ);
           return (
             ofOrgan.length > 0 && (
-              <optgroup key={organ} label={title}>
+              <optgroup key={organ} label={inTongue(title)}>
                 {ofOrgan.map((each) => (
                   <option key={each.id} value={each.id}>
                     {characterName(each, audience)}

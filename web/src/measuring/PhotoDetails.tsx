@@ -166,7 +166,7 @@ function MarkLine({
           .filter((entry) => !entry.derived)
           .map((entry) => (
             <option key={entry.id} value={entry.id}>
-              {organTitle(entry.organ)}: {entry.term}
+              {inTongue(organTitle(entry.organ))}: {entry.term}
             </option>
           ))}
       </select>

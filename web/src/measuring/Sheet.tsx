@@ -14,6 +14,7 @@ import { useSaved } from '../library/useSaved.tsx';
 import styles from './measuring.module.css';
 import ui from '../app/parts.module.css';
 import { useSaving } from '../app/useSaving.ts';
+import { inTongue } from '../language/inTongue.ts';
 
 /** What was measured of one character: its values as they came. */
 export interface SheetRecord {
@@ -53,7 +54,7 @@ export function Sheet(props: SheetProps) {
             .filter(({ kind }) => kind === 'measure' || kind === 'count')
             .map((entry) => (
               <option key={entry.id} value={entry.id}>
-                {organTitle(entry.organ)}: {entry.term}
+                {inTongue(organTitle(entry.organ))}: {entry.term}
                 {sheets.some((sheet) => sheet.characterId === entry.id) ? ' ✓' : ''}
               </option>
             ))}

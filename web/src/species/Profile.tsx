@@ -39,6 +39,7 @@ import ui from '../app/parts.module.css';
 import styles from './species.module.css';
 import { color } from '../app/tokens.ts';
 import { dayLabel, decimal } from '../language/inWords.ts';
+import { inTongue } from '../language/inTongue.ts';
 
 const PLATE: ShownOrgan[] = ['twig', 'bud', 'leaf', 'fruit', 'bark'];
 
@@ -421,7 +422,7 @@ function OrganRow(props: OrganRowProps) {
   );
   return (
     <section className={absent ? `${styles['organ']} ${styles['absent']}` : styles['organ']}>
-      <h2>{title}</h2>
+      <h2>{inTongue(title)}</h2>
       <div className={styles['statement']}>
         {absent && (
           <em className="gold">

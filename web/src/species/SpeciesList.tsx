@@ -17,6 +17,7 @@ import { librarySearch } from '../app/search.ts';
 import styles from './species.module.css';
 import { LinkButton, Problem } from '../app/parts.tsx';
 import { countOf, inSight, ordered, shows, statesOf, type Order, type StateFilter } from './listing.ts';
+import { inTongue } from '../language/inTongue.ts';
 
 const ROW = 47;
 
@@ -254,7 +255,7 @@ const FilterPicker = memo(function FilterPicker({
           .filter((entry) => !entry.derived && statesOf(entry).length > 0)
           .map((entry) => (
             <option key={entry.id} value={entry.id}>
-              {organTitle(entry.organ)}: {entry.term}
+              {inTongue(organTitle(entry.organ))}: {entry.term}
             </option>
           ))}
       </select>

@@ -13,6 +13,7 @@ import { type Ground } from '../../lookalikes/setting.ts';
 import styles from './trees.module.css';
 import { dayLabel } from '../../language/inWords.ts';
 import { PhonePage } from './PhonePage.tsx';
+import { inTongue } from '../../language/inTongue.ts';
 
 /** A tree organ by organ, drawn as it stands on the day. */
 export function OneTree({ ground }: { ground: Ground }) {
@@ -59,7 +60,7 @@ export function OneTree({ ground }: { ground: Ground }) {
         if (said.length === 0) return null;
         return (
           <section className={styles['organ']} key={organ}>
-            <h2>{title}</h2>
+            <h2>{inTongue(title)}</h2>
             {said.map(({ character, score }, i) => (
               <span key={`${character.id}${qualifiersInWords(score.qualifiers)}`}>
                 {i > 0 && '; '}
