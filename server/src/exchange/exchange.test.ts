@@ -261,3 +261,23 @@ describe('an import while others work', () => {
     });
   });
 });
+
+test('a table brings names in languages in which a species had none; those that it has stay', async () => {
+  const names = async () => (await library()).taxa.find(({ taxon }) => taxon.id === sugar)!.taxon;
+  const before = await names();
+  const bring = async (german: string, french: string) =>
+    (
+      await owner.post<{ changed: string[]; refused: object[] }>('/api/library/import', {
+        csv: `scientific name,family,common names,common names [de],common names [fr]\nAcer saccharum,Sapindaceae,rock maple,${german},${french}\n`,
+        dryRun: false,
+      })
+    ).body;
+  expect(await bring('Zucker-Ahorn', '')).toMatchObject({
+    changed: ['Acer saccharum: names in de'],
+    refused: [],
+  });
+  expect(await names()).toEqual({ ...before, namesIn: { de: ['Zucker-Ahorn'] } });
+  expect((await bring('Süßer Ahorn', 'érable à sucre')).changed).toEqual(['Acer saccharum: names in fr']);
+  expect(await names()).toEqual({ ...before, namesIn: { de: ['Zucker-Ahorn'], fr: ['érable à sucre'] } });
+  expect((await bring('Süßer Ahorn', 'érable')).changed).toEqual([]);
+});

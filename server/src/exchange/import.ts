@@ -85,7 +85,7 @@ async function write(
   await queries.addTaxonVersions(
     db,
     revision,
-    fresh.map(({ id, taxon }) => ({ taxonId: id, record: taxon! })),
+    taxa.flatMap(({ id, taxon }) => (taxon ? [{ taxonId: id, record: taxon }] : [])),
   );
   await queries.admitArriving(db, importId, revision);
   const ranges = taxa.flatMap(({ id, range }) => (range ? [{ key: id, record: range }] : []));

@@ -111,7 +111,7 @@ function readWholeLibrary(text: string): Outcome<Incoming> {
     ...NOTHING,
     what: 'a library bundle',
     ignored: [
-      'names, months and cautions of species that are here already',
+      'months, cautions and names of species that are here already, but for names in a language in which they had none',
       'the order of sources and the rule that reconciles them',
     ],
     sources,

@@ -16,7 +16,7 @@ import { saysOf, type Incoming, type IncomingTaxon } from './incoming.ts';
 export interface ImportWrites {
   sources: Source[];
   characters: Character[];
-  /** Of a taxon that the library has, its id; of another one, what it is. */
+  /** Of a taxon that the library has, its id, and what it is where that changes; of another one, what it is. */
   taxa: { id?: string; taxon?: TaxonBody; scores: Score[]; range?: Range }[];
 }
 
@@ -73,13 +73,22 @@ export function planImport(
     const before = ranges.get(id ?? '');
     // Cells are added to those that are there; a file of a few places does not unsay the others.
     const range = told && { ...before, ...told, cells: { ...before?.cells, ...told.cells } };
-    return [{ ...rest, scores, before, ...(range && !sameRecord(range, before) ? { range } : {}) }];
+    const called = row.held && row.taxon ? alsoCalled(row.held.taxon, row.taxon) : undefined;
+    return [
+      {
+        ...rest,
+        scores,
+        before,
+        ...(called ? { called } : {}),
+        ...(range && !sameRecord(range, before) ? { range } : {}),
+      },
+    ];
   });
   const labels = new Map([...library.sources, ...sources].map(({ id, label }) => [id, label]));
   const report: LibraryImportReport = {
     what: incoming.what,
     added: useful.filter((row) => !row.held).map(inWords),
-    changed: useful.filter((row) => row.held && (row.scores.length || row.range)).map(inWords),
+    changed: useful.filter((row) => row.held && (row.scores.length || row.range || row.called)).map(inWords),
     replaced: useful.flatMap((row) => replacedBy(row, read, vocabulary, labels)),
     refused,
     also: [
@@ -89,18 +98,22 @@ export function planImport(
     ignored: incoming.ignored,
     revision: library.revision,
   };
-  const taxa = useful.map(({ held, taxon, scores, range }) => ({
-    ...(held ? { id: held.taxon.id } : {}),
-    ...(taxon ? { taxon } : {}),
-    scores,
-    ...(range ? { range } : {}),
-  }));
+  const taxa = useful.map(({ held, taxon: told, called, scores, range }) => {
+    const taxon = held ? called?.taxon : told;
+    return {
+      ...(held ? { id: held.taxon.id } : {}),
+      ...(taxon ? { taxon } : {}),
+      scores,
+      ...(range ? { range } : {}),
+    };
+  });
   return { report, writes: { sources, characters, taxa } };
 }
 
 const inWords = (row: Planned): string => {
   const parts = [
-    ...(row.scores.length || !row.range ? [counted(row.scores.length, 'score')] : []),
+    ...(row.scores.length || !(row.range || row.called) ? [counted(row.scores.length, 'score')] : []),
+    ...(row.called ? [`names in ${row.called.languages.join(', ')}`] : []),
     ...(row.range ? [`${counted(Object.keys(row.range.cells).length, 'cell')} of its range`] : []),
   ];
   return `${row.name}: ${parts.join(', ')}`;
@@ -135,6 +148,20 @@ interface Planned extends IncomingTaxon {
   held: { taxon: Taxon } | undefined;
   /** The range that is stored. */
   before: Range | undefined;
+  /** What it is, with names in languages in which it had none. */
+  called?: { taxon: TaxonBody; languages: string[] };
+}
+
+/** A taxon of the library takes from a file the names of languages in which it has none; those that it has are its own. */
+function alsoCalled({ id: _id, ...held }: Taxon, told: TaxonBody): Planned['called'] {
+  const fresh = Object.entries(told.namesIn ?? {}).filter(
+    ([language, names]) => names.length > 0 && !held.namesIn?.[language]?.length,
+  );
+  if (fresh.length === 0) return undefined;
+  return {
+    taxon: { ...held, namesIn: { ...held.namesIn, ...Object.fromEntries(fresh) } },
+    languages: fresh.map(([language]) => language).sort(),
+  };
 }
 
 /** Rows of one taxon as one, in the order of the file; where two lines say different things of it, the second is refused. */
@@ -142,9 +169,9 @@ function joined(
   rows: readonly IncomingTaxon[],
   library: LibraryAtRevision,
   refused: RowProblem[],
-): Omit<Planned, 'before'>[] {
+): Omit<Planned, 'before' | 'called'>[] {
   const heldAs = finder(library);
-  const byTaxon = new Map<string, Omit<Planned, 'before'>>();
+  const byTaxon = new Map<string, Omit<Planned, 'before' | 'called'>>();
   for (const row of rows) {
     const held = heldAs(row.name);
     const key = held?.taxon.id ?? row.name;
