@@ -147,6 +147,19 @@ test('slips on this phone are mix-ups at once, beside those that the server tell
   ]);
 });
 
+test('a pair mixed up here and in a quiz stands once, by the heavier of the two; that of the class beside it', () => {
+  const slip = { cardId: 'ficta-serrata leaf', rating: 1 as const, named: 'ficta-integra', tookMs: 9000 };
+  const told = [
+    { a: 'ficta-serrata', b: 'ficta-integra', weight: 0.9, own: true },
+    { a: 'ficta-integra', b: 'ficta-serrata', weight: 0.2, own: false },
+  ];
+  const answers = [{ ...slip, id: '1', at: new Date(NOW).toISOString() }];
+  expect(mixUpsOf(pack({ mixUps: told }), answers, NOW)).toEqual([
+    { a: 'ficta-integra', b: 'ficta-serrata', weight: 0.9, own: true },
+    { a: 'ficta-integra', b: 'ficta-serrata', weight: 0.2, own: false },
+  ]);
+});
+
 test('a wish stands in the address, and what it cannot be is the usual one', () => {
   expect(wishOf(new URLSearchParams('what=bark&way=sort&minutes=10'))).toEqual({
     what: 'bark',

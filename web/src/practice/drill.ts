@@ -53,12 +53,18 @@ export const groundOf = (pack: PracticePack): PracticeGround => ({
   site: pack.site,
 });
 
-/** What one mixes up by all that is known: quizzes as the server tells them, and slips of practice on this phone as well. */
+/** What one mixes up by all that is known: quizzes as the server tells them, and slips of practice on this phone as well; a pair once. */
 export function mixUpsOf(pack: PracticePack, answers: readonly Known[], now: number): MixUp[] {
   const slips = answers.flatMap(({ cardId, named, at }) =>
     named ? [{ taxonId: cardId.split(' ')[0]!, named, at: Date.parse(at) }] : [],
   );
-  return [...ownMixUps(slips, now), ...pack.mixUps];
+  const pairs = new Map<string, MixUp>();
+  for (const { weight, own, ...pair } of [...ownMixUps(slips, now), ...pack.mixUps]) {
+    const [a, b] = [pair.a, pair.b].sort() as [string, string];
+    const key = `${a} ${b} ${own}`;
+    pairs.set(key, { a, b, weight: Math.max(weight, pairs.get(key)?.weight ?? 0), own });
+  }
+  return [...pairs.values()];
 }
 
 export const memoryOf = (pack: PracticePack, answers: readonly Known[]): Memory =>
