@@ -24,7 +24,7 @@ export function valueInWords(
     case 'flag':
       return flagInWords(value.frequency);
     case 'months':
-      return value.arcs.map(arcLabel).join(', ');
+      return value.arcs.map((arc) => arcLabel(arc)).join(', ');
     case 'range':
       return rangeInWords(value, character, units);
     case 'states':

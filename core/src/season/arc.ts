@@ -42,13 +42,24 @@ export function dayLabel(day: number): string {
   return `${date.day} ${MONTHS[date.month - 1]}`;
 }
 
+/** How the parts of an arc are said. */
+export interface ArcSaying {
+  allYear: string;
+  /** A third of a month, 1–12. */
+  third(part: 'early' | 'mid' | 'late', month: number): string;
+}
+
+const IN_ENGLISH: ArcSaying = {
+  allYear: 'all year',
+  third: (part, month) => `${part} ${MONTHS[month - 1]}`,
+};
+
 /** "late May–mid Oct" for an arc: thirds of a month are as fine as a calendar of a species can be. */
-export function arcLabel(arc: Arc): string {
-  if (arcLength(arc) >= DAYS - 1) return 'all year';
-  const third = (day: number) => {
-    const date = dateOfDay(day);
-    const part = date.day <= 10 ? 'early' : date.day <= 20 ? 'mid' : 'late';
-    return `${part} ${MONTHS[date.month - 1]}`;
-  };
-  return third(arc.from) === third(arc.to) ? third(arc.from) : `${third(arc.from)}–${third(arc.to)}`;
+export function arcLabel(arc: Arc, { allYear, third }: ArcSaying = IN_ENGLISH): string {
+  if (arcLength(arc) >= DAYS - 1) return allYear;
+  const [from, to] = [arc.from, arc.to].map((of) => {
+    const { day, month } = dateOfDay(of);
+    return third(day <= 10 ? 'early' : day <= 20 ? 'mid' : 'late', month);
+  }) as [string, string];
+  return from === to ? from : `${from}–${to}`;
 }

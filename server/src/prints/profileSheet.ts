@@ -116,7 +116,7 @@ export function profileSheet(
               ...CALENDAR_PARTS.filter((part) => taxon.calendar[part]?.length).map((part): Content => ({
                 text: [
                   { text: `${capital(CALENDAR_TITLES[part])}  `, color: '#4c5d60' },
-                  taxon.calendar[part]!.map(arcLabel).join(', '),
+                  taxon.calendar[part]!.map((arc) => arcLabel(arc)).join(', '),
                 ],
               })),
             ],

@@ -9,7 +9,6 @@ import {
   isRankOnly,
   isSure,
   rankedFindings,
-  reportsInWords,
   say,
   stationsToAsk,
   type Finding,
@@ -22,7 +21,7 @@ import { NotTheirFault } from './NotTheirFault.tsx';
 import { Pieces } from './Pieces.tsx';
 import { capital, signed, type Names } from './useNames.ts';
 import styles from './confusions.module.css';
-import { listInWords } from '../language/inWords.ts';
+import { reportsInWords, listInWords } from '../language/inWords.ts';
 
 interface TeachNextProps {
   courseId: string;

@@ -1,4 +1,11 @@
-import { dayLabel as englishDay, MONTHS as ENGLISH_MONTHS } from '@hurrow/core/season';
+import { plural, t } from '@lingui/core/macro';
+import type { ConfusionReport } from '@hurrow/core/confusion';
+import {
+  arcLabel as saidArc,
+  dayLabel as englishDay,
+  MONTHS as ENGLISH_MONTHS,
+  type Arc,
+} from '@hurrow/core/season';
 import { listInWords as englishList, viewInWords as englishView, type View } from '@hurrow/core/view';
 import { i18n } from './i18n.ts';
 import { inTongue } from './inTongue.ts';
@@ -19,6 +26,17 @@ export const dayLabel = (day: number): string =>
 export const MONTHS: string[] = isEnglish()
   ? ENGLISH_MONTHS
   : ENGLISH_MONTHS.map((_, month) => dated({ month: 'short' }, 15 + Math.round(month * 30.4)));
+
+/** A time of the year by thirds of months: “late May–mid Oct”. */
+export const arcLabel = (arc: Arc): string =>
+  saidArc(arc, {
+    allYear: t`all year`,
+    third: (part, at) => {
+      const month = MONTHS[at - 1]!;
+      if (part === 'mid') return t`mid ${month}`;
+      return part === 'early' ? t`early ${month}` : t`late ${month}`;
+    },
+  });
 
 /** “a, b and c”, or with “or”. */
 export const listInWords = (words: readonly string[], joined: 'and' | 'or' = 'and'): string =>
@@ -47,3 +65,12 @@ export const decimal = (value: number, places: number): string =>
         minimumFractionDigits: places,
         maximumFractionDigits: places,
       }).format(value);
+
+/** How many answers to “What did you go by?” there are, and where they were given. */
+export function reportsInWords({ all, practice, sorting }: ConfusionReport['reports']): string {
+  const asked = t`${plural(all, { one: '# answer', other: '# answers' })} to “What did you go by?”`;
+  if (practice > 0 && sorting > 0)
+    return t`${asked}, ${practice} of them in practice and ${sorting} by what was sorted`;
+  if (practice > 0) return t`${asked}, ${practice} of them in practice`;
+  return sorting > 0 ? t`${asked}, ${sorting} of them by what was sorted` : asked;
+}

@@ -1,10 +1,20 @@
 import { plural, t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { renderToStaticMarkup } from 'react-dom/server';
+import { reportsInWords as saidByTheHeart } from '@hurrow/core/finding';
 import type { View } from '@hurrow/core/view';
 import { languageOf } from './languages.ts';
 import { i18n } from './i18n.ts';
-import { dayLabel, decimal, listInWords, viewInWords, withinSentence, writtenAs } from './inWords.ts';
+import {
+  arcLabel,
+  dayLabel,
+  decimal,
+  listInWords,
+  reportsInWords,
+  viewInWords,
+  withinSentence,
+  writtenAs,
+} from './inWords.ts';
 import { inTongue } from './inTongue.ts';
 
 const papers = (n: number) => t`${plural(n, { one: '# paper', other: '# papers' })} to mark`;
@@ -61,6 +71,7 @@ it('writes days, lists and views as the language does', () => {
     qualifiers: {},
   };
   expect(dayLabel(288)).toBe('15 Oct');
+  expect(arcLabel({ from: 145, to: 288 })).toBe('late May–mid Oct');
   expect(listInWords(['ash', 'elm', 'oak'], 'or')).toBe('ash, elm or oak');
   expect(viewInWords(view)).toBe('twig and buds in hand; eye and lens');
   expect(writtenAs('en-GB')).toBe('en-GB');
@@ -77,4 +88,14 @@ it('writes days, lists and views as the language does', () => {
 it('leaves a word of the heart as it is where there is no other for it', () => {
   expect(inTongue('fresh cutting')).toBe('fresh cutting');
   expect(inTongue('a word of nobody')).toBe('a word of nobody');
+});
+
+it('says how many answers to the question there are, and where they were given, as the heart does', () => {
+  for (const reports of [
+    { all: 12, practice: 0, sorting: 0 },
+    { all: 12, practice: 4, sorting: 0 },
+    { all: 12, practice: 0, sorting: 3 },
+    { all: 1, practice: 4, sorting: 1 },
+  ])
+    expect(reportsInWords(reports)).toBe(saidByTheHeart(reports));
 });

@@ -14,7 +14,7 @@ import {
   type Audience,
   type UnitSystem,
 } from '@hurrow/core/score';
-import { arcLabel, partPresent, type Calendar } from '@hurrow/core/season';
+import { partPresent, type Calendar } from '@hurrow/core/season';
 import { commonName, scientificName, sizePoints, type Taxon } from '@hurrow/core/taxon';
 import type { View } from '@hurrow/core/view';
 import {
@@ -38,7 +38,7 @@ import { LinkButton, Notice } from '../app/parts.tsx';
 import ui from '../app/parts.module.css';
 import styles from './species.module.css';
 import { color } from '../app/tokens.ts';
-import { dayLabel, decimal } from '../language/inWords.ts';
+import { arcLabel, dayLabel, decimal } from '../language/inWords.ts';
 import { inTongue } from '../language/inTongue.ts';
 
 const PLATE: ShownOrgan[] = ['twig', 'bud', 'leaf', 'fruit', 'bark'];
