@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import type { CharacterFinding, ReadingFinding, SpeciesFinding } from '../confusion/index.ts';
-import { asText, say, saidUse, verdictOf, type Finding, type Naming } from './index.ts';
+import { asText, IN_ENGLISH, say, saidUse, verdictOf, type Finding, type Naming } from './index.ts';
 
 const names: Naming = {
   taxon: (id) => id.replace('-', ' '),
@@ -59,10 +59,10 @@ test('no word is graver than the interval bears', () => {
 });
 
 test('no share is said that the answers do not bear, and none beyond full use', () => {
-  expect(saidUse(worth(0.04, 0, 1).worth)).toEqual({ text: 'can’t tell yet' });
-  expect(saidUse(worth(2.6, 1.2, 5).worth)).toEqual({ text: 'as well as any' });
-  expect(saidUse(worth(1.3, 0.7, 2.2).worth)).toEqual({ text: '130 %', range: '70 % or more' });
-  expect(saidUse(worth(0.62, 0.4, 0.9).worth)).toEqual({ text: '62 %', range: '40–90 %' });
+  expect(saidUse(worth(0.04, 0, 1).worth, IN_ENGLISH)).toEqual({ text: 'can’t tell yet' });
+  expect(saidUse(worth(2.6, 1.2, 5).worth, IN_ENGLISH)).toEqual({ text: 'as well as any' });
+  expect(saidUse(worth(1.3, 0.7, 2.2).worth, IN_ENGLISH)).toEqual({ text: '130 %', range: '70 % or more' });
+  expect(saidUse(worth(0.62, 0.4, 0.9).worth, IN_ENGLISH)).toEqual({ text: '62 %', range: '40–90 %' });
   const wide = asText(say(bands(worth(0.04, 0, 1.4)), report).sentences, names);
   expect(wide).toMatch(/^Share of its worth used: can’t tell yet, from 2 stations where it could tell\. /);
   expect(wide).not.toContain('%');

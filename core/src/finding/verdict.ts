@@ -26,27 +26,35 @@ export interface UseSaid {
   range?: string;
 }
 
+/** How a use is said where a share alone does not. */
+export interface UseWording {
+  cantTell: string;
+  asAny: string;
+  orMore(share: string): string;
+}
+
 /**
  * How much of a character's worth a class uses: a share where there is one to say, “as well as any” above one and a half, and “can't tell yet”
  * where its 90 % interval reaches from hardly any to full use.
  *
  * @param worth use over that of the typical character, with its 90 % interval
+ * @param wording how what is no share is said
  * @example
- * saidUse({ share: 0.62, interval: [0.4, 0.9] }); // { text: '62 %', range: '40–90 %' }
- * saidUse({ share: 0.04, interval: [0, 1] }); // { text: 'can’t tell yet' }
+ * saidUse({ share: 0.62, interval: [0.4, 0.9] }, IN_ENGLISH); // { text: '62 %', range: '40–90 %' }
+ * saidUse({ share: 0.04, interval: [0, 1] }, IN_ENGLISH); // { text: 'can’t tell yet' }
  */
-export function saidUse({ share, interval: [low, high] }: NonNullable<CharacterFinding['worth']>): UseSaid {
-  if (low < HARDLY && high >= 1) return { text: 'can’t tell yet' };
-  const text = shareSaid(share);
-  if (share > FULL) return { text };
+export function saidUse(
+  { share, interval: [low, high] }: NonNullable<CharacterFinding['worth']>,
+  { cantTell, asAny, orMore }: UseWording,
+): UseSaid {
+  if (low < HARDLY && high >= 1) return { text: cantTell };
+  // Nobody can teach by how much it goes beyond full use.
+  if (share > FULL) return { text: asAny };
   return {
-    text,
-    range: high > FULL ? `${percent(low)} or more` : `${Math.round(low * 100)}–${percent(high)}`,
+    text: percent(share),
+    range: high > FULL ? orMore(percent(low)) : `${Math.round(low * 100)}–${percent(high)}`,
   };
 }
-
-/** A share of worth as it is said of one student or a class; nobody can teach by how much it goes beyond full use. */
-export const shareSaid = (share: number): string => (share > FULL ? 'as well as any' : percent(share));
 
 const percent = (share: number): string => `${Math.round(share * 100)} %`;
 

@@ -17,6 +17,7 @@ import { LinkButton } from '../app/parts.tsx';
 import { inTongue } from '../language/inTongue.ts';
 import ui from '../app/parts.module.css';
 import styles from './confusions.module.css';
+import { FINDING_WORDS } from './findingWords.ts';
 
 interface CharactersProps {
   courseId: string;
@@ -169,7 +170,7 @@ function UseOf({ found, report }: { found: CharacterFinding; report: ClassReport
         <Trans>too few to say</Trans>
       </td>
     );
-  const { text, range } = saidUse(worth);
+  const { text, range } = saidUse(worth, FINDING_WORDS);
   const little = whyLittleUsed(found, report);
   return (
     <>
@@ -196,7 +197,8 @@ function UseOf({ found, report }: { found: CharacterFinding; report: ClassReport
 function whyLittleUsed(found: CharacterFinding, { readings }: ClassReport): string | undefined {
   if (!found.sure) return undefined;
   const reading = readings.find((entry) => entry.characterId === found.characterId);
-  return (reading && misreadOrOverlooked(reading)) ?? verdictOf(found, reading);
+  const why = reading && misreadOrOverlooked(reading);
+  return why === 'overlooked' ? t`overlooked` : FINDING_WORDS.verdicts[why ?? verdictOf(found, reading)];
 }
 
 /** The stations, students and answers behind a character. */

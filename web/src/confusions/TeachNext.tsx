@@ -22,6 +22,7 @@ import { Pieces } from './Pieces.tsx';
 import { capital, signed, type Names } from './useNames.ts';
 import styles from './confusions.module.css';
 import { reportsInWords, listInWords } from '../language/inWords.ts';
+import { FINDING_WORDS } from './findingWords.ts';
 
 interface TeachNextProps {
   courseId: string;
@@ -133,7 +134,7 @@ function FindingRow({
   to,
 }: TeachNextProps & { found: Finding; to: number }) {
   const [open, setOpen] = useState(false);
-  const { headline, sentences, pair, behind } = say(found, report);
+  const { headline, sentences, pair, behind } = say(found, report, FINDING_WORDS);
   const base = `/c/${courseId}/confusions`;
   const taught = lessonPair(pair, behind, data);
   const suspects = stationsToAsk(found, report.reports.all);
