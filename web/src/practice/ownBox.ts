@@ -1,6 +1,6 @@
 import { ReviewBox } from './reviewBox.ts';
 
-/** Milliseconds after which what waits is tried again: the network says seldom when it is back. */
+/** Milliseconds after which what did not come through is tried again: the network says seldom when it is back. */
 const AGAIN = 15_000;
 
 let held: { studentId: string; box: Promise<ReviewBox> } | undefined;
@@ -11,9 +11,9 @@ export function ownBox(studentId: string): Promise<ReviewBox> {
   void held?.box.then((box) => box.close());
   const box = ReviewBox.open(studentId);
   held = { studentId, box };
-  const send = () => void box.then((made) => made.send());
-  window.setInterval(send, AGAIN);
-  window.addEventListener('online', send);
+  const again = () => void box.then((made) => made.again());
+  window.setInterval(again, AGAIN);
+  window.addEventListener('online', again);
   return box;
 }
 

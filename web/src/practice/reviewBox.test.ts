@@ -120,3 +120,17 @@ test('an answer that the page was left over is taken up when practice is opened 
     else Reflect.deleteProperty(globalThis, 'localStorage');
   }
 });
+
+test('what there is to practice, where it could not be had, is asked for again until it is there, and then no more', async () => {
+  reach = 'gone';
+  const box = await open();
+  await box.refresh();
+  await box.again();
+  expect(box.snapshot()).toMatchObject({ pack: undefined, offline: true });
+  reach = 'there';
+  await box.again();
+  expect(box.snapshot()).toMatchObject({ pack: { cards: [] }, offline: false });
+  const asked = jest.mocked(globalThis.fetch).mock.calls.length;
+  await box.again();
+  expect(jest.mocked(globalThis.fetch).mock.calls).toHaveLength(asked);
+});

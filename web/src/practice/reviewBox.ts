@@ -27,6 +27,8 @@ export class ReviewBox {
   private readonly listeners = new Set<() => void>();
   private held: HeldReview[] = [];
   private sending = false;
+  /** What there is to practice was asked for, and could not be had. */
+  private missed = false;
   private shown: ReviewState;
 
   private constructor(studentId: string, store: ReviewStore | undefined) {
@@ -84,12 +86,19 @@ export class ReviewBox {
       const known = this.held.filter(({ id }) => told.has(id)).map(({ id }) => id);
       this.held = this.held.filter(({ id }) => !told.has(id));
       await this.store?.drop(known).catch(() => undefined);
+      this.missed = false;
       this.tell({ pack, ahead, offline: false, problem: undefined });
     } catch (error) {
+      this.missed = !isProblem(error, 'forbidden');
       // Closed by the instructor: it says so, and what is along is not practiced with.
       if (isProblem(error, 'forbidden')) this.tell({ problem: (error as Error).message });
       else this.tell({ offline: true });
     }
+  }
+
+  /** Tries once more what did not come through: what waits is sent, and what there is to practice asked for, if it could not be had. */
+  again(): Promise<void> {
+    return this.missed ? this.refresh() : this.send();
   }
 
   /** Writes an answer down; it is sent when it can be. */
