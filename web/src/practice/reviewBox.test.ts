@@ -128,9 +128,11 @@ test('what there is to practice, where it could not be had, is asked for again u
   await box.again();
   expect(box.snapshot()).toMatchObject({ pack: undefined, offline: true });
   reach = 'there';
-  await box.again();
+  const before = jest.mocked(globalThis.fetch).mock.calls.length;
+  await Promise.all([box.again(), box.again()]);
   expect(box.snapshot()).toMatchObject({ pack: { cards: [] }, offline: false });
   const asked = jest.mocked(globalThis.fetch).mock.calls.length;
+  expect(asked).toBe(before + 1);
   await box.again();
   expect(jest.mocked(globalThis.fetch).mock.calls).toHaveLength(asked);
 });

@@ -29,6 +29,7 @@ export class ReviewBox {
   private sending = false;
   /** What there is to practice was asked for, and could not be had. */
   private missed = false;
+  private asking = false;
   private shown: ReviewState;
 
   private constructor(studentId: string, store: ReviewStore | undefined) {
@@ -76,6 +77,7 @@ export class ReviewBox {
 
   /** Asks the server for what there is to practice; without a signal what the phone has along stays. */
   async refresh(): Promise<void> {
+    this.asking = true;
     await this.send();
     try {
       const asked = Date.now();
@@ -93,12 +95,16 @@ export class ReviewBox {
       // Closed by the instructor: it says so, and what is along is not practiced with.
       if (isProblem(error, 'forbidden')) this.tell({ problem: (error as Error).message });
       else this.tell({ offline: true });
+    } finally {
+      this.asking = false;
     }
   }
 
   /** Tries once more what did not come through: what waits is sent, and what there is to practice asked for, if it could not be had. */
-  again(): Promise<void> {
-    return this.missed ? this.refresh() : this.send();
+  async again(): Promise<void> {
+    if (!this.missed) return this.send();
+    // A slow answer is waited for, not asked for twice.
+    if (!this.asking) await this.refresh();
   }
 
   /** Writes an answer down; it is sent when it can be. */
