@@ -21,7 +21,7 @@ import { NotTheirFault } from './NotTheirFault.tsx';
 import { Pieces } from './Pieces.tsx';
 import { capital, signed, type Names } from './useNames.ts';
 import styles from './confusions.module.css';
-import { reportsInWords, listInWords } from '../language/inWords.ts';
+import { listInWords, reportsInWords } from '../language/inWords.ts';
 import { FINDING_WORDS } from './findingWords.ts';
 
 interface TeachNextProps {
