@@ -5,14 +5,10 @@ import { endpoint, INSTRUCTORS, STAFF, type Sent } from './endpoint.ts';
 /** What the sets of a term are planned from. */
 export interface TermBody {
   taxa: string[];
-  /** Pairs that the class has mixed up. */
-  mixedUp: { a: string; b: string }[];
 }
 
-const pair = Joi.object({ a: Joi.string().required(), b: Joi.string().required() });
 const termFields = {
   taxa: Joi.array().items(Joi.string()).min(1).max(200).unique().required().label('Species'),
-  mixedUp: Joi.array().items(pair).max(200).default([]),
 };
 
 const week = Joi.number().integer().min(1).max(60);
@@ -35,7 +31,7 @@ export const prospects = endpoint<{ body: TermBody; answer: Prospects }>()({
   method: 'post',
   path: '/api/courses/{courseId}/term/prospects',
   summary:
-    'What a list offers week by week at the site of a course: what of each species can be seen, which are bare, which look alike. Nothing is changed.',
+    'What a list offers week by week at the site of a course: what of each species can be seen, which are bare, which look alike or were mixed up by the class. Nothing is changed.',
   allow: STAFF,
   body: Joi.object(termFields),
 });

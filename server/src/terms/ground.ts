@@ -6,14 +6,16 @@ import { badInput } from '../api/problem.ts';
 import type { Db } from '../db/index.ts';
 import { courseLibrary } from '../library/committed.ts';
 import { recordsAt } from '../library/records.ts';
+import { classSoFar } from '../quizzes/classSoFar.ts';
 import type { TermGround } from '../lessons/worker.ts';
 
-/** All that the sets of a course are planned from. Throws (400) where a species is not in the library. */
-export async function termGround(db: Db, course: Course, { taxa, mixedUp }: TermBody): Promise<TermGround> {
+/** All that the sets of a course are planned from, with what its class has mixed up so far. Throws (422) where a species is not in the library. */
+export async function termGround(db: Db, course: Course, { taxa }: TermBody): Promise<TermGround> {
   const read = await courseLibrary(db, course);
   const missing = taxa.find((id) => !read.profileOf(id));
   if (missing) throw badInput(`There is no species “${missing}” in the library. Take it off the list.`);
   const { library, vocabulary } = read;
+  const { mixedUp } = await classSoFar(db, course);
   const list = read.profilesOf(taxa);
   const ranges = await recordsAt<Range>(db, library.id, 'range', library.revision);
   const ofTaxon = new Map(ranges.map(({ key, record }) => [key, record]));

@@ -4,6 +4,7 @@ import { lazy, StrictMode, Suspense } from 'react';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter } from 'react-router';
 import { ApiError, messageOf } from './api.ts';
+import { readRules } from '../language/i18n.ts';
 import { speakAlso } from '../language/speak.ts';
 import { sessionQuery } from './session.ts';
 import { holdWhilePressed } from './steady.ts';
@@ -66,3 +67,6 @@ createRoot(document.getElementById('root')!).render(
     </QueryClientProvider>
   </StrictMode>,
 );
+
+// After the server has been asked who is here, and before it answers.
+setTimeout(readRules);

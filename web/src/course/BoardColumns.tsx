@@ -3,7 +3,7 @@ import { Trans } from '@lingui/react/macro';
 import type { WholeCourse } from '@hurrow/contract/courses';
 import { useDraggable, useDroppable } from '@dnd-kit/core';
 import { CSS } from '@dnd-kit/utilities';
-import { useEffect, useMemo, useRef, type CSSProperties, type RefObject } from 'react';
+import { memo, useEffect, useMemo, useRef, type CSSProperties, type RefObject } from 'react';
 import { Link } from 'react-router';
 import type { ProfiledTaxon } from '@hurrow/core/evidence';
 import { dayOfYear, wrapDay } from '@hurrow/core/season';
@@ -33,7 +33,7 @@ interface InColumns extends Props {
 }
 
 /** The weeks as columns, each tree a plate drawn as it stands in its week, bows between lookalikes. */
-export function BoardColumns(given: Props) {
+export const BoardColumns = memo(function BoardColumns(given: Props) {
   const keyed = useRef<string>(undefined);
   const props: InColumns = { ...given, keyed };
   const { course, sets, prospects, lookedAt } = props;
@@ -72,7 +72,7 @@ export function BoardColumns(given: Props) {
       </div>
     </>
   );
-}
+});
 
 function Column(props: InColumns & { week: number }) {
   const { course, sets, week } = props;

@@ -3,7 +3,7 @@ import { Trans } from '@lingui/react/macro';
 import type { WholeCourse } from '@hurrow/contract/courses';
 import { Button } from 'antd';
 import { DndContext, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
-import { useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import type { TermProposal } from '@hurrow/core/term';
 import { messageOf } from '../app/api.ts';
 import { useLibrary } from '../app/data.ts';
@@ -34,6 +34,17 @@ function Board({ course }: { course: WholeCourse }) {
   const board = useBoard(course);
   const { draft, wishes, known, judged } = board;
   const [lookedAt, lookAt] = useState<string>();
+  const press = useRef(board.press);
+  useEffect(() => {
+    press.current = board.press;
+  });
+  // One and the same for all renders: the board is drawn anew only when something on it changes.
+  const onKey = useCallback(
+    (taxonId: string, key: string) => {
+      if (mayChange) press.current(taxonId, key);
+    },
+    [mayChange],
+  );
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 5 } }));
   if (board.taxa.length === 0) return <FirstSpecies course={course} onTake={board.take} />;
   return (
@@ -69,7 +80,7 @@ function Board({ course }: { course: WholeCourse }) {
           pins={wishes.pins}
           lookedAt={lookedAt}
           onLookAt={lookAt}
-          onKey={(taxonId, key) => mayChange && board.press(taxonId, key)}
+          onKey={onKey}
         />
       </DndContext>
       <p className={styles['keys']}>

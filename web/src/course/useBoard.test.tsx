@@ -42,7 +42,7 @@ test('the sets of the course stand in their weeks, and what the term offers them
     [3, 'betula-lenta'],
   ]);
   await page.until(({ known }) => known !== undefined);
-  expect(server.sent('POST /api/courses/{courseId}/term/prospects')).toEqual([{ taxa: TAXA, mixedUp: [] }]);
+  expect(server.sent('POST /api/courses/{courseId}/term/prospects')).toEqual([{ taxa: TAXA }]);
   expect(page.now().judged).toBeDefined();
 });
 

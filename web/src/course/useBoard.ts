@@ -22,7 +22,7 @@ export function useBoard(course: WholeCourse) {
   const draft = useListDraft(course);
   const { sets } = draft;
   const taxa = useMemo(() => sets.flatMap((set) => set.taxa), [sets]);
-  const { prospects, problem: unread, working, mixedUp } = useTerm(course, taxa);
+  const { prospects, problem: unread, working } = useTerm(course, taxa);
   const [chosen, setWishes] = useWishes(course);
   const wishes = useMemo(() => ({ ...chosen, closed: course.closedWeeks }), [chosen, course.closedWeeks]);
   const [proposed, setProposed] = useState<Asked['proposed']>();
@@ -37,7 +37,7 @@ export function useBoard(course: WholeCourse) {
     taxon: name,
     character: (id: string) => characterName(vocabulary.get(id)!, course.audience),
   };
-  const asked = { course, draft, chosen, wishes, setWishes, taxa, mixedUp, proposed, setProposed, titleOf };
+  const asked = { course, draft, chosen, wishes, setWishes, taxa, proposed, setProposed, titleOf };
   return {
     draft,
     sets,
@@ -63,7 +63,6 @@ interface Asked {
   wishes: TermWishes;
   setWishes(wishes: Omit<TermWishes, 'closed'>): void;
   taxa: string[];
-  mixedUp: ReturnType<typeof useTerm>['mixedUp'];
   proposed: { found: TermProposal; before: Draft[] } | undefined;
   setProposed(proposed: Asked['proposed']): void;
   titleOf(ids: readonly string[]): string;
@@ -86,7 +85,7 @@ const moves = ({ course, draft: { sets, change }, chosen, setWishes, titleOf }: 
 });
 
 /** What asks the server: a proposal, a week without a lesson, the list as it is to stay. */
-function useSteps({ course, draft, wishes, taxa, mixedUp, proposed, setProposed, titleOf }: Asked) {
+function useSteps({ course, draft, wishes, taxa, proposed, setProposed, titleOf }: Asked) {
   const { message } = App.useApp();
   const { save, saving, problem, say } = useSaving();
   const params = { courseId: course.id };
@@ -100,7 +99,7 @@ function useSteps({ course, draft, wishes, taxa, mixedUp, proposed, setProposed,
         () =>
           call('POST /api/courses/{courseId}/term/proposal', {
             params,
-            body: { taxa: [...taxa].sort(), mixedUp, wishes },
+            body: { taxa: [...taxa].sort(), wishes },
           }),
         {
           done: (found) => {

@@ -1,17 +1,14 @@
 import type { WholeCourse } from '@hurrow/contract/courses';
 import { queryOptions, useQuery } from '@tanstack/react-query';
-import { useMemo } from 'react';
-import { OFTEN_MIXED_UP, type Prospects } from '@hurrow/core/term';
+import { useDeferredValue, useMemo } from 'react';
+import type { Prospects } from '@hurrow/core/term';
 import { call } from '../app/api.ts';
 import { useLibrary } from '../app/data.ts';
-import { useConfusions } from '../confusions/useConfusions.ts';
 
-const prospectsQuery = (
-  course: WholeCourse,
-  revision: number | undefined,
-  taxa: readonly string[],
-  mixedUp: readonly { a: string; b: string }[],
-) =>
+/** What the class mixes up changes with its answers, a quiz at a time. */
+const HOLDS = 60_000;
+
+const prospectsQuery = (course: WholeCourse, revision: number | undefined, taxa: readonly string[]) =>
   queryOptions({
     queryKey: [
       'prospects',
@@ -21,27 +18,23 @@ const prospectsQuery = (
       course.latitude,
       course.elevation,
       taxa,
-      mixedUp,
     ],
     queryFn: (): Promise<Prospects> =>
       call('POST /api/courses/{courseId}/term/prospects', {
         params: { courseId: course.id },
-        body: { taxa: [...taxa], mixedUp: [...mixedUp] },
+        body: { taxa: [...taxa] },
       }),
     enabled: taxa.length > 0 && revision !== undefined,
-    staleTime: Infinity,
+    staleTime: HOLDS,
     placeholderData: (held) => held,
   });
 
-/** What the species of a draft offer the term week by week, and what the class has mixed up. */
+/** What the species of a draft offer the term week by week. */
 export function useTerm(course: WholeCourse, taxa: readonly string[]) {
   const { library } = useLibrary();
-  const { pairs } = useConfusions(course.id);
-  const mixedUp = useMemo(
-    () => pairs.filter(({ count }) => count >= OFTEN_MIXED_UP).map(({ a, b }) => ({ a, b })),
-    [pairs],
-  );
   const sorted = useMemo(() => [...taxa].sort(), [taxa]);
-  const query = useQuery(prospectsQuery(course, library?.revision, sorted, mixedUp));
-  return { prospects: query.data, problem: query.error, working: query.isFetching, mixedUp };
+  const query = useQuery(prospectsQuery(course, library?.revision, sorted));
+  // The board stands before they are there; they are laid over it a piece at a time.
+  const prospects = useDeferredValue(query.data);
+  return { prospects, problem: query.error, working: query.isFetching };
 }

@@ -7,25 +7,23 @@ import { Link } from 'react-router';
 import { call } from '../app/api.ts';
 import { LinkButton } from '../app/parts.tsx';
 import { STALE } from '../app/useSaving.ts';
-import type { usePieces } from './usePieces.ts';
-import { coverage, piecesInWords, trustInWords } from './covering.ts';
+import { coverage, piecesInWords, putInOrder, trustInWords } from './covering.ts';
+import { useLooked } from './LookedOver.tsx';
 import type { Planned } from './planned.ts';
-import type { JudgedStation } from './useJudged.ts';
 import styles from './propose.module.css';
 import ui from '../app/parts.module.css';
 
 interface CoversProps {
   course: WholeCourse;
   stations: readonly Planned[];
-  judged: readonly (JudgedStation | undefined)[];
   so: ClassSoFar | undefined;
-  near: readonly (readonly [number, number])[];
-  pieces: ReturnType<typeof usePieces>;
-  onOrder: (() => void) | undefined;
+  /** Sets the stations in another order; undefined where they are fixed. */
+  onOrder: ((stations: Planned[]) => void) | undefined;
 }
 
 /** What a quiz covers, set by set, what it is expected to bring, and who stands too near whom. */
-export function Covers({ course, stations, judged, so, near, pieces, onOrder }: CoversProps) {
+export function Covers({ course, stations, so, onOrder }: CoversProps) {
+  const { judged, near, pieces } = useLooked();
   const rows = coverage(course.sets, stations);
   const known = judged.flatMap((each) => each ?? []);
   const expected = expectedResult(
@@ -103,7 +101,7 @@ export function Covers({ course, stations, judged, so, near, pieces, onOrder }: 
                 ? t`No station gives its neighbor away.`
                 : t`${plural(near.length, { one: 'One pair stands', other: '# pairs stand' })} too near each other. `}
               {near.length > 0 && onOrder && (
-                <LinkButton onClick={onOrder}>
+                <LinkButton onClick={() => onOrder(putInOrder(stations, judged, so?.mixedUp))}>
                   <Trans>Put them in order</Trans>
                 </LinkButton>
               )}
@@ -136,7 +134,7 @@ function PiecesHad({
   pieces: { needed, had, grounds, listId },
   courseId,
 }: {
-  pieces: NonNullable<CoversProps['pieces']>;
+  pieces: NonNullable<ReturnType<typeof useLooked>['pieces']>;
   courseId: string;
 }) {
   return (

@@ -16,17 +16,15 @@ import { BroughtBack } from '../drafts/BroughtBack.tsx';
 import { anotherSeed, askingWentBy, stationOf, type Planned } from './planned.ts';
 import styles from './quizzes.module.css';
 import { Covers } from './Covers.tsx';
-import { nearPlaces, putInOrder } from './covering.ts';
+import { LookedOver } from './LookedOver.tsx';
 import { Naming } from './Naming.tsx';
 import { QuestionPicker } from './QuestionPicker.tsx';
 import { alternativesFor, plannedOf } from './proposed.ts';
 import { ProposeQuiz } from './ProposeQuiz.tsx';
-import { useJudged } from './useJudged.ts';
 import { useProposal } from './useProposal.ts';
 import propose from './propose.module.css';
 import { PlanStations } from './PlanStations.tsx';
 import { StationSpecimen } from './StationSpecimen.tsx';
-import { usePieces } from './usePieces.ts';
 import { usePlan } from './usePlan.ts';
 import { ViewEditor } from './ViewEditor.tsx';
 import { inTongue } from '../language/inTongue.ts';
@@ -46,9 +44,6 @@ export function PlanPage({ course, quiz }: { course: WholeCourse; quiz: Quiz | u
         : [],
     [library, course],
   );
-  const taxa = useMemo(() => list.map(({ taxon }) => taxon.id), [list]);
-  const judged = useJudged(plan.stations, taxa, { course, library, day: plan.day });
-  const pieces = usePieces(course, quiz?.id, plan, { library, list });
   if (!library)
     return (
       <p>
@@ -56,50 +51,46 @@ export function PlanPage({ course, quiz }: { course: WholeCourse; quiz: Quiz | u
       </p>
     );
   const { so } = proposal.proposed ?? {};
-  const near = nearPlaces(plan.stations, judged, so?.mixedUp);
   const shown = plan.stations[plan.shown];
   const profiled = shown && profileOf(shown.taxonId);
   return (
-    <div className={styles['plan']}>
-      <div>
-        <Head plan={plan} fixed={fixed} />
-        {!fixed && list.length > 1 && (
-          <ProposeQuiz course={course} proposal={proposal} again={plan.stations.length > 0} />
-        )}
-        <PlanStations
-          {...{ plan, proposal, judged, near, fixed, list, library, course }}
-          pieces={pieces?.warnings}
-        />
-        {plan.stations.length === 0 && (
-          <p className="quiet">
-            <Trans>No stations yet. Add the first species below.</Trans>
-          </p>
-        )}
-        {!fixed && plan.stations.length > 0 && (
-          <AskingWentBy stations={plan.stations} onChange={plan.setStations} />
-        )}
-        {!fixed && <Adding plan={plan} list={list} removable={quiz !== undefined} />}
+    <LookedOver {...{ course, quiz, plan, library, list, mixedUp: so?.mixedUp }}>
+      <div className={styles['plan']}>
+        <div>
+          <Head plan={plan} fixed={fixed} />
+          {!fixed && list.length > 1 && (
+            <ProposeQuiz course={course} proposal={proposal} again={plan.stations.length > 0} />
+          )}
+          <PlanStations {...{ plan, proposal, fixed, list, library, course }} />
+          {plan.stations.length === 0 && (
+            <p className="quiet">
+              <Trans>No stations yet. Add the first species below.</Trans>
+            </p>
+          )}
+          {!fixed && plan.stations.length > 0 && (
+            <AskingWentBy stations={plan.stations} onChange={plan.setStations} />
+          )}
+          {!fixed && <Adding plan={plan} list={list} removable={quiz !== undefined} />}
+        </div>
+        <aside className={styles['plan-view']}>
+          {shown && profiled && (
+            <>
+              <Shown {...{ plan, profiled, library, course, fixed, list }} />
+              {!fixed && proposal.proposed && (
+                <Swap plan={plan} station={shown} proposal={proposal} list={list} />
+              )}
+            </>
+          )}
+          {plan.stations.length > 0 && (
+            <Covers
+              {...{ course, so }}
+              stations={plan.stations}
+              onOrder={fixed ? undefined : plan.setStations}
+            />
+          )}
+        </aside>
       </div>
-      <aside className={styles['plan-view']}>
-        {shown && profiled && (
-          <>
-            <Shown {...{ plan, profiled, library, course, fixed, list }} />
-            {!fixed && proposal.proposed && (
-              <Swap plan={plan} station={shown} proposal={proposal} list={list} />
-            )}
-          </>
-        )}
-        {plan.stations.length > 0 && (
-          <Covers
-            {...{ course, judged, so, near, pieces }}
-            stations={plan.stations}
-            onOrder={
-              fixed ? undefined : () => plan.setStations(putInOrder(plan.stations, judged, so?.mixedUp))
-            }
-          />
-        )}
-      </aside>
-    </div>
+    </LookedOver>
   );
 }
 

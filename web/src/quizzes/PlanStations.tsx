@@ -4,10 +4,10 @@ import { closestCenter, DndContext, PointerSensor, useSensor, useSensors } from 
 import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import type { ProfiledTaxon } from '@hurrow/core/evidence';
 import { keptQuestion } from './asking.ts';
+import { useLooked } from './LookedOver.tsx';
 import { idsOf, viewFor, type Planned } from './planned.ts';
 import { candidateOf } from './proposed.ts';
 import { StationLine } from './StationLine.tsx';
-import type { JudgedStation } from './useJudged.ts';
 import type { usePlan } from './usePlan.ts';
 import type { useProposal } from './useProposal.ts';
 import styles from './quizzes.module.css';
@@ -15,11 +15,6 @@ import styles from './quizzes.module.css';
 interface PlanStationsProps {
   plan: ReturnType<typeof usePlan>;
   proposal: ReturnType<typeof useProposal>;
-  judged: readonly (JudgedStation | undefined)[];
-  /** Places, from 0, that stand too near each other. */
-  near: readonly (readonly [number, number])[];
-  /** What stands against the piece of a station, by its place. */
-  pieces: ReadonlyMap<number, string[]> | undefined;
   fixed: boolean;
   list: readonly ProfiledTaxon[];
   library: LibraryAnswer;
@@ -27,17 +22,8 @@ interface PlanStationsProps {
 }
 
 /** The stations of a plan in their order, which is changed by dragging or by arrows. */
-export function PlanStations({
-  plan,
-  proposal,
-  judged,
-  near,
-  pieces,
-  fixed,
-  list,
-  library,
-  course,
-}: PlanStationsProps) {
+export function PlanStations({ plan, proposal, fixed, list, library, course }: PlanStationsProps) {
+  const { judged, near, pieces } = useLooked();
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 5 } }));
   const ids = idsOf(plan.stations);
   const remove = (station: Planned) => {
@@ -82,7 +68,7 @@ export function PlanStations({
               onMove={(by) => plan.move(i, by)}
               onRemove={() => remove(station)}
               judged={judged[i]}
-              piece={(!fixed && pieces?.get(i)) || []}
+              piece={(!fixed && pieces?.warnings.get(i)) || []}
               near={near.flatMap(([a, b]) => (a === i ? b : b === i ? a : []))}
               pinned={proposal.proposed && pinOf(station, proposal.pins)}
               onPin={() => proposal.pin(candidateOf(station)!)}
