@@ -10,15 +10,7 @@ const HOLDS = 60_000;
 
 const prospectsQuery = (course: WholeCourse, revision: number | undefined, taxa: readonly string[]) =>
   queryOptions({
-    queryKey: [
-      'prospects',
-      course.id,
-      revision,
-      course.startsOn,
-      course.latitude,
-      course.elevation,
-      taxa,
-    ],
+    queryKey: ['prospects', course.id, revision, course.startsOn, course.latitude, course.elevation, taxa],
     queryFn: (): Promise<Prospects> =>
       call('POST /api/courses/{courseId}/term/prospects', {
         params: { courseId: course.id },

@@ -1,4 +1,4 @@
-import { setupI18n } from '@lingui/core';
+import { formats, setupI18n } from '@lingui/core';
 import { compileMessage } from '@lingui/message-utils/compileMessage';
 
 /**
@@ -19,9 +19,10 @@ i18n.setMessagesCompiler((message) => {
 });
 
 /**
- * Says a number and its plural for nobody: a browser reads the rules of a language when they are first asked for, which takes a slow phone a
+ * A number and a plural for nobody: a browser reads the rules of a language when they are first asked for, which takes a slow phone a
  * tenth of a second. To be called while the page waits for something else.
  */
 export function readRules(): void {
-  i18n._({ id: 'a number', message: '{n, plural, one {#} other {#}}', values: { n: 1 } });
+  formats.number(i18n.locale, 1);
+  formats.plural(i18n.locale, false, 1, { other: '' });
 }
