@@ -1,4 +1,4 @@
-import { formats, setupI18n } from '@lingui/core';
+import { setupI18n } from '@lingui/core';
 import { compileMessage } from '@lingui/message-utils/compileMessage';
 
 /**
@@ -23,6 +23,6 @@ i18n.setMessagesCompiler((message) => {
  * tenth of a second. To be called while the page waits for something else.
  */
 export function readRules(): void {
-  formats.number(i18n.locale, 1);
-  formats.plural(i18n.locale, false, 1, { other: '' });
+  new Intl.NumberFormat(i18n.locale).format(1);
+  new Intl.PluralRules(i18n.locale).select(1);
 }
