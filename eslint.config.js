@@ -49,6 +49,24 @@ export default tseslint.config(
     },
   },
   {
+    files: ['server/src/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        ...[
+          'CallExpression[callee.name=/^(badInput|conflict)$/] > ',
+          'NewExpression[callee.name="Problem"] > ',
+        ].flatMap((refusal) =>
+          ['Literal[value=/ /]', 'TemplateLiteral'].map((words) => ({
+            selector: refusal + words,
+            message: 'Refusals are said in every language: write say`…`.',
+          })),
+        ),
+      ],
+    },
+  },
+  {
     files: ['core/src/**/*.ts'],
     ignores: ['**/*.test.ts'],
     rules: {

@@ -61,8 +61,14 @@ export const words = () => ({
     const [file, part] = id.split('?part=');
     if (!part) return null;
     const early = forStudents();
+    const partOf = ({ origin }) =>
+      origin.some(([from]) => early.has(from))
+        ? 'student'
+        : origin.some(([from]) => from.startsWith('web/'))
+          ? 'workbench'
+          : 'server';
     const messages = Object.entries(catalogue(file))
-      .filter(([, { origin }]) => origin.some(([from]) => early.has(from)) === (part === 'student'))
+      .filter(([, said]) => partOf(said) === part)
       .map(([key, { translation }]) => [key, compileMessage(translation)]);
     return `export default JSON.parse(${JSON.stringify(JSON.stringify(Object.fromEntries(messages)))})`;
   },

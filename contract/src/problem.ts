@@ -28,10 +28,23 @@ export type ProblemCode =
   | 'damaged'
   | 'unexpected';
 
+/** A sentence in English, with the id of its words and what stands in them, by which a page says it in another language. */
+export interface Said {
+  message: string;
+  id: string;
+  /** What stands at {0}, {1} and so on. */
+  values: SaidValue[];
+}
+
+/** A name or a number as it stands; words that are said in another language as well; several of these, as a list. */
+export type SaidValue = string | number | Said | SaidValue[];
+
 /** What a call that failed is answered with. */
 export interface ProblemAnswer {
   code: ProblemCode;
   /** What is wrong and what to do, for people. */
   message: string;
+  /** How it is said in another language; left out where it is said in English alone. */
+  said?: Omit<Said, 'message'>;
   details?: unknown;
 }

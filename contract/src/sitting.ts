@@ -6,6 +6,7 @@ import type { Audience } from '@hurrow/core/score';
 import type { AskedOf, NameToChoose, OfferedOrgan } from '@hurrow/core/station';
 import type { OpenToStudents } from './courses.ts';
 import { endpoint, type Done, type Sent } from './endpoint.ts';
+import type { ProblemAnswer } from './problem.ts';
 
 /** One “what do you see” question in the words of the course. */
 export interface SeeingAsked {
@@ -66,7 +67,7 @@ export interface Sitting {
 /** What became of answers that were sent, by their ids. */
 export interface Received {
   received: string[];
-  refused: { id: string; message: string }[];
+  refused: ({ id: string } & Pick<ProblemAnswer, 'message' | 'said'>)[];
 }
 
 /** What was seen at a station beside what was there to be seen, in the words of the course. */

@@ -17,3 +17,8 @@ declare module '*.po?part=workbench' {
   const messages: Record<string, string>;
   export default messages;
 }
+
+declare module '*.po?part=server' {
+  const messages: Record<string, string>;
+  export default messages;
+}

@@ -28,7 +28,7 @@ export function tooLittleToDraw(
 }
 
 /** “too little is scored to draw its leaves (leaflets, blade length)”, or nothing where the drawing rests on scores. */
-export function tooLittleInWords(found: readonly EnoughToDraw[], vocabulary: Vocabulary): string {
+function tooLittleInWords(found: readonly EnoughToDraw[], vocabulary: Vocabulary): string {
   if (found.length === 0) return '';
   const organs = listInWords(found.map(({ organ }) => SHOWN_TITLES[organ]));
   const missing = found.flatMap((entry) => entry.missing).map((id) => vocabulary.get(id)?.term ?? id);

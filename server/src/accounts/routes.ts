@@ -3,6 +3,7 @@ import { hash } from '@node-rs/argon2';
 import * as accounts from '@hurrow/contract/accounts';
 import type { Account } from '@hurrow/contract/accounts';
 import { conflict, notFound } from '../api/problem.ts';
+import { say } from '../api/say.ts';
 import { accountOf, serve } from '../api/route.ts';
 import { accountByEmail, addAccount } from '../auth/queries.ts';
 import { tokenHashOf } from '../auth/sessions.ts';
@@ -17,7 +18,7 @@ async function changeable(db: Db, id: string): Promise<Account> {
   const held = await queries.account(db, id);
   if (!held) throw notFound('account');
   if (held.role === 'owner')
-    throw conflict('This is the owner’s account. The owner changes the password under the own name.');
+    throw conflict(say`This is the owner’s account. The owner changes the password under the own name.`);
   return held;
 }
 
@@ -25,7 +26,7 @@ export const accountRoutes = [
   serve(accounts.all, ({ db }) => queries.accounts(db)),
   serve(accounts.add, async ({ db, body, who, now }) => {
     if (await accountByEmail(db, body.email))
-      throw conflict(`${body.email} has an account here already. Change its role in the list instead.`);
+      throw conflict(say`${body.email} has an account here already. Change its role in the list instead.`);
     const id = randomUUID();
     await addAccount(db, id, body.email, body.name, await unknownPassword(), body.role);
     await note(db, { who, now }, null, `added ${body.name} as ${body.role}`);

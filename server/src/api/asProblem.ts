@@ -1,5 +1,6 @@
 import type { Logger } from 'pino';
 import { badInput, conflict, Problem } from './problem.ts';
+import { say } from './say.ts';
 
 /** What the system and PostgreSQL call a disk that is full or can only be read, and a page that is not what it was. */
 const DISK_FULL = new Set(['ENOSPC', 'EDQUOT', 'EROFS', '53100']);
@@ -17,37 +18,39 @@ export function asProblem(error: unknown, log?: Pick<Logger, 'error'>, call?: un
   if (error instanceof Problem) return error;
   const { status, code = '' } = error as { status?: number; code?: string };
   if (status === 413)
-    return new Problem(413, 'The file is too large for one request. Send a smaller one, or in parts.');
+    return new Problem(413, say`The file is too large for one request. Send a smaller one, or in parts.`);
   if (status && status < 500)
-    return new Problem(status, 'The request could not be read. Reload the page and try again.');
+    return new Problem(status, say`The request could not be read. Reload the page and try again.`);
   if (code === TOO_LONG)
     return badInput(
-      'A name in this is far too long to be one, such as that of a source, a species or a character. Look for a cell into which something else has slipped; nothing was stored.',
+      say`A name in this is far too long to be one, such as that of a source, a species or a character. Look for a cell into which something else has slipped; nothing was stored.`,
     );
   if (IN_THE_WAY.has(code))
     return conflict(
-      'Others were changing the same just now, and this was not stored. Try again in a moment.',
+      say`Others were changing the same just now, and this was not stored. Try again in a moment.`,
     );
   log?.error(error);
   if (AWAY.test(code))
     return new Problem(
       503,
-      'The database does not answer just now, and this was not stored. It stays where you typed it; try again in a minute.',
+      say`The database does not answer just now, and this was not stored. It stays where you typed it; try again in a minute.`,
     );
   if (DISK_FULL.has(code))
     return new Problem(
       507,
-      'The disk of this Hurrow is full, and this was not stored. It stays where you typed it; tell the owner to make room, then try again.',
+      say`The disk of this Hurrow is full, and this was not stored. It stays where you typed it; tell the owner to make room, then try again.`,
     );
   if (DAMAGED.has(code))
     return new Problem(
       500,
-      'A part of the store cannot be read, as after a fault of the disk. Nothing you typed was lost; tell the owner. A folder is brought back with Hurrow stopped by “npm run repair”, a PostgreSQL server by its own tools.',
+      say`A part of the store cannot be read, as after a fault of the disk. Nothing you typed was lost; tell the owner. A folder is brought back with Hurrow stopped by “npm run repair”, a PostgreSQL server by its own tools.`,
       undefined,
       'damaged',
     );
   return new Problem(
     500,
-    `Something went wrong on the server. Nothing you typed was lost; try again, and if it stays tell the owner${call === undefined ? '' : ` the number ${String(call)}`}.`,
+    call === undefined
+      ? say`Something went wrong on the server. Nothing you typed was lost; try again, and if it stays tell the owner.`
+      : say`Something went wrong on the server. Nothing you typed was lost; try again, and if it stays tell the owner the number ${String(call)}.`,
   );
 }

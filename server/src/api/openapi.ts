@@ -8,6 +8,13 @@ const PROBLEM = {
   properties: {
     code: { type: 'string', description: 'What kind of thing went wrong, for programs.' },
     message: { type: 'string', description: 'What is wrong and what to do, for people.' },
+    said: {
+      type: 'object',
+      description:
+        'The same for pages that say it in another language; left out where it is said in English alone.',
+      required: ['id', 'values'],
+      properties: { id: { type: 'string' }, values: { type: 'array', items: {} } },
+    },
     details: {},
   },
 };

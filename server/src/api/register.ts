@@ -1,7 +1,6 @@
 import express, { type ErrorRequestHandler, type Express, type Request, type RequestHandler } from 'express';
 import { ipKeyGenerator, rateLimit } from 'express-rate-limit';
 import Joi from 'joi';
-import type { ProblemAnswer } from '@hurrow/contract/problem';
 import type { Config } from '../config.ts';
 import { nowOf } from '../config.ts';
 import { forget, type Db } from '../db/index.ts';
@@ -11,7 +10,8 @@ import { whoIs } from '../auth/sessions.ts';
 import { standingIn, type About } from '../courseStaff/standing.ts';
 import { isPlainText } from './plainText.ts';
 import { asProblem } from './asProblem.ts';
-import { Problem } from './problem.ts';
+import { answerOf, Problem } from './problem.ts';
+import { say } from './say.ts';
 import { SharedCount } from '../guesses/sharedCount.ts';
 import type { Route } from './route.ts';
 import type { Who } from './who.ts';
@@ -41,7 +41,7 @@ export function register(
       if (!isPlainText([request.params, request.query, entry.severally ? {} : request.body]))
         throw new Problem(
           422,
-          'What was sent holds signs that cannot be stored (a zero byte or half a sign), or is nested too deeply to be read. Type it again.',
+          say`What was sent holds signs that cannot be stored (a zero byte or half a sign), or is nested too deeply to be read. Type it again.`,
         );
       const work = entry.handle({
         db,
@@ -64,7 +64,7 @@ export function register(
     });
   }
   app.use('/api', () => {
-    throw new Problem(404, 'The API has no such address. /api/openapi.json lists them all.');
+    throw new Problem(404, say`The API has no such address. /api/openapi.json lists them all.`);
   });
   app.use('/api', errorsAsJson);
 }
@@ -97,10 +97,9 @@ const slowGuessing = (
         typeof aimedAt === 'string' ? aimedAt.replace(/\s/g, '').toLowerCase() : (who?.accountId ?? '');
       return `${path} ${ipKeyGenerator(ip)} ${whom}`;
     },
-    message: {
-      code: 'tooMany',
-      message: 'Too many failed sign-ins from here. Wait ten minutes and try again.',
-    } satisfies ProblemAnswer,
+    message: answerOf(
+      new Problem(429, say`Too many failed sign-ins from here. Wait ten minutes and try again.`),
+    ),
   });
 
 /** Who calls a route. Throws where it is not for them, or the call does not come from our own pages. */
@@ -108,17 +107,17 @@ async function admitted(db: Db, entry: Route, request: Request): Promise<Who | u
   const forStudentsAlone = entry.allow !== 'anyone' && entry.allow.every((role) => role === 'student');
   const who = await whoIs(db, request, forStudentsAlone);
   if (entry.allow !== 'anyone') {
-    if (!who) throw new Problem(401, 'You are signed out. Sign in again; what you typed is still here.');
+    if (!who) throw new Problem(401, say`You are signed out. Sign in again; what you typed is still here.`);
     // A tab that was opened by one student speaks for nobody who signed in on the phone after them.
     const speaksFor = request.get('x-hurrow-student');
     if (speaksFor !== undefined && speaksFor !== who.studentId)
       throw new Problem(
         401,
-        'Somebody else is signed in on this phone now. What you wrote is kept on it; sign in again to send it.',
+        say`Somebody else is signed in on this phone now. What you wrote is kept on it; sign in again to send it.`,
       );
     const standing = await standingAt(db, who, request);
     if (!entry.allow.includes(standing.role))
-      throw new Problem(403, 'Your account may not do this. Ask the owner of this Hurrow.');
+      throw new Problem(403, say`Your account may not do this. Ask the owner of this Hurrow.`);
     return fromOwnPages(entry, request, standing);
   }
   return fromOwnPages(entry, request, who);
@@ -142,7 +141,7 @@ async function standingAt(db: Db, who: Who, { params, query }: Request): Promise
 /** Who calls; throws where a change does not come from our own pages. */
 function fromOwnPages(entry: Route, request: Request, who: Who | undefined): Who | undefined {
   if (entry.method !== 'get' && request.get('x-hurrow') === undefined)
-    throw new Problem(403, 'This request did not come from Hurrow’s own pages and was refused.');
+    throw new Problem(403, say`This request did not come from Hurrow’s own pages and was refused.`);
   return who;
 }
 
@@ -152,16 +151,19 @@ function valid(schema: Joi.ObjectSchema | undefined, input: unknown): unknown {
   if (!schema) return input;
   const { value, error } = schema.validate(input, { abortEarly: false, convert: true });
   if (!error) return value;
-  const message = error.details.map((detail) => detail.message.replace(/"([^"]*)"/g, '“$1”')).join('. ');
+  const message = error.details
+    .map((detail) => detail.message.replace(/"([^"]*)"/g, '“$1”'))
+    .map((one) => `${one}.`)
+    .join(' ');
   throw new Problem(
     422,
-    `${message}.`,
+    message,
     error.details.map((detail) => detail.path.join('.')),
   );
 }
 
 const errorsAsJson: ErrorRequestHandler = (error: unknown, request: Request, response, next) => {
   if (response.headersSent) return next(error);
-  const { status, code, message, details } = asProblem(error, request.log, request.id);
-  response.status(status).json({ code, message, details } satisfies ProblemAnswer);
+  const problem = asProblem(error, request.log, request.id);
+  response.status(problem.status).json(answerOf(problem));
 };

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { hash, verify } from '@node-rs/argon2';
 import * as session from '@hurrow/contract/session';
 import { conflict, Problem } from '../api/problem.ts';
+import { say } from '../api/say.ts';
 import { serve } from '../api/route.ts';
 import { addSource } from '../library/queries.ts';
 import { checkSecond } from '../second/second.ts';
@@ -15,7 +16,7 @@ const decoy = hash('a password nobody has');
 export const authRoutes = [
   serve(session.now, ({ db, who, config, now }) => sessionState(db, who, config, now)),
   serve(session.setUp, async ({ db, body, config, response, now }) => {
-    const owned = conflict('This Hurrow already has an owner. Sign in instead.');
+    const owned = conflict(say`This Hurrow already has an owner. Sign in instead.`);
     // Before the password is hashed, which costs: nobody else makes the server work.
     if ((await queries.countAccounts(db)) > 0) throw owned;
     const accountId = randomUUID();
@@ -41,7 +42,7 @@ export const authRoutes = [
     const account = await queries.accountByEmail(db, body.email);
     const right = await verify(account?.passwordHash ?? (await decoy), body.password);
     if (!account || account.left || !right)
-      throw new Problem(401, 'E-mail and password do not match. Check both and try again.');
+      throw new Problem(401, say`E-mail and password do not match. Check both and try again.`);
     await checkSecond(db, account.id, body.code);
     await signIn(db, config, response, { accountId: account.id });
     return sessionState(db, { role: account.role, name: account.name, accountId: account.id }, config, now);
@@ -51,13 +52,13 @@ export const authRoutes = [
     if (!course)
       throw new Problem(
         401,
-        `No course has the code “${body.courseCode}”. It stands on the card your instructor gave you.`,
+        say`No course has the code “${body.courseCode}”. It stands on the card your instructor gave you.`,
       );
     const student = await queries.studentByCode(db, course.id, body.personalCode.replace(/\s/g, ''));
     if (!student)
       throw new Problem(
         401,
-        `“${body.personalCode}” is no personal code of ${course.name}. Check the card your instructor gave you.`,
+        say`“${body.personalCode}” is no personal code of ${course.name}. Check the card your instructor gave you.`,
       );
     await signIn(db, config, response, { studentId: student.id });
     return sessionState(
@@ -68,14 +69,14 @@ export const authRoutes = [
     );
   }),
   serve(session.signInDemo, async ({ db, body, config, response }) => {
-    if (!config.demo) throw new Problem(403, 'This is not the demo. Sign in with your own account.');
+    if (!config.demo) throw new Problem(403, say`This is not the demo. Sign in with your own account.`);
     if (body.as === 'instructor') {
       const owner = await queries.firstOwner(db);
-      if (!owner) throw new Problem(404, 'The demo data has no instructor. Run npm run demo again.');
+      if (!owner) throw new Problem(404, say`The demo data has no instructor. Run npm run demo again.`);
       return signIn(db, config, response, { accountId: owner.id });
     }
     const student = await queries.demoStudent(db);
-    if (!student) throw new Problem(404, 'The demo data has no student. Run npm run demo again.');
+    if (!student) throw new Problem(404, say`The demo data has no student. Run npm run demo again.`);
     return signIn(db, config, response, { studentId: student.id });
   }),
   serve(session.signOut, ({ db, request, response }) => signOut(db, request, response)),

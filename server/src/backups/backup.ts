@@ -2,6 +2,7 @@ import { existsSync } from 'node:fs';
 import { mkdir, mkdtemp, rename, rm } from 'node:fs/promises';
 import { join } from 'node:path';
 import { conflict } from '../api/problem.ts';
+import { say } from '../api/say.ts';
 import {
   bringToDisk,
   Journal,
@@ -28,7 +29,7 @@ const working = (task: Task) => inThread<BackupNote>('backupWorker', task);
 
 /** One at a time. Throws a 409 while another runs. */
 async function alone<T>(work: () => Promise<T>): Promise<T> {
-  if (running) throw conflict('A backup is being made or restored. Wait until it is done.');
+  if (running) throw conflict(say`A backup is being made or restored. Wait until it is done.`);
   const done = work();
   running = done.catch(() => undefined).finally(() => (running = undefined));
   return done;
@@ -38,9 +39,9 @@ async function alone<T>(work: () => Promise<T>): Promise<T> {
 export function filesOf(db: Db): StoreFiles {
   if (db.shared)
     throw conflict(
-      'This Hurrow keeps its data on a PostgreSQL server, which is backed up by its own tools: docs/server.md says how.',
+      say`This Hurrow keeps its data on a PostgreSQL server, which is backed up by its own tools: docs/server.md says how.`,
     );
-  if (!db.files) throw conflict('This Hurrow keeps its data in memory; there is nothing to back up.');
+  if (!db.files) throw conflict(say`This Hurrow keeps its data in memory; there is nothing to back up.`);
   return db.files;
 }
 

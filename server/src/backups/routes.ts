@@ -2,6 +2,7 @@ import { statSync } from 'node:fs';
 import { join } from 'node:path';
 import * as backups from '@hurrow/contract/backups';
 import { badInput, notFound } from '../api/problem.ts';
+import { say } from '../api/say.ts';
 import { serve } from '../api/route.ts';
 import type { Db } from '../db/index.ts';
 import { addHistory } from '../keeping/queries.ts';
@@ -50,7 +51,7 @@ export const backupRoutes = [
   serve(backups.restore, async ({ db, params, body, who, now }) => {
     const file = fileOf(db, params['name']!);
     if (body.sure !== params['name'])
-      throw badInput('Nothing was restored: say which backup, by its name, to be sure.');
+      throw badInput(say`Nothing was restored: say which backup, by its name, to be sure.`);
     const restored = await restoreBackup(db, file);
     // Whoever restored it may not be in it.
     await addHistory(db, now, null, null, `${who!.name} restored the backup of ${restored.note.made}`);

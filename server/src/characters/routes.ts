@@ -1,6 +1,7 @@
 import * as characters from '@hurrow/contract/characters';
 import { BUILT_IN, type Character } from '@hurrow/core/vocabulary';
 import { badInput, conflict, notFound } from '../api/problem.ts';
+import { say } from '../api/say.ts';
 import { accountOf, serve } from '../api/route.ts';
 import { beginChange, refuseStale } from '../library/change.ts';
 import * as queries from '../library/queries.ts';
@@ -13,8 +14,8 @@ export const characterRoutes = [
   }),
   serve(characters.save, ({ db, body: { character, baseRevision }, params, who, now }) =>
     db.transaction(async (tx) => {
-      if (character.id !== params.characterId) throw badInput('The id of a character cannot be changed.');
-      await refuseStale(tx, 'character', character.id, baseRevision, `“${character.term}”`);
+      if (character.id !== params.characterId) throw badInput(say`The id of a character cannot be changed.`);
+      await refuseStale(tx, 'character', character.id, baseRevision, say`“${character.term}”`);
       const { libraryId, revision } = await beginChange(
         tx,
         accountOf(who),
@@ -31,7 +32,7 @@ export const characterRoutes = [
       );
       if (lost.length > 0 && taxa.length > 0)
         throw conflict(
-          `“${lost.map((state) => state.term).join('”, “')}” may be in use: ${taxa.length} taxa are scored for ${character.term}. Reword the state instead of taking it out.`,
+          say`${lost.map((state) => `“${state.term}”`)} may be in use: ${taxa.length} taxa are scored for ${character.term}. Reword the state instead of taking it out.`,
         );
       await addRecord(tx, libraryId, 'character', character.id, revision, character);
       return { revision };
@@ -53,16 +54,23 @@ export const characterRoutes = [
   ),
 ];
 
+const FIXED_PARTS = {
+  kind: say`The kind`,
+  unit: say`The unit`,
+  organ: say`The organ`,
+  anyOf: say`The choice of one or several states`,
+};
+
 /** The kind, unit and organ of a character that exists decide what its scores mean, and stay. */
 function refuseOtherKind(wanted: Character, held: Character | undefined): void {
   if (!held) {
     if ((wanted.kind === 'categorical' || wanted.kind === 'ordinal') && wanted.states.length < 2)
-      throw badInput('A character with states needs at least two of them.');
+      throw badInput(say`A character with states needs at least two of them.`);
     return;
   }
   for (const part of ['kind', 'unit', 'organ', 'anyOf'] as const)
     if (held[part] !== wanted[part])
       throw badInput(
-        `The ${part === 'anyOf' ? 'choice of one or several states' : part} of ${held.term} cannot be changed, since its scores rest on it. Add a new character instead.`,
+        say`${FIXED_PARTS[part]} of ${held.term} cannot be changed, since its scores rest on it. Add a new character instead.`,
       );
 }

@@ -1,6 +1,7 @@
 import * as confusions from '@hurrow/contract/confusions';
 import { packAnswers } from '@hurrow/contract/packedAnswers';
 import { badInput, notFound } from '../api/problem.ts';
+import { say } from '../api/say.ts';
 import { accountOf, serve } from '../api/route.ts';
 import { courseOf } from '../courses/course.ts';
 import { sets, students } from '../courses/queries.ts';
@@ -94,9 +95,9 @@ export const confusionRoutes = [
 async function inOrder(db: Db, courseId: string, { a, b, taughtOn }: ReteachingBody) {
   const taught = (await sets(db, courseId)).flatMap((set) => set.taxa);
   if (!taught.includes(a) || !taught.includes(b))
-    throw badInput('Both species must be on the course’s list. Choose two that are taught.');
+    throw badInput(say`Both species must be on the course’s list. Choose two that are taught.`);
   const day = Date.parse(`${taughtOn}T12:00:00Z`);
   if (Number.isNaN(day) || !new Date(day).toISOString().startsWith(taughtOn))
-    throw badInput(`There is no day ${taughtOn}. Write it as year, month, day: 2026-10-01.`);
+    throw badInput(say`There is no day ${taughtOn}. Write it as year, month, day: 2026-10-01.`);
   return { a: a < b ? a : b, b: a < b ? b : a, taughtOn };
 }

@@ -1,6 +1,7 @@
 import { isDeepStrictEqual } from 'node:util';
 import * as contract from '@hurrow/contract/contests';
 import { badInput, conflict } from '../api/problem.ts';
+import { say } from '../api/say.ts';
 import { serve } from '../api/route.ts';
 import { students as studentsOf } from '../courses/queries.ts';
 import { note } from '../keeping/queries.ts';
@@ -17,17 +18,17 @@ export const contestRoutes = [
       const before = await queries.contestOf(tx, quiz.id);
       if (!isDeepStrictEqual(before, known))
         throw conflict(
-          'Somebody else changed this contest meanwhile. Reload the page: what you typed is kept as a draft.',
+          say`Somebody else changed this contest meanwhile. Reload the page: what you typed is kept as a draft.`,
         );
       const declared = JSON.stringify(before?.tieBreaks ?? []);
       if (quiz.state !== 'planned' && declared !== JSON.stringify(contest?.tieBreaks ?? []))
         throw conflict(
-          'The stations that part ties are declared before a contest is opened, and stand from then on. Leave them as they were.',
+          say`The stations that part ties are declared before a contest is opened, and stand from then on. Leave them as they were.`,
         );
       const count = (await stations(tx, quiz.id)).length;
       const stray = contest?.tieBreaks.find((position) => position > count);
       if (stray !== undefined)
-        throw badInput(`There is no station ${stray}; this quiz has stations 1 to ${count}.`);
+        throw badInput(say`There is no station ${stray}; this quiz has stations 1 to ${count}.`);
       const there = new Set((await studentsOf(tx, quiz.courseId)).map(({ id }) => id));
       const entries = Object.entries(contest?.entries ?? {}).filter(([id]) => there.has(id));
       await queries.setContest(tx, quiz.id, contest && { ...contest, entries: Object.fromEntries(entries) });

@@ -1,5 +1,6 @@
 import * as staff from '@hurrow/contract/courseStaff';
 import { badInput } from '../api/problem.ts';
+import { say } from '../api/say.ts';
 import { serve } from '../api/route.ts';
 import { courseOf } from '../courses/course.ts';
 import { note } from '../keeping/queries.ts';
@@ -16,11 +17,11 @@ export const courseStaffRoutes = [
       const known = new Set((await queries.teachers(tx, course.id)).map(({ accountId }) => accountId));
       if (named.some(({ accountId }) => !known.has(accountId)))
         throw badInput(
-          'Somebody who is named does not teach here any more. Open the page again and choose anew.',
+          say`Somebody who is named does not teach here any more. Open the page again and choose anew.`,
         );
       const leads = named.filter(({ role }) => role === 'leads');
       if (named.length > 0 && leads.length === 0)
-        throw badInput('A course that names who teaches it needs one who leads it.');
+        throw badInput(say`A course that names who teaches it needs one who leads it.`);
       // Nobody shuts the door behind themselves; the owner comes in everywhere.
       if (
         who!.role !== 'owner' &&
@@ -28,7 +29,7 @@ export const courseStaffRoutes = [
         !leads.some(({ accountId }) => accountId === who!.accountId)
       )
         throw badInput(
-          'You would not lead this course any more. Name yourself as well, or ask the owner to do it.',
+          say`You would not lead this course any more. Name yourself as well, or ask the owner to do it.`,
         );
       await queries.name(tx, course.id, named);
       await note(tx, { who, now }, course.id, 'changed who teaches the course');

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import * as courses from '@hurrow/contract/courses';
 import { badInput, conflict, notFound } from '../api/problem.ts';
+import { say } from '../api/say.ts';
 import { serve } from '../api/route.ts';
 import { remember, type Db } from '../db/index.ts';
 import { quizzesOfCourse } from '../quizzes/queries.ts';
@@ -70,15 +71,15 @@ export const courseRoutes = [
       const seen = new Set<string>();
       for (const taxonId of body.sets.flatMap((set) => set.taxa)) {
         if (!library.statementsOf(taxonId))
-          throw badInput(`There is no species “${taxonId}” in the library. Add it to the library first.`);
-        if (seen.has(taxonId)) throw badInput('A species stands in two sets. Keep it in one of them.');
+          throw badInput(say`There is no species “${taxonId}” in the library. Add it to the library first.`);
+        if (seen.has(taxonId)) throw badInput(say`A species stands in two sets. Keep it in one of them.`);
         seen.add(taxonId);
       }
       const before = await queries.sets(tx, row.id);
       const strange = body.sets.find(({ id }) => id && !before.some((set) => set.id === id));
       if (strange)
         throw badInput(
-          `The set “${strange.title}” was taken off the list meanwhile. Reload the page: what you changed is kept as a draft.`,
+          say`The set “${strange.title}” was taken off the list meanwhile. Reload the page: what you changed is kept as a draft.`,
         );
       await queries.clearSets(tx, row.id);
       for (const [position, set] of body.sets.entries()) {
@@ -135,7 +136,7 @@ export const courseRoutes = [
       if (!student) throw notFound('student');
       const code = readableCode(6);
       if (students.some((other) => other.code === code))
-        throw conflict('That code is taken by chance. Press once more.');
+        throw conflict(say`That code is taken by chance. Press once more.`);
       await queries.setCode(tx, student.id, code);
       await note(tx, { who, now }, row.id, 'gave a student a new personal code');
       return { code };
@@ -145,7 +146,7 @@ export const courseRoutes = [
     const row = await courseOf(db, params.courseId);
     if (await queries.studentHasWork(db, params.studentId))
       throw conflict(
-        'This student has answered a quiz, noted or sorted something and stays on the list, so that nothing of it is lost.',
+        say`This student has answered a quiz, noted or sorted something and stays on the list, so that nothing of it is lost.`,
         undefined,
         'hasAnswers',
       );

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import type { ImportBody, LibraryImportReport } from '@hurrow/contract/exchange';
 import type { Source, SourceDetails } from '@hurrow/core/library';
 import { badInput, conflict } from '../api/problem.ts';
+import { say } from '../api/say.ts';
 import type { Db } from '../db/index.ts';
 import { beginChange } from '../library/change.ts';
 import { stateOf } from '../library/committed.ts';
@@ -43,7 +44,7 @@ export async function importFile(
       await queries.sweepArriving(db, importId);
     }
   }
-  throw conflict('Others are changing the library just now. Nothing was imported; try again in a minute.');
+  throw conflict(say`Others are changing the library just now. Nothing was imported; try again in a minute.`);
 }
 
 /** What is to be written, each taxon by its id. */

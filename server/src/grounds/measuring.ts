@@ -3,6 +3,7 @@ import { INSTRUCTORS } from '@hurrow/contract/endpoint';
 import { asOfProfile } from '@hurrow/core/field';
 import type { TreeFacts } from '@hurrow/core/grounds';
 import { badInput } from '../api/problem.ts';
+import { say } from '../api/say.ts';
 import { accountOf } from '../api/route.ts';
 import type { Who } from '../api/who.ts';
 import type { Db } from '../db/index.ts';
@@ -34,11 +35,11 @@ export async function measureTree(
     await queries.writeTree(db, tree.groundsId, tree.id, facts);
   if (!body.toProfile) return;
   const of = asOfProfile(body.kind, body.value);
-  if (!of) throw badInput('Profiles have no place for this measurement. Keep it with the tree alone.');
+  if (!of) throw badInput(say`Profiles have no place for this measurement. Keep it with the tree alone.`);
   if (!INSTRUCTORS.includes(who.role))
-    throw badInput('Only instructors change profiles. Keep the measurement with the tree alone.');
+    throw badInput(say`Only instructors change profiles. Keep the measurement with the tree alone.`);
   if (tree.facts.taxonId === null)
-    throw badInput('The tree has no name yet. Name it, then measure it for its profile.');
+    throw badInput(say`The tree has no name yet. Name it, then measure it for its profile.`);
   await addToSheet(db, accountOf(who), now, {
     taxonId: tree.facts.taxonId,
     ...of,

@@ -2,6 +2,7 @@ import * as instruments from '@hurrow/contract/instruments';
 import type { InstrumentNews } from '@hurrow/contract/instruments';
 import { STAFF } from '@hurrow/contract/endpoint';
 import { badInput } from '../api/problem.ts';
+import { say } from '../api/say.ts';
 import { serve } from '../api/route.ts';
 import { stream } from '../api/stream.ts';
 import { whoIs } from '../auth/sessions.ts';
@@ -32,7 +33,7 @@ export const instrumentRoutes = [
   serve(instruments.shoot, async ({ config }) => {
     const held = lines.get(keyOf('rangeFinder', config.rangeFinder));
     if (!held?.line.ask())
-      throw badInput('No range-finder is reached. Type what you read, or look whether it is switched on.');
+      throw badInput(say`No range-finder is reached. Type what you read, or look whether it is switched on.`);
   }),
 ];
 

@@ -2,6 +2,7 @@ import { createHash, randomBytes } from 'node:crypto';
 import { hash } from '@node-rs/argon2';
 import { endSessions, setPassword } from '../accounts/queries.ts';
 import { Problem } from '../api/problem.ts';
+import { say } from '../api/say.ts';
 import type { Db } from '../db/index.ts';
 import { turnOff } from '../second/queries.ts';
 import * as queries from './queries.ts';
@@ -35,7 +36,7 @@ export async function inviteAgain(db: Db, accountId: string): Promise<string> {
 const usedUp = () =>
   new Problem(
     410,
-    'This link was used, replaced by a newer one, or is older than a week. Ask the owner of this Hurrow for a new one.',
+    say`This link was used, replaced by a newer one, or is older than a week. Ask the owner of this Hurrow for a new one.`,
   );
 
 /** Whom a link invites. Throws (410) where it opens nothing. */

@@ -1,7 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import type { Progress } from '@hurrow/contract/confusions';
 import { asProblem } from '../api/asProblem.ts';
-import { Problem } from '../api/problem.ts';
+import { answerOf, conflict, Problem } from '../api/problem.ts';
+import { say } from '../api/say.ts';
 import type { Db } from '../db/index.ts';
 import * as queries from './queries.ts';
 
@@ -15,7 +16,7 @@ const AT_ONCE = 3;
 /** A job that ended this many processes is not given to another. */
 const MOST_TRIES = 3;
 
-const STOPPED = { status: 409, code: 'conflict', message: 'This was stopped.' } as const;
+const STOPPED = { status: 409, ...answerOf(conflict(say`This was stopped.`)) };
 
 /** What a job may use and say while it is done. */
 export interface Doing {
@@ -138,7 +139,7 @@ export class Jobs<K extends Kinds> {
       if (tries > MOST_TRIES)
         throw new Problem(
           500,
-          'This was begun several times and each time the process that did it ended. Tell the owner of this Hurrow.',
+          say`This was begun several times and each time the process that did it ended. Tell the owner of this Hurrow.`,
         );
       const doing: Doing = { db: this.db, signal: controller.signal, progress };
       const result = await this.kinds[kind]!(input as never, doing);
@@ -188,9 +189,9 @@ export class Jobs<K extends Kinds> {
 
 /** An error as it is kept, and as whoever asked is told. */
 function problemOf(error: unknown): queries.KeptProblem {
-  const { status, code, message, details } = asProblem(error, { error: console.error });
-  return { status, code, message, ...(details === undefined ? {} : { details }) };
+  const problem = asProblem(error, { error: console.error });
+  return { status: problem.status, ...answerOf(problem) };
 }
 
-const problemFrom = ({ status, message, details, code }: queries.KeptProblem): Problem =>
-  new Problem(status, message, details, code);
+const problemFrom = ({ status, message, said, details, code }: queries.KeptProblem): Problem =>
+  new Problem(status, said ? { message, ...said } : message, details, code);

@@ -2,6 +2,7 @@ import * as keeping from '@hurrow/contract/keeping';
 import type { EverythingOfOne } from '@hurrow/contract/keeping';
 import { answerText } from '@hurrow/core/names';
 import { badInput, notFound } from '../api/problem.ts';
+import { say } from '../api/say.ts';
 import { accountOf, serve } from '../api/route.ts';
 import { closedFor } from '../courseStaff/standing.ts';
 import { courseOf } from '../courses/course.ts';
@@ -81,7 +82,7 @@ export const keepingRoutes = [
     const course = await courseOf(db, params.courseId);
     const student = await studentOf(db, course.id, params.studentId);
     if (body.sure.trim() !== student.name)
-      throw badInput(`Nothing was removed: type the name as it stands in the list, “${student.name}”.`);
+      throw badInput(say`Nothing was removed: type the name as it stands in the list, “${student.name}”.`);
     const removed = await db.transaction(async (tx) => {
       const note = (what: string) => queries.addHistory(tx, now, accountOf(who), course.id, what);
       if (body.how === 'name') {
@@ -99,7 +100,7 @@ export const keepingRoutes = [
   serve(keeping.removeCourse, async ({ db, params, body, who, now }) => {
     const course = await courseOf(db, params.courseId);
     if (body.sure.trim() !== course.name)
-      throw badInput(`Nothing was deleted: type the name of the course, “${course.name}”.`);
+      throw badInput(say`Nothing was deleted: type the name of the course, “${course.name}”.`);
     const removed = await db.transaction(async (tx) => {
       await queries.addHistory(tx, now, accountOf(who), null, `deleted the course “${course.name}”`);
       return queries.deleteCourse(tx, course.id);

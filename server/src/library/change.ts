@@ -1,4 +1,5 @@
 import { scientificName } from '@hurrow/core/taxon';
+import type { Said } from '@hurrow/contract/problem';
 import { notFound, stale } from '../api/problem.ts';
 import type { Db } from '../db/index.ts';
 import * as queries from './queries.ts';
@@ -24,7 +25,7 @@ export async function refuseStale(
   kind: RecordKind,
   key: string,
   baseRevision: number,
-  what: string,
+  what: Said,
 ): Promise<void> {
   const library = await queries.theLibrary(db);
   const held = library && (await recordNow(db, library.id, kind, key));

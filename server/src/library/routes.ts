@@ -1,6 +1,7 @@
 import * as library from '@hurrow/contract/library';
 import { search } from '@hurrow/core/library';
 import { Problem } from '../api/problem.ts';
+import { say } from '../api/say.ts';
 import { accountOf, serve } from '../api/route.ts';
 import { tagOf, unchanged } from '../api/unchanged.ts';
 import { openNow } from '../courses/openNow.ts';
@@ -59,7 +60,7 @@ function textOf(library: object): string {
 async function openTaxa(db: Db, courseId: string): Promise<string[]> {
   const course = await courseOf(db, courseId);
   if ((await openNow(db, course)).length === 0)
-    throw new Problem(403, 'Your instructor has not opened the trees of the course to you.');
+    throw new Problem(403, say`Your instructor has not opened the trees of the course to you.`);
   return (await courseQueries.sets(db, course.id)).flatMap((set) => set.taxa);
 }
 

@@ -1,9 +1,9 @@
 import type { BulkBody, SaveBody, ScoreChange, TaxonBody } from '@hurrow/contract/library';
 import { checkScores, qualifierKey, qualifiersInWords, type Score } from '@hurrow/core/score';
 import { scientificName } from '@hurrow/core/taxon';
-import { listInWords } from '@hurrow/core/view';
 import type { Vocabulary } from '@hurrow/core/vocabulary';
 import { badInput, conflict, notFound } from '../api/problem.ts';
+import { say } from '../api/say.ts';
 import type { Db } from '../db/index.ts';
 import { beginChange, nameOfTaxon } from './change.ts';
 import { committedLibrary } from './committed.ts';
@@ -21,7 +21,7 @@ export async function addTaxon(tx: Db, body: SaveBody, accountId: string, now: D
   const { library, vocabulary } = await committedLibrary(tx);
   const name = scientificName(body.taxon);
   if (library.taxa.some(({ taxon }) => scientificName(taxon) === name && !taxon.retired))
-    throw conflict(`${name} is in the library already. Open its profile and edit it there.`);
+    throw conflict(say`${name} is in the library already. Open its profile and edit it there.`);
   refuseErrors(body.changes, [], vocabulary);
   const id = takeId(body.taxon, await queries.taxonIds(tx));
   const revision = await queries.addRevision(tx, library.id, accountId, now, `Added ${name}`);
@@ -55,13 +55,19 @@ export async function saveTaxon(tx: Db, taxonId: string, body: SaveBody, account
   return { id: taxonId, revision };
 }
 
+/** So many of the places are named in which a species stands. */
+const NAMED = 3;
+
 /** Deletes a taxon on which nothing rests. */
 export async function deleteTaxon(tx: Db, taxonId: string, accountId: string, now: Date) {
   const name = await nameOfTaxon(tx, taxonId);
   const resting = await queries.restingOn(tx, taxonId);
+  const places = resting.slice(0, NAMED).map(({ what }) => what);
   if (resting.length > 0)
     throw conflict(
-      `${name} stands in ${listInWords(resting.slice(0, 3).map(({ what }) => what))}${resting.length > 3 ? ` and ${resting.length - 3} places more` : ''}. Retire it instead: it leaves the lists, and what rests on it keeps it.`,
+      resting.length > NAMED
+        ? say`${name} stands in ${places.join(', ')} and ${resting.length - NAMED} places more. Retire it instead: it leaves the lists, and what rests on it keeps it.`
+        : say`${name} stands in ${places}. Retire it instead: it leaves the lists, and what rests on it keeps it.`,
     );
   const { revision } = await beginChange(tx, accountId, now, `Deleted ${name}`);
   await queries.addDeletion(tx, taxonId, revision);
@@ -79,7 +85,7 @@ export async function undoRevision(tx: Db, id: number, accountId: string, now: D
     await recordsOfRevision(tx, undone.id),
   ];
   if ([...scores, ...taxa, ...others].some((row) => row.later))
-    throw conflict('Something of this change was changed again since. Undo the later change first.');
+    throw conflict(say`Something of this change was changed again since. Undo the later change first.`);
   const revision = await queries.addRevision(
     tx,
     undone.libraryId,
@@ -169,14 +175,14 @@ async function refuseConflicts(
       return `${vocabulary.get(row.characterId)?.term ?? row.characterId}${suffix}`;
     });
     throw conflict(
-      `${clashes[0]!.by ?? 'Someone'} changed ${names.join(', ')} while you were editing. Your values are still here: load theirs to compare, then save again.`,
+      say`${clashes[0]!.by ?? say`Someone`} changed ${names} while you were editing. Your values are still here: load theirs to compare, then save again.`,
       clashes,
       'stale',
     );
   }
   if (body.taxon && (await queries.taxonChangedSince(db, taxonId, body.baseRevision)))
     throw conflict(
-      'The names or the calendar were changed by someone else while you were editing. Load the new ones to compare, then save again.',
+      say`The names or the calendar were changed by someone else while you were editing. Load the new ones to compare, then save again.`,
       undefined,
       'stale',
     );

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import * as lookalikes from '@hurrow/contract/lookalikes';
 import type { KeptRule } from '@hurrow/core/rule';
 import { notFound } from '../api/problem.ts';
+import { say } from '../api/say.ts';
 import { accountOf, serve } from '../api/route.ts';
 import type { Db } from '../db/index.ts';
 import { beginChange, nameOfTaxon, refuseStale } from '../library/change.ts';
@@ -12,28 +13,39 @@ import { type KeptKey, type SureWay } from '@hurrow/contract/lookalikes';
 /** The key of a pair: both ids in alphabetical order, so that a pair has one record whichever way it is asked for. */
 const pairKey = (a: string, b: string): string => [a, b].sort().join('|');
 
+type Kept = Extract<RecordKind, 'pair' | 'rule' | 'key'>;
+
+const KEPT = { pair: say`The sure way of this pair`, rule: say`This rule of thumb`, key: say`This key` };
+
 /** Writes a record in a revision of its own, after refusing a save that stands on an older one. */
 const keep = (
   db: Db,
   accountId: string,
   now: Date,
-  kind: RecordKind,
+  kind: Kept,
   key: string,
   record: object | null,
   title: string,
   baseRevision?: number,
 ) =>
   db.transaction(async (tx) => {
-    if (baseRevision !== undefined) await refuseStale(tx, kind, key, baseRevision, title);
+    if (baseRevision !== undefined) await refuseStale(tx, kind, key, baseRevision, KEPT[kind]);
     const { libraryId, revision } = await beginChange(tx, accountId, now, title);
     await addRecord(tx, libraryId, kind, key, revision, record);
     return { revision, id: key };
   });
 
-async function takeAway(db: Db, accountId: string, now: Date, kind: RecordKind, key: string, title: string) {
+async function takeAway(
+  db: Db,
+  accountId: string,
+  now: Date,
+  kind: Exclude<Kept, 'pair'>,
+  key: string,
+  title: string,
+) {
   const library = (await queries.theLibrary(db))!;
   const held = await recordNow(db, library.id, kind, key);
-  if (!held?.record) throw notFound(kind);
+  if (!held?.record) throw notFound(kind === 'rule' ? 'rule of thumb' : kind);
   return keep(db, accountId, now, kind, key, null, title);
 }
 

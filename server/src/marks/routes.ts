@@ -4,6 +4,7 @@ import { oneRosterFiles } from '@hurrow/core/formats';
 import { changesFor } from '@hurrow/core/marks';
 import { fullPoints, PARTS_ASKED, POLICY_TITLES, type MarkingPolicy } from '@hurrow/core/names';
 import { badInput, conflict, notFound } from '../api/problem.ts';
+import { say, word } from '../api/say.ts';
 import { accountOf, serve } from '../api/route.ts';
 import { courseOf } from '../courses/course.ts';
 import type { Db } from '../db/index.ts';
@@ -21,7 +22,7 @@ async function openedWith(db: Db, quizId: string): Promise<MarkingPolicy> {
   const opened = (await frozenStations(db, quizId))[0]?.frozen?.marking;
   if (!opened)
     throw conflict(
-      'This quiz has not been opened yet: it will be marked as its course says. Change it there.',
+      say`This quiz has not been opened yet: it will be marked as its course says. Change it there.`,
     );
   return opened;
 }
@@ -39,7 +40,7 @@ export const markRoutes = [
     const lacking = PARTS_ASKED[next.policy].filter((part) => !PARTS_ASKED[opened.policy].includes(part));
     if (lacking.length > 0)
       throw badInput(
-        `Students were asked for ${POLICY_TITLES[opened.policy]}: the ${lacking[0]} was never asked for and can bear no points. Choose fewer parts, not others.`,
+        say`Students were asked for the ${word(POLICY_TITLES[opened.policy])}: “${word(lacking[0]!)}” was never asked for and can bear no points. Choose fewer parts, not others.`,
       );
     const before = await marksOf(db, quiz);
     const after = await marksOf(db, quiz, next);

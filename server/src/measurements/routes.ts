@@ -1,6 +1,7 @@
 import * as measurements from '@hurrow/contract/measurements';
 import type { Sheet } from '@hurrow/contract/measurements';
 import { accountOf, serve } from '../api/route.ts';
+import { say } from '../api/say.ts';
 import { nameOfTaxon, refuseStale } from '../library/change.ts';
 import { committedLibrary } from '../library/committed.ts';
 import * as queries from '../library/queries.ts';
@@ -23,7 +24,7 @@ export const measurementRoutes = [
       const sheet: Sheet = { ...body, taxonId: params.taxonId };
       const { vocabulary } = await committedLibrary(tx);
       const term = vocabulary.get(body.characterId)?.term ?? body.characterId;
-      await refuseStale(tx, 'sheet', sheetKey(sheet), baseRevision, `The sheet of ${term}`);
+      await refuseStale(tx, 'sheet', sheetKey(sheet), baseRevision, say`The sheet of ${term}`);
       return writeSheet(tx, accountOf(who), now, sheet);
     }),
   ),

@@ -2,6 +2,7 @@ import type { Sheet } from '@hurrow/contract/measurements';
 import { sheetAsScore } from '@hurrow/core/measurement';
 import { qualifierKey, type ScoreValue } from '@hurrow/core/score';
 import { badInput } from '../api/problem.ts';
+import { say } from '../api/say.ts';
 import type { Db } from '../db/index.ts';
 import { beginChange, nameOfTaxon } from '../library/change.ts';
 import { committedLibrary } from '../library/committed.ts';
@@ -26,9 +27,9 @@ export async function writeSheet(
   const { library, vocabulary } = await committedLibrary(db);
   const character = vocabulary.get(sheet.characterId);
   if (!character || (character.kind !== 'measure' && character.kind !== 'count'))
-    throw badInput(`“${sheet.characterId}” is nothing that is measured or counted.`);
+    throw badInput(say`“${sheet.characterId}” is nothing that is measured or counted.`);
   if (character.kind === 'count' && sheet.values.some(({ value }) => !Number.isInteger(value)))
-    throw badInput(`${character.term} are counted: write whole numbers.`);
+    throw badInput(say`${character.term} are counted: write whole numbers.`);
   const { libraryId, revision } = await beginChange(
     db,
     accountId,

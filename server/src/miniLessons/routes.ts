@@ -1,6 +1,7 @@
 import * as miniLessons from '@hurrow/contract/miniLessons';
 import { pairView } from '@hurrow/core/practice';
 import { badInput, notFound } from '../api/problem.ts';
+import { say } from '../api/say.ts';
 import { accountOf, serve } from '../api/route.ts';
 import { addReteaching, reteachings, removeReteaching } from '../confusions/queries.ts';
 import { courseOf } from '../courses/course.ts';
@@ -21,7 +22,7 @@ export const miniLessonRoutes = [
     await refuseUntaught(db, course.id, lesson);
     const known = (await students(db, course.id)).filter(({ nameless }) => !nameless).map(({ id }) => id);
     if (to.some((id) => !known.includes(id)))
-      throw badInput('One of the students is not in this course any more. Choose again.');
+      throw badInput(say`One of the students is not in this course any more. Choose again.`);
     await db.transaction(async (tx) => {
       if (!(await queries.addMiniLesson(tx, course.id, lesson, accountOf(who)))) return;
       await queries.addStudents(tx, lesson.id, to);
@@ -68,7 +69,7 @@ export const miniLessonRoutes = [
     const view = pairView(ground, params.a, params.b, query.day);
     if (!view)
       throw badInput(
-        'Too little is scored of these two to draw them. Open their profiles and score leaf, twig or bark.',
+        say`Too little is scored of these two to draw them. Open their profiles and score leaf, twig or bark.`,
       );
     return printed(
       query.paper,
@@ -86,7 +87,7 @@ const inOrder = ({ a, b }: { a: string; b: string }) => (a < b ? { a, b } : { a:
 async function refuseUntaught(db: Db, courseId: string, { a, b }: { a: string; b: string }): Promise<void> {
   const taught = (await sets(db, courseId)).flatMap((set) => set.taxa);
   if (!taught.includes(a) || !taught.includes(b))
-    throw badInput('Both species must be on the course’s list. Choose two that are taught.');
+    throw badInput(say`Both species must be on the course’s list. Choose two that are taught.`);
 }
 
 /** Whom a pair was taught to on a day, with those it is sent to now; null where it was noted for the whole class. */

@@ -5,6 +5,7 @@ import type { Meaning } from '@hurrow/core/notebook';
 import { SHOWN_TITLES } from '@hurrow/core/view';
 import { stateOf } from '@hurrow/core/vocabulary';
 import { badInput, notFound, Problem } from '../api/problem.ts';
+import { say, word } from '../api/say.ts';
 import { serve } from '../api/route.ts';
 import type { Who } from '../api/who.ts';
 import { standingIn } from '../courseStaff/standing.ts';
@@ -34,7 +35,7 @@ export const notebookRoutes = [
     await queries.eraseEntry(db, params.entryId);
   }),
   serve(notebook.addPicture, async ({ db, body, params, who, now }) => {
-    if (!isUuid(params.pictureId)) throw badInput('A picture needs an id of its own. Add it once more.');
+    if (!isUuid(params.pictureId)) throw badInput(say`A picture needs an id of its own. Add it once more.`);
     const { pictures } = await ownEntry(db, params.entryId, who!);
     const there = await queries.pictureOf(db, params.pictureId);
     if (there) {
@@ -42,7 +43,7 @@ export const notebookRoutes = [
       return;
     }
     if (pictures >= MOST_PICTURES)
-      throw badInput(`An entry has ${MOST_PICTURES} pictures at most. Write another entry for more.`);
+      throw badInput(say`An entry has ${MOST_PICTURES} pictures at most. Write another entry for more.`);
     const { sizes } = await encodePhoto(Buffer.isBuffer(body) ? body : Buffer.alloc(0));
     const { bytes } = sizes.find(({ size }) => size === 'screen')!;
     await queries.addPicture(db, params.pictureId, params.entryId, bytes, now);
@@ -84,7 +85,7 @@ async function refuseClosed(db: Db, { courseId }: Who): Promise<void> {
   if (!(await openNow(db, course)).includes('notebook'))
     throw new Problem(
       404,
-      'This course keeps no notebook now. What you wrote stays on this phone; ask your instructor.',
+      say`This course keeps no notebook now. What you wrote stays on this phone; ask your instructor.`,
     );
 }
 
@@ -103,17 +104,17 @@ async function write(
   onPaper: boolean,
   now: Date,
 ): Promise<void> {
-  if (!isUuid(whose.id)) throw badInput('An entry needs an id of its own. Write it once more.');
+  if (!isUuid(whose.id)) throw badInput(say`An entry needs an id of its own. Write it once more.`);
   if (!entry.words && entry.chosen.length === 0 && entry.drawing.length === 0)
     throw badInput(
-      `Nothing is noted of the ${SHOWN_TITLES[entry.organ]} yet. Write what you see, draw it, or choose what it looks like.`,
+      say`Nothing is noted of the ${word(SHOWN_TITLES[entry.organ])} yet. Write what you see, draw it, or choose what it looks like.`,
     );
   await checkStates(db, entry.chosen);
   await db.transaction(async (tx) => {
     const there = await queries.ownerOf(tx, whose.id);
     if (there && there.studentId !== whose.studentId) throw notFound('entry');
     if (!there && (await queries.countOf(tx, whose.studentId)) >= MOST_ENTRIES)
-      throw badInput(`A notebook has room for ${MOST_ENTRIES} entries. Take one out that is not needed.`);
+      throw badInput(say`A notebook has room for ${MOST_ENTRIES} entries. Take one out that is not needed.`);
     await queries.writeEntry(tx, whose, entry, onPaper, now);
   });
 }
@@ -125,5 +126,5 @@ async function checkStates(db: Db, meanings: readonly Meaning[]): Promise<void> 
     return !character || !stateOf(character, state);
   });
   if (stray)
-    throw badInput(`“${stray.state}” is no state of “${stray.characterId}”. Choose one of those offered.`);
+    throw badInput(say`“${stray.state}” is no state of “${stray.characterId}”. Choose one of those offered.`);
 }

@@ -2,6 +2,7 @@ import { isDeepStrictEqual } from 'node:util';
 import * as outings from '@hurrow/contract/outings';
 import type { ItemBody } from '@hurrow/contract/outings';
 import { badInput, notFound, stale } from '../api/problem.ts';
+import { say } from '../api/say.ts';
 import { serve } from '../api/route.ts';
 import { courseOf } from '../courses/course.ts';
 import type { Db } from '../db/index.ts';
@@ -21,7 +22,7 @@ export const outingRoutes = [
     db.transaction(async (tx) => {
       const { id } = await courseOf(tx, params.courseId);
       await theGrounds(tx, body.groundsId);
-      if (!isUuid(params.walkId)) throw badInput('A walk needs an id of its own. Keep it once more.');
+      if (!isUuid(params.walkId)) throw badInput(say`A walk needs an id of its own. Keep it once more.`);
       const held = await queries.walkOf(tx, params.walkId);
       if (held && held.courseId !== id) throw notFound('walk');
       if (held && unchanged(held, body, baseVersion)) return { version: held.version };
@@ -47,7 +48,7 @@ export const outingRoutes = [
       const { id } = await courseOf(tx, params.courseId);
       await theGrounds(tx, body.groundsId);
       if (!isUuid(params.listId))
-        throw badInput('A collecting list needs an id of its own. Keep it once more.');
+        throw badInput(say`A collecting list needs an id of its own. Keep it once more.`);
       const held = await queries.listOf(tx, params.listId);
       if (held && held.courseId !== id) throw notFound('collecting list');
       if (held && unchanged(held, body, baseVersion)) return { version: held.version };
@@ -62,9 +63,9 @@ export const outingRoutes = [
   serve(outings.keepItem, ({ db, params, body, who, now }) =>
     db.transaction(async (tx) => {
       const { body: list } = await listOf(tx, params);
-      if (!isUuid(params.itemId)) throw badInput('A piece needs an id of its own. Tick it off once more.');
+      if (!isUuid(params.itemId)) throw badInput(say`A piece needs an id of its own. Tick it off once more.`);
       if (!list.needs.some(({ id }) => id === body.needId))
-        throw badInput('The list has changed, and this is no longer on it. Load the list again.');
+        throw badInput(say`The list has changed, and this is no longer on it. Load the list again.`);
       if (!(await treesOf(tx, list.groundsId)).some(({ id }) => id === body.treeId)) throw notFound('tree');
       const held = await queries.itemOf(tx, params.itemId);
       if (held && held.listId !== params.listId) throw notFound('piece');
@@ -87,7 +88,7 @@ export const outingRoutes = [
     const lists = await queries.collectingOf(db, params.courseId);
     const items = lists.find(({ id }) => id === params.listId)!.items.filter(({ state }) => state === 'kept');
     if (items.length === 0)
-      throw badInput('Nothing on this list is cut yet. Tick off what you cut, then print its labels.');
+      throw badInput(say`Nothing on this list is cut yet. Tick off what you cut, then print its labels.`);
     const labels = items.map((item) => {
       const at = list.needs.findIndex(({ id }) => id === item.needId);
       return {
@@ -107,7 +108,7 @@ function unchanged(
   baseVersion: number,
 ): boolean {
   if (held.version <= baseVersion) return false;
-  if (!isDeepStrictEqual(held.body, body)) throw stale(`“${held.body.name}”`);
+  if (!isDeepStrictEqual(held.body, body)) throw stale(say`“${held.body.name}”`);
   return true;
 }
 

@@ -2,6 +2,7 @@ import exifr from 'exifr';
 import { PHOTO_SIZES, type PhotoSize } from '@hurrow/contract/photos';
 import sharp, { type Sharp } from 'sharp';
 import { badInput } from '../api/problem.ts';
+import { say } from '../api/say.ts';
 import { turns } from '../db/turns.ts';
 
 // What was decoded for one picture is of no use to the next.
@@ -26,10 +27,11 @@ const inTurn = turns();
 export const encodePhoto = (file: Buffer): Promise<EncodedPhoto> => inTurn(() => encoded(file));
 
 async function encoded(file: Buffer): Promise<EncodedPhoto> {
-  if (file.length === 0) throw badInput('No picture came with this. Choose a JPEG, PNG, WebP, HEIC or TIFF.');
+  if (file.length === 0)
+    throw badInput(say`No picture came with this. Choose a JPEG, PNG, WebP, HEIC or TIFF.`);
   const format = await formatOf(file);
   if (!format || !READ.includes(format))
-    throw badInput('This file is no photograph that can be read. Send a JPEG, PNG, WebP, HEIC or TIFF.');
+    throw badInput(say`This file is no photograph that can be read. Send a JPEG, PNG, WebP, HEIC or TIFF.`);
   try {
     const full = await resized(open(file), PHOTO_SIZES.full);
     const sizes: EncodedPhoto['sizes'] = [];
@@ -39,7 +41,7 @@ async function encoded(file: Buffer): Promise<EncodedPhoto> {
     return { sizes, ...(await readTags(file)) };
   } catch {
     throw badInput(
-      'This photograph is damaged and could not be read to its end. Export it again and send that.',
+      say`This photograph is damaged and could not be read to its end. Export it again and send that.`,
     );
   }
 }

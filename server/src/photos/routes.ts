@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import * as photos from '@hurrow/contract/photos';
 import { type PhotoRecord } from '@hurrow/core/measurement';
 import { notFound } from '../api/problem.ts';
+import { say } from '../api/say.ts';
 import { accountOf, serve } from '../api/route.ts';
 import type { Db } from '../db/index.ts';
 import { beginChange, nameOfTaxon, refuseStale } from '../library/change.ts';
@@ -51,7 +52,7 @@ export const photoRoutes = [
     db.transaction(async (tx) => {
       const taxonId = await queries.photoTaxon(tx, params.photoId);
       if (!taxonId) throw notFound('photo');
-      await refuseStale(tx, 'photo', params.photoId, body.baseRevision, 'What is said of this photo');
+      await refuseStale(tx, 'photo', params.photoId, body.baseRevision, say`What is said of this photo`);
       const name = await nameOfTaxon(tx, taxonId);
       const { libraryId, revision } = await beginChange(tx, accountOf(who), now, `Photo of ${name}`);
       const { position, ...record } = body.record;

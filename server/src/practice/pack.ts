@@ -8,6 +8,7 @@ import { weekOf } from '@hurrow/core/term';
 import { sets } from '../courses/queries.ts';
 import { openNow } from '../courses/openNow.ts';
 import { Problem } from '../api/problem.ts';
+import { say } from '../api/say.ts';
 import type { Db } from '../db/index.ts';
 import type { CardsTask } from '../lessons/worker.ts';
 import { countedAnswers } from '../learning/record.ts';
@@ -84,7 +85,7 @@ async function quizMixUps(db: Db, course: Course, studentId: string, now: number
 /** Throws (403) where the course does not open practice now. */
 export async function packOf(db: Db, course: Course, studentId: string, now: Date): Promise<PracticePack> {
   if (!(await openNow(db, course)).includes('practice'))
-    throw new Problem(403, 'Your instructor has not opened practice to you. What you practiced is kept.');
+    throw new Problem(403, say`Your instructor has not opened practice to you. What you practiced is kept.`);
   const today = now.toISOString().slice(0, 10);
   const taught = await taughtSoFar(db, course, today);
   const { cards, list } = await cardsOf(db, course, taught, today);

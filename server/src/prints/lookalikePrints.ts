@@ -1,5 +1,6 @@
 import * as prints from '@hurrow/contract/prints';
 import { badInput } from '../api/problem.ts';
+import { say } from '../api/say.ts';
 import { serve } from '../api/route.ts';
 import { course as courseNow, sets } from '../courses/queries.ts';
 import type { Db } from '../db/index.ts';
@@ -35,7 +36,7 @@ export const lookalikePrintRoutes = [
     const { read, taught, options } = await settingOf(db, body.course);
     const chosen = read.profilesOf(body.taxa);
     if (chosen.length < body.taxa.length)
-      throw badInput('One of these species is no longer in the library. Choose again.');
+      throw badInput(say`One of these species is no longer in the library. Choose again.`);
     const list = [...new Set([...taught, ...chosen])];
     const pair = body.taxa.length === 2 ? [...body.taxa].sort().join('|') : undefined;
     const sure = pair && (await recordNow<SureWay>(db, read.library.id, 'pair', pair))?.record?.text;

@@ -4,6 +4,7 @@ import { mayLeave } from '@hurrow/core/measurement';
 import type { Range } from '@hurrow/core/range';
 import { dayOfYear } from '@hurrow/core/season';
 import { badInput } from '../api/problem.ts';
+import { say } from '../api/say.ts';
 import { serve } from '../api/route.ts';
 import type { Db } from '../db/index.ts';
 import { photosOf } from '../photos/described.ts';
@@ -21,7 +22,7 @@ export const printRoutes = [
     const read = await courseLibrary(db, { namesIn: query.names ?? null });
     const { library, vocabulary } = read;
     const list = read.profilesOf(query.taxa.split(','));
-    if (list.length === 0) throw badInput('None of these species is in the library. Choose at least one.');
+    if (list.length === 0) throw badInput(say`None of these species is in the library. Choose at least one.`);
     const options = {
       audience: query.audience,
       units: query.units,

@@ -1,5 +1,6 @@
 import * as prints from '@hurrow/contract/prints';
 import { badInput } from '../api/problem.ts';
+import { say } from '../api/say.ts';
 import { serve } from '../api/route.ts';
 import { courseOf } from '../courses/course.ts';
 import * as courseQueries from '../courses/queries.ts';
@@ -13,7 +14,8 @@ export const slipRoutes = [
     const students = (await courseQueries.students(db, course.id)).filter(
       ({ id, nameless }) => !nameless && (wanted.length === 0 || wanted.includes(id)),
     );
-    if (students.length === 0) throw badInput('The course has no students yet. Import the class list first.');
+    if (students.length === 0)
+      throw badInput(say`The course has no students yet. Import the class list first.`);
     return printed(query.paper, 'slips', course, students, query.at, query.paper);
   }),
 ];

@@ -5,6 +5,7 @@ import { readQualifierKey } from '@hurrow/core/score';
 import { scientificName } from '@hurrow/core/taxon';
 import type { ShownOrgan } from '@hurrow/core/vocabulary';
 import { badInput, notFound } from '../api/problem.ts';
+import { say } from '../api/say.ts';
 import { serve } from '../api/route.ts';
 import { course as courseOf } from '../courses/queries.ts';
 import { committedLibrary } from '../library/committed.ts';
@@ -42,7 +43,9 @@ export const specimenPictureRoutes = [
       lying: query.lying,
     });
     if (!drawing)
-      throw badInput('Nothing of this specimen can be drawn on this day. Choose other parts or another day.');
+      throw badInput(
+        say`Nothing of this specimen can be drawn on this day. Choose other parts or another day.`,
+      );
     const svg = drawingToSvg(drawing, scientificName(profiled.taxon));
     return sharp(Buffer.from(svg), { density: 72 * DENSITY })
       .flatten({ background: '#ffffff' })

@@ -1,6 +1,7 @@
 import { calledOf, type Answer } from '@hurrow/core/names';
 import { GUESS, statesToSee, WHOLE_LOOK } from '@hurrow/core/station';
 import { badInput } from '../api/problem.ts';
+import { say } from '../api/say.ts';
 import type { Db } from '../db/index.ts';
 import { committedLibrary } from '../library/committed.ts';
 import type { StationRow } from './queries.ts';
@@ -17,9 +18,9 @@ export async function checkSeen(db: Db, station: StationRow, answer: Answer): Pr
     const character = vocabulary.get(characterId);
     const asked = frozen?.asks?.some((question) => question.characterId === characterId);
     if (!asked || !character)
-      throw badInput(`Station ${position} does not ask for “${characterId}”. Leave it out of the answer.`);
+      throw badInput(say`Station ${position} does not ask for “${characterId}”. Leave it out of the answer.`);
     if (!statesToSee(character).includes(state))
-      throw badInput(`“${state}” is no state of ${character.term}. Choose one of those offered.`);
+      throw badInput(say`“${state}” is no state of ${character.term}. Choose one of those offered.`);
   }
 }
 
@@ -29,11 +30,11 @@ function checkWentBy({ position, frozen }: StationRow, { wentBy = [], wentByUnre
   const stray = wentBy.find((id) => id !== WHOLE_LOOK && id !== GUESS && !offered.includes(id));
   if (wentBy.length + wentByUnread.length > 0 && offered.length === 0)
     throw badInput(
-      `Station ${position} does not ask what the tree was named by. Leave it out of the answer.`,
+      say`Station ${position} does not ask what the tree was named by. Leave it out of the answer.`,
     );
   if (stray !== undefined)
     throw badInput(
-      `“${stray}” is not among what station ${position} offers to go by. Choose one of those offered.`,
+      say`“${stray}” is not among what station ${position} offers to go by. Choose one of those offered.`,
     );
 }
 
@@ -42,11 +43,11 @@ function checkSaid({ position, frozen }: StationRow, { said }: Answer): void {
   if (!said) return;
   const question = frozen?.question;
   if (!question || question.kind === 'family' || question.kind === 'genus')
-    throw badInput(`Station ${position} asks for a name. Write it in the field of the name.`);
+    throw badInput(say`Station ${position} asks for a name. Write it in the field of the name.`);
   const named = question.items ? calledOf(said, question.items.length).flatMap((id) => id ?? []) : [said];
   const isOffered = (id: string) => question.offered.some((each) => each.id === id);
   if (question.offered.length > 0 && !named.every(isOffered))
-    throw badInput(`“${said}” is not among what station ${position} offers. Choose one of those offered.`);
+    throw badInput(say`“${said}” is not among what station ${position} offers. Choose one of those offered.`);
 }
 
 /** Does an answer tell more than names, so that it has to be held against its station? */

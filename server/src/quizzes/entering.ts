@@ -6,6 +6,7 @@ import { answerText, type Answer } from '@hurrow/core/names';
 import { effectiveResponses, sameAnswer } from '@hurrow/core/quiz';
 import { counted } from '@hurrow/core/words';
 import { badInput, conflict, notFound, Problem } from '../api/problem.ts';
+import { say } from '../api/say.ts';
 import { accountOf } from '../api/route.ts';
 import type { Who } from '../api/who.ts';
 import * as courseQueries from '../courses/queries.ts';
@@ -66,7 +67,7 @@ export async function enterPaper(db: Db, quizId: string, body: PaperBody, by: By
   await db.transaction(async (tx) => {
     const row = await quizOf(tx, quizId);
     if (row.state === 'planned')
-      throw conflict('Open the quiz before you enter answers, so that its stations are fixed.');
+      throw conflict(say`Open the quiz before you enter answers, so that its stations are fixed.`);
     const station = await queries.station(tx, body.stationId);
     const students = await courseQueries.students(tx, row.courseId);
     if (station?.quizId !== row.id) throw notFound('station');
@@ -95,7 +96,7 @@ export async function importAnswers(
     const row = await quizOf(tx, quizId);
     const stations = await queries.stations(tx, row.id);
     const list = stations[0]?.frozen?.list;
-    if (!list) throw conflict('Open the quiz before you import answers, so that its stations are fixed.');
+    if (!list) throw conflict(say`Open the quiz before you import answers, so that its stations are fixed.`);
     const { vocabulary } = await committedLibrary(tx);
     const read = readResponses(body.csv, {
       students: await courseQueries.students(tx, row.courseId),

@@ -1,8 +1,9 @@
 import { createHash } from 'node:crypto';
 import { setImmediate as breathe } from 'node:timers/promises';
 import type { QuizHead } from '@hurrow/contract/quizzes';
-import { freezeStation, questionAt, tooLittleInWords, tooLittleToDraw } from '@hurrow/core/station';
+import { freezeStation, questionAt, tooLittleToDraw } from '@hurrow/core/station';
 import { badInput, conflict, notFound } from '../api/problem.ts';
+import { say } from '../api/say.ts';
 import { courseOf } from '../courses/course.ts';
 import { sets } from '../courses/queries.ts';
 import type { Db } from '../db/index.ts';
@@ -10,6 +11,7 @@ import { courseLibrary, stateOf } from '../library/committed.ts';
 import { photoFor } from '../photos/photoFor.ts';
 import { classSoFar } from './classSoFar.ts';
 import * as queries from './queries.ts';
+import { doesNotFit, tooLittleScored } from './stationProblems.ts';
 
 /** How often stations are fixed again, because what they rest on was changed meanwhile. */
 const TRIES = 5;
@@ -42,7 +44,7 @@ export async function openQuiz(
     if (opened) return;
   }
   throw conflict(
-    'Someone is changing the plan, the list or the library just now. The quiz is not open; try again in a minute.',
+    say`Someone is changing the plan, the list or the library just now. The quiz is not open; try again in a minute.`,
   );
 }
 
@@ -65,7 +67,8 @@ async function fixAll(db: Db, quiz: QuizHead): Promise<void> {
   const { stations, course, taught, hash } = await groundOf(db, quiz);
   const read = await courseLibrary(db, course);
   const { library, vocabulary } = read;
-  if (stations.length === 0) throw badInput('The quiz has no stations yet. Add at least one, then open it.');
+  if (stations.length === 0)
+    throw badInput(say`The quiz has no stations yet. Add at least one, then open it.`);
   const list = [];
   for (const id of taught) {
     await breathe();
@@ -75,19 +78,13 @@ async function fixAll(db: Db, quiz: QuizHead): Promise<void> {
   for (const station of stations) {
     if (!taught.includes(station.taxonId))
       throw badInput(
-        `Station ${station.position} shows a species that is no longer on the list. Change the station or the list.`,
+        say`Station ${station.position} shows a species that is no longer on the list. Change the station or the list.`,
       );
     const lacking = tooLittleToDraw(plannedOf(station), ground);
-    if (lacking.length > 0)
-      throw badInput(
-        `Station ${station.position}: ${tooLittleInWords(lacking, vocabulary)}. Score them, or choose another medium.`,
-        { position: station.position },
-        'tooLittleToDraw',
-      );
+    if (lacking.length > 0) throw tooLittleScored(station.position, lacking, vocabulary);
     const { marking, units } = course;
     const asked = questionAt(plannedOf(station), station.seed, { ...ground, marking, units });
-    if (asked && !asked.ok)
-      throw badInput(`Station ${station.position} ${asked.problem}`, { position: station.position });
+    if (asked && !asked.ok) throw doesNotFit(station.position, asked.problem);
   }
   const offered = new Map<string, number>();
   // What the class is known to look at, or to pass over, need not be asked again.

@@ -3,11 +3,13 @@ import type { PlanBody } from '@hurrow/contract/quizzes';
 import { askable, questionAt } from '@hurrow/core/station';
 import { dayOfYear } from '@hurrow/core/season';
 import { badInput } from '../api/problem.ts';
+import { say } from '../api/say.ts';
 import { courseOf } from '../courses/course.ts';
 import { sets } from '../courses/queries.ts';
 import type { Db } from '../db/index.ts';
 import { committedLibrary } from '../library/committed.ts';
 import * as queries from './queries.ts';
+import { doesNotFit } from './stationProblems.ts';
 
 const taughtIds = async (db: Db, courseId: string) => (await sets(db, courseId)).flatMap((set) => set.taxa);
 
@@ -17,7 +19,7 @@ export async function writeStations(db: Db, quizId: string, courseId: string, bo
   const stray = body.stations.findIndex((station) => !taught.has(station.taxonId));
   if (stray >= 0)
     throw badInput(
-      `Station ${stray + 1} shows a species that is not on the course’s list. Add it to the list or choose another.`,
+      say`Station ${stray + 1} shows a species that is not on the course’s list. Add it to the list or choose another.`,
     );
   await refuseUnseen(db, courseId, body);
   await queries.clearStations(db, quizId);
@@ -72,17 +74,17 @@ async function refuseUnseen(db: Db, courseId: string, { stations, heldOn }: Plan
       marking,
       units,
     });
-    if (asked && !asked.ok) throw badInput(`Station ${i + 1} ${asked.problem}`);
+    if (asked && !asked.ok) throw doesNotFit(i + 1, asked.problem);
     const profiled = read.profileOf(taxonId);
     const can = profiled ? askable(profiled, vocabulary, { ...view, day }, options) : [];
     if (prompt && !can.includes(prompt))
       throw badInput(
-        `Station ${i + 1} tells half of its students to look at “${vocabulary.get(prompt)?.term ?? prompt}”, which is not to be seen in what it shows. Take the hint away, or show the part.`,
+        say`Station ${i + 1} tells half of its students to look at “${vocabulary.get(prompt)?.term ?? prompt}”, which is not to be seen in what it shows. Take the hint away, or show the part.`,
       );
     const stray = asks.find((id) => !can.includes(id));
     if (stray)
       throw badInput(
-        `Station ${i + 1} asks for “${vocabulary.get(stray)?.term ?? stray}”, which is not to be seen in what it shows, or has no score that says of every state whether it is right. Take the question away, show the part, or complete the score.`,
+        say`Station ${i + 1} asks for “${vocabulary.get(stray)?.term ?? stray}”, which is not to be seen in what it shows, or has no score that says of every state whether it is right. Take the question away, show the part, or complete the score.`,
       );
   }
 }

@@ -10,6 +10,7 @@ import type { ProfiledTaxon } from '@hurrow/core/evidence';
 import { dayOfYear } from '@hurrow/core/season';
 import { commonName } from '@hurrow/core/taxon';
 import { badInput } from '../api/problem.ts';
+import { say } from '../api/say.ts';
 import { serve } from '../api/route.ts';
 import { courseOf } from '../courses/course.ts';
 import { committedLibrary, courseLibrary } from '../library/committed.ts';
@@ -29,13 +30,13 @@ export const proposalRoute = serve(assembly.propose, async ({ db, params, body }
   const { heldOn, wishes, forms } = body;
   const course = await courseOf(db, params.courseId);
   const stray = Object.keys(wishes.kinds).find((kind) => !kindOf(kind));
-  if (stray) throw badInput(`There is no kind of station “${stray}”. Choose one of those offered.`);
+  if (stray) throw badInput(say`There is no kind of station “${stray}”. Choose one of those offered.`);
   const so = await classSoFar(db, course);
   const read = await courseLibrary(db, course);
   const { library, vocabulary } = read;
   const list = read.profilesOf(so.sets.flatMap(({ taxa }) => taxa)).filter(({ taxon }) => !taxon.retired);
   if (list.length < 2)
-    throw badInput('Put two species or more on the list first: a quiz asks which of them it is.');
+    throw badInput(say`Put two species or more on the list first: a quiz asks which of them it is.`);
   const { latitude, longitude, elevation } = course;
   const site = { latitude, longitude, elevation };
   const day = dayOfYear(heldOn);
@@ -50,7 +51,7 @@ export const proposalRoute = serve(assembly.propose, async ({ db, params, body }
   const made = await inThread<QuizMade>('teachingWorker', task);
   if (!made.assembly)
     throw badInput(
-      'Nothing on the list can be shown so that day and be told by it. Choose other sets or kinds of station, another day, or allow less fair ones.',
+      say`Nothing on the list can be shown so that day and be told by it. Choose other sets or kinds of station, another day, or allow less fair ones.`,
     );
   const { candidates, notPossible } = made;
   return {

@@ -1,5 +1,6 @@
 import type { QuizHead } from '@hurrow/contract/quizzes';
 import { conflict, notFound } from '../api/problem.ts';
+import { say } from '../api/say.ts';
 import type { Db } from '../db/index.ts';
 import * as queries from './queries.ts';
 
@@ -16,7 +17,7 @@ export async function plannedQuizOf(db: Db, id: string): Promise<QuizHead> {
   if (!row) throw notFound('quiz');
   if (row.state !== 'planned')
     throw conflict(
-      'This quiz has been opened and its stations are fixed. Void a station to leave it out, or plan another quiz.',
+      say`This quiz has been opened and its stations are fixed. Void a station to leave it out, or plan another quiz.`,
     );
   return row;
 }

@@ -1,5 +1,6 @@
 import { createHash } from 'node:crypto';
 import { conflict, type Problem } from '../api/problem.ts';
+import { say } from '../api/say.ts';
 import type { Db } from '../db/index.ts';
 import type { Speaker } from '@hurrow/core/quiz';
 import * as queries from './queries.ts';
@@ -51,7 +52,7 @@ export async function receive(
     const first = before.get(row.id);
     if (first && first.bodyHash !== row.hash)
       return conflict(
-        'An answer with this id was received before and says something else. The first one is kept; answer again to change it.',
+        say`An answer with this id was received before and says something else. The first one is kept; answer again to change it.`,
       );
     return { ...row, receivedAt: (first?.receivedAt ?? arrived.get(row.id)!).toISOString() };
   });

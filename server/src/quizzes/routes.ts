@@ -4,6 +4,7 @@ import * as rulings from '@hurrow/contract/rulings';
 import { STAFF } from '@hurrow/contract/endpoint';
 import { fullPoints } from '@hurrow/core/names';
 import { conflict, notFound } from '../api/problem.ts';
+import { say } from '../api/say.ts';
 import { whoIs } from '../auth/sessions.ts';
 import { accountOf, serve } from '../api/route.ts';
 import { unchanged } from '../api/unchanged.ts';
@@ -82,14 +83,14 @@ export const quizRoutes = [
   ),
   serve(quizzes.close, async ({ db, params, who, now }) => {
     const row = await quizOf(db, params.quizId);
-    if (row.state === 'planned') throw conflict('This quiz has not been opened yet. Open it first.');
+    if (row.state === 'planned') throw conflict(say`This quiz has not been opened yet. Open it first.`);
     await queries.setState(db, row.id, 'closed');
     await note(db, { who, now }, row.courseId, `closed the quiz “${row.title}”`);
   }),
   serve(quizzes.release, async ({ db, params, body, who, now }) => {
     const row = await quizOf(db, params.quizId);
     if (body.released && row.state !== 'closed')
-      throw conflict('Close the quiz before you release its results.');
+      throw conflict(say`Close the quiz before you release its results.`);
     await releaseTo(db, row, body, { who, now });
   }),
   serve(quizzes.voidStation, async ({ db, params, body, who, now }) => {

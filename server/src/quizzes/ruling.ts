@@ -5,6 +5,7 @@ import { answerText, partedAnswer, resolveName } from '@hurrow/core/names';
 import { GUESS, saidKey, saidTo, WHOLE_LOOK } from '@hurrow/core/station';
 import { commonName } from '@hurrow/core/taxon';
 import { badInput, conflict, notFound } from '../api/problem.ts';
+import { say } from '../api/say.ts';
 import { accountOf } from '../api/route.ts';
 import type { Who } from '../api/who.ts';
 import { students } from '../courses/queries.ts';
@@ -27,7 +28,7 @@ export async function rule(tx: Db, quizId: string, body: RulingBody, by: By): Pr
   const library = await committedLibrary(tx);
   for (const id of [body.truth, body.countsAs ?? body.truth])
     if (!library.statementsOf(id))
-      throw badInput(`There is no species “${id}” in the library. Choose one of the course’s list.`);
+      throw badInput(say`There is no species “${id}” in the library. Choose one of the course’s list.`);
   if (body.only) {
     const station = await queries.station(tx, body.only.stationId);
     if (station?.quizId !== row.id) throw notFound('station');
@@ -42,7 +43,7 @@ export async function rule(tx: Db, quizId: string, body: RulingBody, by: By): Pr
   if (body.stationId && asking?.quizId !== row.id) throw notFound('station');
   const question = asking?.frozen?.question;
   if (question && points === null)
-    throw badInput('This station asks for no name. Give the answer points by hand, with the reason.');
+    throw badInput(say`This station asks for no name. Give the answer points by hand, with the reason.`);
   const written = question ? saidTo(question, body.answer) : answerText(body.answer);
   const which = body.only ? 'one answer' : 'all equal answers';
   const why = body.reason ? `: ${body.reason}` : '';
@@ -85,7 +86,9 @@ async function askIfShared(tx: Db, quiz: QuizHead, body: RulingBody & { countsAs
     return taxon ? commonName(taxon) : id;
   };
   throw conflict(
-    `“${text}” ${ruled ? 'counts as' : 'is read as'} ${called(bearer)}. Shall it count as ${called(body.countsAs)} too, where that is asked?`,
+    ruled
+      ? say`“${text}” counts as ${called(bearer)}. Shall it count as ${called(body.countsAs)} too, where that is asked?`
+      : say`“${text}” is read as ${called(bearer)}. Shall it count as ${called(body.countsAs)} too, where that is asked?`,
     undefined,
     'sharedName',
   );
@@ -111,7 +114,7 @@ export async function ruleWords(
   const { vocabulary } = await committedLibrary(tx);
   const character = countsAs === null ? undefined : vocabulary.get(countsAs);
   if (countsAs !== null && !character && countsAs !== WHOLE_LOOK && countsAs !== GUESS)
-    throw badInput(`There is no character “${countsAs}”. Choose one that the station offered.`);
+    throw badInput(say`There is no character “${countsAs}”. Choose one that the station offered.`);
   const what = character?.term ?? countsAs ?? 'nothing that was offered';
   await note(tx, by, courseId, `ruled that “${words}” is ${what}, of what was gone by in “${title}”`);
   const ruling = { words: wordsKey(words), countsAs, withdrawn: false };

@@ -1,6 +1,7 @@
 import * as ranges from '@hurrow/contract/ranges';
 import { EMPTY_RANGE, isRangeCell, type Range } from '@hurrow/core/range';
 import { badInput } from '../api/problem.ts';
+import { say } from '../api/say.ts';
 import { accountOf, serve } from '../api/route.ts';
 import { beginChange, nameOfTaxon, refuseStale } from '../library/change.ts';
 import * as queries from '../library/queries.ts';
@@ -27,8 +28,8 @@ export const rangeRoutes = [
       const name = await nameOfTaxon(tx, params.taxonId);
       const strange = Object.keys(body.range.cells).find((cell) => !isRangeCell(cell));
       if (strange)
-        throw badInput(`“${strange}” is no cell of the range map. Reload the page and paint it again.`);
-      await refuseStale(tx, 'range', params.taxonId, body.baseRevision, `The range of ${name}`);
+        throw badInput(say`“${strange}” is no cell of the range map. Reload the page and paint it again.`);
+      await refuseStale(tx, 'range', params.taxonId, body.baseRevision, say`The range of ${name}`);
       const { libraryId, revision } = await beginChange(tx, accountOf(who), now, `Range of ${name}`);
       await addRecord(tx, libraryId, 'range', params.taxonId, revision, body.range);
       return { revision };

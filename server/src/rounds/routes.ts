@@ -3,6 +3,7 @@ import { USUAL_ROUNDS } from '@hurrow/contract/rounds';
 import { timetable } from '@hurrow/core/rotation';
 import { choicesOf, questionAt } from '@hurrow/core/station';
 import { badInput } from '../api/problem.ts';
+import { say } from '../api/say.ts';
 import { serve } from '../api/route.ts';
 import { contestOf } from '../contests/queries.ts';
 import { courseOf } from '../courses/course.ts';
@@ -51,7 +52,7 @@ async function toPrint(db: Db, quizId: string, at: string): Promise<QuizPrinted>
   const course = await courseOf(db, quiz.courseId);
   const stations = await fixedStations(db, quiz.id);
   if (stations.length === 0)
-    throw badInput('The quiz has no stations yet. Add at least one and save the plan, then print.');
+    throw badInput(say`The quiz has no stations yet. Add at least one and save the plan, then print.`);
   const read = await courseLibrary(db, course);
   const taught = (await sets(db, course.id)).flatMap(({ taxa }) => taxa);
   const students = (await studentsOf(db, course.id)).filter(({ nameless }) => !nameless);

@@ -3,6 +3,7 @@ import { MOST_TRIES, type Try } from '@hurrow/contract/tries';
 import { answerText, markAnswer } from '@hurrow/core/names';
 import { markQuestion, questionAt, saidTo } from '@hurrow/core/station';
 import { badInput } from '../api/problem.ts';
+import { say } from '../api/say.ts';
 import { serve } from '../api/route.ts';
 import { courseOf } from '../courses/course.ts';
 import { sets } from '../courses/queries.ts';
@@ -35,7 +36,7 @@ export const tryRoutes = [
     const missed = body.answers.flatMap(({ position, answer }): Try['missed'] => {
       const station = stations.find((each) => each.position === position);
       if (!station)
-        throw badInput(`This quiz has no station ${position}. Open it again: its plan has changed.`);
+        throw badInput(say`This quiz has no station ${position}. Open it again: its plan has changed.`);
       const truth = list.find(({ id }) => id === station.taxonId);
       const asked = questionAt(plannedOf(station), station.seed, ground);
       if (asked?.ok && truth) {

@@ -3,6 +3,7 @@ import QRCode from 'qrcode';
 import { checkPassword } from '../accounts/password.ts';
 import { account } from '../accounts/queries.ts';
 import { badInput, conflict } from '../api/problem.ts';
+import { say } from '../api/say.ts';
 import { accountOf, serve } from '../api/route.ts';
 import { note } from '../keeping/queries.ts';
 import * as queries from './queries.ts';
@@ -18,7 +19,7 @@ export const secondRoutes = [
     await checkPassword(db, id, body.password);
     if ((await queries.secondOf(db, id))?.since)
       throw conflict(
-        'Your account asks for a second factor already. Turn it off first to begin with another telephone.',
+        say`Your account asks for a second factor already. Turn it off first to begin with another telephone.`,
       );
     const { secret, address } = newSecret((await account(db, id))!.email);
     await queries.setSecret(db, id, secret);
@@ -30,7 +31,7 @@ export const secondRoutes = [
     const step = held?.secret && !held.since ? stepOf(held.secret, body.code, null) : undefined;
     if (step === undefined)
       throw badInput(
-        'That code is not the one of now. Wait for the next one on your telephone and type it; its clock must be right.',
+        say`That code is not the one of now. Wait for the next one on your telephone and type it; its clock must be right.`,
       );
     const { codes, hashes } = recoveryCodes();
     await db.transaction(async (tx) => {

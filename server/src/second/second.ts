@@ -2,6 +2,7 @@ import { createHash, timingSafeEqual } from 'node:crypto';
 import { Secret, TOTP } from 'otpauth';
 import { readableCode } from '../courses/codes.ts';
 import { Problem } from '../api/problem.ts';
+import { say } from '../api/say.ts';
 import type { Db } from '../db/index.ts';
 import * as queries from './queries.ts';
 
@@ -72,11 +73,11 @@ export async function opens(db: Db, accountId: string, code: string): Promise<bo
 export async function checkSecond(db: Db, accountId: string, code: string | undefined): Promise<void> {
   if (!(await queries.secondOf(db, accountId))?.since) return;
   if (code === undefined)
-    throw new Problem(401, 'Type the code of your telephone, too.', undefined, 'secondFactor');
+    throw new Problem(401, say`Type the code of your telephone, too.`, undefined, 'secondFactor');
   if (!(await opens(db, accountId, code)))
     throw new Problem(
       401,
-      'That code opens nothing: it is not the one of now, or it was used. Wait for the next one, or type one of your recovery codes.',
+      say`That code opens nothing: it is not the one of now, or it was used. Wait for the next one, or type one of your recovery codes.`,
       undefined,
       'secondFactor',
     );

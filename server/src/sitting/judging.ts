@@ -1,5 +1,6 @@
 import { isPlainText } from '../api/plainText.ts';
 import { badInput, notFound, Problem } from '../api/problem.ts';
+import { say } from '../api/say.ts';
 import { remember, type Db } from '../db/index.ts';
 import { checkSeen, tellsMore } from '../quizzes/checkSeen.ts';
 import { frozenStations } from '../quizzes/fixed.ts';
@@ -25,11 +26,11 @@ const idOf = (sent: unknown): string => String((sent as { id?: unknown } | null)
 /** One answer as a phone sends it. Throws what is wrong with it in words for the student. */
 function readResponse(sent: unknown): ResponseBody {
   if (!isPlainText(sent))
-    throw badInput('This answer holds signs that cannot be stored. Type it again and send it once more.');
+    throw badInput(say`This answer holds signs that cannot be stored. Type it again and send it once more.`);
   const { value, error } = responseSchema.validate(sent);
   if (error)
     throw badInput(
-      `This answer could not be read: ${error.message.replace(/"([^"]*)"/g, '“$1”')}. Open the station, type it again and go on.`,
+      say`This answer could not be read (${error.message.replace(/"([^"]*)"/g, '“$1”')}). Open the station, type it again and go on.`,
     );
   return value;
 }
@@ -68,7 +69,7 @@ export async function judged(
             if (!before.has(body.id) && !(await maySit(db, place, studentId)))
               throw new Problem(
                 409,
-                'The quiz is closed and this answer came too late. It stays on this phone; show it to your instructor.',
+                say`The quiz is closed and this answer came too late. It stays on this phone; show it to your instructor.`,
                 undefined,
                 'late',
               );

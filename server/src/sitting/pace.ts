@@ -1,4 +1,5 @@
 import { Problem } from '../api/problem.ts';
+import { say } from '../api/say.ts';
 
 /**
  * Answers that are taken in a minute: of a student, whose phone sends some hundreds at once after a day away, and of a course, for
@@ -24,7 +25,9 @@ export function keepPace(of: keyof typeof MOST, id: string, answers: number, now
   if (minute.answers + answers > MOST[of])
     throw new Problem(
       429,
-      `These are more answers than ${of === 'course' ? 'a class' : 'anyone'} writes in a minute. They are kept on this phone and sent again soon.`,
+      of === 'course'
+        ? say`These are more answers than a class writes in a minute. They are kept on this phone and sent again soon.`
+        : say`These are more answers than anyone writes in a minute. They are kept on this phone and sent again soon.`,
     );
   minute.answers += answers;
   minutes.set(id, minute);

@@ -8,6 +8,7 @@ import { besideMistake, inItsWords, rightInWords, saidTo, type FrozenStation } f
 import { commonName, scientificName } from '@hurrow/core/taxon';
 import { stateOf } from '@hurrow/core/vocabulary';
 import { conflict, notFound, Problem } from '../api/problem.ts';
+import { say } from '../api/say.ts';
 import { contestNow } from '../contests/standing.ts';
 import { courseOf } from '../courses/course.ts';
 import { type Db } from '../db/index.ts';
@@ -30,7 +31,7 @@ async function releasedQuiz(db: Db, quizId: string, { courseId, studentId }: Own
   if (!quiz || quiz.courseId !== courseId) throw notFound('quiz');
   // Who may answer still is told nothing yet.
   if (!isReleasedTo(quiz, studentId) || (await reopenedFor(db, studentId)).includes(quiz.id))
-    throw new Problem(403, 'Your instructor has not released this result yet. Look again later.');
+    throw new Problem(403, say`Your instructor has not released this result yet. Look again later.`);
   return quiz;
 }
 
@@ -173,7 +174,7 @@ export async function askRegrade(
 ): Promise<void> {
   const { quiz, station } = await releasedStation(db, stationId, own);
   if (!quiz.regradeUntil || now.toISOString().slice(0, 10) > quiz.regradeUntil)
-    throw conflict('Marks of this quiz can no longer be asked about here. Speak to your instructor.');
+    throw conflict(say`Marks of this quiz can no longer be asked about here. Speak to your instructor.`);
   const added = await addRegrade(db, {
     id: randomUUID(),
     stationId: station.id,
@@ -182,5 +183,5 @@ export async function askRegrade(
     at: now,
   });
   if (added.length === 0)
-    throw conflict('This was answered already. Speak to your instructor if something is left open.');
+    throw conflict(say`This was answered already. Speak to your instructor if something is left open.`);
 }

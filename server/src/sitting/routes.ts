@@ -93,7 +93,11 @@ export const sittingRoutes = [
     if (body.responses.length === 1 && refused[0]) throw refused[0].wrong;
     return {
       received: received.map(({ id }) => id),
-      refused: refused.map(({ id, wrong }) => ({ id, message: wrong.message })),
+      refused: refused.map(({ id, wrong: { message, said } }) => ({
+        id,
+        message,
+        ...(said ? { said } : {}),
+      })),
     };
   }),
   serve(sitting.result, ({ db, params, who }) =>

@@ -1,6 +1,7 @@
 import * as sorts from '@hurrow/contract/sorts';
 import type { SortBody } from '@hurrow/contract/sorts';
 import { badInput, notFound } from '../api/problem.ts';
+import { say } from '../api/say.ts';
 import { serve } from '../api/route.ts';
 import { courseOf } from '../courses/course.ts';
 import { openNow } from '../courses/openNow.ts';
@@ -59,7 +60,8 @@ export const sortRoutes = [
 async function refuseStrays(db: Db, courseId: string, taxa: readonly string[]): Promise<void> {
   const listed = new Set((await sets(db, courseId)).flatMap((set) => set.taxa));
   const stray = taxa.find((id) => !listed.has(id));
-  if (stray) throw badInput(`“${stray}” is not on the list of the course any more. Lay out other specimens.`);
+  if (stray)
+    throw badInput(say`“${stray}” is not on the list of the course any more. Lay out other specimens.`);
 }
 
 async function keep(
@@ -68,7 +70,7 @@ async function keep(
   body: SortBody,
   now: Date,
 ): Promise<void> {
-  if (!isUuid(whose.id)) throw badInput('A table needs an id of its own. Lay out another one.');
+  if (!isUuid(whose.id)) throw badInput(say`A table needs an id of its own. Lay out another one.`);
   await refuseStrays(db, whose.courseId, [...body.taxa, ...(body.real ?? []).map(({ taxonId }) => taxonId)]);
   const library = await committedLibrary(db);
   const read = readSort(library, body);
@@ -83,7 +85,7 @@ async function keep(
           : await queries.sortsOfCourse(tx, whose.courseId)
         ).length;
     if (held >= (whose.studentId ? MOST_OF_STUDENT : MOST_OF_CLASS))
-      throw badInput('There is no room for more tables in this course. This one stays on the page.');
+      throw badInput(say`There is no room for more tables in this course. This one stays on the page.`);
     await queries.keepSort(tx, whose, { body, revision: library.library.revision, ...read, at: now });
   });
 }

@@ -2,6 +2,7 @@ import * as sources from '@hurrow/contract/sources';
 import { SOURCE_DETAILS, type Source, type SourceDetails } from '@hurrow/core/library';
 import type { Reconciliation } from '@hurrow/core/score';
 import { conflict } from '../api/problem.ts';
+import { say } from '../api/say.ts';
 import { accountOf, serve } from '../api/route.ts';
 import { beginChange, refuseStale } from '../library/change.ts';
 import * as queries from '../library/queries.ts';
@@ -10,7 +11,7 @@ import { addRecord, sourceIsUsed } from '../library/records.ts';
 export const sourceRoutes = [
   serve(sources.save, ({ db, body: wanted, who, now }) =>
     db.transaction(async (tx) => {
-      await refuseStale(tx, 'reconciliation', '-', wanted.baseRevision, 'How sources are reconciled');
+      await refuseStale(tx, 'reconciliation', '-', wanted.baseRevision, say`How sources are reconciled`);
       const { libraryId, revision } = await beginChange(tx, accountOf(who), now, 'Changed sources');
       const held = await queries.sources(tx, libraryId);
       const ids: string[] = [];
@@ -19,7 +20,7 @@ export const sourceRoutes = [
       for (const source of held.filter(({ id }) => !ids.includes(id))) {
         if (await sourceIsUsed(tx, libraryId, source.id))
           throw conflict(
-            `“${source.label}” still has scores. Move or remove them first; a source with scores cannot go.`,
+            say`“${source.label}” still has scores. Move or remove them first; a source with scores cannot go.`,
           );
         await queries.removeSource(tx, libraryId, source.id);
       }

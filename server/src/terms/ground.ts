@@ -3,6 +3,7 @@ import type { TermBody } from '@hurrow/contract/terms';
 import type { Range } from '@hurrow/core/range';
 import { commonnessAt, middleOfWeek } from '@hurrow/core/term';
 import { badInput } from '../api/problem.ts';
+import { say } from '../api/say.ts';
 import type { Db } from '../db/index.ts';
 import { courseLibrary } from '../library/committed.ts';
 import { recordsAt } from '../library/records.ts';
@@ -13,7 +14,7 @@ import type { TermGround } from '../lessons/worker.ts';
 export async function termGround(db: Db, course: Course, { taxa }: TermBody): Promise<TermGround> {
   const read = await courseLibrary(db, course);
   const missing = taxa.find((id) => !read.profileOf(id));
-  if (missing) throw badInput(`There is no species “${missing}” in the library. Take it off the list.`);
+  if (missing) throw badInput(say`There is no species “${missing}” in the library. Take it off the list.`);
   const { library, vocabulary } = read;
   const { mixedUp } = await classSoFar(db, course);
   const list = read.profilesOf(taxa);

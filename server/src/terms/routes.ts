@@ -1,6 +1,7 @@
 import * as terms from '@hurrow/contract/terms';
 import type { Prospects, TermProposal } from '@hurrow/core/term';
 import { badInput } from '../api/problem.ts';
+import { say } from '../api/say.ts';
 import { serve } from '../api/route.ts';
 import { courseOf } from '../courses/course.ts';
 import { sets } from '../courses/queries.ts';
@@ -19,7 +20,7 @@ export const termRoutes = [
     const { wishes, ...asked } = body;
     if (wishes.to > course.weeks)
       throw badInput(
-        `The course has ${course.weeks} weeks. Let the sets end with week ${course.weeks} or before.`,
+        say`The course has ${course.weeks} weeks. Let the sets end with week ${course.weeks} or before.`,
       );
     const ground = await termGround(db, course, asked);
     try {

@@ -2,6 +2,7 @@ import { t } from '@lingui/core/macro';
 import { addressOf } from '@hurrow/contract/address';
 import type { Answer, Call, Given } from '@hurrow/contract/api';
 import type { ProblemAnswer, ProblemCode } from '@hurrow/contract/problem';
+import { inSpoken } from '../language/ofServer.ts';
 
 /** An error of the server with the message that it gave, or 'offline' where the server was not reached. */
 export class ApiError extends Error {
@@ -83,9 +84,13 @@ export async function call<C extends Call>(
   }
   const answer = (await response.json().catch(() => ({}))) as Partial<ProblemAnswer>;
   if (response.ok) return answer as Answer<C>;
-  const { code = 'unexpected', message = t`The server did not answer as expected. Try again.` } = answer;
+  const {
+    code = 'unexpected',
+    message = t`The server did not answer as expected. Try again.`,
+    said,
+  } = answer;
   if (code === 'signedOut' && !path.startsWith('/api/session')) lost.forEach((listener) => listener());
-  throw new ApiError(code, message, answer.details);
+  throw new ApiError(code, await inSpoken({ message, ...(said ? { said } : {}) }), answer.details);
 }
 
 /** The message of any error, for showing. */

@@ -4,14 +4,15 @@ import { languageOf, type Language } from './languages.ts';
 const CHOSEN = 'hurrow language';
 
 type Messages = Parameters<typeof i18n.load>[1];
-/** What a page needs to be said: what students and those who sign in see, and the rest, which the workbench says. */
-type Part = 'student' | 'workbench';
+/** What a page needs to be said: what students and those who sign in see, the rest, which the workbench says, and what the server says. */
+type Part = 'student' | 'workbench' | 'server';
 
 // English stands in the source.
 const READ: Record<Exclude<Language, 'en'>, Record<Part, () => Promise<{ default: Messages }>>> = {
   de: {
     student: () => import('./de.po?part=student'),
     workbench: () => import('./de.po?part=workbench'),
+    server: () => import('./de.po?part=server'),
   },
 };
 
@@ -40,14 +41,17 @@ export function choose(language: Language): boolean {
   return true;
 }
 
-/** Loads the words of a part of the pages. Without them they are said in English. */
+const loaded = new Set<Part>();
+
+/** Loads the words of a part, once. Without them it is said in English. */
 export async function speakAlso(part: Part): Promise<void> {
   const language = spoken();
-  if (language === 'en') return;
+  if (language === 'en' || loaded.has(part)) return;
   try {
     const { default: messages } = await READ[language][part]();
     i18n.load(language, messages);
     i18n.activate(language);
+    loaded.add(part);
     document.documentElement.lang = language;
   } catch {
     // Without a signal, and never loaded on this device: English is there.

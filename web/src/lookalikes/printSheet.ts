@@ -1,5 +1,8 @@
 import { t } from '@lingui/core/macro';
+import type { ProblemAnswer } from '@hurrow/contract/problem';
 import { download } from '../app/download.ts';
+import { inSpoken } from '../language/ofServer.ts';
+
 /**
  * Asks the server for a sheet as PDF and hands it to the browser to be kept or printed.
  * @returns what went wrong, in words for the user; undefined where nothing did.
@@ -15,11 +18,10 @@ export async function printSheet(
     body: JSON.stringify({ ...body, course: courseId ?? '-' }),
   }).catch(() => undefined);
   if (!answer) return t`No connection to the server. Try again when you are back online.`;
-  if (!answer.ok)
-    return (
-      ((await answer.json().catch(() => ({}))) as { message?: string }).message ??
-      t`The sheet could not be made.`
-    );
+  if (!answer.ok) {
+    const message = t`The sheet could not be made.`;
+    return inSpoken({ message, ...((await answer.json().catch(() => ({}))) as Partial<ProblemAnswer>) });
+  }
   download(`${kind}.pdf`, await answer.blob());
   return undefined;
 }

@@ -1,6 +1,7 @@
 import { t } from '@lingui/core/macro';
 import type { Answer } from '@hurrow/core/names';
 import { ApiError, call, isProblem } from '../app/api.ts';
+import { inSpoken } from '../language/ofServer.ts';
 import { AnswerStore, type HeldAnswer } from './answerStore.ts';
 import { cleaned } from './cleaned.ts';
 import { newId } from '../app/newId.ts';
@@ -113,7 +114,8 @@ export class Outbox {
         GIVE_UP,
       );
       this.reached();
-      await this.settle(answer.received, answer.refused);
+      const refused = answer.refused.map(async (each) => ({ id: each.id, message: await inSpoken(each) }));
+      await this.settle(answer.received, await Promise.all(refused));
     } catch (error) {
       await this.failed(error, batch);
     } finally {
