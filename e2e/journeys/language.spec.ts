@@ -15,6 +15,11 @@ test('a browser that asks for German is spoken to in German, trees are called so
 }) => {
   await page.goto(hurrow.url);
   await expect(page.locator('html')).toHaveAttribute('lang', 'de');
+  // What the server refuses is refused in German.
+  await page.getByLabel('Kurscode').fill('NOPE');
+  await page.getByLabel('Persönlicher Code').fill('ABC 123');
+  await page.getByRole('button', { name: 'Start' }).click();
+  await expect(page.getByText('Kein Kurs hat den Code „NOPE“.')).toBeVisible();
   await page.getByRole('button', { name: 'Als Lehrende eintreten' }).click();
   await page.getByRole('link', { name: 'Quizze', exact: true }).click();
   await expect(page.getByText('24 von 24').first()).toBeVisible();
