@@ -1,14 +1,22 @@
 import Joi from 'joi';
 import { endpoint, type Sent } from './endpoint.ts';
 
+/** How much a store holds. */
+export interface Holds {
+  species: number;
+  courses: number;
+  students: number;
+  answers: number;
+  photographs: number;
+}
+
 export interface Backup {
   name: string;
   bytes: number;
   /** ISO 8601. */
   made: string;
   library: string;
-  /** What it holds, in a sentence. */
-  holds: string;
+  holds: Holds;
   courses: { name: string; students: number; quizzes: number; answers: number }[];
   /** When the newest answer in it was received; null where there is none. */
   newestAnswer: string | null;

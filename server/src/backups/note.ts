@@ -1,3 +1,4 @@
+import type { Holds } from '@hurrow/contract/backups';
 import { counted } from '@hurrow/core/words';
 import { rowsByTable, type Db } from '../db/index.ts';
 
@@ -51,15 +52,24 @@ const COURSES = `
  * @example
  * inWords(note); // '42 species, 2 courses with 43 students, 1,204 answers, 12 photographs'
  */
-export function inWords({ rows, courses }: BackupNote): string {
-  const students = courses.reduce((sum, course) => sum + course.students, 0);
+export function inWords(note: BackupNote): string {
+  const { species, courses, students, answers, photographs } = heldIn(note);
   return [
-    counted(rows['taxon'] ?? 0, 'species', 'species'),
-    `${counted(courses.length, 'course')} with ${counted(students, 'student')}`,
-    counted(rows['response'] ?? 0, 'answer'),
-    counted(rows['photo'] ?? 0, 'photograph'),
+    counted(species, 'species', 'species'),
+    `${counted(courses, 'course')} with ${counted(students, 'student')}`,
+    counted(answers, 'answer'),
+    counted(photographs, 'photograph'),
   ].join(', ');
 }
+
+/** The same as numbers, for a page that says it in its own language. */
+export const heldIn = ({ rows, courses }: BackupNote): Holds => ({
+  species: rows['taxon'] ?? 0,
+  courses: courses.length,
+  students: courses.reduce((sum, { students }) => sum + students, 0),
+  answers: rows['response'] ?? 0,
+  photographs: rows['photo'] ?? 0,
+});
 
 /** Tables in which two counts of the same store differ. */
 export const differing = (a: BackupNote, b: BackupNote): string[] =>

@@ -7,7 +7,7 @@ import { serve } from '../api/route.ts';
 import type { Db } from '../db/index.ts';
 import { addHistory } from '../keeping/queries.ts';
 import { filesOf, makeBackup, restoreBackup } from './backup.ts';
-import { inWords } from './note.ts';
+import { heldIn, inWords } from './note.ts';
 import { backupsOn, DAYS, isBackupName, shelfOf, type Shelved } from './shelf.ts';
 
 const shelfFor = (db: Db): string => shelfOf(filesOf(db).folder);
@@ -17,7 +17,7 @@ const shown = ({ name, bytes, note }: Shelved) => ({
   bytes,
   made: note.made,
   library: note.library,
-  holds: inWords(note),
+  holds: heldIn(note),
   courses: note.courses,
   newestAnswer: note.newestAnswer,
 });

@@ -52,7 +52,7 @@ export function cautionOf({ specimens, otherOrgans }: SinceTaught): string {
   return [
     specimens === 'as hard'
       ? ''
-      : t`The later specimens were ${specimens} to tell by the evidence; that is taken out of the verdict, as far as it can be known.`,
+      : t`The later specimens were ${inTongue(specimens)} to tell by the evidence; that is taken out of the verdict, as far as it can be known.`,
     parts.length
       ? t`Before and after were not shown alike: ${listInWords(parts)} ${plural(parts.length, { one: 'was', other: 'were' })} seen only once.`
       : '',

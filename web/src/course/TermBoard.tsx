@@ -6,6 +6,7 @@ import { DndContext, PointerSensor, useSensor, useSensors } from '@dnd-kit/core'
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { TermProposal } from '@hurrow/core/term';
 import { messageOf } from '../app/api.ts';
+import { heardOfDragging } from '../app/dragged.ts';
 import { useLibrary } from '../app/data.ts';
 import { LinkButton, Notice, Opening, Problem } from '../app/parts.tsx';
 import { useMayChange } from '../app/mayChange.ts';
@@ -68,6 +69,11 @@ function Board({ course }: { course: WholeCourse }) {
       {board.unread && <Problem>{messageOf(board.unread)}</Problem>}
       <DndContext
         sensors={sensors}
+        accessibility={heardOfDragging(
+          t`Comma and full stop move it a week back or on, p pins it there, Delete takes it off the list.`,
+          (id) => board.nameOf(String(id)),
+          (id) => t`week ${id}`,
+        )}
         onDragEnd={({ active, over }) => {
           if (over && mayChange) board.moveTo(String(active.id), Number(over.id));
         }}

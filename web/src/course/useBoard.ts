@@ -48,6 +48,7 @@ export function useBoard(course: WholeCourse) {
     proposed,
     unread,
     working,
+    nameOf: name,
     setWishes,
     remarks: (judged?.remarks ?? []).map((remark) => remarkInWords(remark, names)),
     ...moves(asked),

@@ -4,7 +4,7 @@ import type { Item } from '@hurrow/contract/outings';
 import { useEffect, useRef, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { kindOf } from '@hurrow/core/assembly';
-import { likelyInWords, REACH_TITLES, REFUSAL_WORDS, WHO_DECIDES } from '@hurrow/core/grounds';
+import { REACH_TITLES, REFUSAL_WORDS, WHO_DECIDES } from '@hurrow/core/grounds';
 import { commonName } from '@hurrow/core/taxon';
 import { useLibrary } from '../app/data.ts';
 import { Problem } from '../app/parts.tsx';
@@ -12,6 +12,7 @@ import type { GatherLine } from './gathering.ts';
 import type { Gathering } from './useGathering.ts';
 import styles from './gather.module.css';
 import { inTongue } from '../language/inTongue.ts';
+import { likelySaid } from './likelySaid.ts';
 
 /** What is gathered, a row each, thumb-high: a tick with the whole hand, and what else would do beneath it. */
 export function GatherRows({ gathering }: { gathering: Gathering }) {
@@ -36,7 +37,7 @@ export function GatherRows({ gathering }: { gathering: Gathering }) {
           <Trans>Nothing is wanted yet: add a species, or make the list for a quiz that has stations.</Trans>
         </p>
       )}
-      {lines.length > 0 && <p className="quiet">{WHO_DECIDES}</p>}
+      {lines.length > 0 && <p className="quiet">{inTongue(WHO_DECIDES)}</p>}
     </>
   );
 }
@@ -56,7 +57,7 @@ function Row({ line, gathering, asked }: RowProps & { asked: boolean }) {
   const { need, source, items, spent, number } = line;
   const taxon = profileOf(need.taxonId)?.taxon;
   const tree = gathering.whole!.trees.find(({ id }) => id === (items[0]?.treeId ?? source?.treeId));
-  const kind = kindOf(need.kind)!;
+  const kindSaid = inTongue(kindOf(need.kind)!.title);
   const [item] = items;
   const name = taxon ? commonName(taxon) : need.taxonId;
   return (
@@ -67,7 +68,7 @@ function Row({ line, gathering, asked }: RowProps & { asked: boolean }) {
             type="button"
             className={styles['tick']}
             aria-pressed={item !== undefined}
-            aria-label={t`${name}, ${kind.title}: gathered`}
+            aria-label={t`${name}, ${kindSaid}: gathered`}
             onClick={() => (item ? setOpen(true) : gathering.cut(line))}
           >
             {item ? '✓' : number}
@@ -79,7 +80,7 @@ function Row({ line, gathering, asked }: RowProps & { asked: boolean }) {
         )}
         <div>
           <strong>
-            {name}, {kind.title}
+            {name}, {kindSaid}
           </strong>
           {tree && (source ?? item) && (
             <p>
@@ -87,7 +88,7 @@ function Row({ line, gathering, asked }: RowProps & { asked: boolean }) {
               {source && (
                 <>
                   {' '}
-                  · {inTongue(REACH_TITLES[source.reach])} · {likelyInWords(source.likely)}
+                  · {inTongue(REACH_TITLES[source.reach])} · {likelySaid(source.likely)}
                 </>
               )}
             </p>
@@ -103,7 +104,7 @@ function Row({ line, gathering, asked }: RowProps & { asked: boolean }) {
           <p className="quiet">
             {item
               ? t`Good until ${item.goodUntil}${item.stored ? t`, in ${item.stored}` : ''}.`
-              : source && line.keeping.bag}
+              : source && inTongue(line.keeping.bag)}
             {need.serves && t` For ${need.serves}.`}
             {spent.length > 0 &&
               t` ${spent.length} before ${plural(spent.length, { one: 'is', other: 'are' })} ${spent.map(({ state }) => state).join(', ')}.`}
@@ -146,7 +147,7 @@ function More({ line, gathering, item }: RowProps & { item?: Item }) {
           </dt>
           <dd>
             <Trans>
-              {line.keeping.bag} {line.keeping.keep} Usually good for{' '}
+              {inTongue(line.keeping.bag)} {inTongue(line.keeping.keep)} Usually good for{' '}
               <Plural value={line.keeping.days} one="a day" other="# days" />;{' '}
               {line.keeping.spares === 0
                 ? t`no spares`
@@ -166,7 +167,7 @@ function More({ line, gathering, item }: RowProps & { item?: Item }) {
           <Trans>Or from</Trans>{' '}
           {others.map(({ treeId, likely, reach }) => (
             <button key={treeId} type="button" onClick={() => gathering.choose(line.need.id, treeId)}>
-              {tagOf(treeId)}, {inTongue(REACH_TITLES[reach])}, {likelyInWords(likely)}
+              {tagOf(treeId)}, {inTongue(REACH_TITLES[reach])}, {likelySaid(likely)}
             </button>
           ))}
         </p>

@@ -16,7 +16,6 @@ import {
 } from '@hurrow/core/field';
 import {
   HAZARD_CARE,
-  likelyInWords,
   OBSERVED_PARTS,
   OBSERVED_TITLES,
   partsOf,
@@ -37,6 +36,7 @@ import { NoteSeen } from './NoteSeen.tsx';
 import { TreePictures } from './TreePictures.tsx';
 import styles from './grounds.module.css';
 import { inTongue } from '../language/inTongue.ts';
+import { likelySaid } from './likelySaid.ts';
 
 interface TreeSheetProps {
   courseId: string;
@@ -160,7 +160,7 @@ function Care({ tree: { hazards }, taxon }: { tree: KeptTree; taxon: Taxon | und
           </li>
         ))}
       </ul>
-      <small>{WHO_DECIDES}</small>
+      <small>{inTongue(WHO_DECIDES)}</small>
     </section>
   );
 }
@@ -275,7 +275,7 @@ function Carries({ whole, tree, day }: { whole: WholeGrounds; tree: KeptTree; da
       <ul className={styles['carries']}>
         {OBSERVED_PARTS.map((part) => (
           <li key={part}>
-            <span>{inTongue(OBSERVED_TITLES[part].there)}</span> {likelyInWords(of(part))}
+            <span>{inTongue(OBSERVED_TITLES[part].there)}</span> {likelySaid(of(part))}
           </li>
         ))}
       </ul>

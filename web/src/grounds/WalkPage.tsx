@@ -31,6 +31,7 @@ import { groundsQuery, walksKey, walksQuery } from './groundsData.ts';
 import { mapTrees, nameOfTree } from './mapTrees.ts';
 import { endsOfWalks, lineOf, moved, placeOfEnd, timed, walkInWords, wishesOfWalk } from './walking.ts';
 import styles from './grounds.module.css';
+import { inTongue } from '../language/inTongue.ts';
 
 /** One walk: its line on the map, its stops in words beside it, the day beneath. */
 export default function WalkPage({ course }: { course: WholeCourse }) {
@@ -388,7 +389,7 @@ function Stops({ course, whole, walk, planned, set }: StopsProps) {
               </li>
             ))}
           </ul>
-          <small>{WHO_DECIDES}</small>
+          <small>{inTongue(WHO_DECIDES)}</small>
         </section>
       )}
     </div>

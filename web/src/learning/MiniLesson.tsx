@@ -19,6 +19,7 @@ import { useGroundOf } from './useGroundOf.ts';
 import ui from '../app/parts.module.css';
 import styles from './learning.module.css';
 import { viewInWords } from '../language/inWords.ts';
+import { inTongue } from '../language/inTongue.ts';
 
 /** The ten specimens are the same on the wall, on paper and on the phones. */
 const SEED = 4;
@@ -149,7 +150,8 @@ function Lesson({ ground, aId, bId, first, day, printAt }: LessonProps) {
           {made.lines.map(({ lead, character, shows }) => (
             <li key={character}>
               <Trans>
-                {lead} <strong>{character}</strong>: {shows[0]} in {name(aId)}; {shows[1]} in {name(bId)}
+                {inTongue(lead)} <strong>{character}</strong>: {shows[0]} in {name(aId)}; {shows[1]} in{' '}
+                {name(bId)}
               </Trans>
             </li>
           ))}

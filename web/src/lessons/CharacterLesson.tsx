@@ -27,6 +27,7 @@ import { StatePicture } from '../app/StatePicture.tsx';
 import { useReport } from '../confusions/useReport.ts';
 import { Calls } from './Calls.tsx';
 import styles from './character.module.css';
+import { inTongue } from '../language/inTongue.ts';
 
 interface Props {
   course: WholeCourse;
@@ -47,7 +48,7 @@ export function CharacterLesson({ course, about, topic, list, vocabulary }: Prop
   return (
     <article className={styles['lesson']}>
       <header>
-        <h2>{topic.title}</h2>
+        <h2>{inTongue(topic.title)}</h2>
         <Out course={course} about={about} round={round} />
       </header>
       {lessons.map((lesson) => (

@@ -58,7 +58,7 @@ export default function CharacterPage({ course }: { course: WholeCourse }) {
             <strong>
               <Trans>Looked at together</Trans>
             </strong>
-            {groups.map(({ id, title }) => link(id, title))}
+            {groups.map(({ id, title }) => link(id, inTongue(title)))}
           </div>
         )}
         {ORGANS.map(({ organ, title }) => {

@@ -34,6 +34,7 @@ import { shownOf } from './showing.ts';
 import styles from './lessons.module.css';
 import { newId } from '../app/newId.ts';
 import { upperFirst } from '@hurrow/core/words';
+import { inTongue } from '../language/inTongue.ts';
 
 /** The lesson of a set: its points in order with what each shows, to be changed, printed and shown. */
 export default function LessonPage({ course }: { course: WholeCourse }) {
@@ -213,7 +214,7 @@ function Points({ stops, chosen, onChoose }: PointsProps) {
               data-hidden={stop.hidden}
               onClick={() => onChoose(stop.key)}
             >
-              <span>{stop.title}</span>
+              <span>{inTongue(stop.title)}</span>
               <small>
                 {stop.outdated ? '! ' : ''}
                 {stop.hidden ? t`hidden` : stop.words}

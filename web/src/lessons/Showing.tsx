@@ -17,6 +17,8 @@ import { clock, shownOf } from './showing.ts';
 import { useShowing } from './useShowing.ts';
 import styles from './lessons.module.css';
 import { upperFirst } from '@hurrow/core/words';
+import { inTongue } from '../language/inTongue.ts';
+import { withinSentence } from '../language/inWords.ts';
 
 /** The lesson of a set before a class: the sheet alone, or with `presenter` what the one who speaks sees in a second window. */
 export default function Showing({ presenter = false }: { presenter?: boolean }) {
@@ -120,7 +122,7 @@ export function Screen({ course, id, home, second, stops, photos, day }: Showing
       </nav>
       <p className="visually-hidden" aria-live="polite">
         <Trans>
-          Point {shown.at + 1} of {stops.length}: {stop.title}. {shown.told ? stop.words : stop.ask}
+          Point {shown.at + 1} of {stops.length}: {inTongue(stop.title)}. {shown.told ? stop.words : stop.ask}
         </Trans>
       </p>
     </div>
@@ -134,7 +136,7 @@ function Strip({ stops, at, onJump }: { stops: LessonStop[]; at: number; onJump(
       {stops.map((stop, i) => (
         <button
           key={stop.key}
-          aria-label={`${i + 1}: ${stop.title}`}
+          aria-label={`${i + 1}: ${inTongue(stop.title)}`}
           aria-current={i === at}
           data-behind={i < at}
           data-begins={i > 0 && stops[i - 1]!.taxa[0] !== stop.taxa[0]}
@@ -189,8 +191,8 @@ export function Presenter({ course, id, stops, photos, day }: ShowingProps) {
       <section>
         <h1>
           {stop.kind === 'tree'
-            ? `${upperFirst(name(stop.taxa[0]!))}: ${stop.title.toLowerCase()}`
-            : stop.title}
+            ? `${upperFirst(name(stop.taxa[0]!))}: ${withinSentence(inTongue(stop.title))}`
+            : inTongue(stop.title)}
         </h1>
         <p className={styles['words']}>{stop.words}</p>
         {stop.ask && (

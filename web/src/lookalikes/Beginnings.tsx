@@ -10,6 +10,7 @@ import { Working } from '../workers/Working.tsx';
 import type { Ground } from './setting.ts';
 import styles from './beginnings.module.css';
 import { dayLabel } from '../language/inWords.ts';
+import { inTongue } from '../language/inTongue.ts';
 
 const MOST = 6;
 
@@ -72,7 +73,9 @@ export function Beginnings({ ground, base }: { ground: Ground; base: string }) {
                     {name(first)} and {name(second)}
                   </Trans>
                 </Link>{' '}
-                <span className={verdictOf(error) === 'doubtful' ? 'gold' : 'rust'}>{verdictOf(error)}</span>
+                <span className={verdictOf(error) === 'doubtful' ? 'gold' : 'rust'}>
+                  {inTongue(verdictOf(error))}
+                </span>
               </li>
             );
           })}

@@ -23,6 +23,7 @@ import styles from './contrast.module.css';
 import { LinkButton, Notice } from '../app/parts.tsx';
 import ui from '../app/parts.module.css';
 import { dayLabel, decimal, listInWords } from '../language/inWords.ts';
+import { inTongue } from '../language/inTongue.ts';
 
 const percent = (error: number) => (error < 0.001 ? t`under 0.1 %` : `${decimal(error * 100, 1)} %`);
 
@@ -57,7 +58,7 @@ export function ContrastView(props: ContrastProps) {
 
 /** What a teacher says of the two, and how far it settles them. */
 function Saying({ a, b, found, wording }: ContrastProps & { found: Contrast; wording: Wording }) {
-  const settling = settlingInWords(found, wording);
+  const settling = inTongue(settlingInWords(found, wording) ?? '');
   if (found.said.length === 0) return null;
   return (
     <div className={styles['deciding']}>
@@ -65,8 +66,8 @@ function Saying({ a, b, found, wording }: ContrastProps & { found: Contrast; wor
         {saidLines(found, a, b, wording).map(({ lead, character, shows }) => (
           <li key={character}>
             <Trans>
-              {lead} <strong>{character}</strong>: {shows[0]} in {commonName(a.taxon)}; {shows[1]} in{' '}
-              {commonName(b.taxon)}
+              {inTongue(lead)} <strong>{character}</strong>: {shows[0]} in {commonName(a.taxon)}; {shows[1]}{' '}
+              in {commonName(b.taxon)}
             </Trans>
           </li>
         ))}

@@ -121,7 +121,9 @@ function Fields({ edit: { draft, setDraft } }: { edit: Edit }) {
             <Trans>not given</Trans>
           </option>
           {LICENCES.map((licence) => (
-            <option key={licence}>{licence}</option>
+            <option key={licence} value={licence}>
+              {inTongue(licence)}
+            </option>
           ))}
         </select>
       </label>

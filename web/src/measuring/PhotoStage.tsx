@@ -9,6 +9,7 @@ import ui from '../app/parts.module.css';
 import { color } from '../app/tokens.ts';
 import { TOOLS } from './stage.ts';
 import { useStage, type StageOptions } from './useStage.ts';
+import { inTongue } from '../language/inTongue.ts';
 
 interface PhotoStageProps extends Omit<StageOptions, 'character'> {
   /** Marks as they are being edited. */
@@ -48,7 +49,9 @@ function Tools({ stage: { tool, choose, known, setKnown } }: { stage: Stage }) {
         onChange={(event) => setKnown(event.target.value)}
       >
         {KNOWN_SIZES.map(({ label }) => (
-          <option key={label}>{label}</option>
+          <option key={label} value={label}>
+            {inTongue(label)}
+          </option>
         ))}
       </select>
     </div>

@@ -22,7 +22,7 @@ export function useStage({ photo, scale, character, onScale, onMeasured, onMark 
   const [known, setKnown] = useState(KNOWN_SIZES[1]!.label);
   const [points, setPoints] = useState<Pixel[]>([]);
   const [cross, setCross] = useState<Pixel>({ x: photo.width / 2, y: photo.height / 2 });
-  const [said, setSaid] = useState(scale ? scaleSaid(scale, 'The scale set before holds') : '');
+  const [said, setSaid] = useState(scale ? scaleSaid(scale, t`The scale set before holds`) : '');
   const choose = (next: Tool) => {
     setTool(next);
     setPoints([]);

@@ -84,6 +84,15 @@ export function Backups() {
   );
 }
 
+/** What a backup holds, as “42 species, 2 courses with 36 students, 1,352 answers, 2 photographs”. */
+const heldInWords = ({ species, courses, students, answers, photographs }: Backup['holds']): string =>
+  [
+    plural(species, { one: '# species', other: '# species' }),
+    t`${plural(courses, { one: '# course', other: '# courses' })} with ${plural(students, { one: '# student', other: '# students' })}`,
+    plural(answers, { one: '# answer', other: '# answers' }),
+    plural(photographs, { one: '# photograph', other: '# photographs' }),
+  ].join(', ');
+
 function BackupRow({ backup }: { backup: Backup }) {
   const [asked, setAsked] = useState(false);
   const { name, made, library, holds, bytes, courses } = backup;
@@ -92,7 +101,7 @@ function BackupRow({ backup }: { backup: Backup }) {
       <tr>
         <th scope="row">{momentInWords(made)}</th>
         <td>
-          {library}: {holds}
+          {library}: {heldInWords(holds)}
         </td>
         <td>{sizeInWords(bytes)}</td>
         <td>

@@ -19,7 +19,7 @@ const backup: Backup = {
   bytes: 2_500_000,
   made: '2026-10-15T06:00:00Z',
   library: 'Our library',
-  holds: '42 species and 2 courses',
+  holds: { species: 42, courses: 2, students: 36, answers: 1352, photographs: 2 },
   courses: [{ name: 'Trees', students: 1, quizzes: 2, answers: 480 }],
   newestAnswer: '2026-10-14T16:00:00Z',
 };
@@ -123,7 +123,7 @@ test('the own password is changed, or told why not', async () => {
 test('a backup says what it holds, and is restored only after it was said what that does', async () => {
   const RESTORE = 'POST /api/backups/{name}/restore';
   const server = people('owner', { [RESTORE]: { back: 3 } as never });
-  expect(await screen.findByText(/42 species and 2 courses/)).toBeTruthy();
+  expect(await screen.findByText(/42 species, 2 courses with 36 students, 1,352 answers/)).toBeTruthy();
   expect(screen.queryByRole('button', { name: 'Restore this backup' })).toBeNull();
   fireEvent.click(screen.getByRole('button', { name: 'Restore…' }));
   expect(screen.getByText('Trees: 1 student, 2 quizzes, 480 answers')).toBeTruthy();

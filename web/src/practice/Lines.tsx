@@ -5,6 +5,7 @@ import type { SaidLine } from '@hurrow/core/evidence';
 import { upperFirst } from '@hurrow/core/words';
 import { TreeName } from './TreeName.tsx';
 import styles from './practice.module.css';
+import { inTongue } from '../language/inTongue.ts';
 
 /** What tells two trees apart, the first thing to look at first, with what each of the pair shows. */
 export const Lines = ({
@@ -20,7 +21,7 @@ export const Lines = ({
     {lines.map(({ lead, character, shows }) => (
       <div key={character}>
         <dt>
-          {lead} {character}
+          {inTongue(lead)} {character}
         </dt>
         <dd>
           <Trans>

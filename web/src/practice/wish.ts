@@ -1,6 +1,7 @@
 import { t } from '@lingui/core/macro';
 import type { CardOfDay, PracticePack } from '@hurrow/contract/practice';
 import { LENGTHS, PRACTICE_KINDS, WAYS, type MixUp, type Way } from '@hurrow/core/practice';
+import { inTongue } from '../language/inTongue.ts';
 
 /** What a student wants to practice: of which cards, in which way, how long. */
 export interface Wish {
@@ -19,7 +20,7 @@ export const WHATS: [string, string][] = [
   ['mine', t`what I mix up`],
   ...PRACTICE_KINDS.map(({ id, title }): [string, string] => [
     id,
-    id === 'bareTwig' ? t`bare twigs, as in winter` : t`the ${title} alone`,
+    id === 'bareTwig' ? t`bare twigs, as in winter` : t`the ${inTongue(title)} alone`,
   ]),
 ];
 

@@ -147,7 +147,7 @@ function Swap({ plan, station, proposal, list }: SwapProps) {
             >
               {nameOf(each.taxonId)}
             </LinkButton>
-            , {kindOf(each.kind)!.title}{' '}
+            , {inTongue(kindOf(each.kind)!.title)}{' '}
             <span className="quiet">
               <Trans>{Math.round(100 * each.right)} of 100</Trans>
             </span>

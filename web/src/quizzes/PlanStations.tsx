@@ -1,8 +1,10 @@
+import { t } from '@lingui/core/macro';
 import type { WholeCourse } from '@hurrow/contract/courses';
 import type { LibraryAnswer } from '@hurrow/contract/library';
 import { closestCenter, DndContext, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
 import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import type { ProfiledTaxon } from '@hurrow/core/evidence';
+import { heardOfDragging } from '../app/dragged.ts';
 import { keptQuestion } from './asking.ts';
 import { useLooked } from './LookedOver.tsx';
 import { idsOf, viewFor, type Planned } from './planned.ts';
@@ -34,6 +36,11 @@ export function PlanStations({ plan, proposal, fixed, list, library, course }: P
   return (
     <DndContext
       sensors={sensors}
+      accessibility={heardOfDragging(
+        t`The buttons “earlier” and “later” of a station move it by a place.`,
+        (id) => t`Station ${ids.indexOf(String(id)) + 1}`,
+        (id) => t`place ${ids.indexOf(String(id)) + 1}`,
+      )}
       collisionDetection={closestCenter}
       onDragEnd={({ active, over }) => {
         const [from, to] = [ids.indexOf(String(active.id)), ids.indexOf(String(over?.id))];

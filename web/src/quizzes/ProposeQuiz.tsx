@@ -121,7 +121,7 @@ export function ProposeQuiz({ course, proposal, again }: ProposeQuizProps) {
       />
       <Chosen
         label={t`Shown as`}
-        all={STATION_KINDS}
+        all={STATION_KINDS.map(({ id, title }) => ({ id, title: inTongue(title) }))}
         chosen={wanted.kinds}
         onToggle={(id) => set({ kinds: withKind(wanted.kinds, id) })}
       />

@@ -112,7 +112,7 @@ export function StationLine({
       {!fixed && <Tools {...{ position, last, pinned, onPin, onMove, onRemove }} />}
       <Fair {...{ station, judged, list, fixed, near, onRepair }} />
       {[
-        ...doubts,
+        ...doubts.map(inTongue),
         ...piece,
         ...needsInWords(judged?.without ?? [], needsOf(course.students), station.medium),
       ].map((doubt) => (

@@ -218,7 +218,7 @@ export function keptOut(notPossible: Readonly<Record<string, NotPossible>>): str
   return [...counts].map(([key, n]) => {
     const [kind, ...why] = key.split(' ');
     const trees = plural(n, { one: 'one tree', other: '# trees' });
-    return `${kindOf(kind!)!.title}: ${trees} ${whyNotShown(why.join(' ') as NotPossible, n)}`;
+    return `${inTongue(kindOf(kind!)!.title)}: ${trees} ${whyNotShown(why.join(' ') as NotPossible, n)}`;
   });
 }
 

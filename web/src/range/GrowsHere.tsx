@@ -6,11 +6,14 @@ import { commonName, type Taxon } from '@hurrow/core/taxon';
 import { placeAsked, type WrittenPlace } from './placeAsked.ts';
 import styles from './range.module.css';
 import { writtenAs } from '../language/inWords.ts';
+import { RANGE_WORDS } from './rangeWords.ts';
 
 export interface Elevations {
   low: number | undefined;
   high: number | undefined;
 }
+
+const PARTS = { latitude: t`latitude`, longitude: t`longitude`, elevation: t`elevation` };
 
 /** Asks of a place whether the taxon grows there. */
 export function GrowsHere({
@@ -39,7 +42,7 @@ export function GrowsHere({
       <div className={styles['place-line']}>
         {(['latitude', 'longitude', 'elevation'] as const).map((part) => (
           <label key={part}>
-            {part}
+            {PARTS[part]}
             <input
               inputMode="decimal"
               value={written[part]}
@@ -50,7 +53,7 @@ export function GrowsHere({
       </div>
       <p role="status">
         {asked
-          ? growsHereInWords(growsHere(asked, cells, elevation), commonName(taxon))
+          ? growsHereInWords(growsHere(asked, cells, elevation), commonName(taxon), RANGE_WORDS)
           : t`Write latitude and longitude in degrees, such as 47.6 and -116.4, and the elevation in meters.`}
       </p>
       {elevation.low !== undefined && elevation.high !== undefined && (

@@ -28,6 +28,8 @@ import styles from './range.module.css';
 import { RangeMap, STATUS_LOOK } from './RangeMap.tsx';
 import { useRange } from './useRange.ts';
 import { writtenAs } from '../language/inWords.ts';
+import { RANGE_WORDS } from './rangeWords.ts';
+import { inTongue } from '../language/inTongue.ts';
 
 /** The range of one taxon: painted, imported, exported, and asked whether the taxon grows at a place. */
 export default function RangePage({ courseId, taxonId }: { courseId: string; taxonId: string }) {
@@ -136,7 +138,7 @@ function Painting({ edit }: { edit: Edit }) {
               <rect width="14" height="14" fill={`url(#${STATUS_LOOK[status].mark})`} fillOpacity={0.6} />
             )}
           </svg>
-          {status}
+          {inTongue(status)}
         </button>
       ))}
       <button aria-pressed={tool === 'erase'} onClick={() => setTool('erase')}>
@@ -191,7 +193,7 @@ function Said({ edit }: { edit: Edit }) {
           ))}
         </Notice>
       )}
-      <p>{rangeInWords(range)}</p>
+      <p>{rangeInWords(range, RANGE_WORDS)}</p>
       {presentCells(cells).length > 0 && (
         <p className="quiet">
           <Trans>

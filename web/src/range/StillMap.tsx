@@ -6,13 +6,18 @@ import { rangeInWords, type Range } from '@hurrow/core/range';
 import { color } from '../app/tokens.ts';
 import { atlasQuery } from './atlasQuery.ts';
 import { STATUS_LOOK } from './RangeMap.tsx';
+import { RANGE_WORDS } from './rangeWords.ts';
 
 /** A range to look at: where it grows, and where the course is. */
 export function StillMap({ range, site }: { range: Range; site: { latitude: number; longitude: number } }) {
   const atlas = useQuery(atlasQuery).data;
   const { view, layers, here } = useMemo(() => rangeLayers(range, site, atlas), [range, site, atlas]);
   return (
-    <svg viewBox={`0 0 ${view.width} ${view.height}`} role="img" aria-label={rangeInWords(range)}>
+    <svg
+      viewBox={`0 0 ${view.width} ${view.height}`}
+      role="img"
+      aria-label={rangeInWords(range, RANGE_WORDS)}
+    >
       {/* Within its own frame nothing runs over the edge. */}
       <svg width={view.width} height={view.height}>
         <rect width={view.width} height={view.height} fill={color('sea')} />

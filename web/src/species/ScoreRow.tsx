@@ -28,6 +28,7 @@ import { LinkButton } from '../app/parts.tsx';
 import ui from '../app/parts.module.css';
 import { bareUnit, readAs, twoSizes } from './typed.ts';
 import { afterPress, PICKS, placeOfKey, rowBeside } from './picking.ts';
+import { inTongue } from '../language/inTongue.ts';
 
 interface ScoreRowProps {
   character: Character;
@@ -342,7 +343,7 @@ function Chips({ character, value, put }: ChipsProps) {
             aria-pressed={frequency !== undefined}
             aria-describedby={READING_LINE}
             {...(frequency
-              ? { 'data-frequency': frequency, 'aria-label': `${state.term}, ${frequency}` }
+              ? { 'data-frequency': frequency, 'aria-label': `${state.term}, ${inTongue(frequency)}` }
               : {})}
             title={state.definition || stateOf(character, state.id)?.definition}
             onFocus={() => define(state.id)}
@@ -351,7 +352,7 @@ function Chips({ character, value, put }: ChipsProps) {
             <StatePicture characterId={character.id} state={state.id} />
             <kbd aria-hidden="true">{PICKS[i]}</kbd>
             {state.term}
-            {frequency && frequency !== 'always' && <small>{frequency}</small>}
+            {frequency && frequency !== 'always' && <small>{inTongue(frequency)}</small>}
           </button>
         );
       })}

@@ -4,6 +4,7 @@ import { useQuery } from '@tanstack/react-query';
 import { upperFirst } from '@hurrow/core/words';
 import { call, messageOf } from '../app/api.ts';
 import styles from './student.module.css';
+import { inTongue } from '../language/inTongue.ts';
 
 /** The tree that was there beside the one it was taken for: both drawn alike but for what must differ, and what to look at. */
 export function Beside({ stationId, latin }: { stationId: string; latin: boolean }) {
@@ -44,7 +45,7 @@ export function Beside({ stationId, latin }: { stationId: string; latin: boolean
         {lines.map(({ lead, character, shows }) => (
           <div key={character}>
             <dt>
-              {lead} {character}
+              {inTongue(lead)} {character}
             </dt>
             <dd>
               {upperFirst(shows[0]) || t`not told`};{' '}

@@ -18,6 +18,7 @@ import { useNextPicture, usePicture } from './useSitting.ts';
 import { useTyped } from './useTyped.ts';
 import styles from './student.module.css';
 import ui from '../app/parts.module.css';
+import { inTongue } from '../language/inTongue.ts';
 
 interface SitProps {
   sitting: Sitting;
@@ -195,7 +196,7 @@ function Shown({ station }: { station: SatStation }) {
       {!station.drawn ? (
         <p className={styles['look-there']}>
           <Trans>
-            Look at the {station.medium} at station {station.position}.
+            Look at the {inTongue(station.medium)} at station {station.position}.
           </Trans>
         </p>
       ) : missing ? (
