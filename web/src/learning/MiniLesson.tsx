@@ -161,7 +161,7 @@ function Lesson({ ground, aId, bId, first, day, printAt }: LessonProps) {
             <Trans>Nothing that is seen here tells the two apart.</Trans>
           </p>
         )}
-        {made.settles && <p>{made.settles}.</p>}
+        {made.settles && <p>{inTongue(made.settles)}.</p>}
         {made.exceptions.map((text) => (
           <p key={text} className="quiet">
             {text}

@@ -8,6 +8,7 @@ import type { Vocabulary } from '@hurrow/core/vocabulary';
 import { StatePicture } from '../app/StatePicture.tsx';
 import styles from './character.module.css';
 import { upperFirst } from '@hurrow/core/words';
+import { inTongue } from '../language/inTongue.ts';
 
 interface GlossaryProps {
   course: Pick<Course, 'audience' | 'startsWith'>;
@@ -27,7 +28,7 @@ export function Glossary({ course, list, vocabulary }: GlossaryProps) {
     <div className={styles['words']}>
       {parts.map(({ title, entries }) => (
         <section key={title}>
-          <h2>{title}</h2>
+          <h2>{inTongue(title)}</h2>
           {entries.map(({ character, states }) => (
             <div key={character.id}>
               <h3>{upperFirst(characterName(character, audience))}</h3>

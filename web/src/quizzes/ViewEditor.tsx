@@ -75,7 +75,7 @@ export function ViewEditor({
             disabled={fixed || aid === 'eye'}
             onClick={() => onChange({ ...view, aids: flip(view.aids, aid) })}
           >
-            {aid}
+            {inTongue(aid)}
           </button>
         ))}
       </div>
