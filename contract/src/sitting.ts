@@ -1,9 +1,10 @@
 import Joi from 'joi';
 import type { OwnPlace } from '@hurrow/core/contest';
-import type { Answer, NamingPolicy } from '@hurrow/core/names';
+import type { Answer, AnswerPart, NamingPolicy } from '@hurrow/core/names';
 import type { BellState, OwnRound } from '@hurrow/core/rotation';
 import type { Audience } from '@hurrow/core/score';
 import type { AskedOf, NameToChoose, OfferedOrgan } from '@hurrow/core/station';
+import type { Looked } from '@hurrow/core/view';
 import type { OpenToStudents } from './courses.ts';
 import { endpoint, type Done, type Sent } from './endpoint.ts';
 import type { ProblemAnswer } from './problem.ts';
@@ -21,7 +22,7 @@ export interface SatStation {
   /** Where it stands since it was moved, in words; empty where it stands at its place. */
   stands: string;
   medium: string;
-  shows: string;
+  shows: Looked;
   drawn: boolean;
   /** “What do you see” questions with the states to choose from. */
   asks: SeeingAsked[];
@@ -91,7 +92,8 @@ export interface ResultRow {
   family: string | null;
   /** Where something else than the name was asked: what, and what would have been right. */
   question: { asked: string; right: string } | null;
-  remarks: string[];
+  /** What is said of each part that is not simply right. */
+  remarks: { part: AnswerPart; remark: string }[];
   /** Another tree of the list was named: it can be seen beside the right one. */
   mistaken: boolean;
   seen: SeenRow[];

@@ -25,6 +25,9 @@ export interface Saying {
   list(words: readonly string[]): string;
 }
 
+/** What of a view is said: the day is not. */
+export type Looked = Pick<View, 'organs' | 'nearness' | 'aids' | 'leaves'>;
+
 /**
  * What is seen, from how near, and by what aids.
  *
@@ -34,7 +37,7 @@ export interface Saying {
  * // 'form from a few steps back, bark in hand; eye'
  */
 export function viewInWords(
-  view: View,
+  view: Looked,
   { say, list }: Saying = { say: (word) => word, list: listInWords },
 ): string {
   const near = say({ afar: 'from afar', arm: "at arm's length", hand: 'in hand' }[view.nearness]);

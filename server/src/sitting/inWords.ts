@@ -3,7 +3,7 @@ import type { NamingPolicy } from '@hurrow/core/names';
 import { asStudentsRead, namesToChoose, offeredInWords, statesToSee } from '@hurrow/core/station';
 import { characterName, type Audience } from '@hurrow/core/score';
 import { commonName } from '@hurrow/core/taxon';
-import { MEDIUM_TITLES, viewInWords } from '@hurrow/core/view';
+import { MEDIUM_TITLES, type Looked, type View } from '@hurrow/core/view';
 import { stateOf } from '@hurrow/core/vocabulary';
 import { contestOf } from '../contests/queries.ts';
 import { type Db } from '../db/index.ts';
@@ -50,6 +50,14 @@ async function promptInWords(db: Db, { frozen }: quizQueries.StationRow, audienc
 export const isPicture = ({ medium }: Pick<quizQueries.StationRow, 'medium'>): boolean =>
   medium === 'drawing' || medium === 'photo';
 
+/** Of a view what a student may know of it. */
+const lookedAt = ({ organs, nearness, aids, leaves }: View): Looked => ({
+  organs,
+  nearness,
+  aids,
+  ...(leaves ? { leaves } : {}),
+});
+
 /** A quiz as every student of a course sees it, put into words. */
 async function quizInWords(
   db: Db,
@@ -71,7 +79,7 @@ async function quizInWords(
         id: station.id,
         position: station.position,
         medium: MEDIUM_TITLES[station.medium],
-        shows: viewInWords(station.view),
+        shows: lookedAt(station.view),
         drawn: isPicture(station) && Boolean(station.frozen?.drawing),
         asks: await questionsInWords(db, station, audience),
         wentBy: await checklistInWords(db, station, audience),

@@ -75,7 +75,7 @@ export async function resultOf(db: Db, quizId: string, own: Own): Promise<Result
       remarks: (answer?.mark.parts ?? [])
         // Beside what would have been right nobody needs to be told that it was wrong.
         .filter(({ part, remark }) => remark !== 'right' && !(part === 'said' && remark === 'wrong'))
-        .map((part) => (part.part === 'said' ? part.remark : `${part.part}: ${part.remark}`)),
+        .map(({ part, remark }) => ({ part, remark })),
       mistaken: named !== undefined && named !== frozen.truth,
       seen: await seenRows(db, frozen, answer?.written, audience),
       credited: voided ? (station.voidReason ?? 'the station was not fair') : null,

@@ -236,6 +236,19 @@ const SAID: Record<string, string> = {
   'Dry; closed cones open in a warm room.': t`Dry; closed cones open in a warm room.`,
   'Cold; not one upon another.': t`Cold; not one upon another.`,
   'Local rules, the land manager and licensed people decide; this list only reminds.': t`Local rules, the land manager and licensed people decide; this list only reminds.`,
+  'no answer': t`no answer`,
+  wrong: t`wrong`,
+  'given by hand': t`given by hand`,
+  'the genus only': t`the genus only`,
+  'ruled right, spelled otherwise': t`ruled right, spelled otherwise`,
+  abbreviated: t`abbreviated`,
+  'right, as others call the genus': t`right, as others call the genus`,
+  'right, an older name': t`right, an older name`,
+  'the common name; the genus is asked for': t`the common name; the genus is asked for`,
+  'an epithet counts only with its genus': t`an epithet counts only with its genus`,
+  'may be more than one tree': t`may be more than one tree`,
+  'two names that do not agree': t`two names that do not agree`,
+  'not recognized': t`not recognized`,
 };
 
 /**

@@ -6,7 +6,7 @@ import {
   MONTHS as ENGLISH_MONTHS,
   type Arc,
 } from '@hurrow/core/season';
-import { listInWords as englishList, viewInWords as englishView, type View } from '@hurrow/core/view';
+import { listInWords as englishList, viewInWords as englishView, type Looked } from '@hurrow/core/view';
 import { i18n } from './i18n.ts';
 import { inTongue } from './inTongue.ts';
 
@@ -47,7 +47,7 @@ export const listInWords = (words: readonly string[], joined: 'and' | 'or' = 'an
       );
 
 /** What is seen, from how near, and by what aids. */
-export const viewInWords = (view: View): string => englishView(view, { say: inTongue, list: listInWords });
+export const viewInWords = (view: Looked): string => englishView(view, { say: inTongue, list: listInWords });
 
 /** A title as it stands within a sentence: English writes it small there, German as it is. */
 export const withinSentence = (title: string): string => (isEnglish() ? title.toLowerCase() : title);

@@ -16,7 +16,7 @@ export async function inSpoken({ message, said }: Pick<ProblemAnswer, 'message' 
 
 /** A sentence in the language whose words are loaded; in English where it has none for it. */
 export function saidAgain({ message, id, values }: Said): string {
-  if (!(id in i18n.messages)) return message;
+  if (!Object.hasOwn(i18n.messages, id)) return message;
   return i18n._(id, Object.fromEntries(values.map((value, i) => [i, valueSaid(value)])));
 }
 

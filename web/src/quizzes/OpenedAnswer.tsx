@@ -11,7 +11,8 @@ import { call } from '../app/api.ts';
 import { useMarking, useRuling } from './quizData.ts';
 import { howItReads } from './reading.ts';
 import { SharedName } from './SharedName.tsx';
-import { equalTo, PART_WORDS, pointsByHand, pointsInWords } from './marking.ts';
+import { PART_WORDS, remarkSaid } from '../language/remarkSaid.ts';
+import { equalTo, pointsByHand, pointsInWords } from './marking.ts';
 import styles from './marking.module.css';
 import { LinkButton, Problem } from '../app/parts.tsx';
 
@@ -48,7 +49,7 @@ export function OpenedAnswer(props: OpenedProps) {
                   {pointsInWords(part.points)} of {pointsInWords(part.outOf)}
                 </Trans>
               </td>
-              <td>{part.remark}</td>
+              <td>{remarkSaid(part.remark)}</td>
             </tr>
           ))}
         </tbody>

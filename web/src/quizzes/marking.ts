@@ -3,6 +3,7 @@ import type { MarkedAnswer, Marks } from '@hurrow/contract/quizzes';
 import { answerText, type Answer, type AnswerPart } from '@hurrow/core/names';
 import { seedOf } from '@hurrow/core/random';
 import { saidTo, type FrozenQuestion } from '@hurrow/core/station';
+import { PART_WORDS } from '../language/remarkSaid.ts';
 
 /** Equal answers to one tree. */
 export interface AnswerGroup {
@@ -65,15 +66,6 @@ export const equalAnswers = (answer: MarkedAnswer, marks: Marks): string =>
   [truthOf(answer, marks), askedOf(answer, marks), plain(answer.text), plain(answer.written.family)].join(
     ' | ',
   );
-
-/** The parts of an answer, in words. */
-export const PART_WORDS: Record<AnswerPart, string> = {
-  name: t`name`,
-  genus: t`genus`,
-  epithet: t`epithet`,
-  family: t`family`,
-  said: t`answer`,
-};
 
 /**
  * Points by hand as they were typed, for a ruling: null where none are, a problem where one is no number of the part's points.

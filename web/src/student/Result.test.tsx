@@ -28,7 +28,7 @@ const wrong = row({
   written: 'Acer saccharum',
   points: 0.5,
   truth: 'Acer nigrum',
-  remarks: ['the genus is right'],
+  remarks: [{ part: 'said', remark: 'the genus is right' }],
   mistaken: true,
 });
 const result = (rows: ResultRow[], more: Partial<OwnResult> = {}): OwnResult => ({

@@ -12,6 +12,7 @@ import { mayAsk, ownPlaceInWords, pointsInWords, seenInWords } from './resultWor
 import styles from './student.module.css';
 import ui from '../app/parts.module.css';
 import { dayLabel } from '../language/inWords.ts';
+import { remarksSaid } from '../language/remarkSaid.ts';
 
 const keyOf = (quizId: string) => ['result', quizId];
 
@@ -87,7 +88,7 @@ function Row({ row, result, quizId }: RowProps) {
         {missed && (
           <div className="quiet">
             {row.written ? t`You wrote “${row.written}”. ` : t`You left it blank. `}
-            {row.written ? row.remarks.join('; ') : ''}
+            {row.written ? remarksSaid(row.remarks) : ''}
           </div>
         )}
         {row.credited !== null && (

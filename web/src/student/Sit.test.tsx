@@ -14,7 +14,7 @@ const station = (position: number, more: Partial<SatStation> = {}): SatStation =
   position,
   stands: '',
   medium: 'cutting',
-  shows: 'twig and leaf',
+  shows: { organs: ['twig', 'leaf'], nearness: 'hand', aids: ['eye'] },
   drawn: false,
   asks: [],
   wentBy: [],

@@ -19,6 +19,7 @@ import { useTyped } from './useTyped.ts';
 import styles from './student.module.css';
 import ui from '../app/parts.module.css';
 import { inTongue } from '../language/inTongue.ts';
+import { shownSaid } from './shownSaid.ts';
 
 interface SitProps {
   sitting: Sitting;
@@ -209,14 +210,14 @@ function Shown({ station }: { station: SatStation }) {
         <img
           className={`${styles['specimen']} ${station.question?.letters ? styles['sheet'] : ''}`}
           src={picture}
-          alt={t`The ${station.medium} at station ${station.position}`}
+          alt={t`The ${inTongue(station.medium)} at station ${station.position}`}
           onError={() => setMissing(true)}
         />
       ) : (
         <div className={styles['specimen']} />
       )}
       <p className="quiet">
-        {upperFirst(station.medium)}: {station.shows}.
+        {upperFirst(inTongue(station.medium))}: {shownSaid(station.shows)}.
       </p>
     </>
   );
