@@ -151,6 +151,8 @@ export async function startHurrow(config: Partial<Config> = {}): Promise<TestHur
   const jobs = jobsOn(db);
   const app = createApp(db, { ...CONFIG, ...config }, jobs);
   const server = app.listen(0);
+  // Test and server share a thread: after seconds of work one would close an idle connection while the other sends on it.
+  server.keepAliveTimeout = 0;
   await once(server, 'listening');
   const base = `http://localhost:${(server.address() as AddressInfo).port}`;
   const owner = new Caller(base);
