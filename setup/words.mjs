@@ -61,14 +61,14 @@ export const words = () => ({
     const [file, part] = id.split('?part=');
     if (!part) return null;
     const early = forStudents();
-    const partOf = ({ origin }) =>
-      origin.some(([from]) => early.has(from))
-        ? 'student'
-        : origin.some(([from]) => from.startsWith('web/'))
-          ? 'workbench'
-          : 'server';
+    // What the server says goes with the server's words, whoever else says it: a phone does not load those of the workbench.
+    const stands = {
+      student: (from) => early.has(from),
+      workbench: (from) => from.startsWith('web/') && !early.has(from),
+      server: (from) => from.startsWith('server/'),
+    }[part];
     const messages = Object.entries(catalogue(file))
-      .filter(([, said]) => partOf(said) === part)
+      .filter(([, { origin }]) => origin.some(([from]) => stands(from)))
       .map(([key, { translation }]) => [key, compileMessage(translation)]);
     return `export default JSON.parse(${JSON.stringify(JSON.stringify(Object.fromEntries(messages)))})`;
   },
