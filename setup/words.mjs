@@ -62,13 +62,14 @@ export const words = () => ({
     if (!part) return null;
     const early = forStudents();
     // What the server says goes with the server's words, whoever else says it: a phone does not load those of the workbench.
-    const stands = {
-      student: (from) => early.has(from),
-      workbench: (from) => from.startsWith('web/') && !early.has(from),
-      server: (from) => from.startsWith('server/'),
-    }[part];
+    const holds = ({ origin }) => {
+      const from = origin.map(([file]) => file);
+      if (part === 'server') return from.some((file) => file.startsWith('server/'));
+      const isEarly = from.some((file) => early.has(file));
+      return part === 'student' ? isEarly : !isEarly && from.some((file) => file.startsWith('web/'));
+    };
     const messages = Object.entries(catalogue(file))
-      .filter(([, { origin }]) => origin.some(([from]) => stands(from)))
+      .filter(([, said]) => holds(said))
       .map(([key, { translation }]) => [key, compileMessage(translation)]);
     return `export default JSON.parse(${JSON.stringify(JSON.stringify(Object.fromEntries(messages)))})`;
   },
