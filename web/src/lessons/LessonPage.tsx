@@ -30,11 +30,10 @@ import { dayOfLesson, lessonQuery } from './lessonQuery.ts';
 import { pictured } from './lessonPhotos.ts';
 import { PhotoChoices, type LessonPhotos } from './PointPhotos.tsx';
 import { Sheet } from './Sheet.tsx';
-import { shownOf } from './showing.ts';
+import { shownOf, titleSaid } from './showing.ts';
 import styles from './lessons.module.css';
 import { newId } from '../app/newId.ts';
 import { upperFirst } from '@hurrow/core/words';
-import { inTongue } from '../language/inTongue.ts';
 
 /** The lesson of a set: its points in order with what each shows, to be changed, printed and shown. */
 export default function LessonPage({ course }: { course: WholeCourse }) {
@@ -214,7 +213,7 @@ function Points({ stops, chosen, onChoose }: PointsProps) {
               data-hidden={stop.hidden}
               onClick={() => onChoose(stop.key)}
             >
-              <span>{inTongue(stop.title)}</span>
+              <span>{titleSaid(stop)}</span>
               <small>
                 {stop.outdated ? '! ' : ''}
                 {stop.hidden ? t`hidden` : stop.words}

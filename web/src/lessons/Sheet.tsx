@@ -19,7 +19,7 @@ import { rangesQuery } from './lessonQuery.ts';
 import { Photos, type LessonPhotos } from './PointPhotos.tsx';
 import styles from './lessons.module.css';
 import { upperFirst } from '@hurrow/core/words';
-import { inTongue } from '../language/inTongue.ts';
+import { titleSaid } from './showing.ts';
 
 const StillMap = lazy(() => import('../range/StillMap.tsx').then(({ StillMap }) => ({ default: StillMap })));
 
@@ -75,7 +75,7 @@ export const Sheet = memo(function Sheet({ course, stop, day, shape, asked = fal
 function Heading({ stop, asked }: { stop: LessonStop; asked: boolean }) {
   const { profileOf } = useLibrary();
   const tree = stop.kind === 'tree' ? profileOf(stop.taxa[0]!)?.taxon : undefined;
-  const title = inTongue(stop.title);
+  const title = titleSaid(stop);
   if (!tree || (asked && stop.topic === 'name')) return <h2>{title}</h2>;
   return (
     <h2>
@@ -127,7 +127,7 @@ function Picture({ course, stop, day, shape, asked = false }: Omit<SheetProps, '
   return drawing ? (
     <DrawingSvg
       drawing={drawing}
-      label={asked ? t`A drawn specimen` : t`${inTongue(stop.title)}, drawn from the scores`}
+      label={asked ? t`A drawn specimen` : t`${titleSaid(stop)}, drawn from the scores`}
     />
   ) : null;
 }
@@ -136,7 +136,7 @@ function Picture({ course, stop, day, shape, asked = false }: Omit<SheetProps, '
 function Recap({ course, stop, day, asked }: Omit<SheetProps, 'shape' | 'photos'>) {
   return (
     <div className={styles['recap']}>
-      <h2>{inTongue(stop.title)}</h2>
+      <h2>{titleSaid(stop)}</h2>
       <div className={styles['row']}>
         {(stop.each ?? []).map((each) => (
           <Recollection key={each.taxonId} course={course} each={each} day={day} asked={asked ?? false} />

@@ -13,11 +13,10 @@ import { useConfusions } from '../confusions/useConfusions.ts';
 import { dayOfLesson, lessonQuery, rangesQuery } from './lessonQuery.ts';
 import { usePhotosAlong, type LessonPhotos } from './PointPhotos.tsx';
 import { Sheet } from './Sheet.tsx';
-import { clock, shownOf } from './showing.ts';
+import { clock, shownOf, titleSaid } from './showing.ts';
 import { useShowing } from './useShowing.ts';
 import styles from './lessons.module.css';
 import { upperFirst } from '@hurrow/core/words';
-import { inTongue } from '../language/inTongue.ts';
 import { withinSentence } from '../language/inWords.ts';
 
 /** The lesson of a set before a class: the sheet alone, or with `presenter` what the one who speaks sees in a second window. */
@@ -122,7 +121,7 @@ export function Screen({ course, id, home, second, stops, photos, day }: Showing
       </nav>
       <p className="visually-hidden" aria-live="polite">
         <Trans>
-          Point {shown.at + 1} of {stops.length}: {inTongue(stop.title)}. {shown.told ? stop.words : stop.ask}
+          Point {shown.at + 1} of {stops.length}: {titleSaid(stop)}. {shown.told ? stop.words : stop.ask}
         </Trans>
       </p>
     </div>
@@ -136,7 +135,7 @@ function Strip({ stops, at, onJump }: { stops: LessonStop[]; at: number; onJump(
       {stops.map((stop, i) => (
         <button
           key={stop.key}
-          aria-label={`${i + 1}: ${inTongue(stop.title)}`}
+          aria-label={`${i + 1}: ${titleSaid(stop)}`}
           aria-current={i === at}
           data-behind={i < at}
           data-begins={i > 0 && stops[i - 1]!.taxa[0] !== stop.taxa[0]}
@@ -191,8 +190,8 @@ export function Presenter({ course, id, stops, photos, day }: ShowingProps) {
       <section>
         <h1>
           {stop.kind === 'tree'
-            ? `${upperFirst(name(stop.taxa[0]!))}: ${withinSentence(inTongue(stop.title))}`
-            : inTongue(stop.title)}
+            ? `${upperFirst(name(stop.taxa[0]!))}: ${withinSentence(titleSaid(stop))}`
+            : titleSaid(stop)}
         </h1>
         <p className={styles['words']}>{stop.words}</p>
         {stop.ask && (

@@ -12,7 +12,7 @@ import {
   withSlide,
 } from './editing.ts';
 import { photosOf, pictured, stayingSaid } from './lessonPhotos.ts';
-import { BEGIN, clock, shownOf, stepOfKey, stepped } from './showing.ts';
+import { BEGIN, clock, shownOf, stepOfKey, stepped, titleSaid } from './showing.ts';
 
 const stop = (key: string, more: Partial<LessonStop> = {}): LessonStop => ({
   key,
@@ -132,4 +132,10 @@ describe('photos of a point', () => {
     expect(stayingSaid([photo('a', ' ')])).toMatch(/^Without credit/);
     expect(stayingSaid([photo('a'), photo('b', '')])).toMatch(/^One is without/);
   });
+});
+
+test('the title of a point is said in the language of the page, that of an own slide as it was written', () => {
+  const say = (title: string) => `${title} in another language`;
+  expect(titleSaid({ kind: 'tree', title: 'Care' }, say)).toBe('Care in another language');
+  expect(titleSaid({ kind: 'own', title: 'Care' }, say)).toBe('Care');
 });

@@ -1,4 +1,5 @@
 import type { LessonStop } from '@hurrow/core/lesson';
+import { inTongue } from '../language/inTongue.ts';
 
 /** How far a lesson has been shown. */
 export interface Shown {
@@ -70,6 +71,10 @@ const KEYS: Record<string, Step> = {
 };
 
 export const stepOfKey = (key: string): Step | undefined => KEYS[key];
+
+/** The title of a point in the language that is spoken; that of a slide of one's own stands as it was written. */
+export const titleSaid = ({ kind, title }: Pick<LessonStop, 'kind' | 'title'>, say = inTongue): string =>
+  kind === 'own' ? title : say(title);
 
 /** Points as they are shown: hidden ones are left out. */
 export const shownOf = (stops: readonly LessonStop[]): LessonStop[] => stops.filter(({ hidden }) => !hidden);
