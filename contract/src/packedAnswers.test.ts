@@ -15,7 +15,11 @@ const answer: fc.Arbitrary<ClassAnswer> = fc
   .map((row) => ({ ...row, student: `Student ${row.studentId}`, quizId: `quiz of ${row.stationId}` }));
 
 test('what was packed comes back as it was, in its order', () => {
-  fc.assert(fc.property(fc.array(answer), (all) => expect(unpackAnswers(packAnswers(all))).toEqual(all)));
+  fc.assert(
+    fc.property(fc.array(answer), (all) => {
+      expect(unpackAnswers(packAnswers(all))).toEqual(all);
+    }),
+  );
 });
 
 test('a class that writes much the same takes a tenth of the room', () => {

@@ -41,9 +41,9 @@ test('one thing wrong is one letter off at most, a doubled letter less than half
 
 test('no word is farther off than all letters of the longer one', () => {
   fc.assert(
-    fc.property(word, word, (a, b) =>
-      expect(slip(a, b)).toBeLessThanOrEqual(Math.max(a.length, b.length) + 1e-9),
-    ),
+    fc.property(word, word, (a, b) => {
+      expect(slip(a, b)).toBeLessThanOrEqual(Math.max(a.length, b.length) + 1e-9);
+    }),
   );
 });
 

@@ -29,9 +29,9 @@ test('every day of the year has a date, and the date that day', () => {
 
 test('whole years on or back it is the same day', () => {
   fc.assert(
-    fc.property(day, fc.integer({ min: -5, max: 5 }), (each, years) =>
-      expect(wrapDay(each + years * DAYS)).toBe(each),
-    ),
+    fc.property(day, fc.integer({ min: -5, max: 5 }), (each, years) => {
+      expect(wrapDay(each + years * DAYS)).toBe(each);
+    }),
   );
 });
 

@@ -2,7 +2,7 @@ import { appendFileSync, mkdtempSync, readFileSync, rmSync, statSync, writeFileS
 import type { FileHandle } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { jest } from '@jest/globals';
+import { vi } from 'vitest';
 import { Journal } from './journal.ts';
 
 let folder: string;
@@ -64,7 +64,7 @@ test('what looks like a line but has no checksum is no row', async () => {
 
 test('many at once share the disk’s turns', async () => {
   const journal = await Journal.open(path);
-  const syncs = jest.spyOn(fileOf(journal), 'datasync');
+  const syncs = vi.spyOn(fileOf(journal), 'datasync');
   await Promise.all(Array.from({ length: 300 }, (_, n) => journal.append([row(n)])));
   expect(syncs.mock.calls.length).toBeLessThan(10);
   expect(await journal.rows()).toHaveLength(300);
@@ -74,7 +74,7 @@ test('many at once share the disk’s turns', async () => {
 test('a disk that refuses is said to whoever waits; half a line is taken back, and the next try is whole', async () => {
   const journal = await Journal.open(path);
   await journal.append([row(1)]);
-  const full = jest.spyOn(fileOf(journal), 'datasync').mockRejectedValueOnce(new Error('ENOSPC'));
+  const full = vi.spyOn(fileOf(journal), 'datasync').mockRejectedValueOnce(new Error('ENOSPC'));
   await expect(journal.append([row(2)])).rejects.toThrow('ENOSPC');
   expect(journal.has('answer-2')).toBe(false);
   expect(await journal.rows()).toEqual([row(1)]);

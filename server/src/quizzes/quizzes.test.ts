@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { jest } from '@jest/globals';
+import { vi } from 'vitest';
 import { migrate } from '../db/index.ts';
 import type { NewResponse } from './queries.ts';
 import { bringBack } from './receive.ts';
@@ -362,10 +362,10 @@ describe('kept on the disk', () => {
   /** What was kept, as the journal of a folder would hold it. */
   const listen = () => {
     const kept: NewResponse[] = [];
-    jest
-      .spyOn(hurrow.db, 'keep')
-      .mockImplementation(async (rows) => void kept.push(...(rows as NewResponse[])));
-    jest.spyOn(hurrow.db, 'kept').mockImplementation(async () => kept as never);
+    vi.spyOn(hurrow.db, 'keep').mockImplementation(
+      async (rows) => void kept.push(...(rows as NewResponse[])),
+    );
+    vi.spyOn(hurrow.db, 'kept').mockImplementation(async () => kept as never);
     return kept;
   };
   /** The store as it was before anyone answered. */
@@ -399,7 +399,7 @@ describe('kept on the disk', () => {
     await open();
     const [first] = await stationsFor(rowan);
     const answer = response(first!.id, 'Acer', 'rubrum');
-    jest.spyOn(hurrow.db, 'keep').mockRejectedValueOnce(new Error('ENOSPC'));
+    vi.spyOn(hurrow.db, 'keep').mockRejectedValueOnce(new Error('ENOSPC'));
     expect((await send(rowan, answer)).status).toBe(500);
     expect((await send(rowan, answer)).body.received).toEqual([answer.id]);
     expect(kept.map(({ id }) => id)).toEqual([answer.id]);

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { MarkedAnswer } from '@hurrow/contract/quizzes';
-import { jest } from '@jest/globals';
+import { vi } from 'vitest';
 import type { Caller, TestHurrow } from './testHurrow.ts';
 import { plantCourse, startHurrow } from './testHurrow.ts';
 
@@ -31,7 +31,7 @@ export function withPlantedQuiz(): void {
     await selma.post('/api/session/student', { courseCode: planted.code, personalCode: 'SELMA2' });
   });
   afterEach(() => {
-    jest.restoreAllMocks();
+    vi.restoreAllMocks();
     return hurrow.close();
   });
 }

@@ -4,7 +4,6 @@ import type { AddressInfo } from 'node:net';
 import { createApp } from '../app.ts';
 import type { Config } from '../config.ts';
 import { jobsOn } from '../jobs/kinds.ts';
-import { endThreads } from '../thread.ts';
 import { strayIn } from './answersCheck.ts';
 import { openInMemory, type Db } from '../db/index.ts';
 import { serverStore } from './serverStore.ts';
@@ -121,17 +120,8 @@ export const OWNER = { name: 'Ines Falk', email: 'ines@example.org', password: '
 /** Whether these tests run on a PostgreSQL server and not on the embedded store. */
 export const ON_A_SERVER = process.env['HURROW_TEST_STORE'] === 'postgres';
 
-/** Stores that tests of this file have left: emptied, the next test takes one, which saves the seconds of opening another. */
+/** Stores that tests have left: emptied, the next test takes one, which saves the seconds of opening another. */
 const left: Db[] = [];
-let ended = false;
-
-// Stores are closed behind the last test of a file: an open one keeps its process from ending. This hook is the first that is defined, and
-// so the first to run; what a test file stops behind it is closed as it is stopped.
-afterAll(async () => {
-  ended = true;
-  await Promise.all(left.splice(0).map((db) => db.close()));
-  await endThreads();
-});
 
 /** An empty store in its newest shape. */
 async function emptyStore(): Promise<Db> {
@@ -172,8 +162,7 @@ export async function startHurrow(config: Partial<Config> = {}): Promise<TestHur
       await jobs.close();
       server.closeAllConnections();
       server.close();
-      if (ended) await db.close();
-      else left.push(db);
+      left.push(db);
     },
   };
 }

@@ -1,4 +1,3 @@
-/** @jest-environment ./setup/domEnvironment.mjs */
 import type { ImportReport } from '@hurrow/contract/reports';
 import { fireEvent, screen, shownOnPage, waitFor } from '../testing/page.tsx';
 import { ImportFile, type Importing } from './ImportFile.tsx';

@@ -1,4 +1,3 @@
-/** @jest-environment ./setup/domEnvironment.mjs */
 import { standIn, refusal } from '../testing/server.ts';
 import {
   ApiError,

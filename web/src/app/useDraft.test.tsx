@@ -1,4 +1,3 @@
-/** @jest-environment ./setup/domEnvironment.mjs */
 import { hookOnPage } from '../testing/page.tsx';
 import { useDraft } from './useDraft.ts';
 

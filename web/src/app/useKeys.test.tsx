@@ -1,5 +1,4 @@
-/** @jest-environment ./setup/domEnvironment.mjs */
-import { jest } from '@jest/globals';
+import { vi } from 'vitest';
 import { fireEvent, hookOnPage } from '../testing/page.tsx';
 import { KEYS, useKeys } from './keys.ts';
 
@@ -13,7 +12,7 @@ function keyboard() {
 }
 const press = (key: string, on: Element = document.body, more = {}) =>
   fireEvent.keyDown(on, { key, ...more });
-afterEach(() => jest.useRealTimers());
+afterEach(() => vi.useRealTimers());
 
 test('a key does what it stands for, and the browser leaves it alone', () => {
   const { done } = keyboard();
@@ -23,12 +22,12 @@ test('a key does what it stands for, and the browser leaves it alone', () => {
 });
 
 test('g and another key go together, if the other comes soon', () => {
-  jest.useFakeTimers();
+  vi.useFakeTimers();
   const { done } = keyboard();
   press('g');
   press('s');
   press('g');
-  jest.advanceTimersByTime(2000);
+  vi.advanceTimersByTime(2000);
   press('s');
   press('g');
   press('x');

@@ -1,4 +1,3 @@
-/** @jest-environment ./setup/domEnvironment.mjs */
 import { readLibrary } from '@hurrow/core/library';
 import { createRef, useState } from 'react';
 import { useLocation } from 'react-router';

@@ -1,4 +1,3 @@
-/** @jest-environment ./setup/domEnvironment.mjs */
 import type { ClassReport, ConfusionData } from '@hurrow/contract/confusions';
 import { hookOnPage } from '../testing/page.tsx';
 import { standIn, type Answers } from '../testing/server.ts';

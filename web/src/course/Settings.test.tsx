@@ -1,4 +1,3 @@
-/** @jest-environment ./setup/domEnvironment.mjs */
 import type { WholeCourse } from '@hurrow/contract/courses';
 import { fireEvent, screen, shownOnPage, waitFor } from '../testing/page.tsx';
 import { refusal, standIn, type Answers } from '../testing/server.ts';

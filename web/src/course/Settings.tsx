@@ -37,7 +37,7 @@ export default function Settings({ course }: { course: WholeCourse | undefined }
   const library = useQuery(libraryQuery()).data;
   const today = useQuery(sessionQuery).data?.today ?? '';
   const mayChange = useMayChange();
-  if (!course && !library)
+  if (!course && !(library && today))
     return (
       <Opening>
         <Trans>Opening…</Trans>

@@ -1,4 +1,3 @@
-/** @jest-environment ./setup/domEnvironment.mjs */
 import type { WholeCourse } from '@hurrow/contract/courses';
 import type { Prospects, TermProposal } from '@hurrow/core/term';
 import { hookOnPage, screen } from '../testing/page.tsx';

@@ -1,4 +1,3 @@
-/** @jest-environment ./setup/domEnvironment.mjs */
 import { hookOnPage, screen } from '../testing/page.tsx';
 import { useDrafts } from './DraftsProvider.tsx';
 import { useKept } from './useKept.ts';

@@ -1,4 +1,3 @@
-/** @jest-environment ./setup/domEnvironment.mjs */
 import type { WholeGrounds } from '@hurrow/contract/grounds';
 import type { Collecting, ItemBody } from '@hurrow/contract/outings';
 import { newTree, NO_FEATURES } from '@hurrow/core/grounds';

@@ -1,4 +1,3 @@
-/** @jest-environment ./setup/domEnvironment.mjs */
 import type { InstrumentNews } from '@hurrow/contract/instruments';
 import { StandInLine } from '../testing/heard.ts';
 import { hookOnPage } from '../testing/page.tsx';

@@ -1,12 +1,11 @@
-/** @jest-environment ./setup/domEnvironment.mjs */
 import { fireEvent, render, screen } from '@testing-library/react';
-import { jest } from '@jest/globals';
+import { vi } from 'vitest';
 import { LanguageChoice } from './LanguageChoice.tsx';
 
-afterEach(() => jest.restoreAllMocks());
+afterEach(() => vi.restoreAllMocks());
 
 it('says what to do where a browser keeps no choice, and stays as it was', () => {
-  jest.spyOn(Storage.prototype, 'setItem').mockImplementation(() => {
+  vi.spyOn(Storage.prototype, 'setItem').mockImplementation(() => {
     throw new DOMException('full', 'QuotaExceededError');
   });
   render(<LanguageChoice />);

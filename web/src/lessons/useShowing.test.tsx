@@ -1,4 +1,3 @@
-/** @jest-environment ./setup/domEnvironment.mjs */
 import type { LessonStop } from '@hurrow/core/lesson';
 import { fireEvent, hookOnPage, waitFor } from '../testing/page.tsx';
 import { useShowing } from './useShowing.ts';

@@ -1,4 +1,3 @@
-/** @jest-environment ./setup/domEnvironment.mjs */
 import type { LibraryAnswer } from '@hurrow/contract/library';
 import { FieldDateProvider } from '../app/fieldDate.tsx';
 import { fireEvent, screen, shownOnPage, waitFor } from '../testing/page.tsx';

@@ -1,4 +1,3 @@
-/** @jest-environment ./setup/domEnvironment.mjs */
 import { readLibrary } from '@hurrow/core/library';
 import { BUILT_IN } from '@hurrow/core/vocabulary';
 import { hookOnPage } from '../testing/page.tsx';

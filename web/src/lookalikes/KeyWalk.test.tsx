@@ -1,4 +1,3 @@
-/** @jest-environment ./setup/domEnvironment.mjs */
 import { buildKey, type Key } from '@hurrow/core/key';
 import { MEDIUM_VIEWS } from '@hurrow/core/view';
 import { fireEvent, hookOnPage, screen, shownOnPage } from '../testing/page.tsx';

@@ -1,4 +1,3 @@
-/** @jest-environment ./setup/domEnvironment.mjs */
 import type { Photo } from '@hurrow/contract/photos';
 import { KNOWN_SIZES } from '@hurrow/core/measurement';
 import { BUILT_IN } from '@hurrow/core/vocabulary';

@@ -1,4 +1,4 @@
-import { jest } from '@jest/globals';
+import { vi } from 'vitest';
 import 'fake-indexeddb/auto';
 import { IDBFactory } from 'fake-indexeddb';
 import { NoteBox } from './noteBox.ts';
@@ -24,7 +24,7 @@ beforeEach(() => {
   answer = () => json(200, {});
   Object.assign(globalThis, {
     indexedDB: new IDBFactory(),
-    fetch: jest.fn((path: string, { method }: { method: string }) => {
+    fetch: vi.fn((path: string, { method }: { method: string }) => {
       const line = `${method} ${path}`;
       sent.push(line);
       return answer(line);
@@ -107,9 +107,9 @@ test('what is changed while it is sent is not taken for sent, and what is torn o
 
 test('a phone without room goes on, and says that it keeps nothing', async () => {
   const box = await open();
-  jest.spyOn(NoteStore.prototype, 'put').mockRejectedValue(new DOMException('full', 'QuotaExceededError'));
+  vi.spyOn(NoteStore.prototype, 'put').mockRejectedValue(new DOMException('full', 'QuotaExceededError'));
   await box.keep('a', body('grey'));
-  jest.restoreAllMocks();
+  vi.restoreAllMocks();
   expect(box.snapshot()).toMatchObject({ unkept: true, entries: [{ body: { words: 'grey' } }] });
 });
 

@@ -1,4 +1,3 @@
-/** @jest-environment ./setup/domEnvironment.mjs */
 import type { Account } from '@hurrow/contract/accounts';
 import type { Backup, Backups as Held } from '@hurrow/contract/backups';
 import type { Role } from '@hurrow/contract/endpoint';

@@ -1,4 +1,4 @@
-import { jest } from '@jest/globals';
+import { vi } from 'vitest';
 import 'fake-indexeddb/auto';
 import { IDBFactory } from 'fake-indexeddb';
 import type { ReviewBody } from '@hurrow/contract/practice';
@@ -30,7 +30,7 @@ beforeEach(() => {
   reach = 'there';
   known = [];
   Object.assign(globalThis, { indexedDB: new IDBFactory() });
-  globalThis.fetch = jest.fn((path: unknown, init: RequestInit = {}) => {
+  globalThis.fetch = vi.fn((path: unknown, init: RequestInit = {}) => {
     if (reach === 'gone') return Promise.reject(new TypeError('no network'));
     if (String(path).endsWith('/reviews')) {
       const { reviews } = JSON.parse(String(init.body)) as { reviews: ReviewBody[] };
@@ -128,11 +128,11 @@ test('what there is to practice, where it could not be had, is asked for again u
   await box.again();
   expect(box.snapshot()).toMatchObject({ pack: undefined, offline: true });
   reach = 'there';
-  const before = jest.mocked(globalThis.fetch).mock.calls.length;
+  const before = vi.mocked(globalThis.fetch).mock.calls.length;
   await Promise.all([box.again(), box.again()]);
   expect(box.snapshot()).toMatchObject({ pack: { cards: [] }, offline: false });
-  const asked = jest.mocked(globalThis.fetch).mock.calls.length;
+  const asked = vi.mocked(globalThis.fetch).mock.calls.length;
   expect(asked).toBe(before + 1);
   await box.again();
-  expect(jest.mocked(globalThis.fetch).mock.calls).toHaveLength(asked);
+  expect(vi.mocked(globalThis.fetch).mock.calls).toHaveLength(asked);
 });

@@ -1,4 +1,3 @@
-/** @jest-environment ./setup/domEnvironment.mjs */
 import type { WholeCourse } from '@hurrow/contract/courses';
 import type { Quiz, QuizSummary } from '@hurrow/contract/quizzes';
 import { Route, Routes } from 'react-router';

@@ -1,4 +1,3 @@
-/** @jest-environment ./setup/domEnvironment.mjs */
 import type { Quiz } from '@hurrow/contract/quizzes';
 import { fireEvent, screen, shownOnPage, waitFor } from '../testing/page.tsx';
 import { answer, marksOf } from '../testing/marked.ts';

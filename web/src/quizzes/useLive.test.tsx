@@ -1,4 +1,3 @@
-/** @jest-environment ./setup/domEnvironment.mjs */
 import { StandInLine } from '../testing/heard.ts';
 import { hookOnPage } from '../testing/page.tsx';
 import { useLive } from './useLive.ts';

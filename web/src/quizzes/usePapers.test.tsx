@@ -1,4 +1,3 @@
-/** @jest-environment ./setup/domEnvironment.mjs */
 import type { Quiz } from '@hurrow/contract/quizzes';
 import { hookOnPage } from '../testing/page.tsx';
 import { refusal, standIn, type Asked } from '../testing/server.ts';

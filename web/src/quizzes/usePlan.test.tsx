@@ -1,4 +1,3 @@
-/** @jest-environment ./setup/domEnvironment.mjs */
 import type { Quiz } from '@hurrow/contract/quizzes';
 import { hookOnPage, screen } from '../testing/page.tsx';
 import { refusal, standIn } from '../testing/server.ts';

@@ -1,4 +1,3 @@
-/** @jest-environment ./setup/domEnvironment.mjs */
 import type { QuizProposed } from '@hurrow/contract/assembly';
 import { kindOf, viewOfKind, type Candidate } from '@hurrow/core/assembly';
 import { hookOnPage } from '../testing/page.tsx';

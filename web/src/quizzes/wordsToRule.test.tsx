@@ -1,4 +1,3 @@
-/** @jest-environment ./setup/domEnvironment.mjs */
 import type { Quiz } from '@hurrow/contract/quizzes';
 import { BUILT_IN } from '@hurrow/core/vocabulary';
 import { fireEvent, screen, shownOnPage, waitFor } from '../testing/page.tsx';

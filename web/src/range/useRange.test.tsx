@@ -1,4 +1,3 @@
-/** @jest-environment ./setup/domEnvironment.mjs */
 import { cellAt, type Range } from '@hurrow/core/range';
 import { hookOnPage } from '../testing/page.tsx';
 import { refusal, standIn, type Answers } from '../testing/server.ts';

@@ -1,4 +1,3 @@
-/** @jest-environment ./setup/domEnvironment.mjs */
 import type { Session } from '@hurrow/contract/session';
 import { fireEvent, screen, shownOnPage, waitFor, within } from '../testing/page.tsx';
 import { refusal, standIn } from '../testing/server.ts';

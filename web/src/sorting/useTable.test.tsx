@@ -1,5 +1,4 @@
-/** @jest-environment ./setup/domEnvironment.mjs */
-import { jest } from '@jest/globals';
+import { vi } from 'vitest';
 import type { Pile, SaidWays } from '@hurrow/core/sorting';
 import { hookOnPage } from '../testing/page.tsx';
 import type { TableState } from './kept.ts';
@@ -14,9 +13,9 @@ const SAID: SaidWays = { '': 1 };
 
 beforeEach(() => {
   localStorage.clear();
-  jest.useFakeTimers();
+  vi.useFakeTimers();
 });
-afterEach(() => jest.useRealTimers());
+afterEach(() => vi.useRealTimers());
 
 test('a table is laid out once: whoever comes back finds it as it was left, and another place has its own', async () => {
   const page = table();
@@ -31,10 +30,10 @@ test('it is sent once it rests, as it lies then and not at every touch', async (
   const sent: TableState[] = [];
   const page = table(async (state) => sent.push(state));
   await page.does(({ sort }) => sort(SORTED));
-  await page.does(() => jest.advanceTimersByTime(300));
+  await page.does(() => vi.advanceTimersByTime(300));
   await page.does(({ say }) => say(SAID));
   expect(sent).toEqual([]);
-  await page.does(() => jest.advanceTimersByTime(900));
+  await page.does(() => vi.advanceTimersByTime(900));
   expect(sent).toMatchObject([{ piles: SORTED, said: SAID }]);
 });
 
@@ -65,10 +64,10 @@ test('what cannot be sent says so, stays here, and the word is gone when the nex
   let reached = false;
   const page = table(() => (reached ? Promise.resolve() : Promise.reject(new Error('No connection.'))));
   await page.does(({ sort }) => sort(SORTED));
-  await page.does(() => jest.advanceTimersByTime(900));
+  await page.does(() => vi.advanceTimersByTime(900));
   expect(page.now().problem).toBe('No connection.');
   reached = true;
   await page.does(({ say }) => say({ '': 2 }));
-  await page.does(() => jest.advanceTimersByTime(900));
+  await page.does(() => vi.advanceTimersByTime(900));
   expect(page.now().problem).toBeUndefined();
 });

@@ -1,4 +1,3 @@
-/** @jest-environment ./setup/domEnvironment.mjs */
 import { CAUTION_KINDS, type Caution } from '@hurrow/core/taxon';
 import { useState } from 'react';
 import { fireEvent, screen, shownOnPage } from '../testing/page.tsx';

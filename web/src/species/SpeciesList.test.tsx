@@ -1,4 +1,3 @@
-/** @jest-environment ./setup/domEnvironment.mjs */
 import { readLibrary } from '@hurrow/core/library';
 import { FieldDateProvider } from '../app/fieldDate.tsx';
 import { fireEvent, screen, shownOnPage, waitFor } from '../testing/page.tsx';

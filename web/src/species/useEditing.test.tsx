@@ -1,4 +1,3 @@
-/** @jest-environment ./setup/domEnvironment.mjs */
 import type { LibraryAnswer } from '@hurrow/contract/library';
 import { parseScore } from '@hurrow/core/score';
 import { BUILT_IN } from '@hurrow/core/vocabulary';

@@ -1,4 +1,3 @@
-/** @jest-environment ./setup/domEnvironment.mjs */
 import type { Result as OwnResult, ResultRow } from '@hurrow/contract/sitting';
 import { Route, Routes } from 'react-router';
 import { fireEvent, screen, shownOnPage } from '../testing/page.tsx';

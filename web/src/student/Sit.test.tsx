@@ -1,4 +1,3 @@
-/** @jest-environment ./setup/domEnvironment.mjs */
 import type { OpenQuiz, SatStation, Sitting } from '@hurrow/contract/sitting';
 import type { Answer } from '@hurrow/core/names';
 import { Route, Routes } from 'react-router';

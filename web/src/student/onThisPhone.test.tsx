@@ -1,4 +1,3 @@
-/** @jest-environment ./setup/domEnvironment.mjs */
 import { hookOnPage } from '../testing/page.tsx';
 import { cleaned, LONGEST } from './cleaned.ts';
 import { lookOf, readLook, USUAL_LOOK } from './look.ts';

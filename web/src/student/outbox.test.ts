@@ -1,4 +1,4 @@
-import { jest } from '@jest/globals';
+import { vi } from 'vitest';
 import 'fake-indexeddb/auto';
 import { IDBFactory } from 'fake-indexeddb';
 import { cleaned } from './cleaned.ts';
@@ -39,7 +39,7 @@ beforeEach(() => {
       setItem: (key: string, value: string) => void store.set(key, value),
       removeItem: (key: string) => void store.delete(key),
     },
-    fetch: jest.fn((_path: string, options: { body: string }) => {
+    fetch: vi.fn((_path: string, options: { body: string }) => {
       const body = JSON.parse(options.body) as Sent;
       sent.push(body);
       return answer(body);
@@ -237,7 +237,7 @@ test('two students on one phone do not see each other’s answers', async () => 
 
 test('whoever listens hears of each change', async () => {
   const outbox = await open('ava');
-  const hear = jest.fn();
+  const hear = vi.fn();
   const stop = outbox.subscribe(hear);
   void outbox.write('station-1', { name: 'birch' });
   await settled();

@@ -1,5 +1,3 @@
-/** @jest-environment ./setup/domEnvironment.mjs */
-import 'fake-indexeddb/auto';
 import type { Session } from '@hurrow/contract/session';
 import type { Sitting } from '@hurrow/contract/sitting';
 import { speakFor } from '../app/api.ts';

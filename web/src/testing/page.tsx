@@ -1,6 +1,6 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { act, cleanup, render, waitFor } from '@testing-library/react/pure';
-import { App } from 'antd';
+import { App, ConfigProvider } from 'antd';
 import { useState, type ReactNode } from 'react';
 import { MemoryRouter, useLocation } from 'react-router';
 import { DraftsProvider } from '../drafts/DraftsProvider.tsx';
@@ -12,6 +12,9 @@ interface Place {
   address: string;
 }
 
+/** Nobody looks at it: what moves would only be waited for. */
+const STILL = { token: { motion: false } };
+
 /** All that a page of the workbench has around it, at an address, with drafts of one person. */
 function Around({ at, place, children }: { at: string; place: Place; children: ReactNode }) {
   const [queries] = useState(
@@ -20,12 +23,14 @@ function Around({ at, place, children }: { at: string; place: Place; children: R
   return (
     <QueryClientProvider client={queries}>
       <MemoryRouter initialEntries={[at]} useTransitions={false}>
-        <App>
-          <DraftsProvider who="ines">
-            <Address place={place} />
-            {children}
-          </DraftsProvider>
-        </App>
+        <ConfigProvider theme={STILL}>
+          <App>
+            <DraftsProvider who="ines">
+              <Address place={place} />
+              {children}
+            </DraftsProvider>
+          </App>
+        </ConfigProvider>
       </MemoryRouter>
     </QueryClientProvider>
   );
@@ -39,10 +44,12 @@ function Address({ place }: { place: Place }) {
 
 /** Pages that are open: each is left before what is around it goes, as in a browser. */
 const open = new Set<() => void>();
-afterEach(() => {
+
+/** Leaves every page that is open, and takes it away. */
+export function leaveAll() {
   for (const leave of open) leave();
   cleanup();
-});
+}
 
 /** Something shown on a page, at an address. `leave` goes to another page, which shows nothing. */
 export function shownOnPage(what: ReactNode, at = '/') {
