@@ -27,16 +27,6 @@ export default tseslint.config(
     },
   },
   {
-    files: ['{core,contract,server,web,demo,bench,e2e}/**/*.{ts,tsx}'],
-    languageOptions: { parserOptions: { projectService: true } },
-    // A promise that nobody waits for hides its failure: it is waited for, or marked as meant with `void`.
-    rules: {
-      '@typescript-eslint/no-floating-promises': 'error',
-      '@typescript-eslint/no-misused-promises': ['error', { checksVoidReturn: { attributes: false } }],
-      '@typescript-eslint/await-thenable': 'error',
-    },
-  },
-  {
     files: ['**/*.mjs', '**/*.js', '**/*.cjs'],
     languageOptions: {
       globals: {

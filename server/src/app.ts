@@ -1,15 +1,17 @@
 import { randomBytes } from 'node:crypto';
 import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { constants } from 'node:zlib';
 import compression from 'compression';
 import express, { type Express, type RequestHandler } from 'express';
-import helmet from 'helmet';
+import packed from 'express-static-gzip';
 import { pino, type Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import { description } from '@hurrow/contract/description';
 import { accountRoutes } from './accounts/routes.ts';
 import { openApi } from './api/openapi.ts';
 import { register } from './api/register.ts';
+import { secured } from './api/secured.ts';
 import { serve, type Route } from './api/route.ts';
 import type { Who } from './api/who.ts';
 import { authRoutes } from './auth/routes.ts';
@@ -151,35 +153,8 @@ export function createApp(
   );
   app.use(health.timesCalls);
   health.hang(app, db);
-  app.use((_request, response, next) => {
-    response.locals['nonce'] = randomBytes(16).toString('base64');
-    next();
-  });
-  app.use(
-    helmet({
-      contentSecurityPolicy: {
-        useDefaults: false,
-        directives: {
-          defaultSrc: ["'self'"],
-          scriptSrc: ["'self'"],
-          // Style elements carry the nonce of the page; there is no inline script at all.
-          styleSrc: [
-            "'self'",
-            (_request, response) => `'nonce-${(response as express.Response).locals['nonce'] as string}'`,
-          ],
-          imgSrc: ["'self'", 'data:', 'blob:'],
-          fontSrc: ["'self'"],
-          connectSrc: ["'self'"],
-          objectSrc: ["'none'"],
-          baseUri: ["'none'"],
-          formAction: ["'self'"],
-          frameAncestors: ["'none'"],
-        },
-      },
-      strictTransportSecurity: config.secure,
-    }),
-  );
-  app.use(compression());
+  app.use(secured(config));
+  app.use(compression({ brotli: { params: { [constants.BROTLI_PARAM_QUALITY]: 6 } } }));
   register(app, ROUTES, db, jobs, config, health);
   if (webFolder && existsSync(webFolder)) servePages(app, webFolder);
   return app;
@@ -203,7 +178,10 @@ function servePages(app: Express, folder: string): void {
   const page = readFileSync(join(folder, 'index.html'), 'utf8');
   app.use(
     '/assets',
-    express.static(join(folder, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }),
+    packed(join(folder, 'assets'), {
+      enableBrotli: true,
+      serveStatic: { immutable: true, maxAge: '1y', fallthrough: false },
+    }),
   );
   app.use(express.static(folder, { index: false }));
   app.get('/{*path}', (_request, response) => {

@@ -43,7 +43,7 @@ export function register(
           422,
           say`What was sent holds signs that cannot be stored (a zero byte or half a sign), or is nested too deeply to be read. Type it again.`,
         );
-      const work = entry.handle({
+      const asked = {
         db,
         jobs,
         config,
@@ -55,8 +55,13 @@ export function register(
         query: valid(entry.query, request.query as unknown) as Record<string, string>,
         request,
         response,
-      });
-      const answer = await work.finally(() => changed(db, entry));
+      };
+      let answer: unknown;
+      try {
+        answer = await entry.handle(asked);
+      } finally {
+        await changed(db, entry);
+      }
       if (response.headersSent) return;
       if (!response.get('Cache-Control')) response.set('Cache-Control', 'no-store');
       if (entry.answers) response.type(entry.answers).send(answer);

@@ -17,4 +17,6 @@ test('a phone whose date is wrong does not date what is cut', () => {
   // Over midnight, or in another zone, the phone knows better.
   const late = new Date('2026-10-16T03:00:00Z');
   expect(nowOn('2026-10-15', late)).toBe(late);
+  // The server has not said yet which day it is.
+  expect(nowOn('', late)).toBe(late);
 });

@@ -31,11 +31,13 @@ const DAY = 24 * 3600_000;
 
 /**
  * Now, as the phone's clock has it; on the day that Hurrow takes for today where the phone's is wrong by more than a day.
+ * As long as Hurrow has not said which day it is (''), the phone is believed.
  *
  * @example
  * nowOn('2026-10-15', new Date('2026-11-28T16:30:00Z')).toISOString(); // '2026-10-15T16:30:00.000Z'
  */
 export function nowOn(today: string, phone: Date): Date {
+  if (today === '') return phone;
   const apart = Math.abs(Date.parse(`${today}T12:00:00Z`) - phone.getTime());
   return apart <= 1.5 * DAY ? phone : new Date(`${today}${phone.toISOString().slice(10)}`);
 }
