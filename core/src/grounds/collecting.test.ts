@@ -9,7 +9,6 @@ import {
   collectingList,
   CUTTINGS,
   keepingOf,
-  likelyInWords,
   likelyThere,
   newTree,
   planWalk,
@@ -131,19 +130,6 @@ describe('how likely a part is there', () => {
     const none = likely('2026-09-25', [seen('2026-09-10', 'fruit', false)], [], 'fruit');
     expect(none.share).toBeLessThan(0.2);
     expect(likely('2026-09-25', [], [], 'fruit').share).toBeCloseTo(0.88, 1);
-  });
-
-  test('in words', () => {
-    expect(likelyInWords({ share: 0.7, by: 'calendar', ruledOut: false })).toBe('likely, 7 in 10');
-    expect(likelyInWords({ share: 0.72, by: 'seen', ruledOut: false })).toBe(
-      'likely, 7 in 10, by what was seen on it',
-    );
-    expect(likelyInWords({ share: 0.2, by: 'calendar', ruledOut: true })).toBe(
-      'was looked for and is not there',
-    );
-    expect(likelyInWords({ share: 0.5, by: 'unknown', ruledOut: false })).toMatch(/not known/);
-    expect(likelyInWords({ share: 0.99, by: 'seen', ruledOut: false })).toBe('there, by what was seen on it');
-    expect(likelyInWords({ share: 0.01, by: 'calendar', ruledOut: false })).toBe('not there');
   });
 });
 

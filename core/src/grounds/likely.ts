@@ -81,18 +81,6 @@ export function likelyThere({ part, calendar, deciduous, day, own, others }: Lik
   return { share, by: thisSeason.length > 0 ? 'seen' : told.length > 0 ? 'corrected' : 'calendar', ruledOut };
 }
 
-/** “likely, 7 in 10, by what was seen on it”; “there” and “not there” where it is all but certain. */
-export function likelyInWords({ share, by, ruledOut }: Likely): string {
-  const tenths = Math.round(10 * share);
-  if (ruledOut) return 'was looked for and is not there';
-  if (by === 'unknown') return 'not known: look before you rely on it';
-  const seen =
-    by === 'seen' ? ', by what was seen on it' : by === 'corrected' ? ', by what was seen here' : '';
-  if (tenths >= 10) return `there${seen}`;
-  if (tenths <= 0) return `not there${seen}`;
-  return `${tenths >= 5 ? 'likely' : 'unlikely'}, ${tenths} in 10${seen}`;
-}
-
 const DAY = 24 * 3600_000;
 const daysBetween = (from: string, to: string): number =>
   Math.round((Date.parse(to) - Date.parse(from)) / DAY);

@@ -10,7 +10,8 @@ import { dayOfYear, wrapDay } from '@hurrow/core/season';
 import type { Prospects, TermWishes } from '@hurrow/core/term';
 import { commonName } from '@hurrow/core/taxon';
 import { useLibrary } from '../app/data.ts';
-import { arcsOf, BOARD, heightOf, placesOf, setsIn } from './board.ts';
+import { useTurn } from '../app/useTurn.ts';
+import { arcsOf, BOARD, heightOf, lookalikesOf, placesOf, setsIn } from './board.ts';
 import type { Draft } from './gathered.ts';
 import type { TreeSetting } from '../workers/pictures.ts';
 import { useSmallPlate } from './smallPlate.ts';
@@ -27,7 +28,9 @@ interface Props {
   onKey(taxonId: string, key: string): void;
 }
 
-interface InColumns extends Props {
+interface InColumns extends Omit<Props, 'prospects'> {
+  /** Trees that are taken for the one looked at. */
+  alike: ReadonlySet<string>;
   /** The tree that was moved by a key: in another column it is another button, which takes the focus. */
   keyed: RefObject<string | undefined>;
 }
@@ -35,8 +38,10 @@ interface InColumns extends Props {
 /** The weeks as columns, each tree a plate drawn as it stands in its week, bows between lookalikes. */
 export const BoardColumns = memo(function BoardColumns(given: Props) {
   const keyed = useRef<string>(undefined);
-  const props: InColumns = { ...given, keyed };
-  const { course, sets, prospects, lookedAt } = props;
+  const { prospects, ...told } = given;
+  const { course, sets, lookedAt } = told;
+  const alike = useMemo(() => lookalikesOf(lookedAt, prospects), [lookedAt, prospects]);
+  const props: InColumns = { ...told, alike, keyed };
   const weeks = Array.from({ length: course.weeks }, (_, i) => i + 1);
   const unplaced = setsIn(sets, null);
   const arcs = useMemo(
@@ -74,9 +79,11 @@ export const BoardColumns = memo(function BoardColumns(given: Props) {
   );
 });
 
-function Column(props: InColumns & { week: number }) {
+const Column = memo(function Column(props: InColumns & { week: number }) {
   const { course, sets, week } = props;
   const { setNodeRef, isOver } = useDroppable({ id: week });
+  // Forty plates at once would hold up a slow processor.
+  const there = useTurn(useLibrary().library !== undefined);
   const first = wrapDay(dayOfYear(course.startsOn) + 7 * (week - 1));
   const closed = course.closedWeeks.includes(week);
   return (
@@ -108,14 +115,16 @@ function Column(props: InColumns & { week: number }) {
               set.title
             )}
           </h2>
-          {set.taxa.map((id) => (
-            <Plate key={id} {...props} taxonId={id} day={wrapDay(first + 3)} />
-          ))}
+          {there ? (
+            set.taxa.map((id) => <Plate key={id} {...props} taxonId={id} day={wrapDay(first + 3)} />)
+          ) : (
+            <div style={{ height: set.taxa.length * (BOARD.plate + BOARD.gap) }} />
+          )}
         </div>
       ))}
     </section>
   );
-}
+});
 
 function Plate(props: InColumns & { taxonId: string; day: number; small?: boolean }) {
   const { profileOf } = useLibrary();
@@ -132,7 +141,7 @@ function DrawnPlate({
   taxonId,
   day,
   profiled,
-  prospects,
+  alike,
   keyed,
 }: InColumns & { taxonId: string; day: number; profiled: ProfiledTaxon }) {
   const button = useRef<HTMLButtonElement>(null);
@@ -162,11 +171,6 @@ function DrawnPlate({
   };
   const name = commonName(profiled.taxon);
   const isPinned = pins.some((pin) => pin.taxonId === taxonId);
-  const alike = prospects?.lookalikes.some(
-    ({ a, b }) =>
-      (prospects.taxa[a] === taxonId && prospects.taxa[b] === lookedAt) ||
-      (prospects.taxa[b] === taxonId && prospects.taxa[a] === lookedAt),
-  );
   return (
     <button
       ref={(node) => {
@@ -179,7 +183,7 @@ function DrawnPlate({
       className={styles['plate']}
       style={place}
       data-looked={lookedAt === taxonId}
-      data-alike={alike}
+      data-alike={alike.has(taxonId)}
       data-dragging={isDragging}
       aria-roledescription={t`tree on the board`}
       aria-label={`${name}${isPinned ? t`, pinned` : ''}`}

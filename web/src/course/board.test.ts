@@ -1,6 +1,7 @@
 import {
   arcsOf,
   BOARD,
+  lookalikesOf,
   movedTo,
   placesOf,
   planOf,
@@ -58,4 +59,18 @@ test('an arc joins hard lookalikes, and the easier ones while they are looked at
   expect(arcsOf(places, prospects, undefined)).toMatchObject([{ a: 'grand', b: 'subalpine', across: false }]);
   expect(arcsOf(places, prospects, 'western')).toHaveLength(2);
   expect(arcsOf(places, prospects, 'western')[1]!.across).toBe(true);
+});
+
+test('the lookalikes of a tree are the others of its pairs; of none looked at there are none', () => {
+  const prospects = {
+    taxa: ['grand', 'subalpine', 'western'],
+    lookalikes: [
+      { a: 0, b: 1, error: 0.3 },
+      { a: 1, b: 2, error: 0.1 },
+    ],
+  } as never;
+  expect([...lookalikesOf('subalpine', prospects)].sort()).toEqual(['grand', 'western']);
+  expect([...lookalikesOf('western', prospects)]).toEqual(['subalpine']);
+  expect(lookalikesOf(undefined, prospects).size).toBe(0);
+  expect(lookalikesOf('western', undefined).size).toBe(0);
 });

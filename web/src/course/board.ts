@@ -157,6 +157,22 @@ export function arcsOf(
   });
 }
 
+const NONE: ReadonlySet<string> = new Set();
+
+/** The trees that beginners take for the one looked at. */
+export const lookalikesOf = (
+  lookedAt: string | undefined,
+  prospects: Pick<Prospects, 'taxa' | 'lookalikes'> | undefined,
+): ReadonlySet<string> =>
+  lookedAt === undefined || !prospects
+    ? NONE
+    : new Set(
+        prospects.lookalikes
+          .map(({ a, b }) => [prospects.taxa[a]!, prospects.taxa[b]!])
+          .filter((pair) => pair.includes(lookedAt))
+          .flatMap((pair) => pair.filter((each) => each !== lookedAt)),
+      );
+
 /** The height that a board needs for its fullest week. */
 export const heightOf = (sets: readonly Draft[], weeks: number): number =>
   Math.max(
