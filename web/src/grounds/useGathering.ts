@@ -28,7 +28,8 @@ export function useGathering(courseId: string, listId: string) {
   const list = useMemo(() => held && withItems(held, noted), [held, noted]);
   const whole = useMemo(() => ground.data && withNoted(ground.data, noted, who), [ground.data, noted, who]);
   const lines = useMemo(() => {
-    if (!list || !whole || !library) return undefined;
+    // Who cuts a piece is written on its label: nothing is cut before that is known.
+    if (!list || !whole || !library || !who) return undefined;
     const { trees, observations, features } = whole;
     const known = list.needs.filter(({ taxonId }) => every.some(({ taxon }) => taxon.id === taxonId));
     const found = collectingList({
@@ -42,7 +43,7 @@ export function useGathering(courseId: string, listId: string) {
       pestHosts: list.pestHosts,
     });
     return asAWalk(found, { list, trees, features, start: usualStart(whole) });
-  }, [list, whole, library, every]);
+  }, [list, whole, library, every, who]);
   const { save, saving, problem: refused } = useSaving();
   const change = (part: Partial<CollectingBody>, done?: () => void) => {
     if (!held) return;
