@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test';
+import { findChromium } from '../setup/install.mjs';
 
 export default defineConfig({
   testDir: './journeys',
@@ -15,7 +16,7 @@ export default defineConfig({
     actionTimeout: 180_000,
     viewport: { width: 1280, height: 800 },
     launchOptions: {
-      executablePath: process.env['CHROMIUM_PATH'] ?? '/usr/bin/chromium',
+      executablePath: findChromium(),
       args: ['--no-sandbox', '--disable-background-networking'],
     },
   },

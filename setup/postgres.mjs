@@ -31,7 +31,7 @@ export function findPostgres() {
 /** PostgreSQL for the tests: Debian's, installed when this user may; else a line that says what to install, and the end. */
 export const installPostgres = () =>
   installDebian(
-    'postgresql',
+    ['postgresql'],
     findPostgres,
     'The tests on a PostgreSQL server need PostgreSQL 15 or newer. Install it (on Debian: sudo apt-get install postgresql) or set POSTGRES_BIN to the folder of initdb, then run npm test again.',
   );

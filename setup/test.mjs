@@ -16,14 +16,13 @@ await runTogether([
   script('unit'),
 ]);
 endIfFailed([await fetched]);
-// Whoever is killed and started again waits more than it works.
-console.log('\n— server, and what it endures in short');
+// Whoever is killed and started again waits more than it works, and so does who asks a server in another process.
+console.log('\n— server, on each kind of store, and what it endures in short');
 await runTogether([
   script('serverTests'),
+  script('postgresTests'),
   [process.execPath, ['--import', 'tsx', 'bench/src/endure/main.ts', 'short']],
 ]);
-console.log('\n— server, on a PostgreSQL server');
-run('npm', ['run', '--silent', 'postgresTests']);
 process.env.CHROMIUM_PATH = findChromium();
 console.log('\n— journeys');
 run(...script('journeys'));

@@ -2,6 +2,7 @@ import { chromium } from '@playwright/test';
 import { newTree } from '@hurrow/core/grounds';
 import { demoFolder, startServer } from './start.ts';
 import { milliseconds, type Row } from './row.ts';
+import { findChromium } from '../../setup/install.mjs';
 
 const PORT = 46_830;
 const TREES = 1000;
@@ -11,7 +12,7 @@ export async function groundsPage(): Promise<Row[]> {
   const { folder, remove } = demoFolder();
   const { stop } = await startServer(folder, PORT);
   const browser = await chromium.launch({
-    executablePath: process.env['CHROMIUM_PATH'] ?? '/usr/bin/chromium',
+    executablePath: findChromium(),
     args: ['--no-sandbox', '--disable-background-networking'],
   });
   const home = `http://localhost:${PORT}`;

@@ -13,6 +13,7 @@ import { addLargeTaxa } from './largeTaxa.ts';
 import { startServer } from './start.ts';
 import { median, milliseconds, type Row } from './row.ts';
 import { syntheticLibrary } from './synthetic.ts';
+import { findChromium } from '../../setup/install.mjs';
 
 const PORT = 46_830;
 const OWNER = { email: 'bench@example.org', password: 'a long enough password' };
@@ -46,7 +47,7 @@ export async function largeLibrary(): Promise<Row[]> {
   await plant(folder);
   const { stop } = await startServer(folder, PORT);
   const browser = await chromium.launch({
-    executablePath: process.env['CHROMIUM_PATH'] ?? '/usr/bin/chromium',
+    executablePath: findChromium(),
     args: ['--no-sandbox', '--disable-background-networking'],
   });
   const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();

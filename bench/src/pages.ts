@@ -1,6 +1,7 @@
 import { chromium, type Browser, type Page } from '@playwright/test';
 import { demoFolder, startServer } from './start.ts';
 import type { Row } from './row.ts';
+import { findChromium } from '../../setup/install.mjs';
 
 const PORT = 46_820;
 
@@ -9,7 +10,7 @@ export async function pages(): Promise<Row[]> {
   const { folder, remove } = demoFolder();
   const { stop } = await startServer(folder, PORT);
   const browser = await chromium.launch({
-    executablePath: process.env['CHROMIUM_PATH'] ?? '/usr/bin/chromium',
+    executablePath: findChromium(),
     args: ['--no-sandbox', '--disable-background-networking'],
   });
   const weigh = async (as: 'instructor' | 'student', ready: (page: Page) => Promise<unknown>) => {

@@ -4,6 +4,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { findChromium } from '../../setup/install.mjs';
 
 const root = fileURLToPath(new URL('../../', import.meta.url));
 
@@ -56,7 +57,7 @@ export async function demoInBrowser(port: number) {
   const { folder, remove } = demoFolder();
   const { stop } = await startServer(folder, port);
   const browser = await chromium.launch({
-    executablePath: process.env['CHROMIUM_PATH'] ?? '/usr/bin/chromium',
+    executablePath: findChromium(),
     args: ['--no-sandbox', '--disable-background-networking'],
   });
   const end = async () => {

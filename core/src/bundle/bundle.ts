@@ -1,4 +1,4 @@
-import { Ajv2020, type ErrorObject } from 'ajv/dist/2020.js';
+import { Ajv2020, type ErrorObject, type ValidateFunction } from 'ajv/dist/2020.js';
 import type { Library } from '../library/index.ts';
 import { done, refused, type Outcome } from '../outcome/index.ts';
 import { isRangeCell, type Range } from '../range/index.ts';
@@ -30,7 +30,10 @@ export const writeBundle = (library: Library & { name: string }, ranges: Record<
   return `${JSON.stringify(bundle, null, 1)}\n`;
 };
 
-const validate = new Ajv2020({ allErrors: false, strict: true }).compile<Bundle>(BUNDLE_SCHEMA);
+let compiled: ValidateFunction<Bundle> | undefined;
+/** What holds a file against the schema; made with the first file, for it takes a third of a second. */
+const validator = () =>
+  (compiled ??= new Ajv2020({ allErrors: false, strict: true }).compile<Bundle>(BUNDLE_SCHEMA));
 
 /** Reads a bundle. What does not follow the schema is refused with the place in the file. */
 export function readBundle(text: string): Outcome<Bundle> {
@@ -40,6 +43,7 @@ export function readBundle(text: string): Outcome<Bundle> {
   } catch {
     return refused('The file is no JSON. A library bundle is exported under Species, Exchange.');
   }
+  const validate = validator();
   if (!validate(parsed)) return refused(whatIsWrong(validate.errors?.[0]));
   const strange = Object.values(parsed.ranges).flatMap(({ cells }) =>
     Object.keys(cells).filter((cell) => !isRangeCell(cell)),
