@@ -1,4 +1,4 @@
-import { endIfFailed, findChromium, installPackages, run, runBeside, runTogether } from './install.mjs';
+import { endIfFailed, findChromium, installPackages, runBeside, runTogether } from './install.mjs';
 
 // What later steps need comes over the network while the first goes on.
 const fetched = runBeside(process.execPath, ['setup/programs.mjs']);
@@ -16,13 +16,11 @@ await runTogether([
   script('unit'),
 ]);
 endIfFailed([await fetched]);
-// Whoever is killed and started again waits more than it works, and so does who asks a server in another process.
-console.log('\n— server, on each kind of store, and what it endures in short');
-await runTogether([
-  script('serverTests'),
-  script('postgresTests'),
-  [process.execPath, ['--import', 'tsx', 'bench/src/endure/main.ts', 'short']],
-]);
+// Whoever is killed and started again waits more than it works: nobody waits for this.
+const endured = runBeside(process.execPath, ['--import', 'tsx', 'bench/src/endure/main.ts', 'short']);
+console.log('\n— server, on each kind of store, and beside it what it endures in short');
+await runTogether([script('serverTests'), script('postgresTests')]);
 process.env.CHROMIUM_PATH = findChromium();
 console.log('\n— journeys');
-run(...script('journeys'));
+await runTogether([script('journeys')]);
+endIfFailed([await endured]);

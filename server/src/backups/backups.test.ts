@@ -5,6 +5,7 @@ import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { builtAfterSources } from '../../../setup/install.mjs';
 import { createApp } from '../app.ts';
 import { migrate, openFolder, type Db } from '../db/index.ts';
 import { jobsOn } from '../jobs/kinds.ts';
@@ -40,13 +41,17 @@ async function running(folder: string) {
   return { db, caller: () => new Caller(base), stop };
 }
 
+/** The command as it is built, which begins in a tenth of the time; from source where the build is older. */
+const CARE = builtAfterSources()
+  ? [fileURLToPath(new URL('../../dist/care.js', import.meta.url))]
+  : ['--import', 'tsx', fileURLToPath(new URL('./care.ts', import.meta.url))];
+
 /** What an instructor types. */
 function command(folder: string, ...words: string[]) {
-  const ran = spawnSync(
-    process.execPath,
-    ['--import', 'tsx', fileURLToPath(new URL('./care.ts', import.meta.url)), ...words],
-    { encoding: 'utf8', env: { ...process.env, HURROW_DATA: folder, HURROW_BACKUPS: '' } },
-  );
+  const ran = spawnSync(process.execPath, [...CARE, ...words], {
+    encoding: 'utf8',
+    env: { ...process.env, HURROW_DATA: folder, HURROW_BACKUPS: '' },
+  });
   return { code: ran.status, said: ran.stdout + ran.stderr };
 }
 
