@@ -6,9 +6,13 @@ let running = false;
 
 function work(): void {
   const start = performance.now();
-  while (waiting.length > 0 && performance.now() - start < SLICE) waiting.shift()!();
-  running = waiting.length > 0;
-  if (running) setTimeout(work);
+  try {
+    while (waiting.length > 0 && performance.now() - start < SLICE) waiting.shift()!();
+  } finally {
+    // A piece that fails holds up none of the others.
+    running = waiting.length > 0;
+    if (running) setTimeout(work);
+  }
 }
 
 /**
