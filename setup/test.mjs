@@ -1,4 +1,4 @@
-import { endIfFailed, findChromium, installPackages, runBeside, runTogether } from './install.mjs';
+import { endIfFailed, installPackages, runBeside, runTogether } from './install.mjs';
 
 // What later steps need comes over the network while the first goes on.
 const fetched = runBeside(process.execPath, ['setup/programs.mjs']);
@@ -20,7 +20,6 @@ endIfFailed([await fetched]);
 const endured = runBeside(process.execPath, ['--import', 'tsx', 'bench/src/endure/main.ts', 'short']);
 console.log('\n— server, on each kind of store, and beside it what it endures in short');
 await runTogether([script('serverTests'), script('postgresTests')]);
-process.env.CHROMIUM_PATH = findChromium();
 console.log('\n— journeys');
 await runTogether([script('journeys')]);
 endIfFailed([await endured]);
