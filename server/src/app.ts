@@ -180,6 +180,7 @@ function servePages(app: Express, folder: string): void {
     '/assets',
     packed(join(folder, 'assets'), {
       enableBrotli: true,
+      orderPreference: ['br'],
       serveStatic: { immutable: true, maxAge: '1y', fallthrough: false },
     }),
   );
