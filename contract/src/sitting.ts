@@ -30,6 +30,8 @@ export interface SatStation {
   wentBy: OfferedOrgan[];
   /** What this student, by lot, is told to look at first; null for the others. */
   prompt: string | null;
+  /** The id of that character. */
+  promptOf?: string;
   /** Names to choose from, each with the answer that choosing it gives; empty where a name is written. */
   choices: NameToChoose[];
   /** null where the name is asked. */
@@ -78,6 +80,8 @@ export interface SeenRow {
   said: string | null;
   right: string[];
   isRight: boolean;
+  /** What those words are said of, by its ids: the character, and states of it; missing in what was sent before. */
+  ids?: { character: string; said: string | null; right: string[] };
 }
 
 export interface ResultRow {

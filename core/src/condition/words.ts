@@ -1,5 +1,5 @@
 import { characterName, valueInWords, type Audience, type UnitSystem } from '../score/index.ts';
-import { stateOf, type Character, type Vocabulary } from '../vocabulary/index.ts';
+import { ENGLISH, listedBy, putIn, stateOf, type Character, type Vocabulary } from '../vocabulary/index.ts';
 import type { Condition } from './condition.ts';
 
 /** A condition in the words of the audience: "bud scales: two valvate or naked", "zigzag: no", "blade length: 6 cm or more". */
@@ -22,22 +22,31 @@ export function saidOf(
   units: UnitSystem,
 ): string {
   const { states, present = true, from, below } = condition;
+  const saying = character.saying ?? ENGLISH;
   if (character.anyOf) {
     const word = stateWord(character, states?.[0] ?? '', audience);
-    return present ? word : `not ${word}`;
+    return present ? word : putIn(saying.not, word);
   }
-  if (character.kind === 'flag' || character.kind === 'months') return present ? 'yes' : 'no';
-  if (states) return orList(states.map((state) => stateWord(character, state, audience)));
+  if (character.kind === 'flag' || character.kind === 'months') return present ? saying.yes : saying.no;
+  if (states)
+    return orList(
+      states.map((state) => stateWord(character, state, audience)),
+      saying.or,
+    );
   if (character.kind === 'count') {
     const [least, most] = [from ?? 0, below === undefined ? undefined : Math.ceil(below) - 1];
-    if (most === undefined) return `${Math.ceil(least)} or more`;
-    if (from === undefined || least <= 0) return most === 0 ? 'none' : `${most} or fewer`;
-    return least === most ? `${least}` : `${Math.ceil(least)} to ${most}`;
+    if (most === undefined) return putIn(saying.orMore, `${Math.ceil(least)}`);
+    if (from === undefined || least <= 0) return most === 0 ? saying.none : putIn(saying.orFewer, `${most}`);
+    return least === most
+      ? `${least}`
+      : putIn(saying.between, { from: `${Math.ceil(least)}`, to: `${most}` });
   }
   const size = (value: number) =>
     valueInWords({ kind: 'range', low: value, high: value }, character, audience, units);
-  if (below === undefined) return `${size(from ?? 0)} or more`;
-  return from === undefined ? `less than ${size(below)}` : `${size(from)} to ${size(below)}`;
+  if (below === undefined) return putIn(saying.orMore, size(from ?? 0));
+  return from === undefined
+    ? putIn(saying.lessThan, size(below))
+    : putIn(saying.between, { from: size(from), to: size(below) });
 }
 
 function stateWord(character: Character, id: string, audience: Audience): string {
@@ -46,8 +55,10 @@ function stateWord(character: Character, id: string, audience: Audience): string
 }
 
 /** "a, b or c". A word that holds a comma of its own loses it beside others: "ovoid blunt, ovoid pointed or globose". */
-function orList(words: readonly string[]): string {
-  if (words.length < 2) return words.join('');
-  const plain = words.map((word) => word.replaceAll(',', ''));
-  return `${plain.slice(0, -1).join(', ')} or ${plain[plain.length - 1]}`;
-}
+const orList = (words: readonly string[], or: string): string =>
+  words.length < 2
+    ? words.join('')
+    : listedBy(
+        words.map((word) => word.replaceAll(',', '')),
+        or,
+      );

@@ -5,8 +5,8 @@ import {
   type Audience,
   type UnitSystem,
 } from '../score/index.ts';
-import { listInWords, type View } from '../view/index.ts';
-import type { Character, Vocabulary } from '../vocabulary/index.ts';
+import type { View } from '../view/index.ts';
+import { ENGLISH, listedBy, putIn, type Character, type Vocabulary } from '../vocabulary/index.ts';
 import type { Contrast } from './contrast.ts';
 import { derivedShare } from './leaves.ts';
 import { scoresInView, type ProfiledTaxon, type ReadingOptions } from './profiled.ts';
@@ -34,7 +34,8 @@ export function shownInWords(
 ): string {
   if (character.derived) {
     const share = derivedShare(profiled, character.id, view, options);
-    return share === undefined ? '' : share <= NONE ? 'no' : share >= ALL ? 'yes' : 'some';
+    const { yes, no, some } = character.saying ?? ENGLISH;
+    return share === undefined ? '' : share <= NONE ? no : share >= ALL ? yes : some;
   }
   return scoresInView(
     profiled.scores.filter((score) => score.characterId === character.id),
@@ -42,7 +43,7 @@ export function shownInWords(
   )
     .map((score) => {
       const words = valueInWords(score.value, character, audience, units);
-      const qualifiers = qualifiersInWords(score.qualifiers);
+      const qualifiers = qualifiersInWords(score.qualifiers, character);
       return qualifiers ? `${words} (${qualifiers})` : words;
     })
     .join(' | ');
@@ -101,10 +102,12 @@ export function settlingInWords(
   { vocabulary, audience }: Pick<Wording, 'vocabulary' | 'audience'>,
 ): string | undefined {
   if (deciding.length === 0) return undefined;
-  const more = deciding
-    .filter((id) => !said.includes(id))
-    .map((id) => characterName(vocabulary.get(id)!, audience));
-  if (more.length > 0) return `Together with ${listInWords(more)} they settle it`;
+  const more = deciding.filter((id) => !said.includes(id)).map((id) => vocabulary.get(id)!);
+  if (more.length > 0) {
+    const { and, together } = more[0]!.saying ?? ENGLISH;
+    const names = more.map((character) => characterName(character, audience));
+    return putIn(together, listedBy(names, and));
+  }
   if (deciding.length === 1) return 'The first settles it alone';
   return deciding.length === 2 && said.length > 2
     ? 'The first two settle it together'

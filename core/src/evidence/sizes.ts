@@ -1,45 +1,24 @@
 import type { RangeValue, ScoreValue } from '../score/index.ts';
-import type { Character, CharacterId } from '../vocabulary/index.ts';
+import { ENGLISH, putIn, type Character, type CharacterId, type Size } from '../vocabulary/index.ts';
 
-/** How a size is set against another: “twice as long”, and by one word “longer”, “shorter”. */
-interface Compared {
-  as: string;
-  more: string;
-  less: string;
-}
-
-const LONG: Compared = { as: 'long', more: 'longer', less: 'shorter' };
-const WIDE: Compared = { as: 'wide', more: 'wider', less: 'narrower' };
-const THICK: Compared = { as: 'thick', more: 'thicker', less: 'thinner' };
-const TALL: Compared = { as: 'tall', more: 'taller', less: 'shorter' };
-const LARGE: Compared = { as: 'large', more: 'larger', less: 'smaller' };
-
-const WORDS: Readonly<Partial<Record<CharacterId, Compared>>> = {
-  'habit.height': TALL,
-  'habit.crownSpread': WIDE,
-  'habit.dbh': THICK,
-  'leaf.length': LONG,
-  'leaf.width': WIDE,
-  'leaf.petioleLength': LONG,
-  'needle.length': LONG,
-  'needle.width': WIDE,
-  'twig.thickness': THICK,
-  'twig.thornLength': LONG,
-  'bud.length': LONG,
-  'flower.size': LARGE,
-  'pollenCone.length': LONG,
-  'fruit.length': LONG,
-  'fruit.stalkLength': LONG,
+/** What a size is called when it is set against another: “twice as long”. */
+const SIZES: Readonly<Partial<Record<CharacterId, Size>>> = {
+  'habit.height': 'tall',
+  'habit.crownSpread': 'wide',
+  'habit.dbh': 'thick',
+  'leaf.length': 'long',
+  'leaf.width': 'wide',
+  'leaf.petioleLength': 'long',
+  'needle.length': 'long',
+  'needle.width': 'wide',
+  'twig.thickness': 'thick',
+  'twig.thornLength': 'long',
+  'bud.length': 'long',
+  'flower.size': 'large',
+  'pollenCone.length': 'long',
+  'fruit.length': 'long',
+  'fruit.stalkLength': 'long',
 };
-
-/** From this on a size is that many times another; below the first there is nothing to be seen. */
-const TIMES: [from: number, words: (size: Compared) => string][] = [
-  [3.6, ({ as }) => `several times as ${as}`],
-  [2.5, ({ as }) => `about three times as ${as}`],
-  [1.75, ({ as }) => `about twice as ${as}`],
-  [1.3, ({ as }) => `half as ${as} again`],
-  [1.12, ({ more }) => `a little ${more}`],
-];
 
 /**
  * How two sizes stand to each other, as people say it: of the larger how many times it is the other, of the smaller one word. Undefined where
@@ -53,15 +32,18 @@ const TIMES: [from: number, words: (size: Compared) => string][] = [
 export function comparedSizes(
   a: ScoreValue | undefined,
   b: ScoreValue | undefined,
-  { id }: Pick<Character, 'id'>,
+  { id, saying = ENGLISH }: Pick<Character, 'id' | 'saying'>,
 ): [string, string] | undefined {
-  const words = WORDS[id as CharacterId];
+  const size = SIZES[id as CharacterId];
   const [sizeA, sizeB] = [middleOf(a), middleOf(b)];
-  if (!words || !sizeA || !sizeB) return undefined;
+  if (!size || !sizeA || !sizeB) return undefined;
   const isMore = sizeA > sizeB;
   const ratio = isMore ? sizeA / sizeB : sizeB / sizeA;
-  const times = TIMES.find(([from]) => ratio >= from)?.[1](words);
-  if (times === undefined) return undefined;
+  const words = saying.sizes[size];
+  // From the first on a size is that many times another; below the last there is nothing to be seen.
+  const found = saying.times.find(([from]) => ratio >= from);
+  if (!found) return undefined;
+  const times = putIn(found[1], words);
   return isMore ? [times, words.less] : [words.less, times];
 }
 

@@ -2,8 +2,7 @@ import type { ProfiledTaxon } from '../evidence/index.ts';
 import { characterName, type Audience } from '../score/index.ts';
 import { DRAWN, drawPlate, sampleSpecimen } from '../specimen/index.ts';
 import { commonName } from '../taxon/index.ts';
-import { listInWords } from '../view/index.ts';
-import { SHOWN_BY, type Character, type Vocabulary } from '../vocabulary/index.ts';
+import { ENGLISH, listedBy, putIn, SHOWN_BY, type Character, type Vocabulary } from '../vocabulary/index.ts';
 import { lowerFirst, upperFirst } from '../words/index.ts';
 import { bothWords } from './glossary.ts';
 import {
@@ -14,7 +13,7 @@ import {
   type CharacterLesson,
   type StateOnList,
 } from './character.ts';
-import { howToLook } from './looking.ts';
+import { askOfCharacter, howToLook } from './looking.ts';
 import type { LessonStop } from './lesson.ts';
 import { TO_CALL } from './mini.ts';
 
@@ -98,6 +97,8 @@ export function characterCalls(
 
 const isDrawn = (characterId: string): boolean => DRAWN.some((id) => id === characterId);
 
+const sayingOf = ({ saying = ENGLISH }: Character) => saying;
+
 const words = (state: StateOnList, { audience }: CharacterSetting): string => bothWords(state, audience).word;
 
 const wordOf = (setting: CharacterSetting, { states }: CharacterLesson, id: string): string => {
@@ -111,16 +112,17 @@ export function statesStops(setting: CharacterSetting, lesson: CharacterLesson):
   const name = upperFirst(characterName(character, setting.audience));
   const sheets = Math.ceil(lesson.states.length / AT_ONCE);
   const each = Math.ceil(lesson.states.length / sheets);
-  const look = howToLook(character.id);
+  const look = howToLook(character);
+  const saying = sayingOf(character);
   return Array.from({ length: sheets }, (_, i) => {
     const states = lesson.states.slice(i * each, (i + 1) * each);
     return {
       key: `states/${character.id}/${i}`,
       kind: 'states' as const,
-      title: sheets > 1 ? `${name}, ${i + 1} of ${sheets}` : name,
+      title: sheets > 1 ? putIn(saying.ofSeveral, { name, at: String(i + 1), count: String(sheets) }) : name,
       words: states.map((state) => saidOfState(state, setting)).join(' '),
       ...(look ? { look } : {}),
-      ask: `What differs from left to right?`,
+      ask: saying.differs,
       taxa: states.map(({ example }) => example),
       characters: [character.id],
       // Drawn alike, what a drawing does not show would be a riddle: its states are told.
@@ -139,13 +141,14 @@ const saidOfState = (state: StateOnList, setting: CharacterSetting): string =>
 function exceptionsStop(setting: CharacterSetting, lesson: CharacterLesson): LessonStop[] {
   if (lesson.exceptions.length === 0) return [];
   const character = setting.vocabulary.get(lesson.characterId)!;
+  const saying = sayingOf(character);
   return [
     {
       key: `exceptions/${character.id}`,
       kind: 'exceptions',
-      title: `${upperFirst(characterName(character, setting.audience))}: not always`,
+      title: putIn(saying.notAlways, upperFirst(characterName(character, setting.audience))),
       words: `${upperFirst(exceptionsInWords(setting, lesson))}.`,
-      ask: 'Which trees of ours do not keep to one?',
+      ask: saying.notKept,
       taxa: [],
       characters: [character.id],
       shows: [],
@@ -159,8 +162,9 @@ export const exceptionsInWords = (setting: CharacterSetting, lesson: CharacterLe
   lesson.exceptions
     .map(({ taxonId, usual, sometimes }) => {
       const found = setting.list.find(({ taxon }) => taxon.id === taxonId);
-      const said = (ids: readonly string[]) => ids.map((id) => wordOf(setting, lesson, id)).join(' or ');
-      const also = sometimes.length > 0 ? `, sometimes ${said(sometimes)}` : '';
+      const { or, adverbs } = sayingOf(setting.vocabulary.get(lesson.characterId)!);
+      const said = (ids: readonly string[]) => ids.map((id) => wordOf(setting, lesson, id)).join(` ${or} `);
+      const also = sometimes.length > 0 ? `, ${adverbs.sometimes}${said(sometimes)}` : '';
       return `${found ? commonName(found.taxon) : taxonId}: ${said(usual)}${also}`;
     })
     .join('; ');
@@ -175,11 +179,16 @@ function callStop(
   const lesson = lessons.find((each) => each.characterId === characterId)!;
   const character = setting.vocabulary.get(characterId)!;
   const { taxon } = setting.list.find((each) => each.taxon.id === taxonId)!;
+  const saying = sayingOf(character);
+  const states = right.map((id) => wordOf(setting, lesson, id));
   return {
     key: `call/${at}`,
     kind: 'call',
-    title: `Call it: ${at + 1} of ${count}`,
-    words: `${upperFirst(listInWords(right.map((id) => wordOf(setting, lesson, id))))}, on ${commonName(taxon)}.`,
+    title: putIn(saying.callIt, { at: String(at + 1), count: String(count) }),
+    words: putIn(saying.onTree, {
+      states: upperFirst(listedBy(states, saying.and)),
+      tree: commonName(taxon),
+    }),
     ask: askOfCharacter(character, setting.audience),
     taxa: [taxonId],
     characters: [characterId],
@@ -189,7 +198,3 @@ function callStop(
     hidden: false,
   };
 }
-
-/** `What do you see: teeth?` */
-export const askOfCharacter = (character: Character, audience: Audience): string =>
-  `What do you see: ${characterName(character, audience)}?`;

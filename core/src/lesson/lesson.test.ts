@@ -1,4 +1,5 @@
-import { BUILT_IN } from '../vocabulary/index.ts';
+import { BUILT_IN, saidIn } from '../vocabulary/index.ts';
+import { GERMAN } from '../vocabulary/german/index.ts';
 import { profiled } from '../testing/taxa.ts';
 import {
   dayToDraw,
@@ -74,7 +75,9 @@ describe('phrases', () => {
         expect(character!.states.map((each) => each.id)).toContain(state);
     }
     for (const id of LOOKED_AT) expect(BUILT_IN.has(id)).toBe(true);
-    expect(howToLook('needle.scar')).toContain('flush, or on a peg?');
+    expect(howToLook(BUILT_IN.get('needle.scar')!)).toContain('flush, or on a peg?');
+    const german = saidIn(GERMAN, BUILT_IN);
+    for (const id of LOOKED_AT) expect(howToLook(german.get(id)!)).not.toBe(howToLook(BUILT_IN.get(id)!));
   });
   test('every character of a tree that a lesson may say has one', () => {
     const covered = new Set(PHRASE_KEYS.map((key) => key.split('=')[0]));

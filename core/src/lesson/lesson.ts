@@ -150,7 +150,7 @@ function contrastPoint(setting: LessonSetting, a: string, b: string, day: number
   if (said.length === 0) return undefined;
   const shows = [...new Set(said.map((id) => SHOWN_BY[vocabulary.get(id)!.organ]))];
   const [nameA, nameB] = [a, b].map((id) => nameOf(setting, id));
-  const look = howToLook(said[0]!);
+  const look = howToLook(vocabulary.get(said[0]!)!);
   return {
     key: `contrast/${a}/${b}`,
     kind: 'contrast',

@@ -1,3 +1,6 @@
+import { characterName, type Audience } from '../score/index.ts';
+import { ENGLISH, putIn, type Character } from '../vocabulary/index.ts';
+
 /** What to do to see a character well, as it is said to a class: by id. One a line. */
 const LOOKS = `
 twig.arrangement | Follow one twig: is there a bud across from each bud?
@@ -66,5 +69,15 @@ const looks = new Map(
 /** All characters that have a way of looking: each must be built in. */
 export const LOOKED_AT: readonly string[] = [...looks.keys()];
 
-/** How to look at a character: `howToLook('needle.scar')` is “Pull a needle off and look at the scar: flush, or on a peg?”. */
-export const howToLook = (characterId: string): string | undefined => looks.get(characterId);
+/**
+ * How to look at a character, in its language; undefined where nothing is to be done.
+ *
+ * @example
+ * howToLook(BUILT_IN.get('needle.scar')!); // 'Pull a needle off and look at the scar: flush, or on a peg?'
+ */
+export const howToLook = ({ id, saying }: Pick<Character, 'id' | 'saying'>): string | undefined =>
+  saying?.looks?.[id] ?? looks.get(id);
+
+/** `What do you see: teeth?`, in the language of the character. */
+export const askOfCharacter = (character: Character, audience: Audience): string =>
+  putIn((character.saying ?? ENGLISH).asked, characterName(character, audience));

@@ -14,7 +14,7 @@ import {
   type TeachingStart,
   type Vocabulary,
 } from '../vocabulary/index.ts';
-import { howToLook } from './looking.ts';
+import { askOfCharacter, howToLook } from './looking.ts';
 import { leadingStates, namesItsPart, saidOfCharacter, type Voice } from './saying.ts';
 import { OF_ORGANS, topicsInOrder, topicTitle, type Topic, type TopicOfOrgans } from './topics.ts';
 import { lowerFirst, upperFirst } from '../words/index.ts';
@@ -137,8 +137,8 @@ function ofOrgans(
   const whole = [words, here].filter(Boolean).join(' ');
   if (!whole) return undefined;
   const [first] = [...said].sort((x, y) => (told.get(y.id) ?? 0) - (told.get(x.id) ?? 0));
-  const look = first && howToLook(first.id);
   const named = first && setting.vocabulary.get(first.id)!;
+  const look = named && howToLook(named);
   return {
     words: whole,
     characters: [first, ...said]
@@ -165,8 +165,7 @@ function standingHere({ rangeOf, reading }: LessonSetting, taxonId: string): str
   return (status && HERE[status]) ?? '';
 }
 
-const askingOf = (character: Character, { audience }: Voice): string =>
-  `What do you see: ${audience === 'plain' ? character.plain : character.term}?`;
+const askingOf = (character: Character, { audience }: Voice): string => askOfCharacter(character, audience);
 
 interface Said {
   id: string;

@@ -1,9 +1,8 @@
 import { arcLabel } from '../season/index.ts';
-import { stateOf, type Character } from '../vocabulary/index.ts';
+import { ENGLISH, listedBy, putIn, stateOf, type Character, type Saying } from '../vocabulary/index.ts';
 import {
   FREQUENCIES,
   unitFactor,
-  type Frequency,
   type Qualifiers,
   type RangeValue,
   type ScoreValue,
@@ -13,7 +12,7 @@ import {
 export type Audience = 'technical' | 'plain';
 export type UnitSystem = 'metric' | 'imperial';
 
-/** A score in the words an instructor would say: "ovate, sometimes elliptic", "(4) 5–9 (10)", "2–4 cm". */
+/** A score in the words an instructor would say, in the language of its character: "ovate, sometimes elliptic", "(4) 5–9 (10)", "2–4 cm". */
 export function valueInWords(
   value: ScoreValue,
   character: Character,
@@ -22,7 +21,7 @@ export function valueInWords(
 ): string {
   switch (value.kind) {
     case 'flag':
-      return flagInWords(value.frequency);
+      return (character.saying ?? ENGLISH).flag[value.frequency];
     case 'months':
       return value.arcs.map((arc) => arcLabel(arc)).join(', ');
     case 'range':
@@ -34,6 +33,7 @@ export function valueInWords(
 
 /** The states with those of one frequency together, the most frequent first: "dry and moist forest, sometimes streamside or coast". */
 function statesInWords(value: StatesValue, character: Character, audience: Audience): string {
+  const { adverbs, and, or } = character.saying ?? ENGLISH;
   const word = (id: string) => {
     const state = stateOf(character, id);
     return state ? (audience === 'plain' ? state.plain : state.term) : id;
@@ -46,52 +46,44 @@ function statesInWords(value: StatesValue, character: Character, audience: Audie
     .map(({ frequency, words }, i) => {
       // What is usual stands first and needs no adverb, unless something is so always.
       const first = i === 0 && (frequency === 'always' || frequency === 'usually');
-      const joined = listed(words, character.anyOf && first ? 'and' : 'or');
-      return first ? joined : `${ADVERB[frequency]}${joined}`;
+      const joined = listedBy(words, character.anyOf && first ? and : or);
+      return first ? joined : `${adverbs[frequency]}${joined}`;
     })
     .join(', ');
-}
-
-/** "a, b or c". */
-const listed = (words: readonly string[], by: 'and' | 'or'): string =>
-  words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} ${by} ${words.at(-1)!}`;
-
-const ADVERB: Record<Frequency, string> = {
-  always: '',
-  usually: 'usually ',
-  sometimes: 'sometimes ',
-  rarely: 'seldom ',
-  never: 'never ',
-};
-
-function flagInWords(frequency: Frequency): string {
-  return { always: 'yes', usually: 'usually', sometimes: 'sometimes', rarely: 'seldom', never: 'no' }[
-    frequency
-  ];
 }
 
 function rangeInWords(range: RangeValue, character: Character, units: UnitSystem): string {
   const { show, unit } = scaleFor(range, character, units);
   // A degree sign stands close: “30–80°”.
   const tail = unit === '°' ? unit : unit ? ` ${unit}` : '';
-  const step = range.step === 2 ? ((range.low ?? 1) % 2 ? ', odd' : ', even') : '';
-  if (range.typical !== undefined && range.low === undefined) return `about ${show(range.typical)}${tail}`;
-  if (range.low === undefined && range.high !== undefined) return `to ${show(range.high)}${tail}`;
+  const saying = character.saying ?? ENGLISH;
+  const step = range.step === 2 ? ((range.low ?? 1) % 2 ? saying.odd : saying.even) : '';
+  if (range.typical !== undefined && range.low === undefined)
+    return putIn(saying.about, `${show(range.typical)}${tail}`);
+  if (range.low === undefined && range.high !== undefined)
+    return putIn(saying.to, `${show(range.high)}${tail}`);
   // What is measured has no “many”.
   if (range.open && range.high === undefined && range.low !== undefined && character.kind === 'measure')
-    return `over ${show(range.low)}${tail}`;
-  if (range.low === undefined) return range.max === undefined ? 'not given' : `to ${show(range.max)}${tail}`;
+    return putIn(saying.over, `${show(range.low)}${tail}`);
+  if (range.low === undefined)
+    return range.max === undefined ? saying.notGiven : putIn(saying.to, `${show(range.max)}${tail}`);
   const low = show(range.low);
-  const high = range.high === undefined ? (range.open ? 'many' : undefined) : show(range.high);
+  const high = range.high === undefined ? (range.open ? saying.many : undefined) : show(range.high);
   const core = high === undefined || high === low ? low : `${low}–${high}`;
   const min = range.min === undefined ? '' : `(${show(range.min)}) `;
   const max = range.max === undefined ? '' : ` (${show(range.max)})`;
-  const usual = range.typical === undefined ? '' : `, usually ${show(range.typical)}`;
+  const usual = range.typical === undefined ? '' : putIn(saying.usual, show(range.typical));
   return `${min}${core}${max}${tail}${step}${usual}`;
 }
 
-/** The unit to show and a formatter; imperial shows feet from 1 ft up and inches below. */
+/** The unit to show and a formatter, which writes the decimals as the character's language does; imperial shows feet from 1 ft up and inches below. */
 function scaleFor(range: RangeValue, character: Character, units: UnitSystem) {
+  const { point, units: unitWords } = character.saying ?? ENGLISH;
+  const { show, unit } = englishScale(range, character, units);
+  return { show: (n: number) => show(n).replace('.', point), unit: unitWords[unit] ?? unit };
+}
+
+function englishScale(range: RangeValue, character: Character, units: UnitSystem) {
   const length = character.unit === 'm' || character.unit === 'cm' || character.unit === 'mm';
   const size = range.high ?? range.low ?? range.typical ?? range.max ?? 0;
   if (length && units === 'imperial') {
@@ -105,12 +97,7 @@ function scaleFor(range: RangeValue, character: Character, units: UnitSystem) {
   if (character.unit === 'kg/m³' && units === 'imperial')
     return { show: (n: number) => neat(n / 16.0185), unit: 'lb/ft³' };
   const factor = unitFactor(character);
-  const unit =
-    character.unit === '1' || character.unit === 'pH'
-      ? ''
-      : character.unit === '1/cm'
-        ? 'per cm'
-        : (character.unit ?? '');
+  const unit = character.unit === '1' || character.unit === 'pH' ? '' : (character.unit ?? '');
   // As it was entered: 12.5 cm are not 13.
   return { show: (n: number) => String(Number((n / factor).toPrecision(3))), unit };
 }
@@ -125,15 +112,13 @@ function eighths(inches: number): string {
   return whole === 0 && glyph ? glyph : `${whole}${glyph}`;
 }
 
-const QUALIFIER_WORDS: Record<string, Record<string, string>> = {
-  partAge: { current: "this year's", last: "last year's", older: 'older' },
-  shoot: { coneBearing: 'cone-bearing', long: 'long shoots', spur: 'spur shoots', sprout: 'sprouts' },
-};
-
-/** "young", "sun, male". */
-export const qualifiersInWords = (qualifiers: Qualifiers): string =>
-  Object.entries(qualifiers)
-    .map(([name, value]) => QUALIFIER_WORDS[name]?.[value] ?? value)
+/** "young", "sun, male", in the language of the character that they are said of. */
+export const qualifiersInWords = (
+  qualifiers: Qualifiers,
+  { saying = ENGLISH }: { saying?: Saying } = {},
+): string =>
+  Object.values(qualifiers)
+    .map((value) => saying.qualifiers[value] ?? value)
     .join(', ');
 
 /** The term or the plain words of a character, by audience. */

@@ -15,7 +15,8 @@ export interface Glyph {
   shapes: Shape[];
   /** What must be on the tree for it to be seen. */
   part: Part;
-  label: string;
+  /** The state that it shows, in plain words; missing where none is known. */
+  state?: string;
 }
 
 const BOX = 24;
@@ -47,7 +48,7 @@ export function characterStrip(profiled: ProfiledTaxon, vocabulary: Vocabulary):
     const state = vocabulary
       .get(id)
       ?.states.find((entry) => [reader.state(id, ''), ...reader.states(id)].includes(entry.id));
-    return { organ, shapes: fit(shapes), part, label: state ? `${organ}: ${state.plain}` : organ };
+    return { organ, shapes: fit(shapes), part, ...(state ? { state: state.plain } : {}) };
   };
   const strip: Glyph[] = [];
   if (reader.known('foliage.kind'))

@@ -1,7 +1,14 @@
 import { unitFactor, valueInWords, type Audience, type UnitSystem } from '../score/index.ts';
-import { listInWords } from '../view/index.ts';
-import { stateOf, type ShownOrgan, type Vocabulary } from '../vocabulary/index.ts';
-import { SHOWN_BY } from '../vocabulary/index.ts';
+import { listInWords, type Saying } from '../view/index.ts';
+import {
+  ENGLISH,
+  listedBy,
+  putIn,
+  SHOWN_BY,
+  stateOf,
+  type ShownOrgan,
+  type Vocabulary,
+} from '../vocabulary/index.ts';
 import { drawParts } from './draw.ts';
 import { PART_TITLES } from './plate/plate.ts';
 import type { Trait, Traits } from './traits.ts';
@@ -18,6 +25,7 @@ export function traitsInWords(
   units: UnitSystem = 'metric',
   hidden: readonly string[] = [],
 ): string {
+  const { saying = ENGLISH } = vocabulary.values().next().value ?? {};
   const phrases = [...vocabulary.values()].flatMap((character) => {
     const trait = hidden.includes(character.id) ? undefined : traits.values[character.id];
     if (trait === undefined || !organs.includes(SHOWN_BY[character.organ])) return [];
@@ -34,20 +42,29 @@ export function traitsInWords(
         return valueInWords({ kind: 'range', low: rounded, high: rounded }, character, audience, units);
       }
       const ids = Array.isArray(value) ? value : [value];
-      return listInWords(
+      return listedBy(
         ids
           .map((id) => stateOf(character, id))
           .map((state) => (audience === 'plain' ? state?.plain : state?.term) ?? ''),
+        saying.and,
       );
     }
   });
-  return phrases.length ? `${phrases.join('; ')}.` : 'Nothing of this specimen is described.';
+  return phrases.length ? `${phrases.join('; ')}.` : saying.undescribed;
 }
 
 /**
  * What parts a drawing shows, without a word on what they are like: a text for a quiz, which must not give the answer away.
+ *
+ * @param saying another language than English: each fixed word and sentence goes through `say`
+ * @example
+ * partsInWords(traits, ['bark']); // 'The specimen at this station: a piece of bark, each with a scale bar.'
  */
-export function partsInWords(traits: Traits, organs: readonly ShownOrgan[]): string {
+export function partsInWords(
+  traits: Traits,
+  organs: readonly ShownOrgan[],
+  { say, list }: Saying = { say: (word) => word, list: listInWords },
+): string {
   const parts = drawParts(traits, organs).map(({ part }) =>
     part === 'shoot' && !organs.includes('twig') && !organs.includes('bud')
       ? 'a leaf from both sides'
@@ -56,6 +73,6 @@ export function partsInWords(traits: Traits, organs: readonly ShownOrgan[]): str
         : PART_TITLES[part],
   );
   return parts.length
-    ? `The specimen at this station: ${listInWords(parts)}, each with a scale bar.`
-    : 'Nothing of this specimen is drawn.';
+    ? putIn(say('The specimen at this station: #, each with a scale bar.'), list(parts.map(say)))
+    : say('Nothing of this specimen is drawn.');
 }

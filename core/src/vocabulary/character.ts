@@ -3,6 +3,8 @@
  * which the built-in vocabulary is written; the vocabulary itself is data, one file an organ.
  */
 
+import type { Saying } from './saying.ts';
+
 export type Organ =
   | 'habit'
   | 'bark'
@@ -118,6 +120,8 @@ export interface Character {
   raisedWithin?: readonly string[];
   /** Worked out by Hurrow (from the calendar), never scored by hand. */
   derived?: boolean;
+  /** What is said between its words; in English if not given (`saidIn`). */
+  saying?: Saying;
 }
 
 type Reading = 'plain' | 'ordinary' | 'subjective';

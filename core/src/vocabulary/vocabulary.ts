@@ -1,4 +1,4 @@
-import type { Character, Organ } from './character.ts';
+import type { Character, Organ, State } from './character.ts';
 import { BARK } from './bark.ts';
 import { BUD } from './bud.ts';
 import { FLOWER, POLLEN_CONE } from './flower.ts';
@@ -6,6 +6,7 @@ import { ACORN_CHARACTERS, CONE, FRUIT } from './fruit.ts';
 import { HABIT } from './habit.ts';
 import { FOLIAGE, LEAF } from './leaf.ts';
 import { NEEDLE } from './needle.ts';
+import { ENGLISH, type Saying } from './saying.ts';
 import { SITE } from './site.ts';
 import { withStanding } from './standing.ts';
 import { TWIG } from './twig.ts';
@@ -78,12 +79,12 @@ export function organsInOrder(start: TeachingStart): readonly { organ: Organ; ti
 }
 
 /** The state of a character by id; flags have the two states `yes` and `no`. */
-export function stateOf(character: Character, id: string) {
-  if (character.kind === 'flag') return FLAG_STATES.find((state) => state.id === id);
-  return character.states.find((state) => state.id === id);
+export function stateOf(character: Character, id: string): State | undefined {
+  const states = character.kind === 'flag' ? flagStates(character.saying ?? ENGLISH) : character.states;
+  return states.find((state) => state.id === id);
 }
 
-const FLAG_STATES = [
-  { id: 'yes', term: 'yes', plain: 'yes', definition: 'The feature is there.' },
-  { id: 'no', term: 'no', plain: 'no', definition: 'The feature is not there.' },
+const flagStates = ({ yes, no, flagDefined }: Saying): State[] => [
+  { id: 'yes', term: yes, plain: yes, definition: flagDefined.yes },
+  { id: 'no', term: no, plain: no, definition: flagDefined.no },
 ];

@@ -84,6 +84,7 @@ async function quizInWords(
         asks: await questionsInWords(db, station, audience),
         wentBy: await checklistInWords(db, station, audience),
         prompt: await promptInWords(db, station, audience),
+        ...(station.frozen?.prompt ? { promptOf: station.frozen.prompt } : {}),
         choices: station.frozen
           ? namesToChoose(station.frozen.choices ?? [], station.frozen.list, station.frozen.marking.policy)
           : [],

@@ -120,6 +120,7 @@ async function seenRows(
       said: said && word(said),
       right: right.map(word),
       isRight: said !== null && right.includes(said),
+      ids: { character: characterId, said, right },
     };
   });
 }

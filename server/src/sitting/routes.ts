@@ -41,10 +41,13 @@ export const sittingRoutes = [
     for (const quiz of quizzes.filter(sat)) {
       const shown = await sameForAll(db, quiz, course.audience, course.marking.policy);
       const moved = await remember(db, `moved ${quiz.id}`, () => movedOf(db, quiz.id));
-      const stations = shown.stations.map((row) => ({
+      const stations = shown.stations.map(({ prompt, promptOf, ...row }) => ({
         ...row,
         stands: moved.get(row.id) ?? '',
-        prompt: isPrompted(row.id, who!.studentId!) ? row.prompt : null,
+        // The others of a station are not to know.
+        ...(isPrompted(row.id, who!.studentId!) && promptOf !== undefined
+          ? { prompt, promptOf }
+          : { prompt: null }),
         answer: answers.get(row.id) ?? null,
       }));
       open.push({ ...shown, stations, bell: await bellFor(db, quiz, stations.length, who!.studentId!) });

@@ -69,7 +69,7 @@ export function DrawingSvg({
             textAnchor="middle"
             fill={color('ink2')}
           >
-            {inset.title} ×{inset.magnification}
+            {inTongue(inset.title)} ×{inset.magnification}
           </text>
         </g>
       ))}
@@ -228,7 +228,9 @@ const GLYPH_FILL: Partial<Record<Shape['role'], string>> = {
 };
 
 function GlyphSvg({ glyph, present }: { glyph: Glyph; present: boolean }) {
-  const hint = `${glyph.label}${present ? '' : t`, not on this date`}`;
+  const organ = inTongue(glyph.organ);
+  const shows = glyph.state === undefined ? organ : `${organ}: ${glyph.state}`;
+  const hint = `${shows}${present ? '' : t`, not on this date`}`;
   return (
     <svg
       width={22}

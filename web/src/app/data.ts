@@ -7,6 +7,7 @@ import type { ProfiledTaxon } from '@hurrow/core/evidence';
 import { namedIn, readLibrary, vocabularyOfLibrary, type Library } from '@hurrow/core/library';
 import { hopkinsDelay, shiftCalendar, type Calendar } from '@hurrow/core/season';
 import { BUILT_IN, type Vocabulary } from '@hurrow/core/vocabulary';
+import { spokenVocabulary } from '../language/vocabulary.ts';
 import { call } from './api.ts';
 
 /**
@@ -79,13 +80,17 @@ function useLibraryIn(namesIn: string | null, revision?: number) {
   const profiles = useMemo(() => every.filter(({ taxon }) => !taxon.retired), [every]);
   // The same function as long as it is the same library: lists of a thousand are worked out by it.
   const profileOf = useCallback((id: string): ProfiledTaxon | undefined => read?.profileOf(id), [read]);
-  return { query, library, vocabulary: read?.vocabulary ?? BUILT_IN, every, profiles, profileOf };
+  const vocabulary = spokenVocabulary(read?.vocabulary ?? BUILT_IN);
+  return { query, library, vocabulary, every, profiles, profileOf };
 }
 
 const NONE: readonly ProfiledTaxon[] = [];
 
-/** The characters of the library: the built-in ones with its own words, states and additions. */
-export function useVocabulary(): Vocabulary {
+/** The characters of the library in the language of the page: the built-in ones with its own words, states and additions. */
+export const useVocabulary = (): Vocabulary => spokenVocabulary(useVocabularyAsWritten());
+
+/** The characters of the library as they are written: what is edited, and what tables are read by. */
+export function useVocabularyAsWritten(): Vocabulary {
   const library = useQuery(libraryQuery()).data;
   return library ? vocabularyOfLibrary(library) : BUILT_IN;
 }

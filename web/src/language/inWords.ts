@@ -7,8 +7,10 @@ import {
   type Arc,
 } from '@hurrow/core/season';
 import { listInWords as englishList, viewInWords as englishView, type Looked } from '@hurrow/core/view';
+import { qualifiersInWords as saidQualifiers, type Qualifiers } from '@hurrow/core/score';
 import { i18n } from './i18n.ts';
 import { inTongue } from './inTongue.ts';
+import { sayingSpoken } from './vocabulary.ts';
 
 const isEnglish = (): boolean => i18n.locale === 'en';
 
@@ -16,9 +18,12 @@ const isEnglish = (): boolean => i18n.locale === 'en';
 export const writtenAs = (english: 'en-US' | 'en-GB'): string => (isEnglish() ? english : i18n.locale);
 
 const dated = (format: Intl.DateTimeFormatOptions, day: number): string =>
-  new Intl.DateTimeFormat(i18n.locale, { ...format, timeZone: 'UTC' }).format(Date.UTC(2023, 0, day));
+  new Intl.DateTimeFormat(i18n.locale, { ...format, timeZone: 'UTC' })
+    .format(Date.UTC(2023, 0, day))
+    // A month cut short has no full stop of its own: sentences end with it.
+    .replace(/\.$/, '');
 
-/** A day of the year, 1–365: “15 Oct” for 288. */
+/** A day of the year, 1–365: “15 Oct” for 288, in German “15. Okt”. */
 export const dayLabel = (day: number): string =>
   isEnglish() ? englishDay(day) : dated({ day: 'numeric', month: 'short' }, day);
 
@@ -49,6 +54,10 @@ export const listInWords = (words: readonly string[], joined: 'and' | 'or' = 'an
 /** What is seen, from how near, and by what aids. */
 export const viewInWords = (view: Looked): string => englishView(view, { say: inTongue, list: listInWords });
 
+/** What a score holds for: “young”, “sun, male”. */
+export const qualifiersInWords = (qualifiers: Qualifiers): string =>
+  saidQualifiers(qualifiers, sayingSpoken());
+
 /** A title as it stands within a sentence: English writes it small there, German as it is. */
 export const withinSentence = (title: string): string => (isEnglish() ? title.toLowerCase() : title);
 
@@ -65,6 +74,18 @@ export const decimal = (value: number, places: number): string =>
         minimumFractionDigits: places,
         maximumFractionDigits: places,
       }).format(value);
+
+/**
+ * A number with so many places at most, without needless zeros.
+ *
+ * @example
+ * shortly(1.5, 2); // '1.5', in German '1,5'
+ */
+export const shortly = (value: number, places: number): string =>
+  new Intl.NumberFormat(isEnglish() ? 'en-US' : i18n.locale, {
+    maximumFractionDigits: places,
+    useGrouping: false,
+  }).format(value);
 
 /** How many answers to “What did you go by?” there are, and where they were given. */
 export function reportsInWords({ all, practice, sorting }: ConfusionReport['reports']): string {

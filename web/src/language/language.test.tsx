@@ -78,7 +78,7 @@ it('writes days, lists and views as the language does', () => {
   expect(withinSentence('Pairs')).toBe('pairs');
   expect(decimal(1.04, 1)).toBe('1.0');
   speakGerman();
-  expect(dayLabel(288)).toBe('15. Okt.');
+  expect(dayLabel(288)).toBe('15. Okt');
   expect(listInWords(['Esche', 'Ulme', 'Eiche'], 'or')).toBe('Esche, Ulme oder Eiche');
   expect(writtenAs('en-GB')).toBe('de');
   expect(withinSentence('Paare')).toBe('Paare');

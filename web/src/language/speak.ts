@@ -1,5 +1,6 @@
 import { i18n } from './i18n.ts';
 import { languageOf, type Language } from './languages.ts';
+import { speakOfCharacters } from './vocabulary.ts';
 
 const CHOSEN = 'hurrow language';
 
@@ -15,6 +16,8 @@ const READ: Record<Exclude<Language, 'en'>, Record<Part, () => Promise<{ default
     server: () => import('./de.po?part=server'),
   },
 };
+
+const CHARACTERS = { de: () => import('./characters.de.ts') };
 
 /** The language in which this device is spoken to: the one chosen here, or the first that its browser asks for and Hurrow speaks. */
 export function spoken(): Language {
@@ -58,5 +61,18 @@ export async function speakAlso(part: Part): Promise<void> {
   }
 }
 
+/** Speaks of trees in the language of this device. */
+async function speakOfTrees(): Promise<void> {
+  const language = spoken();
+  if (language === 'en') return;
+  try {
+    speakOfCharacters(await CHARACTERS[language]());
+  } catch {
+    // Without a signal, and never loaded on this device: English is there.
+  }
+}
+
 /** Speaks the language of this device; to be waited for before a page is loaded. */
-export const speak = (): Promise<void> => speakAlso('student');
+export async function speak(): Promise<void> {
+  await Promise.all([speakAlso('student'), speakOfTrees()]);
+}

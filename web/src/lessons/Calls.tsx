@@ -56,7 +56,7 @@ export function Calls({ course, lessons, list, vocabulary, round, onRound }: Pro
   const lesson = lessons.find(({ characterId }) => characterId === asked.characterId)!;
   const character = vocabulary.get(asked.characterId)!;
   const { taxon } = list.find((each) => each.taxon.id === asked.taxonId)!;
-  const look = howToLook(character.id);
+  const look = howToLook(character);
   const said = calling.said[calling.at];
   const word = (id: string) =>
     bothWords(

@@ -110,7 +110,7 @@ interface OneProps {
 function OneCharacter({ course, lesson, list, vocabulary, alone }: OneProps) {
   const { audience } = course;
   const character = vocabulary.get(lesson.characterId)!;
-  const look = howToLook(character.id);
+  const look = howToLook(character);
   const nameOf = (id: string) => commonName(list.find(({ taxon }) => taxon.id === id)!.taxon);
   const setting = { list, vocabulary, audience };
   return (

@@ -3,7 +3,7 @@ import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { ORGANS } from '@hurrow/core/vocabulary';
-import { useVocabulary } from '../app/data.ts';
+import { useVocabularyAsWritten } from '../app/data.ts';
 import styles from './characterList.module.css';
 import libraryStyles from './library.module.css';
 import ui from '../app/parts.module.css';
@@ -20,7 +20,7 @@ const KINDS = {
 
 /** Every character with its id, states and unit: what may head a column of a table and stand in its cells. */
 export default function CharacterList({ courseId }: { courseId: string }) {
-  const vocabulary = useVocabulary();
+  const vocabulary = useVocabularyAsWritten();
   const [text, setText] = useState('');
   const wanted = text.trim().toLowerCase();
   return (

@@ -3,7 +3,7 @@ import { Trans } from '@lingui/react/macro';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { BUILT_IN, ORGANS, type Character } from '@hurrow/core/vocabulary';
-import { useLibrary } from '../app/data.ts';
+import { useLibrary, useVocabularyAsWritten } from '../app/data.ts';
 import styles from './library.module.css';
 import { CharacterForm } from './CharacterForm.tsx';
 import { blank } from './characterDraft.ts';
@@ -11,7 +11,8 @@ import { inTongue } from '../language/inTongue.ts';
 
 /** All characters of the library by organ, and one of them with its words, states and misread rates. */
 export default function Characters() {
-  const { library, vocabulary } = useLibrary();
+  const { library } = useLibrary();
+  const vocabulary = useVocabularyAsWritten();
   const [open, setOpen] = useState('leaf.shape');
   const [fresh, setFresh] = useState<Character>();
   if (!library) return null;

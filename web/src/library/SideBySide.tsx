@@ -8,14 +8,7 @@ import { useVirtualizer } from '@tanstack/react-virtual';
 import { useRef, useState } from 'react';
 import { Link } from 'react-router';
 import type { ProfiledTaxon } from '@hurrow/core/evidence';
-import {
-  asTyped,
-  parseScore,
-  qualifiersInWords,
-  slipsOf,
-  valueInWords,
-  type UnitSystem,
-} from '@hurrow/core/score';
+import { asTyped, parseScore, slipsOf, valueInWords, type UnitSystem } from '@hurrow/core/score';
 import { commonName } from '@hurrow/core/taxon';
 import type { Character } from '@hurrow/core/vocabulary';
 import { organTitle } from '@hurrow/core/vocabulary';
@@ -26,6 +19,7 @@ import { useColumn } from './useColumn.ts';
 import styles from './library.module.css';
 import { LinkButton, Notice, Problem } from '../app/parts.tsx';
 import { inTongue } from '../language/inTongue.ts';
+import { qualifiersInWords } from '../language/inWords.ts';
 
 const BEGINNING = ['leaf.shape', 'needle.bands', 'twig.arrangement', 'bud.scales', 'bark.surface'];
 

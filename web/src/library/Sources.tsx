@@ -7,7 +7,7 @@ import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { gapsOf, type Gap } from '@hurrow/core/evidence';
 import { disagreementsOf, SOURCE_DETAILS, type Disagreement, type Source } from '@hurrow/core/library';
-import { characterName, qualifiersInWords, valueInWords, type Reconciliation } from '@hurrow/core/score';
+import { characterName, valueInWords, type Reconciliation } from '@hurrow/core/score';
 import { commonName } from '@hurrow/core/taxon';
 import { MEDIUM_VIEWS } from '@hurrow/core/view';
 import { call } from '../app/api.ts';
@@ -21,7 +21,7 @@ import { useSaved } from './useSaved.tsx';
 import styles from './library.module.css';
 import { LinkButton, Problem } from '../app/parts.tsx';
 import { useSaving } from '../app/useSaving.ts';
-import { dayLabel } from '../language/inWords.ts';
+import { dayLabel, qualifiersInWords } from '../language/inWords.ts';
 
 type WrittenSource = Omit<Source, 'id'> & { id?: string };
 

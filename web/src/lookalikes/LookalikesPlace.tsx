@@ -71,7 +71,7 @@ export default function LookalikesPlace({ courseId }: { courseId: string }) {
           { to: `${base}?${search.toString()}`, title: t`Contrast`, end: true },
           { to: `${base}/map`, title: t`Pair map` },
           { to: `${base}/marks`, title: t`Marks` },
-          { to: `${base}/keys`, title: t`Keys` },
+          { to: `${base}/keys`, title: t({ message: 'Keys', context: 'of trees' }) },
           { to: `${base}/rules`, title: t`Rules of thumb` },
           { to: `${base}/identify`, title: t`Name a specimen` },
         ]}

@@ -1,6 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { angleAt, lengthOf, scaleOf, type Annotation, type Pixel } from '@hurrow/core/measurement';
 import type { Character } from '@hurrow/core/vocabulary';
+import { decimal } from '../language/inWords.ts';
 
 /** What is done with the points that are set on a photo. */
 export type Tool = 'scale' | 'length' | 'angle' | 'count' | Annotation['shape'];
@@ -56,7 +57,7 @@ export interface Outcome {
 
 /** `scaleSaid(0.0001, 'Scale set')` is “Scale set: 100.0 pixels a centimeter.” */
 export const scaleSaid = (scale: number, begins: string): string =>
-  t`${begins}: ${(0.01 / scale).toFixed(1)} pixels a centimeter.`;
+  t`${begins}: ${decimal(0.01 / scale, 1)} pixels a centimeter.`;
 
 /** What the points of a tool come to on a photo. */
 export function outcomeOf(
@@ -85,13 +86,13 @@ export function outcomeOf(
     case 'angle': {
       const angle = angleAt(line[0]!, line[1]!, line[2]!);
       if (angle === undefined) return { said: t`The arms of an angle need three different points.` };
-      return measured(angle, `${angle.toFixed(1)}°.`, character?.unit === '°');
+      return measured(angle, `${decimal(angle, 1)}°.`, character?.unit === '°');
     }
     case 'length': {
       if (!scale) return { said: t`Set the scale first: a length in pixels says nothing.` };
       const metres = lengthOf(line, scale);
       const fits = ['m', 'cm', 'mm'].includes(character?.unit ?? '');
-      return measured(metres, t`${(metres * 100).toFixed(2)} cm.`, fits);
+      return measured(metres, t`${decimal(metres * 100, 2)} cm.`, fits);
     }
     default:
       return {

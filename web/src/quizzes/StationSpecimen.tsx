@@ -12,6 +12,8 @@ import { DrawingSvg } from '../app/Drawings.tsx';
 import { LinkButton } from '../app/parts.tsx';
 import type { Planned } from './planned.ts';
 import styles from './quizzes.module.css';
+import { inTongue } from '../language/inTongue.ts';
+import { listInWords } from '../language/inWords.ts';
 
 /** The very individual that students will see at a station of a plan, and the way to another one. */
 export function StationSpecimen({
@@ -75,7 +77,7 @@ export function StationSpecimen({
     <>
       <DrawingSvg
         drawing={drawn.plate}
-        label={t`What students see: ${partsInWords(drawn.traits, station.view.organs)}`}
+        label={t`What students see: ${partsInWords(drawn.traits, station.view.organs, { say: inTongue, list: listInWords })}`}
       />
       <p className="quiet">
         <Trans>This very individual is what students see.</Trans>{' '}

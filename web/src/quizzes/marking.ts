@@ -4,6 +4,7 @@ import { answerText, type Answer, type AnswerPart } from '@hurrow/core/names';
 import { seedOf } from '@hurrow/core/random';
 import { saidTo, type FrozenQuestion } from '@hurrow/core/station';
 import { PART_WORDS } from '../language/remarkSaid.ts';
+import { shortly } from '../language/inWords.ts';
 
 /** Equal answers to one tree. */
 export interface AnswerGroup {
@@ -218,4 +219,4 @@ export const writtenInFull = ({ written, text, mark }: MarkedAnswer): string =>
     : [answerText(written), written.family].filter(Boolean).join(', ')) || 'blank';
 
 /** Points without needless zeros: 1.5, 2. */
-export const pointsInWords = (points: number): string => String(Number(points.toFixed(2)));
+export const pointsInWords = (points: number): string => shortly(points, 2);

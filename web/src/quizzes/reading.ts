@@ -1,6 +1,7 @@
 import { t } from '@lingui/core/macro';
 import type { NamedTaxon, Resolution } from '@hurrow/core/names';
 import { commonName, scientificName } from '@hurrow/core/taxon';
+import { shortly } from '../language/inWords.ts';
 
 /** “a, b or c”. */
 const anyOf = (names: readonly string[]): string =>
@@ -34,7 +35,7 @@ export function howItReads(resolution: Resolution, list: readonly NamedTaxon[]):
       : t`Read as the genus ${resolution.genus ?? ''}; more than one of it is on the list, or none that fits.`;
   if (!taxon) return t`It names no tree of the list.`;
   if (how === 'misspelled')
-    return t`Read as ${matched ?? scientificName(taxon)}, ${Number(distance.toFixed(1))} letters off.${besides}`;
+    return t`Read as ${matched ?? scientificName(taxon)}, ${shortly(distance, 1)} letters off.${besides}`;
   return matched && matched !== scientificName(taxon)
     ? t`Read as ${matched}, a name of ${scientificName(taxon)}.`
     : t`Read as ${scientificName(taxon)}.`;

@@ -1,6 +1,8 @@
 import { t } from '@lingui/core/macro';
 import type { QuizResult, TermScheme } from '@hurrow/core/marks';
 import { pointsInWords } from './marking.ts';
+import { shortly } from '../language/inWords.ts';
+import { inTongue } from '../language/inTongue.ts';
 
 /** Weights and bonus as they are typed, by id. */
 export interface SchemeTyped {
@@ -56,8 +58,8 @@ export function schemeOf({
 
 /** “17.5 of 20”, “absent”, “excused”. */
 export const resultInWords = ({ was, points, outOf }: QuizResult): string =>
-  was === 'there' ? t`${pointsInWords(points)} of ${pointsInWords(outOf)}` : was;
+  was === 'there' ? t`${pointsInWords(points)} of ${pointsInWords(outOf)}` : inTongue(was);
 
 /** “87.5 %”; a dash where nothing counts. */
 export const percentInWords = (percent: number | undefined): string =>
-  percent === undefined ? '–' : `${Number(percent.toFixed(1))} %`;
+  percent === undefined ? '–' : `${shortly(percent, 1)} %`;

@@ -1,3 +1,6 @@
+import { decimal } from '../language/inWords.ts';
+import { RANGE_WORDS } from './rangeWords.ts';
+
 /** A place as it is typed. */
 export interface WrittenPlace {
   latitude: string;
@@ -20,6 +23,11 @@ export function placeAsked(
   return { latitude, longitude, elevation };
 }
 
+const { sides } = RANGE_WORDS;
+
 /** Where a cursor is, in words: “47.6° N, 116.4° W”. */
 export const degreesInWords = ({ latitude, longitude }: { latitude: number; longitude: number }): string =>
-  `${Math.abs(latitude).toFixed(1)}° ${latitude < 0 ? 'S' : 'N'}, ${Math.abs(longitude).toFixed(1)}° ${longitude < 0 ? 'W' : 'E'}`;
+  [
+    `${decimal(Math.abs(latitude), 1)}° ${latitude < 0 ? sides.south : sides.north}`,
+    `${decimal(Math.abs(longitude), 1)}° ${longitude < 0 ? sides.west : sides.east}`,
+  ].join(', ');

@@ -21,6 +21,7 @@ import styles from './editor.module.css';
 import { LinkButton, Problem } from '../app/parts.tsx';
 import ui from '../app/parts.module.css';
 import speciesStyles from './species.module.css';
+import { inTongue } from '../language/inTongue.ts';
 
 /** Names, calendar and scores of one species from one source. What was typed stays until it is saved or given up. */
 export function Editor({ courseId, taxonId }: { courseId: string; taxonId: string | undefined }) {
@@ -130,7 +131,7 @@ function OrganLinks({ editing, vocabulary }: { editing: Editing; vocabulary: Voc
           type="button"
           onClick={() => document.getElementById(`part-${organ}`)?.scrollIntoView({ block: 'start' })}
         >
-          {title}
+          {inTongue(title)}
         </button>
       ))}
     </nav>
@@ -217,7 +218,7 @@ function OrganFields({
   const label = (id: string) => library.sources.find((source) => source.id === id)?.label ?? id;
   return partsOf(editing, vocabulary).map(({ organ, title }) => (
     <fieldset key={organ} id={`part-${organ}`} className={styles['part']}>
-      <legend>{title}</legend>
+      <legend>{inTongue(title)}</legend>
       {[...vocabulary.values()]
         .filter((character) => character.organ === organ && hasRow(character, entries, adopted, vocabulary))
         .map((character) => (

@@ -8,7 +8,6 @@ import { Link, useNavigate } from 'react-router';
 import { isDeciduous, type ProfiledTaxon } from '@hurrow/core/evidence';
 import {
   characterName,
-  qualifiersInWords,
   valueInWords,
   type AdoptedScore,
   type Audience,
@@ -38,7 +37,7 @@ import { LinkButton, Notice } from '../app/parts.tsx';
 import ui from '../app/parts.module.css';
 import styles from './species.module.css';
 import { color } from '../app/tokens.ts';
-import { arcLabel, dayLabel, decimal } from '../language/inWords.ts';
+import { arcLabel, dayLabel, decimal, qualifiersInWords } from '../language/inWords.ts';
 import { inTongue } from '../language/inTongue.ts';
 
 const PLATE: ShownOrgan[] = ['twig', 'bud', 'leaf', 'fruit', 'bark'];

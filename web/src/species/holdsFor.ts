@@ -1,5 +1,6 @@
 import { t } from '@lingui/core/macro';
-import { qualifierKey, qualifiersInWords, type Qualifiers } from '@hurrow/core/score';
+import { qualifierKey, type Qualifiers } from '@hurrow/core/score';
+import { qualifiersInWords } from '../language/inWords.ts';
 
 /** What a score may be said to hold for, as it is chosen in the editor. */
 const QUALIFIERS: [string, Qualifiers][] = [

@@ -6,7 +6,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import type { ProfiledTaxon } from '@hurrow/core/evidence';
-import { characterName, qualifierKey, qualifiersInWords, type Qualifiers } from '@hurrow/core/score';
+import { characterName, qualifierKey, type Qualifiers } from '@hurrow/core/score';
 import { drawPlate, drawingToSvg, notShown, traitsInWords, type Traits } from '@hurrow/core/specimen';
 import { commonName, scientificName } from '@hurrow/core/taxon';
 import { SHOWN_TITLES, type View } from '@hurrow/core/view';
@@ -24,7 +24,7 @@ import ui from '../app/parts.module.css';
 import styles from './specimens.module.css';
 import drawingsStyles from '../app/drawings.module.css';
 import { inTongue } from '../language/inTongue.ts';
-import { dayLabel, listInWords } from '../language/inWords.ts';
+import { dayLabel, listInWords, qualifiersInWords } from '../language/inWords.ts';
 
 const FRAME = { width: 900, height: 400 };
 const DOZEN = { width: 300, height: 220 };

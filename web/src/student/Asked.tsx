@@ -2,12 +2,13 @@ import { t } from '@lingui/core/macro';
 import { calledOf, type Answer, type NamingPolicy } from '@hurrow/core/names';
 import { answeredWith, calledWith, fieldOf, typedIn } from './asked.ts';
 import type { AskedOf } from '@hurrow/core/station';
+import { questionSaid } from '../language/questionSaid.ts';
 import { LONGEST } from './cleaned.ts';
 import styles from './student.module.css';
 
 /** What is asked in place of the name: one of those offered, by a tap that another takes back, or a line to write. */
 export function Asked({
-  question,
+  question: fixed,
   policy,
   answer,
   onAnswer,
@@ -17,6 +18,7 @@ export function Asked({
   answer: Answer;
   onAnswer(answer: Answer): void;
 }) {
+  const question = questionSaid(fixed);
   if (question.letters)
     return <Sorted question={question} letters={question.letters} answer={answer} onAnswer={onAnswer} />;
   if (question.offered.length > 0)

@@ -5,6 +5,7 @@ import { useState, type FormEvent } from 'react';
 import { Link, Navigate, useNavigate, useParams } from 'react-router';
 import type { Answer } from '@hurrow/core/names';
 import { upperFirst } from '@hurrow/core/words';
+import { wordOfTree } from '../language/vocabulary.ts';
 import { Asked } from './Asked.tsx';
 import { Choices } from './Choices.tsx';
 import { NameFields } from './NameFields.tsx';
@@ -113,7 +114,7 @@ function Station({ quiz, at, outbox, ahead }: { quiz: OpenQuiz; at: number; outb
         {station.prompt && (
           <p className={styles['prompt']}>
             <Trans>
-              Look first: <strong>{station.prompt}</strong>
+              Look first: <strong>{wordOfTree(station.prompt, station.promptOf ?? '')}</strong>
             </Trans>
           </p>
         )}

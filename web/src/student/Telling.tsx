@@ -3,6 +3,7 @@ import type { SeeingAsked } from '@hurrow/contract/sitting';
 import type { OfferedOrgan } from '@hurrow/core/station';
 import { SURENESS, SURENESS_WORDS, type Sureness } from '@hurrow/core/names';
 import { upperFirst } from '@hurrow/core/words';
+import { checklistSaid, seeingSaid } from '../language/questionSaid.ts';
 import { GUESS, isFull, ticked, WHOLE_LOOK } from './wentBy.ts';
 import styles from './student.module.css';
 import { inTongue } from '../language/inTongue.ts';
@@ -25,7 +26,7 @@ export function Seeing({
       <p className="quiet">
         <Trans>Not marked. Look before you name it; leave out what you cannot tell.</Trans>
       </p>
-      {asks.map(({ characterId, question, states }) => (
+      {seeingSaid(asks).map(({ characterId, question, states }) => (
         <fieldset className={styles['seeing']} key={characterId}>
           <legend>{upperFirst(question)}</legend>
           {states.map(({ id, word, definition }) => (
@@ -74,15 +75,15 @@ export function WentBy({
       <p className="quiet">
         <Trans>Not marked. Up to three: what led you to the name, right or wrong.</Trans>
       </p>
-      {offered.map(({ organ, characters }) => (
+      {checklistSaid(offered).map(({ organ, characters }) => (
         <fieldset className={styles['went-by']} key={organ}>
           <legend>{upperFirst(organ)}</legend>
           {characters.map(({ id, word }) => chip(id, word))}
         </fieldset>
       ))}
       <div className={styles['went-by']}>
-        {chip(WHOLE_LOOK, upperFirst(WHOLE_LOOK))}
-        {chip(GUESS, upperFirst(GUESS))}
+        {chip(WHOLE_LOOK, upperFirst(inTongue(WHOLE_LOOK)))}
+        {chip(GUESS, upperFirst(inTongue(GUESS)))}
       </div>
     </>
   );

@@ -2,9 +2,11 @@ import { t } from '@lingui/core/macro';
 import type { ResultRow, SeenRow } from '@hurrow/contract/sitting';
 import type { OwnPlace } from '@hurrow/core/contest';
 import { upperFirst } from '@hurrow/core/words';
+import { seenSaid } from '../language/questionSaid.ts';
+import { shortly } from '../language/inWords.ts';
 
 /** Points without needless zeros: 1.5, 2. */
-export const pointsInWords = (points: number): string => String(Number(points.toFixed(2)));
+export const pointsInWords = (points: number): string => shortly(points, 2);
 
 /**
  * What was seen and overlooked at a station, a sentence each.
@@ -14,7 +16,7 @@ export const pointsInWords = (points: number): string => String(Number(points.to
  * // ['White bands: you saw “none”; look for “lower face”.']
  */
 export const seenInWords = (seen: readonly SeenRow[]): string[] =>
-  seen.map(({ question, said, right, isRight }) => {
+  seen.map(seenSaid).map(({ question, said, right, isRight }) => {
     const asked = upperFirst(question);
     const there = right.map((word) => `“${word}”`).join(t` or `);
     if (said === null) return t`${asked}: you left it open; look for ${there}.`;

@@ -11,10 +11,12 @@ import { unitFactor, type RangeValue, type UnitSystem } from '../../score/index.
 import type { Traits } from '../../specimen/index.ts';
 import { commonName, scientificName } from '../../taxon/index.ts';
 import type { View } from '../../view/index.ts';
-import { stateOf, type Character, type Unit, type Vocabulary } from '../../vocabulary/index.ts';
+import { stateOf, type Character, type Vocabulary } from '../../vocabulary/index.ts';
 import { upperFirst } from '../../words/index.ts';
 import { askable, seeingQuestion, statesToSee } from '../seeing.ts';
 import {
+  UNIT_WORDS,
+  unitInWords,
   usualWithin,
   type BothWays,
   type FrozenQuestion,
@@ -115,6 +117,7 @@ function stateQuestion(id: string, at: Asking, context: QuestionContext): Outcom
   return done({
     kind: 'state',
     about: id,
+    named: bothWays(character, (name) => name),
     asked: bothWays(character, (name) => `${upperFirst(name)}: which is it here?`),
     offered: statesToSee(character).map((state): Offered => {
       const { term, plain, definition } = stateOf(character, state)!;
@@ -133,12 +136,13 @@ function settlesQuestion(from: string, at: Asking, context: QuestionContext): Ou
       `asks what tells it from ${other ? commonName(other) : 'a tree that is not on the list'}, and nothing that it shows does, or too little is alike to choose from. Choose another tree, or show more.`,
     );
   const name = marking.policy === 'common' ? commonName : scientificName;
-  const pair = byLot([at.truth.taxon, other], randomFrom(seedOf(at.seed, 'pair')).uniform);
-  const asked = `It is ${pair.map(name).join(' or ')}. Which of these tells you which, here?`;
+  const [one, two] = byLot([at.truth.taxon, other], randomFrom(seedOf(at.seed, 'pair')).uniform).map(name);
+  const asked = `It is ${one} or ${two}. Which of these tells you which, here?`;
   return done({
     kind: 'settles',
     about: from,
     asked: { term: asked, plain: asked },
+    pair: [one!, two!],
     offered: settlers.characters.map((id): Offered => {
       const { term, plain } = vocabulary.get(id)!;
       return { id, term, plain };
@@ -176,6 +180,7 @@ function numberQuestion(
   return done({
     kind: 'number',
     about: characterId,
+    named: bothWays(character, (name) => name),
     asked: bothWays(character, (name) =>
       isCount ? `How many ${name}?` : `Measure the ${name}, in ${unitInWords(character, units)}.`,
     ),
@@ -183,19 +188,6 @@ function numberQuestion(
     right: [],
     number: { character, units, from: low * (1 - off), to: high * (1 + off) },
   });
-}
-
-const UNIT_WORDS: Partial<Record<Unit, string>> = {
-  m: 'meters',
-  cm: 'centimeters',
-  mm: 'millimeters',
-  '°': 'degrees',
-};
-
-/** The unit that a number without one is taken for. */
-function unitInWords({ unit = '1' }: Character, units: UnitSystem): string {
-  if (units === 'metric' || unit === '°') return UNIT_WORDS[unit] ?? unit;
-  return unit === 'm' ? 'feet' : 'inches';
 }
 
 /** How many stored units the unit is that a number is asked in. */

@@ -1,7 +1,7 @@
 import type { ProfiledTaxon, ReadingOptions } from '../../evidence/index.ts';
 import type { MarkingPolicy } from '../../names/index.ts';
 import type { Audience, UnitSystem } from '../../score/index.ts';
-import type { Character, Vocabulary } from '../../vocabulary/index.ts';
+import type { Character, Unit, Vocabulary } from '../../vocabulary/index.ts';
 
 /** What a question is fixed with. */
 export interface QuestionContext extends ReadingOptions {
@@ -57,6 +57,15 @@ export interface AskedOf {
   offered: { id: string; word: string; definition: string }[];
   /** Letters of the specimens that are sorted into what is offered; missing where one thing is asked. */
   letters?: string[];
+  /** What it is asked of, by which a page says it in another language; missing where it asks for a name, and in quizzes opened before. */
+  of?: AskedCharacter | { pair: [string, string] };
+}
+
+/** A character that is asked for: its word in `asked`, and the unit of what is measured. */
+export interface AskedCharacter {
+  characterId: string;
+  word: string;
+  unit?: string;
 }
 
 /** One of several drawn specimens: whose, and which individual. */
@@ -75,6 +84,9 @@ export interface FrozenQuestion {
   /** The character or the other tree that it is about, by id; empty for family and genus. */
   about: string;
   asked: BothWays;
+  /** What stands in `asked`: the name of the character, or those of two trees. Missing in quizzes opened before it was kept. */
+  named?: BothWays;
+  pair?: [string, string];
   /** Empty where something is written. */
   offered: Offered[];
   /** Ids of what is right among what is offered; where specimens are sorted, that of each in their order. */
@@ -87,6 +99,20 @@ export interface FrozenQuestion {
 
 /** How far a number may be off where nothing else is said: a count not at all, a measure by a fifth. */
 export const usualWithin = ({ kind }: Pick<Character, 'kind'>): number => (kind === 'count' ? 0 : 0.2);
+
+/** Units that something on a specimen is measured in. */
+export const UNIT_WORDS: Partial<Record<Unit, string>> = {
+  m: 'meters',
+  cm: 'centimeters',
+  mm: 'millimeters',
+  '°': 'degrees',
+};
+
+/** The unit that a number without one is taken for. */
+export function unitInWords({ unit = '1' }: Character, units: UnitSystem): string {
+  if (units === 'metric' || unit === '°') return UNIT_WORDS[unit] ?? unit;
+  return unit === 'm' ? 'feet' : 'inches';
+}
 
 /**
  * In the words of a course.
@@ -104,7 +130,7 @@ export const inItsWords = ({ term, plain }: BothWays, audience: Audience): strin
  * asStudentsRead(arrangement, 'plain'); // { kind: 'state', asked: 'Leaves and buds on the twig: which is it here?', offered: [{ id: 'opposite', … }] }
  */
 export const asStudentsRead = (
-  { kind, asked, offered, items }: FrozenQuestion,
+  { kind, about, asked, named, pair, offered, items, number }: FrozenQuestion,
   audience: Audience,
 ): AskedOf => ({
   kind,
@@ -115,4 +141,16 @@ export const asStudentsRead = (
     definition: each.definition ?? '',
   })),
   ...(items ? { letters: lettersOf(items.length) } : {}),
+  ...(pair ? { of: { pair } } : {}),
+  ...(named
+    ? {
+        of: {
+          characterId: about,
+          word: inItsWords(named, audience),
+          ...(number && number.character.kind !== 'count'
+            ? { unit: unitInWords(number.character, number.units) }
+            : {}),
+        },
+      }
+    : {}),
 });

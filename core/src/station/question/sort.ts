@@ -65,6 +65,7 @@ export function sortQuestion(
   return done({
     kind: 'sort',
     about: id,
+    named: { term: character.term, plain: character.plain },
     asked: { term: asked(character.term), plain: asked(character.plain) },
     offered: statesToSee(character)
       .filter((state) => states.includes(state))

@@ -2,7 +2,7 @@ import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { useMemo } from 'react';
 import { useParams } from 'react-router';
-import { characterName, qualifiersInWords, valueInWords } from '@hurrow/core/score';
+import { characterName, valueInWords } from '@hurrow/core/score';
 import { commonName } from '@hurrow/core/taxon';
 import { type View } from '@hurrow/core/view';
 import { organsInOrder } from '@hurrow/core/vocabulary';
@@ -11,7 +11,7 @@ import { SiteSpecimen } from '../../app/Drawings.tsx';
 import { Latin } from '../../app/Names.tsx';
 import { type Ground } from '../../lookalikes/setting.ts';
 import styles from './trees.module.css';
-import { dayLabel } from '../../language/inWords.ts';
+import { dayLabel, qualifiersInWords } from '../../language/inWords.ts';
 import { PhonePage } from './PhonePage.tsx';
 import { inTongue } from '../../language/inTongue.ts';
 
