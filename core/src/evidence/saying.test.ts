@@ -1,5 +1,6 @@
 import { profiled, viewOf } from '../testing/taxa.ts';
-import { BUILT_IN } from '../vocabulary/index.ts';
+import { BUILT_IN, saidIn } from '../vocabulary/index.ts';
+import { GERMAN } from '../vocabulary/german/index.ts';
 import { comparedSizes, contrast, saidLines, settlingInWords, shownInWords, type Wording } from './index.ts';
 
 const wording: Wording = {
@@ -37,6 +38,20 @@ test('a larch and a birch in January: look at the scars, with what either shows'
     character: 'needle scars on the twig',
     shows: ['yes', 'no'],
   });
+});
+
+test('by a vocabulary in German it is said in German', () => {
+  const inGerman: Wording = { ...bare, vocabulary: saidIn(GERMAN, BUILT_IN) };
+  expect(saidLines({ said: ['twig.needleScars', 'twig.color'] }, larch, birch, inGerman)).toMatchObject([
+    { character: 'Nadelnarben am Zweig', shows: ['ja', 'nein'] },
+    { character: 'Zweigfarbe', shows: ['orange', 'rotbraun'] },
+  ]);
+  expect(settlingInWords({ deciding: ['twig.color', 'bud.color'], said: ['twig.color'] }, inGerman)).toBe(
+    'Zusammen mit Knospenfarbe entscheiden sie',
+  );
+  const length = inGerman.vocabulary.get('bud.length')!;
+  const sizes = [0.02, 0.01].map((size) => ({ kind: 'range' as const, low: size, high: size }));
+  expect(comparedSizes(sizes[0], sizes[1], length)).toEqual(['etwa doppelt so lang', 'kürzer']);
 });
 
 describe('sizes', () => {

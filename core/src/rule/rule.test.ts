@@ -1,5 +1,6 @@
 import { profiled, viewOf } from '../testing/taxa.ts';
-import { BUILT_IN } from '../vocabulary/index.ts';
+import { BUILT_IN, saidIn } from '../vocabulary/index.ts';
+import { GERMAN } from '../vocabulary/german/index.ts';
 import { checkRule, mineRules, ruleInWords, type Rule } from './index.ts';
 
 const view = viewOf(['twig', 'bud', 'leaf']);
@@ -65,4 +66,20 @@ test('in words, or in the instructor’s own', () => {
   expect(ruleInWords({ ...opposite, words: 'Pairs mean maple.' }, taxa, BUILT_IN, 'plain', 'metric')).toBe(
     'Pairs mean maple.',
   );
+});
+
+test('a rule of thumb is said in German', () => {
+  const conditions = [
+    { characterId: 'twig.arrangement', states: ['opposite'] },
+    { characterId: 'leaf.lobing', states: ['palmate'] },
+  ];
+  expect(
+    ruleInWords(
+      { conditions, then: { kind: 'genus', name: 'Acer' } },
+      [],
+      saidIn(GERMAN, BUILT_IN),
+      'technical',
+      'metric',
+    ),
+  ).toBe('Wenn Stellung: gegenständig und Lappung: handförmig gelappt, dann die Gattung Acer');
 });

@@ -1,7 +1,7 @@
 import { conditionInWords, type Condition } from '../condition/index.ts';
 import type { Audience, UnitSystem } from '../score/index.ts';
 import { commonName, type Taxon } from '../taxon/index.ts';
-import type { Vocabulary } from '../vocabulary/index.ts';
+import { ENGLISH, listedBy, putIn, sayingOf, type Saying, type Vocabulary } from '../vocabulary/index.ts';
 
 /** What a rule concludes: the specimen is of this genus or family, or one of these taxa. */
 export type Conclusion =
@@ -37,15 +37,23 @@ export function ruleInWords(
 ): string {
   if (rule.words) return rule.words;
   const conditions = rule.conditions.map((each) => conditionInWords(each, vocabulary, audience, units));
-  return `If ${conditions.join(' and ')}, then ${conclusionInWords(rule.then, taxa)}`;
+  const saying = sayingOf(vocabulary);
+  return putIn(saying.rule, {
+    conditions: conditions.join(` ${saying.and} `),
+    conclusion: conclusionInWords(rule.then, taxa, saying),
+  });
 }
 
 /** "the genus Acer", "red-osier dogwood, blue elder or Norway maple". */
-export function conclusionInWords(then: Conclusion, taxa: readonly Taxon[]): string {
-  if (then.kind !== 'taxa') return `the ${then.kind} ${then.name}`;
+export function conclusionInWords(
+  then: Conclusion,
+  taxa: readonly Taxon[],
+  saying: Pick<Saying, 'or' | 'ranks'> = ENGLISH,
+): string {
+  if (then.kind !== 'taxa') return putIn(saying.ranks[then.kind], then.name);
   const names = then.taxa.map((id) => {
     const taxon = taxa.find((each) => each.id === id);
     return taxon ? commonName(taxon) : id;
   });
-  return names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', ')} or ${names[names.length - 1]}`;
+  return listedBy(names, saying.or);
 }

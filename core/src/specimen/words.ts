@@ -1,9 +1,9 @@
 import { unitFactor, valueInWords, type Audience, type UnitSystem } from '../score/index.ts';
 import { listInWords, type Saying } from '../view/index.ts';
 import {
-  ENGLISH,
   listedBy,
   putIn,
+  sayingOf,
   SHOWN_BY,
   stateOf,
   type ShownOrgan,
@@ -25,7 +25,7 @@ export function traitsInWords(
   units: UnitSystem = 'metric',
   hidden: readonly string[] = [],
 ): string {
-  const { saying = ENGLISH } = vocabulary.values().next().value ?? {};
+  const saying = sayingOf(vocabulary);
   const phrases = [...vocabulary.values()].flatMap((character) => {
     const trait = hidden.includes(character.id) ? undefined : traits.values[character.id];
     if (trait === undefined || !organs.includes(SHOWN_BY[character.organ])) return [];

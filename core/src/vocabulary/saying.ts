@@ -44,6 +44,9 @@ export interface Saying {
   sizes: Record<Size, { as: string; more: string; less: string }>;
   /** Together with characters, something is settled. */
   together: string;
+  /** A rule of thumb, and the rank that one may conclude. */
+  rule: string;
+  ranks: Record<'genus' | 'family', string>;
   /** Of a drawing of which nothing is known. */
   undescribed: string;
   /** How to look at a character, by its id; where there is none, the lessons say it in English. */
@@ -110,6 +113,8 @@ export const ENGLISH: Saying = {
     large: { as: 'large', more: 'larger', less: 'smaller' },
   },
   together: 'Together with # they settle it',
+  rule: 'If {conditions}, then {conclusion}',
+  ranks: { genus: 'the genus #', family: 'the family #' },
   undescribed: 'Nothing of this specimen is described.',
   asked: 'What do you see: #?',
   ofSeveral: '{name}, {at} of {count}',

@@ -84,6 +84,10 @@ export function stateOf(character: Character, id: string): State | undefined {
   return states.find((state) => state.id === id);
 }
 
+/** What is said between the words of a vocabulary: in English, unless it was put into another language. */
+export const sayingOf = (vocabulary: Vocabulary): Saying =>
+  vocabulary.values().next().value?.saying ?? ENGLISH;
+
 const flagStates = ({ yes, no, flagDefined }: Saying): State[] => [
   { id: 'yes', term: yes, plain: yes, definition: flagDefined.yes },
   { id: 'no', term: no, plain: no, definition: flagDefined.no },

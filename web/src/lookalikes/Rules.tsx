@@ -25,6 +25,7 @@ import styles from './rules.module.css';
 import { LinkButton, Problem } from '../app/parts.tsx';
 import { useSaving } from '../app/useSaving.ts';
 import { listInWords } from '../language/inWords.ts';
+import { sayingSpoken } from '../language/vocabulary.ts';
 
 /** Rules of thumb: those that are kept, each checked against the list; a form for a new one; and what the list itself proposes. */
 export function Rules({ ground }: { ground: Ground }) {
@@ -227,6 +228,7 @@ function ThenChoice({ ground: { setting }, then, onChange }: ThenChoiceProps) {
           {conclusionInWords(
             then,
             setting.list.map(({ taxon }) => taxon),
+            sayingSpoken().saying,
           )}{' '}
           <button
             type="button"

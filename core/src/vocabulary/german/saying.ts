@@ -59,6 +59,8 @@ export const GERMAN_SAYING: Saying = {
     large: { as: 'groß', more: 'größer', less: 'kleiner' },
   },
   together: 'Zusammen mit # entscheiden sie',
+  rule: 'Wenn {conditions}, dann {conclusion}',
+  ranks: { genus: 'die Gattung #', family: 'die Familie #' },
   undescribed: 'Von diesem Stück ist nichts beschrieben.',
   looks: LOOKS,
   asked: 'Was sehen Sie: #?',
