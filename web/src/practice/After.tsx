@@ -9,6 +9,7 @@ import { Lines } from './Lines.tsx';
 import { nameOf, TreeName } from './TreeName.tsx';
 import ui from '../app/parts.module.css';
 import styles from './practice.module.css';
+import { inTongue } from '../language/inTongue.ts';
 
 interface AfterProps {
   question: Question;
@@ -164,7 +165,7 @@ function WhichIsWhich({
       {chosen !== undefined && (
         <p>
           {right ? t`Yes, so they stand.` : t`The other way round.`}{' '}
-          {found.settles ? `${found.settles}.` : ''}
+          {found.settles ? `${inTongue(found.settles)}.` : ''}
         </p>
       )}
     </>

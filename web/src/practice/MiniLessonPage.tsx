@@ -15,6 +15,7 @@ import { nameOf, TreeName } from './TreeName.tsx';
 import ui from '../app/parts.module.css';
 import student from '../student/student.module.css';
 import styles from './practice.module.css';
+import { inTongue } from '../language/inTongue.ts';
 
 /** The ten specimens of a lesson are the same each time it is opened. */
 const SEED = 4;
@@ -75,7 +76,7 @@ export function MiniLessonPage({ pack }: { pack: PracticePack }) {
           <TreeName pack={pack} id={pair[1]} />
         </p>
         <Lines lines={made.lines} pack={pack} pair={pair} />
-        {made.settles && <p>{made.settles}.</p>}
+        {made.settles && <p>{inTongue(made.settles)}.</p>}
         {made.exceptions.map((text) => (
           <p key={text} className="quiet">
             {text}

@@ -7,6 +7,7 @@ import { characterLesson, lessonAbout, lessonGroups } from '@hurrow/core/lesson'
 import type { Vocabulary } from '@hurrow/core/vocabulary';
 import { Calls } from '../../lessons/Calls.tsx';
 import styles from './trees.module.css';
+import { inTongue } from '../../language/inTongue.ts';
 
 interface Props {
   course: Pick<Course, 'audience' | 'units'>;
@@ -30,7 +31,7 @@ export function Callings({ course, list, vocabulary }: Props) {
     <ul className={styles['list']}>
       {groups.map(({ id, title }) => (
         <li key={id}>
-          <Link to={`/trees/call/${id}`}>{title}</Link>
+          <Link to={`/trees/call/${id}`}>{inTongue(title)}</Link>
         </li>
       ))}
     </ul>
