@@ -7,10 +7,8 @@ import {
   type Arc,
 } from '@hurrow/core/season';
 import { listInWords as englishList, viewInWords as englishView, type Looked } from '@hurrow/core/view';
-import { qualifiersInWords as saidQualifiers, type Qualifiers } from '@hurrow/core/score';
 import { i18n } from './i18n.ts';
 import { inTongue } from './inTongue.ts';
-import { sayingSpoken } from './vocabulary.ts';
 
 const isEnglish = (): boolean => i18n.locale === 'en';
 
@@ -53,10 +51,6 @@ export const listInWords = (words: readonly string[], joined: 'and' | 'or' = 'an
 
 /** What is seen, from how near, and by what aids. */
 export const viewInWords = (view: Looked): string => englishView(view, { say: inTongue, list: listInWords });
-
-/** What a score holds for: “young”, “sun, male”. */
-export const qualifiersInWords = (qualifiers: Qualifiers): string =>
-  saidQualifiers(qualifiers, sayingSpoken());
 
 /** A title as it stands within a sentence: English writes it small there, German as it is. */
 export const withinSentence = (title: string): string => (isEnglish() ? title.toLowerCase() : title);

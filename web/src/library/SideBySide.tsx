@@ -19,7 +19,7 @@ import { useColumn } from './useColumn.ts';
 import styles from './library.module.css';
 import { LinkButton, Notice, Problem } from '../app/parts.tsx';
 import { inTongue } from '../language/inTongue.ts';
-import { qualifiersInWords } from '../language/inWords.ts';
+import { qualifiersInWords } from '../language/qualifiersInWords.ts';
 
 const BEGINNING = ['leaf.shape', 'needle.bands', 'twig.arrangement', 'bud.scales', 'bark.surface'];
 

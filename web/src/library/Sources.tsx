@@ -21,7 +21,8 @@ import { useSaved } from './useSaved.tsx';
 import styles from './library.module.css';
 import { LinkButton, Problem } from '../app/parts.tsx';
 import { useSaving } from '../app/useSaving.ts';
-import { dayLabel, qualifiersInWords } from '../language/inWords.ts';
+import { dayLabel } from '../language/inWords.ts';
+import { qualifiersInWords } from '../language/qualifiersInWords.ts';
 
 type WrittenSource = Omit<Source, 'id'> & { id?: string };
 

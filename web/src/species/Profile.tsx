@@ -37,7 +37,8 @@ import { LinkButton, Notice } from '../app/parts.tsx';
 import ui from '../app/parts.module.css';
 import styles from './species.module.css';
 import { color } from '../app/tokens.ts';
-import { arcLabel, dayLabel, decimal, qualifiersInWords } from '../language/inWords.ts';
+import { arcLabel, dayLabel, decimal } from '../language/inWords.ts';
+import { qualifiersInWords } from '../language/qualifiersInWords.ts';
 import { inTongue } from '../language/inTongue.ts';
 
 const PLATE: ShownOrgan[] = ['twig', 'bud', 'leaf', 'fruit', 'bark'];

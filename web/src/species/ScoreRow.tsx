@@ -28,7 +28,7 @@ import ui from '../app/parts.module.css';
 import { bareUnit, readAs, twoSizes } from './typed.ts';
 import { afterPress, PICKS, placeOfKey, rowBeside } from './picking.ts';
 import { inTongue } from '../language/inTongue.ts';
-import { qualifiersInWords } from '../language/inWords.ts';
+import { qualifiersInWords } from '../language/qualifiersInWords.ts';
 
 interface ScoreRowProps {
   character: Character;

@@ -1,6 +1,6 @@
 import { t } from '@lingui/core/macro';
 import { qualifierKey, type Qualifiers } from '@hurrow/core/score';
-import { qualifiersInWords } from '../language/inWords.ts';
+import { qualifiersInWords } from '../language/qualifiersInWords.ts';
 
 /** What a score may be said to hold for, as it is chosen in the editor. */
 const QUALIFIERS: [string, Qualifiers][] = [

@@ -24,7 +24,8 @@ import ui from '../app/parts.module.css';
 import styles from './specimens.module.css';
 import drawingsStyles from '../app/drawings.module.css';
 import { inTongue } from '../language/inTongue.ts';
-import { dayLabel, listInWords, qualifiersInWords } from '../language/inWords.ts';
+import { dayLabel, listInWords } from '../language/inWords.ts';
+import { qualifiersInWords } from '../language/qualifiersInWords.ts';
 
 const FRAME = { width: 900, height: 400 };
 const DOZEN = { width: 300, height: 220 };

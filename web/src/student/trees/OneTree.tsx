@@ -11,7 +11,8 @@ import { SiteSpecimen } from '../../app/Drawings.tsx';
 import { Latin } from '../../app/Names.tsx';
 import { type Ground } from '../../lookalikes/setting.ts';
 import styles from './trees.module.css';
-import { dayLabel, qualifiersInWords } from '../../language/inWords.ts';
+import { dayLabel } from '../../language/inWords.ts';
+import { qualifiersInWords } from '../../language/qualifiersInWords.ts';
 import { PhonePage } from './PhonePage.tsx';
 import { inTongue } from '../../language/inTongue.ts';
 
