@@ -8,10 +8,14 @@ const SETTLED = 1500;
  * Browsers give neither over plain http but on this machine itself; there answers are kept all the same while the page stays open.
  */
 export async function install(): Promise<void> {
-  if (!('serviceWorker' in navigator) || !('caches' in window)) return;
-  await navigator.serviceWorker.register('/worker.js');
-  await navigator.serviceWorker.ready;
+  const keeps = 'serviceWorker' in navigator && 'caches' in window;
+  if (keeps) {
+    await navigator.serviceWorker.register('/worker.js');
+    await navigator.serviceWorker.ready;
+  }
+  // Also where nothing can be kept: what comes after this must not hold up what is looked at.
   await new Promise((resolve) => setTimeout(resolve, SETTLED));
+  if (!keeps) return;
   const shelf = await caches.open(SHELF);
   const page = await fetch(SHELL);
   const before = entryOf((await (await shelf.match(SHELL))?.text()) ?? '');
