@@ -33,6 +33,8 @@ export interface DrawingSetting {
   plain?: boolean;
   /** Whether small parts are shown enlarged; they are, unless told otherwise. */
   insets?: boolean;
+  /** How many of these pixels are one of the screen, 3 where it is shown at a third of its size; 1 if not given. */
+  reduced?: number;
 }
 
 /** In full leaf, and bare. */
@@ -101,13 +103,14 @@ export function drawingOfTree(
   const here = atSite(profiled, setting);
   const day = dayToDraw(organs, here.taxon.calendar, isDeciduous(here), setting.day);
   const view = viewOn(organs, day);
-  const { vocabulary, width, height, units, plain, insets = true } = setting;
+  const { vocabulary, width, height, units, plain, reduced = 1, insets = true } = setting;
   const traits = sampleSpecimen(here, vocabulary, view, SEED, { typical: true });
   const drawing = drawPlate(traits, view.organs, {
     width,
     height,
     units,
     insets,
+    reduced,
     ...(plain ? { plain } : {}),
     ...(label ? { headroom: HEADROOM } : {}),
   });

@@ -1,6 +1,7 @@
 export * from './draw.ts';
 export * from './glyphs.ts';
 export * from './layout.ts';
+export type { DrawnPath } from './pen.ts';
 export * from './likeAnother.ts';
 export * from './plate/plate.ts';
 export * from './plate/contrastPlate.ts';

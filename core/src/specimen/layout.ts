@@ -1,13 +1,6 @@
-import { areaOf, boundsOf, clipLine, clipOutline, distance, type Bounds, type Point } from './geometry.ts';
+import { boundsOf, clipLine, clipOutline, type Bounds, type Point } from './geometry.ts';
+import { pathsOf, type DrawnPath, type Pen } from './pen.ts';
 import { stroke, type Inset, type Scene, type Shape } from './scene.ts';
-import { outlineOf, STYLE, WEIGHTED } from './style.ts';
-
-export interface DrawnPath {
-  d: string;
-  fill: string;
-  stroke: string;
-  strokeWidth: number;
-}
 
 export interface DrawnInset {
   cx: number;
@@ -63,6 +56,8 @@ export interface LayoutOptions {
   headroom?: number;
   /** Where the frame stands on a larger sheet, in pixels. */
   at?: Point;
+  /** How many of these pixels are one of the screen, 3 where it is shown at a third of its size: what is finer is left out. 1 if not given. */
+  reduced?: number;
 }
 
 const MARGIN = 12;
@@ -116,9 +111,9 @@ export function layOut(scene: Scene, options: LayoutOptions): Drawing {
   return {
     width,
     height,
-    paths: scene.shapes.flatMap((shape) => pathsOf(shape, toPixel, perPixel, options.plain)),
+    paths: scene.shapes.flatMap((shape) => pathsOf(shape, toPixel, { ...options, perPixel })),
     insets: room.insets.map((inset, i) =>
-      layInset(inset, x + width - r - 8, y + 10 + r + i * (2 * r + 22), r, perPixel, options.plain),
+      layInset(inset, x + width - r - 8, y + 10 + r + i * (2 * r + 22), r, perPixel, options),
     ),
     scaleBars: [scaleBar(perPixel, x + MARGIN + 2, y + height - 14, barRoom(width), options.units)],
     labels: [],
@@ -165,7 +160,7 @@ function layField(scene: Scene, options: LayoutOptions): Drawing {
   return {
     width: options.width,
     height: options.height,
-    paths: [...cut, frame].flatMap((shape) => pathsOf(shape, toPixel, perPixel, options.plain)),
+    paths: [...cut, frame].flatMap((shape) => pathsOf(shape, toPixel, { ...options, perPixel })),
     insets: [],
     scaleBars: [scaleBar(perPixel, left + 2, y + options.height - 14, barRoom(options.width), options.units)],
     labels: [],
@@ -182,7 +177,7 @@ function layInset(
   cy: number,
   r: number,
   perPixelBeside: number,
-  plain?: boolean,
+  pen: Omit<Pen, 'perPixel'>,
 ): DrawnInset {
   const bounds = boundsOf(inset.shapes.map((shape) => shape.points));
   const middle: Point = [(bounds.left + bounds.right) / 2, (bounds.top + bounds.bottom) / 2];
@@ -205,115 +200,8 @@ function layInset(
     title: inset.title,
     magnification,
     shows: inset.shows,
-    paths: inset.shapes.flatMap((shape) => pathsOf(shape, toPixel, perPixel, plain)),
+    paths: inset.shapes.flatMap((shape) => pathsOf(shape, toPixel, { ...pen, perPixel })),
   };
-}
-
-const short = (n: number): number => Math.round(n * 10) / 10;
-
-/** A count of tenths as a decimal: whole numbers turn into text several times faster than fractions do. */
-function decimal(tenths: number): string {
-  const whole = Math.trunc(tenths / 10);
-  const rest = Math.abs(tenths - whole * 10);
-  if (rest === 0) return `${whole}`;
-  return whole === 0 && tenths < 0 ? `-0.${rest}` : `${whole}.${rest}`;
-}
-
-/** Path data to a tenth of a pixel; points within seven tenths of a pixel of the last one are left out. */
-function pathData(points: readonly Point[], closed: boolean): string {
-  const last = points.length - 1;
-  let px = Math.round(points[0]![0] * 10);
-  let py = Math.round(points[0]![1] * 10);
-  let d = `M${decimal(px)} ${decimal(py)}`;
-  for (let i = 1; i <= last; i += 1) {
-    const x = Math.round(points[i]![0] * 10);
-    const y = Math.round(points[i]![1] * 10);
-    if (i < last && Math.abs(x - px) + Math.abs(y - py) < 7) continue;
-    d += `L${decimal(x)} ${decimal(y)}`;
-    px = x;
-    py = y;
-  }
-  return closed ? `${d}Z` : d;
-}
-
-const PRINT_FILL = { white: '#ffffff', grey: '#cfcfcf', light: '#ffffff', none: 'none', black: '#000000' };
-
-function pathsOf(shape: Shape, toPixel: (p: Point) => Point, perPixel: number, plain?: boolean): DrawnPath[] {
-  const style = STYLE[shape.role];
-  if (plain && style.print === 'none') return [];
-  const points = shape.points.map(toPixel);
-  const fine = fineness(shape, points);
-  if (fine === 0) return [];
-  const fill = shape.closed ? (shape.fill ?? style.fill) : 'none';
-  const strokeWidth =
-    shape.line === undefined ? style.width * fine : Math.min(9, Math.max(0.6, shape.line / perPixel));
-  const open = !shape.closed && style.fill !== 'none';
-  const stroke =
-    style.stroke === 'own' || (open && style.stroke === 'none')
-      ? outlineOf(shape.fill ?? style.fill)
-      : style.stroke;
-  const path: DrawnPath = plain
-    ? {
-        d: pathData(points, shape.closed),
-        fill: shape.closed ? PRINT_FILL[style.print ?? 'white'] : 'none',
-        stroke: style.print === 'light' ? '#777777' : '#000000',
-        strokeWidth: strokeWidth || 0.5,
-      }
-    : { d: pathData(points, shape.closed), fill, stroke, strokeWidth };
-  if (!shape.closed || !WEIGHTED.has(shape.role) || points.length < 5 || fine < 0.6) return [path];
-  const heavy = shadedEdge(points);
-  if (!heavy) return [path];
-  return [
-    path,
-    { d: heavy, fill: 'none', stroke: plain ? '#000000' : stroke, strokeWidth: strokeWidth + 0.7 * fine },
-  ];
-}
-
-/** Pixels across below which a blade is drawn with a finer pen, and the length below which a vein is left out. */
-const SMALL_BLADE = 24;
-const SHORT_VEIN = 6;
-
-/**
- * How fine a pen draws a shape, as a share of its role's line weight: leaflets a few pixels across would drown in their own outlines and
- * veins. 0 leaves it out.
- */
-function fineness({ role }: Shape, points: readonly Point[]): number {
-  switch (role) {
-    case 'blade':
-    case 'bladeLower':
-      return Math.min(1, Math.max(0.4, Math.sqrt(Math.abs(areaOf(points))) / SMALL_BLADE));
-    case 'midrib':
-    case 'vein':
-    case 'veinlet': {
-      const [from, to] = [points[0]!, points[points.length - 1]!];
-      const length = distance(from, to);
-      if (role !== 'midrib' && length < SHORT_VEIN) return 0;
-      return Math.min(1, Math.max(0.4, length / SMALL_BLADE));
-    }
-    default:
-      return 1;
-  }
-}
-
-/** The stretches of an outline that face away from the light, which comes from the upper left. */
-function shadedEdge(points: readonly Point[]): string {
-  const turn = areaOf(points) >= 0 ? 1 : -1;
-  let d = '';
-  let drawing = false;
-  for (let i = 0; i < points.length; i += 1) {
-    const [a, b] = [points[i]!, points[(i + 1) % points.length]!];
-    const [dx, dy] = [b[0] - a[0], b[1] - a[1]];
-    const away = turn * (dy * 0.55 - dx * 0.83);
-    const shaded = away > 0.35 * Math.sqrt(dx * dx + dy * dy);
-    if (!shaded) {
-      drawing = false;
-      continue;
-    }
-    if (!drawing) d += `M${short(a[0])} ${short(a[1])}`;
-    d += `L${short(b[0])} ${short(b[1])}`;
-    drawing = true;
-  }
-  return d;
 }
 
 const METRIC_BARS = [0.5, 1, 2, 5, 10, 20, 50, 100, 200, 500, 1000, 2000, 5000, 10_000, 20_000];

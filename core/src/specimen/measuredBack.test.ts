@@ -18,6 +18,7 @@ import {
   veinsPerSide,
   zigzag,
 } from './testing/measuredBack.ts';
+import { pointsOfPath } from '../testing/paths.ts';
 
 // The same random sets at every run: a drawing that fails can be found again.
 fc.configureGlobal({ seed: 20261015 });
@@ -448,14 +449,14 @@ test('nothing leaves the frame, whatever is drawn and however large the frame', 
         { width, height },
       );
       for (const { d } of plate!.paths)
-        for (const [, x, y] of d.matchAll(/(-?[\d.]+) (-?[\d.]+)/g)) {
-          if (Number(x) >= 0 && Number(x) <= width && Number(y) >= 0 && Number(y) <= height) continue;
+        for (const [x, y] of pointsOfPath(d)) {
+          if (x >= 0 && x <= width && y >= 0 && y <= height) continue;
           throw new Error(`${x}, ${y} lies outside ${width} × ${height}`);
         }
       for (const inset of plate!.insets)
         for (const { d } of inset.paths)
-          for (const [, x, y] of d.matchAll(/(-?[\d.]+) (-?[\d.]+)/g))
-            expect(Math.hypot(Number(x) - inset.cx, Number(y) - inset.cy)).toBeLessThanOrEqual(inset.r + 0.2);
+          for (const [x, y] of pointsOfPath(d))
+            expect(Math.hypot(x - inset.cx, y - inset.cy)).toBeLessThanOrEqual(inset.r + 0.2);
     }),
     { numRuns: 80 },
   );
@@ -477,8 +478,6 @@ test('an inset is as much larger than the drawing beside it as it says', () => {
   const [drawnInset, inset] = [drawing.insets[0]!, scene.insets[0]!];
   const span = (points: readonly (readonly [number, number])[]) =>
     Math.max(...points.map((p) => p[0])) - Math.min(...points.map((p) => p[0]));
-  const pixels = [...drawnInset.paths[0]!.d.matchAll(/(-?[\d.]+) (-?[\d.]+)/g)].map(
-    (m) => [Number(m[1]), Number(m[2])] as const,
-  );
+  const pixels = pointsOfPath(drawnInset.paths[0]!.d);
   expect(span(pixels) / (span(inset.shapes[0]!.points) / 0.5)).toBeCloseTo(drawnInset.magnification, 1);
 });

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { escapeText } from '../words/index.ts';
+import { pointsOfPath } from '../testing/paths.ts';
 import { BUILT_IN } from '../vocabulary/index.ts';
 import { bladeOf, bladeSize } from './leaf/blade.ts';
 import { boundsOf, lengthOf, resample, type Point } from './geometry.ts';
@@ -385,9 +386,7 @@ describe('laying out', () => {
     for (const [x, y] of Object.values(drawing.anchors))
       expect(x >= 0 && x <= 360 && y >= 0 && y <= 300).toBe(true);
     const wide = (d: ReturnType<typeof layOut>) => {
-      const xs = d.paths.flatMap((path) =>
-        [...path.d.matchAll(/(-?[\d.]+) -?[\d.]+/g)].map((m) => Number(m[1])),
-      );
+      const xs = d.paths.flatMap((path) => pointsOfPath(path.d).map(([x]) => x));
       return Math.max(...xs) - Math.min(...xs);
     };
     expect(wide(layOut(scene, { width: 360, height: 300, insets: false }))).toBeGreaterThan(wide(drawing));
@@ -472,8 +471,7 @@ test('a picture of a state stays in its frame, and no two states of one characte
     const [x, y, width, height] = STATE_FRAME;
     const outside = pictures
       .flat()
-      .flatMap(({ d }) => [...d.matchAll(/(-?[\d.]+) (-?[\d.]+)/g)])
-      .map(([, across, down]) => [Number(across), Number(down)] as const)
+      .flatMap(({ d }) => pointsOfPath(d))
       .filter(([across, down]) => across < x || across > x + width || down < y || down > y + height);
     expect([id, outside]).toEqual([id, []]);
     expect([id, new Set(pictures.map((paths) => paths.map(({ d }) => d).join())).size]).toEqual([

@@ -1,7 +1,8 @@
 import { BUILT_IN, type CharacterId, type ShownOrgan } from '../vocabulary/index.ts';
 import { drawSpecimen } from './draw.ts';
 import { upperFace } from './leaf/leaf.ts';
-import { layOut, type DrawnPath } from './layout.ts';
+import { layOut } from './layout.ts';
+import type { DrawnPath } from './pen.ts';
 import { pathsToSvg } from './svg.ts';
 import type { Traits } from './traits.ts';
 

@@ -1,9 +1,24 @@
 import { escapeText } from '../words/index.ts';
-import type { DrawnPath, Drawing } from './layout.ts';
+import type { Drawing } from './layout.ts';
+import type { DrawnPath } from './pen.ts';
 
 const number = (n: number) => n.toFixed(1);
-const path = (p: DrawnPath) =>
-  `<path d="${p.d}" fill="${p.fill}" stroke="${p.stroke}" stroke-width="${p.strokeWidth.toFixed(2)}" stroke-linejoin="round" stroke-linecap="round"/>`;
+
+const lookOf = ({ fill, stroke, strokeWidth }: DrawnPath) =>
+  `fill="${fill}" stroke="${stroke}" stroke-width="${Number(strokeWidth.toFixed(2))}"`;
+
+/** Paths in their order; what those of one look that follow each other have in common is said once. */
+function pathsAsSvg(paths: readonly DrawnPath[]): string {
+  let look: string | undefined;
+  let svg = '<g stroke-linejoin="round" stroke-linecap="round">';
+  for (const each of paths) {
+    const own = lookOf(each);
+    if (own !== look) svg += `${look === undefined ? '' : '</g>'}<g ${own}>`;
+    look = own;
+    svg += `<path d="${each.d}"/>`;
+  }
+  return `${svg}${look === undefined ? '' : '</g>'}</g>`;
+}
 
 /**
  * A laid-out drawing as SVG markup: shapes, insets with their magnification, labels, scale bars. No name, no trait, no role.
@@ -14,7 +29,7 @@ export function drawingToSvg(drawing: Drawing, title: string, said = true): stri
   const insets = drawing.insets
     .map(
       (inset) =>
-        `<circle cx="${number(inset.cx)}" cy="${number(inset.cy)}" r="${number(inset.r)}" fill="#fff" stroke="#8aa0a0"/>${inset.paths.map(path).join('')}` +
+        `<circle cx="${number(inset.cx)}" cy="${number(inset.cy)}" r="${number(inset.r)}" fill="#fff" stroke="#8aa0a0"/>${pathsAsSvg(inset.paths)}` +
         (said
           ? `<text x="${number(inset.cx)}" y="${number(inset.cy + inset.r + 13)}" font-size="11" text-anchor="middle" fill="#405055">×${inset.magnification}</text>`
           : ''),
@@ -38,7 +53,7 @@ export function drawingToSvg(drawing: Drawing, title: string, said = true): stri
     .join('');
   return (
     `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${drawing.width} ${drawing.height}" font-family="sans-serif" role="img">` +
-    `<title>${escapeText(title)}</title>${drawing.paths.map(path).join('')}${insets}${bars}${labels}</svg>`
+    `<title>${escapeText(title)}</title>${pathsAsSvg(drawing.paths)}${insets}${bars}${labels}</svg>`
   );
 }
 
@@ -46,5 +61,4 @@ export function drawingToSvg(drawing: Drawing, title: string, said = true): stri
 export const pathsToSvg = (
   paths: readonly DrawnPath[],
   box: readonly [number, number, number, number],
-): string =>
-  `<svg xmlns="http://www.w3.org/2000/svg" viewBox="${box.join(' ')}">${paths.map(path).join('')}</svg>`;
+): string => `<svg xmlns="http://www.w3.org/2000/svg" viewBox="${box.join(' ')}">${pathsAsSvg(paths)}</svg>`;

@@ -79,6 +79,9 @@ export const BoardColumns = memo(function BoardColumns(given: Props) {
   );
 });
 
+/** A drawing is made so many times larger than it is shown: its margins do not shrink with it. */
+const REDUCED = 3;
+
 const Column = memo(function Column(props: InColumns & { week: number }) {
   const { course, sets, week } = props;
   const { setNodeRef, isOver } = useDroppable({ id: week });
@@ -157,9 +160,9 @@ function DrawnPlate({
       reference: library!.reference,
       site: { latitude, longitude, elevation },
       day,
-      // Drawn large and shown small: the margins of a drawing do not shrink with it.
-      width: 3 * (BOARD.column - 18),
-      height: 3 * (BOARD.plate - 30),
+      width: REDUCED * (BOARD.column - 18),
+      height: REDUCED * (BOARD.plate - 30),
+      reduced: REDUCED,
     }),
     [units, latitude, longitude, elevation, library, day],
   );
