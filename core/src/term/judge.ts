@@ -49,14 +49,14 @@ export const isBroken = (remark: TermRemark): boolean =>
 
 /** How much of a species the best of the weeks that are open shows, 0–1. */
 export function bestSeen(prospects: Prospects, taxon: number, weeks: readonly number[]): number {
-  return Math.max(
-    0,
-    ...weeks.flatMap((week) => {
-      const at = prospects.weeks.indexOf(week);
-      return at < 0 ? [] : [prospects.seen[taxon]![at]!];
-    }),
-  );
+  let best = 0;
+  for (const week of weeks) best = Math.max(best, seenIn(prospects, taxon, week));
+  return best;
 }
+
+/** How much of a species a week shows, 0–1; 0 for a week that is none of the term. */
+const seenIn = ({ weeks, seen }: Prospects, taxon: number, week: number): number =>
+  seen[taxon]![weeks.indexOf(week)] ?? 0;
 
 /** Whether a week shows enough of a species, as against the best of the open ones. */
 export const isGoodWeek = (
@@ -66,7 +66,7 @@ export const isGoodWeek = (
   week: number,
 ): boolean =>
   bestSeen(prospects, taxon, open) === 0 ||
-  bestSeen(prospects, taxon, [week]) / bestSeen(prospects, taxon, open) >= LEAST_SEEN;
+  seenIn(prospects, taxon, week) / bestSeen(prospects, taxon, open) >= LEAST_SEEN;
 
 /** How dear each pair of lookalikes is, by how hard it is to tell: all of them make 1. */
 export function sharesOf(lookalikes: readonly Lookalikes[]): number[] {
@@ -140,7 +140,7 @@ export function measurer(prospects: Prospects, wishes: TermWishes): (plan: TermP
   const open = openWeeks(wishes);
   const losses = taxa.map((_, t) => {
     const best = bestSeen(prospects, t, open);
-    return new Map(prospects.weeks.map((week) => [week, Math.max(0, best - bestSeen(prospects, t, [week]))]));
+    return new Map(prospects.weeks.map((week) => [week, Math.max(0, best - seenIn(prospects, t, week))]));
   });
   const unseen = taxa.map((_, t) => bestSeen(prospects, t, open));
   const most = mostLost(prospects, open);
@@ -168,10 +168,10 @@ export function measurer(prospects: Prospects, wishes: TermWishes): (plan: TermP
 
 /** What is lost when each species is taught in the worst of the open weeks, the sum over the species; 0 where the weeks show the same. */
 export const mostLost = (prospects: Prospects, open: readonly number[]): number =>
-  prospects.taxa.reduce(
-    (sum, _, t) => sum + Math.max(0, ...open.map((week) => lossOf(prospects, open, t, week))),
-    0,
-  );
+  prospects.taxa.reduce((sum, _, t) => {
+    const seen = open.map((week) => seenIn(prospects, t, week));
+    return seen.length === 0 ? sum : sum + Math.max(...seen) - Math.min(...seen);
+  }, 0);
 
 /** What a week does not show of a species, as against the best of the open ones, 0–1. */
 export function lossOf(
@@ -182,7 +182,7 @@ export function lossOf(
 ): number {
   const best = bestSeen(prospects, taxon, open);
   if (week === undefined) return best;
-  return Math.max(0, best - bestSeen(prospects, taxon, [week]));
+  return Math.max(0, best - seenIn(prospects, taxon, week));
 }
 
 /**

@@ -20,6 +20,13 @@ test('a drawing is made once, however many show it, and shown by an address of i
   expect(made[0]!.type).toBe('image/svg+xml');
 });
 
+test('an image is shown as it was painted', async () => {
+  const image = new Blob(['x'], { type: 'image/png' });
+  const page = hookOnPage(() => ({ picture: useDrawnLater(image, 'bare', async () => image) }));
+  await page.until(({ picture }) => picture);
+  expect(made).toEqual([image]);
+});
+
 test('where there is nothing to draw there is no picture', async () => {
   const of = {};
   const draw = vi.fn(async () => undefined);

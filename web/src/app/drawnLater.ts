@@ -1,4 +1,5 @@
 import { useEffect, useState } from 'react';
+import type { Picture } from '../workers/pictures.ts';
 import { inTurn } from './inTurn.ts';
 
 /** Pictures that are drawn, or on their way, by what they are of, as long as that lives. */
@@ -11,8 +12,10 @@ const gone = new FinalizationRegistry<string>((address) => URL.revokeObjectURL(a
  *
  * @param of with what the drawing goes
  */
-function addressOf(of: object, svg: string): string {
-  const address = URL.createObjectURL(new Blob([svg], { type: 'image/svg+xml' }));
+function addressOf(of: object, picture: Picture): string {
+  const address = URL.createObjectURL(
+    typeof picture === 'string' ? new Blob([picture], { type: 'image/svg+xml' }) : picture,
+  );
   gone.register(of, address);
   return address;
 }
@@ -23,12 +26,12 @@ function addressOf(of: object, svg: string): string {
  *
  * @param of what it is of; another object is drawn anew
  * @param key what else it depends on
- * @param draw makes the markup
+ * @param draw makes the markup or the image
  */
 export function useDrawnLater(
   of: object,
   key: string,
-  draw: () => Promise<string | undefined>,
+  draw: () => Promise<Picture | undefined>,
 ): string | undefined {
   const [, redraw] = useState(0);
   const held = drawn.get(of)?.get(key);
@@ -45,7 +48,7 @@ export function useDrawnLater(
 }
 
 /** A picture is drawn once, however many show it; one that could not be drawn is tried anew by whoever asks next. */
-async function pictureOf(of: object, key: string, draw: () => Promise<string | undefined>): Promise<string> {
+async function pictureOf(of: object, key: string, draw: () => Promise<Picture | undefined>): Promise<string> {
   const pictures = drawn.get(of) ?? new Map<string, string | Promise<string>>();
   drawn.set(of, pictures);
   const held = pictures.get(key);

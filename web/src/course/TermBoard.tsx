@@ -18,6 +18,9 @@ import { TermSentence } from './TermSentence.tsx';
 import { useBoard } from './useBoard.ts';
 import styles from './board.module.css';
 
+/** The same each time: with another all that can be dragged is drawn anew. */
+const FROM_FIVE_PIXELS = { activationConstraint: { distance: 5 } };
+
 /** The list laid on the weeks of the term: proposed, moved by drag or by keys, looked over at once. */
 export default function TermBoard({ course }: { course: WholeCourse }) {
   const { library } = useLibrary();
@@ -46,7 +49,7 @@ function Board({ course }: { course: WholeCourse }) {
     },
     [mayChange],
   );
-  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 5 } }));
+  const sensors = useSensors(useSensor(PointerSensor, FROM_FIVE_PIXELS));
   if (board.taxa.length === 0) return <FirstSpecies course={course} onTake={board.take} />;
   return (
     <>

@@ -1,7 +1,7 @@
 import { t } from '@lingui/core/macro';
 import type { WholeCourse } from '@hurrow/contract/courses';
 import { App } from 'antd';
-import { useMemo, useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import { characterName } from '@hurrow/core/score';
 import { judgeTerm, type TermProposal, type TermWishes } from '@hurrow/core/term';
 import { commonName } from '@hurrow/core/taxon';
@@ -26,17 +26,20 @@ export function useBoard(course: WholeCourse) {
   const [chosen, setWishes] = useWishes(course);
   const wishes = useMemo(() => ({ ...chosen, closed: course.closedWeeks }), [chosen, course.closedWeeks]);
   const [proposed, setProposed] = useState<Asked['proposed']>();
-  const name = (id: string) => {
-    const found = profileOf(id);
-    return found ? commonName(found.taxon) : id;
-  };
+  const name = useCallback(
+    (id: string) => {
+      const found = profileOf(id);
+      return found ? commonName(found.taxon) : id;
+    },
+    [profileOf],
+  );
   const titleOf = (ids: readonly string[]) => titleFrom(ids.map(name));
   const known = prospects && prospects.taxa.length === taxa.length ? prospects : undefined;
   const judged = useMemo(() => known && judgeTerm(known, wishes, planOf(sets)), [known, wishes, sets]);
-  const names = {
-    taxon: name,
-    character: (id: string) => characterName(vocabulary.get(id)!, course.audience),
-  };
+  const remarks = useMemo(() => {
+    const character = (id: string) => characterName(vocabulary.get(id)!, course.audience);
+    return (judged?.remarks ?? []).map((remark) => remarkInWords(remark, { taxon: name, character }));
+  }, [judged, vocabulary, course.audience, name]);
   const asked = { course, draft, chosen, wishes, setWishes, taxa, proposed, setProposed, titleOf };
   return {
     draft,
@@ -50,7 +53,7 @@ export function useBoard(course: WholeCourse) {
     working,
     nameOf: name,
     setWishes,
-    remarks: (judged?.remarks ?? []).map((remark) => remarkInWords(remark, names)),
+    remarks,
     ...moves(asked),
     ...useSteps(asked),
   };

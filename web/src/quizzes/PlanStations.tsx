@@ -14,6 +14,9 @@ import type { usePlan } from './usePlan.ts';
 import type { useProposal } from './useProposal.ts';
 import styles from './quizzes.module.css';
 
+/** The same each time: with another all that can be dragged is drawn anew. */
+const FROM_FIVE_PIXELS = { activationConstraint: { distance: 5 } };
+
 interface PlanStationsProps {
   plan: ReturnType<typeof usePlan>;
   proposal: ReturnType<typeof useProposal>;
@@ -26,7 +29,7 @@ interface PlanStationsProps {
 /** The stations of a plan in their order, which is changed by dragging or by arrows. */
 export function PlanStations({ plan, proposal, fixed, list, library, course }: PlanStationsProps) {
   const { judged, near, pieces } = useLooked();
-  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 5 } }));
+  const sensors = useSensors(useSensor(PointerSensor, FROM_FIVE_PIXELS));
   const ids = idsOf(plan.stations);
   const remove = (station: Planned) => {
     const id = candidateOf(station);

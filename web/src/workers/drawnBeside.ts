@@ -1,13 +1,13 @@
 import type { ProfiledTaxon } from '@hurrow/core/evidence';
 import type { Vocabulary } from '@hurrow/core/vocabulary';
 import { wrap } from 'comlink';
-import { Pictures, type TreeSetting } from './pictures.ts';
+import { Pictures, type Picture, type TreeSetting } from './pictures.ts';
 
 /** Somebody who draws: the same as `Pictures`, at once or later. */
 export type Draws = {
   [Name in keyof Pictures]: (
     ...asked: Parameters<Pictures[Name]>
-  ) => ReturnType<Pictures[Name]> | Promise<ReturnType<Pictures[Name]>>;
+  ) => ReturnType<Pictures[Name]> | Promise<Awaited<ReturnType<Pictures[Name]>>>;
 };
 
 const BROKEN = Symbol('no worker');
@@ -42,24 +42,24 @@ export class DrawnBeside {
     profiled: ProfiledTaxon,
     setting: TreeSetting,
     title: string,
-  ): Promise<string | undefined> {
+  ): Promise<Picture | undefined> {
     // Sent once, not with every tree: it is by far the largest part of what a picture needs.
     if (this.vocabulary !== vocabulary) {
       this.vocabulary = vocabulary;
       this.onPage.read(vocabulary);
       void this.worker?.read(vocabulary);
     }
-    return this.ask((by) => by.tree(profiled, setting, title));
+    return this.ask<Picture>((by) => by.tree(profiled, setting, title));
   }
 
   /** @see Pictures.specimen */
   specimen(...asked: Parameters<Pictures['specimen']>): Promise<string | undefined> {
-    return this.ask((by) => by.specimen(...asked));
+    return this.ask<string>((by) => by.specimen(...asked));
   }
 
-  private async ask(
-    draw: (by: Draws) => string | undefined | Promise<string | undefined>,
-  ): Promise<string | undefined> {
+  private async ask<P extends Picture>(
+    draw: (by: Draws) => P | undefined | Promise<P | undefined>,
+  ): Promise<P | undefined> {
     if (!this.worker) return draw(this.onPage);
     const answer = await Promise.race([draw(this.worker), this.broken]);
     return answer === BROKEN ? draw(this.onPage) : answer;

@@ -1,10 +1,13 @@
 import type { ProfiledTaxon } from '@hurrow/core/evidence';
 import { drawingOfTree, type DrawingSetting } from '@hurrow/core/lesson';
-import { drawingToSvg, drawPlate, type PlateOptions, type Traits } from '@hurrow/core/specimen';
+import { drawingToSvg, drawPlate, type Drawing, type PlateOptions, type Traits } from '@hurrow/core/specimen';
 import type { ShownOrgan, Vocabulary } from '@hurrow/core/vocabulary';
 
 /** How a tree is drawn, but for the words: they are the same for all pictures of a page. */
 export type TreeSetting = Omit<DrawingSetting, 'vocabulary'>;
+
+/** A picture: markup, or an image. */
+export type Picture = string | Blob;
 
 /**
  * Small pictures as markup, on a page or beside it; undefined where nothing can be drawn.
@@ -14,19 +17,26 @@ export type TreeSetting = Omit<DrawingSetting, 'vocabulary'>;
  */
 export class Pictures {
   private vocabulary: Vocabulary = new Map();
+  private readonly paint: ((drawing: Drawing) => Promise<Blob>) | undefined;
+
+  /** @param paint makes an image of a drawing; without it a tree is markup as well */
+  constructor(paint?: (drawing: Drawing) => Promise<Blob>) {
+    this.paint = paint;
+  }
 
   /** The characters by which the trees that follow are read. */
   read(vocabulary: Vocabulary): void {
     this.vocabulary = vocabulary;
   }
 
-  /** A typical twig of a tree as it stands on a day, without scale bars. */
-  tree(profiled: ProfiledTaxon, setting: TreeSetting, title: string): string | undefined {
+  /** A typical twig of a tree as it stands on a day, without scale bars; an image where one can be painted. */
+  tree(profiled: ProfiledTaxon, setting: TreeSetting, title: string): Promise<Blob> | string | undefined {
     const drawing = drawingOfTree(profiled, ['twig', 'bud', 'leaf'], {
       ...setting,
       vocabulary: this.vocabulary,
       insets: false,
     });
+    if (drawing && this.paint) return this.paint(drawing);
     return drawing && drawingToSvg({ ...drawing, scaleBars: [] }, title);
   }
 
