@@ -31,6 +31,8 @@ interface Props {
 interface InColumns extends Omit<Props, 'prospects'> {
   /** Trees that are taken for the one looked at. */
   alike: ReadonlySet<string>;
+  /** Asked for once, not by each of forty trees. */
+  read: Pick<ReturnType<typeof useLibrary>, 'library' | 'vocabulary' | 'profileOf'>;
   /** The tree that was moved by a key: in another column it is another button, which takes the focus. */
   keyed: RefObject<string | undefined>;
 }
@@ -41,7 +43,9 @@ export const BoardColumns = memo(function BoardColumns(given: Props) {
   const { prospects, ...told } = given;
   const { course, sets, lookedAt } = told;
   const alike = useMemo(() => lookalikesOf(lookedAt, prospects), [lookedAt, prospects]);
-  const props: InColumns = { ...told, alike, keyed };
+  const { library, vocabulary, profileOf } = useLibrary();
+  const read = useMemo(() => ({ library, vocabulary, profileOf }), [library, vocabulary, profileOf]);
+  const props: InColumns = { ...told, alike, read, keyed };
   const weeks = Array.from({ length: course.weeks }, (_, i) => i + 1);
   const unplaced = setsIn(sets, null);
   const arcs = useMemo(
@@ -85,8 +89,6 @@ const REDUCED = 3;
 const Column = memo(function Column(props: InColumns & { week: number }) {
   const { course, sets, week } = props;
   const { setNodeRef, isOver } = useDroppable({ id: week });
-  // Forty plates at once would hold up a slow processor.
-  const there = useTurn(useLibrary().library !== undefined);
   const first = wrapDay(dayOfYear(course.startsOn) + 7 * (week - 1));
   const closed = course.closedWeeks.includes(week);
   return (
@@ -118,11 +120,9 @@ const Column = memo(function Column(props: InColumns & { week: number }) {
               set.title
             )}
           </h2>
-          {there ? (
-            set.taxa.map((id) => <Plate key={id} {...props} taxonId={id} day={wrapDay(first + 3)} />)
-          ) : (
-            <div style={{ height: set.taxa.length * (BOARD.plate + BOARD.gap) }} />
-          )}
+          {set.taxa.map((id) => (
+            <Plate key={id} {...props} taxonId={id} day={wrapDay(first + 3)} />
+          ))}
         </div>
       ))}
     </section>
@@ -130,7 +130,10 @@ const Column = memo(function Column(props: InColumns & { week: number }) {
 });
 
 function Plate(props: InColumns & { taxonId: string; day: number; small?: boolean }) {
-  const { profileOf } = useLibrary();
+  const { library, profileOf } = props.read;
+  // Forty plates at once would hold up a slow processor.
+  const there = useTurn(library !== undefined);
+  if (!there) return <div style={{ height: BOARD.plate, marginBottom: BOARD.gap }} />;
   const profiled = profileOf(props.taxonId);
   return profiled ? <DrawnPlate {...props} profiled={profiled} /> : null;
 }
@@ -145,13 +148,13 @@ function DrawnPlate({
   day,
   profiled,
   alike,
+  read: { library, vocabulary },
   keyed,
 }: InColumns & { taxonId: string; day: number; profiled: ProfiledTaxon }) {
   const button = useRef<HTMLButtonElement>(null);
   useEffect(() => {
     if (keyed.current === taxonId) button.current?.focus();
   }, [keyed, taxonId]);
-  const { library, vocabulary } = useLibrary();
   const { attributes, listeners, setNodeRef, transform, isDragging } = useDraggable({ id: taxonId });
   const { units, latitude, longitude, elevation } = course;
   const setting = useMemo<TreeSetting>(
