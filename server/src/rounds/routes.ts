@@ -11,7 +11,7 @@ import { sets, students as studentsOf } from '../courses/queries.ts';
 import type { Db } from '../db/index.ts';
 import { courseLibrary } from '../library/committed.ts';
 import { printed } from '../prints/printed.ts';
-import type { QuizPrinted } from '../prints/quizPapers.ts';
+import type { QuizPrinted } from '../prints/quizPrinted.ts';
 import * as queries from '../quizzes/queries.ts';
 import type { StationRow } from '../quizzes/queries.ts';
 import { plannedOf } from '../quizzes/opening.ts';
