@@ -1,4 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
+import { useMemo } from 'react';
 import { characterName } from '@hurrow/core/score';
 import { commonName } from '@hurrow/core/taxon';
 import { stateOf } from '@hurrow/core/vocabulary';
@@ -9,22 +10,26 @@ import { writtenAs } from '../language/inWords.ts';
 export function useNames(courseId: string) {
   const { profileOf, vocabulary } = useLibrary();
   const audience = useQuery(courseQuery(courseId)).data?.audience ?? 'technical';
-  return {
-    vocabulary,
-    taxon: (id: string) => {
-      const found = profileOf(id);
-      return found ? commonName(found.taxon) : id;
-    },
-    character: (id: string) => {
-      const found = vocabulary.get(id);
-      return found ? characterName(found, audience) : id;
-    },
-    state: (characterId: string, id: string) => {
-      const character = vocabulary.get(characterId);
-      const state = character && stateOf(character, id);
-      return state ? (audience === 'plain' ? state.plain : state.term) : id;
-    },
-  };
+  // The same until the library has changed: long lists are drawn by it.
+  return useMemo(
+    () => ({
+      vocabulary,
+      taxon: (id: string) => {
+        const found = profileOf(id);
+        return found ? commonName(found.taxon) : id;
+      },
+      character: (id: string) => {
+        const found = vocabulary.get(id);
+        return found ? characterName(found, audience) : id;
+      },
+      state: (characterId: string, id: string) => {
+        const character = vocabulary.get(characterId);
+        const state = character && stateOf(character, id);
+        return state ? (audience === 'plain' ? state.plain : state.term) : id;
+      },
+    }),
+    [profileOf, vocabulary, audience],
+  );
 }
 
 export type Names = ReturnType<typeof useNames>;

@@ -41,7 +41,7 @@ test('a lesson concerns those who mixed the two up, in either direction and wher
 
 test('each student in a line: what counts, and only what was taken twice', () => {
   const twice = { ...data, answers: [...data.answers, answer('s2', '1', 'spruce')] };
-  const rows = standings(twice, students, []);
+  const rows = standings(twice, students);
   expect(rows.map(({ name, asked, right }) => [name, asked, right])).toEqual([
     ['Ada', 1, 0],
     ['Bo', 3, 1],

@@ -1,6 +1,5 @@
 import { t } from '@lingui/core/macro';
 import type { ConfusionData } from '@hurrow/contract/confusions';
-import type { PracticeOf } from '@hurrow/contract/practice';
 import type { GroupSlip } from '@hurrow/core/finding';
 
 /** One line of the list of students. */
@@ -11,7 +10,6 @@ export interface StandingLine {
   right: number;
   /** What was taken for what twice at least, the most often first. */
   again: { truth: string; named: string; times: number }[];
-  practiced: PracticeOf | undefined;
 }
 
 type Counted = Pick<ConfusionData, 'stations' | 'answers'>;
@@ -28,15 +26,10 @@ export function slipsOf(data: Counted): GroupSlip[] {
   });
 }
 
-/** Every student of a course with what was answered and practiced, by name. */
-export function standings(
-  data: Counted,
-  students: readonly { id: string; name: string }[],
-  practice: readonly PracticeOf[],
-): StandingLine[] {
+/** Every student of a course with what was answered, by name. */
+export function standings(data: Counted, students: readonly { id: string; name: string }[]): StandingLine[] {
   const truthOf = truths(data);
   const slips = slipsOf(data);
-  const practicedBy = new Map(practice.map((each) => [each.studentId, each]));
   return students
     .map(({ id, name }) => {
       const own = data.answers.filter(
@@ -55,7 +48,6 @@ export function standings(
         asked: own.length,
         right: own.filter(({ stationId, named }) => named === truthOf.get(stationId)).length,
         again: [...times.values()].filter((each) => each.times > 1).sort((x, y) => y.times - x.times),
-        practiced: practicedBy.get(id),
       };
     })
     .sort((x, y) => x.name.localeCompare(y.name));
