@@ -23,6 +23,7 @@ import { demoFile } from './src/courses.ts';
 import { demoLibrary } from './src/library.ts';
 import { demoRanges } from './src/ranges.ts';
 import { answerOf, seenBy, TRUTHS } from './src/students.ts';
+import { pointsOfPath } from '../core/src/testing/paths.ts';
 
 const library = demoLibrary();
 const profiles = readLibrary(library).profiles;
@@ -184,9 +185,7 @@ describe('drawn specimens', () => {
           const scene = drawSpecimen(traits, ['twig', 'bud', 'leaf'])!;
           expect(points(scene).flat().every(Number.isFinite)).toBe(true);
           const drawing = layOut(scene, { width: 360, height: 300 });
-          const xy = drawing.paths.flatMap((path) =>
-            [...path.d.matchAll(/(-?[\d.]+) (-?[\d.]+)/g)].map(([, x, y]) => [Number(x), Number(y)] as const),
-          );
+          const xy = drawing.paths.flatMap((path) => pointsOfPath(path.d));
           expect(xy.every(([x, y]) => x >= 0 && x <= 360 && y >= 0 && y <= 300)).toBe(true);
           return JSON.stringify(drawing);
         });
