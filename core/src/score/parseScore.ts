@@ -27,14 +27,14 @@ const FLAG_WORDS: Record<string, Frequency> = {
 
 /**
  * Reads a score as it is typed in a table or a form: `ovate; sometimes elliptic`, `only smooth, banded`, `yes`, `seldom`,
- * `(4)5–9(10)`, `4–7 in`. States go by their id, their term or their plain words.
+ * `(4)5–9(10)`, `4–7 in`. States go by their id, their term or their plain words, in the language of the character.
  */
 export function parseScore(
   text: string,
   character: Character,
   settings: MeasureSettings & ArcSettings = {},
 ): Outcome<ScoreValue> {
-  const typed = text.trim();
+  const typed = inEnglish(text.trim(), character);
   if (!typed) return refused(`Nothing is written for ${character.term}.`);
   switch (character.kind) {
     case 'measure':
@@ -53,6 +53,17 @@ export function parseScore(
     case 'ordinal':
       return parseStates(typed, character);
   }
+}
+
+/** What stands between the words of a character in its language, in the English that is read: “manchmal eiförmig” as “sometimes eiförmig”. */
+function inEnglish(typed: string, { kind, saying }: Pick<Character, 'kind' | 'saying'>): string {
+  if (!saying || kind === 'measure' || kind === 'count') return typed;
+  const often = Object.entries(kind === 'flag' ? saying.flag : saying.adverbs);
+  const between: [english: string, word: string][] = [...often, ['or', saying.or]];
+  return between.reduce((read, [english, word]) => {
+    const own = word.trim();
+    return own ? read.replace(new RegExp(`(?<![\\p{L}])${own}(?![\\p{L}])`, 'giu'), english) : read;
+  }, typed);
 }
 
 function parseMonths(typed: string, settings: ArcSettings): Outcome<ScoreValue> {

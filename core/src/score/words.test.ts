@@ -31,6 +31,30 @@ test.each([
   expect(said(id, text)).toEqual([english, inGerman]);
 });
 
+test.each([
+  ['leaf.shape', 'meist eiförmig, manchmal elliptisch'],
+  ['leaf.shape', 'usually ovate; sometimes elliptic'],
+  ['leaf.shape', 'lanzettlich oder linealisch'],
+  ['twig.zigzag', 'selten'],
+  ['bud.resin', 'ja'],
+  ['bud.resin', 'no'],
+])('%s “%s” is read by a vocabulary in German', (id, text) => {
+  expect(parseScore(text, german.get(id)!)).toMatchObject({ ok: true });
+});
+
+test('what is said in German is read as what it was', () => {
+  for (const [id, text] of [
+    ['leaf.shape', 'usually ovate; sometimes elliptic'],
+    ['twig.zigzag', 'rarely'],
+    ['bud.resin', 'no'],
+  ] as const) {
+    const read = parseScore(text, BUILT_IN.get(id)!);
+    if (!read.ok) throw new Error(read.problem);
+    const words = valueInWords(read.value, german.get(id)!);
+    expect(parseScore(words, german.get(id)!)).toEqual(read);
+  }
+});
+
 test('what a score holds for is said by its words', () => {
   const qualifiers = { plantAge: 'young', partAge: 'current', light: 'shade' } as const;
   expect(qualifiersInWords(qualifiers)).toBe("young, this year's, shade");

@@ -3,7 +3,7 @@ import { Trans } from '@lingui/react/macro';
 import type { WholeCourse } from '@hurrow/contract/courses';
 import { useDraggable, useDroppable } from '@dnd-kit/core';
 import { CSS } from '@dnd-kit/utilities';
-import { memo, useEffect, useMemo, useRef, type CSSProperties, type RefObject } from 'react';
+import { memo, useEffect, useMemo, useRef, useState, type CSSProperties, type RefObject } from 'react';
 import { Link } from 'react-router';
 import type { ProfiledTaxon } from '@hurrow/core/evidence';
 import { dayOfYear, wrapDay } from '@hurrow/core/season';
@@ -33,6 +33,8 @@ interface InColumns extends Omit<Props, 'prospects'> {
   alike: ReadonlySet<string>;
   /** Asked for once, not by each of forty trees. */
   read: Pick<ReturnType<typeof useLibrary>, 'library' | 'vocabulary' | 'profileOf'>;
+  /** Trees that the board has shown: moved to another week they are there at once. */
+  shown: Set<string>;
   /** The tree that was moved by a key: in another column it is another button, which takes the focus. */
   keyed: RefObject<string | undefined>;
 }
@@ -45,7 +47,8 @@ export const BoardColumns = memo(function BoardColumns(given: Props) {
   const alike = useMemo(() => lookalikesOf(lookedAt, prospects), [lookedAt, prospects]);
   const { library, vocabulary, profileOf } = useLibrary();
   const read = useMemo(() => ({ library, vocabulary, profileOf }), [library, vocabulary, profileOf]);
-  const props: InColumns = { ...told, alike, read, keyed };
+  const [shown] = useState(() => new Set<string>());
+  const props: InColumns = { ...told, alike, read, shown, keyed };
   const weeks = Array.from({ length: course.weeks }, (_, i) => i + 1);
   const unplaced = setsIn(sets, null);
   const arcs = useMemo(
@@ -131,9 +134,10 @@ const Column = memo(function Column(props: InColumns & { week: number }) {
 
 function Plate(props: InColumns & { taxonId: string; day: number; small?: boolean }) {
   const { library, profileOf } = props.read;
+  const known = props.shown.has(props.taxonId);
   // Forty plates at once would hold up a slow processor.
-  const there = useTurn(library !== undefined);
-  if (!there) return <div style={{ height: BOARD.plate, marginBottom: BOARD.gap }} />;
+  const come = useTurn(library !== undefined && !known);
+  if (!known && !come) return <div style={{ height: BOARD.plate, marginBottom: BOARD.gap }} />;
   const profiled = profileOf(props.taxonId);
   return profiled ? <DrawnPlate {...props} profiled={profiled} /> : null;
 }
@@ -149,9 +153,11 @@ function DrawnPlate({
   profiled,
   alike,
   read: { library, vocabulary },
+  shown,
   keyed,
 }: InColumns & { taxonId: string; day: number; profiled: ProfiledTaxon }) {
   const button = useRef<HTMLButtonElement>(null);
+  useEffect(() => void shown.add(taxonId), [shown, taxonId]);
   useEffect(() => {
     if (keyed.current === taxonId) button.current?.focus();
   }, [keyed, taxonId]);

@@ -2,7 +2,7 @@ import { BUILT_IN, stateOf } from '@hurrow/core/vocabulary';
 import { asStudentsRead, type FrozenQuestion } from '@hurrow/core/station';
 import * as german from './characters.de.ts';
 import { checklistSaid, questionSaid, seeingSaid, seenSaid } from './questionSaid.ts';
-import { speakOfCharacters, spokenVocabulary, wordOfTree } from './vocabulary.ts';
+import { speakOfCharacters, spokenVocabulary, wordOfTree, writtenVocabulary } from './vocabulary.ts';
 
 afterEach(() => speakOfCharacters(undefined));
 
@@ -138,4 +138,6 @@ test('a vocabulary is said once, and in English it is the one that was written',
   const said = spokenVocabulary(BUILT_IN);
   expect(said.get('bud.scales')!.term).toBe('Knospenschuppen');
   expect(spokenVocabulary(BUILT_IN)).toBe(said);
+  expect(writtenVocabulary(said)).toBe(BUILT_IN);
+  expect(writtenVocabulary(BUILT_IN)).toBe(BUILT_IN);
 });

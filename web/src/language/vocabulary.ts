@@ -9,6 +9,7 @@ interface Spoken {
 
 let spoken: Spoken | undefined;
 let said = new WeakMap<Vocabulary, Vocabulary>();
+const writtenOf = new WeakMap<Vocabulary, Vocabulary>();
 
 /** Speaks of characters in another language from now on; in English again without one. */
 export function speakOfCharacters(language: Spoken | undefined): void {
@@ -24,8 +25,13 @@ export function spokenVocabulary(written: Vocabulary): Vocabulary {
   if (!spoken) return written;
   const made = said.get(written) ?? spoken.vocabulary(written);
   said.set(written, made);
+  writtenOf.set(made, written);
   return made;
 }
+
+/** A vocabulary as its library has it, for what is written in the library's own words. */
+export const writtenVocabulary = (vocabulary: Vocabulary): Vocabulary =>
+  writtenOf.get(vocabulary) ?? vocabulary;
 
 /**
  * A word for a character or one of its states that came in English, in the language that is spoken; as it came where it is a library's own.

@@ -6,6 +6,7 @@ import { characterName } from '@hurrow/core/score';
 import { commonName } from '@hurrow/core/taxon';
 import type { Ground } from './setting.ts';
 import { listInWords } from '../language/inWords.ts';
+import { writtenVocabulary } from '../language/vocabulary.ts';
 
 /** What of a ground the words of a recap need. */
 export type Said = Pick<Ground, 'profiles' | 'vocabulary' | 'course'> & {
@@ -88,9 +89,11 @@ function aidOf(taxonId: string, said: Said): Pick<Recalled, 'aid'> {
   const text = profiled?.taxon.memoryAid;
   if (!text) return {};
   const [audience] = wordsFor(said);
-  const names = borneOut(text, profiled, said.vocabulary, said.setting.view).map((id) =>
-    characterName(said.vocabulary.get(id)!, audience),
+  // An aid is written in the words of the library, or in those that the page speaks.
+  const borne = [writtenVocabulary(said.vocabulary), said.vocabulary].flatMap((vocabulary) =>
+    borneOut(text, profiled, vocabulary, said.setting.view),
   );
+  const names = [...new Set(borne)].map((id) => characterName(said.vocabulary.get(id)!, audience));
   const checked = names.length
     ? t`The scores bear out ${listInWords(names)}.`
     : t`Nothing in it is scored: check it by eye.`;
