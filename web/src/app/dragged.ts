@@ -1,6 +1,9 @@
 import { t } from '@lingui/core/macro';
 import type { Announcements, DndContextProps, UniqueIdentifier } from '@dnd-kit/core';
 
+/** From how far on a press is a drag. The same each time: with another all that can be dragged is drawn anew. */
+export const FROM_FIVE_PIXELS = { activationConstraint: { distance: 5 } };
+
 /**
  * What whoever hears the page is told of things that are dragged with a pointer: by which keys they are moved instead, and where one has come to lie.
  *

@@ -6,7 +6,7 @@ import { DndContext, PointerSensor, useSensor, useSensors } from '@dnd-kit/core'
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { TermProposal } from '@hurrow/core/term';
 import { messageOf } from '../app/api.ts';
-import { heardOfDragging } from '../app/dragged.ts';
+import { FROM_FIVE_PIXELS, heardOfDragging } from '../app/dragged.ts';
 import { useLibrary } from '../app/data.ts';
 import { LinkButton, Notice, Opening, Problem } from '../app/parts.tsx';
 import { useMayChange } from '../app/mayChange.ts';
@@ -17,9 +17,6 @@ import { boundInWords, measureInWords, type RemarkSaid } from './remarks.ts';
 import { TermSentence } from './TermSentence.tsx';
 import { useBoard } from './useBoard.ts';
 import styles from './board.module.css';
-
-/** The same each time: with another all that can be dragged is drawn anew. */
-const FROM_FIVE_PIXELS = { activationConstraint: { distance: 5 } };
 
 /** The list laid on the weeks of the term: proposed, moved by drag or by keys, looked over at once. */
 export default function TermBoard({ course }: { course: WholeCourse }) {

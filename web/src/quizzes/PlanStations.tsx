@@ -4,7 +4,7 @@ import type { LibraryAnswer } from '@hurrow/contract/library';
 import { closestCenter, DndContext, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
 import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import type { ProfiledTaxon } from '@hurrow/core/evidence';
-import { heardOfDragging } from '../app/dragged.ts';
+import { FROM_FIVE_PIXELS, heardOfDragging } from '../app/dragged.ts';
 import { keptQuestion } from './asking.ts';
 import { useLooked } from './LookedOver.tsx';
 import { idsOf, viewFor, type Planned } from './planned.ts';
@@ -13,9 +13,6 @@ import { StationLine } from './StationLine.tsx';
 import type { usePlan } from './usePlan.ts';
 import type { useProposal } from './useProposal.ts';
 import styles from './quizzes.module.css';
-
-/** The same each time: with another all that can be dragged is drawn anew. */
-const FROM_FIVE_PIXELS = { activationConstraint: { distance: 5 } };
 
 interface PlanStationsProps {
   plan: ReturnType<typeof usePlan>;
