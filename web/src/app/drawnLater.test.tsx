@@ -2,10 +2,14 @@ import { vi } from 'vitest';
 import { hookOnPage } from '../testing/page.tsx';
 import { useDrawnLater } from './drawnLater.ts';
 
+const before = URL.createObjectURL;
 const made: Blob[] = [];
 beforeEach(() => {
   made.length = 0;
   URL.createObjectURL = (blob) => `blob:${made.push(blob as Blob)}`;
+});
+afterAll(() => {
+  URL.createObjectURL = before;
 });
 
 test('a drawing is made once, however many show it, and shown by an address of its own', async () => {
