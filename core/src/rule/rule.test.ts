@@ -81,5 +81,5 @@ test('a rule of thumb is said in German', () => {
       'technical',
       'metric',
     ),
-  ).toBe('Wenn Stellung: gegenständig und Lappung: handförmig gelappt, dann die Gattung Acer');
+  ).toBe('Wenn Blattstellung: gegenständig und Lappung: handförmig gelappt, dann die Gattung Acer');
 });

@@ -4,7 +4,7 @@ bark.surface | Rinde | Oberfläche der Rinde
   resinBlistered | mit Harzblasen | Blasen voll Harz | Erhabene Blasen mit flüssigem Harz.
   banded | quer gebändert | kurze Striche quer | Lange Korkporen (Lentizellen) laufen quer.
   papery | papierartig abrollend | schält sich wie Papier | Die äußere Rinde rollt sich in dünnen Häuten ab.
-  jigsaw | Puzzleplatten | wie Puzzleteile | Dicke Platten, die in Stücken wie Puzzleteile abblättern.
+  jigsaw | puzzleartige Platten | wie Puzzleteile | Dicke Platten, die in Stücken wie Puzzleteile abblättern.
   exfoliating | in Platten abfallend | fällt fleckig ab | Stücke fallen und hinterlassen eine gefleckte Fläche.
   shallowFissures | flachrissig | flache Risse | Risse laufen den Stamm hinauf, unter 1 cm tief.
   deepFurrows | tief gefurcht | tiefe Furchen | Furchen über 1 cm tief zwischen festen Leisten.

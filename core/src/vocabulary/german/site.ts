@@ -32,7 +32,7 @@ site.canopyPlace | Stellung im Bestand | Stellung im Wald
   understory | Unterstand | unter anderen Bäumen | Wächst unter dem Kronendach.
   mid | Mittelschicht | dazwischen | Wächst bis zur Mitte des Kronendachs.
   canopy | Kronendach | im Dach | Wächst ins Kronendach.
-  emergent | Überhälter | über dem Dach | Steht über dem Kronendach.
+  emergent | überragend | über dem Dach | Steht über dem Kronendach.
 site.elevation | Meereshöhe | Meereshöhe
 site.hardinessZone | Winterhärtezone | Winterhärtezone
 site.floodTolerance | Verträgt Überflutung | Verträgt Überflutung

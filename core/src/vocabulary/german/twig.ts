@@ -1,5 +1,5 @@
 export const TWIG = `
-twig.arrangement | Stellung | Blätter und Knospen am Zweig
+twig.arrangement | Blattstellung | Blätter und Knospen am Zweig
   alternate | wechselständig | einzeln im Wechsel | Ein Blatt oder eine Knospe an jedem Knoten.
   subopposite | fast gegenständig | beinahe paarweise | Zwei Blätter oder Knospen fast, doch nicht ganz auf einer Höhe.
   opposite | gegenständig | paarweise gegenüber | Zwei Blätter oder Knospen an jedem Knoten, einander gegenüber.
