@@ -1,5 +1,6 @@
 import { characterName, valueInWords, type Audience, type UnitSystem } from '../score/index.ts';
-import { ENGLISH, listedBy, putIn, stateOf, type Character, type Vocabulary } from '../vocabulary/index.ts';
+import { putIn, sayingOf, stateOf, type Character, type Vocabulary } from '../vocabulary/index.ts';
+import { listedBy } from '../words/index.ts';
 import type { Condition } from './condition.ts';
 
 /** A condition in the words of the audience: "bud scales: two valvate or naked", "zigzag: no", "blade length: 6 cm or more". */
@@ -22,12 +23,13 @@ export function saidOf(
   units: UnitSystem,
 ): string {
   const { states, present = true, from, below } = condition;
-  const saying = character.saying ?? ENGLISH;
+  const saying = sayingOf(character);
   if (character.anyOf) {
     const word = stateWord(character, states?.[0] ?? '', audience);
     return present ? word : putIn(saying.not, word);
   }
-  if (character.kind === 'flag' || character.kind === 'months') return present ? saying.yes : saying.no;
+  if (character.kind === 'flag' || character.kind === 'months')
+    return saying.flag[present ? 'always' : 'never'];
   if (states)
     return orList(
       states.map((state) => stateWord(character, state, audience)),

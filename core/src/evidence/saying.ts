@@ -6,7 +6,8 @@ import {
   type UnitSystem,
 } from '../score/index.ts';
 import type { View } from '../view/index.ts';
-import { ENGLISH, listedBy, putIn, type Character, type Vocabulary } from '../vocabulary/index.ts';
+import { putIn, sayingOf, type Character, type Vocabulary } from '../vocabulary/index.ts';
+import { listedBy } from '../words/index.ts';
 import type { Contrast } from './contrast.ts';
 import { derivedShare } from './leaves.ts';
 import { scoresInView, type ProfiledTaxon, type ReadingOptions } from './profiled.ts';
@@ -34,8 +35,8 @@ export function shownInWords(
 ): string {
   if (character.derived) {
     const share = derivedShare(profiled, character.id, view, options);
-    const { yes, no, some } = character.saying ?? ENGLISH;
-    return share === undefined ? '' : share <= NONE ? no : share >= ALL ? yes : some;
+    const { flag, some } = sayingOf(character);
+    return share === undefined ? '' : share <= NONE ? flag.never : share >= ALL ? flag.always : some;
   }
   return scoresInView(
     profiled.scores.filter((score) => score.characterId === character.id),
@@ -104,7 +105,7 @@ export function settlingInWords(
   if (deciding.length === 0) return undefined;
   const more = deciding.filter((id) => !said.includes(id)).map((id) => vocabulary.get(id)!);
   if (more.length > 0) {
-    const { and, together } = more[0]!.saying ?? ENGLISH;
+    const { and, together } = sayingOf(more[0]);
     const names = more.map((character) => characterName(character, audience));
     return putIn(together, listedBy(names, and));
   }

@@ -2,8 +2,8 @@ import type { ProfiledTaxon } from '../evidence/index.ts';
 import { characterName, type Audience } from '../score/index.ts';
 import { DRAWN, drawPlate, sampleSpecimen } from '../specimen/index.ts';
 import { commonName } from '../taxon/index.ts';
-import { ENGLISH, listedBy, putIn, SHOWN_BY, type Character, type Vocabulary } from '../vocabulary/index.ts';
-import { lowerFirst, upperFirst } from '../words/index.ts';
+import { putIn, sayingOf, SHOWN_BY, type Vocabulary } from '../vocabulary/index.ts';
+import { listedBy, lowerFirst, upperFirst } from '../words/index.ts';
 import { bothWords } from './glossary.ts';
 import {
   characterLesson,
@@ -96,8 +96,6 @@ export function characterCalls(
 }
 
 const isDrawn = (characterId: string): boolean => DRAWN.some((id) => id === characterId);
-
-const sayingOf = ({ saying = ENGLISH }: Character) => saying;
 
 const words = (state: StateOnList, { audience }: CharacterSetting): string => bothWords(state, audience).word;
 

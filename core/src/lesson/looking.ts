@@ -1,5 +1,5 @@
 import { characterName, type Audience } from '../score/index.ts';
-import { ENGLISH, putIn, type Character } from '../vocabulary/index.ts';
+import { putIn, sayingOf, type Character } from '../vocabulary/index.ts';
 
 /** What to do to see a character well, as it is said to a class: by id. One a line. */
 const LOOKS = `
@@ -80,4 +80,4 @@ export const howToLook = ({ id, saying }: Pick<Character, 'id' | 'saying'>): str
 
 /** `What do you see: teeth?`, in the language of the character. */
 export const askOfCharacter = (character: Character, audience: Audience): string =>
-  putIn((character.saying ?? ENGLISH).asked, characterName(character, audience));
+  putIn(sayingOf(character).asked, characterName(character, audience));

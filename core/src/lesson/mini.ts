@@ -11,7 +11,7 @@ import { randomFrom, seedOf } from '../random/index.ts';
 import { characterName } from '../score/index.ts';
 import { contrastPlate, sampleLike, sampleSpecimen, type Drawing, type Traits } from '../specimen/index.ts';
 import { commonName } from '../taxon/index.ts';
-import { ENGLISH, putIn } from '../vocabulary/index.ts';
+import { putIn, sayingOf } from '../vocabulary/index.ts';
 
 /** Specimens to call in a mini-lesson. */
 export const TO_CALL = 10;
@@ -108,7 +108,7 @@ function bends(id: string, a: ProfiledTaxon, b: ProfiledTaxon, { vocabulary, aud
       .map(({ state, frequency }) => {
         const words = character.states.find((each) => each.id === state);
         const shown = audience === 'plain' ? words?.plain : words?.term;
-        return putIn((character.saying ?? ENGLISH).bends[frequency === 'rarely' ? 'rarely' : 'sometimes'], {
+        return putIn(sayingOf(character).bends[frequency === 'rarely' ? 'rarely' : 'sometimes'], {
           one: commonName(one!.taxon),
           state: shown ?? state,
           other: commonName(other!.taxon),

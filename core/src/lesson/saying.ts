@@ -10,7 +10,7 @@ import {
 import type { Qualifiers } from '../score/index.ts';
 import { stateOf, type Character } from '../vocabulary/index.ts';
 import { phraseOf } from './phrases.ts';
-import { lowerFirst } from '../words/index.ts';
+import { listedBy, lowerFirst } from '../words/index.ts';
 
 export interface Voice {
   audience: Audience;
@@ -197,7 +197,5 @@ export const namesItsPart = (words: string): boolean =>
   );
 
 /** “a, b or c”. */
-export const orList = (words: readonly string[]): string => listed(words, 'or');
-const andList = (words: readonly string[]): string => listed(words, 'and');
-const listed = (words: readonly string[], by: string): string =>
-  words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} ${by} ${words.at(-1)!}`;
+export const orList = (words: readonly string[]): string => listedBy(words, 'or');
+const andList = (words: readonly string[]): string => listedBy(words, 'and');

@@ -1,7 +1,8 @@
 import { conditionInWords, type Condition } from '../condition/index.ts';
 import type { Audience, UnitSystem } from '../score/index.ts';
 import { commonName, type Taxon } from '../taxon/index.ts';
-import { ENGLISH, listedBy, putIn, sayingOf, type Saying, type Vocabulary } from '../vocabulary/index.ts';
+import { ENGLISH, putIn, sayingOf, type Saying, type Vocabulary } from '../vocabulary/index.ts';
+import { listedBy } from '../words/index.ts';
 
 /** What a rule concludes: the specimen is of this genus or family, or one of these taxa. */
 export type Conclusion =
@@ -37,7 +38,7 @@ export function ruleInWords(
 ): string {
   if (rule.words) return rule.words;
   const conditions = rule.conditions.map((each) => conditionInWords(each, vocabulary, audience, units));
-  const saying = sayingOf(vocabulary);
+  const saying = sayingOf(vocabulary.values().next().value);
   return putIn(saying.rule, {
     conditions: conditions.join(` ${saying.and} `),
     conclusion: conclusionInWords(rule.then, taxa, saying),

@@ -1,5 +1,6 @@
 import { arcLabel } from '../season/index.ts';
-import { ENGLISH, listedBy, putIn, stateOf, type Character, type Saying } from '../vocabulary/index.ts';
+import { ENGLISH, putIn, sayingOf, stateOf, type Character, type Saying } from '../vocabulary/index.ts';
+import { listedBy } from '../words/index.ts';
 import {
   FREQUENCIES,
   unitFactor,
@@ -21,7 +22,7 @@ export function valueInWords(
 ): string {
   switch (value.kind) {
     case 'flag':
-      return (character.saying ?? ENGLISH).flag[value.frequency];
+      return sayingOf(character).flag[value.frequency];
     case 'months':
       return value.arcs.map((arc) => arcLabel(arc)).join(', ');
     case 'range':
@@ -33,7 +34,7 @@ export function valueInWords(
 
 /** The states with those of one frequency together, the most frequent first: "dry and moist forest, sometimes streamside or coast". */
 function statesInWords(value: StatesValue, character: Character, audience: Audience): string {
-  const { adverbs, and, or } = character.saying ?? ENGLISH;
+  const { adverbs, and, or } = sayingOf(character);
   const word = (id: string) => {
     const state = stateOf(character, id);
     return state ? (audience === 'plain' ? state.plain : state.term) : id;
@@ -56,7 +57,7 @@ function rangeInWords(range: RangeValue, character: Character, units: UnitSystem
   const { show, unit } = scaleFor(range, character, units);
   // A degree sign stands close: “30–80°”.
   const tail = unit === '°' ? unit : unit ? ` ${unit}` : '';
-  const saying = character.saying ?? ENGLISH;
+  const saying = sayingOf(character);
   const step = range.step === 2 ? ((range.low ?? 1) % 2 ? saying.odd : saying.even) : '';
   if (range.typical !== undefined && range.low === undefined)
     return putIn(saying.about, `${show(range.typical)}${tail}`);
@@ -78,7 +79,7 @@ function rangeInWords(range: RangeValue, character: Character, units: UnitSystem
 
 /** The unit to show and a formatter, which writes the decimals as the character's language does; imperial shows feet from 1 ft up and inches below. */
 function scaleFor(range: RangeValue, character: Character, units: UnitSystem) {
-  const { point, units: unitWords } = character.saying ?? ENGLISH;
+  const { point, units: unitWords } = sayingOf(character);
   const { show, unit } = englishScale(range, character, units);
   return { show: (n: number) => show(n).replace('.', point), unit: unitWords[unit] ?? unit };
 }

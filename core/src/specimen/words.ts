@@ -1,14 +1,7 @@
 import { unitFactor, valueInWords, type Audience, type UnitSystem } from '../score/index.ts';
-import { listInWords, type Saying } from '../view/index.ts';
-import {
-  listedBy,
-  putIn,
-  sayingOf,
-  SHOWN_BY,
-  stateOf,
-  type ShownOrgan,
-  type Vocabulary,
-} from '../vocabulary/index.ts';
+import { listInWords, type Spoken } from '../view/index.ts';
+import { putIn, sayingOf, SHOWN_BY, stateOf, type ShownOrgan, type Vocabulary } from '../vocabulary/index.ts';
+import { listedBy } from '../words/index.ts';
 import { drawParts } from './draw.ts';
 import { PART_TITLES } from './plate/plate.ts';
 import type { Trait, Traits } from './traits.ts';
@@ -25,7 +18,7 @@ export function traitsInWords(
   units: UnitSystem = 'metric',
   hidden: readonly string[] = [],
 ): string {
-  const saying = sayingOf(vocabulary);
+  const saying = sayingOf(vocabulary.values().next().value);
   const phrases = [...vocabulary.values()].flatMap((character) => {
     const trait = hidden.includes(character.id) ? undefined : traits.values[character.id];
     if (trait === undefined || !organs.includes(SHOWN_BY[character.organ])) return [];
@@ -63,7 +56,7 @@ export function traitsInWords(
 export function partsInWords(
   traits: Traits,
   organs: readonly ShownOrgan[],
-  { say, list }: Saying = { say: (word) => word, list: listInWords },
+  { say, list }: Spoken = { say: (word) => word, list: listInWords },
 ): string {
   const parts = drawParts(traits, organs).map(({ part }) =>
     part === 'shoot' && !organs.includes('twig') && !organs.includes('bud')

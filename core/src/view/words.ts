@@ -1,4 +1,5 @@
 import type { ShownOrgan } from '../vocabulary/index.ts';
+import { listedBy } from '../words/index.ts';
 import type { LeafCondition, View } from './view.ts';
 
 export const SHOWN_TITLES: Record<ShownOrgan, string> = {
@@ -20,7 +21,7 @@ export const LEAVES_TITLES: Record<LeafCondition, string> = { on: 'in leaf', off
 const SEEN_BACK: readonly ShownOrgan[] = ['habit', 'site'];
 
 /** How the words of a view are said, and how a list of them is: in English, or in the language of a page. */
-export interface Saying {
+export interface Spoken {
   say(word: string): string;
   list(words: readonly string[]): string;
 }
@@ -38,7 +39,7 @@ export type Looked = Pick<View, 'organs' | 'nearness' | 'aids' | 'leaves'>;
  */
 export function viewInWords(
   view: Looked,
-  { say, list }: Saying = { say: (word) => word, list: listInWords },
+  { say, list }: Spoken = { say: (word) => word, list: listInWords },
 ): string {
   const near = say({ afar: 'from afar', arm: "at arm's length", hand: 'in hand' }[view.nearness]);
   const titles = (organs: readonly ShownOrgan[]) => list(organs.map((organ) => say(SHOWN_TITLES[organ])));
@@ -53,7 +54,5 @@ export function viewInWords(
 }
 
 /** "a, b and c". */
-export function listInWords(words: readonly string[], joined: 'and' | 'or' = 'and'): string {
-  if (words.length < 2) return words.join('');
-  return `${words.slice(0, -1).join(', ')} ${joined} ${words[words.length - 1]}`;
-}
+export const listInWords = (words: readonly string[], joined: 'and' | 'or' = 'and'): string =>
+  listedBy(words, joined);

@@ -9,12 +9,10 @@ export interface Saying {
   or: string;
   /** Before the states of a frequency, with the blank behind it. */
   adverbs: Record<Often, string>;
-  /** A flag. */
+  /** A flag, `always` for yes and `never` for no. */
   flag: Record<Often, string>;
-  /** A flag as an answer, and what is shown by some specimens. */
-  yes: string;
-  no: string;
   flagDefined: { yes: string; no: string };
+  /** Of what some specimens show. */
   some: string;
   /** What parts a figure from its decimals. */
   point: string;
@@ -70,8 +68,6 @@ export const ENGLISH: Saying = {
   or: 'or',
   adverbs: { always: '', usually: 'usually ', sometimes: 'sometimes ', rarely: 'seldom ', never: 'never ' },
   flag: { always: 'yes', usually: 'usually', sometimes: 'sometimes', rarely: 'seldom', never: 'no' },
-  yes: 'yes',
-  no: 'no',
   flagDefined: { yes: 'The feature is there.', no: 'The feature is not there.' },
   some: 'some',
   point: '.',
@@ -130,6 +126,14 @@ export const ENGLISH: Saying = {
 };
 
 /**
+ * What is said between the words of a character: in English, unless it was put into another language.
+ *
+ * @example
+ * sayingOf(BUILT_IN.get('bud.scales')!).or; // 'or'
+ */
+export const sayingOf = ({ saying = ENGLISH }: { saying?: Saying } = {}): Saying => saying;
+
+/**
  * Words put into what is said: `#` for the only one, `{name}` for each of several. What is put in stands as it is.
  *
  * @example
@@ -140,7 +144,3 @@ export const putIn = (words: string, put: string | Readonly<Record<string, strin
   typeof put === 'string'
     ? words.replace('#', () => put)
     : words.replace(/\{(\w+)\}/g, (whole, name: string) => put[name] ?? whole);
-
-/** “a, b or c”, by the word that joins them. */
-export const listedBy = (words: readonly string[], by: string): string =>
-  words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} ${by} ${words.at(-1)!}`;

@@ -6,7 +6,7 @@ import { ACORN_CHARACTERS, CONE, FRUIT } from './fruit.ts';
 import { HABIT } from './habit.ts';
 import { FOLIAGE, LEAF } from './leaf.ts';
 import { NEEDLE } from './needle.ts';
-import { ENGLISH, type Saying } from './saying.ts';
+import { sayingOf, type Saying } from './saying.ts';
 import { SITE } from './site.ts';
 import { withStanding } from './standing.ts';
 import { TWIG } from './twig.ts';
@@ -80,15 +80,11 @@ export function organsInOrder(start: TeachingStart): readonly { organ: Organ; ti
 
 /** The state of a character by id; flags have the two states `yes` and `no`. */
 export function stateOf(character: Character, id: string): State | undefined {
-  const states = character.kind === 'flag' ? flagStates(character.saying ?? ENGLISH) : character.states;
+  const states = character.kind === 'flag' ? flagStates(sayingOf(character)) : character.states;
   return states.find((state) => state.id === id);
 }
 
-/** What is said between the words of a vocabulary: in English, unless it was put into another language. */
-export const sayingOf = (vocabulary: Vocabulary): Saying =>
-  vocabulary.values().next().value?.saying ?? ENGLISH;
-
-const flagStates = ({ yes, no, flagDefined }: Saying): State[] => [
-  { id: 'yes', term: yes, plain: yes, definition: flagDefined.yes },
-  { id: 'no', term: no, plain: no, definition: flagDefined.no },
+const flagStates = ({ flag, flagDefined }: Saying): State[] => [
+  { id: 'yes', term: flag.always, plain: flag.always, definition: flagDefined.yes },
+  { id: 'no', term: flag.never, plain: flag.never, definition: flagDefined.no },
 ];

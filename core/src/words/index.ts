@@ -1,3 +1,4 @@
 export * from './counted.ts';
 export * from './firstLetter.ts';
 export * from './escapeText.ts';
+export * from './listedBy.ts';

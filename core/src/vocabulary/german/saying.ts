@@ -6,8 +6,6 @@ export const GERMAN_SAYING: Saying = {
   or: 'oder',
   adverbs: { always: '', usually: 'meist ', sometimes: 'manchmal ', rarely: 'selten ', never: 'nie ' },
   flag: { always: 'ja', usually: 'meist', sometimes: 'manchmal', rarely: 'selten', never: 'nein' },
-  yes: 'ja',
-  no: 'nein',
   flagDefined: { yes: 'Das Merkmal ist da.', no: 'Das Merkmal ist nicht da.' },
   some: 'manche',
   point: ',',
