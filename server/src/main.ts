@@ -1,3 +1,4 @@
+import './early.ts';
 import { existsSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -19,7 +20,14 @@ import { bringBack } from './quizzes/receive.ts';
 
 const beside = (path: string) => fileURLToPath(new URL(path, import.meta.url));
 
-async function start(): Promise<void> {
+/** Starts the server that the environment asks for. Where it cannot start, it says why and ends the process. */
+export const start = (): Promise<void> =>
+  begin().catch((error: unknown) => {
+    console.error(error instanceof Error ? error.message : error);
+    process.exit(1);
+  });
+
+async function begin(): Promise<void> {
   const config = readConfig(process.env);
   const db = config.databaseUrl
     ? await openServer(config.databaseUrl)
@@ -87,8 +95,3 @@ const tidyUp = (db: Db, config: Config): Promise<void> =>
     await dropLateInvitations(db);
     await dropLateGuesses(db);
   });
-
-start().catch((error: unknown) => {
-  console.error(error instanceof Error ? error.message : error);
-  process.exit(1);
-});

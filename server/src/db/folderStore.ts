@@ -8,6 +8,7 @@ import { durable } from './durableFiles.ts';
 import { Journal } from './journal.ts';
 import { lockFolder } from './lock.ts';
 import { dbOf, statements } from './pglite.ts';
+import { postgresProgram } from './postgresProgram.ts';
 import { rowsByTable } from './rowsByTable.ts';
 import {
   bringToDisk,
@@ -92,7 +93,10 @@ async function openStore(store: string, { synced, check }: Opening = {}): Promis
   if (held && (check || !stoppedInOrder(store))) writeFileSync(toRead, '');
   let pglite: PGlite | undefined;
   try {
-    pglite = await PGlite.create(durable(store, synced));
+    pglite = await PGlite.create({
+      ...durable(store, synced),
+      pgliteWasmModule: await postgresProgram(),
+    });
     if (existsSync(toRead)) await rowsByTable(statements(pglite));
     rmSync(toRead, { force: true });
     return pglite;
