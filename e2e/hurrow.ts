@@ -19,18 +19,20 @@ export class Hurrow {
   private instruments: Awaited<ReturnType<typeof simulated>> | undefined;
   private readonly folder = mkdtempSync(join(tmpdir(), 'hurrow-journey-'));
   private readonly demo: boolean;
+  private readonly measures: boolean;
   /** Its database, where it runs on a PostgreSQL server. */
   private database: string | undefined;
   /** The same after each start, so that phones find it again. */
   private port: number | undefined;
 
-  private constructor(demo: boolean) {
+  private constructor(demo: boolean, measures: boolean) {
     this.demo = demo;
+    this.measures = measures;
   }
 
-  /** With the demo's data and doors, or empty as on a new machine. */
-  static async start(kind: 'demo' | 'empty'): Promise<Hurrow> {
-    const hurrow = new Hurrow(kind === 'demo');
+  /** With the demo's data and doors, or empty as on a new machine; `measures` if it has the simulated instruments. */
+  static async start(kind: 'demo' | 'empty', { measures = false } = {}): Promise<Hurrow> {
+    const hurrow = new Hurrow(kind === 'demo', measures);
     if (ON_A_SERVER) hurrow.database = await newDatabase(kind);
     else if (hurrow.demo) cpSync(process.env['HURROW_DEMO_DATA']!, hurrow.folder, { recursive: true });
     await hurrow.run();
@@ -38,7 +40,7 @@ export class Hurrow {
   }
 
   async run(): Promise<void> {
-    this.instruments ??= this.demo ? await simulated() : undefined;
+    if (this.measures) this.instruments ??= await simulated();
     const port = (this.port ??= await freePort());
     this.url = `http://localhost:${port}`;
     const env = {

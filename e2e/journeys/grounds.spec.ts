@@ -4,7 +4,7 @@ import { Hurrow } from '../hurrow.ts';
 const step = test.step;
 let hurrow: Hurrow;
 test.beforeAll(async () => {
-  hurrow = await Hurrow.start('demo');
+  hurrow = await Hurrow.start('demo', { measures: true });
 });
 test.afterAll(() => hurrow.stop());
 
