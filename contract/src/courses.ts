@@ -40,7 +40,10 @@ export interface CourseBody {
   seesSlips?: boolean;
   /** In practice it is asked now and then what a tree was named by. */
   asksInPractice?: boolean;
-  /** The language in which the course says common names, a tag of BCP 47; null for that of the library. */
+  /**
+   * The language in which the course says common names, a tag of BCP 47; null for that of the library. In one of CLASS_LANGUAGES its lessons
+   * are made as well.
+   */
   namesIn?: string | null;
 }
 

@@ -2,6 +2,7 @@ import type { ProfiledTaxon } from '../evidence/index.ts';
 import type { Audience } from '../score/index.ts';
 import { organsInOrder, type Character, type TeachingStart, type Vocabulary } from '../vocabulary/index.ts';
 import { characterLesson, lessonCharacters, type StateOnList } from './character.ts';
+import { tellsIn } from './tells.ts';
 
 /** The words of a course for one part of a tree. */
 export interface GlossaryPart {
@@ -37,7 +38,7 @@ export function glossaryOf(
     const entries = characters
       .filter((character) => character.organ === organ)
       .map((character) => ({ character, states: characterLesson(list, character.id, vocabulary).states }));
-    return entries.length > 0 ? [{ title, entries }] : [];
+    return entries.length > 0 ? [{ title: tellsIn(vocabulary).organs[organ] ?? title, entries }] : [];
   });
 }
 

@@ -3,6 +3,7 @@ import { characterName, type Audience } from '../score/index.ts';
 import type { Vocabulary } from '../vocabulary/index.ts';
 import { upperFirst } from '../words/index.ts';
 import { lessonCharacters } from './character.ts';
+import { tellsIn } from './tells.ts';
 
 /** Characters that are taught together, since the same look or the same hand shows them. */
 export interface CharacterGroup {
@@ -62,6 +63,7 @@ export function lessonGroups(
   );
   return CHARACTER_GROUPS.map((group) => ({
     ...group,
+    title: tellsIn(vocabulary).groups[group.id] ?? group.title,
     characters: group.characters.filter((id) => taught.has(id)),
   })).filter(({ characters }) => characters.length >= LEAST_OF_GROUP);
 }

@@ -1,13 +1,14 @@
 export * from './character.ts';
 export * from './characterStops.ts';
 export * from './drawing.ts';
+export { ENGLISH_TELLING } from './english.ts';
 export * from './glossary.ts';
 export * from './groups.ts';
 export * from './lesson.ts';
 export * from './looking.ts';
 export * from './mini.ts';
-export * from './phrases.ts';
 export * from './points.ts';
 export * from './roots.ts';
 export * from './saying.ts';
+export { goingOn, tellsIn } from './tells.ts';
 export * from './topics.ts';

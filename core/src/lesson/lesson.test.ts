@@ -8,6 +8,7 @@ import {
   drawingOfTree,
   bothWords,
   edited,
+  ENGLISH_TELLING,
   glossaryOf,
   howToLook,
   lessonOf,
@@ -15,7 +16,6 @@ import {
   minutesOf,
   movedEdits,
   NO_EDITS,
-  PHRASE_KEYS,
   pointsOf,
   saidOfCharacter,
   topicsInOrder,
@@ -64,6 +64,8 @@ const setting = (more: Partial<LessonSetting> = {}): LessonSetting => ({
 });
 const said = (tree: (typeof list)[number], id: string, more: Partial<LessonSetting> = {}) =>
   saidOfCharacter(tree, BUILT_IN.get(id)!, { ...setting(), ...more });
+
+const PHRASE_KEYS = [...ENGLISH_TELLING.phrases.keys()];
 
 describe('phrases', () => {
   test('each stands for a built-in character or one of its states', () => {

@@ -4,12 +4,13 @@ import { characterName, valueInWords } from '../score/index.ts';
 import { lookalikesAmong } from '../term/index.ts';
 import { commonName } from '../taxon/index.ts';
 import { checkRule, ruleInWords, type KeptRule } from '../rule/index.ts';
-import { listInWords, MEDIUM_VIEWS, type View } from '../view/index.ts';
-import { SHOWN_BY, type Organ } from '../vocabulary/index.ts';
+import { MEDIUM_VIEWS, type View } from '../view/index.ts';
+import { putIn, sayingOf, SHOWN_BY } from '../vocabulary/index.ts';
 import { howToLook } from './looking.ts';
 import { pointsOf, tellingOfList, type LessonPoint, type LessonSetting, type Recalled } from './points.ts';
 import { namesItsPart, saidOfCharacter } from './saying.ts';
-import { lowerFirst, upperFirst } from '../words/index.ts';
+import { goingOn, tellsIn, tellsOf } from './tells.ts';
+import { listedBy, upperFirst } from '../words/index.ts';
 
 /** What an instructor has changed in a generated lesson. */
 export interface LessonEdits {
@@ -151,15 +152,16 @@ function contrastPoint(setting: LessonSetting, a: string, b: string, day: number
   const shows = [...new Set(said.map((id) => SHOWN_BY[vocabulary.get(id)!.organ]))];
   const [nameA, nameB] = [a, b].map((id) => nameOf(setting, id));
   const look = howToLook(vocabulary.get(said[0]!)!);
+  const tells = tellsIn(vocabulary);
   return {
     key: `contrast/${a}/${b}`,
     kind: 'contrast',
-    title: `${upperFirst(nameA!)} or ${nameB!}?`,
+    title: upperFirst(putIn(tells.contrast.title, { a: nameA!, b: nameB! })),
     words: [a, b]
       .map((id) => `${upperFirst(nameOf(setting, id))}: ${besideSaid(setting, id, said)}`)
       .join(' '),
     ...(look ? { look } : {}),
-    ask: 'What tells them apart?',
+    ask: tells.contrast.ask,
     taxa: [a, b],
     characters: said,
     shows,
@@ -181,17 +183,19 @@ function rulePoint(
   if (!example) return undefined;
   const taxa = list.map(({ taxon }) => taxon);
   const nameOf = (id: string) => commonName(taxa.find((taxon) => taxon.id === id)!);
+  const { rule: tells } = tellsIn(vocabulary);
   const misled = exceptions.map(({ taxonId, share }) =>
-    share < WHOLLY ? `${nameOf(taxonId)} at times` : nameOf(taxonId),
+    share < WHOLLY ? putIn(tells.atTimes, nameOf(taxonId)) : nameOf(taxonId),
   );
   const words = ruleInWords(rule, taxa, vocabulary, audience, units).replace(/\.$/, '');
   const characters = rule.conditions.map(({ characterId }) => characterId);
+  const { and } = sayingOf(vocabulary.get(characters[0]!));
   return {
     key: `rule/${rule.id}`,
     kind: 'rule',
-    title: 'Rule of thumb',
-    words: `${words}. ${misled.length > 0 ? `Not so: ${listInWords(misled)} ${misled.length > 1 ? 'show' : 'shows'} it too.` : 'No exception among the trees so far.'}`,
-    ask: 'What does this rule get wrong?',
+    title: tells.title,
+    words: `${words}. ${misled.length > 0 ? putIn(misled.length > 1 ? tells.misleads : tells.misleadsOne, listedBy(misled, and)) : tells.none}`,
+    ask: tells.ask,
     taxa: [example],
     characters,
     shows: [...new Set(characters.map((id) => SHOWN_BY[vocabulary.get(id)!.organ]))],
@@ -204,12 +208,12 @@ const WHOLLY = 0.97;
 /** The recap of a set: each tree with the one thing to remember. */
 function recapPoint(setting: LessonSetting, { set, day }: LessonAsked): LessonPoint | undefined {
   const { list, vocabulary, reading } = setting;
+  const tells = tellsIn(vocabulary);
   const remembered = recapOf(list, set, vocabulary, inLesson(day), reading);
   const each = set.flatMap((taxonId): Recalled[] => {
     const mark = remembered.find((found) => found.taxonId === taxonId)?.marks[0];
     if (!list.some(({ taxon }) => taxon.id === taxonId)) return [];
-    if (!mark)
-      return [{ taxonId, words: 'No one mark of what is scored: say what you see.', shows: ['leaf'] }];
+    if (!mark) return [{ taxonId, words: tells.recap.nothing, shows: ['leaf'] }];
     const { organ } = vocabulary.get(mark.characterId)!;
     return [
       {
@@ -224,11 +228,11 @@ function recapPoint(setting: LessonSetting, { set, day }: LessonAsked): LessonPo
   return {
     key: 'recap',
     kind: 'recap',
-    title: 'The one thing to remember',
+    title: tells.recap.title,
     words: each
-      .map(({ taxonId, words }) => `${upperFirst(nameOf(setting, taxonId))}: ${lowerFirst(words)}`)
+      .map(({ taxonId, words }) => `${upperFirst(nameOf(setting, taxonId))}: ${goingOn(words, tells)}`)
       .join(' '),
-    ask: 'One mark for each: which?',
+    ask: tells.recap.ask,
     taxa: each.map(({ taxonId }) => taxonId),
     characters: each.flatMap(({ characterId }) => characterId ?? []),
     shows: [],
@@ -244,30 +248,20 @@ const nameOf = ({ list }: LessonSetting, taxonId: string): string => {
 /** What is said of some characters of a tree beside another: in terms one line that names the parts, in plain words a sentence each. */
 function besideSaid(setting: LessonSetting, taxonId: string, characters: readonly string[]): string {
   const said = characters.map((id) => saidBeside(setting, taxonId, id));
+  const tells = tellsIn(setting.vocabulary);
   return setting.audience === 'plain'
-    ? `${lowerFirst(said.join('. '))}.`
-    : `${said.map((words, i) => named(words, partOf(i), partOf(i - 1))).join('; ')}.`;
+    ? `${goingOn(said.join('. '), tells)}.`
+    : `${said.map((words, i) => (namesItsPart(words, tells) ? words : named(words, partOf(i), partOf(i - 1)))).join('; ')}.`;
 
   function partOf(i: number): string | undefined {
     const character = characters[i] === undefined ? undefined : setting.vocabulary.get(characters[i]);
-    return character && PARTS[character.organ];
+    return character && tells.parts[character.organ];
   }
 }
 
-const PARTS: Partial<Record<Organ, string>> = {
-  leaf: 'leaves',
-  needle: 'needles',
-  bark: 'bark',
-  flower: 'flowers',
-  fruit: 'fruit',
-  cone: 'cone',
-  wood: 'wood',
-  habit: 'tree',
-};
-
-/** A piece with the part that it is of, unless it names it or the piece before has: “bark smooth; red-brown”. */
+/** A piece that does not name its part with it, unless the piece before has: “bark smooth; red-brown”. */
 const named = (words: string, part: string | undefined, before: string | undefined): string =>
-  !part || part === before || namesItsPart(words) ? words : `${part} ${words}`;
+  !part || part === before ? words : `${part} ${words}`;
 
 function saidBeside(setting: LessonSetting, taxonId: string, characterId: string): string {
   const profiled = setting.list.find(({ taxon }) => taxon.id === taxonId)!;
@@ -275,7 +269,9 @@ function saidBeside(setting: LessonSetting, taxonId: string, characterId: string
   const said = saidOfCharacter(profiled, character, { ...setting, beside: true });
   if (said) return said;
   const value = profiled.scores.find((score) => score.characterId === characterId)?.value;
-  const words = value ? valueInWords(value, character, setting.audience, setting.units) : 'not recorded';
+  const words = value
+    ? valueInWords(value, character, setting.audience, setting.units)
+    : tellsOf(character).notRecorded;
   return `${characterName(character, setting.audience)}: ${words}`;
 }
 

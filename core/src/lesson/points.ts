@@ -4,10 +4,12 @@ import {
   type ProfiledTaxon,
   type ReadingOptions,
 } from '../evidence/index.ts';
-import { cellAt, type Range, type RangeStatus } from '../range/index.ts';
+import { cellAt, type Range } from '../range/index.ts';
 import { scientificName, sizePoints, type LargestTree, type Taxon } from '../taxon/index.ts';
 import {
   conventionOf,
+  putIn,
+  sayingOf,
   standingOf,
   type Character,
   type ShownOrgan,
@@ -16,8 +18,9 @@ import {
 } from '../vocabulary/index.ts';
 import { askOfCharacter, howToLook } from './looking.ts';
 import { leadingStates, namesItsPart, saidOfCharacter, type Voice } from './saying.ts';
-import { OF_ORGANS, topicsInOrder, topicTitle, type Topic, type TopicOfOrgans } from './topics.ts';
-import { lowerFirst, upperFirst } from '../words/index.ts';
+import { goingOn, tellsIn } from './tells.ts';
+import { OF_ORGANS, topicsInOrder, type Topic, type TopicOfOrgans } from './topics.ts';
+import { upperFirst } from '../words/index.ts';
 
 /** One point of a lesson: what stands on the sheet while it is talked about. */
 export interface LessonPoint {
@@ -88,6 +91,7 @@ export function pointsOf(
   const profiled = setting.list.find(({ taxon }) => taxon.id === taxonId);
   if (!profiled) return [];
   const told = telling.get(taxonId) ?? new Map<string, number>();
+  const tells = tellsIn(setting.vocabulary);
   return topicsInOrder(setting.startsWith).flatMap((topic): LessonPoint[] => {
     const of = OF_ORGANS[topic];
     const found = of ? ofOrgans(setting, profiled, topic, of, told) : ofTold(setting, profiled.taxon, topic);
@@ -96,7 +100,7 @@ export function pointsOf(
           {
             key: `${taxonId}/${topic}`,
             kind: 'tree',
-            title: topicTitle(topic),
+            title: tells.titles[topic]!,
             taxa: [taxonId],
             topic,
             ...found,
@@ -129,7 +133,7 @@ function ofOrgans(
   const said = chosenFor(setting, profiled, of, told);
   const line = lineOf(
     said.map(({ words }) => words),
-    of,
+    topic,
     setting,
   );
   const words = topic === 'bark' ? withYoung(line, setting, profiled) : line;
@@ -151,18 +155,11 @@ function ofOrgans(
   };
 }
 
-const HERE: Partial<Record<RangeStatus, string>> = {
-  native: 'Native here.',
-  introduced: 'Brought in from elsewhere; it grows wild here.',
-  planted: 'Here it is planted.',
-  rare: 'Native here, but rare.',
-};
-
 /** Whether it grows where the course is, from its range. */
-function standingHere({ rangeOf, reading }: LessonSetting, taxonId: string): string {
+function standingHere({ rangeOf, reading, vocabulary }: LessonSetting, taxonId: string): string {
   const cells = rangeOf?.(taxonId)?.cells ?? {};
   const status = reading.site && cells[cellAt(reading.site.latitude, reading.site.longitude)];
-  return (status && HERE[status]) ?? '';
+  return (status && tellsIn(vocabulary).standing[status]) ?? '';
 }
 
 const askingOf = (character: Character, { audience }: Voice): string => askOfCharacter(character, audience);
@@ -180,6 +177,7 @@ function chosenFor(
   told: ReadonlyMap<string, number>,
 ): Said[] {
   const order = [...setting.vocabulary.keys()];
+  const tells = tellsIn(setting.vocabulary);
   const { genus } = profiled.taxon;
   const needled = isNeedled(profiled);
   const candidates = [...setting.vocabulary.values()].flatMap((character) => {
@@ -197,7 +195,7 @@ function chosenFor(
     const worth = told.get(character.id) ?? 0;
     const supporting = standingOf(character, genus) === 'supporting';
     const isNews = !isUnlobed(character, profiled) || worth > UNLOBED_IS_NEWS;
-    const reworded = of.says?.[character.id]?.(words) ?? words;
+    const reworded = of.says?.[character.id]?.(words, setting.audience, tells) ?? words;
     return isNews
       ? [{ id: character.id, words: reworded, worth: worth - (supporting ? 1 : 0), always: isAlways }]
       : [];
@@ -239,11 +237,13 @@ const isNeedled = ({ scores }: ProfiledTaxon): boolean =>
       characterId === 'foliage.kind' && value.kind === 'states' && value.states[0]?.state !== 'broad',
   );
 
-function lineOf(words: readonly string[], of: TopicOfOrgans, { audience }: Voice): string {
+function lineOf(words: readonly string[], topic: Topic, { audience, vocabulary }: LessonSetting): string {
   if (words.length === 0) return '';
   if (audience === 'plain') return words.map((sentence) => `${sentence}.`).join(' ');
   const joined = words.join(words.some((each) => each.includes(',')) ? '; ' : ', ');
-  return `${upperFirst(namesItsPart(joined) ? joined : of.begins + joined)}.`;
+  const tells = tellsIn(vocabulary);
+  const begins = namesItsPart(joined, tells) ? '' : (tells.begins[topic] ?? '');
+  return `${upperFirst(begins + joined)}.`;
 }
 
 /** The bark of a young stem, where it differs from that of the old one. */
@@ -263,39 +263,46 @@ function withYoung(line: string, setting: LessonSetting, profiled: ProfiledTaxon
     return value?.kind === 'states' ? leadingStates(value.states, surface).join() : '';
   };
   if (!said || usual('young') === usual('mature')) return line;
-  if (setting.audience === 'technical') return `${line} Young bark ${said}.`;
+  const tells = tellsIn(setting.vocabulary);
+  if (setting.audience === 'technical') return `${line} ${putIn(tells.youngBark.technical, said)}`;
   // What is said of the old bark is not said again.
   const news = said.split('. ').filter((sentence) => !line.includes(`${sentence}.`));
-  return news.length > 0 ? `${line} On a young tree ${lowerFirst(news.join('. '))}.` : line;
+  return news.length > 0 ? `${line} ${putIn(tells.youngBark.plain, goingOn(news.join('. '), tells))}` : line;
 }
 
 /** Points that are told: names, history, the largest, aid and care. */
-function ofTold({ audience, units }: Voice, taxon: Taxon, topic: Topic): Found | undefined {
+function ofTold(
+  { audience, units, vocabulary }: LessonSetting,
+  taxon: Taxon,
+  topic: Topic,
+): Found | undefined {
+  const tells = tellsIn(vocabulary);
   switch (topic) {
     case 'name': {
       const others = taxon.commonNames.slice(1);
-      const also = others.length > 0 ? `Also ${others.join(', ')}.` : '';
-      const family = `${upperFirst(taxon.familyCommon ?? taxon.family)}${taxon.familyCommon ? ` (${taxon.family})` : ''}.`;
+      const also = others.length > 0 ? putIn(tells.name.also, others.join(', ')) : '';
+      const { family, familyCommon: common = family } = taxon;
+      const ofFamily = putIn(common === family ? '{family}.' : tells.name.family, { common, family });
       const words =
-        audience === 'plain' ? [`Scientists call it ${scientificName(taxon)}.`, also] : [family, also];
+        audience === 'plain'
+          ? [putIn(tells.name.scientific, scientificName(taxon)), also]
+          : [upperFirst(ofFamily), also];
       return {
         words: [...words, taxon.meaning].filter(Boolean).join(' '),
-        ask: 'Which tree is this?',
+        ask: tells.name.ask,
         characters: [],
         shows: ['leaf', 'twig', 'fruit'],
       };
     }
     case 'history': {
-      const told = [
-        taxon.wildlife,
-        taxon.uses && `${taxon.uses} Told as history, not as advice.`,
-        taxon.fact,
-      ].filter(Boolean);
+      const told = [taxon.wildlife, taxon.uses && putIn(tells.history, taxon.uses), taxon.fact].filter(
+        Boolean,
+      );
       return told.length > 0 ? { words: told.join(' '), characters: [], shows: [] } : undefined;
     }
     case 'largest': {
       const [first] = [...(taxon.largest ?? [])].sort((x, y) => sizePoints(y) - sizePoints(x));
-      return first && { words: largestInWords(first, units), characters: [], shows: ['habit'] };
+      return first && { words: largestInWords(first, units, vocabulary), characters: [], shows: ['habit'] };
     }
     case 'aid':
       return taxon.memoryAid
@@ -316,9 +323,16 @@ function ofTold({ audience, units }: Voice, taxon: Taxon, topic: Topic): Found |
   }
 }
 
-function largestInWords(tree: LargestTree, units: Voice['units']): string {
+function largestInWords(tree: LargestTree, units: Voice['units'], vocabulary: Vocabulary): string {
   const { place, year, girth, height, crownSpread } = tree;
+  const { point } = sayingOf([...vocabulary.values()].find(({ saying }) => saying));
   const length = (metres: number) =>
-    units === 'metric' ? `${metres.toFixed(1)} m` : `${Math.round(metres / 0.3048)} ft`;
-  return `${upperFirst(place)}${year ? ` (${year})` : ''}: ${length(girth)} around, ${length(height)} tall, crown ${length(crownSpread)} wide; ${sizePoints(tree)} points.`;
+    units === 'metric' ? `${metres.toFixed(1).replace('.', point)} m` : `${Math.round(metres / 0.3048)} ft`;
+  return putIn(tellsIn(vocabulary).largest, {
+    place: `${upperFirst(place)}${year ? ` (${year})` : ''}`,
+    girth: length(girth),
+    height: length(height),
+    crown: length(crownSpread),
+    points: String(sizePoints(tree)),
+  });
 }

@@ -8,9 +8,10 @@ import {
   type UnitSystem,
 } from '../score/index.ts';
 import type { Qualifiers } from '../score/index.ts';
-import { stateOf, type Character } from '../vocabulary/index.ts';
+import { putIn, sayingOf, stateOf, type Character, type Telling } from '../vocabulary/index.ts';
 import { phraseOf } from './phrases.ts';
-import { listedBy, lowerFirst } from '../words/index.ts';
+import { exchanged, goingOn, tellsOf } from './tells.ts';
+import { listedBy } from '../words/index.ts';
 
 export interface Voice {
   audience: Audience;
@@ -38,15 +39,17 @@ export function saidOfCharacter(
     scores.filter(({ characterId }) => characterId === character.id),
     { qualifiers },
   )[0];
-  const said = held && saidOfValue(held.value, character, voice);
+  const said = held && saidOfValue(held.value, character, voice)?.replaceAll(STAR, '');
   return said && OF_BLADE.includes(character.id) && isCompound(scores)
-    ? said.replace(LEAF, '$1he leaflet')
+    ? exchanged(said, tellsOf(character).leaflet)
     : said;
 }
 
+/** In a phrase, where “usually” is put in. */
+const STAR = '*';
+
 /** Of a compound leaf these are said of a leaflet. */
 const OF_BLADE = ['leaf.shape', 'leaf.lobing', 'leaf.apex', 'leaf.base', 'leaf.texture', 'leaf.upperFace'];
-const LEAF = /\b([Tt])he leaf\b/g;
 
 const isCompound = (scores: ProfiledTaxon['scores']): boolean => {
   const value = scores.find(({ characterId }) => characterId === 'leaf.composition')?.value;
@@ -67,14 +70,23 @@ function saidOfValue(value: ScoreValue, character: Character, voice: Voice): str
     case 'range': {
       const shown = voice.audience === 'plain' ? roundly(value, character, voice.units) : value;
       const words = valueInWords(shown, character, voice.audience, voice.units);
-      return filled(character, undefined, words.replace(/, odd$/, ODD[voice.audience]), voice);
+      return filled(
+        character,
+        undefined,
+        voice.audience === 'plain' ? oddly(words, character) : words,
+        voice,
+      );
     }
     case 'states':
       return saidOfStates(value.states, character, voice);
   }
 }
 
-const ODD: Record<Audience, string> = { technical: ', odd', plain: ', always an odd number' };
+/** A count of which one says to a class that it is odd. */
+function oddly(words: string, character: Character): string {
+  const { odd } = sayingOf(character);
+  return words.endsWith(odd) ? words.slice(0, -odd.length) + tellsOf(character).oddNumber : words;
+}
 
 /** In plain words the extremes are left out, and feet are whole: two figures are enough. */
 function roundly(
@@ -108,19 +120,22 @@ function saidOfStates(
     .map(({ state }) => state);
   const joined = leading.length > 0 ? joinedStates(leading, character, voice) : undefined;
   if (joined === undefined || others.length === 0) return joined;
-  if (voice.audience === 'plain') return usually(joined);
+  const tells = tellsOf(character);
+  if (voice.audience === 'plain') return usually(joined, tells);
   const sometimes = others.map(
     (state) => ownPhrase(character, state, voice) ?? wordOf(state, character, voice),
   );
-  return `${joined} (sometimes ${orList(sometimes)})`;
+  return putIn(tells.sometimes, { said: joined, others: listedBy(sometimes, sayingOf(character).or) });
 }
 
 /** “Usually the needles are sharp”, “Crush a leaf: usually it smells spicy”. */
-function usually(sentence: string): string {
-  // “Look for small bumps” is true as it stands: they may not be there.
-  if (sentence.startsWith('Look for')) return sentence;
+function usually(sentence: string, tells: Telling): string {
+  if (sentence.startsWith(tells.asItIs)) return sentence;
+  if (sentence.includes(STAR)) return sentence.replace(STAR, ` ${tells.usually}`);
   const [told, found] = sentence.split(': ');
-  return found === undefined ? `Usually ${lowerFirst(sentence)}` : `${told}: usually ${found}`;
+  return found === undefined
+    ? putIn(tells.usuallyBefore, goingOn(sentence, tells))
+    : putIn(tells.usuallyFound, { told: told!, found });
 }
 
 /** The states that a tree usually shows, or where it has no usual one those that it shows sometimes; what may occur together in a book's order. */
@@ -138,36 +153,43 @@ export function leadingStates(
 
 /** What is said of a state alone, where it has a phrase of its own. */
 function ownPhrase(character: Character, state: string, voice: Voice): string | undefined {
-  if (phraseOf(character.id, state) === phraseOf(character.id)) return undefined;
+  const tells = tellsOf(character);
+  if (phraseOf(tells, character.id, state) === phraseOf(tells, character.id)) return undefined;
   // Also what would be no news of a tree alone: “(sometimes no odor when scratched)”.
   return filled(character, state, wordOf(state, character, voice), { ...voice, beside: true });
 }
 
 function joinedStates(states: readonly string[], character: Character, voice: Voice): string | undefined {
-  const own = states.map((state) => phraseOf(character.id, state));
-  const general = phraseOf(character.id);
-  const list = character.anyOf ? andList : orList;
+  const tells = tellsOf(character);
+  const { and, or } = sayingOf(character);
+  const own = states.map((state) => phraseOf(tells, character.id, state));
+  const general = phraseOf(tells, character.id);
+  const by = character.anyOf ? and : or;
   // Several values of one phrase are listed in it: “twigs red or red-brown”.
   if (general && own.every((phrase) => phrase === general)) {
     const words = states.map((state) => wordOf(state, character, voice));
-    return filled(character, undefined, list(words), voice);
+    return filled(character, undefined, listedBy(words, by), voice);
   }
   const each = states.flatMap(
     (state) => filled(character, state, wordOf(state, character, voice), voice) ?? [],
   );
   if (each.length < states.length) return undefined;
-  if (voice.audience === 'technical') return list(each);
+  if (voice.audience === 'technical') return listedBy(each, by);
   const [first, ...others] = each;
-  const by = character.anyOf ? 'and' : 'or';
-  return others.reduce((held, sentence) => withSentence(held, sentence, by), first!);
+  const instead = !character.anyOf;
+  return others.reduce((held, sentence) => withSentence(held, sentence, { by, instead, tells }), first!);
 }
 
 /** Two sentences about the same thing in one: “The bark is smooth and has blisters of pitch”; else one after the other. */
-function withSentence(first: string, second: string, by: 'and' | 'or'): string {
+function withSentence(
+  first: string,
+  second: string,
+  { by, instead, tells }: { by: string; instead: boolean; tells: Telling },
+): string {
   const [of, next] = [first.split(' '), second.split(' ')];
   const same = of.findIndex((word, i) => word !== next[i]);
   if (same >= 2) return `${first} ${by} ${next.slice(same).join(' ')}`;
-  return by === 'and' ? `${first}. ${second}` : `${first}. Or ${lowerFirst(second)}`;
+  return instead ? putIn(tells.orElse, { first, second: goingOn(second, tells) }) : `${first}. ${second}`;
 }
 
 const wordOf = (state: string, character: Character, { audience }: Voice): string => {
@@ -182,7 +204,7 @@ function filled(
   value: string | undefined,
   { audience, beside = false }: Voice,
 ): string | undefined {
-  const phrase = phraseOf(character.id, state);
+  const phrase = phraseOf(tellsOf(character), character.id, state);
   const text = audience === 'plain' ? phrase?.plain : phrase?.technical;
   if (!text || text === '-' || (text.startsWith('~') && !beside)) return undefined;
   const said = text.replace(/^~/, '');
@@ -191,11 +213,4 @@ function filled(
 }
 
 /** Whether a piece of a line names its own part: “needles 2 to a bundle”, “twigs glabrous”. */
-export const namesItsPart = (words: string): boolean =>
-  /^(needles|leaves|leaf|bark|buds?|end buds?|twigs?|thorns?|prickles|stipul|spur|no |flowers|pith|scar|pollen|side|base|apex|veins?|margin|petiole|underside|upper|teeth|lob|sinus|scales|bracts|seeds|ridges|furrows|crown|trunk|leader|sap|glands|both|the |lenticels|one |cones? |woody cones?|white )/i.test(
-    words,
-  );
-
-/** “a, b or c”. */
-export const orList = (words: readonly string[]): string => listedBy(words, 'or');
-const andList = (words: readonly string[]): string => listedBy(words, 'and');
+export const namesItsPart = (words: string, { namesPart }: Telling): boolean => namesPart.test(words);

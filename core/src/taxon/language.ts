@@ -16,3 +16,6 @@ export function languageTag(text: string): string | undefined {
     return undefined;
   }
 }
+
+/** Tags of the languages beside English in which lessons are made, with their slides, handouts and glossaries. */
+export const CLASS_LANGUAGES: readonly string[] = ['de'];

@@ -1,3 +1,5 @@
+import type { Telling } from './telling.ts';
+
 /** How often a state is shown, from always to never. */
 type Often = 'always' | 'usually' | 'sometimes' | 'rarely' | 'never';
 /** What a size is called when it is set against another. */
@@ -49,6 +51,8 @@ export interface Saying {
   undescribed: string;
   /** How to look at a character, by its id; where there is none, the lessons say it in English. */
   looks?: Readonly<Record<string, string>>;
+  /** How lessons tell trees; where there is none, they do it in English. */
+  tells?: Telling;
   /** A character is asked for. */
   asked: string;
   /** On the sheets of a character: which of several, states side by side, what some trees do not keep to, a specimen to call and its answer. */

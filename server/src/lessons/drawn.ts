@@ -1,8 +1,10 @@
 import { rangeSvg, type MapLook } from '@hurrow/core/map';
 import { atlas } from './atlas.ts';
-import { drawingOfStop, drawingOfTree, type LessonStop } from '@hurrow/core/lesson';
+import { drawingOfStop, drawingOfTree, goingOn, tellsIn, type LessonStop } from '@hurrow/core/lesson';
 import { drawingToSvg, type Drawing } from '@hurrow/core/specimen';
-import type { ShownOrgan } from '@hurrow/core/vocabulary';
+import { commonName } from '@hurrow/core/taxon';
+import { putIn, type ShownOrgan } from '@hurrow/core/vocabulary';
+import { upperFirst } from '@hurrow/core/words';
 import type { LessonToDraw } from './toDraw.ts';
 
 /** A map thrown on a wall, in the colors that the page about a range has, and one that is printed in black. */
@@ -90,4 +92,15 @@ export function drawingOfOne(
 export function drawnOne(...asked: Parameters<typeof drawingOfOne>): string | undefined {
   const drawing = drawingOfOne(...asked);
   return drawing && drawingToSvg(drawing, asked[1]);
+}
+
+/** What stands over a point: whose it is, and what it is about. */
+export function headingOf({ profiles, setting }: LessonToDraw, { kind, taxa, title }: LessonStop): string {
+  const of = kind === 'tree' && profiles.find(({ taxon }) => taxon.id === taxa[0]);
+  if (!of) return title;
+  const tells = tellsIn(setting.vocabulary);
+  return putIn(tells.sheet.heading, {
+    tree: upperFirst(commonName(of.taxon)),
+    topic: goingOn(title, tells),
+  });
 }

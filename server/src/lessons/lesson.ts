@@ -9,6 +9,7 @@ import { courseOf } from '../courses/course.ts';
 import { sets as setsOf } from '../courses/queries.ts';
 import type { Db } from '../db/index.ts';
 import { courseLibrary } from '../library/committed.ts';
+import { forClass } from '../library/forClass.ts';
 import { rangesOf } from '../range/ranges.ts';
 import { recordsAt } from '../library/records.ts';
 import { photosOf } from '../photos/described.ts';
@@ -41,7 +42,7 @@ export async function lessonOfSet(
   const set = sets.find(({ id }) => id === setId);
   if (!set) throw notFound('set');
   const read = await courseLibrary(db, course);
-  const { library, vocabulary } = read;
+  const { library } = read;
   const taught = sets.flatMap(({ taxa }) => taxa);
   const rules = await recordsAt<Omit<KeptRule, 'id'>>(db, library.id, 'rule', library.revision);
   const edits = await queries.editsOf(db, set.id);
@@ -50,7 +51,7 @@ export async function lessonOfSet(
     kind: 'lesson',
     setting: {
       list: read.profilesOf(taught),
-      vocabulary,
+      vocabulary: forClass(read.vocabulary, course),
       audience: audience ?? course.audience,
       units: course.units,
       startsWith: course.startsWith,

@@ -60,6 +60,35 @@ test('what is changed in it is kept with the set through changes of the list, an
   expect((await lesson()).body.edits.notes[key]).toBe('Hold one up.');
 });
 
+test('a course that calls its trees in German has its lessons, slides and handouts in German', async () => {
+  const held = await course();
+  const kept = [
+    'name',
+    'startsOn',
+    'weeks',
+    'audience',
+    'units',
+    'latitude',
+    'longitude',
+    'elevation',
+    'marking',
+  ];
+  const settings = Object.fromEntries(kept.map((key) => [key, held[key]]));
+  const call = async (namesIn: string | null) =>
+    expect((await owner.put(`/api/courses/${planted.courseId}`, { ...settings, namesIn })).status).toBe(200);
+  await call('de');
+  const { body } = await lesson();
+  expect(body.stops.map(({ title }) => title)).toEqual(expect.arrayContaining(['Name', 'Blatt']));
+  expect(body.stops.find(({ key }) => key === `${planted.sugar.id}/leaf`)!.words).toMatch(/^Blätter /);
+  const deck = await JSZip.loadAsync(await owner.download(`${at()}/slides.pptx?shape=wide`));
+  expect(await deck.file('ppt/slides/slide1.xml')!.async('string')).toContain('Woche 1');
+  expect(
+    (await owner.download(`${at()}/handout.pdf?paper=a4&audience=course`)).subarray(0, 4).toString(),
+  ).toBe('%PDF');
+  await call(null);
+  expect((await lesson()).body.stops.map(({ title }) => title)).toContain('Leaf');
+});
+
 test('a set that is not on the list cannot be saved under its id', async () => {
   const answer = await putList([
     { id: '00000000-0000-4000-8000-000000000000', title: 'Gone', week: 1, taxa: [] },
@@ -196,7 +225,7 @@ describe('photos in the place of drawings', () => {
 describe('lessons about characters', () => {
   const of = (about: string) => `/api/courses/${planted.courseId}/characters/${about}`;
   test('go on slides, where each specimen is asked before it is told, and on paper', async () => {
-    const slides = await JSZip.loadAsync(await owner.download(`${of('leaf.shape')}/slides.pptx`));
+    const slides = await JSZip.loadAsync(await owner.download(`${of('leaf.shape')}/slides.pptx?shape=wide`));
     const texts = await Promise.all(
       Object.keys(slides.files)
         .filter((name) => /slides\/slide\d+\.xml$/.test(name))

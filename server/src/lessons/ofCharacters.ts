@@ -6,6 +6,7 @@ import { courseOf } from '../courses/course.ts';
 import { sets } from '../courses/queries.ts';
 import type { Db } from '../db/index.ts';
 import { courseLibrary } from '../library/committed.ts';
+import { forClass } from '../library/forClass.ts';
 import { inThread } from '../thread.ts';
 import type { LessonToDraw } from './toDraw.ts';
 import type { TeachingTask } from './worker.ts';
@@ -29,7 +30,8 @@ export async function characterToDraw(
 ): Promise<LessonToDraw> {
   const course = await courseOf(db, courseId);
   const read = await courseLibrary(db, course);
-  const { library, vocabulary } = read;
+  const { library } = read;
+  const vocabulary = forClass(read.vocabulary, course);
   const list = read.profilesOf((await sets(db, course.id)).flatMap(({ taxa }) => taxa));
   const voice = audience ?? course.audience;
   const topic = lessonAbout(list, vocabulary, voice, about);

@@ -1,9 +1,10 @@
 import pptx from 'pptxgenjs';
-import { type LessonStop } from '@hurrow/core/lesson';
+import { tellsIn, type LessonStop } from '@hurrow/core/lesson';
 import { commonName, scientificName } from '@hurrow/core/taxon';
-import { drawingOfOne, shownAt } from './drawn.ts';
+import { drawingOfOne, headingOf, shownAt } from './drawn.ts';
 import { asPicture, drawOnSlide, LETTER, type Place, type Slide } from './onSlide.ts';
 import type { LessonToDraw } from './toDraw.ts';
+import { putIn } from '@hurrow/core/vocabulary';
 import { upperFirst } from '@hurrow/core/words';
 
 export interface SlidesTask {
@@ -38,15 +39,18 @@ export default async function slides({ lesson, shape }: SlidesTask): Promise<Buf
   deck.title = lesson.title;
   deck.company = lesson.course;
   const width = WIDTHS[shape];
+  const { sheet } = tellsIn(lesson.setting.vocabulary);
   opening(deck.addSlide(), lesson, width);
   for (const stop of lesson.stops.flatMap(asSlides)) {
     const slide = deck.addSlide();
     if (stop.kind === 'recap') await recap(slide, lesson, stop, width);
     else await point(slide, lesson, stop, width);
     foot(slide, lesson, stop, width);
-    const notes = [stop.note, stop.ask && `Ask first: ${stop.ask}`, stop.look && `Look: ${stop.look}`].filter(
-      Boolean,
-    );
+    const notes = [
+      stop.note,
+      stop.ask && putIn(sheet.askFirst, stop.ask),
+      stop.look && putIn(sheet.look, stop.look),
+    ].filter(Boolean);
     if (notes.length > 0) slide.addNotes(notes.join('\n'));
   }
   return (await deck.write({ outputType: 'nodebuffer' })) as Buffer;
@@ -57,7 +61,8 @@ const asSlides = (stop: LessonStop): LessonStop[] =>
   stop.kind === 'call' ? [{ ...stop, words: stop.ask ?? '', key: ASKED }, stop] : [stop];
 const ASKED = 'asked';
 
-function opening(slide: Slide, { title, course, week }: LessonToDraw, width: number): void {
+function opening(slide: Slide, { title, course, week, setting }: LessonToDraw, width: number): void {
+  const { sheet } = tellsIn(setting.vocabulary);
   const box = { x: EDGE, w: width - 2 * EDGE };
   slide.addText(title, {
     ...box,
@@ -69,7 +74,7 @@ function opening(slide: Slide, { title, course, week }: LessonToDraw, width: num
     bold: true,
     valign: 'bottom',
   });
-  slide.addText(`${course}${week === null ? '' : ` · week ${week}`}`, {
+  slide.addText([course, ...(week === null ? [] : [putIn(sheet.week, String(week))])].join(' · '), {
     ...box,
     y: 4.1,
     h: 0.7,
@@ -81,16 +86,12 @@ function opening(slide: Slide, { title, course, week }: LessonToDraw, width: num
 }
 
 async function point(slide: Slide, lesson: LessonToDraw, stop: LessonStop, width: number): Promise<void> {
-  const of = lesson.profiles.filter(({ taxon }) => stop.taxa.includes(taxon.id));
   const drawn = { x: EDGE, y: EDGE, w: Math.round(width * 0.62 * 100) / 100 - EDGE, h: HEIGHT - 1.1 };
   const shown = await showAt(slide, lesson, stop, drawn);
   const text = shown
     ? { x: drawn.x + drawn.w + 0.25, w: width - drawn.x - drawn.w - 0.25 - EDGE }
     : { x: EDGE, w: width - 2 * EDGE };
-  const heading =
-    stop.kind === 'tree'
-      ? `${upperFirst(commonName(of[0]!.taxon))}: ${stop.title.toLowerCase()}`
-      : stop.title;
+  const heading = headingOf(lesson, stop);
   slide.addText(heading, {
     ...text,
     y: EDGE,
@@ -131,12 +132,13 @@ const CREDIT = 0.3;
 /** The photos of a point, or its drawing, in a place; false where words alone stand. */
 async function showAt(slide: Slide, lesson: LessonToDraw, stop: LessonStop, place: Place): Promise<boolean> {
   const taken = lesson.pictures[stop.key];
+  const { sheet } = tellsIn(lesson.setting.vocabulary);
   if (taken) {
     const room = { ...place, h: place.h - CREDIT };
     const by = Math.min(room.w / taken.width, room.h / taken.height);
     const [w, h] = [taken.width * by, taken.height * by];
     const [x, y] = [room.x + (room.w - w) / 2, room.y + (room.h - h) / 2];
-    slide.addImage({ x, y, w, h, data: taken.data, altText: `${stop.title}, photographed` });
+    slide.addImage({ x, y, w, h, data: taken.data, altText: putIn(sheet.photographed, stop.title) });
     slide.addText(taken.credit, {
       x: room.x,
       y: y + h,
@@ -152,7 +154,7 @@ async function showAt(slide: Slide, lesson: LessonToDraw, stop: LessonStop, plac
   }
   const shown = shownAt(lesson, stop, { width: place.w * SHARPNESS, height: place.h * SHARPNESS });
   if (!shown) return false;
-  const altText = `${stop.title}, drawn from the scores`;
+  const altText = putIn(sheet.drawn, stop.title);
   if ('map' in shown) slide.addImage({ ...place, data: await asPicture(shown.map), altText });
   else await drawOnSlide(slide, shown.drawing, place, altText);
   return true;

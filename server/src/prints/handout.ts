@@ -1,8 +1,9 @@
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces.js';
-import { bothWords, rowsOfStates, type LessonStop } from '@hurrow/core/lesson';
+import { bothWords, rowsOfStates, tellsIn, type LessonStop } from '@hurrow/core/lesson';
 import { commonName, scientificName } from '@hurrow/core/taxon';
-import { drawnOne, drawnStop } from '../lessons/drawn.ts';
+import { drawnOne, drawnStop, headingOf } from '../lessons/drawn.ts';
 import type { LessonToDraw } from '../lessons/toDraw.ts';
+import { putIn } from '@hurrow/core/vocabulary';
 import { upperFirst } from '@hurrow/core/words';
 
 const A_PAGE = 3;
@@ -21,6 +22,7 @@ export function handout(lesson: LessonToDraw): Omit<TDocumentDefinitions, 'pageS
   const of = (...kinds: LessonStop['kind'][]) => lesson.stops.filter(({ kind }) => kinds.includes(kind));
   const points = of('tree', 'contrast', 'rule', 'own');
   const calls = of('call');
+  const { sheet } = tellsIn(lesson.setting.vocabulary);
   return {
     info: { title: lesson.title },
     pageMargins: [44, 58, 44, 44],
@@ -29,28 +31,33 @@ export function handout(lesson: LessonToDraw): Omit<TDocumentDefinitions, 'pageS
       columns: [
         { text: lesson.title, font: 'Serif', bold: true, fontSize: 13 },
         {
-          text: `${lesson.course}${lesson.week === null ? '' : `, week ${lesson.week}`}`,
+          text: [
+            lesson.course,
+            ...(lesson.week === null ? [] : [putIn(sheet.week, String(lesson.week))]),
+          ].join(', '),
           alignment: 'right',
           color: GREY,
         },
       ],
     },
-    footer: (page, pages) => ({ text: `${page} of ${pages}`, alignment: 'center', fontSize: 8, color: GREY }),
+    footer: (page, pages) => ({
+      text: putIn(sheet.page, { page: String(page), pages: String(pages) }),
+      alignment: 'center',
+      fontSize: 8,
+      color: GREY,
+    }),
     content: [
       ...points.map((stop, i) => onPaper(lesson, stop, i > 0 && i % A_PAGE === 0)),
       ...of('states', 'exceptions').map((stop) => acrossPaper(lesson, stop)),
-      ...(calls.length > 0 ? [callsOnPaper(lesson, calls), answersOnPaper(calls)] : []),
+      ...(calls.length > 0 ? [callsOnPaper(lesson, calls), answersOnPaper(calls, sheet.answers)] : []),
       ...of('recap').map((stop) => recapOnPaper(lesson, stop)),
     ],
   };
 }
 
 function onPaper(lesson: LessonToDraw, stop: LessonStop, newPage: boolean): Content {
+  const heading = headingOf(lesson, stop);
   const of = lesson.profiles.filter(({ taxon }) => stop.taxa.includes(taxon.id));
-  const heading =
-    stop.kind === 'tree'
-      ? `${upperFirst(commonName(of[0]!.taxon))}: ${stop.title.toLowerCase()}`
-      : stop.title;
   return {
     ...(newPage ? { pageBreak: 'before' as const } : {}),
     margin: [0, 0, 0, 14],
@@ -151,10 +158,10 @@ function wordsToTick({ setting, audience }: LessonToDraw, { characters, states =
 }
 
 /** The answers, for the other side or for who holds the lesson. */
-const answersOnPaper = (calls: readonly LessonStop[]): Content => ({
+const answersOnPaper = (calls: readonly LessonStop[], title: string): Content => ({
   pageBreak: 'before',
   stack: [
-    { text: 'Answers', font: 'Serif', bold: true, fontSize: 13, margin: [0, 0, 0, 6] },
+    { text: title, font: 'Serif', bold: true, fontSize: 13, margin: [0, 0, 0, 6] },
     { ol: calls.map(({ words }) => ({ text: words, font: 'Serif', fontSize: 10.5 })) },
   ],
 });

@@ -44,6 +44,18 @@ test('settings stand as they are stored, and what was changed is saved with all 
   expect(localStorage).toHaveLength(0);
 });
 
+test('a class may be taught in German, and what is in German then is said', async () => {
+  const { server } = await settings(course(), { [SAVE]: { done: true } });
+  expect(screen.queryByText(/Lessons on trees, their slides/)).toBeNull();
+  fireEvent.change(screen.getByLabelText('Common names are in'), { target: { value: 'de' } });
+  expect(
+    screen.getByText(/Lessons on trees, their slides and handouts, and the glossary are in German/),
+  ).toBeTruthy();
+  fireEvent.click(screen.getByRole('button', { name: 'Save settings' }));
+  await screen.findByText('The settings are saved.');
+  expect(server.sent(SAVE)).toMatchObject([{ namesIn: 'de' }]);
+});
+
 test('a place that cannot be read is said before anything is sent, and stays as it was typed', async () => {
   const { server } = await settings(course());
   fireEvent.change(screen.getByLabelText('Latitude'), { target: { value: 'north' } });

@@ -1,7 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import type { Course, OpenToStudents } from '@hurrow/contract/courses';
-import { languagesOf } from '@hurrow/core/taxon';
+import { CLASS_LANGUAGES, languagesOf } from '@hurrow/core/taxon';
 import { useLibraryAsWritten } from '../app/data.ts';
 import type { WrittenPlace } from '../app/writtenPlace.ts';
 import { languageName } from '../species/namesIn.ts';
@@ -109,11 +109,11 @@ export function Words({ draft, set }: PartProps) {
   );
 }
 
-/** The language of common names, where the library has them in another than its own. */
+/** The language of the class: of common names as far as the library has them, and of lessons as far as these can be said in it. */
 function NamesIn({ namesIn, onChange }: { namesIn: string | null; onChange(namesIn: string | null): void }) {
   const { library } = useLibraryAsWritten();
-  const tags = [...new Set([...(library ? languagesOf(library.taxa) : []), ...(namesIn ? [namesIn] : [])])];
-  if (tags.length === 0) return null;
+  const inLibrary = library ? languagesOf(library.taxa) : [];
+  const tags = [...new Set([...inLibrary, ...CLASS_LANGUAGES, ...(namesIn ? [namesIn] : [])])];
   return (
     <p>
       <Trans>Common names are</Trans>{' '}
@@ -130,6 +130,14 @@ function NamesIn({ namesIn, onChange }: { namesIn: string | null; onChange(names
         ))}
       </select>
       ; <Trans>those of the library are right answers still.</Trans>
+      {namesIn !== null && CLASS_LANGUAGES.includes(namesIn) && (
+        <>
+          {' '}
+          <Trans>
+            Lessons on trees, their slides and handouts, and the glossary are in {languageName(namesIn)} too.
+          </Trans>
+        </>
+      )}
     </p>
   );
 }
