@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -7,12 +7,14 @@ import { startPostgres } from '../setup/postgres.mjs';
 import { addressOf, atServer, TEMPLATES } from './database.ts';
 
 /**
- * Makes the demo's data once for all journeys, before the first, in a folder and on a PostgreSQL server; each journey takes a copy. Returns
- * what removes it.
+ * Makes the demo's data once for all journeys, before the first, in a folder and on a PostgreSQL server; each journey takes a copy. Where they
+ * are made already, HURROW_DEMO_DATA says in which folder. Returns what removes them.
  */
 export default async function makeDemoData(): Promise<() => void> {
   const folder = mkdtempSync(join(tmpdir(), 'hurrow-demo-'));
-  run('The demo data could not be made', ['--import', 'tsx', 'demo/src/build.ts', folder]);
+  const made = process.env['HURROW_DEMO_DATA'];
+  if (made) cpSync(made, folder, { recursive: true });
+  else run('The demo data could not be made', ['--import', 'tsx', 'demo/src/build.ts', folder]);
   process.env['HURROW_DEMO_DATA'] = folder;
   const server = await startPostgres(['max_connections=300']);
   process.env['HURROW_TEST_DATABASE'] = server.url;
