@@ -6,6 +6,7 @@ import type {
   NotPossible,
   QuizCame,
   QuizWishes,
+  Relaxation,
 } from '@hurrow/core/assembly';
 import { QUESTION_KINDS } from '@hurrow/core/station';
 import { isoDate } from './day.ts';
@@ -22,8 +23,8 @@ export interface QuizAsked {
 /** A quiz as it is proposed, with all that it was chosen from. */
 export interface QuizProposed {
   forms: AssembledQuiz[];
-  /** What could not be had, in sentences. */
-  relaxed: string[];
+  /** What could not be had, and by how much. A pin that cannot be shown stands in `notPossible` alone. */
+  relaxed: Relaxation[];
   worth: number;
   bound: number;
   candidates: Candidate[];

@@ -173,11 +173,13 @@ export const result = endpoint<{ answer: Result }>()({
   allow: ['student'],
 });
 
-export const beside = endpoint<{ answer: Beside }>()({
+export const beside = endpoint<{ query: { language?: string }; answer: Beside }>()({
   method: 'get',
   path: '/api/sit/stations/{stationId}/beside',
-  summary: 'The tree of a station of a released result beside the one that the student took it for.',
+  summary:
+    'The tree of a station of a released result beside the one that the student took it for, in the language of the page.',
   allow: ['student'],
+  query: Joi.object({ language: Joi.string().max(35) }),
 });
 
 export const askRegrade = endpoint<{ body: { note: string }; answer: Done }>()({

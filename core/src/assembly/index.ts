@@ -7,5 +7,4 @@ export * from './kinds.ts';
 export * from './neighbours.ts';
 export * from './order.ts';
 export * from './propose.ts';
-export * from './relaxedWords.ts';
 export * from './wishes.ts';

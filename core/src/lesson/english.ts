@@ -28,7 +28,7 @@ export const ENGLISH_TELLING: Telling = {
     technical: 'buds #',
   },
   namesPart:
-    /^(needles|leaves|leaf|bark|buds?|end buds?|twigs?|thorns?|prickles|stipul|spur|no |flowers|pith|scar|pollen|side|base|apex|veins?|margin|petiole|underside|upper|teeth|lob|sinus|scales|bracts|seeds|ridges|furrows|crown|trunk|leader|sap|glands|both|the |lenticels|one |cones? |woody cones?|white )/i,
+    '^(needles|leaves|leaf|bark|buds?|end buds?|twigs?|thorns?|prickles|stipul|spur|no |flowers|pith|scar|pollen|side|base|apex|veins?|margin|petiole|underside|upper|teeth|lob|sinus|scales|bracts|seeds|ridges|furrows|crown|trunk|leader|sap|glands|both|the |lenticels|one |cones? |woody cones?|white )',
   parts: {
     leaf: 'leaves',
     needle: 'needles',

@@ -65,7 +65,7 @@ const setting = (more: Partial<LessonSetting> = {}): LessonSetting => ({
 const said = (tree: (typeof list)[number], id: string, more: Partial<LessonSetting> = {}) =>
   saidOfCharacter(tree, BUILT_IN.get(id)!, { ...setting(), ...more });
 
-const PHRASE_KEYS = [...ENGLISH_TELLING.phrases.keys()];
+const PHRASE_KEYS = Object.keys(ENGLISH_TELLING.phrases);
 
 describe('phrases', () => {
   test('each stands for a built-in character or one of its states', () => {

@@ -7,10 +7,10 @@ import type { Phrase, Telling } from '../vocabulary/index.ts';
  *
  * @throws on a line with other columns: the phrases ship with the product and must be whole
  * @example
- * readPhrases(['bud.stalked=yes | buds stalked | The buds stand on little stalks']).get('bud.stalked=yes')!.technical; // 'buds stalked'
+ * readPhrases(['bud.stalked=yes | buds stalked | The buds stand on little stalks'])['bud.stalked=yes']!.technical; // 'buds stalked'
  */
-export const readPhrases = (tables: readonly string[]): ReadonlyMap<string, Phrase> =>
-  new Map(
+export const readPhrases = (tables: readonly string[]): Readonly<Record<string, Phrase>> =>
+  Object.fromEntries(
     tables
       .join('\n')
       .split('\n')
@@ -24,4 +24,4 @@ export const readPhrases = (tables: readonly string[]): ReadonlyMap<string, Phra
 
 /** The phrase of a character, or of one of its states where it has one of its own. */
 export const phraseOf = ({ phrases }: Telling, characterId: string, state?: string): Phrase | undefined =>
-  (state === undefined ? undefined : phrases.get(`${characterId}=${state}`)) ?? phrases.get(characterId);
+  (state === undefined ? undefined : phrases[`${characterId}=${state}`]) ?? phrases[characterId];

@@ -213,4 +213,5 @@ function filled(
 }
 
 /** Whether a piece of a line names its own part: “needles 2 to a bundle”, “twigs glabrous”. */
-export const namesItsPart = (words: string, { namesPart }: Telling): boolean => namesPart.test(words);
+export const namesItsPart = (words: string, { namesPart }: Telling): boolean =>
+  new RegExp(namesPart).test(words);

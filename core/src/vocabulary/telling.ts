@@ -15,7 +15,7 @@ export type Exchange = readonly [sought: string, put: string];
  */
 export interface Telling {
   /** By `character` or `character=state`. */
-  phrases: ReadonlyMap<string, Phrase>;
+  phrases: Readonly<Record<string, Phrase>>;
   /** Whether a sentence goes on with a small letter behind a colon. */
   small: boolean;
   /** Behind a verb, in the place of a star. */
@@ -31,8 +31,8 @@ export interface Telling {
   /** Of a compound leaf, and of a twig in winter. */
   leaflet: readonly Exchange[];
   buds: { plain: readonly Exchange[]; technical: string };
-  /** A piece that names its own part begins so. */
-  namesPart: RegExp;
+  /** A piece that names its own part begins so: a regular expression. */
+  namesPart: string;
   parts: Readonly<Record<string, string>>;
   /** By topic. */
   titles: Readonly<Record<string, string>>;

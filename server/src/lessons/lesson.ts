@@ -9,7 +9,7 @@ import { courseOf } from '../courses/course.ts';
 import { sets as setsOf } from '../courses/queries.ts';
 import type { Db } from '../db/index.ts';
 import { courseLibrary } from '../library/committed.ts';
-import { forClass } from '../library/forClass.ts';
+import { spokenIn } from '../library/spokenIn.ts';
 import { rangesOf } from '../range/ranges.ts';
 import { recordsAt } from '../library/records.ts';
 import { photosOf } from '../photos/described.ts';
@@ -51,7 +51,7 @@ export async function lessonOfSet(
     kind: 'lesson',
     setting: {
       list: read.profilesOf(taught),
-      vocabulary: forClass(read.vocabulary, course),
+      vocabulary: spokenIn(read.vocabulary, course.namesIn),
       audience: audience ?? course.audience,
       units: course.units,
       startsWith: course.startsWith,

@@ -6,7 +6,7 @@ import { courseOf } from '../courses/course.ts';
 import { sets } from '../courses/queries.ts';
 import type { Db } from '../db/index.ts';
 import { courseLibrary } from '../library/committed.ts';
-import { forClass } from '../library/forClass.ts';
+import { spokenIn } from '../library/spokenIn.ts';
 import { inThread } from '../thread.ts';
 import type { LessonToDraw } from './toDraw.ts';
 import type { TeachingTask } from './worker.ts';
@@ -31,7 +31,7 @@ export async function characterToDraw(
   const course = await courseOf(db, courseId);
   const read = await courseLibrary(db, course);
   const { library } = read;
-  const vocabulary = forClass(read.vocabulary, course);
+  const vocabulary = spokenIn(read.vocabulary, course.namesIn);
   const list = read.profilesOf((await sets(db, course.id)).flatMap(({ taxa }) => taxa));
   const voice = audience ?? course.audience;
   const topic = lessonAbout(list, vocabulary, voice, about);

@@ -10,7 +10,7 @@ import { openNow } from '../courses/openNow.ts';
 import { sets } from '../courses/queries.ts';
 import type { Db } from '../db/index.ts';
 import { courseLibrary } from '../library/committed.ts';
-import { forClass } from '../library/forClass.ts';
+import { spokenIn } from '../library/spokenIn.ts';
 import { theLibrary } from '../library/queries.ts';
 import { recordNow } from '../library/records.ts';
 import { printed } from '../prints/printed.ts';
@@ -73,11 +73,17 @@ export const lessonRoutes = [
     const read = await courseLibrary(db, course);
     const taught = (await sets(db, course.id)).flatMap(({ taxa }) => taxa);
     const { name, audience, startsWith } = course;
-    return printed(query.paper, 'glossary', read.profilesOf(taught), forClass(read.vocabulary, course), {
-      name,
-      audience,
-      startsWith,
-    });
+    return printed(
+      query.paper,
+      'glossary',
+      read.profilesOf(taught),
+      spokenIn(read.vocabulary, course.namesIn),
+      {
+        name,
+        audience,
+        startsWith,
+      },
+    );
   }),
 ];
 

@@ -6,7 +6,7 @@ import type { Range } from '@hurrow/core/range';
 import type { Audience } from '@hurrow/core/score';
 import { rangesOf } from '../range/ranges.ts';
 import { courseLibrary } from '../library/committed.ts';
-import { forClass } from '../library/forClass.ts';
+import { spokenIn } from '../library/spokenIn.ts';
 import type { WholeLesson } from './lesson.ts';
 import { picturesOf, type StopPicture } from './pictures.ts';
 
@@ -45,7 +45,7 @@ export async function toDraw(
     pictures: await picturesOf(db, stops, lesson.photos, units),
     profiles: read.profilesOf([...new Set(stops.flatMap(({ taxa }) => taxa))]),
     setting: {
-      vocabulary: forClass(read.vocabulary, lesson.course),
+      vocabulary: spokenIn(read.vocabulary, lesson.course.namesIn),
       units,
       reference: read.library.reference,
       site: { latitude, longitude, elevation },

@@ -93,6 +93,9 @@ test('a result is released to one, who sees the tree beside the one it was taken
   expect(beside.pictures.every((picture) => picture?.startsWith('<svg'))).toBe(true);
   expect(beside.lines.map(({ character }) => character)).toContain('leaf shape');
   // Named rightly, or of another course: there is nothing to be seen beside it.
+  const german = (await rowan.get<Beside>(`/api/sit/stations/${stations[1]}/beside?language=de`)).body;
+  expect(german.lines).toHaveLength(beside.lines.length);
+  expect(german.lines[0]!.shows).not.toEqual(beside.lines[0]!.shows);
   expect((await rowan.get(`/api/sit/stations/${stations[0]}/beside`)).status).toBe(404);
   expect((await rowan.get(`/api/sit/stations/${randomUUID()}/beside`)).status).toBe(404);
   expect((await selma.get(`/api/sit/stations/${stations[1]}/beside`)).status).toBe(403);

@@ -1,14 +1,6 @@
 import * as assembly from '@hurrow/contract/assembly';
-import {
-  expectedAndCame,
-  kindOf,
-  relaxedInWords,
-  whyNotShown,
-  type NotPossible,
-} from '@hurrow/core/assembly';
-import type { ProfiledTaxon } from '@hurrow/core/evidence';
+import { expectedAndCame, kindOf } from '@hurrow/core/assembly';
 import { dayOfYear } from '@hurrow/core/season';
-import { commonName } from '@hurrow/core/taxon';
 import { badInput } from '../api/problem.ts';
 import { say } from '../api/say.ts';
 import { serve } from '../api/route.ts';
@@ -17,14 +9,6 @@ import { committedLibrary, courseLibrary } from '../library/committed.ts';
 import type { QuizMade, QuizTask, ReadTask } from '../lessons/worker.ts';
 import { inThread } from '../thread.ts';
 import { classSoFar, heldStations } from './classSoFar.ts';
-
-/** A station that was to be kept and cannot be shown on this day. */
-function lostInWords(pin: string, why: NotPossible, list: readonly ProfiledTaxon[]): string {
-  const [taxonId, kind = ''] = pin.split(' ');
-  const taxon = list.find((each) => each.taxon.id === taxonId)?.taxon;
-  const name = taxon ? commonName(taxon) : taxonId;
-  return `${name}, ${kindOf(kind)?.title ?? kind}, could not be kept: it ${whyNotShown(why)}.`;
-}
 
 export const proposalRoute = serve(assembly.propose, async ({ db, params, body }) => {
   const { heldOn, wishes, forms } = body;
@@ -56,12 +40,7 @@ export const proposalRoute = serve(assembly.propose, async ({ db, params, body }
   const { candidates, notPossible } = made;
   return {
     forms: made.assembly.forms,
-    relaxed: [
-      ...wishes.pins
-        .filter((pin) => notPossible[pin])
-        .map((pin) => lostInWords(pin, notPossible[pin]!, list)),
-      ...made.assembly.relaxed.map((each) => relaxedInWords(each, wishes, so)),
-    ],
+    relaxed: made.assembly.relaxed,
     worth: made.assembly.worth,
     bound: made.assembly.bound,
     candidates,

@@ -14,6 +14,7 @@ import { courseOf } from '../courses/course.ts';
 import { type Db } from '../db/index.ts';
 import { isUuid } from '../db/uuid.ts';
 import { committedLibrary, courseLibrary } from '../library/committed.ts';
+import { spokenIn } from '../library/spokenIn.ts';
 import { addRegrade, regradesOfStudent } from '../marks/queries.ts';
 import { marksOf } from '../quizzes/marking.ts';
 import * as quizQueries from '../quizzes/queries.ts';
@@ -136,22 +137,26 @@ async function releasedStation(db: Db, stationId: string, own: Own) {
   return { quiz, station, answer };
 }
 
-/** The tree of a station beside the one that the student took it for. Throws 404 where no other tree of the list was named. */
-export async function besideOf(db: Db, stationId: string, own: Own): Promise<Beside> {
+/** The tree of a station beside the one that the student took it for, in a language. Throws 404 where no other tree of the list was named. */
+export async function besideOf(
+  db: Db,
+  stationId: string,
+  own: Own,
+  language: string | null,
+): Promise<Beside> {
   const { quiz, station, answer } = await releasedStation(db, stationId, own);
   const frozen = station.frozen!;
   const named = answer?.mark.resolution.taxonId;
   if (!named || named === frozen.truth) throw notFound('other tree');
   const course = await courseOf(db, quiz.courseId);
   const read = await courseLibrary(db, course, frozen.revision);
-  const { library, vocabulary } = read;
   const [truth, taken] = read.profilesOf([frozen.truth, named]);
   if (!truth || !taken) throw notFound('other tree');
   const found = besideMistake(frozen, truth, taken, {
-    vocabulary,
+    vocabulary: spokenIn(read.vocabulary, language),
     units: course.units,
     audience: course.audience,
-    reference: library.reference,
+    reference: read.library.reference,
     site: course,
   });
   const isPhoto = station.medium === 'photo';

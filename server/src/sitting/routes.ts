@@ -106,8 +106,13 @@ export const sittingRoutes = [
   serve(sitting.result, ({ db, params, who }) =>
     resultOf(db, params.quizId, { courseId: who!.courseId!, studentId: who!.studentId! }),
   ),
-  serve(sitting.beside, ({ db, params, who }) =>
-    besideOf(db, params.stationId, { courseId: who!.courseId!, studentId: who!.studentId! }),
+  serve(sitting.beside, ({ db, params, query, who }) =>
+    besideOf(
+      db,
+      params.stationId,
+      { courseId: who!.courseId!, studentId: who!.studentId! },
+      query.language ?? null,
+    ),
   ),
   serve(sitting.askRegrade, ({ db, params, body, who, now }) =>
     askRegrade(

@@ -5,7 +5,10 @@ import { Button, InputNumber } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { ASKED_TITLES, STATION_KINDS } from '@hurrow/core/assembly';
+import { commonName } from '@hurrow/core/taxon';
+import { useLibrary } from '../app/data.ts';
 import { LinkButton, Problem } from '../app/parts.tsx';
+import { gaveUpInWords } from './gaveUp.ts';
 import { keptOut, withKind, type Wanted } from './proposed.ts';
 import type { useProposal } from './useProposal.ts';
 import { decimal } from '../language/inWords.ts';
@@ -19,16 +22,26 @@ interface ProposeQuizProps {
   again: boolean;
 }
 
+/** What a tree is called, by its id. */
+function useNameOf(): (id: string) => string {
+  const { profileOf } = useLibrary();
+  return (id) => {
+    const found = profileOf(id);
+    return found ? commonName(found.taxon) : id;
+  };
+}
+
 /** Another form as hard, for those who sit the quiz at another time. */
 function SecondForm({ proposal, courseId }: { proposal: ProposeQuizProps['proposal']; courseId: string }) {
-  const [made, setMade] = useState<{ id: string; relaxed: string[] }>();
+  const [made, setMade] = useState<Awaited<ReturnType<typeof proposal.second>>>();
+  const nameOf = useNameOf();
   if (made)
     return (
       <span>
         <Link to={`/c/${courseId}/quizzes/${made.id}/plan`}>
           <Trans>The second form is saved beside this plan.</Trans>
         </Link>{' '}
-        {made.relaxed.join(' ')}
+        {gaveUpInWords(made.answer, made.wishes, nameOf).join(' ')}
       </span>
     );
   return (
@@ -162,13 +175,14 @@ export function ProposeQuiz({ course, proposal, again }: ProposeQuizProps) {
 
 /** What could not be had, and what of the list cannot be shown that day. */
 function Came({ proposed }: { proposed: NonNullable<ProposeQuizProps['proposal']['proposed']> }) {
-  const { relaxed, notPossible, worth, bound, candidates } = proposed;
+  const { notPossible, worth, bound, candidates } = proposed;
+  const gaveUp = gaveUpInWords(proposed, proposed.wishes, useNameOf());
   const gap = Math.max(0, bound - worth);
   return (
     <>
-      {relaxed.length > 0 && (
+      {gaveUp.length > 0 && (
         <ul className={`${styles['relaxed']} gold`}>
-          {relaxed.map((sentence) => (
+          {gaveUp.map((sentence) => (
             <li key={sentence}>{sentence}</li>
           ))}
         </ul>

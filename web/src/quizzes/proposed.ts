@@ -5,7 +5,6 @@ import {
   kindOf,
   STATION_KINDS,
   usualWishes,
-  whyNotShown,
   type AskedKind,
   type AssembledQuiz,
   type Candidate,
@@ -19,6 +18,7 @@ import { weekOf } from '@hurrow/core/term';
 import { SHOWN_TITLES, type Aid } from '@hurrow/core/view';
 import type { CourseSet } from '@hurrow/contract/courses';
 import { anotherSeed, type Planned } from './planned.ts';
+import { whyNotShown } from './gaveUp.ts';
 import { inTongue } from '../language/inTongue.ts';
 import { listInWords } from '../language/inWords.ts';
 

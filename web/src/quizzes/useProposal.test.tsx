@@ -112,7 +112,7 @@ test('a second form asks for two, alike in number, and is saved as a quiz of its
   await page.does(({ proposal }) => proposal.propose());
   server.answer(PROPOSE, answerOf([red!, birch!], [sugar!, birch!]));
   await page.does(async ({ proposal }) => {
-    expect(await proposal.second()).toEqual({ id: 'second', relaxed: [] });
+    expect(await proposal.second()).toMatchObject({ id: 'second', wishes: { stations: 2 } });
   });
   expect(server.sent(PROPOSE)[1]).toMatchObject({ forms: 2, wishes: { stations: 2 } });
   expect(server.sent('POST /api/courses/{courseId}/quizzes')).toMatchObject([

@@ -1,4 +1,5 @@
 import type { QuizProposed } from '@hurrow/contract/assembly';
+import type { QuizWishes } from '@hurrow/core/assembly';
 import type { WholeCourse } from '@hurrow/contract/courses';
 import { useState } from 'react';
 import { call } from '../app/api.ts';
@@ -24,7 +25,7 @@ export function useProposal(course: WholeCourse, plan: ReturnType<typeof usePlan
       plan.stations.length || 10,
     ),
   );
-  const [proposed, setProposed] = useState<QuizProposed>();
+  const [proposed, setProposed] = useState<QuizProposed & { wishes: QuizWishes }>();
   const [pins, setPins] = useState<readonly string[]>([]);
   const [bans, setBans] = useState<readonly string[]>([]);
   // What was gathered stays from the first proposal on, as what is added by hand does later.
@@ -50,7 +51,7 @@ export function useProposal(course: WholeCourse, plan: ReturnType<typeof usePlan
     );
     if (!answer) return;
     const stations = planOf(answer.forms[0]!, plan.stations, answer.so, wanted.toLearn);
-    setProposed(answer);
+    setProposed({ ...answer, wishes });
     setCame({ seeds: new Set(stations.map(({ seed }) => seed)), before: plan.stations });
     plan.setStations([...stations, ...own]);
     plan.setOpen(-1);
@@ -91,7 +92,7 @@ interface SecondForm {
   save: ReturnType<typeof useSaving>['save'];
 }
 
-/** Saves a second form beside a plan, for those who sit it at another time. Resolves with its id, and with what could not be had alike. */
+/** Saves a second form beside a plan, for those who sit it at another time. Resolves with its id, and with what could be had and was wished for. */
 function useSecondForm(
   course: WholeCourse,
   plan: ReturnType<typeof usePlan>,
@@ -102,20 +103,20 @@ function useSecondForm(
       async () => {
         const kinds = [...new Set([...here.map((id) => id.split(' ')[1]!), ...wanted.kinds])];
         const wishes = wishesOf({ ...wanted, kinds, asked: askedBy(here) }, course.sets, here, bans);
-        const body = { heldOn: plan.heldOn, wishes: { ...wishes, stations: plan.stations.length }, forms: 2 };
-        const { forms, relaxed, so } = await call('POST /api/courses/{courseId}/quiz-proposal', {
+        const asked = { ...wishes, stations: plan.stations.length };
+        const answer = await call('POST /api/courses/{courseId}/quiz-proposal', {
           params: { courseId: course.id },
-          body,
+          body: { heldOn: plan.heldOn, wishes: asked, forms: 2 },
         });
         const made = await call('POST /api/courses/{courseId}/quizzes', {
           params: { courseId: course.id },
           body: {
             title: `${plan.title}, second form`,
             heldOn: plan.heldOn,
-            stations: planOf(forms[1]!, [], so, wanted.toLearn),
+            stations: planOf(answer.forms[1]!, [], answer.so, wanted.toLearn),
           },
         });
-        return { id: made.id, relaxed };
+        return { id: made.id, answer, wishes: asked };
       },
       { stale: [STALE.course(course.id)] },
     );

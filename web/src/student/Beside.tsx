@@ -4,13 +4,18 @@ import { useQuery } from '@tanstack/react-query';
 import { upperFirst } from '@hurrow/core/words';
 import { call, messageOf } from '../app/api.ts';
 import styles from './student.module.css';
+import { i18n } from '../language/i18n.ts';
 import { inTongue } from '../language/inTongue.ts';
 
 /** The tree that was there beside the one it was taken for: both drawn alike but for what must differ, and what to look at. */
 export function Beside({ stationId, latin }: { stationId: string; latin: boolean }) {
   const query = useQuery({
-    queryKey: ['beside', stationId],
-    queryFn: () => call('GET /api/sit/stations/{stationId}/beside', { params: { stationId } }),
+    queryKey: ['beside', stationId, i18n.locale],
+    queryFn: () =>
+      call('GET /api/sit/stations/{stationId}/beside', {
+        params: { stationId },
+        query: { language: i18n.locale },
+      }),
     staleTime: Infinity,
   });
   if (query.isError) return <p role="alert">{messageOf(query.error)}</p>;

@@ -45,13 +45,15 @@ test('every phrase of the English table is there, silent where that is, and with
     'twig.bundleScars=curve',
   ];
   own.push('wood.rays=lens', 'wood.rays=eye');
-  expect([...phrases.keys()].filter((key) => !own.includes(key)).sort()).toEqual(
-    [...ENGLISH_TELLING.phrases.keys()].sort(),
-  );
-  for (const [key, english] of ENGLISH_TELLING.phrases)
+  expect(
+    Object.keys(phrases)
+      .filter((key) => !own.includes(key))
+      .sort(),
+  ).toEqual(Object.keys(ENGLISH_TELLING.phrases).sort());
+  for (const [key, english] of Object.entries(ENGLISH_TELLING.phrases))
     for (const audience of ['technical', 'plain'] as const) {
       const marksOf = (text: string) => [text.startsWith('~'), text === '-', text.includes('{}')];
-      expect([key, audience, ...marksOf(phrases.get(key)![audience])]).toEqual([
+      expect([key, audience, ...marksOf(phrases[key]![audience])]).toEqual([
         key,
         audience,
         ...marksOf(english[audience]),

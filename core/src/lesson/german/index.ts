@@ -21,7 +21,7 @@ const GERMAN_TELLING: Telling = {
     ['des Blatts', 'des Blättchens'],
   ],
   buds: { plain: [['Die Blätter stehen', 'Die Knospen sitzen']], technical: 'Knospen #' },
-  namesPart: /^([A-ZÄÖÜ]|weiße |drei Haupt|zwei End|keine |viele |mit |ohne )/,
+  namesPart: '^([A-ZÄÖÜ]|weiße |drei Haupt|zwei End|keine |viele |mit |ohne )',
   parts: {
     leaf: 'Blätter',
     needle: 'Nadeln',
