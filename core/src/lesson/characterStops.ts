@@ -3,7 +3,8 @@ import { characterName, type Audience } from '../score/index.ts';
 import { DRAWN, drawPlate, sampleSpecimen } from '../specimen/index.ts';
 import { commonName } from '../taxon/index.ts';
 import { putIn, sayingOf, SHOWN_BY, type Vocabulary } from '../vocabulary/index.ts';
-import { listedBy, lowerFirst, upperFirst } from '../words/index.ts';
+import { goingOn, sayingIn } from './tells.ts';
+import { listedBy, upperFirst } from '../words/index.ts';
 import { bothWords } from './glossary.ts';
 import {
   characterLesson,
@@ -133,7 +134,7 @@ export function statesStops(setting: CharacterSetting, lesson: CharacterLesson):
 
 const saidOfState = (state: StateOnList, setting: CharacterSetting): string =>
   state.definition
-    ? `${upperFirst(words(state, setting))}: ${lowerFirst(state.definition)}`
+    ? `${upperFirst(words(state, setting))}: ${goingOn(state.definition, sayingIn(setting.vocabulary))}`
     : `${upperFirst(words(state, setting))}.`;
 
 function exceptionsStop(setting: CharacterSetting, lesson: CharacterLesson): LessonStop[] {

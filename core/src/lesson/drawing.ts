@@ -15,7 +15,7 @@ import { characterName, type Audience } from '../score/index.ts';
 import { contrastPlate, drawPlate, joined, sampleSpecimen, type Drawing } from '../specimen/index.ts';
 import { MEDIUM_VIEWS, type View } from '../view/index.ts';
 import type { ShownOrgan, Vocabulary } from '../vocabulary/index.ts';
-import { lowerFirst } from '../words/index.ts';
+import { goingOn, sayingIn } from './tells.ts';
 import { viewOfCharacter } from './character.ts';
 import { bothWords } from './glossary.ts';
 import type { LessonPoint } from './points.ts';
@@ -43,7 +43,7 @@ const [SUMMER, WINTER] = [196, 20];
 const SEED = 11;
 /** Pixels: above a drawing that has a label, from the label to the edges, above the scale bar, and of a letter. */
 const HEADROOM = 34;
-const [LABEL_LEFT, LABEL_TOP, OVER_BAR, LETTER] = [14, 22, 44, 7.4];
+const [LABEL_LEFT, LABEL_TOP, LETTER] = [14, 22, 7.4];
 
 const NEEDS: Partial<Record<ShownOrgan, CalendarPart>> = {
   leaf: 'leaves',
@@ -118,17 +118,14 @@ export function drawingOfTree(
   if (!drawing || !to) return drawing;
   return {
     ...drawing,
-    labels: [...drawing.labels, { ...besides(to, label.text, setting), text: label.text, to, bold: true }],
+    labels: [...drawing.labels, { ...over(to, label.text, setting), text: label.text, to, bold: true }],
   };
 }
 
-/** Where a label stands: over what it points at, or under it where that is in the lower half. */
-function besides([x, y]: readonly [number, number], text: string, { width, height }: DrawingSetting) {
+/** Where a label stands: over the drawing, where room is kept for it. */
+function over([x]: readonly [number, number], text: string, { width }: DrawingSetting) {
   const wide = text.length * LETTER;
-  return {
-    x: Math.max(LABEL_LEFT, Math.min(width - wide - LABEL_LEFT, x - wide / 2)),
-    y: y < height / 2 ? LABEL_TOP : height - OVER_BAR,
-  };
+  return { x: Math.max(LABEL_LEFT, Math.min(width - wide - LABEL_LEFT, x - wide / 2)), y: LABEL_TOP };
 }
 
 /**
@@ -173,6 +170,7 @@ export function drawingOfAges(
   const day = dayToDraw(organs, here.taxon.calendar, isDeciduous(here), setting.day);
   const { vocabulary, height, units, plain } = setting;
   const width = setting.width / AGES.length;
+  const { qualifiers: said } = sayingIn(vocabulary);
   const drawings = AGES.flatMap((plantAge, i) => {
     const view = { ...viewOn(organs, day), qualifiers: { plantAge } };
     const traits = sampleSpecimen(here, vocabulary, view, SEED, { typical: true });
@@ -186,7 +184,13 @@ export function drawingOfAges(
       insets: false,
     };
     const drawing = drawPlate(traits, view.organs, { ...options, ...(plain ? { plain } : {}) });
-    const label = { x: width * (i + 0.5), y: LABEL_TOP, text: plantAge, bold: true, middle: true };
+    const label = {
+      x: width * (i + 0.5),
+      y: LABEL_TOP,
+      text: said[plantAge] ?? plantAge,
+      bold: true,
+      middle: true,
+    };
     return drawing ? [{ ...drawing, labels: [...drawing.labels, label] }] : [];
   });
   return drawings.length === AGES.length ? joined(drawings, setting) : undefined;
@@ -222,7 +226,10 @@ export function drawingOfStop(
     if (both) return both;
   }
   const [characterId] = stop.characters;
-  const label = characterId && !asked ? { characterId, text: lowerFirst(nameOf(characterId)) } : undefined;
+  const label =
+    characterId && !asked
+      ? { characterId, text: goingOn(nameOf(characterId), sayingIn(setting.vocabulary)) }
+      : undefined;
   return drawingOfTree(first, stop.shows, setting, label);
 }
 

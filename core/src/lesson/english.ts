@@ -7,7 +7,6 @@ import { TWIG_PHRASES } from './twigPhrases.ts';
 /** How lessons tell trees in English. */
 export const ENGLISH_TELLING: Telling = {
   phrases: readPhrases([LEAF_PHRASES, TWIG_PHRASES, TREE_PHRASES]),
-  small: true,
   usually: 'usually',
   usuallyBefore: 'Usually #',
   usuallyFound: '{told}: usually {found}',
@@ -99,5 +98,6 @@ export const ENGLISH_TELLING: Telling = {
     glossary: 'The words we describe trees with',
     glossaryOf: 'Words of #',
     others: '#, and others',
+    here: 'here',
   },
 };

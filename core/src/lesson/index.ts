@@ -10,5 +10,5 @@ export * from './mini.ts';
 export * from './points.ts';
 export * from './roots.ts';
 export * from './saying.ts';
-export { goingOn, tellsIn } from './tells.ts';
+export { goingOn, sayingIn, tellsIn } from './tells.ts';
 export * from './topics.ts';

@@ -1,5 +1,6 @@
 import { BUILT_IN, saidIn } from '../vocabulary/index.ts';
 import { GERMAN } from '../vocabulary/german/index.ts';
+import { pointsOfPath } from '../testing/paths.ts';
 import { profiled } from '../testing/taxa.ts';
 import {
   dayToDraw,
@@ -204,25 +205,54 @@ describe('drawings', () => {
   ] as const)('%s, in a lesson of day %i, is drawn as on day %i', (organ, day, drawn) =>
     expect(dayToDraw([organ], calendar, true, day)).toBe(drawn),
   );
+  const place = { latitude: 47, longitude: -116, elevation: 700 };
+  const frame = {
+    vocabulary: BUILT_IN,
+    units: 'metric' as const,
+    reference: place,
+    site: place,
+    day: 200,
+    width: 600,
+    height: 400,
+  };
   test('what is named is pointed at', () => {
-    const place = { latitude: 47, longitude: -116, elevation: 700 };
-    const drawing = drawingOfTree(
-      larch,
-      ['leaf'],
-      {
-        vocabulary: BUILT_IN,
-        units: 'metric',
-        reference: place,
-        site: place,
-        day: 200,
-        width: 600,
-        height: 400,
-      },
-      { characterId: 'foliage.kind', text: 'needles in tufts' },
-    );
+    const label = { characterId: 'foliage.kind', text: 'needles in tufts' };
+    const drawing = drawingOfTree(larch, ['leaf'], frame, label);
     expect(drawing!.labels.at(-1)).toMatchObject({ text: 'needles in tufts' });
     expect(drawing!.labels.at(-1)!.to).toBeDefined();
   });
+  const spruce = profiled('Picea', 'ficta', {
+    'foliage.kind': 'single',
+    'needle.section': 'fourAngled',
+    'needle.scar': 'woodyPeg',
+    'needle.bands': 'all',
+    'needle.tip': 'pricking',
+    'needle.length': '16–30 mm',
+    'bud.scales': 'several',
+    'fruit.type': 'seedCone',
+    'cone.attitude': 'hanging',
+    'fruit.seed': 'winged',
+    'fruit.length': '3–6 cm',
+  });
+  test.each([
+    [360, 'cone.attitude', ['fruit']],
+    [300, 'needle.tip', ['leaf']],
+    [600, 'bud.scales', ['leaf', 'twig']],
+  ] as const)(
+    '%i pixels wide, the name of %s lies neither on the drawing nor on a circle',
+    (width, id, organs) => {
+      const label = { characterId: id, text: 'what is pointed at here' };
+      const drawing = drawingOfTree(spruce, organs, { ...frame, width, height: 0.74 * width }, label)!;
+      const { x, y } = drawing.labels.at(-1)!;
+      expect(drawing.insets).not.toEqual([]);
+      // Letters are 7 pixels wide, 13 high.
+      const [right, top] = [x + 7 * label.text.length, y - 11];
+      expect(top).toBeGreaterThan(0);
+      for (const { cx, cy, r } of drawing.insets) expect(right < cx - r || y < cy - r).toBe(true);
+      for (const { d } of drawing.paths)
+        for (const [px, py] of pointsOfPath(d)) expect(py > y + 3 || px < x || px > right).toBe(true);
+    },
+  );
 });
 
 test('a rule of thumb is a point where it speaks of a tree of the set, with those it misleads among the trees so far', () => {

@@ -9,7 +9,7 @@ import { putIn, sayingOf, SHOWN_BY } from '../vocabulary/index.ts';
 import { howToLook } from './looking.ts';
 import { pointsOf, tellingOfList, type LessonPoint, type LessonSetting, type Recalled } from './points.ts';
 import { namesItsPart, saidOfCharacter } from './saying.ts';
-import { goingOn, tellsIn, tellsOf } from './tells.ts';
+import { goingOn, sayingIn, tellsIn, tellsOf } from './tells.ts';
 import { listedBy, upperFirst } from '../words/index.ts';
 
 /** What an instructor has changed in a generated lesson. */
@@ -230,7 +230,10 @@ function recapPoint(setting: LessonSetting, { set, day }: LessonAsked): LessonPo
     kind: 'recap',
     title: tells.recap.title,
     words: each
-      .map(({ taxonId, words }) => `${upperFirst(nameOf(setting, taxonId))}: ${goingOn(words, tells)}`)
+      .map(
+        ({ taxonId, words }) =>
+          `${upperFirst(nameOf(setting, taxonId))}: ${goingOn(words, sayingIn(vocabulary))}`,
+      )
       .join(' '),
     ask: tells.recap.ask,
     taxa: each.map(({ taxonId }) => taxonId),
@@ -250,7 +253,7 @@ function besideSaid(setting: LessonSetting, taxonId: string, characters: readonl
   const said = characters.map((id) => saidBeside(setting, taxonId, id));
   const tells = tellsIn(setting.vocabulary);
   return setting.audience === 'plain'
-    ? `${goingOn(said.join('. '), tells)}.`
+    ? `${goingOn(said.join('. '), sayingIn(setting.vocabulary))}.`
     : `${said.map((words, i) => (namesItsPart(words, tells) ? words : named(words, partOf(i), partOf(i - 1)))).join('; ')}.`;
 
   function partOf(i: number): string | undefined {

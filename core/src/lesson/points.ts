@@ -9,7 +9,6 @@ import { scientificName, sizePoints, type LargestTree, type Taxon } from '../tax
 import {
   conventionOf,
   putIn,
-  sayingOf,
   standingOf,
   type Character,
   type ShownOrgan,
@@ -18,7 +17,7 @@ import {
 } from '../vocabulary/index.ts';
 import { askOfCharacter, howToLook } from './looking.ts';
 import { leadingStates, namesItsPart, saidOfCharacter, type Voice } from './saying.ts';
-import { goingOn, tellsIn } from './tells.ts';
+import { goingOn, sayingIn, tellsIn } from './tells.ts';
 import { OF_ORGANS, topicsInOrder, type Topic, type TopicOfOrgans } from './topics.ts';
 import { upperFirst } from '../words/index.ts';
 
@@ -267,7 +266,9 @@ function withYoung(line: string, setting: LessonSetting, profiled: ProfiledTaxon
   if (setting.audience === 'technical') return `${line} ${putIn(tells.youngBark.technical, said)}`;
   // What is said of the old bark is not said again.
   const news = said.split('. ').filter((sentence) => !line.includes(`${sentence}.`));
-  return news.length > 0 ? `${line} ${putIn(tells.youngBark.plain, goingOn(news.join('. '), tells))}` : line;
+  return news.length > 0
+    ? `${line} ${putIn(tells.youngBark.plain, goingOn(news.join('. '), sayingIn(setting.vocabulary)))}`
+    : line;
 }
 
 /** Points that are told: names, history, the largest, aid and care. */
@@ -325,7 +326,7 @@ function ofTold(
 
 function largestInWords(tree: LargestTree, units: Voice['units'], vocabulary: Vocabulary): string {
   const { place, year, girth, height, crownSpread } = tree;
-  const { point } = sayingOf([...vocabulary.values()].find(({ saying }) => saying));
+  const { point } = sayingIn(vocabulary);
   const length = (metres: number) =>
     units === 'metric' ? `${metres.toFixed(1).replace('.', point)} m` : `${Math.round(metres / 0.3048)} ft`;
   return putIn(tellsIn(vocabulary).largest, {

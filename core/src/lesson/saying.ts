@@ -121,7 +121,7 @@ function saidOfStates(
   const joined = leading.length > 0 ? joinedStates(leading, character, voice) : undefined;
   if (joined === undefined || others.length === 0) return joined;
   const tells = tellsOf(character);
-  if (voice.audience === 'plain') return usually(joined, tells);
+  if (voice.audience === 'plain') return usually(joined, character);
   const sometimes = others.map(
     (state) => ownPhrase(character, state, voice) ?? wordOf(state, character, voice),
   );
@@ -129,12 +129,13 @@ function saidOfStates(
 }
 
 /** “Usually the needles are sharp”, “Crush a leaf: usually it smells spicy”. */
-function usually(sentence: string, tells: Telling): string {
+function usually(sentence: string, character: Character): string {
+  const tells = tellsOf(character);
   if (sentence.startsWith(tells.asItIs)) return sentence;
   if (sentence.includes(STAR)) return sentence.replace(STAR, ` ${tells.usually}`);
   const [told, found] = sentence.split(': ');
   return found === undefined
-    ? putIn(tells.usuallyBefore, goingOn(sentence, tells))
+    ? putIn(tells.usuallyBefore, goingOn(sentence, sayingOf(character)))
     : putIn(tells.usuallyFound, { told: told!, found });
 }
 
@@ -177,19 +178,21 @@ function joinedStates(states: readonly string[], character: Character, voice: Vo
   if (voice.audience === 'technical') return listedBy(each, by);
   const [first, ...others] = each;
   const instead = !character.anyOf;
-  return others.reduce((held, sentence) => withSentence(held, sentence, { by, instead, tells }), first!);
+  return others.reduce((held, sentence) => withSentence(held, sentence, { by, instead, character }), first!);
 }
 
 /** Two sentences about the same thing in one: “The bark is smooth and has blisters of pitch”; else one after the other. */
 function withSentence(
   first: string,
   second: string,
-  { by, instead, tells }: { by: string; instead: boolean; tells: Telling },
+  { by, instead, character }: { by: string; instead: boolean; character: Character },
 ): string {
   const [of, next] = [first.split(' '), second.split(' ')];
   const same = of.findIndex((word, i) => word !== next[i]);
   if (same >= 2) return `${first} ${by} ${next.slice(same).join(' ')}`;
-  return instead ? putIn(tells.orElse, { first, second: goingOn(second, tells) }) : `${first}. ${second}`;
+  return instead
+    ? putIn(tellsOf(character).orElse, { first, second: goingOn(second, sayingOf(character)) })
+    : `${first}. ${second}`;
 }
 
 const wordOf = (state: string, character: Character, { audience }: Voice): string => {

@@ -2,6 +2,7 @@ import {
   sayingOf,
   type Character,
   type Exchange,
+  type Saying,
   type Telling,
   type Vocabulary,
 } from '../vocabulary/index.ts';
@@ -12,14 +13,17 @@ import { ENGLISH_TELLING } from './english.ts';
 export const tellsOf = (character: Pick<Character, 'saying'>): Telling =>
   sayingOf(character).tells ?? ENGLISH_TELLING;
 
+/** What is said between the words of a vocabulary; characters of a library's own have nothing to say of it. */
+export const sayingIn = (vocabulary: Vocabulary): Saying =>
+  sayingOf([...vocabulary.values()].find(({ saying }) => saying));
+
 /**
- * How trees are told in the language of a vocabulary; characters of a library's own have none.
+ * How trees are told in the language of a vocabulary.
  *
  * @example
  * tellsIn(BUILT_IN).titles.leaf; // 'Leaf'
  */
-export const tellsIn = (vocabulary: Vocabulary): Telling =>
-  tellsOf([...vocabulary.values()].find(({ saying }) => saying) ?? {});
+export const tellsIn = (vocabulary: Vocabulary): Telling => sayingIn(vocabulary).tells ?? ENGLISH_TELLING;
 
 /**
  * Words for other words.
@@ -31,9 +35,9 @@ export const exchanged = (words: string, exchanges: readonly Exchange[]): string
   exchanges.reduce((text, [sought, put]) => text.replace(new RegExp(`\\b${sought}\\b`, 'g'), put), words);
 
 /**
- * What goes on behind a colon or another sentence, as the language writes it.
+ * What goes on within a sentence or behind a colon, as the language writes it.
  *
  * @example
- * goingOn('The leaf is thin', ENGLISH_TELLING); // 'the leaf is thin', in German as it stands
+ * goingOn('The leaf is thin', sayingIn(BUILT_IN)); // 'the leaf is thin', in German as it stands
  */
-export const goingOn = (words: string, { small }: Telling): string => (small ? lowerFirst(words) : words);
+export const goingOn = (words: string, { small }: Saying): string => (small ? lowerFirst(words) : words);

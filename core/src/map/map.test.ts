@@ -44,7 +44,7 @@ test('a range as a picture of its own is closed markup that says where the cours
     here: '#a00',
     status: { native: '#333', introduced: '#777', planted: '#777', rare: '#777', extirpated: '#777' },
   };
-  const svg = rangeSvg({ cells }, site, atlas, look, 'Range <of a fir>');
+  const svg = rangeSvg({ cells }, site, atlas, look, { title: 'Range <of a fir>', here: 'here' });
   expect(svg).toMatch(/^<svg [^>]*viewBox="0 0 720 500"/);
   expect(svg.endsWith('</svg>')).toBe(true);
   expect(svg).toContain('Range &lt;of a fir&gt;');

@@ -71,13 +71,13 @@ export interface MapLook {
 
 const STATUS_OPACITY = 0.75;
 
-/** A range as a picture of its own, for slides and paper. */
+/** A range as a picture of its own, for slides and paper: `words` are its title and what stands beside the course’s site. */
 export function rangeSvg(
   range: Pick<Range, 'cells'>,
   site: { latitude: number; longitude: number },
   atlas: Atlas | undefined,
   look: MapLook,
-  title: string,
+  words: { title: string; here: string },
 ): string {
   const { view, layers, here } = rangeLayers(range, site, atlas);
   const { width, height } = view;
@@ -88,10 +88,10 @@ export function rangeSvg(
   );
   const mark = here
     ? `<circle cx="${Math.round(here[0])}" cy="${Math.round(here[1])}" r="6" fill="${look.here}" stroke="${look.sea}" stroke-width="2"/>` +
-      `<text x="${Math.round(here[0]) + 11}" y="${Math.round(here[1]) + 5}" font-family="sans-serif" font-size="17" fill="${look.ink}">here</text>`
+      `<text x="${Math.round(here[0]) + 11}" y="${Math.round(here[1]) + 5}" font-family="sans-serif" font-size="17" fill="${look.ink}">${escaped(words.here)}</text>`
     : '';
   return (
-    `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${width} ${height}" width="${width}" height="${height}" role="img"><title>${escaped(title)}</title>` +
+    `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${width} ${height}" width="${width}" height="${height}" role="img"><title>${escaped(words.title)}</title>` +
     `<rect width="${width}" height="${height}" fill="${look.sea}"/>${paths.join('')}${mark}</svg>`
   );
 }

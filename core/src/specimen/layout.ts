@@ -66,15 +66,19 @@ const barRoom = (width: number): number => Math.max(16, Math.min(70, width - 74)
 const BOTTOM = 26;
 
 const insetRadius = (height: number): number => Math.min(52, height * 0.19);
+/** From one inset to the next, beside their circles: what they are called stands there. */
+const INSET_GAP = 22;
 /** How many insets fit one above the other. */
 const insetRoom = (height: number): number =>
-  Math.max(1, Math.floor((height - 14) / (2 * insetRadius(height) + 22)));
+  Math.max(1, Math.floor((height - 14) / (2 * insetRadius(height) + INSET_GAP)));
 
 /** Room that the specimen itself has in a frame. */
 function roomFor(scene: Scene, options: LayoutOptions) {
-  const count = options.insets === false ? 0 : Math.min(scene.insets.length, insetRoom(options.height));
-  const r = insetRadius(options.height);
   const head = options.headroom ?? 0;
+  const count = options.insets === false ? 0 : Math.min(scene.insets.length, insetRoom(options.height));
+  // Under what is said over the drawing they are smaller, not fewer.
+  const fitting = ((options.height - head - 14) / Math.max(1, count) - INSET_GAP) / 2;
+  const r = Math.min(insetRadius(options.height), fitting);
   return {
     insets: scene.insets.slice(0, count),
     r,
@@ -113,7 +117,7 @@ export function layOut(scene: Scene, options: LayoutOptions): Drawing {
     height,
     paths: scene.shapes.flatMap((shape) => pathsOf(shape, toPixel, { ...options, perPixel })),
     insets: room.insets.map((inset, i) =>
-      layInset(inset, x + width - r - 8, y + 10 + r + i * (2 * r + 22), r, perPixel, options),
+      layInset(inset, x + width - r - 8, y + 10 + head + r + i * (2 * r + INSET_GAP), r, perPixel, options),
     ),
     scaleBars: [scaleBar(perPixel, x + MARGIN + 2, y + height - 14, barRoom(width), options.units)],
     labels: [],

@@ -7,6 +7,8 @@ export type Size = 'long' | 'wide' | 'thick' | 'tall' | 'large';
 
 /** What is said between the words of a vocabulary. `#` is what is put in. Data alone: it goes to workers with its vocabulary. */
 export interface Saying {
+  /** Whether words begin small within a sentence, and a sentence behind a colon. */
+  small: boolean;
   and: string;
   or: string;
   /** Before the states of a frequency, with the blank behind it. */
@@ -68,6 +70,7 @@ export interface Saying {
 
 /** What is said between the words of the built-in vocabulary. */
 export const ENGLISH: Saying = {
+  small: true,
   and: 'and',
   or: 'or',
   adverbs: { always: '', usually: 'usually ', sometimes: 'sometimes ', rarely: 'seldom ', never: 'never ' },

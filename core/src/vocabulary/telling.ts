@@ -16,8 +16,6 @@ export type Exchange = readonly [sought: string, put: string];
 export interface Telling {
   /** By `character` or `character=state`. */
   phrases: Readonly<Record<string, Phrase>>;
-  /** Whether a sentence goes on with a small letter behind a colon. */
-  small: boolean;
   /** Behind a verb, in the place of a star. */
   usually: string;
   /** For a sentence without a star, and for what is found when something is done. A sentence that begins as `asItIs` needs none of them. */
@@ -63,5 +61,7 @@ export interface Telling {
     glossary: string;
     glossaryOf: string;
     others: string;
+    /** On a map, where the course is. */
+    here: string;
   };
 }

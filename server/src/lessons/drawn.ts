@@ -1,6 +1,13 @@
 import { rangeSvg, type MapLook } from '@hurrow/core/map';
 import { atlas } from './atlas.ts';
-import { drawingOfStop, drawingOfTree, goingOn, tellsIn, type LessonStop } from '@hurrow/core/lesson';
+import {
+  drawingOfStop,
+  drawingOfTree,
+  goingOn,
+  sayingIn,
+  tellsIn,
+  type LessonStop,
+} from '@hurrow/core/lesson';
 import { drawingToSvg, type Drawing } from '@hurrow/core/specimen';
 import { commonName } from '@hurrow/core/taxon';
 import { putIn, type ShownOrgan } from '@hurrow/core/vocabulary';
@@ -52,7 +59,12 @@ export function shownAt(
 ): { map: string } | { drawing: Drawing } | undefined {
   const range = stop.topic === 'place' ? lesson.ranges[stop.taxa[0] ?? ''] : undefined;
   if (range && Object.keys(range.cells).length > 0)
-    return { map: rangeSvg(range, lesson.setting.site, atlas(), plain ? ON_PAPER : ON_SLIDE, stop.title) };
+    return {
+      map: rangeSvg(range, lesson.setting.site, atlas(), plain ? ON_PAPER : ON_SLIDE, {
+        title: stop.title,
+        here: tellsIn(lesson.setting.vocabulary).sheet.here,
+      }),
+    };
   if (stop.kind === 'recap') return undefined;
   const setting = { ...lesson.setting, ...frame, plain };
   const of = stop.taxa.flatMap((id) => lesson.profiles.find(({ taxon }) => taxon.id === id) ?? []);
@@ -98,9 +110,8 @@ export function drawnOne(...asked: Parameters<typeof drawingOfOne>): string | un
 export function headingOf({ profiles, setting }: LessonToDraw, { kind, taxa, title }: LessonStop): string {
   const of = kind === 'tree' && profiles.find(({ taxon }) => taxon.id === taxa[0]);
   if (!of) return title;
-  const tells = tellsIn(setting.vocabulary);
-  return putIn(tells.sheet.heading, {
+  return putIn(tellsIn(setting.vocabulary).sheet.heading, {
     tree: upperFirst(commonName(of.taxon)),
-    topic: goingOn(title, tells),
+    topic: goingOn(title, sayingIn(setting.vocabulary)),
   });
 }

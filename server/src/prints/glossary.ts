@@ -34,8 +34,8 @@ export function glossary(
     header: {
       margin: [44, 26, 44, 0],
       columns: [
-        { text: sheet.glossary, font: 'Serif', bold: true, fontSize: 13 },
-        { text: course.name, alignment: 'right', color: GREY },
+        { width: 'auto', text: sheet.glossary, font: 'Serif', bold: true, fontSize: 13 },
+        { width: '*', text: course.name, alignment: 'right', color: GREY },
       ],
     },
     footer: (page, pages) => ({

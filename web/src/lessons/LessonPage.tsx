@@ -181,7 +181,7 @@ function Out({ course, lesson }: { course: WholeCourse; lesson: LessonAnswer }) 
           target="_blank"
           rel="noreferrer"
         >
-          in {course.audience === 'plain' ? t`terms` : t`plain words`}
+          {course.audience === 'plain' ? t`in terms` : t`in plain words`}
         </a>
       </Trans>
     </span>

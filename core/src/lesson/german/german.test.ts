@@ -1,6 +1,14 @@
 import { profiled } from '../../testing/taxa.ts';
 import { BUILT_IN, saidIn } from '../../vocabulary/index.ts';
-import { ENGLISH_TELLING, lessonOf, NO_EDITS, saidOfCharacter, type LessonSetting } from '../index.ts';
+import {
+  drawingOfAges,
+  drawingOfStop,
+  ENGLISH_TELLING,
+  lessonOf,
+  NO_EDITS,
+  saidOfCharacter,
+  type LessonSetting,
+} from '../index.ts';
 import { GERMAN_TOLD } from './index.ts';
 
 const larch = profiled('Larix', 'occidentalis', {
@@ -99,4 +107,31 @@ test('of a twig in winter the buds are said; a name that needs its part has it',
     /^Knospen gegenständig \(manchmal quirlständig\)/,
   );
   expect(wordsAt('technical', 'fraxinus-latifolia/leaf')).toMatch(/^Blätter gegenständig/);
+});
+
+test('a label on a drawing is written as a German noun is, and ages are said', () => {
+  const stops = lessonOf(setting('technical'), {
+    set: [larch.taxon.id],
+    before: [],
+    mixedUp: [],
+    rules: [],
+    day: 196,
+    edits: NO_EDITS,
+  });
+  const stop = stops.find(({ key }) => key === 'larix-occidentalis/bark')!;
+  const site = { latitude: 47, longitude: 11, elevation: 600 };
+  const frame = {
+    vocabulary,
+    units: 'metric' as const,
+    site,
+    reference: site,
+    day: 196,
+    width: 600,
+    height: 400,
+  };
+  const labels = drawingOfStop(stop, [larch], frame, 'technical')!.labels.map(({ text }) => text);
+  expect(labels.join()).toMatch(/^\p{Lu}/u);
+  const young = profiled('Larix', 'occidentalis', { 'foliage.kind': 'tufts', 'bark.surface': 'jigsaw' });
+  const both = drawingOfAges(young, ['bark'], frame);
+  expect(both?.labels.map(({ text }) => text)).toEqual(['jung', 'ausgewachsen']);
 });

@@ -8,7 +8,6 @@ import { TWIG_PHRASES } from './twigPhrases.ts';
 /** How lessons tell trees in German. */
 const GERMAN_TELLING: Telling = {
   phrases: readPhrases([LEAF_PHRASES, TWIG_PHRASES, TREE_PHRASES]),
-  small: false,
   usually: 'meist',
   usuallyBefore: 'Meist: #',
   usuallyFound: '{told}: meist {found}',
@@ -125,6 +124,7 @@ const GERMAN_TELLING: Telling = {
     glossary: 'Die Wörter, mit denen wir Bäume beschreiben',
     glossaryOf: 'Wörter von #',
     others: '# und andere',
+    here: 'hier',
   },
 };
 

@@ -99,6 +99,16 @@ describe('a contrast plate', () => {
     expect(drawing.labels[1]!.to![0]).toBeGreaterThan(450);
     expect(contrastPlate([round, long], BUILT_IN, view, frame).drawing.labels).toEqual([]);
   });
+  test('on a phone, what is said over a drawing lies on no circle', () => {
+    const deciding = ['leaf.petioleSection', 'leaf.teeth', 'bud.resin'];
+    const { drawing } = contrastPlate([round, long], BUILT_IN, view, {
+      ...{ width: 358, height: 240, deciding },
+      label: (_, id) => `as it is with ${id}`,
+    });
+    expect(drawing.insets).not.toEqual([]);
+    const lowest = Math.max(...drawing.labels.map(({ y }) => y));
+    for (const { cy, r } of drawing.insets) expect(cy - r).toBeGreaterThan(lowest);
+  });
   test('one scale for both, so that sizes can be compared', () => {
     const { drawing } = contrastPlate([round, long], BUILT_IN, view, frame);
     expect(drawing.scaleBars).toHaveLength(2);

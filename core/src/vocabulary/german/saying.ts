@@ -2,6 +2,7 @@ import type { Saying } from '../saying.ts';
 import { LOOKS } from './looks.ts';
 
 export const GERMAN_SAYING: Saying = {
+  small: false,
   and: 'und',
   or: 'oder',
   adverbs: { always: '', usually: 'meist ', sometimes: 'manchmal ', rarely: 'selten ', never: 'nie ' },
