@@ -4,6 +4,7 @@ import type { Answer } from '@hurrow/core/names';
 import type { MiniLesson } from './miniLessons.ts';
 import type { WholeReview } from './practice.ts';
 import type { Entry } from './notebook.ts';
+import type { Said } from './problem.ts';
 import type { KeptSort } from './sorts.ts';
 import { endpoint, INSTRUCTORS, type Done } from './endpoint.ts';
 
@@ -13,7 +14,10 @@ export interface HistoryLine {
   /** Who did it; null where Hurrow itself did. */
   by: string | null;
   course: string | null;
+  /** To follow the name. */
   what: string;
+  /** How it is said in another language; null of what was done before Hurrow spoke any. */
+  said: Omit<Said, 'message'> | null;
 }
 
 /** Everything that is stored of one student, with the marks as they stand. */

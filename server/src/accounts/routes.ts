@@ -3,7 +3,7 @@ import { hash } from '@node-rs/argon2';
 import * as accounts from '@hurrow/contract/accounts';
 import type { Account } from '@hurrow/contract/accounts';
 import { conflict, notFound } from '../api/problem.ts';
-import { say } from '../api/say.ts';
+import { say, word } from '../api/say.ts';
 import { accountOf, serve } from '../api/route.ts';
 import { accountByEmail, addAccount } from '../auth/queries.ts';
 import { tokenHashOf } from '../auth/sessions.ts';
@@ -29,15 +29,24 @@ export const accountRoutes = [
       throw conflict(say`${body.email} has an account here already. Change its role in the list instead.`);
     const id = randomUUID();
     await addAccount(db, id, body.email, body.name, await unknownPassword(), body.role);
-    await note(db, { who, now }, null, `added ${body.name} as ${body.role}`);
+    await note(db, { who, now }, null, say`added ${body.name} as ${word(body.role)}`);
     return { id, invitation: await newLink(db, id) };
   }),
   serve(accounts.change, ({ db, params, body, who, now }) =>
     db.transaction(async (tx) => {
       const held = await changeable(tx, params.accountId);
       await queries.setRole(tx, held.id, body.role);
-      const left = body.left ? ', who has left' : held.left ? ', who is back' : '';
-      await note(tx, { who, now }, null, `made ${held.name} ${body.role}${left}`);
+      const role = word(body.role);
+      await note(
+        tx,
+        { who, now },
+        null,
+        body.left
+          ? say`made ${held.name} ${role}, who has left`
+          : held.left
+            ? say`made ${held.name} ${role}, who is back`
+            : say`made ${held.name} ${role}`,
+      );
       await queries.setLeft(tx, held.id, body.left ? now : null);
       if (body.left) await queries.endSessions(tx, held.id, null);
     }),
@@ -45,7 +54,7 @@ export const accountRoutes = [
   serve(accounts.inviteAgain, async ({ db, params, who, now }) => {
     const held = await changeable(db, params.accountId);
     const invitation = await inviteAgain(db, held.id);
-    await note(db, { who, now }, null, `gave ${held.name} a new link to sign in`);
+    await note(db, { who, now }, null, say`gave ${held.name} a new link to sign in`);
     return { invitation };
   }),
   serve(accounts.endOthers, async ({ db, who, request }) => {

@@ -54,7 +54,7 @@ export const backupRoutes = [
       throw badInput(say`Nothing was restored: say which backup, by its name, to be sure.`);
     const restored = await restoreBackup(db, file);
     // Whoever restored it may not be in it.
-    await addHistory(db, now, null, null, `${who!.name} restored the backup of ${restored.note.made}`);
+    await addHistory(db, now, null, null, say`${who!.name} restored the backup of ${restored.note.made}`);
     return { holds: inWords(restored.note), back: restored.back };
   }),
 ];

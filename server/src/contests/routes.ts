@@ -32,8 +32,10 @@ export const contestRoutes = [
       const there = new Set((await studentsOf(tx, quiz.courseId)).map(({ id }) => id));
       const entries = Object.entries(contest?.entries ?? {}).filter(([id]) => there.has(id));
       await queries.setContest(tx, quiz.id, contest && { ...contest, entries: Object.fromEntries(entries) });
-      const did = contest ? 'changed what the contest goes by' : 'made it a quiz that is no contest';
-      await note(tx, { who, now }, quiz.courseId, `${did}: “${quiz.title}”`);
+      const did = contest
+        ? say`changed what the contest goes by: “${quiz.title}”`
+        : say`made it a quiz that is no contest: “${quiz.title}”`;
+      await note(tx, { who, now }, quiz.courseId, did);
     }),
   ),
   serve(contract.file, async ({ db, params, response }) => {

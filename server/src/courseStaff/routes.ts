@@ -32,7 +32,7 @@ export const courseStaffRoutes = [
           say`You would not lead this course any more. Name yourself as well, or ask the owner to do it.`,
         );
       await queries.name(tx, course.id, named);
-      await note(tx, { who, now }, course.id, 'changed who teaches the course');
+      await note(tx, { who, now }, course.id, say`changed who teaches the course`);
     }),
   ),
 ];

@@ -2,8 +2,9 @@ import { randomUUID } from 'node:crypto';
 import type { Course } from '@hurrow/contract/courses';
 import type { ImportReport } from '@hurrow/contract/reports';
 import { readRoster } from '@hurrow/core/formats';
-import { counted } from '@hurrow/core/words';
+import type { Said } from '@hurrow/contract/problem';
 import { badInput } from '../api/problem.ts';
+import { say } from '../api/say.ts';
 import type { Db } from '../db/index.ts';
 import { readableCode } from './codes.ts';
 import * as queries from './queries.ts';
@@ -17,7 +18,7 @@ export async function importStudents(
   tx: Db,
   course: Course,
   body: { csv: string; dryRun: boolean },
-  told: (what: string) => Promise<unknown>,
+  told: (what: Said) => Promise<unknown>,
 ): Promise<ImportReport> {
   const existing = await queries.students(tx, course.id);
   const roster = readRoster(
@@ -42,6 +43,10 @@ export async function importStudents(
     if (!body.dryRun) await queries.addStudent(tx, randomUUID(), course.id, entry.name, code);
   }
   if (!body.dryRun && added.length > 0)
-    await told(`added ${counted(added.length, 'student')} to the class list`);
+    await told(
+      added.length === 1
+        ? say`added one student to the class list`
+        : say`added ${added.length} students to the class list`,
+    );
   return { added, changed: [], refused: problems, ignored: [] };
 }

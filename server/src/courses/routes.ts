@@ -62,7 +62,7 @@ export const courseRoutes = [
   serve(courses.change, async ({ db, params, body, who, now }) => {
     const row = await courseOf(db, params.courseId);
     await queries.updateCourse(db, row.id, body);
-    await note(db, { who, now }, row.id, 'changed the settings of the course');
+    await note(db, { who, now }, row.id, say`changed the settings of the course`);
   }),
   serve(courses.changeList, ({ db, params, body }) =>
     db.transaction(async (tx) => {
@@ -108,7 +108,7 @@ export const courseRoutes = [
       await copyLessons(tx, from, id, copied);
       await copyNotebookWords(tx, from, id);
       await copyStaff(tx, from, id);
-      await note(tx, { who, now }, id, `copied the course from “${row.name}”`);
+      await note(tx, { who, now }, id, say`copied the course from “${row.name}”`);
       return { id };
     }),
   ),
@@ -125,7 +125,7 @@ export const courseRoutes = [
       if ((await queries.setNeeds(tx, row.id, params.studentId, body.needs)).length === 0)
         throw notFound('student');
       // The history says that, and of nobody what.
-      await note(tx, { who, now }, row.id, 'changed what is done otherwise for a student');
+      await note(tx, { who, now }, row.id, say`changed what is done otherwise for a student`);
     }),
   ),
   serve(courses.renewCode, ({ db, params, who, now }) =>
@@ -138,7 +138,7 @@ export const courseRoutes = [
       if (students.some((other) => other.code === code))
         throw conflict(say`That code is taken by chance. Press once more.`);
       await queries.setCode(tx, student.id, code);
-      await note(tx, { who, now }, row.id, 'gave a student a new personal code');
+      await note(tx, { who, now }, row.id, say`gave a student a new personal code`);
       return { code };
     }),
   ),
@@ -151,6 +151,6 @@ export const courseRoutes = [
         'hasAnswers',
       );
     await queries.removeStudent(db, row.id, params.studentId);
-    await note(db, { who, now }, row.id, 'took a student without answers off the class list');
+    await note(db, { who, now }, row.id, say`took a student without answers off the class list`);
   }),
 ];

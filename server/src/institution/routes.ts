@@ -1,5 +1,6 @@
 import * as session from '@hurrow/contract/session';
 import { notFound } from '../api/problem.ts';
+import { say } from '../api/say.ts';
 import { serve } from '../api/route.ts';
 import { signIn } from '../auth/sessions.ts';
 import { addHistory } from '../keeping/queries.ts';
@@ -22,7 +23,7 @@ export const institutionRoutes = [
     const account = await accountOfVouched(db, config.institution.issuer, vouched);
     if (!account || account.left) return response.redirect('/#institution-unknown');
     await signIn(db, config, response, { accountId: account.id });
-    await addHistory(db, now, account.id, null, `signed in through ${config.institution.name}`);
+    await addHistory(db, now, account.id, null, say`signed in through ${config.institution.name}`);
     response.redirect('/');
   }),
 ];

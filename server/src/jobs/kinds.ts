@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto';
 import type { Scores } from '@hurrow/contract/confusions';
 import type { ImportBody } from '@hurrow/contract/exchange';
+import { say } from '../api/say.ts';
 import { keepReportOf } from '../confusions/computing.ts';
 import { importFile } from '../exchange/import.ts';
 import { addHistory } from '../keeping/queries.ts';
@@ -15,7 +16,7 @@ const KINDS = {
   open: async (input: { quizId: string; accountId: string; at: string }, { db }: Doing) => {
     const now = new Date(input.at);
     await openQuiz(db, input.quizId, now, (tx, { courseId, title }) =>
-      addHistory(tx, now, input.accountId, courseId, `opened the quiz “${title}”`),
+      addHistory(tx, now, input.accountId, courseId, say`opened the quiz “${title}”`),
     );
   },
   /** Takes a file into the library. By a hash of what was sent. */

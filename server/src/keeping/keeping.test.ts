@@ -1,3 +1,4 @@
+import { say } from '../api/say.ts';
 import { randomUUID } from 'node:crypto';
 import { OWNER, plantCourse, startHurrow, type Caller, type TestHurrow } from '../testing/testHurrow.ts';
 import { forgetNames, monthsBefore } from './names.ts';
@@ -26,7 +27,11 @@ const marks = async () =>
   (await owner.get<{ answers: { studentId: string }[] }>(`/api/quizzes/${planted.quizId}/marks`)).body
     .answers;
 const history = async () =>
-  (await owner.get<{ what: string; by: string | null }[]>(`/api/history?courseId=${planted.courseId}`)).body;
+  (
+    await owner.get<{ what: string; by: string | null; said: unknown }[]>(
+      `/api/history?courseId=${planted.courseId}`,
+    )
+  ).body;
 
 async function answer() {
   const { open } = (await rowan.get<{ open: { stations: { id: string }[] }[] }>('/api/sit')).body;
@@ -142,4 +147,9 @@ test('what staff change is told with who did it', async () => {
     'closed the quiz “Quiz 1”',
     'opened the quiz “Quiz 1”',
   ]);
+  const { message: _message, ...said } = say`closed the quiz “${'Quiz 1'}”`;
+  expect((await history())[1]!.said).toEqual(said);
+  // A line of before Hurrow spoke any other language has its English alone.
+  await hurrow.db.query('update history set said = null');
+  expect((await history())[0]).toMatchObject({ what: 'released the results of “Quiz 1”', said: null });
 });

@@ -1,3 +1,4 @@
+import { say } from '../api/say.ts';
 import type { Db } from '../db/index.ts';
 import * as queries from './queries.ts';
 
@@ -38,7 +39,9 @@ export async function forgetNames(db: Db, now: Date): Promise<number> {
         now,
         null,
         courseId,
-        `took ${n === 1 ? 'the name of one student' : `the names of ${n} students`} away: the time for keeping them had run out`,
+        n === 1
+          ? say`took the name of one student away: the time for keeping them had run out`
+          : say`took the names of ${n} students away: the time for keeping them had run out`,
       );
     }
     return due.length;

@@ -1,15 +1,15 @@
 import type { Need } from '@hurrow/core/station';
 import type { HistoryLine } from '@hurrow/contract/keeping';
+import type { Said } from '@hurrow/contract/problem';
 import type { Answer } from '@hurrow/core/names';
 import type { Who } from '../api/who.ts';
 import type { Db } from '../db/index.ts';
 import { uuidOf } from '../db/uuid.ts';
 
-/** The newest changes first, of one course or of all. */
 /** Who changed what, newest first: of one course, or of all but those that are closed to who asks. */
 export const history = (db: Db, courseId: string | null, most: number, closed: readonly string[]) =>
   db.query<Omit<HistoryLine, 'at'> & { at: Date }>(
-    `select history.at, account.name as by, course.name as course, what
+    `select history.at, account.name as by, course.name as course, what, said
        from history left join account on account.id = account_id left join course on course.id = history.course_id
       where ($3 or history.course_id = $1::uuid) and (history.course_id is null or not history.course_id = any($4::uuid[]))
       order by history.id desc limit $2`,
@@ -21,21 +21,22 @@ export const addHistory = (
   at: Date,
   accountId: string | null,
   courseId: string | null,
-  what: string,
+  { message, ...said }: Said,
 ) =>
-  db.query('insert into history (at, account_id, course_id, what) values ($1, $2, $3, $4)', [
+  db.query('insert into history (at, account_id, course_id, what, said) values ($1, $2, $3, $4, $5::jsonb)', [
     at,
     accountId,
     courseId,
-    what,
+    message,
+    JSON.stringify(said),
   ]);
 
-/** Notes a change of the one who calls. */
+/** Notes a change of the one who calls, to follow their name: say`closed the quiz “${title}”`. */
 export const note = (
   db: Db,
   { who, now }: { who: Who | undefined; now: Date },
   courseId: string | null,
-  what: string,
+  what: Said,
 ) => addHistory(db, now, who?.accountId ?? null, courseId, what);
 
 export const namesKeptMonths = async (db: Db) =>

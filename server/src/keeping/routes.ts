@@ -1,5 +1,6 @@
 import * as keeping from '@hurrow/contract/keeping';
 import type { EverythingOfOne } from '@hurrow/contract/keeping';
+import type { Said } from '@hurrow/contract/problem';
 import { answerText } from '@hurrow/core/names';
 import { badInput, notFound } from '../api/problem.ts';
 import { say } from '../api/say.ts';
@@ -84,14 +85,18 @@ export const keepingRoutes = [
     if (body.sure.trim() !== student.name)
       throw badInput(say`Nothing was removed: type the name as it stands in the list, “${student.name}”.`);
     const removed = await db.transaction(async (tx) => {
-      const note = (what: string) => queries.addHistory(tx, now, accountOf(who), course.id, what);
+      const note = (what: Said) => queries.addHistory(tx, now, accountOf(who), course.id, what);
       if (body.how === 'name') {
         await note(
-          `took the name of a student away, who is now ${await takeName(tx, course.id, student.id)}`,
+          say`took the name of a student away, who is now ${await takeName(tx, course.id, student.id)}`,
         );
         return [];
       }
-      await note(`removed a student with ${student.answers} answers`);
+      await note(
+        student.answers === 1
+          ? say`removed a student with one answer`
+          : say`removed a student with ${student.answers} answers`,
+      );
       return queries.deleteStudent(tx, course.id, student.id);
     });
     await db.strike(removed);
@@ -102,7 +107,7 @@ export const keepingRoutes = [
     if (body.sure.trim() !== course.name)
       throw badInput(say`Nothing was deleted: type the name of the course, “${course.name}”.`);
     const removed = await db.transaction(async (tx) => {
-      await queries.addHistory(tx, now, accountOf(who), null, `deleted the course “${course.name}”`);
+      await queries.addHistory(tx, now, accountOf(who), null, say`deleted the course “${course.name}”`);
       return queries.deleteCourse(tx, course.id);
     });
     await db.strike(removed);
@@ -111,8 +116,11 @@ export const keepingRoutes = [
   serve(keeping.namesKept, async ({ db }) => ({ months: await queries.namesKeptMonths(db) })),
   serve(keeping.keepNames, async ({ db, body, who, now }) => {
     await queries.setNamesKeptMonths(db, body.months);
-    const said = body.months === null ? 'for good' : `for ${body.months} months after a course`;
-    await queries.addHistory(db, now, accountOf(who), null, `set that names of students are kept ${said}`);
+    const set =
+      body.months === null
+        ? say`set that names of students are kept for good`
+        : say`set that names of students are kept for ${body.months} months after a course`;
+    await queries.addHistory(db, now, accountOf(who), null, set);
     return { taken: await forgetNames(db, now) };
   }),
 ];

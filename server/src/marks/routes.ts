@@ -55,9 +55,9 @@ export const markRoutes = [
     if (!body.dryRun) {
       await quizQueries.setMarking(db, quiz.id, body.marking);
       const what = body.marking
-        ? `${POLICY_TITLES[next.policy]}, ${fullPoints(next)} points, ${next.deduction} off for a misspelling`
-        : 'as it was opened';
-      await note(db, { who, now }, quiz.courseId, `marks “${quiz.title}” by other points: ${what}`);
+        ? say`${word(POLICY_TITLES[next.policy])}, ${fullPoints(next)} points, ${next.deduction} off for a misspelling`
+        : say`as it was opened`;
+      await note(db, { who, now }, quiz.courseId, say`marks “${quiz.title}” by other points: ${what}`);
     }
     return { changes };
   }),
@@ -69,7 +69,7 @@ export const markRoutes = [
     const said = { answer: body.answer, accountId: accountOf(who), at: now };
     if ((await queries.answerRegrade(db, quiz.id, params.regradeId, said)).length === 0)
       throw notFound('question');
-    await note(db, { who, now }, quiz.courseId, `answered a student on a mark of “${quiz.title}”`);
+    await note(db, { who, now }, quiz.courseId, say`answered a student on a mark of “${quiz.title}”`);
   }),
   serve(contract.secondWords, async ({ db, params, who }) => ({
     words: await queries.secondWords(db, (await quizOf(db, params.quizId)).id, accountOf(who)),
@@ -85,7 +85,7 @@ export const markRoutes = [
   serve(contract.changeScheme, async ({ db, params, body, who, now }) => {
     const { id } = await courseOf(db, params.courseId);
     await queries.setScheme(db, id, body);
-    await note(db, { who, now }, id, 'changed what the quizzes weigh in the marks of the term');
+    await note(db, { who, now }, id, say`changed what the quizzes weigh in the marks of the term`);
   }),
   serve(contract.table, async ({ db, params, response }) => {
     const { id, code } = await courseOf(db, params.courseId);

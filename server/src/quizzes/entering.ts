@@ -79,7 +79,7 @@ export async function enterPaper(db: Db, quizId: string, body: PaperBody, by: By
         tx,
         by,
         row.courseId,
-        `decided between two answers at station ${station.position} of “${row.title}”`,
+        say`decided between two answers at station ${station.position} of “${row.title}”`,
       );
   });
   answersCame(db, [quizId]);
@@ -120,9 +120,17 @@ export async function importAnswers(
       // The file counts from now on, whatever a phone or a paper said before; that stays in the history.
       if (body.replace)
         for (const entry of other) await enter(tx, entry, 'instructor', accountOf(by.who), by.now);
-      const replaced = body.replace && other.length > 0 ? `, replacing ${other.length} that were stored` : '';
-      const imported = `imported ${counted(fresh.length, 'answer')} into “${row.title}”${replaced}`;
-      await note(tx, by, row.courseId, imported);
+      const imported =
+        fresh.length === 1
+          ? say`imported one answer into “${row.title}”`
+          : say`imported ${fresh.length} answers into “${row.title}”`;
+      const replaced = body.replace && other.length > 0;
+      await note(
+        tx,
+        by,
+        row.courseId,
+        replaced ? say`${imported}, replacing ${other.length} that were stored` : imported,
+      );
     }
     return {
       added: fresh.length ? [counted(fresh.length, 'answer')] : [],

@@ -1,5 +1,6 @@
 import type { QuizHead, ReleaseBody } from '@hurrow/contract/quizzes';
 import { notFound } from '../api/problem.ts';
+import { say } from '../api/say.ts';
 import type { Who } from '../api/who.ts';
 import { students } from '../courses/queries.ts';
 import type { Db } from '../db/index.ts';
@@ -17,10 +18,14 @@ export async function releaseTo(
   { released, studentId, regradeUntil = quiz.regradeUntil }: ReleaseBody,
   by: { who: Who | undefined; now: Date },
 ): Promise<void> {
-  const did = released ? 'released' : 'hid';
   if (!studentId) {
     await queries.setReleased(db, quiz.id, { released, releasedTo: [], regradeUntil });
-    await note(db, by, quiz.courseId, `${did} the results of “${quiz.title}”`);
+    await note(
+      db,
+      by,
+      quiz.courseId,
+      released ? say`released the results of “${quiz.title}”` : say`hid the results of “${quiz.title}”`,
+    );
     return;
   }
   const student = (await students(db, quiz.courseId)).find(({ id }) => id === studentId);
@@ -28,5 +33,10 @@ export async function releaseTo(
   const others = quiz.releasedTo.filter((id) => id !== studentId);
   const releasedTo = released ? [...others, studentId] : others;
   await queries.setReleased(db, quiz.id, { released: quiz.released, releasedTo, regradeUntil });
-  await note(db, by, quiz.courseId, `${did} one result of “${quiz.title}”`);
+  await note(
+    db,
+    by,
+    quiz.courseId,
+    released ? say`released one result of “${quiz.title}”` : say`hid one result of “${quiz.title}”`,
+  );
 }

@@ -85,7 +85,7 @@ export const quizRoutes = [
     const row = await quizOf(db, params.quizId);
     if (row.state === 'planned') throw conflict(say`This quiz has not been opened yet. Open it first.`);
     await queries.setState(db, row.id, 'closed');
-    await note(db, { who, now }, row.courseId, `closed the quiz “${row.title}”`);
+    await note(db, { who, now }, row.courseId, say`closed the quiz “${row.title}”`);
   }),
   serve(quizzes.release, async ({ db, params, body, who, now }) => {
     const row = await quizOf(db, params.quizId);
@@ -99,9 +99,13 @@ export const quizRoutes = [
     const { voided, credited = false, reason } = body;
     await queries.setVoided(db, station.id, { voided, credited, voidReason: reason || null });
     const { title } = await quizOf(db, station.quizId);
-    const did = !voided ? 'counted again' : credited ? 'credited to all' : 'left out of all marks';
-    const why = voided && reason ? ` (${reason})` : '';
-    await note(db, { who, now }, station.courseId, `${did}: station ${station.position} of “${title}”${why}`);
+    const { position } = station;
+    const did = !voided
+      ? say`counted again: station ${position} of “${title}”`
+      : credited
+        ? say`credited to all: station ${position} of “${title}”`
+        : say`left out of all marks: station ${position} of “${title}”`;
+    await note(db, { who, now }, station.courseId, voided && reason ? say`${did} (${reason})` : did);
   }),
   serve(quizzes.drawing, async ({ db, params, request, response }) => {
     const stations = await fixedStations(db, (await quizOf(db, params.quizId)).id);

@@ -5,7 +5,7 @@ import { answerText, partedAnswer, resolveName } from '@hurrow/core/names';
 import { GUESS, saidKey, saidTo, WHOLE_LOOK } from '@hurrow/core/station';
 import { commonName } from '@hurrow/core/taxon';
 import { badInput, conflict, notFound } from '../api/problem.ts';
-import { say } from '../api/say.ts';
+import { say, word } from '../api/say.ts';
 import { accountOf } from '../api/route.ts';
 import type { Who } from '../api/who.ts';
 import { students } from '../courses/queries.ts';
@@ -45,9 +45,10 @@ export async function rule(tx: Db, quizId: string, body: RulingBody, by: By): Pr
   if (question && points === null)
     throw badInput(say`This station asks for no name. Give the answer points by hand, with the reason.`);
   const written = question ? saidTo(question, body.answer) : answerText(body.answer);
-  const which = body.only ? 'one answer' : 'all equal answers';
-  const why = body.reason ? `: ${body.reason}` : '';
-  await note(tx, by, row.courseId, `ruled on ${which} “${written}” in “${row.title}”${why}`);
+  const ruled = body.only
+    ? say`ruled on one answer “${written}” in “${row.title}”`
+    : say`ruled on all equal answers “${written}” in “${row.title}”`;
+  await note(tx, by, row.courseId, body.reason ? say`${ruled}: ${body.reason}` : ruled);
   await queries.addRuling(
     tx,
     row.courseId,
@@ -100,7 +101,7 @@ export async function takeRulingBack(tx: Db, quizId: string, rulingId: number, b
   const ruling = (await queries.rulings(tx, row.courseId)).find(({ id }) => id === rulingId);
   if (!ruling) throw notFound('ruling');
   await queries.addRuling(tx, row.courseId, ruling, true, accountOf(by.who), by.now);
-  await note(tx, by, row.courseId, `took back a ruling on “${ruling.answerKey}” in “${row.title}”`);
+  await note(tx, by, row.courseId, say`took back a ruling on “${ruling.answerKey}” in “${row.title}”`);
 }
 
 /** Rules what words on paper, of what a tree was named by, count as in the course of a quiz. Run inside a transaction. */
@@ -115,8 +116,8 @@ export async function ruleWords(
   const character = countsAs === null ? undefined : vocabulary.get(countsAs);
   if (countsAs !== null && !character && countsAs !== WHOLE_LOOK && countsAs !== GUESS)
     throw badInput(say`There is no character “${countsAs}”. Choose one that the station offered.`);
-  const what = character?.term ?? countsAs ?? 'nothing that was offered';
-  await note(tx, by, courseId, `ruled that “${words}” is ${what}, of what was gone by in “${title}”`);
+  const what = countsAs === null ? say`nothing that was offered` : (character?.term ?? word(countsAs));
+  await note(tx, by, courseId, say`ruled that “${words}” is ${what}, of what was gone by in “${title}”`);
   const ruling = { words: wordsKey(words), countsAs, withdrawn: false };
   await queries.addWordsRuling(tx, courseId, ruling, accountOf(by.who), by.now);
 }
@@ -126,6 +127,6 @@ export async function takeWordsBack(tx: Db, quizId: string, rulingId: number, by
   const { courseId, title } = await quizOf(tx, quizId);
   const ruling = (await queries.wordsRuled(tx, courseId)).find(({ id }) => id === rulingId);
   if (!ruling) throw notFound('ruling');
-  await note(tx, by, courseId, `took back a ruling on the words “${ruling.words}” in “${title}”`);
+  await note(tx, by, courseId, say`took back a ruling on the words “${ruling.words}” in “${title}”`);
   await queries.addWordsRuling(tx, courseId, { ...ruling, withdrawn: true }, accountOf(by.who), by.now);
 }

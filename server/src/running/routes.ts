@@ -1,5 +1,8 @@
+import type { Said } from '@hurrow/contract/problem';
 import * as contract from '@hurrow/contract/running';
+import type { Attendance } from '@hurrow/contract/running';
 import { notFound } from '../api/problem.ts';
+import { say } from '../api/say.ts';
 import { serve } from '../api/route.ts';
 import * as courseQueries from '../courses/queries.ts';
 import { note } from '../keeping/queries.ts';
@@ -9,7 +12,11 @@ import { quizOf } from '../quizzes/quiz.ts';
 import { toldByPhones } from './phones.ts';
 import * as queries from './queries.ts';
 
-const SAID = { there: 'was there at', absent: 'was absent from', excused: 'was excused from' };
+const SAID: Record<Attendance, (title: string) => Said> = {
+  there: (title) => say`said: a student was there at “${title}”`,
+  absent: (title) => say`said: a student was absent from “${title}”`,
+  excused: (title) => say`said: a student was excused from “${title}”`,
+};
 
 export const runningRoutes = [
   serve(contract.running, async ({ db, params }) => {
@@ -33,8 +40,8 @@ export const runningRoutes = [
     );
     if (!student) throw notFound('student');
     await queries.setStudent(db, quiz.id, { studentId: student.id, ...body });
-    const open = body.reopened ? ', and may answer still' : '';
-    await note(db, { who, now }, quiz.courseId, `said: a student ${SAID[body.was]} “${quiz.title}”${open}`);
+    const said = SAID[body.was](quiz.title);
+    await note(db, { who, now }, quiz.courseId, body.reopened ? say`${said}, and may answer still` : said);
     answersCame(db, [quiz.id]);
   }),
   serve(contract.noteStation, async ({ db, params, body, who, now }) => {
@@ -46,7 +53,7 @@ export const runningRoutes = [
       db,
       { who, now },
       station.courseId,
-      `noted at station ${station.position} of “${title}”: ${body.note}`,
+      say`noted at station ${station.position} of “${title}”: ${body.note}`,
     );
   }),
   serve(contract.moveStation, async ({ db, params, body, who, now }) => {
@@ -61,7 +68,9 @@ export const runningRoutes = [
         tx,
         { who, now },
         station.courseId,
-        `moved station ${station.position} of “${title}”${body.stands ? `: ${body.stands}` : ' back'}`,
+        body.stands
+          ? say`moved station ${station.position} of “${title}”: ${body.stands}`
+          : say`moved station ${station.position} of “${title}” back`,
       );
     });
     answersCame(db, [station.quizId]);

@@ -38,13 +38,13 @@ export const secondRoutes = [
       await queries.turnOn(tx, id, step, new Date());
       await queries.setRecovery(tx, id, hashes);
     });
-    await note(db, { who, now }, null, 'turned the own second factor on');
+    await note(db, { who, now }, null, say`turned the own second factor on`);
     return { recovery: codes };
   }),
   serve(session.endSecond, async ({ db, body, who, now }) => {
     const id = accountOf(who);
     await checkPassword(db, id, body.password);
     await db.transaction((tx) => queries.turnOff(tx, id));
-    await note(db, { who, now }, null, 'turned the own second factor off');
+    await note(db, { who, now }, null, say`turned the own second factor off`);
   }),
 ];

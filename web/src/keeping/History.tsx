@@ -7,6 +7,7 @@ import { byDay } from './keeping.ts';
 import styles from './keeping.module.css';
 import { Opening, Problem } from '../app/parts.tsx';
 import { writtenAs } from '../language/inWords.ts';
+import { saidAgain } from '../language/ofServer.ts';
 
 const day = (iso: string) =>
   new Date(`${iso}T12:00:00Z`).toLocaleDateString(writtenAs('en-GB'), {
@@ -46,7 +47,7 @@ export function History({ courseId }: { courseId: string }) {
             {group.lines.map((line, i) => (
               <li key={i}>
                 <span className="quiet">{time(line.at)}</span> <strong>{line.by ?? t`Hurrow`}</strong>{' '}
-                {line.what}
+                {line.said ? saidAgain({ message: line.what, ...line.said }) : line.what}
               </li>
             ))}
           </ul>

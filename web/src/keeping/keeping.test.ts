@@ -14,7 +14,7 @@ test('a time that was set elsewhere can still be chosen', () => {
 });
 
 test('changes stand under the day on which they were made', () => {
-  const line = (at: string) => ({ at, by: null, course: null, what: 'closed the quiz' });
+  const line = (at: string) => ({ at, by: null, course: null, what: 'closed the quiz', said: null });
   const lines = ['2026-10-15T16:00:00Z', '2026-10-15T09:00:00Z', '2026-10-14T09:00:00Z'].map(line);
   expect(byDay(lines).map(({ day, lines: held }) => [day, held.length])).toEqual([
     ['2026-10-15', 2],

@@ -1,5 +1,5 @@
 import { t } from '@lingui/core/macro';
-import type { HistoryLine } from './historyData.ts';
+import type { HistoryLine } from '@hurrow/contract/keeping';
 
 /** Was the name typed as it stands? Spaces at its ends do not count. */
 export const isTyped = (typed: string, name: string): boolean => typed.trim() === name.trim();
