@@ -54,7 +54,7 @@ twig.leafScar=round | Blattnarbe rund | Die Blattnarbe ist* ein Kreis
 twig.scarNotched=yes | Blattnarbe eingekerbt | Die Blattnarbe hat* eine Kerbe
 twig.scarNotched=no | ~Blattnarbe nicht eingekerbt | ~Die Blattnarbe hat* keine Kerbe
 twig.bundleScars | Gefäßbündelspuren {} | In der Blattnarbe sieht man* {}
-twig.bundleScars=one | Gefäßbündelspur eine | In der Blattnarbe sieht man* einen Punkt
+twig.bundleScars=one | eine Gefäßbündelspur | In der Blattnarbe sieht man* einen Punkt
 twig.bundleScars=curve | Gefäßbündelspuren viele im Bogen | In der Blattnarbe sieht man* einen Bogen von Punkten
 twig.stipuleScars=none | ~keine Nebenblattnarben | ~Von der Blattnarbe gehen* keine Striche aus
 twig.stipuleScars=slits | Nebenblattnarben schlitzförmig | Neben jeder Blattnarbe sitzen* winzige Schlitze
