@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { type TestHurrow, plantCourse, startHurrow } from '../testing/testHurrow.ts';
+import { type TestHurrow, plantCourse, settingsOf, startHurrow } from '../testing/testHurrow.ts';
 
 let hurrow: TestHurrow;
 beforeEach(async () => {
@@ -26,9 +26,7 @@ test('a course calls its trees in the language that it chose, and its students m
   ]);
   expect((await named({ de: ['Rot-Ahorn', 'Sumpf-Ahorn'] })).status).toBe(200);
 
-  const held = (await owner.get<Record<string, unknown>>(`/api/courses/${planted.courseId}`)).body;
-  const kept = ['name', 'startsOn', 'weeks', 'audience', 'units', 'latitude', 'longitude', 'elevation'];
-  const settings = Object.fromEntries(kept.map((key) => [key, held[key]]));
+  const settings = await settingsOf(owner, planted.courseId);
   const marking = { policy: 'common', points: { name: 1, genus: 1, epithet: 1, family: 1 }, deduction: 0.25 };
   const body = { ...settings, marking, namesIn: 'de' };
   expect((await owner.put(`/api/courses/${planted.courseId}`, body)).status).toBe(200);

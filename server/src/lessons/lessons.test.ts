@@ -2,7 +2,7 @@ import JSZip from 'jszip';
 import sharp from 'sharp';
 import type { LessonAnswer } from '@hurrow/contract/lessons';
 import { NO_EDITS } from '@hurrow/core/lesson';
-import { plantCourse, startHurrow, type Caller, type TestHurrow } from '../testing/testHurrow.ts';
+import { plantCourse, settingsOf, startHurrow, type Caller, type TestHurrow } from '../testing/testHurrow.ts';
 
 let hurrow: TestHurrow;
 let owner: Caller;
@@ -61,19 +61,7 @@ test('what is changed in it is kept with the set through changes of the list, an
 });
 
 test('a course that calls its trees in German has its lessons, slides and handouts in German', async () => {
-  const held = await course();
-  const kept = [
-    'name',
-    'startsOn',
-    'weeks',
-    'audience',
-    'units',
-    'latitude',
-    'longitude',
-    'elevation',
-    'marking',
-  ];
-  const settings = Object.fromEntries(kept.map((key) => [key, held[key]]));
+  const settings = await settingsOf(owner, planted.courseId);
   const call = async (namesIn: string | null) =>
     expect((await owner.put(`/api/courses/${planted.courseId}`, { ...settings, namesIn })).status).toBe(200);
   await call('de');

@@ -17,6 +17,7 @@ import {
   response,
   send,
 } from '../testing/plantedQuiz.ts';
+import { settingsOf } from '../testing/testHurrow.ts';
 
 withPlantedQuiz();
 
@@ -72,18 +73,7 @@ test('editing the library after opening changes neither the quiz nor its marks',
     ).status,
   ).toBe(200);
   const marking = { policy: 'common', points: { name: 9, genus: 9, epithet: 9, family: 9 }, deduction: 0 };
-  const held = (await owner.get(`/api/courses/${planted.courseId}`)).body as Record<string, unknown>;
-  const settings = [
-    'name',
-    'startsOn',
-    'weeks',
-    'audience',
-    'units',
-    'latitude',
-    'longitude',
-    'elevation',
-  ].map((key) => [key, held[key]]);
-  const course = Object.fromEntries(settings) as Record<string, unknown>;
+  const course = await settingsOf(owner, planted.courseId);
   expect((await owner.put(`/api/courses/${planted.courseId}`, { ...course, marking })).status).toBe(200);
 
   expect(await marks()).toEqual(before);

@@ -218,6 +218,14 @@ export async function openedClass(hurrow: TestHurrow) {
   return { planted, rowan, selma, ids };
 }
 
+const SETTINGS = 'name startsOn weeks audience units latitude longitude elevation marking'.split(' ');
+
+/** What a course is set to, as it is sent to be changed. */
+export async function settingsOf(owner: Caller, courseId: string): Promise<Record<string, unknown>> {
+  const held = (await owner.get(`/api/courses/${courseId}`)).body as Record<string, unknown>;
+  return Object.fromEntries(SETTINGS.map((key) => [key, held[key]]));
+}
+
 /** Two maples in a course with two students, and a planned quiz of two stations. */
 export async function plantCourse(owner: Caller) {
   const add = (taxon: object, changes: object[]) =>
