@@ -45,6 +45,8 @@ const APART = { share: 0.1, sd: 1.4 };
 const LEAST_SPREAD = 0.2;
 /** Specimens are as hard where the odds by the evidence lie within this factor. */
 const AS_HARD = 1.35;
+/** So far below the likeliest, in logs, a point weighs nothing: five thousand of them not a billionth. */
+const NEGLIGIBLE = 30;
 /** Nobody is sure that a specimen cannot be mixed up, or cannot but be. */
 const EXPECTED_BETWEEN = [0.02, 0.9] as const;
 
@@ -81,12 +83,24 @@ export function afterReteaching(
     laterAt.set(key, held);
     return held;
   };
+  // There are thousands of points: what depends on one of the two alone is worked out once.
+  const byChange = changes.map((change) => ({
+    change,
+    prior: logNormal(change, { mean: 0, sd: CHANGE_SD }),
+    times: Math.exp(change),
+  }));
+  const shareAt = sharesOf(shown);
   const points: Point[] = [];
   thetas.forEach((theta, i) => {
-    for (const change of changes) {
-      const weight = earlier[i]! + logNormal(change, { mean: 0, sd: CHANGE_SD }) + later(theta + change);
-      points.push({ weight, change, before: shareAt(shown, theta), after: shareAt(shown, theta + change) });
-    }
+    const times = Math.exp(theta);
+    const share = shareAt(times);
+    for (const each of byChange)
+      points.push({
+        weight: earlier[i]! + each.prior + later(theta + each.change),
+        change: each.change,
+        before: share,
+        after: shareAt(times * each.times),
+      });
   });
   return { ...judged(points, seldom), specimens };
 }
@@ -98,8 +112,9 @@ interface Point {
   after: number;
 }
 
-function judged(points: Point[], seldom: number): Omit<Retaught, 'specimens'> {
-  const most = Math.max(...points.map(({ weight }) => weight));
+function judged(all: Point[], seldom: number): Omit<Retaught, 'specimens'> {
+  const most = Math.max(...all.map(({ weight }) => weight));
+  const points = all.filter(({ weight }) => weight > most - NEGLIGIBLE);
   const masses = points.map(({ weight }) => Math.exp(weight - most));
   const total = masses.reduce((sum, mass) => sum + mass, 0);
   const chance = (holds: (point: Point) => boolean) =>
@@ -197,10 +212,19 @@ function hardness(before: readonly StationCount[], after: readonly StationCount[
 const answersOf = (stations: readonly StationCount[]): number =>
   stations.reduce((sum, { asked }) => sum + asked, 0);
 
-/** Mean share at some stations where the class adds so much to the log-odds of the evidence. */
-const shareAt = (stations: readonly StationCount[], theta: number): number =>
-  stations.reduce((sum, { asked, expected }) => sum + asked * logistic(logit(within(expected)) + theta), 0) /
-  answersOf(stations);
+/** Mean share at some stations, given what the class multiplies the odds of the evidence by. */
+function sharesOf(stations: readonly StationCount[]): (times: number) => number {
+  const total = answersOf(stations);
+  const each = stations.map(({ asked, expected }) => ({
+    part: asked / total,
+    odds: Math.exp(logit(within(expected))),
+  }));
+  return (times) => {
+    let mean = 0;
+    for (const { part, odds } of each) mean += part * (1 - 1 / (1 + odds * times));
+    return mean;
+  };
+}
 
 const within = (share: number): number => Math.min(EXPECTED_BETWEEN[1], Math.max(EXPECTED_BETWEEN[0], share));
 

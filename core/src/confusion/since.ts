@@ -56,10 +56,16 @@ export function sinceTaught(
   taughtOn: string,
   only?: readonly string[],
 ): SinceTaught {
-  const answers = only ? held.answers.filter(({ studentId }) => only.includes(studentId)) : held.answers;
-  const before = countsOf({ ...held, answers }, a, b, taughtOn, 'before');
-  const after = countsOf({ ...held, answers }, a, b, taughtOn, 'after');
-  const peers = otherPairs(held, a, b).map(([x, y]) => countsOf(held, x, y, taughtOn, 'before').counts);
+  const asked = askedOf(held, taughtOn);
+  const taught = only
+    ? askedOf(
+        { ...held, answers: held.answers.filter(({ studentId }) => only.includes(studentId)) },
+        taughtOn,
+      )
+    : asked;
+  const before = countsOf(taught, a, b, 'before');
+  const after = countsOf(taught, a, b, 'since');
+  const peers = otherPairs(asked, a, b).map(([x, y]) => countsOf(asked, x, y, 'before').counts);
   const found = afterReteaching(before.counts, after.counts, peers);
   return {
     ...found,
@@ -75,67 +81,100 @@ export function sinceTaught(
   };
 }
 
+type When = 'before' | 'since';
+
+/** A station with all that was answered at it: how many answers, what they weigh, and the same for each tree that was named. */
+interface Asked {
+  station: HeldStation;
+  when: When;
+  /** How often each student answered to its tree, here and at the others of that time. */
+  times: Map<string, number>;
+  given: Tally;
+  named: Map<string | null, Tally>;
+}
+
+interface Tally {
+  answers: number;
+  weight: number;
+}
+
+const none = (): Tally => ({ answers: 0, weight: 0 });
+
+/** The stations at which each tree stood, counted once: every other pair of a class is held against the one that was taught. */
+function askedOf({ stations, answers, heldOn }: HeldClass, taughtOn: string): Map<string, Asked[]> {
+  const byId = new Map<string, Asked>();
+  const byTruth = new Map<string, Asked[]>();
+  for (const station of stations) {
+    const when = (heldOn.get(station.quizId) ?? '') < taughtOn ? 'before' : 'since';
+    const others = byTruth.get(station.truth) ?? [];
+    const times = others.find((other) => other.when === when)?.times ?? new Map<string, number>();
+    const asked: Asked = { station, when, times, given: none(), named: new Map() };
+    byTruth.set(station.truth, others);
+    others.push(asked);
+    byId.set(station.id, asked);
+  }
+  for (const { studentId, stationId } of answers) {
+    const times = byId.get(stationId)?.times;
+    times?.set(studentId, (times.get(studentId) ?? 0) + 1);
+  }
+  for (const { studentId, stationId, named } of answers) {
+    const at = byId.get(stationId);
+    if (!at) continue;
+    const tally = at.named.get(named) ?? none();
+    at.named.set(named, tally);
+    const weight = 1 / (1 + (at.times.get(studentId)! - 1) * TOGETHER);
+    for (const each of [at.given, tally]) {
+      each.answers += 1;
+      each.weight += weight;
+    }
+  }
+  return byTruth;
+}
+
 function countsOf(
-  { stations, answers, heldOn }: HeldClass,
+  asked: ReadonlyMap<string, readonly Asked[]>,
   a: string,
   b: string,
-  taughtOn: string,
-  when: 'before' | 'after',
+  during: When,
 ): {
   counts: StationCount[];
   organs: Set<string>;
   /** As they were given. */
   plain: { asked: number; mixed: number };
 } {
-  const dayOf = (station: HeldStation) => heldOn.get(station.quizId) ?? '';
-  const asked = new Map(
-    stations
-      .filter(
-        (station) =>
-          (station.truth === a || station.truth === b) && dayOf(station) < taughtOn === (when === 'before'),
-      )
-      .map((station) => [station.id, station]),
-  );
-  const given = answers.flatMap(({ studentId, stationId, named }) => {
-    const station = asked.get(stationId);
-    if (!station) return [];
-    const other = station.truth === a ? b : a;
-    return [{ key: `${studentId} ${station.truth}`, station, other, mixed: named === other }];
-  });
-  const times = new Map<string, number>();
-  for (const { key } of given) times.set(key, (times.get(key) ?? 0) + 1);
-  const counts = new Map<string, StationCount>();
-  const organs = new Set<string>();
-  const plain = { asked: given.length, mixed: given.filter(({ mixed }) => mixed).length };
-  for (const { key, station, other, mixed } of given) {
-    const weight = 1 / (1 + (times.get(key)! - 1) * TOGETHER);
-    const expected =
-      station.taken.length === 0
-        ? UNKNOWN
-        : (station.taken.find(({ taxonId }) => taxonId === other)?.share ?? 0);
-    const count = counts.get(station.id) ?? { asked: 0, mixed: 0, expected };
-    count.asked += weight;
-    if (mixed) count.mixed += weight;
-    counts.set(station.id, count);
-    station.organs.forEach((organ) => organs.add(organ));
-  }
-  return { counts: [...counts.values()], organs, plain };
+  const found = { counts: [] as StationCount[], organs: new Set<string>(), plain: { asked: 0, mixed: 0 } };
+  for (const [truth, other] of [
+    [a, b],
+    [b, a],
+  ] as const)
+    for (const { station, when, given, named } of asked.get(truth) ?? []) {
+      if (when !== during || given.answers === 0) continue;
+      const mixed = named.get(other) ?? none();
+      const expected =
+        station.taken.length === 0
+          ? UNKNOWN
+          : (station.taken.find(({ taxonId }) => taxonId === other)?.share ?? 0);
+      found.counts.push({ asked: given.weight, mixed: mixed.weight, expected });
+      found.plain.asked += given.answers;
+      found.plain.mixed += mixed.answers;
+      station.organs.forEach((organ) => found.organs.add(organ));
+    }
+  return found;
 }
 
 /** Pairs that could have been singled out instead: mixed up by somebody, or by a beginner's reading. */
-function otherPairs({ stations, answers }: HeldClass, a: string, b: string): [string, string][] {
+function otherPairs(asked: ReadonlyMap<string, readonly Asked[]>, a: string, b: string): [string, string][] {
   const pairs = new Map<string, [string, string]>();
   const note = (x: string, y: string) => {
-    const [first, second] = [x, y].sort() as [string, string];
+    const [first, second]: [string, string] = x < y ? [x, y] : [y, x];
     pairs.set(`${first} ${second}`, [first, second]);
   };
-  const truthOf = new Map(stations.map(({ id, truth }) => [id, truth]));
-  for (const { stationId, named } of answers) {
-    const truth = truthOf.get(stationId);
-    if (truth !== undefined && named && named !== truth) note(truth, named);
-  }
-  for (const { truth, taken } of stations)
-    for (const { taxonId, share } of taken) if (share >= COULD_BE && taxonId !== truth) note(truth, taxonId);
+  for (const [truth, all] of asked)
+    for (const { station, named } of all) {
+      for (const id of named.keys()) if (id && id !== truth) note(truth, id);
+      for (const { taxonId, share } of station.taken)
+        if (share >= COULD_BE && taxonId !== truth) note(truth, taxonId);
+    }
   pairs.delete([a, b].sort().join(' '));
   return [...pairs.values()];
 }

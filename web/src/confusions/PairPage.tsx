@@ -16,7 +16,6 @@ import { useVasculum } from '../app/vasculum.tsx';
 import { ContrastView } from '../lookalikes/ContrastView.tsx';
 import { Reteach } from './Reteach.tsx';
 import { useConfusions } from './useConfusions.ts';
-import { useReport } from './useReport.ts';
 import { LinkButton, Opening, PageHead } from '../app/parts.tsx';
 import ui from '../app/parts.module.css';
 import styles from './confusions.module.css';
@@ -27,7 +26,6 @@ import { dayLabel, listInWords, viewInWords } from '../language/inWords.ts';
 /** One confused pair: its contrast in each view that the stations had, and the answers behind the figures. */
 export function PairPage({ courseId }: { courseId: string }) {
   const { aId = '', bId = '' } = useParams();
-  const { report } = useReport(courseId, 'now', 'with');
   const course = useQuery(courseQuery(courseId)).data;
   const { day, setDay } = useFieldDate();
   const [asThen, setAsThen] = useState(false);
@@ -96,7 +94,7 @@ export function PairPage({ courseId }: { courseId: string }) {
           )}
         </div>
         <aside className={styles['pair-answers']} aria-label={t`The answers behind it`}>
-          <Reteach courseId={courseId} data={data} report={report} a={aId} b={bId} />
+          <Reteach courseId={courseId} data={data} a={aId} b={bId} />
           <Answers data={data} aId={aId} bId={bId} names={[commonName(a.taxon), commonName(b.taxon)]} />
         </aside>
       </div>

@@ -1,6 +1,6 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
-import type { ClassReport, ConfusionData } from '@hurrow/contract/confusions';
+import type { ConfusionData } from '@hurrow/contract/confusions';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { useState } from 'react';
@@ -9,8 +9,9 @@ import type { SinceTaught } from '@hurrow/core/confusion';
 import { call } from '../app/api.ts';
 import { useMayChange } from '../app/mayChange.ts';
 import { sessionQuery } from '../app/session.ts';
-import { cautionOf, reteachingOf, VERDICT_WORDS } from './reteaching.ts';
+import { cautionOf, VERDICT_WORDS } from './reteaching.ts';
 import { percent } from './useNames.ts';
+import { useSince } from './useSince.ts';
 import styles from './confusions.module.css';
 import { LinkButton, Problem } from '../app/parts.tsx';
 import { STALE, useSaving } from '../app/useSaving.ts';
@@ -18,13 +19,12 @@ import { STALE, useSaving } from '../app/useSaving.ts';
 interface ReteachProps {
   courseId: string;
   data: ConfusionData;
-  report: ClassReport | undefined;
   a: string;
   b: string;
 }
 
 /** Notes when a pair was taught again, and says what became of it since. */
-export function Reteach({ courseId, data, report, a, b }: ReteachProps) {
+export function Reteach({ courseId, data, a, b }: ReteachProps) {
   const today = useQuery(sessionQuery).data?.today ?? '';
   const [date, setDate] = useState(today);
   const queries = useQueryClient();
@@ -37,7 +37,7 @@ export function Reteach({ courseId, data, report, a, b }: ReteachProps) {
     save(() => call('POST /api/courses/{courseId}/reteachings/remove', noted(taughtOn)), { done });
   const held = data.reteachings.filter((row) => [row.a, row.b].includes(a) && [row.a, row.b].includes(b));
   const mayChange = useMayChange();
-  const since = reteachingOf(data, report, a, b);
+  const since = useSince(courseId, data, a, b);
   return (
     <div className={styles['reteach']}>
       <h2>

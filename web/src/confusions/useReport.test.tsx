@@ -1,10 +1,11 @@
 import type { ClassReport, ConfusionData } from '@hurrow/contract/confusions';
 import { hookOnPage } from '../testing/page.tsx';
-import { standIn, type Answers } from '../testing/server.ts';
+import { refusal, standIn, type Answers } from '../testing/server.ts';
 import { course, USUAL } from '../testing/taught.ts';
 import { cautionOf, heldClass, reteachingOf } from './reteaching.ts';
 import { capital, counted, percent, percentRange, signed, useNames } from './useNames.ts';
 import { useReport } from './useReport.ts';
+import { useSince } from './useSince.ts';
 
 const ASK = 'GET /api/courses/{courseId}/confusions/report';
 const HOW_FAR = 'GET /api/courses/{courseId}/confusions/report/{key}';
@@ -114,6 +115,26 @@ test('only what was taught again has a verdict, by the last time it was, whichev
   const twice = data({ reteachings: [taught('2026-09-25'), taught('2026-10-01')] as never });
   expect(reteachingOf(twice, undefined, 'a', 'b')).toBeDefined();
   expect(reteachingOf(twice, undefined, 'a', 'c')).toBeUndefined();
+});
+
+test('on its page a verdict waits for the report, and does without one that cannot be had', async () => {
+  const taught = { a: 'a', b: 'b', taughtOn: '2026-10-01', students: null };
+  const held = data({ reteachings: [taught] as never });
+  const since = (answers: Answers) => {
+    const server = standIn({ ...USUAL, ...answers });
+    return { server, page: hookOnPage(() => useSince('course', held, 'a', 'b')) };
+  };
+  let ready = false;
+  const { server, page } = since({
+    [ASK]: () => asked(ready ? REPORT : null),
+    [HOW_FAR]: () => (ready ? ({ computing: null } as never) : far(0.4)),
+  });
+  await page.until(() => server.asked.some(({ call }) => call === HOW_FAR));
+  expect(page.now()).toBeUndefined();
+  ready = true;
+  await page.until((said) => said?.taughtOn === '2026-10-01');
+  const { page: without } = since({ [ASK]: refusal('conflict', 'Not now') });
+  await without.until((said) => said?.verdict === 'too few to say');
 });
 
 test('a verdict says what has to be borne in mind with it, and nothing where there is nothing', () => {
