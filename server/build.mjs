@@ -60,6 +60,11 @@ for (const options of [parts, program])
   else await build(options);
 cpSync(here('src/db/migrations'), here('dist/migrations'), { recursive: true });
 cpSync(here('../contract/answers.json'), here('dist/answers.json'));
+// The words of papers in other languages than English.
+cpSync(here('../web/src/language'), here('dist/language'), {
+  recursive: true,
+  filter: (from) => !/\.tsx?$/.test(from),
+});
 
 // Creating a store takes seconds, unpacking one does not: an empty store is packed once, at build time. It is closed before, so that
 // whoever opens it finds it in order.

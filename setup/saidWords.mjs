@@ -1,7 +1,7 @@
 import { parseSync, traverse } from '@babel/core';
 
 /**
- * Finds what the server says with `say` (`server/src/api/say.ts`): each is a message whose values are {0}, {1} and so on.
+ * Finds what the server says with `say` (`server/src/api/say.ts`, and `server/src/language/tongue.ts` on paper): each is a message whose values are {0}, {1} and so on.
  *
  * @param code a module of the server
  * @returns {{ message: string, line: number, column: number }[]}
@@ -17,7 +17,8 @@ export function saidIn(code, filename) {
   });
   traverse(tree, {
     TaggedTemplateExpression({ node: { tag, quasi, loc } }) {
-      if (tag.type !== 'Identifier' || tag.name !== 'say') return;
+      const called = tag.type === 'MemberExpression' ? tag.property : tag;
+      if (called.type !== 'Identifier' || called.name !== 'say') return;
       const message = quasi.quasis.reduce(
         (text, { value }, i) => text + (i > 0 ? `{${i - 1}}` : '') + value.cooked,
         '',

@@ -18,6 +18,7 @@ import {
   type GroundTree,
   type TreeObservation,
 } from './index.ts';
+import { walkRemarkInWords } from './index.ts';
 
 const caution = (kind: Caution['kind'], part = 'whole tree'): Caution => ({
   kind,
@@ -410,10 +411,14 @@ describe('a walk', () => {
 
   test('what a planner should know is said', () => {
     const late = planWalk(trees, features, taxa, { ...wishes, startsAt: new Date('2026-10-16T00:50:00Z') });
-    expect(late.remarks.join(' ')).toMatch(/after sunset/);
+    expect(late.remarks.map((each) => walkRemarkInWords(each)).join(' ')).toMatch(
+      /after sunset, \d+ minutes/,
+    );
     const seated = planWalk(trees, features, taxa, { ...wishes, stepFree: true });
     expect(seated.stops.map(({ treeId }) => treeId)).toEqual(['a', 'b']);
-    expect(seated.remarks.join(' ')).toMatch(/1 of the trees cannot be reached without steps/);
+    expect(seated.remarks.map((each) => walkRemarkInWords(each)).join(' ')).toMatch(
+      /1 of the trees cannot be reached without steps/,
+    );
     expect(planWalk([], features, taxa, wishes)).toMatchObject({ stops: [] });
   });
 });

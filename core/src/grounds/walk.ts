@@ -5,6 +5,7 @@ import { metresBetween, onPlane, type LatLon } from './metres.ts';
 import { orderWalk } from './order.ts';
 import { footOf, Paths, type Route } from './paths.ts';
 import { HAZARD_CARE, type GroundTree, type Hazard } from './tree.ts';
+import { putIn } from '../vocabulary/index.ts';
 
 /** What is wanted of a walk. */
 export interface WalkWishes {
@@ -47,8 +48,14 @@ export interface PlannedWalk {
   proved: boolean;
   sunrise: Date | null;
   sunset: Date | null;
-  /** What somebody who plans it should know, a sentence each. */
-  remarks: string[];
+  /** What somebody who plans it should know. */
+  remarks: WalkRemark[];
+}
+
+/** A fixed sentence, with what stands for its `#`. */
+export interface WalkRemark {
+  words: string;
+  count?: number;
 }
 
 /** Metres that a class walks in a minute: 3 km in an hour, and ten metres up a minute more (Naismith 1892). */
@@ -208,12 +215,18 @@ const side = (a: Point, b: Point, p: Point): number =>
 const crosses = (a: Point, b: Point, c: Point, d: Point): boolean =>
   side(a, b, c) * side(a, b, d) < 0 && side(c, d, a) * side(c, d, b) < 0;
 
+/** A remark, where another language than English is spoken with its words: `say` finds them. */
+export const walkRemarkInWords = (
+  { words, count }: WalkRemark,
+  say: (words: string) => string = (each) => each,
+): string => putIn(say(words), String(count ?? ''));
+
 function remarksOf(
   walk: Omit<PlannedWalk, 'remarks'>,
   leftOut: number,
   { stepFree, startsAt, start }: WalkWishes,
   visited: readonly GroundTree[],
-): string[] {
+): WalkRemark[] {
   const ends = new Date(startsAt.getTime() + walk.minutes * 60_000);
   const off = [...walk.stops.map(({ way }) => way), walk.home].filter(
     ({ straight, metres }) => straight && metres > 30,
@@ -222,19 +235,33 @@ function remarksOf(
   return [
     ...(walk.sunset && ends > walk.sunset
       ? [
-          `It ends after sunset, ${Math.round((ends.getTime() - walk.sunset.getTime()) / 60_000)} minutes: begin earlier, or leave stops out.`,
+          {
+            words: 'It ends after sunset, # minutes: begin earlier, or leave stops out.',
+            count: Math.round((ends.getTime() - walk.sunset.getTime()) / 60_000),
+          },
         ]
       : []),
-    ...(walk.sunrise && startsAt < walk.sunrise ? ['It begins before sunrise.'] : []),
-    ...(leftOut > 0 ? [`${leftOut} of the trees cannot be reached without steps, and are left out.`] : []),
-    ...(stepFree && walk.steps ? ['There are steps on the way all the same: no path leads round them.'] : []),
+    ...(walk.sunrise && startsAt < walk.sunrise ? [{ words: 'It begins before sunrise.' }] : []),
+    ...(leftOut > 0
+      ? [{ words: '# of the trees cannot be reached without steps, and are left out.', count: leftOut }]
+      : []),
+    ...(stepFree && walk.steps
+      ? [{ words: 'There are steps on the way all the same: no path leads round them.' }]
+      : []),
     ...(off > 0
       ? [
-          `No path is drawn for ${off === 1 ? 'one stretch' : `${off} stretches`}: the distance there is a guess.`,
+          off === 1
+            ? { words: 'No path is drawn for one stretch: the distance there is a guess.' }
+            : { words: 'No path is drawn for # stretches: the distance there is a guess.', count: off },
         ]
       : []),
     ...(far > 0
-      ? [`${far} of the trees stand more than 5 km from the start: they need a way of their own.`]
+      ? [
+          {
+            words: '# of the trees stand more than 5 km from the start: they need a way of their own.',
+            count: far,
+          },
+        ]
       : []),
   ];
 }
@@ -282,11 +309,13 @@ const USUAL_CHECKLISTS: readonly { title: string; points: readonly string[] }[] 
   },
   { title: 'When you are back', points: ['Roll called again.', 'Tick check.', 'Tools wiped and counted.'] },
 ];
-/** The usual lists with nothing ticked, as a new walk begins with them. */
-export const freshChecklists = (): { title: string; points: { words: string; done: boolean }[] }[] =>
+/** The usual lists with nothing ticked, as a new walk begins with them; `say` finds their words in another language. */
+export const freshChecklists = (
+  say: (words: string) => string = (words) => words,
+): { title: string; points: { words: string; done: boolean }[] }[] =>
   USUAL_CHECKLISTS.map(({ title, points }) => ({
-    title,
-    points: points.map((words) => ({ words, done: false })),
+    title: say(title),
+    points: points.map((words) => ({ words: say(words), done: false })),
   }));
 /** Who decides, said under each list. */
 export const WHO_DECIDES =

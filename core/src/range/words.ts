@@ -2,8 +2,8 @@ import { areaOf, type GrowsHere } from './facts.ts';
 import { middleOf } from './grid.ts';
 import { RANGE_STATUSES, type Range, type RangeStatus } from './range.ts';
 
-/** How ranges are said. What is given stands in the sentences as it is. */
-export interface RangeWording {
+/** How a range is said. What is given stands in the sentences as it is. */
+export interface RangeSaying {
   /** Cells of a status, the km² that they cover, and between which degrees: “native in 7 cells, about 12,000 km², from …”. */
   part(status: RangeStatus, cells: number, area: number, north: string, east: string): string;
   at(degrees: string): string;
@@ -11,6 +11,10 @@ export interface RangeWording {
   /** North, south, east and west behind degrees. */
   sides: { north: string; south: string; east: string; west: string };
   none: string;
+}
+
+/** The same, with how it is said whether a tree grows somewhere. */
+export interface RangeWording extends RangeSaying {
   lower: string;
   higher: string;
   unknown(name: string): string;
@@ -25,7 +29,7 @@ export interface RangeWording {
 
 const written = (n: number) => n.toLocaleString('en-US');
 
-/** As the heart says them, and prints and files with it. */
+/** As the heart says them, and files with it. */
 export const RANGE_IN_ENGLISH: RangeWording = {
   part: (status, cells, area, north, east) =>
     `${status} in ${cells} ${cells === 1 ? 'cell' : 'cells'}, about ${written(area)} km², ${north}, ${east}`,
@@ -50,7 +54,7 @@ export const RANGE_IN_ENGLISH: RangeWording = {
 };
 
 /** A range in words, for those who do not see the map: what status, how much land, between which degrees. */
-export function rangeInWords(range: Range, wording: RangeWording = RANGE_IN_ENGLISH): string {
+export function rangeInWords(range: Range, wording: RangeSaying = RANGE_IN_ENGLISH): string {
   const { sides } = wording;
   const parts = RANGE_STATUSES.flatMap((status) => {
     const cells = Object.keys(range.cells).filter((cell) => range.cells[cell] === status);

@@ -9,7 +9,7 @@ import { courseOf } from '../courses/course.ts';
 import { sets as setsOf } from '../courses/queries.ts';
 import type { Db } from '../db/index.ts';
 import { courseLibrary } from '../library/committed.ts';
-import { spokenIn } from '../library/spokenIn.ts';
+import { spokenIn } from '../language/spokenIn.ts';
 import { rangesOf } from '../range/ranges.ts';
 import { recordsAt } from '../library/records.ts';
 import { photosOf } from '../photos/described.ts';

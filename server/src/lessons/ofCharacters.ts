@@ -6,7 +6,7 @@ import { courseOf } from '../courses/course.ts';
 import { sets } from '../courses/queries.ts';
 import type { Db } from '../db/index.ts';
 import { courseLibrary } from '../library/committed.ts';
-import { spokenIn } from '../library/spokenIn.ts';
+import { spokenIn } from '../language/spokenIn.ts';
 import { inThread } from '../thread.ts';
 import type { LessonToDraw } from './toDraw.ts';
 import type { TeachingTask } from './worker.ts';

@@ -10,7 +10,7 @@ import { openNow } from '../courses/openNow.ts';
 import { sets } from '../courses/queries.ts';
 import type { Db } from '../db/index.ts';
 import { courseLibrary } from '../library/committed.ts';
-import { spokenIn } from '../library/spokenIn.ts';
+import { spokenIn } from '../language/spokenIn.ts';
 import { theLibrary } from '../library/queries.ts';
 import { recordNow } from '../library/records.ts';
 import { printed } from '../prints/printed.ts';

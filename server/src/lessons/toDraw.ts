@@ -6,7 +6,7 @@ import type { Range } from '@hurrow/core/range';
 import type { Audience } from '@hurrow/core/score';
 import { rangesOf } from '../range/ranges.ts';
 import { courseLibrary } from '../library/committed.ts';
-import { spokenIn } from '../library/spokenIn.ts';
+import { spokenIn } from '../language/spokenIn.ts';
 import type { WholeLesson } from './lesson.ts';
 import { picturesOf, type StopPicture } from './pictures.ts';
 

@@ -8,6 +8,7 @@ import { courseOf } from '../courses/course.ts';
 import { sets, students } from '../courses/queries.ts';
 import type { Db } from '../db/index.ts';
 import { courseLibrary } from '../library/committed.ts';
+import { spokenIn } from '../language/spokenIn.ts';
 import { printed } from '../prints/printed.ts';
 import * as queries from './queries.ts';
 
@@ -61,7 +62,8 @@ export const miniLessonRoutes = [
   serve(miniLessons.print, async ({ db, params, query }) => {
     const course = await courseOf(db, params.courseId);
     const read = await courseLibrary(db, course);
-    const { library, vocabulary } = read;
+    const { library } = read;
+    const vocabulary = spokenIn(read.vocabulary, course.namesIn);
     const taught = (await sets(db, course.id)).flatMap((set) => set.taxa);
     const list = read.profilesOf([...new Set([...taught, params.a, params.b])]);
     const { audience, units } = course;
@@ -74,7 +76,7 @@ export const miniLessonRoutes = [
     return printed(
       query.paper,
       'miniLesson',
-      { list, a: params.a, b: params.b, course: course.name },
+      { list, a: params.a, b: params.b, course: course.name, language: course.namesIn },
       view,
       ground,
     );

@@ -89,15 +89,17 @@ export const outingRoutes = [
     const items = lists.find(({ id }) => id === params.listId)!.items.filter(({ state }) => state === 'kept');
     if (items.length === 0)
       throw badInput(say`Nothing on this list is cut yet. Tick off what you cut, then print its labels.`);
-    const labels = items.map((item) => {
+    const pieces = items.map((item) => {
       const at = list.needs.findIndex(({ id }) => id === item.needId);
       return {
         code: `${query.at}/gather/${params.courseId}/${params.listId}?item=${item.id}`,
         big: String(at + 1),
-        small: `cut ${item.cutAt.slice(0, 10)}, good until ${item.goodUntil}`,
+        cutOn: item.cutAt.slice(0, 10),
+        goodUntil: item.goodUntil,
       };
     });
-    return printed(query.paper, 'labels', labels, list.name);
+    const { namesIn } = await courseOf(db, params.courseId);
+    return printed(query.paper, 'pieceLabels', pieces, list.name, namesIn);
   }),
 ];
 

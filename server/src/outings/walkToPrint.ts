@@ -11,6 +11,7 @@ import type { Db } from '../db/index.ts';
 import { treesOf } from '../grounds/queries.ts';
 import { theGrounds } from '../grounds/standing.ts';
 import { courseLibrary } from '../library/committed.ts';
+import { spokenIn } from '../language/spokenIn.ts';
 import type { PrintedWalk } from '../prints/walkSheet.ts';
 
 /** A walk with all that is printed of it: map, stops and what to show at each, care, lists, the roll. */
@@ -18,7 +19,8 @@ export async function walkToPrint(db: Db, course: Course, walk: WalkBody): Promi
   const grounds = await theGrounds(db, walk.groundsId);
   const trees = await treesOf(db, grounds.id);
   const read = await courseLibrary(db, course);
-  const { vocabulary, library } = read;
+  const { library } = read;
+  const vocabulary = spokenIn(read.vocabulary, course.namesIn);
   const taxa = library.taxa.map(({ taxon }) => taxon);
   const wishes = { ...walk, asGiven: true, startsAt: new Date(walk.beginsAt) };
   const planned = planWalk(trees, grounds.features, taxa, wishes);
@@ -35,6 +37,7 @@ export async function walkToPrint(db: Db, course: Course, walk: WalkBody): Promi
   const remembered = recapOf(read.profilesOf(ids), ids, vocabulary, view, options);
   return {
     course: course.name,
+    language: course.namesIn,
     grounds: grounds.name,
     features: grounds.features,
     walk,
@@ -46,10 +49,10 @@ export async function walkToPrint(db: Db, course: Course, walk: WalkBody): Promi
       return {
         ...stop,
         tree,
-        name: taxon ? `${commonName(taxon)}, ${scientificName(taxon)}` : 'not named yet',
+        name: taxon && `${commonName(taxon)}, ${scientificName(taxon)}`,
         family: taxon?.family ?? '',
         toShow: marks.map((mark) => conditionInWords(mark, vocabulary, course.audience, course.units)),
-        cautions: (taxon?.cautions ?? []).map(({ kind, care }) => `${kind}: ${care}`),
+        cautions: taxon?.cautions ?? [],
       };
     }),
     care: careOnTheWay(planned.stops),

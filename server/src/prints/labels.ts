@@ -1,10 +1,17 @@
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces.js';
+import { tongueOf } from '../language/tongue.ts';
 
 /** A label or tag: a code to scan, a word to read from afar, and a line beneath. Never an answer. */
 export interface Label {
   code: string;
   big: string;
   small: string;
+}
+
+/** A piece that was cut, with the days between which it is good to show. */
+export interface CutPiece extends Omit<Label, 'small'> {
+  cutOn: string;
+  goodUntil: string;
 }
 
 const COLUMNS = 3;
@@ -28,6 +35,19 @@ export function labelSheet(labels: readonly Label[], title: string): Omit<TDocum
     table: { dontBreakRows: true, widths: Array.from({ length: COLUMNS }, () => '*'), body },
   };
   return { info: { title }, pageMargins: [MARGIN, MARGIN, MARGIN, MARGIN], content: [table] };
+}
+
+/** Labels of what was cut for a course. */
+export function pieceLabels(pieces: readonly CutPiece[], title: string, language: string | null) {
+  const { say } = tongueOf(language);
+  return labelSheet(
+    pieces.map(({ code, big, cutOn, goodUntil }) => ({
+      code,
+      big,
+      small: say`cut ${cutOn}, good until ${goodUntil}`,
+    })),
+    title,
+  );
 }
 
 const labelOf = ({ code, big, small }: Label): TableCell => ({

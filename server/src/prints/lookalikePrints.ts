@@ -7,13 +7,15 @@ import type { Db } from '../db/index.ts';
 import { type SureWay } from '@hurrow/contract/lookalikes';
 import { recordNow } from '../library/records.ts';
 import { courseLibrary } from '../library/committed.ts';
+import { spokenIn } from '../language/spokenIn.ts';
 import { printed } from './printed.ts';
 
 /** The library and how a course wants it put: its words, units, list and site. */
 async function settingOf(db: Db, courseId: string) {
   const course = await courseNow(db, courseId);
   const read = await courseLibrary(db, course ?? { namesIn: null });
-  const { library, vocabulary } = read;
+  const language = course?.namesIn ?? null;
+  const { library } = read;
   const taught = new Set(course ? (await sets(db, course.id)).flatMap((set) => set.taxa) : []);
   return {
     read,
@@ -22,7 +24,8 @@ async function settingOf(db: Db, courseId: string) {
       audience: course?.audience ?? ('technical' as const),
       units: course?.units ?? ('metric' as const),
       black: false,
-      vocabulary,
+      language,
+      vocabulary: spokenIn(read.vocabulary, language),
       day: 230,
       sources: library.sources,
       reference: library.reference,
@@ -47,7 +50,7 @@ export const lookalikePrintRoutes = [
     return printed(body.paper, 'key', body.title, body.key, read.profiles, body.layout, options);
   }),
   serve(prints.marks, async ({ db, body }) => {
-    const { read } = await settingOf(db, body.course);
-    return printed(body.paper, 'marks', body.title, body.rows, read.profiles);
+    const { read, options } = await settingOf(db, body.course);
+    return printed(body.paper, 'marks', body.title, body.rows, read.profiles, options.language);
   }),
 ];

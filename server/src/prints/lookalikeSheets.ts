@@ -9,20 +9,24 @@ import {
 } from '@hurrow/core/evidence';
 import { keyLines, type Key } from '@hurrow/core/key';
 import { characterName } from '@hurrow/core/score';
-import { dayLabel, type Place } from '@hurrow/core/season';
+import type { Place } from '@hurrow/core/season';
 import { contrastPlate, drawingToSvg, statePicture, statePictureSvg } from '@hurrow/core/specimen';
 import { commonName, scientificName } from '@hurrow/core/taxon';
-import { listInWords, viewInWords, type View } from '@hurrow/core/view';
+import type { View } from '@hurrow/core/view';
+import { upperFirst } from '@hurrow/core/words';
+import { tongueOf, type Tongue } from '../language/tongue.ts';
 import type { PrintOptions } from './profileSheet.ts';
 
 type Sheet = Omit<TDocumentDefinitions, 'pageSize'>;
 
-const footer = (title: string) => (page: number, pages: number) => ({
-  text: `${title} · ${page} of ${pages}`,
-  alignment: 'center' as const,
-  fontSize: 8,
-  color: '#4c5d60',
-});
+const footer =
+  (title: string, { say }: Tongue) =>
+  (page: number, pages: number) => ({
+    text: `${title} · ${say`${page} of ${pages}`}`,
+    alignment: 'center' as const,
+    fontSize: 8,
+    color: '#4c5d60',
+  });
 const heading = (text: string): Content => ({
   text,
   font: 'Serif',
@@ -42,6 +46,8 @@ export function contrastSheet(
   options: PrintOptions & { reference: Place; site?: Place },
 ): Sheet {
   const { vocabulary, audience, units } = options;
+  const tongue = tongueOf(options.language);
+  const { say } = tongue;
   const found = contrastOf(
     list,
     chosen.map(({ taxon }) => taxon.id),
@@ -60,12 +66,12 @@ export function contrastSheet(
     plain: options.black,
     label: (index, id) => `${name(id)}: ${says(chosen[index]!, id)}`,
   });
-  const title = chosen.map(({ taxon }) => commonName(taxon)).join(' or ');
+  const title = chosen.map(({ taxon }) => commonName(taxon)).join(say` or `);
   const rows = found.ranked.filter(({ characterId }) => !vocabulary.get(characterId)!.derived).slice(0, 12);
   return {
     info: { title },
     pageMargins: [40, 38, 40, 42],
-    footer: footer(title),
+    footer: footer(title, tongue),
     content: [
       heading(`${title}?`),
       {
@@ -76,13 +82,18 @@ export function contrastSheet(
         margin: [0, 0, 0, 6],
       },
       {
-        text: `${{ settled: 'Settled', doubtful: 'Doubtful', 'not settled': 'Not settled' }[found.verdict]} on ${dayLabel(view.day)}, ${viewInWords(view)}.`,
+        text: say`${upperFirst(tongue.word(found.verdict))} on ${tongue.day(view.day)}, ${tongue.view(view)}.`,
         margin: [0, 0, 0, 4],
       },
       ...(sureWay
-        ? [{ text: [{ text: 'The sure way: ', bold: true }, sureWay], margin: [0, 0, 0, 4] } as Content]
+        ? [
+            {
+              text: [{ text: `${say`The sure way:`} `, bold: true }, sureWay],
+              margin: [0, 0, 0, 4],
+            } as Content,
+          ]
         : []),
-      ...looking(list, chosen, found.deciding.map(name), wording),
+      ...looking(list, chosen, found.deciding.map(name), wording, tongue),
       { svg: inSans(drawingToSvg(plates.drawing, title)), width: 515, margin: [0, 0, 0, 8] },
       {
         layout: RULED,
@@ -98,7 +109,7 @@ export function contrastSheet(
           ],
         },
       },
-      ...cautions(chosen),
+      ...cautions(chosen, tongue),
     ],
   };
 }
@@ -109,19 +120,20 @@ function looking(
   chosen: readonly ProfiledTaxon[],
   deciding: readonly string[],
   wording: Wording,
+  { say, word, list: listed }: Tongue,
 ): Content[] {
   const [a, b] = chosen as [ProfiledTaxon, ProfiledTaxon];
   if (chosen.length > 2)
     return deciding.length
-      ? [{ text: [{ text: 'Look at ', bold: true }, listInWords(deciding), '.'], margin: [0, 0, 0, 6] }]
+      ? [{ text: [{ text: `${say`Look at:`} `, bold: true }, listed(deciding), '.'], margin: [0, 0, 0, 6] }]
       : [];
   const { view, vocabulary } = wording;
   const found = contrast(list, a.taxon.id, b.taxon.id, vocabulary, view, wording);
   return saidLines(found, a, b, wording).map(({ lead, character, shows }): Content => ({
     text: [
-      `${lead} `,
+      `${word(lead)} `,
       { text: character, bold: true },
-      `: ${shows[0]} in ${commonName(a.taxon)}; ${shows[1]} in ${commonName(b.taxon)}.`,
+      `: ${say`${shows[0]} in ${commonName(a.taxon)}; ${shows[1]} in ${commonName(b.taxon)}.`}`,
     ],
     margin: [0, 0, 0, 3],
   }));
@@ -136,6 +148,8 @@ export function keySheet(
   options: PrintOptions,
 ): Sheet {
   const { vocabulary, audience, units } = options;
+  const tongue = tongueOf(options.language);
+  const { say } = tongue;
   const taxon = (id: string) => list.find((each) => each.taxon.id === id)?.taxon;
   const lines = keyLines(key, layout, vocabulary, audience, units);
   const end = (ids: readonly string[], clinch: string | undefined): Content => ({
@@ -143,23 +157,23 @@ export function keySheet(
       ...ids.flatMap((id, i) => {
         const found = taxon(id);
         return [
-          { text: i ? ' or ' : '' },
+          { text: i ? say` or ` : '' },
           { text: found ? commonName(found) : id, bold: true },
           { text: found ? ` ${scientificName(found)}` : '', font: 'Serif', italics: true, fontSize: 8.5 },
         ];
       }),
-      ...(clinch ? [{ text: `\nclinched by ${clinch}`, color: '#4c5d60', fontSize: 8 }] : []),
+      ...(clinch ? [{ text: `\n${say`clinched by ${clinch}`}`, color: '#4c5d60', fontSize: 8 }] : []),
     ],
     alignment: 'right',
   });
   return {
     info: { title },
     pageMargins: [40, 38, 40, 42],
-    footer: footer(title),
+    footer: footer(title, tongue),
     content: [
       heading(title),
       {
-        text: `For ${key.taxa.length} taxa on ${dayLabel(key.view.day)}: ${viewInWords(key.view)}.`,
+        text: say`For ${key.taxa.length} taxa on ${tongue.day(key.view.day)}: ${tongue.view(key.view)}.`,
         color: '#4c5d60',
         margin: [0, 0, 0, 8],
       },
@@ -190,7 +204,10 @@ export function keySheet(
           }),
         },
       },
-      ...cautions(list.filter(({ taxon: each }) => key.taxa.includes(each.id))),
+      ...cautions(
+        list.filter(({ taxon: each }) => key.taxa.includes(each.id)),
+        tongue,
+      ),
     ],
   };
 }
@@ -200,13 +217,16 @@ export function marksSheet(
   title: string,
   rows: readonly { taxonId: string; marks: readonly string[]; notSettled: readonly string[] }[],
   list: readonly ProfiledTaxon[],
+  language: string | null,
 ): Sheet {
+  const tongue = tongueOf(language);
+  const { say } = tongue;
   const taxon = (id: string) => list.find((each) => each.taxon.id === id)?.taxon;
   const chosen = list.filter((each) => rows.some(({ taxonId }) => taxonId === each.taxon.id));
   return {
     info: { title },
     pageMargins: [40, 38, 40, 42],
-    footer: footer(title),
+    footer: footer(title, tongue),
     content: [
       heading(title),
       {
@@ -226,11 +246,11 @@ export function marksSheet(
               },
               {
                 stack: [
-                  { text: marks.length ? marks.join('; ') : 'Nothing seen in this view singles it out.' },
+                  { text: marks.length ? marks.join('; ') : say`Nothing seen in this view singles it out.` },
                   ...(rivals.length
                     ? [
                         {
-                          text: `Not told from ${listInWords(rivals)} in this view.`,
+                          text: say`Not told from ${tongue.list(rivals)} in this view.`,
                           italics: true,
                           fontSize: 8.5,
                         },
@@ -242,20 +262,20 @@ export function marksSheet(
           }),
         },
       },
-      ...cautions(chosen),
+      ...cautions(chosen, tongue),
     ],
   };
 }
 
 /** The cautions of the taxa that a sheet makes people handle. */
-function cautions(list: readonly ProfiledTaxon[]): Content[] {
+function cautions(list: readonly ProfiledTaxon[], { say, word }: Tongue): Content[] {
   const held = list.filter(({ taxon }) => taxon.cautions.length > 0);
   if (held.length === 0) return [];
   return [
-    { text: 'Cautions', bold: true, margin: [0, 10, 0, 2] },
+    { text: say`Cautions`, bold: true, margin: [0, 10, 0, 2] },
     {
       ul: held.map(({ taxon }) => ({
-        text: `${commonName(taxon)}: ${taxon.cautions.map(({ kind, part, care }) => `${kind} (${part}). ${care}`).join(' ')}`,
+        text: `${commonName(taxon)}: ${taxon.cautions.map(({ kind, part, care }) => `${word(kind)} (${part}). ${care}`).join(' ')}`,
         fontSize: 8.5,
       })),
     },

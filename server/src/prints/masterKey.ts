@@ -4,17 +4,20 @@ import { contrast, type ProfiledTaxon } from '@hurrow/core/evidence';
 import { saidOfCharacter } from '@hurrow/core/lesson';
 import { fairnessOf, inItsWords, Reader, rightInWords, type FrozenQuestion } from '@hurrow/core/station';
 import { commonName, scientificName } from '@hurrow/core/taxon';
-import { listInWords, MEDIUM_TITLES, viewInWords, type View } from '@hurrow/core/view';
+import { MEDIUM_TITLES, type View } from '@hurrow/core/view';
+import { tongueOf, type Tongue } from '../language/tongue.ts';
 import { GREY, heading, lines, MARGIN, type QuizPrinted, type Sheet } from './quizPrinted.ts';
 
 /** For whoever marks: each station with the names that count, and what settles it in what is shown. */
 export function masterKey(taken: QuizPrinted): Sheet {
   const { course, quiz, stations, list } = taken;
+  const tongue = tongueOf(course.namesIn);
+  const { say, word } = tongue;
   const rows = stations.map(({ position, taxonId, medium, view, asked }): TableCell[] => {
     const profiled = list.find(({ taxon }) => taxon.id === taxonId);
-    if (!profiled) return [String(position), { text: 'no longer on the list', colSpan: 3 }, '', ''];
+    if (!profiled) return [String(position), { text: say`no longer on the list`, colSpan: 3 }, '', ''];
     const { taxon } = profiled;
-    const settles = settling(taken, profiled, view);
+    const settles = settling(taken, profiled, view, tongue);
     const others = [...taxon.commonNames.slice(1), ...taxon.synonyms];
     return [
       { text: String(position), bold: true, fontSize: 12 },
@@ -22,23 +25,23 @@ export function masterKey(taken: QuizPrinted): Sheet {
         stack: [
           { text: commonName(taxon), bold: true },
           { text: scientificName(taxon), font: 'Serif', italics: true },
-          { text: listInWords([taxon.family, ...(taxon.olderFamilies ?? [])]), fontSize: 9 },
+          { text: tongue.list([taxon.family, ...(taxon.olderFamilies ?? [])]), fontSize: 9 },
         ],
       },
-      { text: others.length > 0 ? `also ${others.join(', ')}` : '', fontSize: 9 },
+      { text: others.length > 0 ? say`also ${others.join(', ')}` : '', fontSize: 9 },
       {
         stack: [
-          { text: `${MEDIUM_TITLES[medium]}: ${viewInWords(view)}`, fontSize: 8.5, color: GREY },
+          { text: `${word(MEDIUM_TITLES[medium])}: ${tongue.view(view)}`, fontSize: 8.5, color: GREY },
           asked ? keyOfQuestion(asked, profiled, course) : settles,
         ],
       },
     ];
   });
   return {
-    info: { title: `Master key of ${quiz.title}` },
+    info: { title: say`Master key of ${quiz.title}` },
     pageMargins: [MARGIN, 34, MARGIN, 34],
     footer: (page, pages) => ({
-      text: `Not for students. ${page} of ${pages}`,
+      text: say`Not for students. ${page} of ${pages}`,
       alignment: 'center',
       fontSize: 8,
     }),
@@ -51,11 +54,13 @@ export function masterKey(taken: QuizPrinted): Sheet {
           dontBreakRows: true,
           widths: [22, 130, 120, '*'],
           body: [
-            ['', 'Tree', 'Other names that count', 'Shown, and what settles it'].map((text): TableCell => ({
-              text,
-              bold: true,
-              fontSize: 9,
-            })),
+            ['', say`Tree`, say`Other names that count`, say`Shown, and what settles it`].map(
+              (text): TableCell => ({
+                text,
+                bold: true,
+                fontSize: 9,
+              }),
+            ),
             ...rows,
           ],
         },
@@ -85,6 +90,7 @@ function settling(
   { course, list, vocabulary, reference }: QuizPrinted,
   profiled: ProfiledTaxon,
   view: View,
+  { say }: Tongue,
 ): string {
   const { latitude, longitude, elevation, audience, units } = course;
   const options = { reference, site: { latitude, longitude, elevation } };
@@ -103,6 +109,6 @@ function settling(
     .slice(0, 2)
     .flatMap((id) => saidOfCharacter(profiled, vocabulary.get(id)!, { audience, units, beside: true }) ?? []);
   return words.length > 0
-    ? `not ${commonName(taxon)}: ${words.join('; ')}`
-    : `nothing that is shown tells it from ${commonName(taxon)}`;
+    ? say`not ${commonName(taxon)}: ${words.join('; ')}`
+    : say`nothing that is shown tells it from ${commonName(taxon)}`;
 }

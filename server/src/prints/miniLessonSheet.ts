@@ -1,4 +1,5 @@
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces.js';
+import { tongueOf } from '../language/tongue.ts';
 import type { ProfiledTaxon } from '@hurrow/core/evidence';
 import { miniLesson } from '@hurrow/core/lesson';
 import type { PracticeGround } from '@hurrow/core/practice';
@@ -20,14 +21,21 @@ const inSans = (svg: string) => svg.replace('font-family="sans-serif"', 'font-fa
 
 /** A mini-lesson on paper: the plate, the rule with its exceptions, ten specimens to call; their names on the second page. */
 export function miniLessonSheet(
-  { list, a, b, course }: { list: readonly ProfiledTaxon[]; a: string; b: string; course: string },
+  {
+    list,
+    a,
+    b,
+    course,
+    language,
+  }: { list: readonly ProfiledTaxon[]; a: string; b: string; course: string; language: string | null },
   view: View,
   ground: PracticeGround,
 ): Omit<TDocumentDefinitions, 'pageSize'> {
+  const { say, word } = tongueOf(language);
   const made = miniLesson(list, a, b, null, { ...ground, view }, SEED);
   const [one, other] = [a, b].map((id) => list.find(({ taxon }) => taxon.id === id)!.taxon);
   const names = [commonName(one!), commonName(other!)];
-  const title = `${upperFirst(names[0]!)} or ${names[1]!}?`;
+  const title = say`${upperFirst(names[0]!)} or ${names[1]!}?`;
   const pieces = made.specimens.map(({ traits, taxonId }, i) => {
     const plate = drawPlate(traits, view.organs, {
       ...LAID_OUT,
@@ -37,7 +45,7 @@ export function miniLessonSheet(
     const stack: Content[] = [
       { text: `${i + 1}`, bold: true, fontSize: 9 },
       plate
-        ? { svg: inSans(drawingToSvg(plate, `Specimen ${i + 1}`)), fit: [PIECE.width, PIECE.height] }
+        ? { svg: inSans(drawingToSvg(plate, say`Specimen ${i + 1}`)), fit: [PIECE.width, PIECE.height] }
         : { text: ' ' },
       { text: '_______________', fontSize: 8, color: GREY },
     ];
@@ -48,7 +56,7 @@ export function miniLessonSheet(
     info: { title },
     pageMargins: [40, 40, 40, 40],
     footer: (page, pages) => ({
-      text: `${course} · ${title} · ${page} of ${pages}`,
+      text: `${course} · ${title} · ${say`${page} of ${pages}`}`,
       alignment: 'center',
       fontSize: 8,
       color: GREY,
@@ -66,17 +74,17 @@ export function miniLessonSheet(
       {
         ol: made.lines.map(({ lead, character, shows }) => ({
           text: [
-            `${lead} `,
+            `${word(lead)} `,
             { text: character, bold: true },
-            `: ${shows[0]} in ${names[0]}; ${shows[1]} in ${names[1]}.`,
+            `: ${say`${shows[0]} in ${names[0]!}; ${shows[1]} in ${names[1]!}.`}`,
           ],
         })),
         margin: [0, 8, 0, 4],
       },
-      ...(made.settles ? [{ text: `${made.settles}.`, margin: [0, 0, 0, 4] } as Content] : []),
+      ...(made.settles ? [{ text: `${word(made.settles)}.`, margin: [0, 0, 0, 4] } as Content] : []),
       ...made.exceptions.map((text): Content => ({ text, color: GREY, margin: [0, 0, 0, 2] })),
       {
-        text: 'Ten specimens, alike but for what tells them apart. Which are they?',
+        text: say`Ten specimens, alike but for what tells them apart. Which are they?`,
         bold: true,
         margin: [0, 10, 0, 6],
       },
@@ -88,7 +96,7 @@ export function miniLessonSheet(
       })),
       {
         text: [
-          { text: 'Their names: ', bold: true },
+          { text: `${say`Their names:`} `, bold: true },
           pieces.map(({ name }, i) => `${i + 1} ${name}`).join('; '),
           '.',
         ],

@@ -1,6 +1,7 @@
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces.js';
 import type { ProfiledTaxon } from '@hurrow/core/evidence';
 import { commonName, scientificName } from '@hurrow/core/taxon';
+import { tongueOf } from '../language/tongue.ts';
 import type { Paper } from '@hurrow/contract/prints';
 import { PAPER_SIZE } from './paper.ts';
 import { specimenSvg, type PrintOptions } from './profileSheet.ts';
@@ -53,7 +54,7 @@ export function nameCards(
     sheets.push(table(true, (profiled) => back(profiled)));
   }
   return {
-    info: { title: 'Name cards' },
+    info: { title: tongueOf(options.language).say`Name cards` },
     pageMargins: [MARGIN, MARGIN, MARGIN, MARGIN - 8],
     content: sheets,
   };
@@ -65,7 +66,12 @@ function front(
   options: PrintOptions,
 ): TableCell {
   const svg = specimenSvg(profiled, ['twig', 'bud', 'leaf'], options, 400, 270);
-  if (!svg) return { text: 'No drawing yet', margin: [12, 12, 12, 12], color: '#4c5d60' };
+  if (!svg)
+    return {
+      text: tongueOf(options.language).say`No drawing yet`,
+      margin: [12, 12, 12, 12],
+      color: '#4c5d60',
+    };
   return { svg, fit: [card.width - 20, card.height - 16], margin: [10, 8, 10, 0] };
 }
 

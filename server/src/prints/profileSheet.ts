@@ -1,4 +1,6 @@
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces.js';
+import { rangeIn } from '../language/rangeIn.ts';
+import { tongueOf } from '../language/tongue.ts';
 import type { ProfiledTaxon } from '@hurrow/core/evidence';
 import { rangeInWords, type Range } from '@hurrow/core/range';
 import {
@@ -8,13 +10,15 @@ import {
   type Audience,
   type UnitSystem,
 } from '@hurrow/core/score';
-import { arcLabel, CALENDAR_PARTS, CALENDAR_TITLES } from '@hurrow/core/season';
+import { CALENDAR_PARTS, CALENDAR_TITLES } from '@hurrow/core/season';
 import { drawingToSvg, drawPlate, sampleSpecimen } from '@hurrow/core/specimen';
 import { commonName, scientificName, sizePoints } from '@hurrow/core/taxon';
 import { MEDIUM_VIEWS } from '@hurrow/core/view';
 import { ORGANS, type ShownOrgan, type Vocabulary } from '@hurrow/core/vocabulary';
 
 export interface PrintOptions {
+  /** In which trees are called. */
+  language: string | null;
   audience: Audience;
   units: UnitSystem;
   /** Line drawings without color. */
@@ -59,15 +63,17 @@ export function profileSheet(
   options: PrintOptions,
 ): Omit<TDocumentDefinitions, 'pageSize'> {
   const { taxon } = profiled;
+  const tongue = tongueOf(options.language);
+  const { say, word } = tongue;
   const svg = specimenSvg(profiled, ['twig', 'bud', 'leaf', 'fruit', 'bark'], options, 520, 380);
   const drawn: Content = svg
     ? { svg, width: 290 }
-    : { text: 'Its scores do not make a drawing yet.', italics: true, color: '#4c5d60' };
+    : { text: say`Its scores do not make a drawing yet.`, italics: true, color: '#4c5d60' };
   return {
     info: { title: `${commonName(taxon)}, ${scientificName(taxon)}` },
     pageMargins: [44, 40, 44, 44],
     footer: (page, pages) => ({
-      text: `${scientificName(taxon)} · ${page} of ${pages}`,
+      text: `${scientificName(taxon)} · ${say`${page} of ${pages}`}`,
       alignment: 'center',
       fontSize: 8,
       color: '#4c5d60',
@@ -90,9 +96,11 @@ export function profileSheet(
         text: [
           taxon.family,
           taxon.familyCommon ? ` (${taxon.familyCommon})` : '',
-          taxon.commonNames.length > 1 ? `. Also ${taxon.commonNames.slice(1).join(', ')}` : '',
+          taxon.commonNames.length > 1 ? `. ${say`Also ${taxon.commonNames.slice(1).join(', ')}`}` : '',
           '. ',
-          taxon.synonyms.length ? { text: `Synonym ${taxon.synonyms.join(', ')}. `, italics: true } : '',
+          taxon.synonyms.length
+            ? { text: `${say`Synonym ${taxon.synonyms.join(', ')}.`} `, italics: true }
+            : '',
           taxon.meaning ?? '',
         ],
         margin: [0, 2, 0, 8],
@@ -108,15 +116,15 @@ export function profileSheet(
               ...(taxon.fact ? [{ text: taxon.fact, margin: [0, 0, 0, 6] } as Content] : []),
               ...taxon.cautions.map((caution): Content => ({
                 text: [
-                  { text: `${capital(caution.kind)}: ${caution.part}. `, bold: true },
+                  { text: `${capital(word(caution.kind))}: ${caution.part}. `, bold: true },
                   `${caution.effect} ${caution.care}`,
                 ],
                 margin: [0, 0, 0, 5],
               })),
               ...CALENDAR_PARTS.filter((part) => taxon.calendar[part]?.length).map((part): Content => ({
                 text: [
-                  { text: `${capital(CALENDAR_TITLES[part])}  `, color: '#4c5d60' },
-                  taxon.calendar[part]!.map((arc) => arcLabel(arc)).join(', '),
+                  { text: `${capital(word(CALENDAR_TITLES[part]))}  `, color: '#4c5d60' },
+                  taxon.calendar[part]!.map(tongue.arc).join(', '),
                 ],
               })),
             ],
@@ -133,31 +141,34 @@ export function profileSheet(
           body: [
             ...ORGANS.flatMap(({ organ, title }) => {
               const said = organInWords(profiled, organ, options);
-              return said ? [[{ text: title, bold: true }, said]] : [];
+              return said ? [[{ text: word(title), bold: true }, said]] : [];
             }),
-            ...(taxon.wildlife ? [[{ text: 'Wildlife', bold: true }, taxon.wildlife]] : []),
+            ...(taxon.wildlife ? [[{ text: say`Wildlife`, bold: true }, taxon.wildlife]] : []),
             ...(taxon.uses
-              ? [[{ text: 'Uses', bold: true }, `${taxon.uses} (Told as history, not as advice.)`]]
+              ? [[{ text: say`Uses`, bold: true }, say`${taxon.uses} (Told as history, not as advice.)`]]
               : []),
             ...(taxon.largest?.length
               ? [
                   [
-                    { text: 'Largest', bold: true },
+                    { text: say`Largest`, bold: true },
                     taxon.largest
                       .map(
                         (tree) =>
-                          `${tree.place}${tree.year ? `, ${tree.year}` : ''}: ${sizePoints(tree)} points`,
+                          `${tree.place}${tree.year ? `, ${tree.year}` : ''}: ${say`${sizePoints(tree)} points`}`,
                       )
                       .join('; '),
                   ],
                 ]
               : []),
-            [{ text: 'Range', bold: true }, range ? rangeInWords(range) : 'No range is recorded.'],
+            [
+              { text: say`Range`, bold: true },
+              range ? rangeInWords(range, rangeIn(tongue)) : say`No range is recorded.`,
+            ],
           ],
         },
       },
       {
-        text: `Sources: ${sourcesOf(profiled, options)}.`,
+        text: say`Sources: ${sourcesOf(profiled, options) || say`none yet`}.`,
         fontSize: 8,
         color: '#4c5d60',
         margin: [0, 8, 0, 0],
@@ -190,7 +201,7 @@ function organInWords(profiled: ProfiledTaxon, organ: string, options: PrintOpti
       const scores = profiled.scores.filter((score) => score.characterId === character.id);
       if (scores.length === 0) return [];
       const values = scores.map((score) => {
-        const where = qualifiersInWords(score.qualifiers);
+        const where = qualifiersInWords(score.qualifiers, character);
         const value = valueInWords(score.value, character, options.audience, options.units);
         return where ? `${where}: ${value}` : value;
       });
@@ -202,7 +213,7 @@ function organInWords(profiled: ProfiledTaxon, organ: string, options: PrintOpti
 function sourcesOf(profiled: ProfiledTaxon, { sources }: PrintOptions): string {
   const used = new Set(profiled.scores.flatMap((score) => score.statements.map(({ sourceId }) => sourceId)));
   const labels = sources.filter(({ id }) => used.has(id)).map(({ label }) => label);
-  return labels.join(', ') || 'none yet';
+  return labels.join(', ');
 }
 
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

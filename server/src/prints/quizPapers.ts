@@ -7,13 +7,20 @@ import { roundOf } from '@hurrow/core/rotation';
 import { characterName } from '@hurrow/core/score';
 import { inItsWords, lettersOf, type FrozenQuestion } from '@hurrow/core/station';
 import { commonName, scientificName } from '@hurrow/core/taxon';
+import { questionIn } from '../language/questionIn.ts';
+import { tongueOf, type Tongue } from '../language/tongue.ts';
 import { masterKey } from './masterKey.ts';
 import { GREY, heading, lines, MARGIN, type QuizPrinted, type Sheet } from './quizPrinted.ts';
 import { stationCards } from './stationCards.ts';
 
-/** One of the papers for the day of a quiz, black and white legible. */
+/** One of the papers for the day of a quiz, black and white legible, in the language in which its course calls its trees. */
 export function quizPapers(what: QuizPaper, taken: QuizPrinted, paper: Paper): Sheet {
-  return SHEETS[what](taken, paper);
+  const tongue = tongueOf(taken.course.namesIn);
+  const stations = taken.stations.map((station) => ({
+    ...station,
+    asked: station.asked && questionIn(tongue, station.asked, taken.vocabulary),
+  }));
+  return SHEETS[what]({ ...taken, stations }, paper);
 }
 
 const SHEETS: Record<QuizPaper, (taken: QuizPrinted, paper: Paper) => Sheet> = {
@@ -25,12 +32,14 @@ const SHEETS: Record<QuizPaper, (taken: QuizPrinted, paper: Paper) => Sheet> = {
   signin: signIn,
 };
 
-const PARTS: Record<NamingPolicy, string[]> = {
-  common: ['Common name'],
-  genus: ['Genus'],
-  binomial: ['Genus', 'Epithet'],
-  binomialFamily: ['Genus', 'Epithet', 'Family'],
-};
+/** What a name is written in, by what is asked of it. */
+const partsOf = (policy: NamingPolicy, { say }: Tongue): string[] =>
+  ({
+    common: [say`Common name`],
+    genus: [say`Genus`],
+    binomial: [say`Genus`, say`Epithet`],
+    binomialFamily: [say`Genus`, say`Epithet`, say`Family`],
+  })[policy];
 
 /** What is asked in place of the name, on a sheet: of specimens that are sorted, with room for each. */
 const linesFor = ({ asked, items = [] }: FrozenQuestion, { audience }: Course): string =>
@@ -38,15 +47,22 @@ const linesFor = ({ asked, items = [] }: FrozenQuestion, { audience }: Course): 
 
 /** One sheet a student: a line a station, with a column for each part of the name and for what is seen where it is asked. */
 function answerSheets({ course, quiz, stations, students, vocabulary, contest }: QuizPrinted): Sheet {
-  const parts = PARTS[course.marking.policy];
+  const tongue = tongueOf(course.namesIn);
+  const { say } = tongue;
+  const parts = partsOf(course.marking.policy, tongue);
   const asks = stations.some(({ asks: asked = [] }) => asked.length > 0);
-  const columns = [...parts, ...(asks ? ['What do you see?'] : [])];
+  const columns = [...parts, ...(asks ? [say`What do you see?`] : [])];
   const names = students.length > 0 ? students.map(({ name }) => name) : [''];
   return {
-    info: { title: `Answer sheets of ${quiz.title}` },
+    info: { title: say`Answer sheets of ${quiz.title}` },
     pageMargins: [MARGIN, 34, MARGIN, 30],
     footer: () => ({
-      text: `${contest?.aids ? `Allowed: ${contest.aids}. ` : ''}Spell as carefully as you look. What you see is not marked.`,
+      text: [
+        contest?.aids ? say`Allowed: ${contest.aids}.` : '',
+        say`Spell as carefully as you look. What you see is not marked.`,
+      ]
+        .filter(Boolean)
+        .join(' '),
       alignment: 'center',
       fontSize: 8,
       color: GREY,
@@ -55,7 +71,7 @@ function answerSheets({ course, quiz, stations, students, vocabulary, contest }:
       ...(i > 0 ? { pageBreak: 'before' as const } : {}),
       stack: [
         heading(quiz, course),
-        { text: `Name: ${name || '______________________________'}`, fontSize: 13, margin: [0, 2, 0, 8] },
+        { text: say`Name: ${name || '______________________________'}`, fontSize: 13, margin: [0, 2, 0, 8] },
         {
           layout: lines,
           table: {
@@ -98,7 +114,8 @@ const spanning = (columns: number, text: string): TableCell[] => [
 ];
 
 /** A card for each student with the stations in the order in which they are visited; nothing of anybody's needs. */
-function roundCards({ quiz, students, rotation, rounds }: QuizPrinted): Sheet {
+function roundCards({ course, quiz, students, rotation, rounds }: QuizPrinted): Sheet {
+  const { say } = tongueOf(course.namesIn);
   const cards = students.map(({ id, name }): TableCell => {
     const round = rotation && roundOf(rotation, id);
     const wave = round && rotation!.waves[round.wave]!;
@@ -108,9 +125,11 @@ function roundCards({ quiz, students, rotation, rounds }: QuizPrinted): Sheet {
       stack: [
         { text: name, font: 'Serif', bold: true, fontSize: 14 },
         {
-          text: wave
-            ? `${waves > 1 ? `Round ${round.wave + 1}, first` : 'First'} bell after ${clock(wave.begins)}`
-            : '',
+          text: !wave
+            ? ''
+            : waves > 1
+              ? say`Round ${round.wave + 1}, first bell after ${clock(wave.begins)}`
+              : say`First bell after ${clock(wave.begins)}`,
           fontSize: 9,
           color: GREY,
           margin: [0, 0, 0, 4],
@@ -121,9 +140,9 @@ function roundCards({ quiz, students, rotation, rounds }: QuizPrinted): Sheet {
                 { text: i === 0 ? '' : '  →  ', color: GREY },
                 'station' in slot
                   ? { text: String(slot.station), bold: true, fontSize: 13 }
-                  : { text: 'rest', italics: true },
+                  : { text: say`rest`, italics: true },
               ])
-            : 'Ask where to begin.',
+            : say`Ask where to begin.`,
         },
       ],
     };
@@ -133,34 +152,37 @@ function roundCards({ quiz, students, rotation, rounds }: QuizPrinted): Sheet {
     cards[2 * i + 1] ?? '',
   ]);
   return {
-    info: { title: `Rounds of ${quiz.title}` },
+    info: { title: say`Rounds of ${quiz.title}` },
     pageMargins: [MARGIN, MARGIN, MARGIN, MARGIN],
     content: [
       {
-        text: `${quiz.title}: move one place on at each bell (${rounds.moving} s to move)`,
+        text: say`${quiz.title}: move one place on at each bell (${rounds.moving} s to move)`,
         margin: [0, 0, 0, 8],
       },
       rows.length > 0
         ? { layout: dashed, table: { dontBreakRows: true, widths: ['*', '*'], body: rows } }
-        : 'Nobody is on the class list yet.',
+        : say`Nobody is on the class list yet.`,
     ],
   };
 }
 
 /** The names to choose from, as the list stands on the day. */
 function nameList({ course, quiz, list, contest }: QuizPrinted): Sheet {
+  const { say } = tongueOf(course.namesIn);
   const isCommon = course.marking.policy === 'common';
   const names = list
     .map(({ taxon }) => (isCommon ? commonName(taxon) : scientificName(taxon)))
     .sort((x, y) => x.localeCompare(y));
   const third = Math.ceil(names.length / 3);
   return {
-    info: { title: `Names of ${course.name}` },
+    info: { title: say`Names of ${course.name}` },
     pageMargins: [MARGIN, 34, MARGIN, 34],
     content: [
       heading(quiz, course),
       {
-        text: `${names.length} names, ${contest?.edition || `as the list stood on ${quiz.heldOn}`}`,
+        text: contest?.edition
+          ? say`${names.length} names, ${contest.edition}`
+          : say`${names.length} names, as the list stood on ${quiz.heldOn}`,
         color: GREY,
         margin: [0, 0, 0, 8],
       },
@@ -180,8 +202,9 @@ function nameList({ course, quiz, list, contest }: QuizPrinted): Sheet {
 
 /** Who is there, in their own hand. */
 function signIn({ course, quiz, students }: QuizPrinted): Sheet {
+  const { say } = tongueOf(course.namesIn);
   return {
-    info: { title: `Sign-in of ${quiz.title}` },
+    info: { title: say`Sign-in of ${quiz.title}` },
     pageMargins: [MARGIN, 34, MARGIN, 34],
     content: [
       heading(quiz, course),
@@ -193,7 +216,7 @@ function signIn({ course, quiz, students }: QuizPrinted): Sheet {
           widths: [20, 170, '*', 60],
           heights: (row: number) => (row === 0 ? 12 : 22),
           body: [
-            ['', 'Name', 'Signature', 'Phone or paper'].map((text): TableCell => ({
+            ['', say`Name`, say`Signature`, say`Phone or paper`].map((text): TableCell => ({
               text,
               bold: true,
               fontSize: 9,

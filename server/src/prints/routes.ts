@@ -11,6 +11,7 @@ import { photosOf } from '../photos/described.ts';
 import { photoBytes } from '../photos/queries.ts';
 import { courseLibrary } from '../library/committed.ts';
 import { recordNow } from '../library/records.ts';
+import { spokenIn } from '../language/spokenIn.ts';
 import { printed } from './printed.ts';
 import { type PrintedPhoto } from './profileSheet.ts';
 
@@ -20,14 +21,16 @@ const DRAWN_ON = dayOfYear('2026-08-20');
 export const printRoutes = [
   serve(prints.species, async ({ db, params, query }) => {
     const read = await courseLibrary(db, { namesIn: query.names ?? null });
-    const { library, vocabulary } = read;
+    const language = query.names ?? null;
+    const { library } = read;
     const list = read.profilesOf(query.taxa.split(','));
     if (list.length === 0) throw badInput(say`None of these species is in the library. Choose at least one.`);
     const options = {
       audience: query.audience,
       units: query.units,
       black: query.ink === 'black',
-      vocabulary,
+      language,
+      vocabulary: spokenIn(read.vocabulary, language),
       day: DRAWN_ON,
       sources: library.sources,
     };

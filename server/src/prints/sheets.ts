@@ -2,7 +2,7 @@ import { glossary } from './glossary.ts';
 import { courseReport } from './courseReport.ts';
 import { handout } from './handout.ts';
 import { miniLessonSheet } from './miniLessonSheet.ts';
-import { labelSheet } from './labels.ts';
+import { labelSheet, pieceLabels } from './labels.ts';
 import { contrastSheet, keySheet, marksSheet } from './lookalikeSheets.ts';
 import { nameCards } from './nameCards.ts';
 import { profileSheet } from './profileSheet.ts';
@@ -20,6 +20,7 @@ export const SHEETS = {
   miniLesson: miniLessonSheet,
   key: keySheet,
   labels: labelSheet,
+  pieceLabels,
   marks: marksSheet,
   profile: profileSheet,
   quiz: quizPapers,

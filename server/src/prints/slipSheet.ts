@@ -1,6 +1,7 @@
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces.js';
 import type { Course, Student } from '@hurrow/contract/courses';
 import type { Paper } from '@hurrow/contract/prints';
+import { tongueOf } from '../language/tongue.ts';
 import { PAPER_SIZE } from './paper.ts';
 
 const COLUMNS = 2;
@@ -22,6 +23,7 @@ export function slipSheet(
   at: string,
   paper: Paper,
 ): Omit<TDocumentDefinitions, 'pageSize'> {
+  const { say } = tongueOf(course.namesIn);
   const cells = students.map((student) => slip(course, student, at));
   const rows = Array.from({ length: Math.ceil(cells.length / COLUMNS) }, (_, i) =>
     Array.from({ length: COLUMNS }, (_empty, column): TableCell => cells[i * COLUMNS + column] ?? ''),
@@ -37,13 +39,14 @@ export function slipSheet(
     table: { dontBreakRows: true, widths: Array.from({ length: COLUMNS }, () => width - 12), body: rows },
   };
   return {
-    info: { title: `Slips of ${course.name}` },
+    info: { title: say`Slips of ${course.name}` },
     pageMargins: [MARGIN, MARGIN, MARGIN, MARGIN],
     content: [table],
   };
 }
 
 function slip(course: Course, student: Student, at: string): TableCell {
+  const { say } = tongueOf(course.namesIn);
   const code = (text: string): Content => ({ text, bold: true, fontSize: 15, characterSpacing: 1.2 });
   return {
     margin: [8, 8, 8, 8],
@@ -53,9 +56,9 @@ function slip(course: Course, student: Student, at: string): TableCell {
         stack: [
           { text: student.name, font: 'Serif', bold: true, fontSize: 14, margin: [0, 0, 0, 2] },
           { text: course.name, margin: [0, 0, 0, 6] },
-          { text: 'course code', fontSize: 8, color: '#4c5d60' },
+          { text: say`course code`, fontSize: 8, color: '#4c5d60' },
           code(course.code),
-          { text: 'personal code', fontSize: 8, color: '#4c5d60', margin: [0, 4, 0, 0] },
+          { text: say`personal code`, fontSize: 8, color: '#4c5d60', margin: [0, 4, 0, 0] },
           code(student.code),
           { text: at, fontSize: 8, color: '#4c5d60', margin: [0, 6, 0, 0] },
         ],

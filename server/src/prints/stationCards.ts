@@ -6,23 +6,24 @@ import { POLICY_TITLES } from '@hurrow/core/names';
 import { characterName } from '@hurrow/core/score';
 import { inItsWords, type FrozenQuestion } from '@hurrow/core/station';
 import { commonName, scientificName, type CautionKind } from '@hurrow/core/taxon';
-import { MEDIUM_TITLES, viewInWords } from '@hurrow/core/view';
+import { MEDIUM_TITLES } from '@hurrow/core/view';
 import { upperFirst } from '@hurrow/core/words';
+import { tongueOf, type Tongue } from '../language/tongue.ts';
 import { PAPER_SIZE } from './paper.ts';
 import { GREY, MARGIN, type QuizPrinted, type Sheet } from './quizPrinted.ts';
 
 /** Care that is said on a card at a living tree: what hurts, and never whose it is. */
-const CARE_AT_TREE: Partial<Record<CautionKind, string>> = {
-  'drop hazard': 'Do not stand under it longer than you look.',
-  roadside: 'Stay off the road.',
-  "water's edge": 'Stay back from the edge.',
-};
+const careAtTree = ({ say }: Tongue): Partial<Record<CautionKind, string>> => ({
+  'drop hazard': say`Do not stand under it longer than you look.`,
+  roadside: say`Stay off the road.`,
+  "water's edge": say`Stay back from the edge.`,
+});
 /** The same at any station. */
-const CARE: Partial<Record<CautionKind, string>> = {
-  thorns: 'Thorns: take it by its label.',
-  'skin contact': 'Do not rub it on your skin; wash your hands after the quiz.',
-  allergen: 'Do not hold it to your face.',
-};
+const careAnywhere = ({ say }: Tongue): Partial<Record<CautionKind, string>> => ({
+  thorns: say`Thorns: take it by its label.`,
+  'skin contact': say`Do not rub it on your skin; wash your hands after the quiz.`,
+  allergen: say`Do not hold it to your face.`,
+});
 
 /** Two cards a page: the number, what is looked at and how, what is asked, what hurts; never the answer. */
 export function stationCards(
@@ -30,9 +31,12 @@ export function stationCards(
   paper: Paper,
 ): Sheet {
   const { width, height } = PAPER_SIZE[paper];
+  const tongue = tongueOf(course.namesIn);
+  const { say, word } = tongue;
+  const [anywhere, atTree] = [careAnywhere(tongue), careAtTree(tongue)];
   const card = { width: width - 2 * MARGIN, height: height / 2 - MARGIN - 12 };
   return {
-    info: { title: `Stations of ${quiz.title}` },
+    info: { title: say`Stations of ${quiz.title}` },
     pageMargins: [MARGIN, MARGIN, MARGIN, 20],
     content: stations.map(
       ({ position, taxonId, medium, view, asks = [], choices, asked: question }, i): Content => {
@@ -40,7 +44,7 @@ export function stationCards(
         const care = [
           ...new Set(
             cautions.flatMap(
-              ({ kind }) => CARE[kind] ?? (medium === 'livingTree' ? CARE_AT_TREE[kind] : undefined) ?? [],
+              ({ kind }) => anywhere[kind] ?? (medium === 'livingTree' ? atTree[kind] : undefined) ?? [],
             ),
           ),
         ];
@@ -61,16 +65,18 @@ export function stationCards(
                       width: '*',
                       stack: [
                         { text: String(position), font: 'Serif', bold: true, fontSize: 120, lineHeight: 0.9 },
-                        { text: upperFirst(MEDIUM_TITLES[medium]), fontSize: 18, bold: true },
-                        { text: `You look at ${viewInWords(view)}.`, fontSize: 13, margin: [0, 2, 0, 8] },
-                        ...(question ? questionAsked(question, course) : nameAsked(choices, course, list)),
+                        { text: upperFirst(word(MEDIUM_TITLES[medium])), fontSize: 18, bold: true },
+                        { text: say`You look at ${tongue.view(view)}.`, fontSize: 13, margin: [0, 2, 0, 8] },
+                        ...(question
+                          ? questionAsked(question, course)
+                          : nameAsked(choices, course, list, tongue)),
                         ...asked.map((character): Content => ({
-                          text: `First say what you see: ${characterName(character, course.audience)}.`,
+                          text: say`First say what you see: ${characterName(character, course.audience)}.`,
                           fontSize: 13,
                           margin: [0, 4, 0, 0],
                         })),
                         {
-                          text: [...care, 'Do not taste anything. Leave it as you found it.'].join(' '),
+                          text: [...care, say`Do not taste anything. Leave it as you found it.`].join(' '),
                           fontSize: 12,
                           margin: [0, 10, 0, 0],
                         },
@@ -119,16 +125,21 @@ const questionAsked = ({ asked, offered }: FrozenQuestion, { audience }: Course)
 ];
 
 /** What is asked of the name: to be written, or one of those that the card shows. */
-function nameAsked(choices: readonly string[], course: Course, list: readonly ProfiledTaxon[]): Content[] {
+function nameAsked(
+  choices: readonly string[],
+  course: Course,
+  list: readonly ProfiledTaxon[],
+  { say, word }: Tongue,
+): Content[] {
   if (choices.length === 0)
-    return [{ text: `Name it: ${POLICY_TITLES[course.marking.policy]}.`, fontSize: 16 }];
+    return [{ text: say`Name it: ${word(POLICY_TITLES[course.marking.policy])}.`, fontSize: 16 }];
   const isCommon = course.marking.policy === 'common';
   const names = choices.flatMap((id) => {
     const found = list.find(({ taxon }) => taxon.id === id);
     return found ? (isCommon ? commonName(found.taxon) : scientificName(found.taxon)) : [];
   });
   return [
-    { text: 'Which of these is it? Write its name.', fontSize: 16 },
+    { text: say`Which of these is it? Write its name.`, fontSize: 16 },
     ...names.map((text): Content => ({ text, fontSize: 14, italics: !isCommon, margin: [10, 2, 0, 0] })),
   ];
 }

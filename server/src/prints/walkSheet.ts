@@ -4,6 +4,7 @@ import type { Paper } from '@hurrow/contract/prints';
 import { climbInWords, wayInWords } from '@hurrow/core/field';
 import {
   clockAfter,
+  walkRemarkInWords,
   drawMap,
   HAZARD_CARE,
   type careOnTheWay,
@@ -14,22 +15,27 @@ import {
   type WalkStop,
 } from '@hurrow/core/grounds';
 import type { UnitSystem } from '@hurrow/core/score';
+import type { Caution } from '@hurrow/core/taxon';
+import { tongueOf } from '../language/tongue.ts';
 import { PAPER_SIZE } from './paper.ts';
 
 /** All that a printed walk is made of: plain data, which travels to a thread. */
 export interface PrintedWalk {
   course: string;
+  /** In which its course calls its trees. */
+  language: string | null;
   grounds: string;
   features: GroundFeatures;
   walk: WalkBody;
   planned: PlannedWalk;
   stops: (WalkStop & {
     tree: GroundTree;
-    name: string;
+    /** Undefined where nobody has named it yet. */
+    name: string | undefined;
     family: string;
     /** What tells it from the other trees of the walk on that day. */
     toShow: string[];
-    cautions: string[];
+    cautions: Pick<Caution, 'kind' | 'care'>[];
   })[];
   care: ReturnType<typeof careOnTheWay>;
   whoDecides: string;
@@ -53,34 +59,39 @@ const TICKED = BOX.replace('</svg>', '<path d="M2 4.5l2 2.5 4-6" fill="none" str
 
 /** A walk on paper: its map, its stops with times and care, its checklists; black and white legible. */
 export function walkSheet(printed: PrintedWalk, paper: Paper): Omit<TDocumentDefinitions, 'pageSize'> {
-  const { course, grounds, walk, planned, stops, care, whoDecides, units, roll } = printed;
+  const { course, grounds, walk, planned, stops, care, whoDecides, units, roll, language } = printed;
+  const { say, word } = tongueOf(language);
   const width = PAPER_SIZE[paper].width - 2 * MARGIN;
   const climb =
     planned.up >= 1
-      ? `, ${climbInWords(planned.up, units)} up and ${climbInWords(planned.down, units)} down`
+      ? say`, ${climbInWords(planned.up, units)} up and ${climbInWords(planned.down, units)} down`
       : '';
+  const minutes = Math.round(planned.minutes);
+  const way = wayInWords(planned.metres, units);
   return {
     info: { title: walk.name },
     pageMargins: [MARGIN, MARGIN, MARGIN, MARGIN],
     footer: (page, pages) => ({
-      text: `${whoDecides} ${page} of ${pages}`,
+      text: `${word(whoDecides)} ${say`${page} of ${pages}`}`,
       fontSize: 8,
       alignment: 'center',
       color: GREY,
     }),
     content: [
       { text: walk.name, font: 'Serif', bold: true, fontSize: 20 },
-      { text: `${course} · ${grounds} · ${walk.day}, from ${walk.begins}`, color: GREY },
+      { text: `${course} · ${grounds} · ${say`${walk.day}, from ${walk.begins}`}`, color: GREY },
       {
-        text: `${stops.length} stops, ${wayInWords(planned.metres, units)}${climb}, about ${Math.round(planned.minutes)} minutes${planned.steps ? '; there are steps' : ''}.`,
+        text: planned.steps
+          ? say`${stops.length} stops, ${way}${climb}, about ${minutes} minutes; there are steps.`
+          : say`${stops.length} stops, ${way}${climb}, about ${minutes} minutes.`,
         margin: [0, 4, 0, 6],
       },
-      ...planned.remarks.map((text): Content => ({ text, bold: true })),
+      ...planned.remarks.map((remark): Content => ({ text: walkRemarkInWords(remark, word), bold: true })),
       { svg: mapSvg(printed, width), width, margin: [0, 4, 0, 8] },
-      stopTable(stops, walk.begins, units),
-      ...(care.length > 0 ? [heading('To be minded')] : []),
+      stopTable(printed),
+      ...(care.length > 0 ? [heading(say`To be minded`)] : []),
       ...care.map(({ hazard, care: words, stops: at }): Content => ({
-        text: [{ text: `${hazard} (stop ${at.join(', ')}): `, bold: true }, words],
+        text: [{ text: say`${word(hazard)} (stop ${at.join(', ')}):`, bold: true }, ` ${word(words)}`],
         margin: [0, 1, 0, 1],
       })),
       ...walk.checklists.flatMap(({ title, points }): Content[] => [
@@ -93,7 +104,7 @@ export function walkSheet(printed: PrintedWalk, paper: Paper): Omit<TDocumentDef
           margin: [0, 1, 0, 1],
         })),
       ]),
-      ...rollOf(roll),
+      ...rollOf(roll, language),
       ...stops.map(stopSheet(printed)),
     ],
   };
@@ -108,7 +119,7 @@ const heading = (text: string): Content => ({
 });
 
 /** The roll in three columns, twice: as you leave, and as you are back. */
-function rollOf(names: readonly string[]): Content[] {
+function rollOf(names: readonly string[], language: string | null): Content[] {
   if (names.length === 0) return [];
   const third = Math.ceil(names.length / ROLL_COLUMNS);
   const columns = Array.from({ length: ROLL_COLUMNS }, (_, i) => names.slice(i * third, (i + 1) * third));
@@ -122,14 +133,14 @@ function rollOf(names: readonly string[]): Content[] {
     margin: [0, 1, 0, 1],
   });
   return [
-    heading('Roll, as you leave and as you are back'),
+    heading(tongueOf(language).say`Roll, as you leave and as you are back`),
     { columns: columns.map((part): Content => ({ stack: part.map(line) })), columnGap: 12 },
   ];
 }
 
 /** A sheet to hold at a stop: which tree, what to show, what to be minded, room for notes. */
 const stopSheet =
-  ({ walk, units }: PrintedWalk) =>
+  ({ walk, units, language }: PrintedWalk, { say, word } = tongueOf(language)) =>
   (
     { tree, name, family, way, arrive, hazards, toShow, cautions }: PrintedWalk['stops'][number],
     i: number,
@@ -144,7 +155,7 @@ const stopSheet =
           {
             width: '*',
             stack: [
-              { text: `${tree.tag}: ${name}`, font: 'Serif', bold: true, fontSize: 16 },
+              { text: `${tree.tag}: ${name ?? say`not named yet`}`, font: 'Serif', bold: true, fontSize: 16 },
               { text: [family, tree.access].filter(Boolean).join(' · '), color: GREY },
             ],
           },
@@ -154,16 +165,21 @@ const stopSheet =
       ...(toShow.length > 0
         ? [
             {
-              text: `Look here: ${toShow.join('; ')}.`,
+              text: say`Look here: ${toShow.join('; ')}.`,
               fontSize: 14,
               margin: [0, 8, 0, 4] as [number, number, number, number],
             },
           ]
         : []),
-      ...[...hazards.map((hazard) => `${hazard}: ${HAZARD_CARE[hazard]}`), ...cautions].map(
-        (text): Content => ({ text, bold: true, margin: [0, 1, 0, 1] }),
-      ),
-      { text: `${wayInWords(way.metres, units)} from the stop before.`, color: GREY, margin: [0, 4, 0, 10] },
+      ...[
+        ...hazards.map((hazard) => `${word(hazard)}: ${word(HAZARD_CARE[hazard])}`),
+        ...cautions.map(({ kind, care }) => `${word(kind)}: ${care}`),
+      ].map((text): Content => ({ text, bold: true, margin: [0, 1, 0, 1] })),
+      {
+        text: say`${wayInWords(way.metres, units)} from the stop before.`,
+        color: GREY,
+        margin: [0, 4, 0, 10],
+      },
       ...Array.from({ length: NOTE_LINES }, (): Content => ({
         canvas: [{ type: 'line', x1: 0, y1: 0, x2: 500, y2: 0, lineWidth: 0.4, lineColor: GREY }],
         margin: [0, 0, 0, 20],
@@ -171,20 +187,28 @@ const stopSheet =
     ],
   });
 
-function stopTable(stops: PrintedWalk['stops'], begins: string, units: UnitSystem): Content {
-  const head = ['', 'At', 'Tree', 'Way to it', 'Minded'].map((text): TableCell => ({ text, bold: true }));
+function stopTable({ stops, walk: { begins }, units, language }: PrintedWalk): Content {
+  const { say, word } = tongueOf(language);
+  const head = ['', say`At`, say`Tree`, say`Way to it`, say`Minded`].map((text): TableCell => ({
+    text,
+    bold: true,
+  }));
   const rows = stops.map(({ tree, name, way, arrive, hazards }, i): TableCell[] => [
     { text: String(i + 1), bold: true },
     clockAfter(begins, arrive),
     {
       stack: [
         { text: tree.tag, bold: true },
-        { text: name, fontSize: 9 },
+        { text: name ?? say`not named yet`, fontSize: 9 },
         ...(tree.access ? [{ text: tree.access, fontSize: 8, color: GREY }] : []),
       ],
     },
-    `${wayInWords(way.metres, units)}${way.off > FAR_OFF ? `, ${wayInWords(way.off, units)} of it off the path` : ''}${way.steps ? ', steps' : ''}`,
-    hazards.join(', '),
+    [
+      wayInWords(way.metres, units),
+      ...(way.off > FAR_OFF ? [say`${wayInWords(way.off, units)} of it off the path`] : []),
+      ...(way.steps ? [say`steps`] : []),
+    ].join(', '),
+    hazards.map(word).join(', '),
   ]);
   return {
     layout: 'lightHorizontalLines',

@@ -10,6 +10,7 @@ import { courseOf } from '../courses/course.ts';
 import { sets, students as studentsOf } from '../courses/queries.ts';
 import type { Db } from '../db/index.ts';
 import { courseLibrary } from '../library/committed.ts';
+import { spokenIn } from '../language/spokenIn.ts';
 import { printed } from '../prints/printed.ts';
 import type { QuizPrinted } from '../prints/quizPrinted.ts';
 import * as queries from '../quizzes/queries.ts';
@@ -86,7 +87,7 @@ async function toPrint(db: Db, quizId: string, at: string): Promise<QuizPrinted>
       };
     }),
     list,
-    vocabulary,
+    vocabulary: spokenIn(vocabulary, course.namesIn),
     reference: read.library.reference,
     students: there,
     contest: await contestOf(db, quiz.id),

@@ -14,7 +14,7 @@ import { courseOf } from '../courses/course.ts';
 import { type Db } from '../db/index.ts';
 import { isUuid } from '../db/uuid.ts';
 import { committedLibrary, courseLibrary } from '../library/committed.ts';
-import { spokenIn } from '../library/spokenIn.ts';
+import { spokenIn } from '../language/spokenIn.ts';
 import { addRegrade, regradesOfStudent } from '../marks/queries.ts';
 import { marksOf } from '../quizzes/marking.ts';
 import * as quizQueries from '../quizzes/queries.ts';

@@ -13,6 +13,7 @@ import type { Gathering } from './useGathering.ts';
 import styles from './gather.module.css';
 import { inTongue } from '../language/inTongue.ts';
 import { likelySaid } from './likelySaid.ts';
+import { upperFirst } from '@hurrow/core/words';
 
 /** What is gathered, a row each, thumb-high: a tick with the whole hand, and what else would do beneath it. */
 export function GatherRows({ gathering }: { gathering: Gathering }) {
@@ -159,7 +160,7 @@ function More({ line, gathering, item }: RowProps & { item?: Item }) {
       )}
       {cautions.map(({ kind, effect, care }) => (
         <p key={kind + effect} className="gold">
-          <b>{kind}.</b> {effect} {care}
+          <b>{upperFirst(inTongue(kind))}.</b> {effect} {care}
         </p>
       ))}
       {others.length > 0 && (

@@ -134,7 +134,7 @@ function Drawn({ drawing, saving, problem, onDrawing, onKeep }: DrawnProps) {
           aria-label={t`Which hazard`}
           placeholder={t`which?`}
           value={facts.hazard}
-          options={HAZARDS.map((hazard) => ({ value: hazard, label: hazard }))}
+          options={HAZARDS.map((hazard) => ({ value: hazard, label: inTongue(hazard) }))}
           onChange={(hazard) => set({ hazard })}
         />
       )}

@@ -35,7 +35,7 @@ interface TreeFormProps {
 }
 
 const LEAVE: Record<Cutting, string> = { yes: t`may be cut from`, ask: t`ask first`, no: t`never cut` };
-const options = (all: readonly string[]) => all.map((value) => ({ value, label: value }));
+const options = (all: readonly string[]) => all.map((value) => ({ value, label: inTongue(value) }));
 
 /** A tree as it is being changed, and how it is kept. */
 function useTreeForm({ groundsId, tree, onDone }: Omit<TreeFormProps, 'onMove' | 'onLeave'>) {

@@ -151,12 +151,12 @@ function Care({ tree: { hazards }, taxon }: { tree: KeptTree; taxon: Taxon | und
       <ul>
         {hazards.map((hazard) => (
           <li key={hazard}>
-            <b>{hazard}</b> {HAZARD_CARE[hazard]}
+            <b>{inTongue(hazard)}</b> {inTongue(HAZARD_CARE[hazard])}
           </li>
         ))}
         {cautions.map(({ kind, part, care }) => (
           <li key={kind + part}>
-            <b>{kind}</b> {care}
+            <b>{inTongue(kind)}</b> {care}
           </li>
         ))}
       </ul>

@@ -32,6 +32,7 @@ import { mapTrees, nameOfTree } from './mapTrees.ts';
 import { endsOfWalks, lineOf, moved, placeOfEnd, timed, walkInWords, wishesOfWalk } from './walking.ts';
 import styles from './grounds.module.css';
 import { inTongue } from '../language/inTongue.ts';
+import { walkRemarkInWords } from '@hurrow/core/grounds';
 
 /** One walk: its line on the map, its stops in words beside it, the day beneath. */
 export default function WalkPage({ course }: { course: WholeCourse }) {
@@ -121,8 +122,8 @@ function Planning(props: PlanningProps) {
       <Does courseId={course.id} walkId={props.walk.id} planning={planning} />
       {problem && <Problem>{problem}</Problem>}
       {planned.remarks.map((remark) => (
-        <p key={remark} className="rust">
-          {remark}
+        <p key={remark.words} className="rust">
+          {walkRemarkInWords(remark, inTongue)}
         </p>
       ))}
       <div className={styles['grounds']}>
@@ -340,7 +341,7 @@ function Stops({ course, whole, walk, planned, set }: StopsProps) {
                   {way.straight && t`, no path drawn`}
                   {tree.access && ` · ${tree.access}`}
                 </small>
-                {hazards.length > 0 && <small className="rust">{hazards.join(', ')}</small>}
+                {hazards.length > 0 && <small className="rust">{hazards.map(inTongue).join(', ')}</small>}
               </span>
               <span className={styles['arrows']}>
                 <button
@@ -382,10 +383,10 @@ function Stops({ course, whole, walk, planned, set }: StopsProps) {
               <li key={hazard}>
                 <b>
                   <Trans>
-                    {hazard}, at {stops.join(', ')}
+                    {inTongue(hazard)}, at {stops.join(', ')}
                   </Trans>
                 </b>{' '}
-                {words}
+                {inTongue(words)}
               </li>
             ))}
           </ul>

@@ -55,7 +55,9 @@ export const TREE_LOOK_WORDS: Record<TreeLook, string> = {
 };
 
 export const nameOnMap = ({ kind, name, hazard }: FeatureFacts): string =>
-  kind === 'hazard' ? [name, hazard].filter(Boolean).join(': ') : name || inTongue(FEATURE_TITLES[kind]);
+  kind === 'hazard'
+    ? [name, hazard && inTongue(hazard)].filter(Boolean).join(': ')
+    : name || inTongue(FEATURE_TITLES[kind]);
 
 /** South-west and north-east corner of what is to be seen: of the trees or the way, else of all that is drawn; undefined where there is nothing. */
 export function boundsOf(

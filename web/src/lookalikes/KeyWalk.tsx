@@ -10,6 +10,7 @@ import styles from './keys.module.css';
 import { LinkButton } from '../app/parts.tsx';
 import { begun, leftAt, taken, unsure, type Step } from './walk.ts';
 import ui from '../app/parts.module.css';
+import { inTongue } from '../language/inTongue.ts';
 
 /** A key gone through lead by lead, in hand under a tree: one question a screen, back at any time, "both fit" and "can't see". */
 export function KeyWalk({ keyTo, ground, leave }: { keyTo: Key; ground: Ground; leave(): void }) {
@@ -122,7 +123,7 @@ function End({
               <span className="latin">{found && scientificName(found)}</span>
               {found?.cautions.map(({ kind, care }) => (
                 <small key={kind} className="gold">
-                  {kind}: {care}
+                  {inTongue(kind)}: {care}
                 </small>
               ))}
             </li>

@@ -3,6 +3,7 @@ import { Trans } from '@lingui/react/macro';
 import { Button } from 'antd';
 import { CAUTION_KINDS, type Caution, type CautionKind } from '@hurrow/core/taxon';
 import styles from './species.module.css';
+import { inTongue } from '../language/inTongue.ts';
 
 /** What is usual for each kind; the instructor says what holds here. */
 const USUAL: Record<CautionKind, { part: string; effect: string; care: string }> = {
@@ -100,7 +101,9 @@ export function CautionFields({
             }}
           >
             {CAUTION_KINDS.map((kind) => (
-              <option key={kind}>{kind}</option>
+              <option key={kind} value={kind}>
+                {inTongue(kind)}
+              </option>
             ))}
           </select>
           {(['part', 'effect', 'care'] as const).map((part) => (
