@@ -2,6 +2,7 @@ import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces.js';
 import { rangeIn } from '../language/rangeIn.ts';
 import { tongueOf } from '../language/tongue.ts';
 import type { ProfiledTaxon } from '@hurrow/core/evidence';
+import { tellsIn } from '@hurrow/core/lesson';
 import { rangeInWords, type Range } from '@hurrow/core/range';
 import {
   characterName,
@@ -65,6 +66,7 @@ export function profileSheet(
   const { taxon } = profiled;
   const tongue = tongueOf(options.language);
   const { say, word } = tongue;
+  const { organs } = tellsIn(options.vocabulary);
   const svg = specimenSvg(profiled, ['twig', 'bud', 'leaf', 'fruit', 'bark'], options, 520, 380);
   const drawn: Content = svg
     ? { svg, width: 290 }
@@ -80,17 +82,11 @@ export function profileSheet(
     }),
     content: [
       {
-        columns: [
-          { text: capital(commonName(taxon)), font: 'Serif', bold: true, fontSize: 20, width: 'auto' },
-          {
-            text: [
-              { text: scientificName(taxon), font: 'Serif', italics: true, fontSize: 14 },
-              { text: `  ${taxon.authority ?? ''}`, fontSize: 9 },
-            ],
-            margin: [0, 6, 0, 0],
-          },
+        text: [
+          { text: capital(commonName(taxon)), font: 'Serif', bold: true, fontSize: 20 },
+          { text: `   ${scientificName(taxon)}`, font: 'Serif', italics: true, fontSize: 14 },
+          { text: `  ${taxon.authority ?? ''}`, fontSize: 9 },
         ],
-        columnGap: 12,
       },
       {
         text: [
@@ -141,7 +137,7 @@ export function profileSheet(
           body: [
             ...ORGANS.flatMap(({ organ, title }) => {
               const said = organInWords(profiled, organ, options);
-              return said ? [[{ text: word(title), bold: true }, said]] : [];
+              return said ? [[{ text: organs[organ] ?? word(title), bold: true }, said]] : [];
             }),
             ...(taxon.wildlife ? [[{ text: say`Wildlife`, bold: true }, taxon.wildlife]] : []),
             ...(taxon.uses
