@@ -1,8 +1,8 @@
 import { isDeciduous, leafyShare, type ProfiledTaxon, type ReadingOptions } from '../evidence/index.ts';
 import { hopkinsDelay, partPresent, shiftCalendar } from '../season/index.ts';
 import { enoughToDraw, type EnoughToDraw } from '../specimen/index.ts';
-import { listInWords, SHOWN_TITLES } from '../view/index.ts';
-import type { Vocabulary } from '../vocabulary/index.ts';
+import { listInWords, SHOWN_TITLES, type Spoken } from '../view/index.ts';
+import { putIn, type Vocabulary } from '../vocabulary/index.ts';
 import type { PlannedStation } from './station.ts';
 import { resolveName, type NamedTaxon, type NamingPolicy } from '../names/index.ts';
 import { commonName } from '../taxon/index.ts';
@@ -27,12 +27,17 @@ export function tooLittleToDraw(
   return enoughToDraw(profiled, view, vocabulary, calendar).filter(({ enough }) => !enough);
 }
 
-/** “too little is scored to draw its leaves (leaflets, blade length)”, or nothing where the drawing rests on scores. */
-function tooLittleInWords(found: readonly EnoughToDraw[], vocabulary: Vocabulary): string {
-  if (found.length === 0) return '';
-  const organs = listInWords(found.map(({ organ }) => SHOWN_TITLES[organ]));
+/** That too little is scored to draw its leaves (leaflets, blade length); nothing where the drawing rests on scores. */
+function tooLittleInWords(
+  found: readonly EnoughToDraw[],
+  vocabulary: Vocabulary,
+  { say, list }: Spoken,
+): string[] {
+  if (found.length === 0) return [];
+  const organs = list(found.map(({ organ }) => say(SHOWN_TITLES[organ])));
   const missing = found.flatMap((entry) => entry.missing).map((id) => vocabulary.get(id)?.term ?? id);
-  return `too little is scored to draw its ${organs}${missing.length ? ` (${missing.slice(0, 5).join(', ')})` : ''}`;
+  const parts = `${organs}${missing.length ? ` (${missing.slice(0, 5).join(', ')})` : ''}`;
+  return [putIn(say('Too little is scored to draw its #. Score them, or choose another medium.'), parts)];
 }
 
 /**
@@ -40,17 +45,22 @@ function tooLittleInWords(found: readonly EnoughToDraw[], vocabulary: Vocabulary
  * what hurts. Sentences for the instructor, the gravest first.
  *
  * @param station its view with the day of the quiz
+ * @param spoken how its fixed sentences and words are said in another language
  */
-export function doubtsOf(station: PlannedStation, context: DoubtContext): string[] {
+export function doubtsOf(
+  station: PlannedStation,
+  context: DoubtContext,
+  spoken: Spoken = { say: (words) => words, list: listInWords },
+): string[] {
   const { list, vocabulary, policy, ...options } = context;
+  const { say } = spoken;
   const profiled = list.find(({ taxon }) => taxon.id === station.taxonId);
-  if (!profiled) return ['This species is not on the course’s list.'];
-  const tooLittle = tooLittleInWords(tooLittleToDraw(station, context), vocabulary);
+  if (!profiled) return [say('This species is not on the course’s list.')];
   return [
-    ...absentParts(station, profiled, options),
-    ...(tooLittle ? [`${upperFirst(tooLittle)}. Score them, or choose another medium.`] : []),
-    ...(policy === 'common' && !station.question ? sharedNames(profiled, list) : []),
-    ...handled(station, profiled),
+    ...absentParts(station, profiled, options).map(say),
+    ...tooLittleInWords(tooLittleToDraw(station, context), vocabulary, spoken),
+    ...(policy === 'common' && !station.question ? sharedNames(profiled, list, spoken) : []),
+    ...handled(station, profiled, spoken),
   ];
 }
 
@@ -58,7 +68,11 @@ export function doubtsOf(station: PlannedStation, context: DoubtContext): string
 const taxaOf = new WeakMap<readonly ProfiledTaxon[], NamedTaxon[]>();
 
 /** Common names of a tree that other trees of the list bear as well. */
-function sharedNames({ taxon }: ProfiledTaxon, list: readonly ProfiledTaxon[]): string[] {
+function sharedNames(
+  { taxon }: ProfiledTaxon,
+  list: readonly ProfiledTaxon[],
+  { say, list: listed }: Spoken,
+): string[] {
   const taxa = taxaOf.get(list) ?? list.map((each) => each.taxon);
   taxaOf.set(list, taxa);
   return taxon.commonNames.flatMap((name) => {
@@ -66,7 +80,10 @@ function sharedNames({ taxon }: ProfiledTaxon, list: readonly ProfiledTaxon[]): 
     const others = taxa.filter(({ id }) => id !== taxon.id && candidates.includes(id));
     return how === 'ambiguous' && others.length > 0
       ? [
-          `“${upperFirst(name)}” is ${listInWords(others.map(commonName))} as well: whoever writes it names either.`,
+          putIn(
+            putIn(say('“#” is # as well: whoever writes it names either.'), upperFirst(name)),
+            listed(others.map(commonName)),
+          ),
         ]
       : [];
   });
@@ -99,7 +116,8 @@ function absentParts(
   return doubts;
 }
 
-function handled({ view }: PlannedStation, { taxon }: ProfiledTaxon): string[] {
+function handled({ view }: PlannedStation, { taxon }: ProfiledTaxon, { say }: Spoken): string[] {
   if (!view.organs.includes('twig') || taxon.cautions.length === 0) return [];
-  return [`Caution: ${taxon.cautions.map(({ kind, part }) => `${kind} (${part})`).join(', ')}.`];
+  const kinds = taxon.cautions.map(({ kind, part }) => `${say(kind)} (${part})`);
+  return [putIn(say('Caution: #.'), kinds.join(', '))];
 }

@@ -1,6 +1,6 @@
 import type { ProfiledTaxon, ReadingOptions } from '../evidence/index.ts';
 import type { View } from '../view/index.ts';
-import type { Vocabulary } from '../vocabulary/index.ts';
+import { putIn, type Vocabulary } from '../vocabulary/index.ts';
 import { stationFairness } from './fairness.ts';
 
 /** What is done otherwise for a student, privately: a sense that is not used, a way that is not gone, spelling that is not counted. */
@@ -16,11 +16,11 @@ export const NEED_TITLES: Record<Need, string> = {
   spelling: 'spelling is not counted',
 };
 
-/** As a plan says it of nobody by name: “without smell”. */
+/** As a plan says it of nobody by name, so many of a hundred. */
 const WITHOUT: Partial<Record<Need, string>> = {
-  noSmell: 'without smell',
-  noTouch: 'without touch',
-  color: 'without color',
+  noSmell: 'Without smell # of 100 can tell it.',
+  noTouch: 'Without touch # of 100 can tell it.',
+  color: 'Without color # of 100 can tell it.',
 };
 
 const DRAWS = 1000;
@@ -82,6 +82,7 @@ function senseless(
 /**
  * What a plan says of a station to those who do without something, and names nobody.
  *
+ * @param say finds its fixed sentences in another language
  * @example
  * needsInWords([{ need: 'noSmell', right: 0.71 }], ['noSmell', 'seated'], 'livingTree');
  * // ['Without smell 71 of 100 can tell it.', 'Somebody goes without steps and looks from a seat: is it reached and seen so?']
@@ -90,14 +91,12 @@ export function needsInWords(
   found: readonly WithoutSense[],
   needs: readonly Need[],
   medium: string,
+  say: (words: string) => string = (words) => words,
 ): string[] {
   return [
-    ...found.map(
-      ({ need, right }) =>
-        `${WITHOUT[need]!.replace(/^w/, 'W')} ${Math.round(100 * right)} of 100 can tell it.`,
-    ),
+    ...found.map(({ need, right }) => putIn(say(WITHOUT[need]!), String(Math.round(100 * right)))),
     ...(needs.includes('seated') && medium === 'livingTree'
-      ? ['Somebody goes without steps and looks from a seat: is it reached and seen so?']
+      ? [say('Somebody goes without steps and looks from a seat: is it reached and seen so?')]
       : []),
   ];
 }

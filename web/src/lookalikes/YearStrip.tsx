@@ -33,10 +33,10 @@ export function YearStrip({ list, a, b, view, site, options }: ContrastProps & {
               className={{ settled: '', doubtful: 'gold', 'not settled': 'rust' }[verdict]}
               aria-current={dateOfDay(day).month === i + 1}
               onClick={() => setDay(midMonth(i))}
-              title={t`${month}: ${inTongue(verdict)}, ${decimal(100 * error, 1)} % error`}
+              title={t`${MONTHS[i]!}: ${inTongue(verdict)}, ${decimal(100 * error, 1)} % error`}
             >
               <span aria-hidden="true">{MARKS[verdict]}</span> {MONTHS[i]}
-              <span className="visually-hidden"> {verdict}</span>
+              <span className="visually-hidden"> {inTongue(verdict)}</span>
             </button>
           </li>
         ))}

@@ -159,7 +159,7 @@ function Sayings({ shown: { read, tree }, vocabulary, course }: SayingsProps) {
                 <span>
                   <StatePicture characterId={saying.characterId} state={saying.state} />
                   {sayingInWords(saying, character, course)}
-                  <small className="quiet">{how}</small>
+                  <small className="quiet">{inTongue(how)}</small>
                 </span>
               </td>
               {tree && (

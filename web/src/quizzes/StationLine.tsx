@@ -79,6 +79,7 @@ export function StationLine({
       doubtsOf(
         { ...station, view: { ...station.view, day } },
         { list, vocabulary, policy: course.marking.policy, reference: library.reference, site: course },
+        { say: inTongue, list: listInWords },
       ),
     [station, list, library, vocabulary, course, day],
   );
@@ -112,9 +113,9 @@ export function StationLine({
       {!fixed && <Tools {...{ position, last, pinned, onPin, onMove, onRemove }} />}
       <Fair {...{ station, judged, list, fixed, near, onRepair }} />
       {[
-        ...doubts.map(inTongue),
+        ...doubts,
         ...piece,
-        ...needsInWords(judged?.without ?? [], needsOf(course.students), station.medium),
+        ...needsInWords(judged?.without ?? [], needsOf(course.students), station.medium, inTongue),
       ].map((doubt) => (
         <span className={`${styles['doubt']} gold`} key={doubt}>
           {doubt}
