@@ -3,6 +3,7 @@ import { isDeciduous, type ProfiledTaxon } from '../evidence/index.ts';
 import { dayAfter, hopkinsDelay, shiftCalendar, type Place } from '../season/index.ts';
 import { commonName, type Caution } from '../taxon/index.ts';
 import type { ShownOrgan } from '../vocabulary/index.ts';
+import type { Sentence } from '../words/index.ts';
 import { amountOf, keepingOf, type Keeping } from './keeping.ts';
 import { likelyThere, type Likely } from './likely.ts';
 import type { GroundTree, Reach, ReachedOrgan, TreeObservation } from './tree.ts';
@@ -56,7 +57,7 @@ export interface Instead {
   treeId?: string;
   /** Id of the kind of station, where it is another part. */
   station?: string;
-  words: string;
+  words: Sentence;
 }
 
 /** One tree from which a need can be met. */
@@ -75,11 +76,12 @@ export interface CollectingLine {
   others: Source[];
   /** Trees of the taxon from which nothing is taken, with why. */
   refused: { treeId: string; why: Refusal }[];
-  /** Where nothing is cut: why, in a sentence, and what can be shown instead, the nearest to it first. */
-  why: string;
+  /** Where nothing is cut: why, and what can be shown instead, the nearest to it first. */
+  why: Sentence | undefined;
   instead: Instead[];
+  /** Fixed sentences. */
   amount: string;
-  how: string;
+  how: string[];
   keeping: Keeping;
   /** ISO date of the last day on which it can be shown. */
   goodUntil: string;
@@ -141,10 +143,10 @@ function lineOf(need: Need, asked: CollectingAsked): CollectingLine {
     source,
     others,
     refused,
-    why: source ? '' : whyNone(profiled, refused, own.length),
+    why: source ? undefined : whyNone(profiled, refused, own.length),
     instead: source ? [] : insteadOf(kind, profiled, own, refused, asked),
     amount: amountOf(kind),
-    how: source ? howTo(source.reach, kind) : '',
+    how: source ? howTo(source.reach, kind) : [],
     keeping,
     goodUntil: dayAfter(asked.day, keeping.days),
     cautions: taxon.cautions.filter((caution) => touches(caution, kind) && caution.kind !== 'protected'),
@@ -272,14 +274,16 @@ const PART_WORDS: Partial<Record<ShownOrgan, RegExp>> = {
   fruit: /fruit|berr|seed|cone|drupe|acorn|nut/,
 };
 
-function whyNone({ taxon }: ProfiledTaxon, refused: readonly { why: Refusal }[], trees: number): string {
-  if (trees === 0) return `No ${commonName(taxon)} is on these grounds.`;
+function whyNone({ taxon }: ProfiledTaxon, refused: readonly { why: Refusal }[], trees: number): Sentence {
+  if (trees === 0) return { words: 'No # is on these grounds.', put: [commonName(taxon)] };
   // The reason that could be done away with is said first; what the law says, before all.
   const [first] = [...refused].sort((a, b) => REFUSALS.indexOf(a.why) - REFUSALS.indexOf(b.why));
   const same = refused.filter(({ why }) => why === first!.why).length;
-  const of =
-    trees === 1 ? 'The only tree' : same === trees ? `Each of ${trees} trees` : `${same} of ${trees} trees`;
-  return `${of}: ${REFUSAL_WORDS[first!.why]}.`;
+  const why = { words: REFUSAL_WORDS[first!.why] };
+  if (trees === 1) return { words: 'The only tree: #.', put: [why] };
+  return same === trees
+    ? { words: 'Each of # trees: #.', put: [trees, why] }
+    : { words: '# of # trees: #.', put: [same, trees, why] };
 }
 
 function insteadOf(
@@ -299,11 +303,11 @@ function insteadOf(
     found.push({
       kind: 'livingTree',
       treeId: standing.id,
-      words: `${standing.tag} itself, looked at where it stands.`,
+      words: { words: '# itself, looked at where it stands.', put: [standing.tag] },
     });
   found.push(
-    { kind: 'photo', words: 'A photograph of it.' },
-    { kind: 'drawing', words: 'A drawing from its scores.' },
+    { kind: 'photo', words: { words: 'A photograph of it.' } },
+    { kind: 'drawing', words: { words: 'A drawing from its scores.' } },
   );
   return found;
 }
@@ -329,7 +333,10 @@ function fallenInstead(
         {
           kind: 'fallen',
           treeId: tree.id,
-          words: `What has fallen from ${tree.tag}: ${what}, picked up from the ground.`,
+          words: {
+            words: 'What has fallen from #: #, picked up from the ground.',
+            put: [tree.tag, { words: what }],
+          },
         },
       ]
     : [];
@@ -353,27 +360,30 @@ function otherPart(
           kind: 'otherPart',
           treeId: tree.id,
           station,
-          words: `From ${tree.tag}: a ${kindOf(station)!.title}.`,
+          words: { words: 'From #: a #.', put: [tree.tag, { words: kindOf(station)!.title }] },
         },
       ];
   }
   return [];
 }
 
-function howTo(reach: Reach, kind: StationKind): string {
+function howTo(reach: Reach, kind: StationKind): string[] {
   const clean = 'Wipe the blades with alcohol before the next tree.';
   switch (reach) {
     case 'hand':
       return kind.organs.includes('twig')
-        ? `Clean hand pruners, just above a bud or side twig. ${clean}`
-        : 'Pick it by hand with its stalk.';
+        ? ['Clean hand pruners, just above a bud or side twig.', clean]
+        : ['Pick it by hand with its stalk.'];
     case 'pole':
-      return `Pole pruner: helmet and eye protection, nobody beneath, no wires near. ${clean}`;
+      return ['Pole pruner: helmet and eye protection, nobody beneath, no wires near.', clean];
     case 'sprouts':
-      return `From sprouts at the foot; their leaves are larger than those of the crown: say so on the card. ${clean}`;
+      return [
+        'From sprouts at the foot; their leaves are larger than those of the crown: say so on the card.',
+        clean,
+      ];
     case 'fallen':
-      return 'From the ground beneath it; look at it for damage first.';
+      return ['From the ground beneath it; look at it for damage first.'];
     case 'glass':
-      return '';
+      return [];
   }
 }

@@ -121,5 +121,7 @@ export function amountOf(kind: StationKind): string {
   if (fruit && kind.organs.length === 1) return 'Two, with their stalks.';
   if (kind.organs.length === 1)
     return 'Three whole leaves, each with its stalk and the bud at its foot; of a conifer a shoot as long as a finger.';
-  return `A tip of about 30 cm with two nodes or more${fruit ? ' and its fruit' : ''}; the attachment shows, no bark is stripped.`;
+  return fruit
+    ? 'A tip of about 30 cm with two nodes or more and its fruit; the attachment shows, no bark is stripped.'
+    : 'A tip of about 30 cm with two nodes or more; the attachment shows, no bark is stripped.';
 }

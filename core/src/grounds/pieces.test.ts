@@ -1,5 +1,6 @@
 import { keepingOf, pieceWarnings, type CollectingLine, type PieceAsked } from './index.ts';
 import { kindOf } from '../assembly/index.ts';
+import { inFull } from '../words/index.ts';
 
 const hemlock = { genus: 'Tsuga', family: 'Pinaceae', cautions: [] };
 const fir = { genus: 'Abies', family: 'Pinaceae', cautions: [] };
@@ -13,10 +14,10 @@ const line = (more: Partial<CollectingLine> = {}, taxon = fir): CollectingLine =
   source: source('t1'),
   others: [],
   refused: [],
-  why: '',
+  why: undefined,
   instead: [],
   amount: '',
-  how: '',
+  how: [],
   keeping: keepingOf(taxon, kindOf('cutting')!),
   goodUntil: '',
   cautions: [],
@@ -30,7 +31,7 @@ const said = (more: Partial<PieceAsked>) =>
     before: [],
     tagOf: (id) => id.toUpperCase(),
     ...more,
-  });
+  }).map((each) => inFull(each));
 
 test('of a piece that is there, in reach and keeps, nothing is said', () => {
   expect(said({})).toEqual([]);
@@ -40,8 +41,8 @@ test('of a piece that is there, in reach and keeps, nothing is said', () => {
 test('where nothing can be cut it is said why, and what can be shown instead', () => {
   const none = line({
     source: undefined,
-    why: 'The only tree: nothing may be cut from it.',
-    instead: [{ kind: 'photo', words: 'A photograph of it.' }],
+    why: { words: 'The only tree: #.', put: [{ words: 'nothing may be cut from it' }] },
+    instead: [{ kind: 'photo', words: { words: 'A photograph of it.' } }],
   });
   expect(said({ line: none })).toEqual([
     'The only tree: nothing may be cut from it. Instead: A photograph of it.',

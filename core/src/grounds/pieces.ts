@@ -1,5 +1,5 @@
 import { dayLabel, dayOfYear } from '../season/index.ts';
-import { counted } from '../words/index.ts';
+import type { Sentence } from '../words/index.ts';
 import type { CollectingLine } from './collecting.ts';
 
 /** A piece that was cut for a station, as far as planning goes. */
@@ -21,6 +21,8 @@ export interface PieceAsked {
   /** Trees that earlier quizzes showed, the latest first. */
   before: readonly { treeId: string; title: string }[];
   tagOf(treeId: string): string;
+  /** How a day of the year is called, where another language than English is spoken. */
+  callDay?(day: number): string;
 }
 
 /** Under this share it is said that it may not be there. */
@@ -30,35 +32,66 @@ const SOON = 2;
 
 /**
  * What stands against the piece that a station needs, for the plan: nowhere to cut it, wilted or over by the day, perhaps not there, out of the hand's reach, soon
- * wilting, or of the very tree that was shown before. Sentences, the gravest first; none where all is well.
+ * wilting, or of the very tree that was shown before. The gravest first; none where all is well.
  *
  * @example
- * pieceWarnings({ line, heldOn: '2026-10-15', pieces: [], before: [], tagOf }); // ['R-07 is out of reach by hand: a pole pruner, helmet, nobody beneath.']
+ * pieceWarnings({ line, heldOn: '2026-10-15', pieces: [], before: [], tagOf }).map((each) => inFull(each));
+ * // ['R-07 is out of reach by hand: a pole pruner, helmet and eye protection, nobody beneath.']
  */
-export function pieceWarnings({ line, heldOn, pieces, before, tagOf }: PieceAsked): string[] {
+export function pieceWarnings({
+  line,
+  heldOn,
+  pieces,
+  before,
+  tagOf,
+  callDay = dayLabel,
+}: PieceAsked): Sentence[] {
   const { source, others, why, instead, keeping } = line;
   const cut = pieces.find(({ there }) => there);
   if (cut)
     return [
       ...(cut.goodUntil < heldOn
-        ? [`What was cut from ${tagOf(cut.treeId)} keeps until ${labelOf(cut.goodUntil)} only: cut another.`]
+        ? [
+            {
+              words: 'What was cut from # keeps until # only: cut another.',
+              put: [tagOf(cut.treeId), callDay(dayOfYear(cut.goodUntil))],
+            },
+          ]
         : []),
       ...shownBefore(cut.treeId, [], before, tagOf),
     ];
-  const lost = pieces.length > 0 ? ['What was cut for it has wilted or is lost: cut another.'] : [];
-  if (!source) return [...lost, instead[0] ? `${why} Instead: ${instead[0].words}` : why];
+  const lost =
+    pieces.length > 0 ? [{ words: 'What was cut for it has wilted or is lost: cut another.' }] : [];
+  if (!source && why)
+    return [...lost, instead[0] ? { words: '# Instead: #', put: [why, instead[0].words] } : why];
+  if (!source) return lost;
   const tag = tagOf(source.treeId);
   const { share } = source.likely;
   return [
     ...lost,
     ...(share < LIKELY
-      ? [`It may not be there that day: ${tag} has it in ${Math.round(10 * share)} of 10 years.`]
+      ? [
+          {
+            words: 'It may not be there that day: # has it in # of 10 years.',
+            put: [tag, Math.round(10 * share)],
+          },
+        ]
       : []),
     ...(source.reach === 'pole'
-      ? [`${tag} is out of reach by hand: a pole pruner, helmet and eye protection, nobody beneath.`]
+      ? [
+          {
+            words: '# is out of reach by hand: a pole pruner, helmet and eye protection, nobody beneath.',
+            put: [tag],
+          },
+        ]
       : []),
     ...(source.reach === 'sprouts'
-      ? [`From ${tag} only sprouts are in reach, and their leaves are larger than those of the crown.`]
+      ? [
+          {
+            words: 'From # only sprouts are in reach, and their leaves are larger than those of the crown.',
+            put: [tag],
+          },
+        ]
       : []),
     ...shownBefore(
       source.treeId,
@@ -66,9 +99,7 @@ export function pieceWarnings({ line, heldOn, pieces, before, tagOf }: PieceAske
       before,
       tagOf,
     ),
-    ...(keeping.days <= SOON
-      ? [`It keeps ${counted(keeping.days, 'day')} at most: cut it last. ${keeping.bag}`]
-      : []),
+    ...(keeping.days <= SOON ? [{ words: '# #', put: [lastOf(keeping.days), { words: keeping.bag }] }] : []),
   ];
 }
 
@@ -77,15 +108,18 @@ function shownBefore(
   others: readonly string[],
   before: PieceAsked['before'],
   tagOf: PieceAsked['tagOf'],
-): string[] {
+): Sentence[] {
   const earlier = before.find((each) => each.treeId === treeId);
   if (!earlier) return [];
   const fresh = others.find((id) => before.every((each) => each.treeId !== id));
-  return [
-    `${tagOf(treeId)} was shown in ${earlier.title} as well: who remembers the tree need not look.${
-      fresh ? ` ${tagOf(fresh)} is another.` : ''
-    }`,
-  ];
+  const said = {
+    words: '# was shown in # as well: who remembers the tree need not look.',
+    put: [tagOf(treeId), earlier.title],
+  };
+  return [fresh ? { words: '# #', put: [said, { words: '# is another.', put: [tagOf(fresh)] }] } : said];
 }
 
-const labelOf = (day: string): string => dayLabel(dayOfYear(day));
+const lastOf = (days: number): Sentence =>
+  days === 1
+    ? { words: 'It keeps a day at most: cut it last.' }
+    : { words: 'It keeps # days at most: cut it last.', put: [days] };

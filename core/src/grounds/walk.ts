@@ -5,7 +5,7 @@ import { metresBetween, onPlane, type LatLon } from './metres.ts';
 import { orderWalk } from './order.ts';
 import { footOf, Paths, type Route } from './paths.ts';
 import { HAZARD_CARE, type GroundTree, type Hazard } from './tree.ts';
-import { putIn } from '../vocabulary/index.ts';
+import type { Sentence } from '../words/index.ts';
 
 /** What is wanted of a walk. */
 export interface WalkWishes {
@@ -49,13 +49,7 @@ export interface PlannedWalk {
   sunrise: Date | null;
   sunset: Date | null;
   /** What somebody who plans it should know. */
-  remarks: WalkRemark[];
-}
-
-/** A fixed sentence, with what stands for its `#`. */
-export interface WalkRemark {
-  words: string;
-  count?: number;
+  remarks: Sentence[];
 }
 
 /** Metres that a class walks in a minute: 3 km in an hour, and ten metres up a minute more (Naismith 1892). */
@@ -215,18 +209,12 @@ const side = (a: Point, b: Point, p: Point): number =>
 const crosses = (a: Point, b: Point, c: Point, d: Point): boolean =>
   side(a, b, c) * side(a, b, d) < 0 && side(c, d, a) * side(c, d, b) < 0;
 
-/** A remark, where another language than English is spoken with its words: `say` finds them. */
-export const walkRemarkInWords = (
-  { words, count }: WalkRemark,
-  say: (words: string) => string = (each) => each,
-): string => putIn(say(words), String(count ?? ''));
-
 function remarksOf(
   walk: Omit<PlannedWalk, 'remarks'>,
   leftOut: number,
   { stepFree, startsAt, start }: WalkWishes,
   visited: readonly GroundTree[],
-): WalkRemark[] {
+): Sentence[] {
   const ends = new Date(startsAt.getTime() + walk.minutes * 60_000);
   const off = [...walk.stops.map(({ way }) => way), walk.home].filter(
     ({ straight, metres }) => straight && metres > 30,
@@ -237,13 +225,13 @@ function remarksOf(
       ? [
           {
             words: 'It ends after sunset, # minutes: begin earlier, or leave stops out.',
-            count: Math.round((ends.getTime() - walk.sunset.getTime()) / 60_000),
+            put: [Math.round((ends.getTime() - walk.sunset.getTime()) / 60_000)],
           },
         ]
       : []),
     ...(walk.sunrise && startsAt < walk.sunrise ? [{ words: 'It begins before sunrise.' }] : []),
     ...(leftOut > 0
-      ? [{ words: '# of the trees cannot be reached without steps, and are left out.', count: leftOut }]
+      ? [{ words: '# of the trees cannot be reached without steps, and are left out.', put: [leftOut] }]
       : []),
     ...(stepFree && walk.steps
       ? [{ words: 'There are steps on the way all the same: no path leads round them.' }]
@@ -252,14 +240,14 @@ function remarksOf(
       ? [
           off === 1
             ? { words: 'No path is drawn for one stretch: the distance there is a guess.' }
-            : { words: 'No path is drawn for # stretches: the distance there is a guess.', count: off },
+            : { words: 'No path is drawn for # stretches: the distance there is a guess.', put: [off] },
         ]
       : []),
     ...(far > 0
       ? [
           {
             words: '# of the trees stand more than 5 km from the start: they need a way of their own.',
-            count: far,
+            put: [far],
           },
         ]
       : []),

@@ -4,7 +4,6 @@ import type { Paper } from '@hurrow/contract/prints';
 import { climbInWords, wayInWords } from '@hurrow/core/field';
 import {
   clockAfter,
-  walkRemarkInWords,
   drawMap,
   HAZARD_CARE,
   type careOnTheWay,
@@ -16,6 +15,7 @@ import {
 } from '@hurrow/core/grounds';
 import type { UnitSystem } from '@hurrow/core/score';
 import type { Caution } from '@hurrow/core/taxon';
+import { inFull } from '@hurrow/core/words';
 import { tongueOf } from '../language/tongue.ts';
 import { PAPER_SIZE } from './paper.ts';
 
@@ -86,7 +86,7 @@ export function walkSheet(printed: PrintedWalk, paper: Paper): Omit<TDocumentDef
           : say`${stops.length} stops, ${way}${climb}, about ${minutes} minutes.`,
         margin: [0, 4, 0, 6],
       },
-      ...planned.remarks.map((remark): Content => ({ text: walkRemarkInWords(remark, word), bold: true })),
+      ...planned.remarks.map((remark): Content => ({ text: inFull(remark, word), bold: true })),
       { svg: mapSvg(printed, width), width, margin: [0, 4, 0, 8] },
       stopTable(printed),
       ...(care.length > 0 ? [heading(say`To be minded`)] : []),

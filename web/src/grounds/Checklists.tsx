@@ -5,7 +5,7 @@ import { Button, Input } from 'antd';
 import { useState } from 'react';
 import { WHO_DECIDES } from '@hurrow/core/grounds';
 import styles from './grounds.module.css';
-import { inTongue } from '../language/inTongue.ts';
+import { inField } from '../language/inField.ts';
 
 interface ChecklistsProps {
   checklists: WalkBody['checklists'];
@@ -49,7 +49,7 @@ export function Checklists({ checklists, onChange }: ChecklistsProps) {
           />
         </div>
       ))}
-      <p className="quiet">{inTongue(WHO_DECIDES)}</p>
+      <p className="quiet">{inField(WHO_DECIDES)}</p>
     </section>
   );
 }

@@ -16,6 +16,7 @@ import { needsOfQuiz, needsOfSet } from './gathering.ts';
 import { allGroundsQuery, collectingKey, collectingQuery } from './groundsData.ts';
 import { useFieldDay } from './useFieldDay.ts';
 import styles from './grounds.module.css';
+import { inTongue } from '../language/inTongue.ts';
 
 /** The collecting lists of a course, and the sentence by which another is made. */
 export default function CollectingLists({ course }: { course: WholeCourse }) {
@@ -131,7 +132,7 @@ function NewList({ course, grounds }: { course: WholeCourse; grounds: { value: s
               <Select
                 aria-label={t`What is cut`}
                 value={kind}
-                options={GATHERED.map(({ id, title }) => ({ value: id, label: title }))}
+                options={GATHERED.map(({ id, title }) => ({ value: id, label: inTongue(title) }))}
                 onChange={setKind}
               />
             </>

@@ -11,7 +11,7 @@ import { Problem } from '../app/parts.tsx';
 import type { GatherLine } from './gathering.ts';
 import type { Gathering } from './useGathering.ts';
 import styles from './gather.module.css';
-import { inTongue } from '../language/inTongue.ts';
+import { inField, sentenceSaid } from '../language/inField.ts';
 import { likelySaid } from './likelySaid.ts';
 import { upperFirst } from '@hurrow/core/words';
 
@@ -38,7 +38,7 @@ export function GatherRows({ gathering }: { gathering: Gathering }) {
           <Trans>Nothing is wanted yet: add a species, or make the list for a quiz that has stations.</Trans>
         </p>
       )}
-      {lines.length > 0 && <p className="quiet">{inTongue(WHO_DECIDES)}</p>}
+      {lines.length > 0 && <p className="quiet">{inField(WHO_DECIDES)}</p>}
     </>
   );
 }
@@ -58,7 +58,7 @@ function Row({ line, gathering, asked }: RowProps & { asked: boolean }) {
   const { need, source, items, spent, number } = line;
   const taxon = profileOf(need.taxonId)?.taxon;
   const tree = gathering.whole!.trees.find(({ id }) => id === (items[0]?.treeId ?? source?.treeId));
-  const kindSaid = inTongue(kindOf(need.kind)!.title);
+  const kindSaid = inField(kindOf(need.kind)!.title);
   const [item] = items;
   const name = taxon ? commonName(taxon) : need.taxonId;
   return (
@@ -89,26 +89,26 @@ function Row({ line, gathering, asked }: RowProps & { asked: boolean }) {
               {source && (
                 <>
                   {' '}
-                  · {inTongue(REACH_TITLES[source.reach])} · {likelySaid(source.likely)}
+                  · {inField(REACH_TITLES[source.reach])} · {likelySaid(source.likely)}
                 </>
               )}
             </p>
           )}
           {!source && !item && (
             <>
-              <p className="rust">{line.why}</p>
+              <p className="rust">{line.why && sentenceSaid(line.why)}</p>
               <p>
-                <Trans>Instead: {line.instead[0]?.words}</Trans>
+                <Trans>Instead: {line.instead[0] && sentenceSaid(line.instead[0].words)}</Trans>
               </p>
             </>
           )}
           <p className="quiet">
             {item
               ? t`Good until ${item.goodUntil}${item.stored ? t`, in ${item.stored}` : ''}.`
-              : source && inTongue(line.keeping.bag)}
+              : source && inField(line.keeping.bag)}
             {need.serves && t` For ${need.serves}.`}
             {spent.length > 0 &&
-              t` ${spent.length} before ${plural(spent.length, { one: 'is', other: 'are' })} ${spent.map(({ state }) => state).join(', ')}.`}
+              t` ${spent.length} before ${plural(spent.length, { one: 'is', other: 'are' })} ${spent.map(({ state }) => inField(state)).join(', ')}.`}
           </p>
         </div>
         <button
@@ -138,17 +138,17 @@ function More({ line, gathering, item }: RowProps & { item?: Item }) {
           <dt>
             <Trans>How much</Trans>
           </dt>
-          <dd>{line.amount}</dd>
+          <dd>{inField(line.amount)}</dd>
           <dt>
             <Trans>How</Trans>
           </dt>
-          <dd>{line.how}</dd>
+          <dd>{line.how.map(inField).join(' ')}</dd>
           <dt>
             <Trans context="a cutting">Keep</Trans>
           </dt>
           <dd>
             <Trans>
-              {inTongue(line.keeping.bag)} {inTongue(line.keeping.keep)} Usually good for{' '}
+              {inField(line.keeping.bag)} {inField(line.keeping.keep)} Usually good for{' '}
               <Plural value={line.keeping.days} one="a day" other="# days" />;{' '}
               {line.keeping.spares === 0
                 ? t`no spares`
@@ -160,7 +160,7 @@ function More({ line, gathering, item }: RowProps & { item?: Item }) {
       )}
       {cautions.map(({ kind, effect, care }) => (
         <p key={kind + effect} className="gold">
-          <b>{upperFirst(inTongue(kind))}.</b> {effect} {care}
+          <b>{upperFirst(inField(kind))}.</b> {effect} {care}
         </p>
       ))}
       {others.length > 0 && (
@@ -168,7 +168,7 @@ function More({ line, gathering, item }: RowProps & { item?: Item }) {
           <Trans>Or from</Trans>{' '}
           {others.map(({ treeId, likely, reach }) => (
             <button key={treeId} type="button" onClick={() => gathering.choose(line.need.id, treeId)}>
-              {tagOf(treeId)}, {inTongue(REACH_TITLES[reach])}, {likelySaid(likely)}
+              {tagOf(treeId)}, {inField(REACH_TITLES[reach])}, {likelySaid(likely)}
             </button>
           ))}
         </p>
@@ -178,7 +178,7 @@ function More({ line, gathering, item }: RowProps & { item?: Item }) {
           {refused.map(({ treeId, why }) => (
             <li key={treeId}>
               <Trans>
-                Not from {tagOf(treeId)}: {inTongue(REFUSAL_WORDS[why])}.
+                Not from {tagOf(treeId)}: {inField(REFUSAL_WORDS[why])}.
               </Trans>
             </li>
           ))}
@@ -191,9 +191,9 @@ function More({ line, gathering, item }: RowProps & { item?: Item }) {
       )}
       {instead.length > 1 && (
         <ul>
-          {instead.slice(1).map(({ words }) => (
-            <li key={words}>
-              <Trans>Or: {words}</Trans>
+          {instead.slice(1).map(({ kind, words }) => (
+            <li key={kind}>
+              <Trans>Or: {sentenceSaid(words)}</Trans>
             </li>
           ))}
         </ul>

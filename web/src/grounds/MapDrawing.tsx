@@ -16,7 +16,7 @@ import { useSaving } from '../app/useSaving.ts';
 import { asFeature, enoughPoints, type Drawing } from './drawn.ts';
 import { nameOnMap } from './mapLook.ts';
 import styles from './grounds.module.css';
-import { inTongue } from '../language/inTongue.ts';
+import { inField } from '../language/inField.ts';
 
 interface MapDrawingProps {
   whole: WholeGrounds;
@@ -65,7 +65,7 @@ export function MapDrawing({ whole, drawing, onDrawing }: MapDrawingProps) {
         <ul className={styles['report']}>
           {whole.features.features.map((feature, i) => (
             <li key={i}>
-              {inTongue(FEATURE_TITLES[feature.properties.kind])}: {nameOnMap(feature.properties)}
+              {inField(FEATURE_TITLES[feature.properties.kind])}: {nameOnMap(feature.properties)}
               {feature.properties.steps && t`, steps`}{' '}
               <LinkButton
                 disabled={saving}
@@ -108,7 +108,7 @@ function Drawn({ drawing, saving, problem, onDrawing, onKeep }: DrawnProps) {
       <Select
         aria-label={t`What it is`}
         value={facts.kind}
-        options={FEATURE_KINDS.map((kind) => ({ value: kind, label: inTongue(FEATURE_TITLES[kind]) }))}
+        options={FEATURE_KINDS.map((kind) => ({ value: kind, label: inField(FEATURE_TITLES[kind]) }))}
         onChange={(kind) => set({ kind })}
       />
       <Input
@@ -134,7 +134,7 @@ function Drawn({ drawing, saving, problem, onDrawing, onKeep }: DrawnProps) {
           aria-label={t`Which hazard`}
           placeholder={t`which?`}
           value={facts.hazard}
-          options={HAZARDS.map((hazard) => ({ value: hazard, label: inTongue(hazard) }))}
+          options={HAZARDS.map((hazard) => ({ value: hazard, label: inField(hazard) }))}
           onChange={(hazard) => set({ hazard })}
         />
       )}

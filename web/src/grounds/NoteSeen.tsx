@@ -7,7 +7,7 @@ import { LinkButton } from '../app/parts.tsx';
 import { useSaving } from '../app/useSaving.ts';
 import { useField } from './useField.ts';
 import styles from './grounds.module.css';
-import { inTongue } from '../language/inTongue.ts';
+import { inField } from '../language/inField.ts';
 
 interface NoteSeenProps {
   whole: WholeGrounds;
@@ -37,7 +37,7 @@ export function NoteSeen({ whole, tree, day }: NoteSeenProps) {
       <ul>
         {OBSERVED_PARTS.map((part) => (
           <li key={part}>
-            <span role="group" aria-label={inTongue(OBSERVED_TITLES[part].there)}>
+            <span role="group" aria-label={inField(OBSERVED_TITLES[part].there)}>
               {[true, false].map((there) => (
                 <button
                   key={String(there)}
@@ -45,7 +45,7 @@ export function NoteSeen({ whole, tree, day }: NoteSeenProps) {
                   aria-pressed={seen(part)?.there === there}
                   onClick={() => say(part, there)}
                 >
-                  {there ? inTongue(OBSERVED_TITLES[part].there) : inTongue(OBSERVED_TITLES[part].gone)}
+                  {there ? inField(OBSERVED_TITLES[part].there) : inField(OBSERVED_TITLES[part].gone)}
                 </button>
               ))}
             </span>
@@ -56,8 +56,8 @@ export function NoteSeen({ whole, tree, day }: NoteSeenProps) {
         <ol>
           {own.slice(0, 12).map(({ id, day: on, part, there, by }) => (
             <li key={id}>
-              {on}: {there ? inTongue(OBSERVED_TITLES[part].there) : inTongue(OBSERVED_TITLES[part].gone)},{' '}
-              {by} <TakeBack groundsId={whole.id} id={id} />
+              {on}: {there ? inField(OBSERVED_TITLES[part].there) : inField(OBSERVED_TITLES[part].gone)}, {by}{' '}
+              <TakeBack groundsId={whole.id} id={id} />
             </li>
           ))}
         </ol>

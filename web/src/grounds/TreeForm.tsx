@@ -23,7 +23,7 @@ import { BroughtBack } from '../drafts/BroughtBack.tsx';
 import { useKept } from '../drafts/useKept.ts';
 import { factsOf, girthsInWords, girthsOf } from './treeFields.ts';
 import styles from './grounds.module.css';
-import { inTongue } from '../language/inTongue.ts';
+import { inField } from '../language/inField.ts';
 
 interface TreeFormProps {
   groundsId: string;
@@ -35,7 +35,7 @@ interface TreeFormProps {
 }
 
 const LEAVE: Record<Cutting, string> = { yes: t`may be cut from`, ask: t`ask first`, no: t`never cut` };
-const options = (all: readonly string[]) => all.map((value) => ({ value, label: inTongue(value) }));
+const options = (all: readonly string[]) => all.map((value) => ({ value, label: inField(value) }));
 
 /** A tree as it is being changed, and how it is kept. */
 function useTreeForm({ groundsId, tree, onDone }: Omit<TreeFormProps, 'onMove' | 'onLeave'>) {
@@ -240,7 +240,7 @@ const Choice = <T extends string>({ label, value, all, words, onChange }: Choice
     {label}
     <Select<T>
       value={value}
-      options={all.map((each) => ({ value: each, label: words?.[each] ?? inTongue(each) }))}
+      options={all.map((each) => ({ value: each, label: words?.[each] ?? inField(each) }))}
       onChange={(next) => onChange(next)}
     />
   </label>
@@ -255,12 +255,12 @@ const Reaches = ({ reach, onReach }: { reach: Reached; onReach(reach: Reached): 
     </legend>
     {REACHED_ORGANS.map((organ) => (
       <label key={organ}>
-        {inTongue(SHOWN_TITLES[organ])}
+        {inField(SHOWN_TITLES[organ])}
         <Select
           allowClear
           placeholder={t`not looked for`}
           value={reach[organ]}
-          options={REACHES.map((each) => ({ value: each, label: inTongue(REACH_TITLES[each]) }))}
+          options={REACHES.map((each) => ({ value: each, label: inField(REACH_TITLES[each]) }))}
           onChange={(next: Reached[typeof organ]) => {
             const { [organ]: _before, ...rest } = reach;
             onReach(next ? { ...rest, [organ]: next } : rest);

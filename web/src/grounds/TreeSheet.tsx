@@ -35,7 +35,7 @@ import { useSaving } from '../app/useSaving.ts';
 import { NoteSeen } from './NoteSeen.tsx';
 import { TreePictures } from './TreePictures.tsx';
 import styles from './grounds.module.css';
-import { inTongue } from '../language/inTongue.ts';
+import { inField } from '../language/inField.ts';
 import { likelySaid } from './likelySaid.ts';
 
 interface TreeSheetProps {
@@ -151,16 +151,16 @@ function Care({ tree: { hazards }, taxon }: { tree: KeptTree; taxon: Taxon | und
       <ul>
         {hazards.map((hazard) => (
           <li key={hazard}>
-            <b>{inTongue(hazard)}</b> {inTongue(HAZARD_CARE[hazard])}
+            <b>{inField(hazard)}</b> {inField(HAZARD_CARE[hazard])}
           </li>
         ))}
         {cautions.map(({ kind, part, care }) => (
           <li key={kind + part}>
-            <b>{inTongue(kind)}</b> {care}
+            <b>{inField(kind)}</b> {care}
           </li>
         ))}
       </ul>
-      <small>{inTongue(WHO_DECIDES)}</small>
+      <small>{inField(WHO_DECIDES)}</small>
     </section>
   );
 }
@@ -187,7 +187,7 @@ const Reaches = ({ tree }: { tree: KeptTree }) => {
     <ul className={styles['reaches']}>
       {known.map((organ) => (
         <li key={organ} data-reach={tree.reach[organ]}>
-          <b>{inTongue(SHOWN_TITLES[organ])}</b> {inTongue(REACH_TITLES[tree.reach[organ]!])}
+          <b>{inField(SHOWN_TITLES[organ])}</b> {inField(REACH_TITLES[tree.reach[organ]!])}
         </li>
       ))}
     </ul>
@@ -275,7 +275,7 @@ function Carries({ whole, tree, day }: { whole: WholeGrounds; tree: KeptTree; da
       <ul className={styles['carries']}>
         {OBSERVED_PARTS.map((part) => (
           <li key={part}>
-            <span>{inTongue(OBSERVED_TITLES[part].there)}</span> {likelySaid(of(part))}
+            <span>{inField(OBSERVED_TITLES[part].there)}</span> {likelySaid(of(part))}
           </li>
         ))}
       </ul>

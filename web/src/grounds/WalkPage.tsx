@@ -31,8 +31,7 @@ import { groundsQuery, walksKey, walksQuery } from './groundsData.ts';
 import { mapTrees, nameOfTree } from './mapTrees.ts';
 import { endsOfWalks, lineOf, moved, placeOfEnd, timed, walkInWords, wishesOfWalk } from './walking.ts';
 import styles from './grounds.module.css';
-import { inTongue } from '../language/inTongue.ts';
-import { walkRemarkInWords } from '@hurrow/core/grounds';
+import { inField, sentenceSaid } from '../language/inField.ts';
 
 /** One walk: its line on the map, its stops in words beside it, the day beneath. */
 export default function WalkPage({ course }: { course: WholeCourse }) {
@@ -123,7 +122,7 @@ function Planning(props: PlanningProps) {
       {problem && <Problem>{problem}</Problem>}
       {planned.remarks.map((remark) => (
         <p key={remark.words} className="rust">
-          {walkRemarkInWords(remark, inTongue)}
+          {sentenceSaid(remark)}
         </p>
       ))}
       <div className={styles['grounds']}>
@@ -341,7 +340,7 @@ function Stops({ course, whole, walk, planned, set }: StopsProps) {
                   {way.straight && t`, no path drawn`}
                   {tree.access && ` · ${tree.access}`}
                 </small>
-                {hazards.length > 0 && <small className="rust">{hazards.map(inTongue).join(', ')}</small>}
+                {hazards.length > 0 && <small className="rust">{hazards.map(inField).join(', ')}</small>}
               </span>
               <span className={styles['arrows']}>
                 <button
@@ -383,14 +382,14 @@ function Stops({ course, whole, walk, planned, set }: StopsProps) {
               <li key={hazard}>
                 <b>
                   <Trans>
-                    {inTongue(hazard)}, at {stops.join(', ')}
+                    {inField(hazard)}, at {stops.join(', ')}
                   </Trans>
                 </b>{' '}
-                {inTongue(words)}
+                {inField(words)}
               </li>
             ))}
           </ul>
-          <small>{inTongue(WHO_DECIDES)}</small>
+          <small>{inField(WHO_DECIDES)}</small>
         </section>
       )}
     </div>

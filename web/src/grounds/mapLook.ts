@@ -3,7 +3,7 @@ import type { PathOptions } from 'leaflet';
 import { FEATURE_TITLES, type FeatureFacts, type GroundFeatures, type LatLon } from '@hurrow/core/grounds';
 import { COLORS } from '../app/tokens.ts';
 import type { TreeLook } from './mapTrees.ts';
-import { inTongue } from '../language/inTongue.ts';
+import { inField } from '../language/inField.ts';
 
 const LINES: Record<FeatureFacts['kind'], () => PathOptions> = {
   path: () => ({ color: COLORS.ink2, weight: 1.6, fill: false }),
@@ -56,8 +56,8 @@ export const TREE_LOOK_WORDS: Record<TreeLook, string> = {
 
 export const nameOnMap = ({ kind, name, hazard }: FeatureFacts): string =>
   kind === 'hazard'
-    ? [name, hazard && inTongue(hazard)].filter(Boolean).join(': ')
-    : name || inTongue(FEATURE_TITLES[kind]);
+    ? [name, hazard && inField(hazard)].filter(Boolean).join(': ')
+    : name || inField(FEATURE_TITLES[kind]);
 
 /** South-west and north-east corner of what is to be seen: of the trees or the way, else of all that is drawn; undefined where there is nothing. */
 export function boundsOf(

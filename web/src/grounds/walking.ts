@@ -12,7 +12,7 @@ import {
 } from '@hurrow/core/grounds';
 import type { UnitSystem } from '@hurrow/core/score';
 import { momentOf } from './days.ts';
-import { inTongue } from '../language/inTongue.ts';
+import { inField } from '../language/inField.ts';
 
 /** Where a walk begins where nothing is said: at the meeting point, or at the place of the grounds. */
 export function usualStart({
@@ -91,7 +91,7 @@ export function newWalk(
     unlike: false,
     start,
     end: start,
-    checklists: freshChecklists(inTongue),
+    checklists: freshChecklists(inField),
   };
 }
 

@@ -13,6 +13,7 @@ import { useSaved } from '../library/useSaved.tsx';
 import styles from './measuring.module.css';
 import { Problem } from '../app/parts.tsx';
 import { useSaving } from '../app/useSaving.ts';
+import { toolTitle } from './stage.ts';
 import { MONTHS } from '../language/inWords.ts';
 
 type Edit = ReturnType<typeof useDraft<PhotoRecord>>;
@@ -145,7 +146,7 @@ function MarkLine({
   return (
     <div className={styles['mark-line']}>
       <span>
-        {position}. {mark.shape}
+        {position}. {toolTitle(mark.shape)}
       </span>
       <input
         aria-label={t`Words of mark ${position}`}

@@ -18,6 +18,9 @@ export const TOOLS: [Tool, string, string][] = [
   ['inset', t`Inset`, t`Click two corners of the part to show larger.`],
 ];
 
+/** What a tool is called, and what is drawn with it. */
+export const toolTitle = (tool: Tool): string => TOOLS.find(([id]) => id === tool)![1];
+
 /** Points after which a tool is done by itself; lines and counts end when one says so. */
 const WHOLE: Record<Tool, number> = {
   scale: 2,

@@ -15,7 +15,7 @@ import { sayingKey, sayingsOf, stretchesOf } from './noted.ts';
 import { TeachWord } from './TeachWord.tsx';
 import styles from './reading.module.css';
 import ui from '../app/parts.module.css';
-import { inTongue } from '../language/inTongue.ts';
+import { inField } from '../language/inField.ts';
 
 interface EntrySheetProps {
   course: WholeCourse;
@@ -31,7 +31,7 @@ export function EntrySheet({ course, shown, vocabulary, phrases }: EntrySheetPro
     <article className={styles['sheet']}>
       <h2>
         <Trans>
-          {entry.student}: the {inTongue(SHOWN_TITLES[entry.organ])}
+          {entry.student}: the {inField(SHOWN_TITLES[entry.organ])}
           {tree ? t` of ${commonName(tree.taxon)}` : entry.tag && t` of ${entry.tag}`}
         </Trans>
       </h2>
@@ -159,7 +159,7 @@ function Sayings({ shown: { read, tree }, vocabulary, course }: SayingsProps) {
                 <span>
                   <StatePicture characterId={saying.characterId} state={saying.state} />
                   {sayingInWords(saying, character, course)}
-                  <small className="quiet">{inTongue(how)}</small>
+                  <small className="quiet">{inField(how)}</small>
                 </span>
               </td>
               {tree && (

@@ -18,7 +18,7 @@ import { fairInWords, repairInWords } from './proposed.ts';
 import type { JudgedStation } from './useJudged.ts';
 import propose from './propose.module.css';
 import styles from './quizzes.module.css';
-import { inTongue } from '../language/inTongue.ts';
+import { inField } from '../language/inField.ts';
 import { listInWords, viewInWords } from '../language/inWords.ts';
 
 interface StationLineProps {
@@ -79,7 +79,7 @@ export function StationLine({
       doubtsOf(
         { ...station, view: { ...station.view, day } },
         { list, vocabulary, policy: course.marking.policy, reference: library.reference, site: course },
-        { say: inTongue, list: listInWords },
+        { say: inField, list: listInWords },
       ),
     [station, list, library, vocabulary, course, day],
   );
@@ -102,7 +102,7 @@ export function StationLine({
       >
         {MEDIA.map((medium) => (
           <option key={medium} value={medium}>
-            {inTongue(MEDIUM_TITLES[medium])}
+            {inField(MEDIUM_TITLES[medium])}
           </option>
         ))}
       </select>
@@ -115,7 +115,7 @@ export function StationLine({
       {[
         ...doubts,
         ...piece,
-        ...needsInWords(judged?.without ?? [], needsOf(course.students), station.medium, inTongue),
+        ...needsInWords(judged?.without ?? [], needsOf(course.students), station.medium, inField),
       ].map((doubt) => (
         <span className={`${styles['doubt']} gold`} key={doubt}>
           {doubt}
@@ -190,8 +190,7 @@ function Fair({
       {easier && !fixed && (
         <LinkButton onClick={() => onRepair({ question: easier.question })}>
           <Trans>
-            Ask for {inTongue(QUESTION_TITLES[easier.question.kind])} ({Math.round(100 * easier.right)} of
-            100)
+            Ask for {inField(QUESTION_TITLES[easier.question.kind])} ({Math.round(100 * easier.right)} of 100)
           </Trans>
         </LinkButton>
       )}

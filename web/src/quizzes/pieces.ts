@@ -11,6 +11,8 @@ import {
 import { dayAfter, type Place } from '@hurrow/core/season';
 import { needsOfQuiz } from '../grounds/gathering.ts';
 import type { Planned } from './planned.ts';
+import { sentenceSaid } from '../language/inField.ts';
+import { dayLabel } from '../language/inWords.ts';
 
 /** What of grounds a plan is held against. */
 export interface PiecesGround {
@@ -79,7 +81,7 @@ export function piecesOf({ stations, heldOn, quizId, lists, quizzes, ...ground }
       }));
     const line = asChosen(each, same.flatMap((need) => own!.chosen[need.id] ?? [])[0]);
     if (line.source || pieces.some(({ there }) => there)) had += 1;
-    const said = pieceWarnings({ line, heldOn, pieces, before, tagOf });
+    const said = pieceWarnings({ line, heldOn, pieces, before, tagOf, callDay: dayLabel }).map(sentenceSaid);
     if (said.length > 0) warnings.set(Number(id.split(' ')[1]) - 1, said);
   }
   return { warnings, needed: needs.length, had };
