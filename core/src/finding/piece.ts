@@ -36,3 +36,18 @@ export function asText(pieces: readonly Piece[], names: Naming): string {
   const text = pieces.map((piece) => inWords(piece, names)).join('');
   return text.charAt(0).toUpperCase() + text.slice(1);
 }
+
+/** Where a piece stands in a sentence of any language: a sign that no text has. */
+export const HERE = '\uE000';
+
+/**
+ * A sentence with pieces in their places: each language has its own order of words around them.
+ *
+ * @example
+ * withPieces('Missed in \uE000 of 20.', [{ strong: '9' }]); // ['Missed in ', { strong: '9' }, ' of 20.']
+ */
+export function withPieces(sentence: string, ...pieces: readonly (readonly Piece[])[]): Piece[] {
+  return sentence
+    .split(HERE)
+    .flatMap((words, i): Piece[] => [...(words ? [words] : []), ...(pieces[i] ?? [])]);
+}

@@ -34,7 +34,7 @@ export interface FindingWording extends UseWording {
 const readRight = (right: number, readings: number) =>
   ` Asked what they see, ${right} of ${readings} read it right`;
 
-/** As the heart says them, and prints and files with it. */
+/** As the heart says them, and files with it. */
 export const IN_ENGLISH: FindingWording = {
   cantTell: 'can’t tell yet',
   asAny: 'as well as any',

@@ -16,6 +16,7 @@ import { studentOf } from '../keeping/queries.ts';
 import { courseLibrary } from '../library/committed.ts';
 import { miniLessonsOf } from '../miniLessons/queries.ts';
 import { practiceOfCourse } from '../practice/ofCourse.ts';
+import { spokenIn } from '../language/spokenIn.ts';
 import { printed } from '../prints/printed.ts';
 import { countedAnswers, countsOf, recordOf } from './record.ts';
 import { countsOfEarlier } from './earlierCounts.ts';
@@ -101,7 +102,7 @@ export const learningRoutes = [
       since: await sinceAll(db, course.id, report),
       practice,
       names,
-      vocabulary,
+      vocabulary: spokenIn(vocabulary, course.namesIn),
     });
   }),
 ];

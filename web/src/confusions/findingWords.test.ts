@@ -1,5 +1,5 @@
 import { IN_ENGLISH, type FindingWording } from '@hurrow/core/finding';
-import { FINDING_WORDS, withPieces } from './findingWords.ts';
+import { FINDING_WORDS } from './findingWords.ts';
 
 const tree = { taxon: 'abies-grandis' };
 const strong = { strong: '7' };
@@ -52,13 +52,4 @@ const joined = (what: unknown): unknown =>
 
 test('the page says findings in English as the heart does, in print and in files', () => {
   expect(said(FINDING_WORDS).map(joined)).toEqual(said(IN_ENGLISH).map(joined));
-});
-
-test('pieces stand where the language has them', () => {
-  expect(withPieces('\uE000 wird \uE000 genannt', [tree], [strong])).toEqual([
-    tree,
-    ' wird ',
-    strong,
-    ' genannt',
-  ]);
 });

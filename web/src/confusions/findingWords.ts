@@ -1,20 +1,5 @@
 import { plural, t } from '@lingui/core/macro';
-import type { FindingWording, Piece } from '@hurrow/core/finding';
-
-/** Where a piece stands in a sentence of any language: a sign that no text has. */
-const HERE = '\uE000';
-
-/**
- * A sentence with pieces in their places: each language has its own order of words around them.
- *
- * @example
- * withPieces('Missed in \uE000 of 20.', [{ strong: '9' }]); // ['Missed in ', { strong: '9' }, ' of 20.']
- */
-export function withPieces(sentence: string, ...pieces: readonly (readonly Piece[])[]): Piece[] {
-  return sentence
-    .split(HERE)
-    .flatMap((words, i): Piece[] => [...(words ? [words] : []), ...(pieces[i] ?? [])]);
-}
+import { HERE, withPieces, type FindingWording } from '@hurrow/core/finding';
 
 /** How findings are said, in the language of the page. */
 export const FINDING_WORDS: FindingWording = {

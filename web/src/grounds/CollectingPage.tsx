@@ -18,6 +18,7 @@ import { collectingKey, walksKey } from './groundsData.ts';
 import { useGathering, type Gathering } from './useGathering.ts';
 import { newWalk } from './walking.ts';
 import styles from './grounds.module.css';
+import { inTongue } from '../language/inTongue.ts';
 
 /** A collecting list at the desk: what is needed, whence it comes, labels and the walk. */
 export default function CollectingPage({ course }: { course: WholeCourse }) {
@@ -147,7 +148,7 @@ function AddNeed({ list, gathering }: Pick<ToolsProps, 'list' | 'gathering'>) {
       <Select
         aria-label={t`What of it`}
         value={kind}
-        options={GATHERED.map(({ id, title }) => ({ value: id, label: title }))}
+        options={GATHERED.map(({ id, title }) => ({ value: id, label: inTongue(title) }))}
         onChange={setKind}
       />
       <Button disabled={!taxonId} loading={saving} onClick={add}>
