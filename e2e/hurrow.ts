@@ -17,7 +17,7 @@ export class Hurrow {
   url = '';
   private process: ChildProcess | undefined;
   private instruments: Awaited<ReturnType<typeof simulated>> | undefined;
-  private readonly folder = mkdtempSync(join(tmpdir(), 'hurrow-journey-'));
+  private readonly folder: string;
   private readonly demo: boolean;
   private readonly measures: boolean;
   /** Its database, where it runs on a PostgreSQL server. */
@@ -25,16 +25,24 @@ export class Hurrow {
   /** The same after each start, so that phones find it again. */
   private port: number | undefined;
 
-  private constructor(demo: boolean, measures: boolean) {
+  private constructor(demo: boolean, measures: boolean, folder: string) {
+    this.folder = folder;
     this.demo = demo;
     this.measures = measures;
   }
 
   /** With the demo's data and doors, or empty as on a new machine; `measures` if it has the simulated instruments. */
   static async start(kind: 'demo' | 'empty', { measures = false } = {}): Promise<Hurrow> {
-    const hurrow = new Hurrow(kind === 'demo', measures);
+    const hurrow = new Hurrow(kind === 'demo', measures, mkdtempSync(join(tmpdir(), 'hurrow-journey-')));
     if (ON_A_SERVER) hurrow.database = await newDatabase(kind);
     else if (hurrow.demo) cpSync(process.env['HURROW_DEMO_DATA']!, hurrow.folder, { recursive: true });
+    await hurrow.run();
+    return hurrow;
+  }
+
+  /** On the demo's data themselves, of which all others take a copy. */
+  static async onDemoData(folder: string): Promise<Hurrow> {
+    const hurrow = new Hurrow(true, false, folder);
     await hurrow.run();
     return hurrow;
   }
@@ -89,9 +97,14 @@ export class Hurrow {
     cpSync(join(process.env['HURROW_DEMO_DATA']!, 'store'), store, { recursive: true });
   }
 
-  async stop(): Promise<void> {
+  /** Its data stay. */
+  async leave(): Promise<void> {
     await this.end('SIGTERM');
     this.instruments?.process.kill();
+  }
+
+  async stop(): Promise<void> {
+    await this.leave();
     rmSync(this.folder, { recursive: true, force: true });
   }
 

@@ -56,7 +56,7 @@ export const OF_A_COURSE = [
 ] as const;
 
 /** Goes to a page of the workbench as a link of it does: opening the application anew for each takes seconds. */
-const follow = (page: Page, address: string) =>
+export const follow = (page: Page, address: string) =>
   page.evaluate((to) => {
     history.pushState({}, '', to);
     dispatchEvent(new PopStateEvent('popstate', { state: {} }));

@@ -1,5 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 import { Hurrow } from '../hurrow.ts';
+import { follow, OF_A_COURSE, OF_LOOKALIKES, OF_THE_LIBRARY } from '../pages.ts';
 
 test.use({ viewport: { width: 390, height: 844 } });
 
@@ -10,6 +11,24 @@ test.beforeAll(async () => {
 test.afterAll(() => hurrow.stop());
 
 const width = (page: Page) => page.evaluate(() => document.documentElement.scrollWidth);
+
+test('no page of the workbench is wider than a phone', async ({ page }) => {
+  await page.goto(hurrow.url);
+  await expect(page.getByRole('heading', { name: 'Students' })).toBeVisible();
+  expect(await width(page), 'sign-in').toBeLessThanOrEqual(390);
+  await hurrow.enter(page, 'instructor');
+  await expect(page.getByText('Week 7.')).toBeVisible();
+  const base = page.url().replace(/\/course$/, '');
+  for (const [where, ready] of [...OF_THE_LIBRARY, ...OF_LOOKALIKES, ...OF_A_COURSE]) {
+    await follow(page, `${base}/${where}`);
+    await expect(page.getByText(ready).first()).toBeAttached();
+    expect(await width(page), where).toBeLessThanOrEqual(390);
+    // Nor wider than a tablet: between the two the bar had no room.
+    await page.setViewportSize({ width: 1024, height: 768 });
+    expect(await width(page), `${where} on a tablet`).toBeLessThanOrEqual(1024);
+    await page.setViewportSize({ width: 390, height: 844 });
+  }
+});
 
 test('a student opens what the course has opened, and no more while a quiz is open', async ({
   page,
