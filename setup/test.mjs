@@ -19,8 +19,6 @@ await runTogether([
   script('unit'),
 ]);
 endIfFailed([await fetched]);
-// What has just been built is what the threads of the tests run.
-process.env.HURROW_BUILT_THREADS = '1';
 // The demo's data, of which whoever needs them takes a copy.
 const demo = mkdtempSync(join(tmpdir(), 'hurrow-demo-'));
 process.on('exit', () => rmSync(demo, { recursive: true, force: true }));

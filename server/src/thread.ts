@@ -1,11 +1,8 @@
 import { fileURLToPath } from 'node:url';
 import { Piscina } from 'piscina';
 
-// Built, the code of a thread lies beside the server; from source it is TypeScript, which Node is taught to read. That takes seconds for each
-// thread: tests that have just built the server say so, and their threads begin as they do where Hurrow runs.
-const FROM_SOURCE = import.meta.url.endsWith('.ts');
-const BUILT = !FROM_SOURCE || process.env['HURROW_BUILT_THREADS'] === '1';
-const BUILT_BESIDE = FROM_SOURCE ? '../dist' : '.';
+// Built, the code of a thread lies beside the server; from source it is TypeScript, which Node is taught to read.
+const BUILT = !import.meta.url.endsWith('.ts');
 
 /** Threads that were asked for something, by the name of their file. */
 const pools = new Map<string, Piscina>();
@@ -35,7 +32,7 @@ export function inThread<Result>(
   let pool = pools.get(name);
   if (!pool) {
     pool = new Piscina({
-      filename: fileURLToPath(new URL(BUILT ? `${BUILT_BESIDE}/${name}.js` : THREADS[name], import.meta.url)),
+      filename: fileURLToPath(new URL(BUILT ? `./${name}.js` : THREADS[name], import.meta.url)),
       maxThreads: 1,
       minThreads: 0,
       // What a thread has worked out is asked of again while a plan is made.
