@@ -1,5 +1,4 @@
-import type { RangeSaying } from '@hurrow/core/range';
-import { RANGE_IN_ENGLISH } from '@hurrow/core/range';
+import { RANGE_IN_ENGLISH, type RangeSaying } from '@hurrow/core/range';
 import type { Tongue } from './tongue.ts';
 
 /**
