@@ -49,6 +49,11 @@ export function Reteach({ courseId, data, a, b }: ReteachProps) {
         </Link>
       </p>
       {since && <Since since={since} />}
+      {!since && held.length > 0 && (
+        <p className="quiet" role="status">
+          <Trans>What became of it is said once the report on the class is worked out.</Trans>
+        </p>
+      )}
       <ul>
         {held.map(({ taughtOn, students }) => (
           <li key={taughtOn}>
